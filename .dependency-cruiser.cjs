@@ -1,0 +1,55 @@
+/** Holds the floors of docs/architecture.md: imports only ever point down. */
+const floors = ['app', 'features', 'ui', 'workers', 'storage', 'output', 'core'];
+const above = (floor) => floors.slice(0, floors.indexOf(floor)).join('|');
+
+/** Floors that a floor may not reach even though they lie below or beside it. */
+const sideways = [
+  { from: 'ui', to: 'workers|storage|output' },
+  { from: 'workers', to: 'storage' },
+  { from: 'storage', to: 'output' },
+];
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    ...floors.slice(1).map((floor) => ({
+      name: `${floor}-points-down`,
+      severity: 'error',
+      from: { path: `^src/${floor}/` },
+      to: { path: `^src/(${above(floor)})/` },
+    })),
+    ...sideways.map(({ from, to }) => ({
+      name: `${from}-not-sideways`,
+      severity: 'error',
+      from: { path: `^src/${from}/` },
+      to: { path: `^src/(${to})/` },
+    })),
+    {
+      name: 'core-runs-anywhere',
+      comment: 'No React, DOM library, database or Node module in the core.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^node_modules/(react|react-dom|next|@mui|dexie|comlink|zustand)/|^(node:)?(fs|path|os|crypto|zlib|worker_threads|url)$' },
+    },
+    {
+      name: 'output-knows-pictures-only',
+      severity: 'error',
+      from: { path: '^src/output/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/(project|page|supplies|proof)/' },
+    },
+    {
+      name: 'features-stay-apart',
+      comment: 'A room may use another only through src/ui, src/storage or src/core.',
+      severity: 'error',
+      from: { path: '^src/features/([^/]+)/' },
+      to: { path: '^src/features/([^/]+)/', pathNot: '^src/features/($1|shared)/' },
+    },
+    { name: 'not-to-tests', severity: 'error', from: { pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.test\\.tsx?$' } },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

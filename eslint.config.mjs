@@ -1,0 +1,19 @@
+import next from 'eslint-config-next';
+import tseslint from 'typescript-eslint';
+
+const config = [
+  { ignores: ['.next/**', 'public/**', 'node_modules/**', 'next-env.d.ts', '.dependency-cruiser.cjs'] },
+  ...next,
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'max-lines': ['warn', { max: 400 }],
+      // Pictures here are blobs out of the browser's own store; Next's image server can do nothing for them.
+      '@next/next/no-img-element': 'off',
+    },
+  },
+];
+
+export default config;

@@ -1,0 +1,60 @@
+/** Makes public/house: the papers and fonts that ship with the app. Done again only when what makes them changed. */
+import { createHash } from 'node:crypto';
+import { copyFile, mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { createCanvas, type Canvas } from '@napi-rs/canvas';
+import { FONT_FILES } from '@/core/text/families';
+import { jpegWithDensity } from '@/output/pixels/density';
+import { fontFile, ROOT } from '../node/platform';
+import { HOUSE_PAPERS, SIDE } from './papers';
+
+const FOLDER = join(ROOT, 'public', 'house');
+
+/** A fingerprint of the files in `folders`, so that a build knows whether it is still good. */
+export async function fingerprint(...folders: string[]): Promise<string> {
+  const hash = createHash('sha256');
+  for (const folder of folders)
+    for (const name of (await readdir(join(ROOT, folder))).sort())
+      if (name.endsWith('.ts')) hash.update(name).update(await readFile(join(ROOT, folder, name)));
+  return hash.digest('hex').slice(0, 16);
+}
+
+export async function isBuilt(folder: string, print: string): Promise<boolean> {
+  return (await readFile(join(folder, 'made-by'), 'utf8').catch(() => '')) === print;
+}
+
+/** A smaller copy as JPEG. */
+export function small(canvas: Canvas, longest: number, quality = 84): Buffer {
+  const scale = longest / Math.max(canvas.width, canvas.height);
+  const copy = createCanvas(Math.round(canvas.width * scale), Math.round(canvas.height * scale));
+  const context = copy.getContext('2d');
+  context.imageSmoothingQuality = 'high';
+  context.drawImage(canvas, 0, 0, copy.width, copy.height);
+  return copy.toBuffer('image/jpeg', quality);
+}
+
+async function build(): Promise<void> {
+  const print = await fingerprint('scripts/house', 'scripts/art');
+  if (await isBuilt(FOLDER, print)) return console.log('House supplies are ready.');
+  await rm(FOLDER, { recursive: true, force: true });
+  await mkdir(join(FOLDER, 'papers'), { recursive: true });
+  await mkdir(join(FOLDER, 'fonts'), { recursive: true });
+  for (const name of FONT_FILES) await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
+  const list = [];
+  for (const [i, paper] of HOUSE_PAPERS.entries()) {
+    const canvas = paper.draw();
+    const jpeg = Buffer.concat(jpegWithDensity(canvas.toBuffer('image/jpeg', 88), 300));
+    const sha = createHash('sha256').update(jpeg).digest('hex');
+    await writeFile(join(FOLDER, 'papers', `${paper.id}.jpg`), jpeg);
+    await writeFile(join(FOLDER, 'papers', `${paper.id}.small.jpg`), small(canvas, 240));
+    list.push({
+      id: paper.id,
+      asset: { sha, type: 'image/jpeg', name: paper.name, bytes: jpeg.length, width: SIDE, height: SIDE, orientation: 1, ppi: 300 },
+    });
+    console.log(`Paper ${i + 1} of ${HOUSE_PAPERS.length}: ${paper.name}`);
+  }
+  await writeFile(join(FOLDER, 'papers.json'), JSON.stringify(list, null, 1));
+  await writeFile(join(FOLDER, 'made-by'), print);
+}
+
+if (process.argv[1]?.endsWith('house/build.ts')) await build();

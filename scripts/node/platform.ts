@@ -1,0 +1,40 @@
+/** Canvases, fonts and picture files for the core and outputs when they run in Node. */
+import { createCanvas, loadImage, Path2D } from '@napi-rs/canvas';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { FONT_FILES } from '@/core/text/families';
+import { openFont } from '@/core/text/shaper';
+import { createTypesetter, type Typesetter } from '@/core/text/typesetter';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { Size } from '@/core/geometry/box';
+import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
+
+export const ROOT = join(import.meta.dirname, '..', '..');
+
+export const node: Platform = {
+  canvas(width, height) {
+    const canvas = createCanvas(Math.max(1, width), Math.max(1, height));
+    return {
+      canvas: canvas as unknown as Canvas & CanvasImageSource,
+      context: canvas.getContext('2d') as unknown as Context,
+    };
+  },
+  path: (data) => new Path2D(data) as unknown as globalThis.Path2D,
+};
+
+/** The shipped fonts, read from the packages they come in. */
+export async function nodeTypesetter(): Promise<Typesetter> {
+  return createTypesetter(
+    await Promise.all(FONT_FILES.map(async (name) => openFont(name, new Uint8Array(await readFile(fontFile(name)))))),
+  );
+}
+
+export const fontFile = (name: string): string =>
+  join(ROOT, 'node_modules', '@fontsource', name.replace(/-latin(-ext)?-\d+-\w+$/, ''), 'files', `${name}.woff`);
+
+/** Decodes a picture file upright. */
+export async function decode(bytes: Uint8Array, asset: Asset): Promise<Drawable & { whole: Size }> {
+  const upright = uprightSize(asset);
+  const image = await loadImage(Buffer.from(bytes));
+  return { source: image as unknown as CanvasImageSource, width: image.width, height: image.height, whole: upright };
+}

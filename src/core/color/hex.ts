@@ -1,0 +1,8 @@
+/** Colours as `#rrggbb` in sRGB (IEC 61966-2-1), the one notation inside the program. */
+export const HEX_COLOUR = /^#[0-9a-f]{6}$/;
+
+/** Red, green, blue from 0 to 1. */
+export function rgbOf(colour: string): [number, number, number] {
+  const value = Number.parseInt(colour.slice(1), 16);
+  return [(value >> 16) / 255, ((value >> 8) & 255) / 255, (value & 255) / 255];
+}

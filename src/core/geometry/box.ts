@@ -1,0 +1,49 @@
+/** Upright boxes: x, y is the top left corner; y points down. */
+import { apply, type Matrix, type Point } from '@/core/geometry/matrix';
+
+export interface Size {
+  width: number;
+  height: number;
+}
+export interface Box extends Size {
+  x: number;
+  y: number;
+}
+
+export function boxOfPoints(points: readonly Point[]): Box {
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  const x = Math.min(...xs);
+  const y = Math.min(...ys);
+  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+}
+
+/** A box of the given size with its centre at the origin: the frame every piece is described in. */
+export const centredBox = ({ width, height }: Size): Box => ({
+  x: -width / 2,
+  y: -height / 2,
+  width,
+  height,
+});
+
+export const corners = ({ x, y, width, height }: Box): Point[] => [
+  { x, y },
+  { x: x + width, y },
+  { x: x + width, y: y + height },
+  { x, y: y + height },
+];
+
+export const transformBox = (map: Matrix, box: Box): Box =>
+  boxOfPoints(corners(box).map((corner) => apply(map, corner)));
+
+export const outset = (box: Box, by: number): Box => ({
+  x: box.x - by,
+  y: box.y - by,
+  width: box.width + 2 * by,
+  height: box.height + 2 * by,
+});
+
+export const unite = (a: Box, b: Box): Box => boxOfPoints([...corners(a), ...corners(b)]);
+
+export const overlaps = (a: Box, b: Box): boolean =>
+  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;

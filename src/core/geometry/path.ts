@@ -1,0 +1,238 @@
+/** Outlines as lists of straight lines and cubic curves. Filled by the non-zero rule. */
+import { apply, type Matrix, type Point } from '@/core/geometry/matrix';
+import { boxOfPoints, type Box } from '@/core/geometry/box';
+
+export type Segment =
+  | readonly ['M', number, number]
+  | readonly ['L', number, number]
+  | readonly ['C', number, number, number, number, number, number]
+  | readonly ['Z'];
+export type Path = readonly Segment[];
+
+/** Distance of a quarter circle's control points for radius 1: error below 0.028 % of the radius (4/3·(√2−1)). */
+const KAPPA = (4 / 3) * (Math.SQRT2 - 1);
+
+export function rectanglePath({ x, y, width, height }: Box, radius = 0): Path {
+  const r = Math.min(radius, width / 2, height / 2);
+  const right = x + width;
+  const bottom = y + height;
+  if (r <= 0) return [['M', x, y], ['L', right, y], ['L', right, bottom], ['L', x, bottom], ['Z']];
+  const k = r * (1 - KAPPA);
+  return [
+    ['M', x + r, y],
+    ['L', right - r, y],
+    ['C', right - k, y, right, y + k, right, y + r],
+    ['L', right, bottom - r],
+    ['C', right, bottom - k, right - k, bottom, right - r, bottom],
+    ['L', x + r, bottom],
+    ['C', x + k, bottom, x, bottom - k, x, bottom - r],
+    ['L', x, y + r],
+    ['C', x, y + k, x + k, y, x + r, y],
+    ['Z'],
+  ];
+}
+
+export function ellipsePath({ x, y, width, height }: Box): Path {
+  const rx = width / 2;
+  const ry = height / 2;
+  const cx = x + rx;
+  const cy = y + ry;
+  const kx = rx * KAPPA;
+  const ky = ry * KAPPA;
+  return [
+    ['M', cx, y],
+    ['C', cx + kx, y, cx + rx, cy - ky, cx + rx, cy],
+    ['C', cx + rx, cy + ky, cx + kx, y + height, cx, y + height],
+    ['C', cx - kx, y + height, x, cy + ky, x, cy],
+    ['C', x, cy - ky, cx - kx, y, cx, y],
+    ['Z'],
+  ];
+}
+
+/** The path seen through `map`. */
+export function transformPath(map: Matrix, path: Path): Path {
+  const at = (x: number, y: number) => apply(map, { x, y });
+  return path.map((segment): Segment => {
+    switch (segment[0]) {
+      case 'Z':
+        return segment;
+      case 'C': {
+        const a = at(segment[1], segment[2]);
+        const b = at(segment[3], segment[4]);
+        const end = at(segment[5], segment[6]);
+        return ['C', a.x, a.y, b.x, b.y, end.x, end.y];
+      }
+      default: {
+        const end = at(segment[1], segment[2]);
+        return [segment[0], end.x, end.y];
+      }
+    }
+  });
+}
+
+/** SVG path data; coordinates rounded to `decimals` places. */
+export function pathData(path: Path, decimals = 4): string {
+  const unit = 10 ** decimals;
+  return path
+    .map(([kind, ...numbers]) => kind + numbers.map((n) => Math.round(n * unit) / unit).join(' '))
+    .join('');
+}
+
+const COUNTS: Record<string, number> = { M: 2, L: 2, H: 1, V: 1, C: 6, S: 4, Q: 4, T: 2, Z: 0 };
+
+/**
+ * Reads SVG path data (all commands but arcs, absolute and relative). Quadratic curves become cubic ones.
+ * Throws SyntaxError for anything else.
+ */
+export function parsePath(data: string): Path {
+  const tokens = data.match(/[a-zA-Z]|[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
+  const path: Segment[] = [];
+  let here: Point = { x: 0, y: 0 };
+  let start = here;
+  let handle: Point | null = null;
+  let command = '';
+  for (let i = 0; i < tokens.length;) {
+    if (/[a-z]/i.test(tokens[i]!) && tokens[i]!.length === 1) command = tokens[i++]!;
+    const kind = command.toUpperCase();
+    const count = COUNTS[kind];
+    if (count === undefined || i + count > tokens.length)
+      throw new SyntaxError(`Unreadable path near “${command}”.`);
+    const numbers = tokens.slice(i, i + count).map(Number);
+    if (numbers.some((n) => !Number.isFinite(n))) throw new SyntaxError(`Unreadable path near “${command}”.`);
+    i += count;
+    const base = command === kind ? { x: 0, y: 0 } : here;
+    const point = (at: number): Point => ({ x: base.x + numbers[at]!, y: base.y + numbers[at + 1]! });
+    const mirrored = (): Point => (handle ? { x: 2 * here.x - handle.x, y: 2 * here.y - handle.y } : here);
+    const curve = (a: Point, b: Point, end: Point) => {
+      path.push(['C', a.x, a.y, b.x, b.y, end.x, end.y]);
+      here = end;
+    };
+    const quadratic = (control: Point, end: Point) => {
+      const toward = (p: Point): Point => ({
+        x: p.x + (2 / 3) * (control.x - p.x),
+        y: p.y + (2 / 3) * (control.y - p.y),
+      });
+      curve(toward(here), toward(end), end);
+      handle = control;
+    };
+    switch (kind) {
+      case 'M':
+        here = point(0);
+        start = here;
+        path.push(['M', here.x, here.y]);
+        handle = null;
+        command = command === 'M' ? 'L' : 'l';
+        break;
+      case 'C':
+        handle = point(2);
+        curve(point(0), handle, point(4));
+        break;
+      case 'S': {
+        const first = mirrored();
+        handle = point(0);
+        curve(first, handle, point(2));
+        break;
+      }
+      case 'Q':
+        quadratic(point(0), point(2));
+        break;
+      case 'T':
+        quadratic(mirrored(), point(0));
+        break;
+      case 'Z':
+        path.push(['Z']);
+        here = start;
+        handle = null;
+        break;
+      default: {
+        const end =
+          kind === 'L'
+            ? point(0)
+            : kind === 'H'
+              ? { x: base.x + numbers[0]!, y: here.y }
+              : { x: here.x, y: base.y + numbers[0]! };
+        path.push(['L', end.x, end.y]);
+        here = end;
+        handle = null;
+      }
+    }
+    if (count === 0 && i < tokens.length && !/[a-z]/i.test(tokens[i]!))
+      throw new SyntaxError('Numbers after a closed path.');
+  }
+  return path;
+}
+
+const cubic = (a: number, b: number, c: number, d: number, t: number): number => {
+  const s = 1 - t;
+  return s * s * s * a + 3 * s * s * t * b + 3 * s * t * t * c + t * t * t * d;
+};
+
+/** Where along a cubic one coordinate turns back: roots of its derivative in (0, 1). */
+function turningPoints(a: number, b: number, c: number, d: number): number[] {
+  const p = 3 * (-a + 3 * b - 3 * c + d);
+  const q = 6 * (a - 2 * b + c);
+  const r = 3 * (b - a);
+  if (Math.abs(p) < 1e-12) return Math.abs(q) < 1e-12 ? [] : [-r / q].filter((t) => t > 0 && t < 1);
+  const root = q * q - 4 * p * r;
+  if (root < 0) return [];
+  return [(-q + Math.sqrt(root)) / (2 * p), (-q - Math.sqrt(root)) / (2 * p)].filter((t) => t > 0 && t < 1);
+}
+
+/** The smallest upright box that holds the drawn path, curves' bulges included; an empty box for no path. */
+export function pathBounds(path: Path): Box {
+  const points: Point[] = [];
+  let here: Point = { x: 0, y: 0 };
+  for (const segment of path) {
+    if (segment[0] === 'Z') continue;
+    if (segment[0] === 'C') {
+      const [, ax, ay, bx, by, x, y] = segment;
+      for (const t of [...turningPoints(here.x, ax, bx, x), ...turningPoints(here.y, ay, by, y)])
+        points.push({ x: cubic(here.x, ax, bx, x, t), y: cubic(here.y, ay, by, y, t) });
+      here = { x, y };
+    } else here = { x: segment[1], y: segment[2] };
+    points.push(here);
+  }
+  return points.length ? boxOfPoints(points) : { x: 0, y: 0, width: 0, height: 0 };
+}
+
+/** The path as closed polygons, each curve in `steps` straight parts. */
+export function flatten(path: Path, steps = 12): Point[][] {
+  const rings: Point[][] = [];
+  let ring: Point[] = [];
+  for (const segment of path) {
+    if (segment[0] === 'M') {
+      ring = [{ x: segment[1], y: segment[2] }];
+      rings.push(ring);
+    } else if (segment[0] === 'L') ring.push({ x: segment[1], y: segment[2] });
+    else if (segment[0] === 'C') {
+      const from = ring[ring.length - 1]!;
+      const [, ax, ay, bx, by, x, y] = segment;
+      for (let i = 1; i <= steps; i++)
+        ring.push({ x: cubic(from.x, ax, bx, x, i / steps), y: cubic(from.y, ay, by, y, i / steps) });
+    }
+  }
+  return rings;
+}
+
+/** Whether the point lies in the filled path (winding number not zero), or within `tolerance` of its edge. */
+export function contains(path: Path, point: Point, tolerance = 0): boolean {
+  let winding = 0;
+  for (const ring of flatten(path)) {
+    for (let i = 0; i < ring.length; i++) {
+      const a = ring[i]!;
+      const b = ring[(i + 1) % ring.length]!;
+      if (tolerance > 0 && distanceToSide(point, a, b) <= tolerance) return true;
+      const side = (b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x);
+      if (a.y <= point.y && b.y > point.y && side > 0) winding++;
+      else if (a.y > point.y && b.y <= point.y && side < 0) winding--;
+    }
+  }
+  return winding !== 0;
+}
+
+function distanceToSide(p: Point, a: Point, b: Point): number {
+  const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+  const along = length2 === 0 ? 0 : ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2;
+  const t = Math.max(0, Math.min(1, along));
+  return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
+}

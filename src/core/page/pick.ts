@@ -1,0 +1,26 @@
+/** Which piece lies under a point. */
+import { centredBox } from '@/core/geometry/box';
+import { apply, invert, type Point } from '@/core/geometry/matrix';
+import { contains, rectanglePath } from '@/core/geometry/path';
+import { outlineOf, type DrawingTools } from '@/core/page/draw';
+import { placementMatrix } from '@/core/piece/placement/placement';
+import type { Piece } from '@/core/piece/piece';
+
+/** The pieces that lie under `point` (page points), topmost first; edges count within `tolerance`. */
+export function piecesAt(
+  pile: readonly Piece[],
+  point: Point,
+  tolerance: number,
+  tools: DrawingTools,
+): Piece[] {
+  return pile.filter((piece) => !piece.placement.hidden && lies(piece, point, tolerance, tools)).reverse();
+}
+
+function lies(piece: Piece, point: Point, tolerance: number, tools: DrawingTools): boolean {
+  const own = apply(invert(placementMatrix(piece.placement)), point);
+  // Words are taken hold of by their box: nobody should have to hit a hairline.
+  if (piece.outline.kind === 'glyphs')
+    return contains(rectanglePath(centredBox(piece.placement)), own, tolerance);
+  const { path, reach } = outlineOf(piece, tools);
+  return contains(path, own, tolerance + reach);
+}

@@ -1,0 +1,59 @@
+/** What is known of a picture file. Its bytes live elsewhere, named by their SHA-256, and never change. */
+import type { Size } from '@/core/geometry/box';
+import type { Matrix } from '@/core/geometry/matrix';
+
+export type AssetType = 'image/jpeg' | 'image/png' | 'image/webp' | 'image/heic';
+
+export interface Asset {
+  /** SHA-256 of the bytes, lower-case hexadecimal. */
+  sha: string;
+  type: AssetType;
+  /** The file's name when it was brought in. */
+  name: string;
+  bytes: number;
+  /** Pixels as stored in the file, before any turn. */
+  width: number;
+  height: number;
+  /** How the stored pixels must be turned to be upright: 1 to 8, as in Exif 2.32, table 6 (tag 0x0112). */
+  orientation: number;
+  /** Pixels per inch the file states, or 300. */
+  ppi: number;
+  /** Local time the photo was taken, `2026-05-16T14:32:00`, if the file says so. */
+  taken?: string;
+}
+
+export const EXTENSIONS: Record<AssetType, string> = {
+  'image/jpeg': 'jpg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+  'image/heic': 'heic',
+};
+
+export const uprightSize = ({ width, height, orientation }: Asset): Size =>
+  orientation >= 5 ? { width: height, height: width } : { width, height };
+
+/** Stored pixels to upright pixels, for each Exif orientation (Exif 2.32, figure of tag 0x0112). */
+export function uprightMatrix({
+  width: w,
+  height: h,
+  orientation,
+}: Pick<Asset, 'width' | 'height' | 'orientation'>): Matrix {
+  switch (orientation) {
+    case 2:
+      return [-1, 0, 0, 1, w, 0];
+    case 3:
+      return [-1, 0, 0, -1, w, h];
+    case 4:
+      return [1, 0, 0, -1, 0, h];
+    case 5:
+      return [0, 1, 1, 0, 0, 0];
+    case 6:
+      return [0, 1, -1, 0, h, 0];
+    case 7:
+      return [0, -1, -1, 0, h, w];
+    case 8:
+      return [0, -1, 1, 0, 0, w];
+    default:
+      return [1, 0, 0, 1, 0, 0];
+  }
+}

@@ -1,0 +1,92 @@
+/**
+ * What is drawn, and nothing about why: the only thing an output ever sees. All lengths are points.
+ * A drawn piece is described in its own frame (origin at its centre, unturned); `matrix` lays it on the page.
+ */
+import type { Box, Size } from '@/core/geometry/box';
+import type { Matrix, Point } from '@/core/geometry/matrix';
+import type { Path } from '@/core/geometry/path';
+import type { GlyphRun } from '@/core/text/typesetter';
+
+export interface Picture {
+  title: string;
+  /** Finished size; the origin is its top left corner. */
+  trim: Size;
+  /** How far the drawing goes on beyond the trim, each side. */
+  bleed: number;
+  /** Colour of the bare page. */
+  ground: string;
+  pieces: readonly DrawnPiece[];
+}
+
+export interface DrawnPiece {
+  id: string;
+  name: string;
+  matrix: Matrix;
+  /** 0 to 1, of the piece as a whole. */
+  opacity: number;
+  marks: readonly Mark[];
+  /** Everything drawn, shadows and strokes included, on the page. */
+  bounds: Box;
+  /** The words it shows, for those who cannot see them. */
+  words?: string;
+}
+
+export type Mark = ShadowMark | FillMark | ImageMark | StrokeMark;
+
+/** A blurred copy of `path`, made larger by `grow` and moved by `offset`; blur is the Gaussian's standard deviation. */
+export interface ShadowMark {
+  mark: 'shadow';
+  path: Path;
+  grow: number;
+  offset: Point;
+  blur: number;
+  colour: string;
+  opacity: number;
+}
+
+/** A flat colour. `words` are the same area as glyphs, for outputs that can write text. */
+export interface FillMark {
+  mark: 'fill';
+  path: Path;
+  colour: string;
+  words?: readonly GlyphRun[];
+}
+
+/** A picture, seen through `clip`. `matrix` takes its upright pixels to the piece's frame. */
+export interface ImageMark {
+  mark: 'image';
+  asset: string;
+  matrix: Matrix;
+  clip: Path;
+  words?: readonly GlyphRun[];
+}
+
+/** A line along the path: inside, on or outside its edge. */
+export interface StrokeMark {
+  mark: 'stroke';
+  path: Path;
+  colour: string;
+  width: number;
+  side: StrokeSide;
+}
+
+export type StrokeSide = 'inside' | 'on' | 'outside';
+
+/** How far beyond its path a mark may reach, before the piece is turned. A Gaussian is nothing after 3 deviations. */
+export function reachOf(mark: Mark): { path: Path; by: number; offset: Point } {
+  switch (mark.mark) {
+    case 'shadow':
+      return { path: mark.path, by: 3 * mark.blur + 4 * mark.grow, offset: mark.offset };
+    case 'stroke':
+      // A mitred corner may reach four half-widths out (the limit set in every output).
+      return {
+        path: mark.path,
+        by: mark.side === 'inside' ? 0 : mark.width * (mark.side === 'on' ? 2 : 4),
+        offset: { x: 0, y: 0 },
+      };
+    case 'fill':
+      return { path: mark.path, by: 0, offset: { x: 0, y: 0 } };
+    case 'image':
+      return { path: mark.clip, by: 0, offset: { x: 0, y: 0 } };
+  }
+}

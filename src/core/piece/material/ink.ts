@@ -1,0 +1,21 @@
+/** A flat colour: stamped, printed or written. */
+import { object, string } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import type { MaterialKind } from '@/core/piece/material/kind';
+
+export interface InkMaterial {
+  kind: 'ink';
+  /** `#rrggbb` */
+  colour: string;
+}
+
+export const ink: MaterialKind<InkMaterial> = {
+  kind: 'ink',
+  name: 'Ink',
+  schema: object({
+    kind: string().oneOf(['ink']).required(),
+    colour: string().matches(HEX_COLOUR).required(),
+  }).noUnknown(),
+  assetOf: () => undefined,
+  fill: ({ colour }, { path, words }) => ({ mark: 'fill', path, colour, words }),
+};

@@ -1,0 +1,28 @@
+import type { ObjectSchema, AnyObject } from 'yup';
+import type { Size } from '@/core/geometry/box';
+import type { Path } from '@/core/geometry/path';
+import type { Asset } from '@/core/picture/asset';
+import type { FillMark, ImageMark } from '@/core/picture/picture';
+import type { GlyphRun } from '@/core/text/typesetter';
+
+/** What a material needs to know to fill an outline. */
+export interface Cut {
+  /** The piece's box, points. */
+  size: Size;
+  /** The outline in the piece's own frame. */
+  path: Path;
+  words?: readonly GlyphRun[];
+  asset(sha: string): Asset | undefined;
+}
+
+/** All there is to know about a kind of material. */
+export interface MaterialKind<M extends { kind: string }> {
+  kind: M['kind'];
+  /** What a person calls it. */
+  name: string;
+  schema: ObjectSchema<AnyObject>;
+  /** The picture file it is made of, if any. */
+  assetOf(material: M): string | undefined;
+  /** The material, cut. */
+  fill(material: M, cut: Cut): FillMark | ImageMark;
+}

@@ -1,0 +1,19 @@
+import type { AnyObject, ObjectSchema } from 'yup';
+import type { Size } from '@/core/geometry/box';
+import type { Path } from '@/core/geometry/path';
+import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
+
+/** A cut made: the outline in the piece's own frame, with the glyphs it is made of if it is words. */
+export interface MadeCut {
+  path: Path;
+  words?: readonly GlyphRun[];
+}
+
+/** All there is to know about a kind of outline. */
+export interface OutlineKind<O extends { kind: string }> {
+  kind: O['kind'];
+  name: string;
+  schema: ObjectSchema<AnyObject>;
+  /** The outline for a box of this size (points), its centre at the origin. */
+  cut(outline: O, size: Size, typesetter: Typesetter): MadeCut;
+}

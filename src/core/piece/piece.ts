@@ -1,0 +1,22 @@
+/**
+ * The one object of the program: a piece is a material, cut to an outline, finished, and placed.
+ * Each of the four has a folder here with one file for each kind; a new kind is one file and one line in its index.
+ */
+import type { Finish } from '@/core/piece/finish';
+import type { Material } from '@/core/piece/material';
+import type { Outline } from '@/core/piece/outline';
+import type { Placement } from '@/core/piece/placement/placement';
+
+/** What a piece is on the page, so that actions can say “all photos” or “everything but the title”. */
+export const ROLES = ['photo', 'paper', 'mat', 'title', 'journaling', 'embellishment'] as const;
+export type Role = (typeof ROLES)[number];
+
+export interface Piece {
+  id: string;
+  name: string;
+  role: Role;
+  material: Material;
+  outline: Outline;
+  finish: Finish;
+  placement: Placement;
+}

@@ -1,0 +1,96 @@
+/** Edits of what pieces are made of, how they are cut and finished, and of the words they hold. */
+import type { Size } from '@/core/geometry/box';
+import { apply } from '@/core/geometry/matrix';
+import type { Finish } from '@/core/piece/finish';
+import type { PageLight } from '@/core/piece/finish/lift';
+import { isPicture, type Material } from '@/core/piece/material';
+import type { Window } from '@/core/piece/material/window';
+import type { Outline } from '@/core/piece/outline';
+import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
+import type { Piece } from '@/core/piece/piece';
+import { placementMatrix, SMALLEST_PIECE } from '@/core/piece/placement/placement';
+import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
+import { surfaceOf } from '@/core/project/model';
+
+const idsOf = (pieces: readonly Piece[]) => pieces.map((piece) => piece.id);
+
+export const renamePiece = (surfaceId: string, piece: Piece, name: string): Edit =>
+  changePieces(`rename ${piece.role}`, surfaceId, [piece.id], (draft) => {
+    draft.name = name;
+  });
+
+/** Slides, zooms or turns the picture behind its cut. */
+export const slidePicture = (surfaceId: string, piece: Piece, window: Window): Edit =>
+  changePieces(
+    `slide ${piece.role} in its place`,
+    surfaceId,
+    [piece.id],
+    ({ material }) => {
+      if ('window' in material) material.window = window;
+    },
+    'slide',
+  );
+
+export const changeMaterial = (surfaceId: string, pieces: readonly Piece[], material: Material): Edit =>
+  changePieces(
+    material.kind === 'ink'
+      ? `ink ${naming(pieces)}`
+      : `change ${isPicture(material) ? material.kind : 'material'}`,
+    surfaceId,
+    idsOf(pieces),
+    (draft) => {
+      draft.material = material;
+    },
+    'material',
+  );
+
+export const changeOutline = (surfaceId: string, pieces: readonly Piece[], outline: Outline): Edit =>
+  changePieces(`cut ${naming(pieces)}`, surfaceId, idsOf(pieces), (draft) => {
+    draft.outline = outline;
+  });
+
+export const changeFinish = (
+  surfaceId: string,
+  pieces: readonly Piece[],
+  label: string,
+  to: Partial<Finish>,
+): Edit =>
+  changePieces(
+    `${label} of ${naming(pieces)}`,
+    surfaceId,
+    idsOf(pieces),
+    ({ finish }) => {
+      Object.assign(finish, to);
+    },
+    `finish ${Object.keys(to).join()}`,
+  );
+
+/** Writes words anew; the box takes the size they want (points) with its top left corner kept. */
+export const writeWords = (surfaceId: string, piece: Piece, to: Partial<GlyphsOutline>, wanted: Size): Edit =>
+  changePieces(
+    `${to.text === undefined ? 'restyle' : 'write'} ${piece.role}`,
+    surfaceId,
+    [piece.id],
+    ({ outline, placement }) => {
+      if (outline.kind !== 'glyphs') return;
+      Object.assign(outline, to);
+      const width = Math.max(SMALLEST_PIECE, wanted.width);
+      const height = Math.max(SMALLEST_PIECE, wanted.height);
+      const alignment =
+        outline.wrap || outline.align === 'left' ? 0.5 : outline.align === 'centre' ? 0 : -0.5;
+      const centre = apply(placementMatrix(placement), {
+        x: (width - placement.width) * alignment,
+        y: (height - placement.height) / 2,
+      });
+      Object.assign(placement, { x: centre.x, y: centre.y, width, height });
+    },
+    'write',
+  );
+
+export const changeLight = (surfaceId: string, light: Partial<PageLight>): Edit => ({
+  label: 'move page light',
+  merge: `light ${surfaceId}`,
+  apply(project) {
+    Object.assign(surfaceOf(project, surfaceId).light, light);
+  },
+});

@@ -1,0 +1,70 @@
+/** Edits of which pieces a page has and how they are piled. */
+import type { Asset } from '@/core/picture/asset';
+import type { Piece } from '@/core/piece/piece';
+import { naming, type Edit } from '@/core/project/edits/edit';
+import { surfaceOf } from '@/core/project/model';
+
+/** Lays pieces on top of the pile, or at `at` counted from the bottom, with what is known of their picture files. */
+export const layPieces = (
+  surfaceId: string,
+  pieces: readonly Piece[],
+  assets: readonly Asset[] = [],
+  at?: number,
+  verb = 'lay',
+): Edit => ({
+  label: `${verb} ${naming(pieces)}`,
+  apply(project) {
+    for (const asset of assets) project.assets[asset.sha] = asset;
+    const { pile } = surfaceOf(project, surfaceId);
+    pile.splice(at ?? pile.length, 0, ...structuredClone(pieces as Piece[]));
+  },
+});
+
+export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit => {
+  const gone = new Set(pieces.map((piece) => piece.id));
+  return {
+    label: `delete ${naming(pieces)}`,
+    apply(project) {
+      const surface = surfaceOf(project, surfaceId);
+      surface.pile = surface.pile.filter((piece) => !gone.has(piece.id));
+    },
+  };
+};
+
+/** Moves one piece to a place in the pile, counted from the bottom after it was taken out. */
+export const restack = (surfaceId: string, id: string, to: number): Edit => ({
+  label: 'change order',
+  apply(project) {
+    const { pile } = surfaceOf(project, surfaceId);
+    const from = pile.findIndex((piece) => piece.id === id);
+    if (from < 0) return;
+    const [piece] = pile.splice(from, 1);
+    pile.splice(Math.max(0, Math.min(pile.length, to)), 0, piece!);
+  },
+});
+
+/** Covers the page with a paper that lies beneath everything; a background already there gives way. */
+export const layBackground = (surfaceId: string, piece: Piece, assets: readonly Asset[]): Edit => ({
+  label: 'cover page with paper',
+  apply(project) {
+    for (const asset of assets) project.assets[asset.sha] = asset;
+    const surface = surfaceOf(project, surfaceId);
+    const below = surface.pile[0];
+    if (below && isBackground(below, surface)) surface.pile.shift();
+    surface.pile.unshift(structuredClone(piece));
+  },
+});
+
+/** Whether a piece is a paper that covers the whole page with its bleed. */
+export function isBackground(piece: Piece, page: { width: number; height: number; bleed: number }): boolean {
+  const { x, y, width, height, turn } = piece.placement;
+  const near = (a: number, b: number) => Math.abs(a - b) < 0.5;
+  return (
+    piece.material.kind === 'paper' &&
+    turn === 0 &&
+    near(x, page.width / 2) &&
+    near(y, page.height / 2) &&
+    width >= page.width + 2 * page.bleed - 0.5 &&
+    height >= page.height + 2 * page.bleed - 0.5
+  );
+}

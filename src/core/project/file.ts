@@ -1,0 +1,140 @@
+/** `project.json` of a .bellagraph file: what is written, and the door it passes when read. See docs/file-format.md. */
+import { array, lazy, number, object, string, ValidationError, type AnyObject, type ObjectSchema } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import { EXTENSIONS, type AssetType } from '@/core/picture/asset';
+import { finishSchema } from '@/core/piece/finish';
+import { lightSchema } from '@/core/piece/finish/lift';
+import { MATERIALS } from '@/core/piece/material';
+import { SHA256 } from '@/core/piece/material/photo';
+import { OUTLINES } from '@/core/piece/outline';
+import { ROLES } from '@/core/piece/piece';
+import { placementSchema } from '@/core/piece/placement/placement';
+import type { Project } from '@/core/project/model';
+import { fail, ok, type Result } from '@/core/result';
+import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
+
+/** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS`. */
+export const FILE_VERSION = 1;
+
+/** From version n to n + 1, by n. */
+const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string, unknown>> = {};
+
+export const MOST_PIECES = 5000;
+export const MOST_SURFACES = 400;
+export const MOST_ASSETS = 20_000;
+/** Pixels a picture may have: 200 million, about 14000 x 14000. */
+export const MOST_PIXELS = 200_000_000;
+
+const id = string().min(1).max(80).required();
+const shas = array(string().matches(SHA256).required()).max(MOST_ASSETS).required();
+
+/** One schema of several, by the value's `kind`. */
+const oneOfKinds = (kinds: Record<string, { schema: ObjectSchema<AnyObject> }>, what: string) =>
+  lazy((value: { kind?: string } | undefined) => {
+    const known =
+      typeof value?.kind === 'string' && Object.hasOwn(kinds, value.kind) ? kinds[value.kind] : undefined;
+    return known
+      ? known.schema.required()
+      : object().test('kind', `\${path} is a ${what} this version does not know`, () => false);
+  });
+
+const pieceSchema = object({
+  id,
+  name: string().max(400).defined(),
+  role: string()
+    .oneOf([...ROLES])
+    .required(),
+  material: oneOfKinds(MATERIALS, 'material'),
+  outline: oneOfKinds(OUTLINES, 'cut'),
+  finish: finishSchema.required(),
+  placement: placementSchema.required(),
+}).noUnknown();
+
+const side = number()
+  .min(SMALLEST_SIDE - 1e-6)
+  .max(LARGEST_SIDE + 1e-6)
+  .required();
+const margin = number().min(0).max(144).required();
+
+const surfaceSchema = object({
+  id,
+  name: string().max(200).required(),
+  width: side,
+  height: side,
+  bleed: margin,
+  safe: margin,
+  ground: string().matches(HEX_COLOUR).required(),
+  light: lightSchema.required(),
+  pile: array(pieceSchema.required()).max(MOST_PIECES).required(),
+}).noUnknown();
+
+export const assetSchema = object({
+  sha: string().matches(SHA256).required(),
+  type: string()
+    .oneOf(Object.keys(EXTENSIONS) as AssetType[])
+    .required(),
+  name: string().max(400).defined(),
+  bytes: number().integer().min(1).required(),
+  width: number().integer().min(1).required(),
+  height: number().integer().min(1).required(),
+  orientation: number().integer().min(1).max(8).required(),
+  ppi: number().min(1).max(10_000).required(),
+  taken: string().matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d$/),
+})
+  .noUnknown()
+  .test(
+    'pixels',
+    'a picture is larger than 200 million pixels',
+    (asset) => (asset.width ?? 0) * (asset.height ?? 0) <= MOST_PIXELS,
+  );
+
+const projectSchema = object({
+  id,
+  title: string().max(200).defined(),
+  kind: string().oneOf(['layout']).required(),
+  unit: string().oneOf(['in', 'mm']).required(),
+  surfaces: array(surfaceSchema.required()).min(1).max(MOST_SURFACES).required(),
+  assets: lazy((value: object | undefined) =>
+    object(Object.fromEntries(Object.keys(value ?? {}).map((sha) => [sha, assetSchema.required()])))
+      .test('names', 'the list of pictures is damaged', (assets) =>
+        Object.entries(assets ?? {}).every(([sha, asset]) => (asset as { sha?: string } | null)?.sha === sha),
+      )
+      .required(),
+  ),
+  photos: shas,
+  papers: shas,
+}).noUnknown();
+
+export const writeProject = (project: Project): string =>
+  JSON.stringify({ format: 'bellagraph', version: FILE_VERSION, project }, null, 1);
+
+/** Reads project.json. Says in words why a file is refused: not ours, newer than this program, or damaged and where. */
+export function readProject(json: string): Result<Project> {
+  let file: { format?: unknown; version?: unknown; project?: unknown } | null;
+  try {
+    file = JSON.parse(json);
+  } catch {
+    return fail('The project inside this file is damaged: it cannot be read as text.');
+  }
+  if (file?.format !== 'bellagraph') return fail('This is not a Bellagraph project.');
+  const { version } = file;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fail('The project inside this file is damaged: it does not say which version it is.');
+  if (version > FILE_VERSION)
+    return fail(
+      `This project was made by a newer Bellagraph (file version ${version}; this one reads up to ${FILE_VERSION}). Nothing was changed.`,
+    );
+  let project = file.project as Record<string, unknown>;
+  for (let from = version; from < FILE_VERSION; from++) project = MIGRATIONS[from]!(project);
+  return checkProject(project);
+}
+
+/** Passes a project through the door. */
+export function checkProject(project: unknown): Result<Project> {
+  try {
+    return ok(projectSchema.validateSync(project, { strict: true }) as Project);
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return fail(`The project inside this file is damaged: ${error.message}.`);
+  }
+}

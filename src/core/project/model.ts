@@ -1,0 +1,90 @@
+/** A project: surfaces with their piles, and what is known of the picture files they use. */
+import type { Size } from '@/core/geometry/box';
+import type { Asset } from '@/core/picture/asset';
+import { DAYLIGHT, type PageLight } from '@/core/piece/finish/lift';
+import type { Piece } from '@/core/piece/piece';
+import { toPoints } from '@/core/units/lengths';
+
+/** One side that is printed and trimmed: a page, half a spread, a card panel, a cover. Lengths in points. */
+export interface Surface {
+  id: string;
+  name: string;
+  width: number;
+  height: number;
+  /** What is printed beyond the trim, so that no white shows after cutting. */
+  bleed: number;
+  /** Nothing that matters should lie nearer the trim than this. */
+  safe: number;
+  /** Colour of the bare page. */
+  ground: string;
+  light: PageLight;
+  /** Bottom first. */
+  pile: Piece[];
+}
+
+export interface Project {
+  id: string;
+  title: string;
+  kind: 'layout';
+  /** What lengths are shown in. */
+  unit: 'in' | 'mm';
+  surfaces: Surface[];
+  /** By SHA-256: every picture the project has gathered, used or not. */
+  assets: Record<string, Asset>;
+  /** The house papers taken and photos brought in, in order, as SHA-256. */
+  photos: string[];
+  papers: string[];
+}
+
+/** An eighth of an inch: what print shops ask for (common practice, no source). */
+export const USUAL_BLEED = toPoints(1 / 8, 'in');
+/** A quarter of an inch: what a home printer may lose at the edge (common practice, no source). */
+export const USUAL_SAFE = toPoints(1 / 4, 'in');
+
+export interface NewLayout extends Size {
+  id: string;
+  title: string;
+  unit: Project['unit'];
+}
+
+export const newLayout = ({ id, title, unit, width, height }: NewLayout): Project => ({
+  id,
+  title,
+  kind: 'layout',
+  unit,
+  surfaces: [
+    {
+      id: `${id}-1`,
+      name: 'Page 1',
+      width,
+      height,
+      bleed: USUAL_BLEED,
+      safe: USUAL_SAFE,
+      ground: '#ffffff',
+      light: DAYLIGHT,
+      pile: [],
+    },
+  ],
+  assets: {},
+  photos: [],
+  papers: [],
+});
+
+/** The surface with this id. Throws RangeError if there is none: ids come from the project itself. */
+export function surfaceOf<P extends { surfaces: readonly Surface[] }>(
+  project: P,
+  id: string,
+): P['surfaces'][number] {
+  const found = project.surfaces.find((surface) => surface.id === id);
+  if (!found) throw new RangeError(`No page ${id}.`);
+  return found;
+}
+
+/** How often each picture file is used on the project's pages. */
+export function uses(project: Project): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { pile } of project.surfaces)
+    for (const { material } of pile)
+      if ('asset' in material) counts.set(material.asset, (counts.get(material.asset) ?? 0) + 1);
+  return counts;
+}

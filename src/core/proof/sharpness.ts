@@ -1,0 +1,57 @@
+/** How sharply pictures print: effective pixels per inch, and how large is still good. */
+import type { Size } from '@/core/geometry/box';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import { isPicture, pictureScale } from '@/core/piece/material';
+import type { Piece } from '@/core/piece/piece';
+import type { Project, Surface } from '@/core/project/model';
+import { formatSize, PRINT_PPI, type Unit } from '@/core/units/lengths';
+
+/** Below this the softness is plain to see at reading distance (common practice, no source). */
+export const SOFT_PPI = 150;
+
+export interface Sharpness {
+  piece: Piece;
+  /** Pixels of the file to an inch of paper. */
+  ppi: number;
+  /** The largest box of the same proportions that still prints at 300 ppi, points. */
+  good: Size;
+  verdict: 'sharp' | 'fair' | 'soft';
+}
+
+/** How a picture piece prints; null for pieces that are not pictures or whose file is missing. */
+export function sharpnessOf(piece: Piece, asset: Asset | undefined): Sharpness | null {
+  if (!isPicture(piece.material) || !asset) return null;
+  const { width, height } = piece.placement;
+  const ppi = 72 / (pictureScale(piece.material, asset, piece.placement) * piece.material.window.zoom);
+  const share = ppi / PRINT_PPI;
+  return {
+    piece,
+    ppi,
+    good: { width: width * share, height: height * share },
+    // Half a pixel an inch is nothing to warn of.
+    verdict: ppi >= PRINT_PPI - 0.5 ? 'sharp' : ppi >= SOFT_PPI ? 'fair' : 'soft',
+  };
+}
+
+/** Every picture that prints below 300 ppi, softest first. */
+export const belowPrint = (project: Project, surface: Surface): Sharpness[] =>
+  surface.pile
+    .filter((piece) => !piece.placement.hidden)
+    .map((piece) =>
+      sharpnessOf(piece, 'asset' in piece.material ? project.assets[piece.material.asset] : undefined),
+    )
+    .filter((found): found is Sharpness => found !== null && found.verdict !== 'sharp')
+    .sort((a, b) => a.ppi - b.ppi);
+
+/** `Prints at 142 ppi: soft at this size. Good up to 6.3 x 4.2 in.` */
+export function describeSharpness({ ppi, good, verdict }: Sharpness, unit: Unit): string {
+  const words = { sharp: 'sharp', fair: 'fair at this size', soft: 'soft at this size' }[verdict];
+  const limit = verdict === 'sharp' ? '' : ` Good up to ${formatSize(good, unit)}.`;
+  return `Prints at ${Math.floor(ppi)} ppi: ${words}.${limit}`;
+}
+
+/** The size the whole picture prints at 300 ppi, points. */
+export const trueSize = (asset: Asset): Size => {
+  const { width, height } = uprightSize(asset);
+  return { width: (width * 72) / asset.ppi, height: (height * 72) / asset.ppi };
+};

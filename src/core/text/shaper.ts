@@ -1,0 +1,86 @@
+/** Characters to placed glyphs, by HarfBuzz from the font file itself: the one shaper for every output. */
+import { parsePath, type Path } from '@/core/geometry/path';
+import { plainFont } from '@/core/text/woff';
+
+/** One glyph in font units (see `unitsPerEm`); x to the right, y down, as on the page. */
+export interface ShapedGlyph {
+  id: number;
+  /** Index of the first character it stands for, in the shaped text. */
+  cluster: number;
+  advance: number;
+  dx: number;
+  dy: number;
+}
+
+export interface OpenFont {
+  name: string;
+  /** TrueType/OpenType bytes, as embedded in a PDF. */
+  bytes: Uint8Array;
+  unitsPerEm: number;
+  /** Font units above and below the baseline, both positive. */
+  ascent: number;
+  descent: number;
+  has(codePoint: number): boolean;
+  shape(text: string): ShapedGlyph[];
+  /** The glyph's outline in font units, y down. */
+  outline(glyph: number): Path;
+  advanceOf(glyph: number): number;
+}
+
+type HarfBuzz = typeof import('harfbuzzjs');
+let harfbuzz: Promise<HarfBuzz> | undefined;
+
+/** Opens a font (TrueType, OpenType or WOFF 1.0 bytes) for shaping. */
+export async function openFont(name: string, file: Uint8Array): Promise<OpenFont> {
+  const hb = await (harfbuzz ??= import('harfbuzzjs'));
+  const bytes = plainFont(file);
+  const face = new hb.Face(new hb.Blob(bytes));
+  const font = new hb.Font(face);
+  font.setScale(face.upem, face.upem);
+  const characters = new Set(face.collectUnicodes());
+  const extents = font.hExtents();
+  const outlines = new Map<number, Path>();
+  return {
+    name,
+    bytes,
+    unitsPerEm: face.upem,
+    ascent: extents.ascender,
+    descent: -extents.descender,
+    has: (codePoint) => characters.has(codePoint),
+    shape(text) {
+      const buffer = new hb.Buffer();
+      buffer.addText(text);
+      buffer.guessSegmentProperties();
+      hb.shape(font, buffer);
+      const positions = buffer.getGlyphPositions();
+      return buffer.getGlyphInfos().map((info, i) => ({
+        id: info.codepoint,
+        cluster: info.cluster,
+        advance: positions[i]!.xAdvance,
+        dx: positions[i]!.xOffset,
+        dy: -positions[i]!.yOffset,
+      }));
+    },
+    outline(glyph) {
+      let path = outlines.get(glyph);
+      if (!path) {
+        path = parsePath(font.glyphToPath(glyph)).map((segment) => flip(segment));
+        outlines.set(glyph, path);
+      }
+      return path;
+    },
+    advanceOf: (glyph) => font.glyphHAdvance(glyph),
+  };
+}
+
+/** Font files point y up, pages down. */
+function flip(segment: Path[number]): Path[number] {
+  switch (segment[0]) {
+    case 'Z':
+      return segment;
+    case 'C':
+      return ['C', segment[1], -segment[2], segment[3], -segment[4], segment[5], -segment[6]];
+    default:
+      return [segment[0], segment[1], -segment[2]];
+  }
+}

@@ -1,0 +1,43 @@
+/** Unpacks WOFF 1.0 (W3C Recommendation, 13 December 2012) to the plain font file HarfBuzz and PDF need. */
+import { unzlibSync } from 'fflate';
+
+const WOFF = 0x774f4646;
+
+/** The font as TrueType/OpenType bytes; a font that is not WOFF is given back as it is. Throws RangeError if damaged. */
+export function plainFont(font: Uint8Array): Uint8Array {
+  const from = new DataView(font.buffer, font.byteOffset, font.byteLength);
+  if (from.getUint32(0) !== WOFF) return font;
+  const count = from.getUint16(12);
+  const headerLength = 12 + 16 * count;
+  const tables = Array.from({ length: count }, (_, i) => {
+    const at = 44 + 20 * i;
+    const offset = from.getUint32(at + 4);
+    const packed = font.subarray(offset, offset + from.getUint32(at + 8));
+    const length = from.getUint32(at + 12);
+    return {
+      tag: from.getUint32(at),
+      checksum: from.getUint32(at + 16),
+      bytes: packed.length < length ? unzlibSync(packed) : packed,
+    };
+  });
+  const padded = (length: number) => (length + 3) & ~3;
+  const out = new Uint8Array(tables.reduce((sum, table) => sum + padded(table.bytes.length), headerLength));
+  const to = new DataView(out.buffer);
+  const power = Math.floor(Math.log2(count));
+  to.setUint32(0, from.getUint32(4));
+  to.setUint16(4, count);
+  to.setUint16(6, 16 * 2 ** power);
+  to.setUint16(8, power);
+  to.setUint16(10, 16 * (count - 2 ** power));
+  let end = headerLength;
+  tables.forEach(({ tag, checksum, bytes }, i) => {
+    const at = 12 + 16 * i;
+    to.setUint32(at, tag);
+    to.setUint32(at + 4, checksum);
+    to.setUint32(at + 8, end);
+    to.setUint32(at + 12, bytes.length);
+    out.set(bytes, end);
+    end += padded(bytes.length);
+  });
+  return out;
+}

@@ -1,0 +1,129 @@
+/** Fonts in a PDF: embedded whole, written by glyph number, with a map back to characters (ISO 32000-1, 9.7 and 9.10.3). */
+import { PDFDict, PDFHexString, PDFName, PDFNumber, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import type { GlyphRun } from '@/core/text/typesetter';
+import type { OpenFont } from '@/core/text/shaper';
+
+const hex4 = (value: number): string => value.toString(16).padStart(4, '0');
+
+/** One font used in the document; gathers what it must state while text is written. */
+export class EmbeddedFont {
+  readonly ref: PDFRef;
+  private readonly characters = new Map<number, string>();
+
+  constructor(
+    private readonly context: PDFContext,
+    private readonly font: OpenFont,
+    readonly name: string,
+  ) {
+    this.ref = context.nextRef();
+  }
+
+  /** The operators that show a run, in a frame whose y points down. */
+  show(run: GlyphRun, invisible: boolean): string {
+    const unit = run.size / this.font.unitsPerEm;
+    const lines = [`BT /${this.name} ${run.size} Tf ${invisible ? 3 : 0} Tr`];
+    let pieces: string[] = [];
+    let pen = { x: NaN, y: NaN };
+    const flush = () => {
+      if (pieces.length) lines.push(`[${pieces.join('')}] TJ`);
+      pieces = [];
+    };
+    for (const glyph of run.glyphs) {
+      if (glyph.text && !this.characters.has(glyph.id)) this.characters.set(glyph.id, glyph.text);
+      else if (!this.characters.has(glyph.id)) this.characters.set(glyph.id, '');
+      const shift = glyph.x - pen.x;
+      if (glyph.y !== pen.y || Number.isNaN(shift)) {
+        flush();
+        lines.push(`1 0 0 -1 ${glyph.x.toFixed(4)} ${glyph.y.toFixed(4)} Tm`);
+      } else if (Math.abs(shift) > 1e-4) pieces.push(((-shift / run.size) * 1000).toFixed(2));
+      pieces.push(`<${hex4(glyph.id)}>`);
+      pen = { x: glyph.x + this.font.advanceOf(glyph.id) * unit, y: glyph.y };
+    }
+    flush();
+    return [...lines, 'ET'].join('\n');
+  }
+
+  /** Writes the font's objects; called once, after all text was shown. */
+  finish(): void {
+    const { context, font } = this;
+    const name = `BELLAG+${font.name.replace(/[^A-Za-z0-9]/g, '')}`;
+    const per1000 = (units: number) => Math.round((units * 1000 * 100) / font.unitsPerEm) / 100;
+    const isCff = String.fromCharCode(...font.bytes.subarray(0, 4)) === 'OTTO';
+    const file = context.register(
+      context.flateStream(font.bytes, isCff ? { Subtype: 'OpenType' } : { Length1: font.bytes.length }),
+    );
+    const head = new DataView(font.bytes.buffer, font.bytes.byteOffset + tableOffset(font.bytes, 'head'));
+    const descriptor = context.register(
+      context.obj({
+        Type: 'FontDescriptor',
+        FontName: name,
+        Flags: 4,
+        FontBBox: [36, 38, 40, 42].map((at) => per1000(head.getInt16(at))),
+        ItalicAngle: 0,
+        Ascent: per1000(font.ascent),
+        Descent: -per1000(font.descent),
+        CapHeight: per1000(font.ascent),
+        StemV: 80,
+        [isCff ? 'FontFile3' : 'FontFile2']: file,
+      }),
+    );
+    const descendant = context.obj({
+      Type: 'Font',
+      Subtype: isCff ? 'CIDFontType0' : 'CIDFontType2',
+      BaseFont: name,
+      FontDescriptor: descriptor,
+      DW: 0,
+      W: [...this.characters.keys()]
+        .sort((a, b) => a - b)
+        .flatMap((id) => [PDFNumber.of(id), context.obj([per1000(font.advanceOf(id))])]),
+    }) as PDFDict;
+    descendant.set(
+      PDFName.of('CIDSystemInfo'),
+      context.obj({
+        Registry: PDFHexString.of('41646F6265'),
+        Ordering: PDFHexString.of('4964656E74697479'),
+        Supplement: 0,
+      }),
+    );
+    if (!isCff) descendant.set(PDFName.of('CIDToGIDMap'), PDFName.of('Identity'));
+    context.assign(
+      this.ref,
+      context.obj({
+        Type: 'Font',
+        Subtype: 'Type0',
+        BaseFont: name,
+        Encoding: 'Identity-H',
+        DescendantFonts: [context.register(descendant)],
+        ToUnicode: context.register(context.flateStream(this.toUnicode())),
+      }),
+    );
+  }
+
+  private toUnicode(): string {
+    const entries = [...this.characters]
+      .filter(([, text]) => text)
+      .map(
+        ([id, text]) =>
+          `<${hex4(id)}> <${Array.from({ length: text.length }, (_, i) => hex4(text.charCodeAt(i))).join('')}>`,
+      );
+    // A block holds at most 100 entries (Adobe Technical Note 5014).
+    const blocks = Array.from({ length: Math.ceil(entries.length / 100) }, (_, i) =>
+      entries.slice(i * 100, i * 100 + 100),
+    );
+    return [
+      '/CIDInit /ProcSet findresource begin 12 dict begin begincmap',
+      '/CIDSystemInfo << /Registry (Adobe) /Ordering (UCS) /Supplement 0 >> def',
+      '/CMapName /Adobe-Identity-UCS def /CMapType 2 def',
+      '1 begincodespacerange <0000> <ffff> endcodespacerange',
+      ...blocks.map((block) => `${block.length} beginbfchar\n${block.join('\n')}\nendbfchar`),
+      'endcmap CMapName currentdict /CMap defineresource pop end end',
+    ].join('\n');
+  }
+}
+
+function tableOffset(font: Uint8Array, tag: string): number {
+  const view = new DataView(font.buffer, font.byteOffset);
+  for (let i = 0, at = 12; i < view.getUint16(4); i++, at += 16)
+    if (String.fromCharCode(...font.subarray(at, at + 4)) === tag) return view.getUint32(at + 8);
+  throw new RangeError(`The font has no ${tag} table.`);
+}

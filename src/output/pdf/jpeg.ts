@@ -1,0 +1,58 @@
+/** The few facts of a JPEG's header that a PDF must state to hold the file unchanged (ITU-T T.81, annex B). */
+export interface JpegFacts {
+  width: number;
+  height: number;
+  /** 1 grey, 3 colour, 4 CMYK. */
+  components: number;
+  /** Whether an Adobe marker says that CMYK values are stored inverted. */
+  inverted: boolean;
+  /** The embedded ICC profile, if any (ICC.1:2022, annex B.4), in one piece. */
+  profile?: Uint8Array;
+}
+
+const isFrame = (marker: number): boolean =>
+  marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
+
+/** Throws RangeError if no frame header is found. */
+export function jpegFacts(bytes: Uint8Array): JpegFacts {
+  const parts: { number: number; data: Uint8Array }[] = [];
+  let inverted = false;
+  for (let at = 2; at + 4 <= bytes.length;) {
+    if (bytes[at] !== 0xff) throw new RangeError('A damaged JPEG header.');
+    const marker = bytes[at + 1]!;
+    if (marker === 0xff) {
+      at += 1;
+      continue;
+    }
+    const length = (bytes[at + 2]! << 8) | bytes[at + 3]!;
+    const data = bytes.subarray(at + 4, at + 2 + length);
+    const starts = (name: string) => [...name].every((c, i) => data[i] === c.charCodeAt(0));
+    if (marker === 0xe2 && starts('ICC_PROFILE\0'))
+      parts.push({ number: data[12]!, data: data.subarray(14) });
+    if (marker === 0xee && starts('Adobe')) inverted = true;
+    if (isFrame(marker)) {
+      const components = data[5]!;
+      return {
+        height: (data[1]! << 8) | data[2]!,
+        width: (data[3]! << 8) | data[4]!,
+        components,
+        inverted: inverted && components === 4,
+        profile: joined(parts),
+      };
+    }
+    at += 2 + length;
+  }
+  throw new RangeError('A JPEG without a picture.');
+}
+
+function joined(parts: { number: number; data: Uint8Array }[]): Uint8Array | undefined {
+  if (!parts.length) return undefined;
+  const ordered = [...parts].sort((a, b) => a.number - b.number);
+  const whole = new Uint8Array(ordered.reduce((sum, part) => sum + part.data.length, 0));
+  let at = 0;
+  for (const { data } of ordered) {
+    whole.set(data, at);
+    at += data.length;
+  }
+  return whole;
+}

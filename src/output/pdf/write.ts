@@ -1,0 +1,293 @@
+/** A Picture as PDF 1.7: boxes for print shops, photos untouched, words as words, shadows as soft masks. */
+import { PDFDocument, PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import { rgbOf } from '@/core/color/hex';
+import type { Box } from '@/core/geometry/box';
+import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
+import type { Path } from '@/core/geometry/path';
+import { uprightMatrix, type Asset } from '@/core/picture/asset';
+import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark } from '@/core/picture/picture';
+import type { OpenFont } from '@/core/text/shaper';
+import type { GlyphRun } from '@/core/text/typesetter';
+import { EmbeddedFont } from '@/output/pdf/fonts';
+import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
+import { around, shadowBitmap } from '@/output/pixels/draw';
+import type { Platform } from '@/output/platform';
+
+export interface PdfSource {
+  platform: Platform;
+  font(name: string): OpenFont;
+  asset(sha: string): Asset;
+  /** A JPEG's own bytes, unchanged. */
+  bytes(sha: string): Uint8Array;
+  /** Any other picture decoded: upright RGBA. */
+  pixels(sha: string): { data: Uint8ClampedArray; width: number; height: number };
+}
+
+export interface PdfOptions {
+  withBleed: boolean;
+  cropMarks: boolean;
+  made: Date;
+}
+
+/** Room for crop marks beyond the bleed, points. */
+const MARK_ROOM = 27;
+const MARK_LENGTH = 18;
+
+/** One page for each picture. */
+export async function writePdf(
+  pictures: readonly Picture[],
+  title: string,
+  options: PdfOptions,
+  source: PdfSource,
+  progress: (share: number) => void = () => {},
+): Promise<Uint8Array> {
+  const document = await PDFDocument.create({ updateMetadata: false });
+  document.setTitle(title, { showInWindowTitleBar: true });
+  document.setCreator('Bellagraph');
+  document.setProducer('Bellagraph');
+  document.setCreationDate(options.made);
+  const pen = new Pen(document.context, source);
+  pictures.forEach((picture, i) => {
+    addPage(document, picture, options, pen);
+    progress((i + 1) / (pictures.length + 1));
+  });
+  pen.finish();
+  return document.save({ useObjectStreams: true });
+}
+
+function addPage(
+  document: PDFDocument,
+  picture: Picture,
+  { withBleed, cropMarks }: PdfOptions,
+  pen: Pen,
+): void {
+  const bleed = withBleed ? picture.bleed : 0;
+  const room = bleed + (cropMarks ? MARK_ROOM : 0);
+  const { width, height } = picture.trim;
+  const page = document.addPage([width + 2 * room, height + 2 * room]);
+  page.setBleedBox(room - bleed, room - bleed, width + 2 * bleed, height + 2 * bleed);
+  page.setTrimBox(room, room, width, height);
+  const bleedBox: Box = { x: -bleed, y: -bleed, width: width + 2 * bleed, height: height + 2 * bleed };
+  pen.start();
+  // From here on the origin is the trim's top left corner and y points down, as everywhere else.
+  pen.write(`q 1 0 0 -1 ${n(room)} ${n(height + room)} cm`);
+  pen.write(`q ${rectangle(bleedBox)} W n ${colour(picture.ground)} rg ${rectangle(bleedBox)} f`);
+  for (const piece of picture.pieces) pen.piece(piece);
+  pen.write('Q');
+  if (cropMarks) pen.write(marksAt(width, height, bleed));
+  pen.write('Q');
+  const { content, resources } = pen.end();
+  page.node.set(PDFName.of('Contents'), content);
+  page.node.set(PDFName.of('Resources'), resources);
+}
+
+/** Hairlines at the trim's corners, beginning outside the bleed (or 3 pt out), in the four inks at full strength. */
+function marksAt(width: number, height: number, bleed: number): string {
+  const from = Math.max(bleed, 3) + 2;
+  const to = from + MARK_LENGTH;
+  const lines = [0, width].flatMap((x) => [
+    `${n(x)} ${n(-from)} m ${n(x)} ${n(-to)} l`,
+    `${n(x)} ${n(height + from)} m ${n(x)} ${n(height + to)} l`,
+  ]);
+  lines.push(
+    ...[0, height].flatMap((y) => [
+      `${n(-from)} ${n(y)} m ${n(-to)} ${n(y)} l`,
+      `${n(width + from)} ${n(y)} m ${n(width + to)} ${n(y)} l`,
+    ]),
+  );
+  return `q 1 1 1 1 K 0.25 w ${lines.join(' ')} S Q`;
+}
+
+const n = (value: number): string => String(Math.round(value * 1e4) / 1e4);
+const cm = (map: Matrix): string =>
+  `${map
+    .map((v) =>
+      Number(v.toPrecision(9))
+        .toFixed(8)
+        .replace(/\.?0+$/, ''),
+    )
+    .join(' ')} cm`;
+const colour = (hex: string): string =>
+  rgbOf(hex)
+    .map((v) => n(v))
+    .join(' ');
+const rectangle = ({ x, y, width, height }: Box): string => [x, y, width, height].map(n).join(' ') + ' re';
+
+const OPERATORS = { M: 'm', L: 'l', C: 'c', Z: 'h' } as const;
+const outline = (path: Path): string =>
+  path.map(([kind, ...values]) => [...values.map(n), OPERATORS[kind]].join(' ')).join('\n');
+
+/** Writes one page after another, sharing pictures, fonts and graphics states among them. */
+class Pen {
+  private lines: string[] = [];
+  private used = {
+    XObject: new Map<string, PDFRef>(),
+    Font: new Map<string, PDFRef>(),
+    ExtGState: new Map<string, PDFRef>(),
+  };
+  private readonly files = new Map<string, PDFRef>();
+  private readonly fonts = new Map<string, EmbeddedFont>();
+  private readonly states = new Map<number, PDFRef>();
+  private count = 0;
+
+  constructor(
+    private readonly context: PDFContext,
+    private readonly source: PdfSource,
+  ) {}
+
+  start(): void {
+    this.lines = [];
+    this.used = { XObject: new Map(), Font: new Map(), ExtGState: new Map() };
+  }
+
+  write(line: string): void {
+    this.lines.push(line);
+  }
+
+  end(): { content: PDFRef; resources: PDFRef } {
+    return {
+      content: this.context.register(this.context.flateStream(this.lines.join('\n'))),
+      resources: this.resources(),
+    };
+  }
+
+  finish(): void {
+    for (const font of this.fonts.values()) font.finish();
+  }
+
+  piece(piece: DrawnPiece): void {
+    if (piece.opacity <= 0) return;
+    if (piece.opacity < 1 && piece.marks.length > 1) return this.group(piece);
+    this.write(`q ${cm(piece.matrix)}`);
+    if (piece.opacity < 1) this.fade(piece.opacity);
+    for (const mark of piece.marks) this.mark(mark, piece.opacity);
+    this.write('Q');
+  }
+
+  /** A faded piece of several marks fades as a whole: a transparency group (ISO 32000-1, 11.6.6). */
+  private group(piece: DrawnPiece): void {
+    const outer = { lines: this.lines, used: this.used };
+    this.start();
+    this.write(cm(piece.matrix));
+    for (const mark of piece.marks) this.mark(mark, 1);
+    const { x, y, width, height } = piece.bounds;
+    const form = this.context.register(
+      this.context.flateStream(this.lines.join('\n'), {
+        Type: 'XObject',
+        Subtype: 'Form',
+        BBox: [x, y, x + width, y + height],
+        Group: { S: 'Transparency', CS: 'DeviceRGB' },
+        Resources: this.resources(),
+      }),
+    );
+    this.lines = outer.lines;
+    this.used = outer.used;
+    this.write('q');
+    this.fade(piece.opacity);
+    this.write(`/${this.name('XObject', 'X', form)} Do Q`);
+  }
+
+  private mark(mark: Mark, alpha: number): void {
+    switch (mark.mark) {
+      case 'fill':
+        this.write(`${colour(mark.colour)} rg`);
+        return mark.words ? this.text(mark.words, false) : this.write(`${outline(mark.path)} f`);
+      case 'stroke': {
+        const width = mark.side === 'on' ? mark.width : 2 * mark.width;
+        const clip =
+          mark.side === 'on'
+            ? ''
+            : mark.side === 'inside'
+              ? `${outline(mark.path)} W n`
+              : `${outline([...around(mark.path, mark.width * 8), ...mark.path])} W* n`;
+        return this.write(`q ${clip} ${colour(mark.colour)} RG ${n(width)} w 4 M ${outline(mark.path)} S Q`);
+      }
+      case 'image':
+        return this.image(mark);
+      case 'shadow':
+        return this.shadow(mark, alpha);
+    }
+  }
+
+  private text(runs: readonly GlyphRun[], invisible: boolean): void {
+    for (const run of runs) {
+      let font = this.fonts.get(run.font);
+      if (!font) {
+        font = new EmbeddedFont(this.context, this.source.font(run.font), `F${this.fonts.size + 1}`);
+        this.fonts.set(run.font, font);
+      }
+      this.used.Font.set(font.name, font.ref);
+      this.write(font.show(run, invisible));
+    }
+  }
+
+  private image({ asset: sha, matrix, clip, words }: ImageMark): void {
+    const asset = this.source.asset(sha);
+    let ref = this.files.get(sha);
+    const isJpeg = asset.type === 'image/jpeg';
+    if (!ref) {
+      ref = isJpeg
+        ? embedJpeg(this.context, this.source.bytes(sha))
+        : embedPixels(this.context, this.source.pixels(sha));
+      this.files.set(sha, ref);
+    }
+    // A JPEG keeps its stored pixels and is turned here; decoded pictures are upright already.
+    const stored = isJpeg || asset.orientation < 5 ? asset : { width: asset.height, height: asset.width };
+    const upright = isJpeg ? compose(matrix, uprightMatrix(asset)) : matrix;
+    const unit: Matrix = [stored.width, 0, 0, -stored.height, 0, stored.height];
+    this.write(
+      `q ${outline(clip)} W n ${cm(compose(upright, unit))} /${this.name('XObject', 'X', ref)} Do Q`,
+    );
+    if (words) this.text(words, true);
+  }
+
+  private shadow(mark: ShadowMark, alpha: number): void {
+    // As coarse as shows no steps: two and a half pixels to a standard deviation.
+    const scale = Math.min(300 / 72, Math.max(40 / 72, 2.5 / mark.blur));
+    const everywhere = { x: -1e6, y: -1e6, width: 2e6, height: 2e6 };
+    const bitmap = shadowBitmap(mark, scaling(scale), this.source.platform, everywhere);
+    if (!bitmap) return;
+    const { data } = bitmap.context.getImageData(0, 0, bitmap.width, bitmap.height);
+    const dark = Uint8Array.from({ length: bitmap.width * bitmap.height }, (_, i) => data[4 * i + 3]!);
+    const ref = embedMask(this.context, dark, bitmap.width, bitmap.height, rgbOf(mark.colour));
+    const map: Matrix = [
+      bitmap.width / scale,
+      0,
+      0,
+      -bitmap.height / scale,
+      bitmap.x / scale,
+      (bitmap.y + bitmap.height) / scale,
+    ];
+    this.write('q');
+    this.fade(mark.opacity * alpha);
+    this.write(`${cm(map)} /${this.name('XObject', 'X', ref)} Do Q`);
+  }
+
+  private fade(alpha: number): void {
+    const key = Math.round(alpha * 1000) / 1000;
+    let ref = this.states.get(key);
+    if (!ref) {
+      ref = this.context.register(this.context.obj({ Type: 'ExtGState', ca: key, CA: key }));
+      this.states.set(key, ref);
+    }
+    this.write(`/${this.name('ExtGState', 'G', ref)} gs`);
+  }
+
+  private name(kind: 'XObject' | 'ExtGState', prefix: string, ref: PDFRef): string {
+    for (const [name, known] of this.used[kind]) if (known === ref) return name;
+    const name = `${prefix}${++this.count}`;
+    this.used[kind].set(name, ref);
+    return name;
+  }
+
+  private resources(): PDFRef {
+    const dict = this.context.obj({});
+    for (const [kind, entries] of Object.entries(this.used))
+      if (entries.size) {
+        const names = this.context.obj({});
+        for (const [name, ref] of entries) names.set(PDFName.of(name), ref);
+        dict.set(PDFName.of(kind), names);
+      }
+    return this.context.register(dict);
+  }
+}

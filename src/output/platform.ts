@@ -1,0 +1,30 @@
+/** The little that differs between a browser, a worker and Node: where canvases and outlines come from. */
+export type Context = OffscreenCanvasRenderingContext2D | CanvasRenderingContext2D;
+
+export interface Canvas {
+  width: number;
+  height: number;
+}
+
+/** A decoded picture, upright: anything a canvas can draw. */
+export interface Drawable {
+  source: CanvasImageSource;
+  /** Its own pixels, which may be fewer than the file's. */
+  width: number;
+  height: number;
+}
+
+export interface Platform {
+  /** A transparent canvas in sRGB. */
+  canvas(width: number, height: number): { canvas: Canvas & CanvasImageSource; context: Context };
+  path(data: string): Path2D;
+}
+
+/** Canvases of a browser window or worker. */
+export const browser: Platform = {
+  canvas(width, height) {
+    const canvas = new OffscreenCanvas(Math.max(1, width), Math.max(1, height));
+    return { canvas, context: canvas.getContext('2d', { colorSpace: 'srgb' })! };
+  },
+  path: (data) => new Path2D(data),
+};

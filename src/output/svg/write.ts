@@ -1,0 +1,87 @@
+/** A Picture as SVG 1.1 with its pictures inside: one file, true size in its width and height. */
+import type { Matrix } from '@/core/geometry/matrix';
+import { pathData } from '@/core/geometry/path';
+import type { Asset } from '@/core/picture/asset';
+import { uprightMatrix } from '@/core/picture/asset';
+import type { DrawnPiece, Mark, Picture } from '@/core/picture/picture';
+import { around } from '@/output/pixels/draw';
+
+export interface SvgSource {
+  asset(sha: string): Asset;
+  /** The file's address: a data: URL, so that nothing outside is needed. Bytes as stored, unturned. */
+  address(sha: string): string;
+}
+
+const number = (value: number): string => String(Math.round(value * 1e4) / 1e4);
+const matrix = (map: Matrix): string => `matrix(${map.map((v) => Number(v.toPrecision(9))).join(' ')})`;
+const escape = (text: string): string =>
+  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
+
+export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource): string {
+  const bleed = withBleed ? picture.bleed : 0;
+  const width = picture.trim.width + 2 * bleed;
+  const height = picture.trim.height + 2 * bleed;
+  const defs: string[] = [];
+  const used = new Map<string, string>();
+  const files = [
+    ...new Set(picture.pieces.flatMap((p) => p.marks.flatMap((m) => (m.mark === 'image' ? [m.asset] : [])))),
+  ];
+  for (const sha of files) {
+    const asset = source.asset(sha);
+    used.set(sha, `picture-${used.size + 1}`);
+    // The stored pixels are turned upright here; readers that turn them by themselves are told not to.
+    defs.push(
+      `<image id="${used.get(sha)}" width="${asset.width}" height="${asset.height}" transform="${matrix(uprightMatrix(asset))}" ` +
+        `style="image-orientation:none" preserveAspectRatio="none" href="${source.address(sha)}"/>`,
+    );
+  }
+  const body = picture.pieces.map((piece, i) => group(piece, i, defs, used));
+  return [
+    `<?xml version="1.0" encoding="UTF-8"?>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${number(width / 72)}in" height="${number(height / 72)}in" ` +
+      `viewBox="${[-bleed, -bleed, width, height].map(number).join(' ')}">`,
+    `<title>${escape(picture.title)}</title>`,
+    `<defs>${defs.join('\n')}</defs>`,
+    `<rect x="${number(-bleed)}" y="${number(-bleed)}" width="${number(width)}" height="${number(height)}" fill="${picture.ground}"/>`,
+    ...body,
+    `</svg>`,
+  ].join('\n');
+}
+
+function group(piece: DrawnPiece, index: number, defs: string[], files: Map<string, string>): string {
+  const marks = piece.marks.map((mark, i) => draw(mark, `p${index + 1}-${i + 1}`, defs, files));
+  const fade = piece.opacity < 1 ? ` opacity="${number(piece.opacity)}"` : '';
+  return `<g transform="${matrix(piece.matrix)}"${fade}><title>${escape(piece.words ?? piece.name)}</title>${marks.join('')}</g>`;
+}
+
+function draw(mark: Mark, id: string, defs: string[], files: Map<string, string>): string {
+  switch (mark.mark) {
+    case 'fill':
+      return `<path d="${pathData(mark.path)}" fill="${mark.colour}"/>`;
+    case 'image':
+      defs.push(`<clipPath id="${id}"><path d="${pathData(mark.clip)}"/></clipPath>`);
+      return `<g clip-path="url(#${id})"><g transform="${matrix(mark.matrix)}"><use href="#${files.get(mark.asset)}"/></g></g>`;
+    case 'shadow':
+      // Blurred in sRGB, as canvases do; the region is generous as blurred edges reach three deviations.
+      defs.push(
+        `<filter id="${id}" color-interpolation-filters="sRGB" x="-50%" y="-50%" width="200%" height="200%">` +
+          `<feGaussianBlur stdDeviation="${number(mark.blur)}"/></filter>`,
+      );
+      return (
+        `<path d="${pathData(mark.path)}" transform="translate(${number(mark.offset.x)} ${number(mark.offset.y)})" ` +
+        `fill="${mark.colour}" stroke="${mark.grow > 0 ? mark.colour : 'none'}" stroke-width="${number(2 * mark.grow)}" ` +
+        `stroke-miterlimit="4" opacity="${number(mark.opacity)}" filter="url(#${id})"/>`
+      );
+    case 'stroke': {
+      const data = pathData(mark.path);
+      const clip = mark.side === 'on' ? '' : ` clip-path="url(#${id})"`;
+      if (mark.side === 'inside') defs.push(`<clipPath id="${id}"><path d="${data}"/></clipPath>`);
+      if (mark.side === 'outside') {
+        const outside = pathData(around(mark.path, mark.width * 8));
+        defs.push(`<clipPath id="${id}"><path clip-rule="evenodd" d="${outside}${data}"/></clipPath>`);
+      }
+      const width = mark.side === 'on' ? mark.width : 2 * mark.width;
+      return `<path d="${data}" fill="none" stroke="${mark.colour}" stroke-width="${number(width)}" stroke-miterlimit="4"${clip}/>`;
+    }
+  }
+}
