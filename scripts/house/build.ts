@@ -49,7 +49,16 @@ async function build(): Promise<void> {
     await writeFile(join(FOLDER, 'papers', `${paper.id}.small.jpg`), small(canvas, 240));
     list.push({
       id: paper.id,
-      asset: { sha, type: 'image/jpeg', name: paper.name, bytes: jpeg.length, width: SIDE, height: SIDE, orientation: 1, ppi: 300 },
+      asset: {
+        sha,
+        type: 'image/jpeg',
+        name: paper.name,
+        bytes: jpeg.length,
+        width: SIDE,
+        height: SIDE,
+        orientation: 1,
+        ppi: 300,
+      },
     });
     console.log(`Paper ${i + 1} of ${HOUSE_PAPERS.length}: ${paper.name}`);
   }

@@ -50,7 +50,10 @@ function texturise(context: SKRSContext2D, texture: Texture): void {
 function grain(seed: number, strength: number): Texture {
   const side = 1021;
   const next = random(seed);
-  const values = Float32Array.from({ length: side * side }, () => (next() + next() + next() - 1.5) * strength);
+  const values = Float32Array.from(
+    { length: side * side },
+    () => (next() + next() + next() - 1.5) * strength,
+  );
   return (x, y) => values[(y % side) * side + ((x + Math.floor(y / side) * 377) % side)]!;
 }
 
@@ -59,7 +62,8 @@ function tooth(seed: number, strength = 0.03): Texture {
   const fine = grain(seed, strength);
   const medium = noise(seed + 1);
   const slow = fbm(seed + 2, 3);
-  return (x, y) => 1 + fine(x, y) + (medium(x / 5, y / 5) - 0.5) * strength * 1.6 + (slow(x / 420, y / 420) - 0.5) * 0.05;
+  return (x, y) =>
+    1 + fine(x, y) + (medium(x / 5, y / 5) - 0.5) * strength * 1.6 + (slow(x / 420, y / 420) - 0.5) * 0.05;
 }
 
 /** Long fibres pressed into the sheet, some dark, some light. */
@@ -91,24 +95,34 @@ const kraft = (): Canvas => {
   const slow = fbm(31, 4);
   const press = noise(35);
   const card = tooth(33, 0.05);
-  return sheet('#c3a078', (c) => fibres(c, 32, 26_000, '#7d5a36', '#ead2ae'), (x, y) => {
-    // Wood pulp lies along the machine: streaks are six times longer than wide.
-    const streak = (slow(x / 260, y / 44) - 0.5) * 0.09 + (press(x / 30, y / 3.2) - 0.5) * 0.05;
-    return card(x, y) + streak;
-  });
+  return sheet(
+    '#c3a078',
+    (c) => fibres(c, 32, 26_000, '#7d5a36', '#ead2ae'),
+    (x, y) => {
+      // Wood pulp lies along the machine: streaks are six times longer than wide.
+      const streak = (slow(x / 260, y / 44) - 0.5) * 0.09 + (press(x / 30, y / 3.2) - 0.5) * 0.05;
+      return card(x, y) + streak;
+    },
+  );
 };
 
 const linen = (): Canvas => {
   const warp = noise(41);
   const weft = noise(42);
   const card = tooth(43, 0.022);
-  return sheet('#ece4d4', () => {}, (x, y) => {
-    const across = Math.sin((x + (warp(x / 90, y / 700) - 0.5) * 14) * 0.62);
-    const down = Math.sin((y + (weft(x / 700, y / 90) - 0.5) * 14) * 0.62);
-    const slubX = warp(x / 4.2, y / 160) - 0.5;
-    const slubY = weft(x / 160, y / 4.2) - 0.5;
-    return card(x, y) + across * 0.022 + down * 0.022 + slubX * 0.085 + slubY * 0.085 + across * down * 0.02;
-  });
+  return sheet(
+    '#ece4d4',
+    () => {},
+    (x, y) => {
+      const across = Math.sin((x + (warp(x / 90, y / 700) - 0.5) * 14) * 0.62);
+      const down = Math.sin((y + (weft(x / 700, y / 90) - 0.5) * 14) * 0.62);
+      const slubX = warp(x / 4.2, y / 160) - 0.5;
+      const slubY = weft(x / 160, y / 4.2) - 0.5;
+      return (
+        card(x, y) + across * 0.022 + down * 0.022 + slubX * 0.085 + slubY * 0.085 + across * down * 0.02
+      );
+    },
+  );
 };
 
 const wash = (): Canvas => {
@@ -134,9 +148,13 @@ const wash = (): Canvas => {
         const f = flow(wx, wy) + (0.5 - Y / SIDE) * -0.22;
         // Pigment gathers where each pool dried: a darker rim along the level lines.
         const pool = smooth(0.36, 0.52, f);
-        const rim = Math.exp(-(((f - 0.385) / 0.011) ** 2)) * 0.28 + Math.exp(-(((f - 0.545) / 0.012) ** 2)) * 0.16;
+        const rim =
+          Math.exp(-(((f - 0.385) / 0.011) ** 2)) * 0.28 + Math.exp(-(((f - 0.545) / 0.012) ** 2)) * 0.16;
         const bead = press(x / 7, Y / 7) - 0.5;
-        const density = Math.min(1, pool * (0.42 + 0.5 * tone(wx * 1.4, wy * 1.4)) + rim + pool * bead * 0.22);
+        const density = Math.min(
+          1,
+          pool * (0.42 + 0.5 * tone(wx * 1.4, wy * 1.4)) + rim + pool * bead * 0.22,
+        );
         const warm = smooth(0.56, 0.72, tone(x / 1100 + 9, Y / 1100)) * (1 - pool * 0.5) * 0.5;
         const light = 1 + fine(x, Y) + bead * 0.045;
         for (let k = 0; k < 3; k++) {
@@ -152,7 +170,15 @@ const wash = (): Canvas => {
 };
 
 /** A band of colour as woven or printed: a little uneven at its edges. */
-function band(context: SKRSContext2D, colour: string, alpha: number, x: number, y: number, width: number, height: number): void {
+function band(
+  context: SKRSContext2D,
+  colour: string,
+  alpha: number,
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+): void {
   context.globalAlpha = alpha;
   context.fillStyle = colour;
   context.fillRect(x, y, width, height);
@@ -171,7 +197,11 @@ const gingham = (): Canvas => {
         band(c, '#4f9089', 0.62, 0, i * step, SIDE, step);
       }
     },
-    (x, y) => card(x, y) + Math.sin((x + y) * 0.9) * 0.012 + (thread(x / 2.2, y / 60) - 0.5) * 0.05 + (thread(x / 60, y / 2.2) - 0.5) * 0.05,
+    (x, y) =>
+      card(x, y) +
+      Math.sin((x + y) * 0.9) * 0.012 +
+      (thread(x / 2.2, y / 60) - 0.5) * 0.05 +
+      (thread(x / 60, y / 2.2) - 0.5) * 0.05,
   );
 };
 
@@ -251,7 +281,11 @@ const wood = (): Canvas => {
   const pore = noise(103);
   const tone = random(104);
   const board = SIDE / 6;
-  const boards = Array.from({ length: 6 }, () => ({ shade: 0.9 + tone() * 0.16, shift: tone() * 200, knot: tone() }));
+  const boards = Array.from({ length: 6 }, () => ({
+    shade: 0.9 + tone() * 0.16,
+    shift: tone() * 200,
+    knot: tone(),
+  }));
   const light = rgb('#cdbfa9');
   const dark = rgb('#8d7a63');
   const rows = 300;
@@ -313,7 +347,11 @@ const ledger = (): Canvas => {
 const cardstock = (): Canvas => {
   const card = tooth(121, 0.03);
   const felt = fbm(122, 3, 0.6);
-  return sheet('#f7f3ea', (c) => fibres(c, 123, 1500, '#c9bfa8', '#ffffff'), (x, y) => card(x, y) + (felt(x / 9, y / 9) - 0.5) * 0.05);
+  return sheet(
+    '#f7f3ea',
+    (c) => fibres(c, 123, 1500, '#c9bfa8', '#ffffff'),
+    (x, y) => card(x, y) + (felt(x / 9, y / 9) - 0.5) * 0.05,
+  );
 };
 
 /** In the order the workbox shows them. */

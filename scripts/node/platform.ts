@@ -25,16 +25,30 @@ export const node: Platform = {
 /** The shipped fonts, read from the packages they come in. */
 export async function nodeTypesetter(): Promise<Typesetter> {
   return createTypesetter(
-    await Promise.all(FONT_FILES.map(async (name) => openFont(name, new Uint8Array(await readFile(fontFile(name)))))),
+    await Promise.all(
+      FONT_FILES.map(async (name) => openFont(name, new Uint8Array(await readFile(fontFile(name))))),
+    ),
   );
 }
 
 export const fontFile = (name: string): string =>
-  join(ROOT, 'node_modules', '@fontsource', name.replace(/-latin(-ext)?-\d+-\w+$/, ''), 'files', `${name}.woff`);
+  join(
+    ROOT,
+    'node_modules',
+    '@fontsource',
+    name.replace(/-latin(-ext)?-\d+-\w+$/, ''),
+    'files',
+    `${name}.woff`,
+  );
 
 /** Decodes a picture file upright. */
 export async function decode(bytes: Uint8Array, asset: Asset): Promise<Drawable & { whole: Size }> {
   const upright = uprightSize(asset);
   const image = await loadImage(Buffer.from(bytes));
-  return { source: image as unknown as CanvasImageSource, width: image.width, height: image.height, whole: upright };
+  return {
+    source: image as unknown as CanvasImageSource,
+    width: image.width,
+    height: image.height,
+    whole: upright,
+  };
 }

@@ -45,7 +45,10 @@ export async function packProject(
     zip.add(entry);
     entry.push(bytes, true);
   };
-  add(new ZipDeflate('project.json', { level: 6 }) as unknown as ZipPassThrough, strToU8(writeProject(project)));
+  add(
+    new ZipDeflate('project.json', { level: 6 }) as unknown as ZipPassThrough,
+    strToU8(writeProject(project)),
+  );
   if (preview) add(new ZipPassThrough('preview.jpg'), preview);
   const missing: Asset[] = [];
   for (const asset of Object.values(project.assets)) {
@@ -78,15 +81,21 @@ export async function unpackProject(file: Uint8Array): Promise<Result<OpenedFile
   for (const asset of Object.values(read.value.assets)) {
     const bytes = content[assetPath(asset)];
     if (!bytes && !uses(read.value).has(asset.sha)) continue;
-    if (!bytes) return fail(`This file is damaged: the picture “${asset.name}” is missing from it. Nothing was changed.`);
+    if (!bytes)
+      return fail(
+        `This file is damaged: the picture “${asset.name}” is missing from it. Nothing was changed.`,
+      );
     if ((await sha256(bytes)) !== asset.sha)
-      return fail(`This file is damaged: the picture “${asset.name}” does not match its name. Nothing was changed.`);
+      return fail(
+        `This file is damaged: the picture “${asset.name}” does not match its name. Nothing was changed.`,
+      );
     assets.set(asset.sha, bytes);
   }
   return ok({ project: read.value, assets, preview: content['preview.jpg'] });
 }
 
-const isOurs = (name: string): boolean => /^(project\.json|preview\.jpg|assets\/[0-9a-f]{64}\.[a-z]{3,4})$/.test(name);
+const isOurs = (name: string): boolean =>
+  /^(project\.json|preview\.jpg|assets\/[0-9a-f]{64}\.[a-z]{3,4})$/.test(name);
 
 /** The zip's table of contents, nothing unpacked. */
 function listEntries(file: Uint8Array): Result<UnzipFileInfo[]> {
@@ -105,15 +114,20 @@ function listEntries(file: Uint8Array): Result<UnzipFileInfo[]> {
 }
 
 function refuseEntries(entries: readonly UnzipFileInfo[]): string | null {
-  const unsafe = entries.find(({ name }) => name.split(/[\\/]/).includes('..') || /^([\\/]|[a-z]:)/i.test(name));
-  if (unsafe) return `This file was refused: it holds a name that points outside of it (“${unsafe.name.slice(0, 80)}”).`;
-  if (entries.length > MOST_ENTRIES) return `This file was refused: it holds ${entries.length} parts; ${MOST_ENTRIES} is the most.`;
+  const unsafe = entries.find(
+    ({ name }) => name.split(/[\\/]/).includes('..') || /^([\\/]|[a-z]:)/i.test(name),
+  );
+  if (unsafe)
+    return `This file was refused: it holds a name that points outside of it (“${unsafe.name.slice(0, 80)}”).`;
+  if (entries.length > MOST_ENTRIES)
+    return `This file was refused: it holds ${entries.length} parts; ${MOST_ENTRIES} is the most.`;
   const total = entries.reduce((sum, entry) => sum + entry.originalSize, 0);
   const limit = `${MOST_UNPACKED / MEGABYTE / 1024} GB`;
   if (total > MOST_UNPACKED)
     return `This file was refused: it says it unpacks to ${(total / 1024 / MEGABYTE).toFixed(1)} GB; ${limit} is the most.`;
   const project = entries.find((entry) => entry.name === 'project.json');
-  if (project && project.originalSize > MOST_PROJECT) return 'This file was refused: the project in it is larger than 64 MB.';
+  if (project && project.originalSize > MOST_PROJECT)
+    return 'This file was refused: the project in it is larger than 64 MB.';
   // Deflate packs at most 1032 to 1 (RFC 1951): what claims more is not honest about its size.
   if (entries.some((entry) => entry.originalSize > 1100 * entry.size + 1000))
     return 'This file was refused: the sizes it states cannot be true.';

@@ -17,7 +17,7 @@ export interface PageLight {
 }
 
 /** A window to the upper left on a bright day. */
-export const DAYLIGHT: PageLight = { direction: 322, height: 44, softness: 13, strength: 0.42 };
+export const DAYLIGHT: PageLight = { direction: 322, height: 36, softness: 16, strength: 0.5 };
 
 export const lightSchema = object({
   direction: number().min(0).max(360).required(),

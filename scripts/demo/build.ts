@@ -1,0 +1,141 @@
+/** Makes public/demo: the kite club's photos and album pages. Done again only when what makes them changed. */
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { createCanvas, loadImage, type Canvas } from '@napi-rs/canvas';
+import { drawSurface, toolsFor } from '@/core/page/draw';
+import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
+import { invert } from '@/core/geometry/matrix';
+import { packProject } from '@/storage/project-file';
+import { drawPieces, sheetOf } from '@/output/pixels/draw';
+import { fingerprint, isBuilt } from '../house/build';
+import { decode, node, nodeTypesetter, ROOT } from '../node/platform';
+import { withExif } from './exif';
+import { demoProjects } from './layouts';
+import { DEMO_PHOTOS, type DemoPhoto } from './photos';
+
+const FOLDER = join(ROOT, 'public', 'demo');
+const PHOTOS = join(FOLDER, 'photos');
+
+/** The picture with its pixels turned the way a camera held on its side stores them. */
+function stored(upright: Canvas, orientation: number): Canvas {
+  if (orientation === 1) return upright;
+  const turned = orientation >= 5;
+  const canvas = createCanvas(
+    turned ? upright.height : upright.width,
+    turned ? upright.width : upright.height,
+  );
+  const context = canvas.getContext('2d');
+  context.setTransform(...invert(uprightMatrix({ width: canvas.width, height: canvas.height, orientation })));
+  context.drawImage(upright, 0, 0);
+  return canvas;
+}
+
+async function shoot({ file, taken, orientation = 1, draw }: DemoPhoto): Promise<void> {
+  const jpeg = stored(draw(), orientation).toBuffer('image/jpeg', 90);
+  await writeFile(join(PHOTOS, file), withExif(jpeg, orientation, taken));
+  console.log(`Photo ${file}`);
+}
+
+/** Every second photo in a process of its own: this is the slow part. */
+const shootHalf = (half: number): Promise<void> =>
+  new Promise((resolve, reject) => {
+    const child = spawn(process.execPath, [...process.execArgv, process.argv[1]!, `--half=${half}`], {
+      stdio: 'inherit',
+    });
+    child.on('exit', (code) => (code === 0 ? resolve() : reject(new Error(`Photos ended with ${code}`))));
+  });
+
+async function photoAsset({ file, taken, orientation = 1 }: DemoPhoto): Promise<[Asset, Buffer]> {
+  const bytes = await readFile(join(PHOTOS, file));
+  const { width, height } = await loadImage(bytes);
+  const [w, h] = orientation >= 5 ? [height, width] : [width, height];
+  const sha = createHash('sha256').update(bytes).digest('hex');
+  return [
+    {
+      sha,
+      type: 'image/jpeg',
+      name: file,
+      bytes: bytes.length,
+      width: w,
+      height: h,
+      orientation,
+      ppi: 300,
+      taken,
+    },
+    bytes,
+  ];
+}
+
+async function build(): Promise<void> {
+  const print = await fingerprint(
+    'scripts/demo',
+    'scripts/art',
+    'scripts/house',
+    'src/core/project',
+    'src/core/text',
+  );
+  if (await isBuilt(FOLDER, print)) return console.log('The demo is ready.');
+  const artPrint = await fingerprint('scripts/demo', 'scripts/art');
+  if (!(await isBuilt(PHOTOS, artPrint))) {
+    await rm(FOLDER, { recursive: true, force: true });
+    await mkdir(PHOTOS, { recursive: true });
+    await Promise.all([shootHalf(0), shootHalf(1)]);
+    await writeFile(join(PHOTOS, 'made-by'), artPrint);
+  }
+  const typesetter = await nodeTypesetter();
+  const assets = new Map<string, Asset>();
+  const bytes = new Map<string, Uint8Array>();
+  for (const photo of DEMO_PHOTOS) {
+    const [asset, data] = await photoAsset(photo);
+    assets.set(photo.file, asset);
+    bytes.set(asset.sha, data);
+  }
+  const house: { id: string; asset: Asset }[] = JSON.parse(
+    await readFile(join(ROOT, 'public/house/papers.json'), 'utf8'),
+  );
+  for (const { id, asset } of house) {
+    assets.set(id, asset);
+    bytes.set(
+      asset.sha,
+      await readFile(join(ROOT, 'public/house/papers', `${id}.${EXTENSIONS[asset.type]}`)),
+    );
+  }
+  const files = [];
+  for (const project of demoProjects(
+    assets,
+    DEMO_PHOTOS.map((photo) => photo.file),
+    typesetter,
+  )) {
+    const surface = project.surfaces[0]!;
+    const picture = drawSurface(surface, toolsFor(project, typesetter));
+    const images = new Map(
+      await Promise.all(
+        Object.values(project.assets).map(
+          async (asset) => [asset.sha, await decode(bytes.get(asset.sha)!, asset)] as const,
+        ),
+      ),
+    );
+    const sheet = sheetOf(picture, 60, false);
+    const { canvas, context } = node.canvas(sheet.width, sheet.height);
+    context.fillStyle = picture.ground;
+    context.fillRect(0, 0, sheet.width, sheet.height);
+    drawPieces(context, picture.pieces, sheet.view, { platform: node, image: (sha) => images.get(sha) });
+    const preview = (canvas as unknown as Canvas).toBuffer('image/jpeg', 86);
+    const { parts } = await packProject(project, async (sha) => bytes.get(sha), preview);
+    const file = `${project.id}.bellagraph`;
+    await writeFile(join(FOLDER, file), Buffer.concat(parts));
+    files.push(file);
+    console.log(`Project ${file}`);
+  }
+  await writeFile(join(FOLDER, 'projects.json'), JSON.stringify(files));
+  await writeFile(join(FOLDER, 'made-by'), print);
+}
+
+const half = process.argv.find((argument) => argument.startsWith('--half='))?.slice(7);
+if (half)
+  for (const [i, photo] of DEMO_PHOTOS.entries()) {
+    if (i % 2 === Number(half)) await shoot(photo);
+  }
+else await build();

@@ -1,0 +1,539 @@
+/** The kite club's photos: invented people and places, made here from light and noise at real camera sizes. */
+import { createCanvas, type Canvas } from '@napi-rs/canvas';
+import { fbm, mix, noise, random, smooth } from '../art/noise';
+import { blend, develop, dim, expose, fromHex, layer, type Light } from './light';
+import { coast, dune, GRASS, MAY_NOON, type Weather } from './nature';
+import { deltaKite, diamondKite, groundShadow, lantern, lighthouse, person, type KiteLook } from './things';
+
+export interface DemoPhoto {
+  file: string;
+  /** Local time it was taken. */
+  taken: string;
+  /** Exif orientation the file carries; the pixels are stored turned to match. */
+  orientation?: number;
+  draw(): Canvas;
+}
+
+const RED_GOLD: KiteLook = {
+  colours: ['#d8433a', '#c22f33', '#f0b33c', '#e09a22'],
+  tail: ['#d8433a', '#2f6f68', '#f0b33c'],
+  turn: 12,
+  seed: 3,
+};
+const TEAL: KiteLook = {
+  colours: ['#3b8f88', '#2f6f68', '#f3ead6', '#dccfb2'],
+  tail: ['#dc7a5c', '#f3ead6'],
+  turn: -16,
+  seed: 7,
+};
+const PLUM: KiteLook = {
+  colours: ['#8d3a63', '#6e2a4e', '#e78f6c', '#d1704f'],
+  tail: ['#8d3a63', '#f3d9a0'],
+  turn: 8,
+  seed: 11,
+};
+const BLUE: KiteLook = {
+  colours: ['#3d6fae', '#2d5487', '#f5d061', '#dcae36'],
+  tail: ['#3d6fae', '#f5efe0'],
+  turn: -9,
+  seed: 17,
+};
+const GREEN: KiteLook = {
+  colours: ['#7b9b45', '#5d7a33', '#f6ecd2', '#d8cba8'],
+  tail: ['#c8503f', '#7b9b45'],
+  turn: 20,
+  seed: 23,
+};
+
+const COATS = [
+  { top: '#c9503f', legs: '#37445c', hair: '#5d3a22', arm: 1 },
+  { top: '#3f7f86', legs: '#4b4238', hair: '#b9a58b', arm: 0 },
+  { top: '#e0a93b', legs: '#3a4a63', hair: '#2e2320', arm: -1 },
+  { top: '#7c4466', legs: '#2f3540', hair: '#8a5b33', arm: 0 },
+  { top: '#eee6d6', legs: '#56647a', hair: '#d8c7a4', arm: 1 },
+] as const;
+
+const EVENING: Weather = {
+  ...MAY_NOON,
+  seed: 41,
+  zenith: '#39507f',
+  horizon: '#f3b98a',
+  cloud: '#fbd9b6',
+  cloudShade: '#8a6f88',
+  cover: 0.55,
+  sun: { x: 0.3, y: 0.49, glow: 1.15, colour: '#ffb562' },
+  sea: '#3c5a72',
+  sand: '#b5926e',
+};
+const MORNING: Weather = {
+  ...MAY_NOON,
+  seed: 77,
+  zenith: '#5f9bc4',
+  horizon: '#e9e4d6',
+  cover: 0.34,
+  sun: { x: 0.15, y: 0.1, glow: 0.5, colour: '#ffe6bd' },
+  sea: '#3d8a8c',
+};
+const GREY: Weather = {
+  ...MAY_NOON,
+  seed: 19,
+  zenith: '#8297a6',
+  horizon: '#d6dbd9',
+  cloud: '#eef0ee',
+  cloudShade: '#8b99a3',
+  cover: 0.9,
+  sun: { x: 0.5, y: -0.4, glow: 0.1, colour: '#ffffff' },
+  sea: '#5b7a7d',
+  sand: '#bfae90',
+};
+
+function firstLaunch(): Canvas {
+  const canvas = coast(3600, 2400, MAY_NOON, 0.6, 0.3);
+  layer(canvas, 3, (c) => {
+    for (const [x, size, look] of [
+      [520, 130, PLUM],
+      [960, 90, GREEN],
+      [3200, 110, BLUE],
+    ] as const)
+      diamondKite(c, x, 420 + size * 3, size, look);
+  });
+  layer(canvas, 0.8, (c) => {
+    groundShadow(c, 820, 2130, 620, -0.8);
+    groundShadow(c, 1160, 2080, 430, -0.8);
+    const hand = person(c, 820, 2130, 620, COATS[0]);
+    person(c, 1160, 2080, 430, COATS[2]);
+    diamondKite(c, 2340, 820, 900, RED_GOLD, hand);
+  });
+  return develop(canvas, 1, { warmth: 0.015 });
+}
+
+function skyFull(): Canvas {
+  const canvas = coast(3000, 2000, { ...MAY_NOON, seed: 12, cover: 0.62 }, 0.8, 0.42);
+  const looks = [RED_GOLD, TEAL, PLUM, BLUE, GREEN];
+  const next = random(90);
+  layer(canvas, 2.4, (c) => {
+    for (let i = 0; i < 13; i++)
+      deltaKite(c, 150 + next() * 2700, 180 + next() * 900, 70 + next() * 80, {
+        ...looks[i % 5]!,
+        seed: i * 9,
+        turn: next() * 40 - 20,
+      });
+  });
+  layer(canvas, 0.9, (c) => {
+    diamondKite(c, 640, 560, 380, { ...TEAL, seed: 31 });
+    deltaKite(c, 1610, 470, 620, { ...PLUM, turn: -8 });
+    diamondKite(c, 2420, 700, 330, { ...BLUE, seed: 37, turn: 14 });
+    for (let i = 0; i < 9; i++)
+      person(c, 330 + i * 270 + next() * 120, 1850 + next() * 40, 150 + next() * 36, COATS[i % 5]!);
+  });
+  return develop(canvas, 2);
+}
+
+function throughGrass(): Canvas {
+  const canvas = coast(3600, 2400, { ...MORNING, seed: 58 }, 0.56, 0.5);
+  layer(canvas, 14, (c) => diamondKite(c, 2520, 620, 640, TEAL));
+  layer(canvas, 9, (c) =>
+    dune(c, 21, (u) => 0.68 - 0.07 * Math.sin(u * 3.4), {
+      sand: '#d9c49a',
+      shade: '#9c8258',
+      blades: 4200,
+      length: 0.075,
+      greens: GRASS,
+    }),
+  );
+  layer(canvas, 1.2, (c) =>
+    dune(c, 22, (u) => 0.87 - 0.12 * u + 0.03 * Math.sin(u * 7), {
+      sand: '#e3cfa4',
+      shade: '#a98e60',
+      blades: 9000,
+      length: 0.2,
+      greens: GRASS,
+    }),
+  );
+  return develop(canvas, 3, { warmth: 0.03, bloom: 0.24 });
+}
+
+/** Portrait: straight up at a kite with its long tail. */
+function highUp(): Canvas {
+  const canvas = coast(2400, 3600, { ...MAY_NOON, seed: 66, cover: 0.36 }, 1.12, 1);
+  layer(canvas, 2.2, (c) => deltaKite(c, 560, 2900, 190, { ...GREEN, turn: 14 }));
+  layer(canvas, 0.8, (c) =>
+    diamondKite(c, 1290, 1180, 1180, { ...BLUE, turn: -14, seed: 71 }, { x: 300, y: 3700 }),
+  );
+  return develop(canvas, 4);
+}
+
+/** Square: cloth, spars and stitching from near by. */
+function closeUp(): Canvas {
+  const canvas = coast(3000, 3000, { ...MAY_NOON, seed: 25, cover: 0.7 }, 1.3, 1);
+  layer(canvas, 46, (c) => deltaKite(c, 600, 2500, 900, GREEN));
+  layer(canvas, 1, (c) => diamondKite(c, 1500, 1440, 2300, { ...PLUM, turn: 18, seed: 52 }));
+  return develop(canvas, 5, { bloom: 0.2 });
+}
+
+function horizonLine(): Canvas {
+  const canvas = coast(4000, 2250, { ...MORNING, seed: 34, cover: 0.45 }, 0.46, 0.62);
+  layer(canvas, 1, (c) => {
+    // A sail far out.
+    c.fillStyle = '#f4efe6';
+    c.beginPath();
+    c.moveTo(3010, 1020);
+    c.quadraticCurveTo(3075, 960, 3020, 880);
+    c.fill();
+    c.fillStyle = '#51606b';
+    c.fillRect(2990, 1022, 66, 9);
+  });
+  return develop(canvas, 6, { warmth: 0.02 });
+}
+
+function twoOnTheSand(): Canvas {
+  const canvas = coast(3600, 2400, { ...MORNING, seed: 9 }, 0.42, 0.26);
+  layer(canvas, 1, (c) => {
+    groundShadow(c, 1500, 2060, 720, 0.9);
+    groundShadow(c, 1830, 2110, 520, 0.9);
+    person(c, 1500, 2060, 720, COATS[3], -1);
+    const hand = person(c, 1830, 2110, 520, COATS[4], -1);
+    diamondKite(c, 2820, 520, 420, { ...GREEN, turn: 22, seed: 81 }, hand);
+  });
+  return develop(canvas, 7, { warmth: 0.025 });
+}
+
+function goldenEvening(): Canvas {
+  const canvas = coast(3600, 2400, EVENING, 0.62, 0.46);
+  layer(canvas, 1, (c) => {
+    const dark = { top: '#241d2a', legs: '#1d1822', hair: '#1a1418', arm: 1 } as const;
+    const hand = person(c, 2350, 2190, 560, dark);
+    person(c, 2620, 2200, 360, { ...dark, arm: 0 });
+    diamondKite(
+      c,
+      1480,
+      560,
+      420,
+      { ...RED_GOLD, colours: ['#8c2f33', '#6a2430', '#c4762e', '#9c5a26'], turn: -20, seed: 15 },
+      hand,
+    );
+  });
+  return develop(canvas, 8, { bloom: 0.34, warmth: 0.05 });
+}
+
+/** Looking down into a pool among rocks. */
+function tidePool(): Canvas {
+  const width = 3600;
+  const height = 2400;
+  const shape = fbm(201, 5);
+  const stone = fbm(202, 6, 0.58);
+  const web = fbm(203, 3);
+  const weed = fbm(204, 5);
+  const fine = noise(205);
+  const rockLight = fromHex('#8d8577');
+  const rockDark = fromHex('#2b2723');
+  const shallow = fromHex('#8fb8a4');
+  const deep = fromHex('#1d4a55');
+  const bed = fromHex('#c7b38a');
+  const green = fromHex('#5d7430');
+  const canvas = expose(width, height, (x, y, out: Light) => {
+    const u = x / height;
+    const v = y / height;
+    const d = Math.hypot((u - 0.76) * 0.86, v - 0.53) + (shape(u * 2.6, v * 2.6) - 0.5) * 0.42;
+    const depth = smooth(0.47, 0.2, d);
+    const bump = stone(u * 5, v * 5);
+    const lit = (stone(u * 5 + 0.03, v * 5 + 0.03) - bump) * -6;
+    const crack = smooth(0.03, 0, Math.abs(shape(u * 4 + 9, v * 4) - 0.5)) * 0.6;
+    const rock = dim(
+      blend(rockDark, rockLight, Math.min(1, Math.max(0, 0.35 + bump * 0.5 + lit))),
+      1.05 - crack,
+    );
+    const moss = smooth(0.52, 0.68, weed(u * 3.4, v * 3.4)) * smooth(0.2, 0.5, d);
+    const ground = blend(rock, dim(green, 0.55 + bump * 0.9 + (fine(x / 5, y / 14) - 0.5) * 0.5), moss * 0.8);
+    if (depth <= 0) {
+      const wet = smooth(0.57, 0.47, d);
+      for (let k = 0; k < 3; k++)
+        out[k] = ground[k]! * (1 - wet * 0.45) * (1 + (fine(x / 2, y / 2) - 0.5) * 0.18);
+      return;
+    }
+    const a = web(u * 9 + depth, v * 9);
+    const b = web(u * 9 + 40, v * 9 - depth);
+    const caustic = Math.exp(-(((a - b) / 0.035) ** 2)) * (0.25 + depth * 0.5);
+    const pebble = stone(u * 11, v * 11);
+    const floor = blend(dim(bed, 0.45 + pebble * 0.75), ground, 0.35);
+    const water = blend(shallow, deep, depth);
+    const glare = smooth(0.62, 0.78, web(u * 3.1 - v * 1.2, v * 6)) * 0.32;
+    const edge = Math.exp(-(((d - 0.465) / 0.006) ** 2)) * 0.5;
+    for (let k = 0; k < 3; k++)
+      out[k] =
+        mix(floor[k]!, water[k]!, 0.25 + depth * 0.52) +
+        caustic * 0.3 +
+        glare * [0.75, 0.88, 1][k]! +
+        edge * 0.4;
+  });
+  layer(
+    canvas,
+    1.4,
+    (c) => {
+      const next = random(7);
+      for (const [x, y, size, colour] of [
+        [1620, 1180, 190, '#c9603f'],
+        [2060, 1540, 130, '#d98a52'],
+        [1380, 1560, 100, '#8d3a63'],
+      ] as const) {
+        // Starfish: five soft arms.
+        const turn = next() * 2;
+        const arms = () => {
+          c.beginPath();
+          for (let i = 0; i <= 100; i++) {
+            const t = (i / 100) * Math.PI * 2;
+            const r = size * (0.42 + 0.58 * Math.abs(Math.cos(2.5 * t)) ** 1.7);
+            c.lineTo(x + Math.cos(t + turn) * r, y + Math.sin(t + turn) * r * 0.86);
+          }
+          c.fill();
+        };
+        c.fillStyle = 'rgba(5,20,25,0.4)';
+        c.save();
+        c.filter = `blur(${size * 0.08}px)`;
+        c.translate(size * 0.1, size * 0.13);
+        arms();
+        c.restore();
+        const skin = c.createRadialGradient(x - size * 0.2, y - size * 0.2, 4, x, y, size);
+        skin.addColorStop(0, '#f0b890');
+        skin.addColorStop(0.35, colour);
+        skin.addColorStop(1, '#5b2a24');
+        c.fillStyle = skin;
+        arms();
+        c.fillStyle = 'rgba(255,232,205,0.5)';
+        for (let arm = 0; arm < 5; arm++)
+          for (let i = 1; i < 9; i++) {
+            const t = turn + (arm * Math.PI * 2) / 5;
+            c.beginPath();
+            c.arc(
+              x + Math.cos(t) * size * i * 0.1 + (next() - 0.5) * size * 0.05,
+              y + Math.sin(t) * size * i * 0.086 + (next() - 0.5) * size * 0.05,
+              size * 0.014,
+              0,
+              7,
+            );
+            c.fill();
+          }
+      }
+    },
+    0.9,
+  );
+  return develop(canvas, 9);
+}
+
+/** Portrait: the lighthouse at dusk. */
+function lighthouseWalk(): Canvas {
+  const canvas = coast(
+    2400,
+    3600,
+    { ...EVENING, seed: 88, sun: { x: -0.15, y: 0.62, glow: 0.8, colour: '#ffb27a' }, cover: 0.42 },
+    0.74,
+    1,
+  );
+  layer(canvas, 30, (c) => {
+    const beam = c.createLinearGradient(1420, 0, 2500, 0);
+    beam.addColorStop(0, 'rgba(255,240,200,0.5)');
+    beam.addColorStop(1, 'rgba(255,240,200,0)');
+    c.fillStyle = beam;
+    c.beginPath();
+    c.moveTo(1420, 1000);
+    c.lineTo(2500, 700);
+    c.lineTo(2500, 1120);
+    c.fill();
+  });
+  layer(canvas, 1.2, (c) => {
+    lighthouse(c, 1420, 2760, 2000, '#ffe7a8');
+    dune(c, 31, (u) => 0.775 - 0.035 * Math.sin(u * 3.3 + 0.2), {
+      sand: '#8d7a66',
+      shade: '#3d3540',
+      blades: 7000,
+      length: 0.05,
+      greens: ['#4a4c33', '#65603c', '#37392b', '#7d7148'],
+    });
+  });
+  layer(canvas, 2, (c) => {
+    const dusk = { top: '#3b3446', legs: '#26222e', hair: '#2a2026', arm: 0 } as const;
+    for (const [x, size] of [
+      [500, 230],
+      [640, 300],
+      [760, 200],
+    ] as const)
+      person(c, x, 2960 + size * 0.3, size, { ...dusk, top: size > 250 ? '#7c4450' : '#3b4a5a' }, -1);
+  });
+  return develop(canvas, 10, { bloom: 0.3, warmth: 0.03 });
+}
+
+function lanternNight(): Canvas {
+  const night: Weather = {
+    ...EVENING,
+    seed: 120,
+    zenith: '#0d1526',
+    horizon: '#2c3a55',
+    cloud: '#3a4560',
+    cloudShade: '#18213a',
+    cover: 0.5,
+    sun: { x: 0.5, y: 0.9, glow: 0.16, colour: '#ff9a50' },
+    sea: '#101a28',
+    sand: '#4a3a30',
+  };
+  const canvas = coast(3600, 2400, night, 0.6, 0.4);
+  const next = random(44);
+  layer(canvas, 20, (c) => {
+    for (let i = 0; i < 46; i++)
+      lantern(
+        c,
+        next() * 3600,
+        900 + next() * 640,
+        36 + next() * 54,
+        ['#e8812f', '#e0632f', '#efa545'][i % 3]!,
+      );
+  });
+  layer(canvas, 5, (c) => {
+    for (let i = 0; i < 8; i++)
+      lantern(
+        c,
+        200 + i * 450 + next() * 200,
+        620 + next() * 560,
+        110 + next() * 60,
+        ['#e8812f', '#d8433a', '#efa545'][i % 3]!,
+      );
+  });
+  layer(canvas, 1, (c) => {
+    const dark = { top: '#1a1216', legs: '#120d12', hair: '#0e0a0c', arm: 1 } as const;
+    lantern(c, 1240, 1180, 420, '#e8812f');
+    lantern(c, 2330, 1010, 330, '#d8563a');
+    person(c, 1080, 2360, 900, { ...dark, top: '#4a2a26' });
+    person(c, 2210, 2340, 760, { ...dark, top: '#3a2430' });
+    person(c, 2760, 2350, 560, { ...dark, arm: 0, top: '#2e2630' });
+  });
+  return develop(canvas, 11, { bloom: 0.42, grain: 13, vignette: 0.34 });
+}
+
+/** From above: a kite in the making on the workshop table. */
+function workshop(): Canvas {
+  const width = 3600;
+  const height = 2400;
+  const ring = fbm(301, 4);
+  const vein = fbm(302, 4);
+  const fine = noise(303);
+  const light = fromHex('#c9965c');
+  const dark = fromHex('#6d4322');
+  const canvas = expose(width, height, (x, y, out) => {
+    const plank = Math.floor(y / 480);
+    const flow = ring(x / 1300 + plank * 7, (y % 480) / 110 + plank * 13);
+    const lines = 0.5 + 0.5 * Math.sin(flow * 42 + vein(x / 500, y / 26) * 4);
+    const seam = Math.min(y % 480, 480 - (y % 480)) < 4 ? 0.35 : 1;
+    const lamp = 0.5 + 0.75 * Math.exp(-(((x - 1000) / 1900) ** 2) - ((y - 500) / 1500) ** 2);
+    const wood = blend(light, dark, lines * 0.5 + vein(x / 800, y / 12) * 0.4);
+    for (let k = 0; k < 3; k++) out[k] = wood[k]! * seam * lamp * (1 + (fine(x / 2.5, y / 1.5) - 0.5) * 0.14);
+  });
+  const shadowed = (blur: number, dx: number, dy: number, draw: Parameters<typeof layer>[2]) => {
+    const cast = createCanvas(width, height);
+    const c = cast.getContext('2d');
+    draw(c);
+    c.globalCompositeOperation = 'source-in';
+    c.fillStyle = 'rgba(25,10,5,0.55)';
+    c.fillRect(0, 0, width, height);
+    layer(canvas, blur, (over) => over.drawImage(cast, dx, dy));
+    layer(canvas, 0.7, draw);
+  };
+  shadowed(16, 16, 22, (c) => {
+    c.save();
+    c.translate(2750, 620);
+    c.rotate(0.16);
+    c.fillStyle = '#efe5cf';
+    c.fillRect(-560, -390, 1120, 780);
+    c.strokeStyle = 'rgba(47,111,104,0.75)';
+    c.lineWidth = 5;
+    c.strokeRect(-190, -260, 380, 520);
+    c.beginPath();
+    c.moveTo(0, -300);
+    c.lineTo(230, -80);
+    c.lineTo(0, 310);
+    c.lineTo(-230, -80);
+    c.closePath();
+    c.moveTo(0, -300);
+    c.lineTo(0, 310);
+    c.moveTo(-230, -80);
+    c.lineTo(230, -80);
+    c.stroke();
+    c.restore();
+  });
+  shadowed(22, 22, 30, (c) =>
+    diamondKite(c, 1420, 1080, 1500, {
+      ...RED_GOLD,
+      colours: ['#d8433a', '#c9393a', '#f3ead6', '#ece0c6'],
+      turn: 34,
+      seed: 63,
+    }),
+  );
+  shadowed(9, 10, 13, (c) => {
+    c.save();
+    c.translate(2780, 1750);
+    c.rotate(-0.3);
+    c.fillStyle = '#e9c877';
+    c.fillRect(-720, -58, 1440, 116);
+    c.fillStyle = '#4d3519';
+    for (let i = 0; i <= 48; i++) c.fillRect(-705 + i * 29.4, -58, 3, i % 4 === 0 ? 52 : 28);
+    c.restore();
+  });
+  shadowed(14, 13, 18, (c) => {
+    // A reel of line.
+    for (const [r, colour] of [
+      [190, '#8a5a33'],
+      [150, '#f4efe2'],
+      [60, '#8a5a33'],
+    ] as const) {
+      c.fillStyle = colour;
+      c.beginPath();
+      c.arc(520, 1860, r, 0, 7);
+      c.fill();
+    }
+    c.strokeStyle = 'rgba(120,110,95,0.55)';
+    c.lineWidth = 3;
+    for (let r = 64; r < 148; r += 6) {
+      c.beginPath();
+      c.ellipse(520, 1860, r, r * (0.97 + (r % 4) * 0.01), r, 0, 7);
+      c.stroke();
+    }
+    c.strokeStyle = '#f4efe2';
+    c.lineWidth = 6;
+    c.beginPath();
+    c.moveTo(660, 1820);
+    c.bezierCurveTo(980, 1700, 900, 2200, 1320, 2120);
+    c.bezierCurveTo(1600, 2060, 1500, 1850, 1860, 1960);
+    c.stroke();
+  });
+  return develop(canvas, 12, { warmth: 0.03, vignette: 0.34 });
+}
+
+/** The one small picture: sent on from somebody's first telephone. */
+function oldPhone(): Canvas {
+  const canvas = coast(800, 600, { ...GREY, seed: 61 }, 0.55, 0.3);
+  layer(canvas, 0.9, (c) => {
+    groundShadow(c, 300, 540, 150, 0.4);
+    const hand = person(c, 300, 540, 150, COATS[1]);
+    deltaKite(c, 520, 150, 150, { ...RED_GOLD, turn: 10 });
+    c.strokeStyle = 'rgba(240,240,235,0.6)';
+    c.beginPath();
+    c.moveTo(520, 160);
+    c.quadraticCurveTo(380, 320, hand.x, hand.y);
+    c.stroke();
+  });
+  return develop(canvas, 13, { grain: 15, bloom: 0.3 });
+}
+
+export const DEMO_PHOTOS: readonly DemoPhoto[] = [
+  { file: 'workshop-table.jpg', taken: '2026-03-14T10:42:18', draw: workshop },
+  { file: 'fly-in-first-launch.jpg', taken: '2026-05-16T11:05:41', draw: firstLaunch },
+  { file: 'fly-in-all-up.jpg', taken: '2026-05-16T11:38:02', draw: skyFull },
+  { file: 'fly-in-through-the-grass.jpg', taken: '2026-05-16T12:10:55', draw: throughGrass },
+  { file: 'fly-in-high.jpg', taken: '2026-05-16T12:24:30', orientation: 6, draw: highUp },
+  { file: 'fly-in-plum-kite.jpg', taken: '2026-05-16T13:02:11', draw: closeUp },
+  { file: 'fly-in-ines-and-olu.jpg', taken: '2026-05-16T13:15:47', draw: twoOnTheSand },
+  { file: 'fly-in-horizon.jpg', taken: '2026-05-16T08:20:05', draw: horizonLine },
+  { file: 'fly-in-last-light.jpg', taken: '2026-05-16T20:51:33', draw: goldenEvening },
+  { file: 'tide-pools.jpg', taken: '2026-07-11T09:31:20', draw: tidePool },
+  { file: 'lighthouse-walk.jpg', taken: '2026-09-19T18:47:09', orientation: 8, draw: lighthouseWalk },
+  { file: 'lantern-night.jpg', taken: '2026-11-07T19:12:50', draw: lanternNight },
+  { file: 'from-olus-old-phone.jpg', taken: '2026-05-16T11:52:00', draw: oldPhone },
+];
