@@ -11,9 +11,9 @@ import { packProject } from '@/storage/project-file';
 import { drawPieces, sheetOf } from '@/output/pixels/draw';
 import { fingerprint, isBuilt } from '../house/build';
 import { decode, node, nodeTypesetter, ROOT } from '../node/platform';
-import { withExif } from './exif';
+import { withExif } from './photos/exif';
 import { demoProjects } from './layouts';
-import { DEMO_PHOTOS, type DemoPhoto } from './photos';
+import { DEMO_PHOTOS, type DemoPhoto } from './photos/photos';
 
 const FOLDER = join(ROOT, 'public', 'demo');
 const PHOTOS = join(FOLDER, 'photos');
@@ -77,9 +77,9 @@ async function build(): Promise<void> {
     'src/core/text',
   );
   if (await isBuilt(FOLDER, print)) return console.log('The demo is ready.');
-  const artPrint = await fingerprint('scripts/demo', 'scripts/art');
+  const artPrint = await fingerprint('scripts/demo/photos', 'scripts/art');
   if (!(await isBuilt(PHOTOS, artPrint))) {
-    await rm(FOLDER, { recursive: true, force: true });
+    await rm(PHOTOS, { recursive: true, force: true });
     await mkdir(PHOTOS, { recursive: true });
     await Promise.all([shootHalf(0), shootHalf(1)]);
     await writeFile(join(PHOTOS, 'made-by'), artPrint);

@@ -184,7 +184,10 @@ export function demoProjects(
     .paper('tide-wash', { at: [6, 9.35], size: [12.25, 3.7] }, 'paper', { window: { x: 0.5, y: 0.62 } })
     .paper('picnic-gingham', { at: [6, 7.2], size: [12.25, 1] })
     .paper('dune-kraft', { at: [6, 7.74], size: [12.25, 0.16] })
-    .paper('buoy-dots', { at: [4.55, 3.72], size: [8.1, 5.75], turn: -2.6 }, 'mat', { lift: LIFTS.cardstock, window: { x: 0.485, y: 0.507 } })
+    .paper('buoy-dots', { at: [4.55, 3.72], size: [8.1, 5.75], turn: -2.6 }, 'mat', {
+      lift: LIFTS.cardstock,
+      window: { x: 0.485, y: 0.507 },
+    })
     .paper('sailcloth-white', { at: [4.55, 3.72], size: [7.36, 5.04], turn: -1.6 }, 'mat', {
       lift: LIFTS.cardstock,
     })

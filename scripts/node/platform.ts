@@ -1,5 +1,5 @@
 /** Canvases, fonts and picture files for the core and outputs when they run in Node. */
-import { createCanvas, loadImage, Path2D } from '@napi-rs/canvas';
+import { createCanvas, loadImage, Path2D, type Canvas as NodeCanvas } from '@napi-rs/canvas';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { FONT_FILES } from '@/core/text/families';
@@ -7,6 +7,7 @@ import { openFont } from '@/core/text/shaper';
 import { createTypesetter, type Typesetter } from '@/core/text/typesetter';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { Size } from '@/core/geometry/box';
+import type { Workshop } from '@/output/make';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 
 export const ROOT = join(import.meta.dirname, '..', '..');
@@ -52,3 +53,21 @@ export async function decode(bytes: Uint8Array, asset: Asset): Promise<Drawable 
     whole: upright,
   };
 }
+
+/** What the outputs need, in Node. */
+export const nodeWorkshop = (
+  asset: (sha: string) => Asset,
+  bytes: (sha: string) => Uint8Array,
+  typesetter: Typesetter,
+): Workshop => ({
+  platform: node,
+  font: typesetter.font,
+  asset,
+  bytes: async (sha) => bytes(sha),
+  decode: (sha) => decode(bytes(sha), asset(sha)),
+  encode: async (canvas, type, quality) => {
+    const made = canvas as unknown as NodeCanvas;
+    return type === 'image/png' ? made.encode('png') : made.encode('jpeg', Math.round(quality * 100));
+  },
+  now: new Date(),
+});

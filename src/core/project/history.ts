@@ -19,6 +19,8 @@ export interface History {
   steps: readonly Step[];
   /** How many of the steps are done; those after it were undone and can be done again. */
   done: number;
+  /** How many older steps are no longer remembered. */
+  forgotten: number;
 }
 
 /** Steps remembered; older ones can no longer be undone. */
@@ -26,7 +28,7 @@ export const MOST_STEPS = 500;
 /** Edits with the same merge key this close together (milliseconds) are one step. */
 export const MERGE_WITHIN = 1200;
 
-export const startHistory = (project: Project): History => ({ project, steps: [], done: 0 });
+export const startHistory = (project: Project): History => ({ project, steps: [], done: 0, forgotten: 0 });
 
 /** Does an edit at the time `now` (milliseconds). An edit that changes nothing leaves no step. */
 export function perform(history: History, edit: Edit, now: number): History {
@@ -38,8 +40,14 @@ export function perform(history: History, edit: Edit, now: number): History {
   const step: Step = joins
     ? { ...last, at: now, patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] }
     : { label: edit.label, at: now, merge: edit.merge, patches, inverse };
-  const steps = [...(joins ? past.slice(0, -1) : past), shortened(step)].slice(-MOST_STEPS);
-  return { project, steps, done: steps.length };
+  const steps = [...(joins ? past.slice(0, -1) : past), shortened(step)];
+  const over = Math.max(0, steps.length - MOST_STEPS);
+  return {
+    project,
+    steps: steps.slice(over),
+    done: steps.length - over,
+    forgotten: history.forgotten + over,
+  };
 }
 
 /** A long run of merged patches that only replace the same values needs but the last of each, and the first inverse. */

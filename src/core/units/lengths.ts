@@ -68,7 +68,10 @@ const DECIMALS: Record<Unit, number> = { in: 2, mm: 1, cm: 2, pt: 1, px: 0 };
 
 /** A length in words, as short as is exact enough to work by: `4.25`, or `4.25 in` with `withUnit`. */
 export function formatLength(points: number, unit: Unit, withUnit = false, ppi = PRINT_PPI): string {
-  const digits = Number(fromPoints(points, unit, ppi).toFixed(DECIMALS[unit]));
+  const value = fromPoints(points, unit, ppi);
+  // Eighths of an inch are what rulers and print shops say: they keep their third decimal.
+  const eighths = unit === 'in' && Math.abs(value * 8 - Math.round(value * 8)) < 1e-6;
+  const digits = Number(value.toFixed(eighths ? 3 : DECIMALS[unit]));
   return `${Object.is(digits, -0) ? 0 : digits}${withUnit ? ` ${unit}` : ''}`;
 }
 

@@ -1,6 +1,6 @@
 /** The kite club's photos: invented people and places, made here from light and noise at real camera sizes. */
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
-import { fbm, mix, noise, random, smooth } from '../art/noise';
+import { fbm, mix, noise, random, smooth } from '../../art/noise';
 import { blend, develop, dim, expose, fromHex, layer, type Light } from './light';
 import { coast, dune, GRASS, MAY_NOON, type Weather } from './nature';
 import { deltaKite, diamondKite, groundShadow, lantern, lighthouse, person, type KiteLook } from './things';

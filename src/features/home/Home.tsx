@@ -1,0 +1,119 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { IconFolderOpen } from '@tabler/icons-react';
+import { useDropzone } from 'react-dropzone';
+import { NewLayoutPanel } from '@/features/home/NewLayoutPanel';
+import { ProjectSheet } from '@/features/home/ProjectSheet';
+import { useHome } from '@/features/home/useHome';
+import { Mark } from '@/ui/Mark';
+import { SchemeButton } from '@/ui/SchemeButton';
+
+export function Home({ demo }: { demo: boolean }) {
+  const home = useHome(demo);
+  const {
+    getRootProps,
+    getInputProps,
+    open: pick,
+  } = useDropzone({
+    onDrop: (files) => void home.openFiles(files),
+    noClick: true,
+    noKeyboard: true,
+  });
+  return (
+    <Box
+      {...getRootProps()}
+      sx={{ minHeight: '100%', display: 'grid', gridTemplateColumns: { xs: '1fr', md: '356px 1fr' } }}
+    >
+      <Box
+        component="aside"
+        sx={{
+          bgcolor: 'background.default',
+          p: 3,
+          borderRight: 1,
+          borderColor: 'divider',
+          display: 'flex',
+          flexDirection: 'column',
+        }}
+      >
+        <Box component="header" sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 3 }}>
+          <Mark size={34} />
+          <Typography variant="h1" sx={{ flex: 1 }}>
+            Bellagraph
+          </Typography>
+          <SchemeButton />
+        </Box>
+        <input {...getInputProps()} aria-label="Project file" />
+        <NewLayoutPanel onCreate={(layout) => void home.create(layout)} />
+        <Button
+          onClick={pick}
+          startIcon={<IconFolderOpen size={20} />}
+          color="inherit"
+          sx={{ mt: 1.5, border: 1, borderColor: 'divider' }}
+        >
+          Open a project file
+        </Button>
+        <Typography variant="caption" color="text.secondary" sx={{ mt: 'auto', pt: 2.5 }}>
+          {home.space ? spaceInWords(home.space.bytes, home.space.lastBackup) : ' '}
+        </Typography>
+      </Box>
+      <Box component="main" sx={{ bgcolor: 'table.main', p: { xs: 3, md: 5 }, minWidth: 0 }}>
+        <Typography variant="h2" sx={{ mb: 3 }}>
+          On your table
+        </Typography>
+        {home.busy && (
+          <Box role="status" sx={{ maxWidth: 420, mb: 3 }}>
+            <Typography sx={{ mb: 1 }}>{home.busy}</Typography>
+            <LinearProgress aria-label={home.busy} />
+          </Box>
+        )}
+        {home.projects?.length === 0 && !home.busy && <EmptyTable />}
+        <Box
+          component="ul"
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: '34px 38px', alignItems: 'flex-end', p: 0, m: 0 }}
+        >
+          {home.projects?.map((project) => (
+            <ProjectSheet
+              key={project.id}
+              project={project}
+              onOpen={() => home.open(project.id)}
+              onDuplicate={() => void home.duplicate(project.id)}
+              onSave={() => void home.save(project)}
+              onDelete={() => void home.remove(project)}
+            />
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function EmptyTable() {
+  return (
+    <Box sx={{ maxWidth: 460, border: '2px dashed', borderColor: 'text.secondary', borderRadius: 3, p: 4 }}>
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        The table is clear
+      </Typography>
+      <Typography>
+        Pick a size at the left to start your first page, or drop a .bellagraph file here. Pages stay in this
+        browser and keep themselves; there is no save button to forget.
+      </Typography>
+    </Box>
+  );
+}
+
+function spaceInWords(bytes: number, lastBackup?: number): string {
+  const used =
+    bytes < 1e6
+      ? 'Less than 1 MB'
+      : bytes < 1e9
+        ? `${Math.round(bytes / 1e6)} MB`
+        : `${(bytes / 1e9).toFixed(1)} GB`;
+  const backup = lastBackup
+    ? `Last saved as a file ${new Date(lastBackup).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}.`
+    : 'No project saved as a file yet: a file is your backup.';
+  return `${used} used in this browser. ${backup}`;
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import { IconCopy, IconDots, IconFileDownload, IconTrash } from '@tabler/icons-react';
+import { useState } from 'react';
+import { nameOfSize } from '@/core/units/sizes';
+import type { HomeProject } from '@/features/home/useHome';
+
+/** Pixels an inch of a project takes on the home table: all sheets lie at the same scale. */
+const PIXELS_PER_INCH = 18.5;
+/** Sheets beyond this are drawn smaller, and say so by their size in words. */
+const LARGEST = 330;
+
+interface Props {
+  project: HomeProject;
+  onOpen: () => void;
+  onDuplicate: () => void;
+  onSave: () => void;
+  onDelete: () => void;
+}
+
+export function ProjectSheet({ project, onOpen, onDuplicate, onSave, onDelete }: Props) {
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const scale = Math.min(PIXELS_PER_INCH / 72, LARGEST / project.width, LARGEST / project.height);
+  const width = Math.max(56, project.width * scale);
+  const act = (run: () => void) => () => {
+    setMenu(null);
+    run();
+  };
+  return (
+    <Box component="li" sx={{ width: Math.max(width, 168), listStyle: 'none' }}>
+      <ButtonBase
+        onClick={onOpen}
+        aria-label={`Open ${project.title}`}
+        sx={{
+          display: 'block',
+          width,
+          height: project.height * scale,
+          bgcolor: 'common.white',
+          backgroundImage: project.preview ? `url(${project.preview})` : 'none',
+          backgroundSize: '100% 100%',
+          boxShadow: '0 1px 2px rgba(20,14,8,0.35), 2px 5px 11px rgba(20,14,8,0.28)',
+          transition: 'transform 120ms, box-shadow 120ms',
+          '&:hover': {
+            transform: 'translateY(-3px)',
+            boxShadow: '0 1px 2px rgba(20,14,8,0.3), 4px 10px 18px rgba(20,14,8,0.32)',
+          },
+        }}
+      />
+      <Box sx={{ display: 'flex', alignItems: 'flex-start', mt: 1.25 }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <Typography noWrap sx={{ fontWeight: 600, lineHeight: 1.3 }}>
+            {project.title}
+          </Typography>
+          <Typography variant="caption" color="text.primary" sx={{ display: 'block' }}>
+            {nameOfSize(project.width, project.height, project.unit)}, {when(project.edited)}
+          </Typography>
+        </Box>
+        <Tooltip title="More to do with this project">
+          <IconButton
+            size="small"
+            aria-label={`More to do with ${project.title}`}
+            aria-haspopup="menu"
+            onClick={(event) => setMenu(event.currentTarget)}
+          >
+            <IconDots size={20} />
+          </IconButton>
+        </Tooltip>
+      </Box>
+      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+        <MenuItem onClick={act(onDuplicate)}>
+          <IconCopy size={18} style={{ marginRight: 10 }} /> Duplicate
+        </MenuItem>
+        <MenuItem onClick={act(onSave)}>
+          <IconFileDownload size={18} style={{ marginRight: 10 }} /> Save as a file
+        </MenuItem>
+        <MenuItem onClick={act(onDelete)}>
+          <IconTrash size={18} style={{ marginRight: 10 }} /> Delete
+        </MenuItem>
+      </Menu>
+    </Box>
+  );
+}
+
+function when(time: number): string {
+  const date = new Date(time);
+  const today = new Date().toDateString() === date.toDateString();
+  return today
+    ? `today ${date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
+    : date.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+}

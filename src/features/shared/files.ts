@@ -1,0 +1,80 @@
+/** Project files from and to the user's disk. */
+import type { Project } from '@/core/project/model';
+import { fail, ok, type Result } from '@/core/result';
+import { assetBlob } from '@/storage/assets';
+import { database, isFull } from '@/storage/database';
+import { FILE_ENDING, FILE_MIME, packProject, unpackProject } from '@/storage/project-file';
+import { addProject } from '@/storage/projects';
+import { bringIn } from '@/features/shared/bringIn';
+
+/** Opens a .bellagraph file as a project of its own; nothing already here is touched. */
+export async function openFile(file: File, newId: string, now: number): Promise<Result<Project>> {
+  if (file.size > 2 ** 32) return fail(`${file.name} is larger than 4 GB and was not opened.`);
+  const opened = await unpackProject(new Uint8Array(await file.arrayBuffer()));
+  if (!opened.ok) return fail(`${file.name} was not opened. ${opened.message}`);
+  const { project, assets, preview } = opened.value;
+  const pictures = [...assets].map(
+    ([sha, bytes]) =>
+      new File([bytes as Uint8Array<ArrayBuffer>], project.assets[sha]!.name, {
+        type: project.assets[sha]!.type,
+      }),
+  );
+  const brought = await bringIn(pictures, new AbortController().signal);
+  if (brought.full)
+    return fail(
+      `${file.name} was not opened: there is no room left in this browser's store. Delete a project, or free some disk space, and try again.`,
+    );
+  if (brought.refused.length) return fail(`${file.name} was not opened. ${brought.refused[0]}`);
+  const fresh: Project = { ...project, id: newId };
+  try {
+    await addProject(fresh, now);
+    if (preview)
+      await database.previews.put({
+        project: newId,
+        blob: new Blob([preview as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' }),
+      });
+  } catch (error) {
+    if (isFull(error))
+      return fail(`${file.name} was not opened: there is no room left in this browser's store.`);
+    throw error;
+  }
+  return ok(fresh);
+}
+
+/** The project as a file to keep elsewhere; says which pictures could not be found. */
+export async function fileOf(project: Project): Promise<{ blob: Blob; name: string; missing: string[] }> {
+  const preview = await database.previews.get(project.id);
+  const { parts, missing } = await packProject(
+    project,
+    async (sha) => {
+      const blob = await assetBlob(sha);
+      return blob && new Uint8Array(await blob.arrayBuffer());
+    },
+    preview && new Uint8Array(await preview.blob.arrayBuffer()),
+  );
+  return {
+    blob: new Blob(parts as Uint8Array<ArrayBuffer>[], { type: FILE_MIME }),
+    name: `${fileName(project.title)}${FILE_ENDING}`,
+    missing: missing.map((asset) => asset.name),
+  };
+}
+
+/** A title without what file systems refuse. */
+export const fileName = (title: string): string =>
+  title
+    .replace(/[\\/:*?"<>|\u0000-\u001f]+/g, ' ')
+    .trim()
+    .slice(0, 80) || 'Untitled';
+
+/** Hands a file to the user. */
+export function download(blob: Blob, name: string): void {
+  const address = URL.createObjectURL(blob);
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 60_000);
+}
+
+/** Ids of projects and pieces. */
+export const newId = (): string => crypto.randomUUID();

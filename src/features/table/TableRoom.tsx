@@ -1,0 +1,235 @@
+'use client';
+/** The table: a project's page, what is known of it at the side, what was gathered for it at the foot. */
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import CircularProgress from '@mui/material/CircularProgress';
+import GlobalStyles from '@mui/material/GlobalStyles';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { useCallback, useMemo, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import type { Spot } from '@/core/project/create';
+import { FAMILIES } from '@/core/text/families';
+import { download, fileOf } from '@/features/shared/files';
+import { FONTS_AT } from '@/features/shared/fonts';
+import { About } from '@/features/table/about/About';
+import { MakeDialog } from '@/features/table/make/MakeDialog';
+import { Pile } from '@/features/table/pile/Pile';
+import { coverWithPaper, layPhoto, layStrip, startWords } from '@/features/table/room/actions';
+import { RoomProvider, useRoom, useSession } from '@/features/table/room/context';
+import { KeysDialog } from '@/features/table/room/KeysDialog';
+import { PageTabs } from '@/features/table/room/PageTabs';
+import { TopBar } from '@/features/table/room/TopBar';
+import { useKeys } from '@/features/table/room/useKeys';
+import { useRoomOpening } from '@/features/table/room/useRoomOpening';
+import { Stage } from '@/features/table/stage/Stage';
+import type { Carried } from '@/features/table/workbox/carry';
+import { useWorkbox } from '@/features/table/workbox/useWorkbox';
+import { Workbox } from '@/features/table/workbox/Workbox';
+import { database } from '@/storage/database';
+import { useNotify } from '@/ui/notices';
+
+export function TableRoom({ id }: { id: string }) {
+  const opening = useRoomOpening(id);
+  if (opening.state === 'opening')
+    return (
+      <Box sx={{ height: '100%', display: 'grid', placeItems: 'center', bgcolor: 'table.main' }}>
+        <Box role="status" sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+          <CircularProgress size={26} /> Laying out the page …
+        </Box>
+      </Box>
+    );
+  if (opening.state === 'failed')
+    return (
+      <Box sx={{ height: '100%', display: 'grid', placeItems: 'center', bgcolor: 'table.main', p: 4 }}>
+        <Box sx={{ maxWidth: 480 }}>
+          <Typography variant="h2" sx={{ mb: 1.5 }}>
+            This page could not be laid out
+          </Typography>
+          <Typography sx={{ mb: 2 }}>{opening.message}</Typography>
+          <Button component={Link} href="/" variant="contained">
+            Back to all projects
+          </Button>
+        </Box>
+      </Box>
+    );
+  return (
+    <RoomProvider room={opening}>
+      <OpenTable />
+    </RoomProvider>
+  );
+}
+
+/** The shipped letters, for samples in menus; the page itself is drawn from the font files. */
+const FACES = FAMILIES.map(({ id, fonts }) => ({
+  '@font-face': {
+    fontFamily: `house ${id}`,
+    src: `url(${FONTS_AT}/${fonts[0]}.woff) format('woff')`,
+    fontDisplay: 'swap' as const,
+  },
+}));
+
+interface PaperChoice {
+  sha: string;
+  spot?: Spot;
+  at: { left: number; top: number };
+}
+
+function OpenTable() {
+  const { store } = useRoom();
+  const notify = useNotify();
+  const show = useSession((session) => session.show);
+  const readOnly = useSession((session) => session.readOnly);
+  const trouble = useSession((session) => session.trouble);
+  const workbox = useWorkbox();
+  const [making, setMaking] = useState(false);
+  const [keys, setKeys] = useState(false);
+  const [choice, setChoice] = useState<PaperChoice | null>(null);
+  useKeys(
+    store,
+    useCallback(() => setKeys(true), []),
+  );
+  const {
+    getRootProps,
+    getInputProps,
+    open: pick,
+  } = useDropzone({
+    onDrop: (files) => void workbox.bring(files),
+    noClick: true,
+    noKeyboard: true,
+    disabled: readOnly,
+  });
+  const thumbs = useMemo(
+    () =>
+      new Map(
+        [...workbox.photos, ...workbox.papers].flatMap(({ asset, thumb }) =>
+          thumb ? [[asset.sha, thumb] as const] : [],
+        ),
+      ),
+    [workbox.photos, workbox.papers],
+  );
+
+  const lay = (carried: Carried, at: { left: number; top: number }, spot?: Spot) => {
+    if (readOnly) return;
+    if (carried.kind === 'words') return startWords(store, carried.role, spot);
+    if (carried.kind === 'paper') return setChoice({ sha: carried.sha, spot, at });
+    const asset = store.getState().history.project.assets[carried.sha];
+    if (asset) layPhoto(store, asset, spot);
+  };
+  const layPaper = async (how: 'cover' | 'strip') => {
+    const chosen = choice!;
+    setChoice(null);
+    const asset = await workbox.fetchPaper(chosen.sha);
+    if (!asset) return;
+    if (how === 'cover') coverWithPaper(store, asset);
+    else layStrip(store, asset, chosen.spot);
+  };
+  const saveFile = async () => {
+    const { blob, name, missing } = await fileOf(store.getState().history.project);
+    download(blob, name);
+    await database.settings.put({ key: 'last backup', value: Date.now() });
+    if (missing.length)
+      notify({ text: `Saved, without ${missing.join(', ')}: not found in this browser.`, tone: 'warning' });
+    else notify({ text: `${name} is in your downloads.` });
+  };
+
+  return (
+    <Box
+      {...getRootProps()}
+      sx={{
+        height: '100dvh',
+        display: 'flex',
+        flexDirection: 'column',
+        overflow: 'hidden',
+        bgcolor: 'background.paper',
+      }}
+    >
+      {FACES.map((face, i) => (
+        <GlobalStyles key={i} styles={face} />
+      ))}
+      <input {...getInputProps()} aria-label="Photo files" data-testid="photo-input" />
+      <TopBar
+        onMake={() => setMaking(true)}
+        onSaveFile={() => void saveFile()}
+        onHelp={() => setKeys(true)}
+      />
+      {readOnly && (
+        <Alert severity="info" square>
+          This project is open in another tab. Here it can only be looked at; close the other tab to go on
+          here.
+        </Alert>
+      )}
+      {trouble && (
+        <Alert
+          severity="error"
+          square
+          action={
+            <Button color="inherit" onClick={() => void saveFile()}>
+              Save as a file
+            </Button>
+          }
+        >
+          {trouble}
+        </Alert>
+      )}
+      <Box
+        component="main"
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: show.side ? 'minmax(0, 1fr) 300px' : 'minmax(0, 1fr)',
+          position: 'relative',
+        }}
+      >
+        <Stage onDropped={(carried, spot, at) => lay(carried, at, spot)} />
+        <PageTabs />
+        {show.side && (
+          <Box
+            component="aside"
+            aria-label="Side panel"
+            sx={{
+              bgcolor: 'background.paper',
+              borderLeft: 1,
+              borderColor: 'divider',
+              display: 'flex',
+              flexDirection: 'column',
+              minHeight: 0,
+              overflowY: 'auto',
+            }}
+          >
+            <About />
+            <Pile thumbs={thumbs} />
+          </Box>
+        )}
+      </Box>
+      {show.workbox && (
+        <Workbox
+          photos={workbox.photos}
+          papers={workbox.papers}
+          counting={workbox.counting}
+          readOnly={readOnly}
+          onPickFiles={pick}
+          onLay={(carried, anchor) => {
+            const { left, top } = anchor.getBoundingClientRect();
+            lay(carried, { left, top });
+          }}
+        />
+      )}
+      <Menu
+        open={choice !== null}
+        onClose={() => setChoice(null)}
+        anchorReference="anchorPosition"
+        anchorPosition={choice?.at}
+      >
+        <MenuItem onClick={() => void layPaper('cover')}>Cover the page with it</MenuItem>
+        <MenuItem onClick={() => void layPaper('strip')}>Lay a strip of it</MenuItem>
+      </Menu>
+      <MakeDialog open={making} onClose={() => setMaking(false)} />
+      <KeysDialog open={keys} onClose={() => setKeys(false)} />
+    </Box>
+  );
+}

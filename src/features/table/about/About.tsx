@@ -1,0 +1,187 @@
+'use client';
+/** About this piece: what it is made of, how it is cut, how it is finished, where it lies. */
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Collapse from '@mui/material/Collapse';
+import InputBase from '@mui/material/InputBase';
+import Typography from '@mui/material/Typography';
+import { IconChevronRight } from '@tabler/icons-react';
+import { useState, type ReactNode } from 'react';
+import { useShallow } from 'zustand/react/shallow';
+import { isPicture } from '@/core/piece/material';
+import { LIFTS } from '@/core/piece/finish/lift';
+import type { Piece } from '@/core/piece/piece';
+import { renamePiece } from '@/core/project/edits/make';
+import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
+import { AboutPage } from '@/features/table/about/AboutPage';
+import { CutControls } from '@/features/table/about/CutControls';
+import { FinishControls } from '@/features/table/about/FinishControls';
+import { MaterialControls } from '@/features/table/about/MaterialControls';
+import { PlaceControls } from '@/features/table/about/PlaceControls';
+import { useSession } from '@/features/table/room/context';
+import { selectedPieces, shownProject } from '@/features/table/room/session';
+
+type Part = 'Material' | 'Cut' | 'Finish' | 'Place';
+
+export function About() {
+  const pieces = useSession(useShallow(selectedPieces));
+  const [open, setOpen] = useState<Part | null>('Place');
+  const project = useSession(shownProject);
+  const readOnly = useSession((session) => session.readOnly);
+  const [piece] = pieces;
+  if (!piece) return <AboutPage />;
+  const { unit } = project;
+  const asset = isPicture(piece.material) ? project.assets[piece.material.asset] : undefined;
+  const many = pieces.length > 1;
+  const rows: Record<Part, { summary: string; controls: ReactNode }> = {
+    Material: {
+      summary: many
+        ? 'several'
+        : piece.material.kind === 'ink'
+          ? `Ink ${piece.material.colour}`
+          : (asset?.name ?? 'missing'),
+      controls: <MaterialControls pieces={pieces} asset={asset} unit={unit} />,
+    },
+    Cut: {
+      summary: many ? 'several' : cutInWords(piece, unit),
+      controls: <CutControls pieces={pieces} unit={unit} />,
+    },
+    Finish: {
+      summary: many ? 'several' : finishInWords(piece, unit),
+      controls: <FinishControls pieces={pieces} unit={unit} />,
+    },
+    Place: {
+      summary: many ? `${pieces.length} pieces` : placeInWords(piece, unit),
+      controls: <PlaceControls pieces={pieces} unit={unit} />,
+    },
+  };
+  return (
+    <Box component="section" aria-label="About this piece" data-about>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, px: 2, pt: 1.25, pb: 0.5 }}>
+        {many ? (
+          <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
+            {pieces.length} pieces
+          </Typography>
+        ) : (
+          <NameField key={piece.id} piece={piece} readOnly={readOnly} />
+        )}
+        <Typography variant="caption" color="text.secondary" noWrap>
+          {many ? '' : formatSize(piece.placement, unit)}
+        </Typography>
+      </Box>
+      {(Object.keys(rows) as Part[]).map((part) => (
+        <Row
+          key={part}
+          name={part}
+          summary={rows[part].summary}
+          open={open === part}
+          onToggle={() => setOpen(open === part ? null : part)}
+        >
+          {rows[part].controls}
+        </Row>
+      ))}
+    </Box>
+  );
+}
+
+function NameField({ piece, readOnly }: { piece: Piece; readOnly: boolean }) {
+  const perform = useSession((session) => session.perform);
+  const surfaceId = useSession((session) => session.surfaceId);
+  const [typed, setTyped] = useState<string | null>(null);
+  const commit = () => {
+    if (typed !== null && typed.trim() && typed !== piece.name)
+      perform(renamePiece(surfaceId, piece, typed.trim().slice(0, 80)));
+    setTyped(null);
+  };
+  return (
+    <InputBase
+      value={typed ?? piece.name}
+      readOnly={readOnly}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') (event.target as HTMLElement).blur();
+        if (event.key === 'Escape') setTyped(null);
+      }}
+      inputProps={{ 'aria-label': 'Name of this piece' }}
+      sx={{
+        flex: 1,
+        fontFamily: 'h3.fontFamily',
+        typography: 'h3',
+        '& input': { p: 0, textOverflow: 'ellipsis' },
+      }}
+    />
+  );
+}
+
+interface RowProps {
+  name: Part;
+  summary: string;
+  open: boolean;
+  onToggle: () => void;
+  children: ReactNode;
+}
+
+function Row({ name, summary, open, onToggle, children }: RowProps) {
+  return (
+    <Box sx={{ borderTop: '1px dotted', borderColor: 'divider', mx: 2 }}>
+      <ButtonBase
+        onClick={onToggle}
+        aria-expanded={open}
+        aria-label={`${name}: ${summary}`}
+        sx={{ display: 'flex', width: '100%', textAlign: 'left', minHeight: 36, fontSize: '0.95rem' }}
+      >
+        <Box component="span" sx={{ width: 76, color: 'text.secondary', flexShrink: 0 }}>
+          {name}
+        </Box>
+        <Box
+          component="span"
+          sx={{
+            flex: 1,
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            whiteSpace: 'nowrap',
+            fontWeight: open ? 600 : 400,
+          }}
+        >
+          {summary}
+        </Box>
+        <IconChevronRight
+          size={17}
+          style={{ transform: open ? 'rotate(90deg)' : 'none', transition: 'transform 120ms' }}
+        />
+      </ButtonBase>
+      <Collapse in={open} unmountOnExit timeout={120}>
+        <Box sx={{ pt: 0.75, pb: 1.75 }}>{children}</Box>
+      </Collapse>
+    </Box>
+  );
+}
+
+function cutInWords({ outline }: Piece, unit: Unit): string {
+  switch (outline.kind) {
+    case 'rectangle':
+      return outline.radius ? `Rectangle, corners ${formatLength(outline.radius, unit, true)}` : 'Rectangle';
+    case 'ellipse':
+      return 'Ellipse';
+    case 'path':
+      return outline.name;
+    case 'glyphs':
+      return 'Words';
+  }
+}
+
+function finishInWords({ finish }: Piece, unit: Unit): string {
+  const named = Object.entries(LIFTS).find(([, height]) => height === finish.lift.height)?.[0];
+  const parts = [finish.lift.height === 0 ? 'flat' : (named ?? `lift ${finish.lift.height} mm`)];
+  if (finish.stroke) parts.push(`stroke ${formatLength(finish.stroke.width, unit, true)}`);
+  if (finish.opacity < 1) parts.push(`${Math.round(finish.opacity * 100)} %`);
+  return parts.join(', ');
+}
+
+function placeInWords({ placement: { x, y, width, height, turn, locked } }: Piece, unit: Unit): string {
+  const corner = `${formatLength(x - width / 2, unit)}, ${formatLength(y - height / 2, unit)} ${unit}`;
+  return [corner, turn ? `turned ${Math.round(turn * 10) / 10}°` : '', locked ? 'locked' : '']
+    .filter(Boolean)
+    .join(', ');
+}

@@ -1,0 +1,196 @@
+'use client';
+/** About this page, when nothing is selected: its size, its unit, its light. */
+import Box from '@mui/material/Box';
+import Slider from '@mui/material/Slider';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import type { PageLight } from '@/core/piece/finish/lift';
+import { changeUnit } from '@/core/project/edits/gather';
+import { changeLight } from '@/core/project/edits/make';
+import { formatLength, PRINT_PPI } from '@/core/units/lengths';
+import { nameOfSize } from '@/core/units/sizes';
+import { useSession } from '@/features/table/room/context';
+import { shownProject, shownSurface } from '@/features/table/room/session';
+
+export function AboutPage() {
+  const surface = useSession(shownSurface);
+  const { unit } = useSession(shownProject);
+  const perform = useSession((session) => session.perform);
+  const readOnly = useSession((session) => session.readOnly);
+  const pixels = (length: number) => Math.round((length / 72) * PRINT_PPI);
+  const { light } = surface;
+  return (
+    <Box component="section" aria-label="About this page" sx={{ px: 2, pt: 1.25, pb: 1.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', mb: 0.75 }}>
+        <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
+          {surface.name}
+        </Typography>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={unit}
+          disabled={readOnly}
+          onChange={(_, next) => next && perform(changeUnit(next))}
+          aria-label="Measure in"
+        >
+          <ToggleButton value="in" sx={{ py: 0.25, px: 1.5 }}>
+            in
+          </ToggleButton>
+          <ToggleButton value="mm" sx={{ py: 0.25, px: 1.5 }}>
+            mm
+          </ToggleButton>
+        </ToggleButtonGroup>
+      </Box>
+      <Typography variant="body2" color="text.secondary">
+        {nameOfSize(surface.width, surface.height, unit)}, {pixels(surface.width)} x {pixels(surface.height)}{' '}
+        pixels at {PRINT_PPI} ppi, bleed {formatLength(surface.bleed, unit, true)}
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 2, mt: 1.5 }}>
+        <LightDial
+          light={light}
+          disabled={readOnly}
+          onChange={(direction) => perform(changeLight(surface.id, { direction }))}
+        />
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <Typography sx={{ fontWeight: 600, fontSize: '0.95rem' }}>Page light</Typography>
+          <LightSlider
+            name="Height"
+            value={light.height}
+            min={20}
+            max={80}
+            disabled={readOnly}
+            onChange={(height) => perform(changeLight(surface.id, { height }))}
+          />
+          <LightSlider
+            name="Softness"
+            value={light.softness}
+            min={2}
+            max={35}
+            disabled={readOnly}
+            onChange={(softness) => perform(changeLight(surface.id, { softness }))}
+          />
+          <LightSlider
+            name="Strength"
+            value={Math.round(light.strength * 100)}
+            min={0}
+            max={100}
+            disabled={readOnly}
+            onChange={(value) => perform(changeLight(surface.id, { strength: value / 100 }))}
+          />
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+interface SliderProps {
+  name: string;
+  value: number;
+  min: number;
+  max: number;
+  disabled: boolean;
+  onChange: (value: number) => void;
+}
+
+const LightSlider = ({ name, value, min, max, disabled, onChange }: SliderProps) => (
+  <Box
+    sx={{
+      display: 'grid',
+      gridTemplateColumns: '64px 1fr',
+      alignItems: 'center',
+      columnGap: 1.25,
+      height: 28,
+    }}
+  >
+    <Typography variant="caption">{name}</Typography>
+    <Slider
+      size="small"
+      aria-label={`Page light: ${name.toLowerCase()}`}
+      value={value}
+      min={min}
+      max={max}
+      disabled={disabled}
+      onChange={(_, next) => onChange(next as number)}
+      sx={{ py: 1 }}
+    />
+  </Box>
+);
+
+const DIAL = 92;
+
+/** A little sheet with a lamp going round it: drag the lamp, or use the arrow keys. */
+function LightDial({
+  light,
+  disabled,
+  onChange,
+}: {
+  light: PageLight;
+  disabled: boolean;
+  onChange: (direction: number) => void;
+}) {
+  const radians = (light.direction * Math.PI) / 180;
+  const lamp = { x: DIAL / 2 + Math.sin(radians) * 36, y: DIAL / 2 - Math.cos(radians) * 36 };
+  const point = (event: React.PointerEvent<SVGSVGElement>) => {
+    if (disabled || !(event.buttons & 1)) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const angle =
+      (Math.atan2(event.clientX - box.left - DIAL / 2, -(event.clientY - box.top - DIAL / 2)) * 180) /
+      Math.PI;
+    onChange(Math.round((angle + 360) % 360));
+  };
+  const turn = (event: React.KeyboardEvent) => {
+    const by = { ArrowRight: 5, ArrowUp: 5, ArrowLeft: -5, ArrowDown: -5 }[event.key];
+    if (!by || disabled) return;
+    event.preventDefault();
+    onChange((light.direction + by + 360) % 360);
+  };
+  return (
+    <svg
+      width={DIAL}
+      height={DIAL}
+      role="slider"
+      tabIndex={0}
+      aria-label="Page light: direction"
+      aria-valuemin={0}
+      aria-valuemax={360}
+      aria-valuenow={light.direction}
+      aria-valuetext={`${light.direction} degrees, clockwise from the top`}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        point(event);
+      }}
+      onPointerMove={point}
+      onKeyDown={turn}
+      style={{ cursor: 'pointer', flexShrink: 0, touchAction: 'none', borderRadius: DIAL }}
+    >
+      <circle
+        cx={DIAL / 2}
+        cy={DIAL / 2}
+        r={36}
+        fill="none"
+        stroke="var(--mui-palette-divider)"
+        strokeWidth={2}
+      />
+      <rect
+        x={DIAL / 2 - 14 + (DIAL / 2 - lamp.x) * 0.13}
+        y={DIAL / 2 - 14 + (DIAL / 2 - lamp.y) * 0.13}
+        width={28}
+        height={28}
+        rx={2}
+        fill="#1c1410"
+        opacity={0.28}
+      />
+      <rect
+        x={DIAL / 2 - 14}
+        y={DIAL / 2 - 14}
+        width={28}
+        height={28}
+        rx={2}
+        fill="#fdfbf6"
+        stroke="#cfc8b8"
+      />
+      <circle cx={lamp.x} cy={lamp.y} r={8} fill="#e3b34a" stroke="#7a5413" strokeWidth={1.6} />
+    </svg>
+  );
+}

@@ -1,0 +1,237 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import Slider from '@mui/material/Slider';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import {
+  IconAlignCenter,
+  IconAlignLeft,
+  IconAlignRight,
+  IconAlertTriangle,
+  IconCircleCheck,
+  IconRotateClockwise,
+} from '@tabler/icons-react';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import { isPicture, pictureScale } from '@/core/piece/material';
+import { keepCovered, MOST_ZOOM } from '@/core/piece/material/window';
+import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/piece/outline/glyphs';
+import { normalTurn } from '@/core/piece/placement/placement';
+import type { Piece } from '@/core/piece/piece';
+import { changeMaterial, slidePicture } from '@/core/project/edits/make';
+import { describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
+import { fail, ok } from '@/core/result';
+import { FAMILIES } from '@/core/text/families';
+import type { Unit } from '@/core/units/lengths';
+import { rewrite } from '@/features/table/room/actions';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { ColourField } from '@/ui/ColourField';
+import { LengthField } from '@/ui/LengthField';
+
+interface Props {
+  pieces: readonly Piece[];
+  asset: Asset | undefined;
+  unit: Unit;
+}
+
+export function MaterialControls({ pieces, asset, unit }: Props) {
+  const perform = useSession((session) => session.perform);
+  const surfaceId = useSession((session) => session.surfaceId);
+  const readOnly = useSession((session) => session.readOnly);
+  const [piece] = pieces;
+  const inks = pieces.filter((candidate) => candidate.material.kind === 'ink' && !candidate.placement.locked);
+  if (!piece || piece.placement.locked)
+    return <Typography variant="body2">Locked: unlock it to change it.</Typography>;
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+      {pieces.length === 1 && piece.outline.kind === 'glyphs' && (
+        <LetterControls piece={piece} readOnly={readOnly} />
+      )}
+      {piece.material.kind === 'ink' && inks.length > 0 && (
+        <ColourField
+          label="Ink"
+          colour={piece.material.colour}
+          disabled={readOnly}
+          onChange={(colour) => perform(changeMaterial(surfaceId, inks, { kind: 'ink', colour }))}
+        />
+      )}
+      {pieces.length === 1 && isPicture(piece.material) && asset && (
+        <PictureControls piece={piece} asset={asset} unit={unit} readOnly={readOnly} />
+      )}
+      {isPicture(piece.material) && !asset && (
+        <Typography variant="body2" color="error">
+          Its picture file is not in this browser. Bring the file in again, or open a saved copy of this
+          project.
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+function PictureControls({
+  piece,
+  asset,
+  unit,
+  readOnly,
+}: {
+  piece: Piece;
+  asset: Asset;
+  unit: Unit;
+  readOnly: boolean;
+}) {
+  const perform = useSession((session) => session.perform);
+  const surfaceId = useSession((session) => session.surfaceId);
+  const { material } = piece;
+  if (!isPicture(material)) return null;
+  const { window } = material;
+  const sharpness = sharpnessOf(piece, asset);
+  const change = (to: Partial<typeof window>) => {
+    const next = { ...window, ...to };
+    const scale = pictureScale({ ...material, window: next }, asset, piece.placement);
+    perform(slidePicture(surfaceId, piece, keepCovered(next, uprightSize(asset), piece.placement, scale)));
+  };
+  return (
+    <>
+      {sharpness && (
+        <Box
+          sx={{
+            display: 'flex',
+            gap: 1,
+            color: sharpness.verdict === 'sharp' ? 'success.main' : 'warning.main',
+          }}
+        >
+          {sharpness.verdict === 'sharp' ? (
+            <IconCircleCheck size={19} style={{ flexShrink: 0 }} />
+          ) : (
+            <IconAlertTriangle size={19} style={{ flexShrink: 0 }} />
+          )}
+          <Typography variant="body2" data-testid="sharpness">
+            {describeSharpness(sharpness, unit)}
+          </Typography>
+        </Box>
+      )}
+      <Box sx={{ display: 'grid', gridTemplateColumns: '92px 1fr', columnGap: 1.5, alignItems: 'center' }}>
+        <Typography id="zoom-label" variant="body2">
+          Closer {window.zoom.toFixed(2)}
+        </Typography>
+        <Slider
+          size="small"
+          aria-labelledby="zoom-label"
+          min={0}
+          max={Math.log(MOST_ZOOM / 4)}
+          step={0.01}
+          value={Math.log(window.zoom)}
+          disabled={readOnly}
+          onChange={(_, value) => change({ zoom: Math.exp(value as number) })}
+        />
+        <Typography id="straighten-label" variant="body2">
+          Straighten
+        </Typography>
+        <Slider
+          size="small"
+          aria-labelledby="straighten-label"
+          min={-15}
+          max={15}
+          step={0.1}
+          track={false}
+          value={straightening(window.turn)}
+          valueLabelDisplay="auto"
+          disabled={readOnly}
+          onChange={(_, value) => change({ turn: normalTurn(quarter(window.turn) + (value as number)) })}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          size="small"
+          variant="outlined"
+          color="inherit"
+          disabled={readOnly}
+          startIcon={<IconRotateClockwise size={18} />}
+          onClick={() => change({ turn: normalTurn(window.turn + 90) })}
+        >
+          Quarter turn
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          disabled={readOnly}
+          onClick={() => change({ x: 0.5, y: 0.5, zoom: 1, turn: 0 })}
+        >
+          Whole again
+        </Button>
+      </Box>
+    </>
+  );
+}
+
+const quarter = (turn: number): number => Math.round(turn / 90) * 90;
+const straightening = (turn: number): number => turn - quarter(turn);
+
+function LetterControls({ piece, readOnly }: { piece: Piece; readOnly: boolean }) {
+  const { store } = useRoom();
+  if (piece.outline.kind !== 'glyphs') return null;
+  const { family, size, align, leading } = piece.outline;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
+      <TextField
+        select
+        label="Letters"
+        value={family}
+        disabled={readOnly}
+        onChange={(event) => rewrite(store, piece.id, { family: event.target.value })}
+        sx={{ gridColumn: '1 / -1' }}
+      >
+        {FAMILIES.map(({ id, name }) => (
+          <MenuItem key={id} value={id} sx={{ fontFamily: `"house ${id}"`, fontSize: 19 }}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <LengthField
+        label="Letter size"
+        unit="pt"
+        disabled={readOnly}
+        shown={String(Math.round(size * 10) / 10)}
+        read={(text) => {
+          const value = Number(text.replace(',', '.').replace('pt', ''));
+          return value >= SMALLEST_LETTERS && value <= LARGEST_LETTERS
+            ? ok(value)
+            : fail(`From ${SMALLEST_LETTERS} to ${LARGEST_LETTERS} pt.`);
+        }}
+        onCommit={(value) => rewrite(store, piece.id, { size: value })}
+      />
+      <LengthField
+        label="Line spacing"
+        disabled={readOnly}
+        shown={String(leading)}
+        read={(text) => {
+          const value = Number(text.replace(',', '.'));
+          return value >= 0.5 && value <= 4 ? ok(value) : fail('From 0.5 to 4.');
+        }}
+        onCommit={(value) => rewrite(store, piece.id, { leading: value })}
+      />
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={align}
+        disabled={readOnly}
+        onChange={(_, next) => next && rewrite(store, piece.id, { align: next })}
+        aria-label="Lines"
+      >
+        <ToggleButton value="left" aria-label="From the left">
+          <IconAlignLeft size={18} />
+        </ToggleButton>
+        <ToggleButton value="centre" aria-label="In the middle">
+          <IconAlignCenter size={18} />
+        </ToggleButton>
+        <ToggleButton value="right" aria-label="To the right">
+          <IconAlignRight size={18} />
+        </ToggleButton>
+      </ToggleButtonGroup>
+    </Box>
+  );
+}

@@ -1,0 +1,257 @@
+'use client';
+/** What to make of the page, what the checks found, and the file itself. */
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import Radio from '@mui/material/Radio';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
+import { useMemo, useState } from 'react';
+import { belowPrint, describeSharpness, type Sharpness } from '@/core/proof/sharpness';
+import { fail, ok } from '@/core/result';
+import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
+import { useMake } from '@/features/table/make/useMake';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { shownProject, shownSurface } from '@/features/table/room/session';
+import type { Format, MakeOptions } from '@/output/make';
+import { LengthField } from '@/ui/LengthField';
+
+const FORMATS: readonly { format: Format; name: string; use: string }[] = [
+  { format: 'pdf', name: 'PDF', use: 'For a print shop: photos untouched, words as words' },
+  { format: 'jpg', name: 'JPEG', use: 'For photo labs and for sharing' },
+  { format: 'png', name: 'PNG', use: 'Without any loss, for further work' },
+  { format: 'svg', name: 'SVG', use: 'Drawn outlines, for other programs' },
+];
+
+export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { store } = useRoom();
+  const surface = useSession(shownSurface);
+  const project = useSession(shownProject);
+  const [options, setOptions] = useState<MakeOptions>({
+    format: 'pdf',
+    ppi: PRINT_PPI,
+    withBleed: true,
+    cropMarks: true,
+  });
+  const { making, start, cancel } = useMake();
+  const found = useMemo(() => belowPrint(project, surface), [project, surface]);
+  const { unit } = project;
+  const busy = making.state === 'making';
+  const bleed = options.withBleed ? surface.bleed : 0;
+  const size = { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
+  const pixels = options.format === 'png' || options.format === 'jpg';
+  const set = (change: Partial<MakeOptions>) => setOptions({ ...options, ...change });
+  const show = (sharpness: Sharpness) => {
+    store.getState().select([sharpness.piece.id]);
+    onClose();
+  };
+  return (
+    <Dialog
+      open={open}
+      onClose={() => !busy && onClose()}
+      maxWidth="md"
+      fullWidth
+      aria-labelledby="make-title"
+    >
+      <DialogTitle id="make-title" variant="h2" sx={{ pb: 1 }}>
+        Make {surface.name.toLowerCase()} into a file
+      </DialogTitle>
+      <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 4 }}>
+        <Box>
+          <Box
+            role="radiogroup"
+            aria-label="Kind of file"
+            sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}
+          >
+            {FORMATS.map(({ format, name, use }) => (
+              <Box
+                key={format}
+                component="label"
+                sx={{
+                  display: 'flex',
+                  alignItems: 'center',
+                  border: 1,
+                  borderColor: options.format === format ? 'primary.main' : 'divider',
+                  borderRadius: 2,
+                  pr: 1.5,
+                  minHeight: 52,
+                  cursor: 'pointer',
+                }}
+              >
+                <Radio
+                  checked={options.format === format}
+                  disabled={busy}
+                  onChange={() => set({ format })}
+                  name="format"
+                  value={format}
+                  slotProps={{ input: { 'aria-label': name } }}
+                />
+                <Box>
+                  <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{name}</Typography>
+                  <Typography
+                    variant="caption"
+                    color="text.secondary"
+                    sx={{ display: 'block', lineHeight: 1.3 }}
+                  >
+                    {use}
+                  </Typography>
+                </Box>
+              </Box>
+            ))}
+          </Box>
+          <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column' }}>
+            <FormControlLabel
+              control={
+                <Switch
+                  checked={options.withBleed}
+                  disabled={busy}
+                  onChange={(event) => set({ withBleed: event.target.checked })}
+                />
+              }
+              label={`With bleed, ${formatLength(surface.bleed, unit, true)} all round`}
+            />
+            {options.format === 'pdf' && (
+              <FormControlLabel
+                control={
+                  <Switch
+                    checked={options.cropMarks}
+                    disabled={busy}
+                    onChange={(event) => set({ cropMarks: event.target.checked })}
+                  />
+                }
+                label="With crop marks"
+              />
+            )}
+            {pixels && (
+              <Box sx={{ width: 190, mt: 1.5 }}>
+                <LengthField
+                  label="Resolution"
+                  unit="ppi"
+                  disabled={busy}
+                  shown={String(options.ppi)}
+                  read={(text) => {
+                    const value = Number(text.replace(/ppi/i, ''));
+                    return Number.isInteger(value) && value >= 36 && value <= 1200
+                      ? ok(value)
+                      : fail('A whole number from 36 to 1200.');
+                  }}
+                  onCommit={(ppi) => set({ ppi })}
+                />
+              </Box>
+            )}
+          </Box>
+        </Box>
+        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, minWidth: 0 }}>
+          <Box>
+            <Typography variant="h3">What comes out</Typography>
+            <Typography variant="body2" sx={{ mt: 0.5 }}>
+              {formatSize(size, unit)}
+              {bleed > 0 && `, trimmed to ${formatSize(surface, unit)}`}
+              {pixels &&
+                `; ${Math.round((size.width / 72) * options.ppi)} x ${Math.round((size.height / 72) * options.ppi)} pixels at ${options.ppi} ppi, sRGB`}
+              .
+            </Typography>
+          </Box>
+          <Typography variant="h3">What the checks found</Typography>
+          {found.length === 0 ? (
+            <Box sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
+              <IconCircleCheck size={20} style={{ flexShrink: 0 }} />
+              <Typography variant="body2">Every picture prints at {PRINT_PPI} ppi or more.</Typography>
+            </Box>
+          ) : (
+            <Box
+              component="ul"
+              sx={{
+                m: 0,
+                p: 0,
+                listStyle: 'none',
+                display: 'flex',
+                flexDirection: 'column',
+                gap: 1,
+                overflowY: 'auto',
+                maxHeight: 250,
+              }}
+            >
+              {found.map((sharpness) => (
+                <Finding
+                  key={sharpness.piece.id}
+                  sharpness={sharpness}
+                  words={describeSharpness(sharpness, unit)}
+                  disabled={busy}
+                  onShow={() => show(sharpness)}
+                />
+              ))}
+            </Box>
+          )}
+          <Box aria-live="polite" sx={{ mt: 'auto' }}>
+            {making.state === 'making' && (
+              <Box>
+                <Typography variant="body2" sx={{ mb: 0.75 }}>
+                  {making.doing} …
+                </Typography>
+                <LinearProgress
+                  variant="determinate"
+                  value={making.share * 100}
+                  aria-label="Making the file"
+                />
+              </Box>
+            )}
+            {making.state === 'made' && (
+              <Alert severity="success" data-testid="made">
+                {making.name} is in your downloads: {(making.bytes / 1e6).toFixed(1)} MB, in{' '}
+                {making.seconds.toFixed(1)} s.
+              </Alert>
+            )}
+            {making.state === 'failed' && <Alert severity="error">{making.message}</Alert>}
+          </Box>
+        </Box>
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        <Button color="inherit" onClick={busy ? cancel : onClose}>
+          {busy ? 'Cancel' : 'Back to the table'}
+        </Button>
+        <Button variant="contained" size="large" disabled={busy} onClick={() => void start(options)}>
+          Make the {FORMATS.find(({ format }) => format === options.format)!.name}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function Finding({
+  sharpness,
+  words,
+  disabled,
+  onShow,
+}: {
+  sharpness: Sharpness;
+  words: string;
+  disabled: boolean;
+  onShow: () => void;
+}) {
+  const soft = sharpness.verdict === 'soft';
+  return (
+    <Box component="li" sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+      <Box sx={{ color: soft ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
+        {soft ? <IconAlertTriangle size={20} /> : <IconInfoCircle size={20} />}
+      </Box>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Typography variant="body2" sx={{ fontWeight: 600 }}>
+          {soft ? 'Warning: ' : ''}
+          {sharpness.piece.name}
+        </Typography>
+        <Typography variant="body2">{words}</Typography>
+      </Box>
+      <Button size="small" onClick={onShow} disabled={disabled}>
+        Show
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,104 @@
+/** Making a file in the worker: progress, cancel, and the finished file to the user's disk. */
+import { proxy, wrap } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { surfaceOf } from '@/core/project/model';
+import { download, fileName } from '@/features/shared/files';
+import { FONTS_AT } from '@/features/shared/fonts';
+import { useRoom } from '@/features/table/room/context';
+import type { MakeOptions } from '@/output/make';
+import { assetBlob, readableBlob } from '@/storage/assets';
+import type { Maker } from '@/workers/make.worker';
+
+export type Making =
+  | { state: 'idle' }
+  | { state: 'making'; share: number; doing: string }
+  | { state: 'made'; name: string; bytes: number; seconds: number }
+  | { state: 'failed'; message: string };
+
+export function useMake() {
+  const { store } = useRoom();
+  const [making, setMaking] = useState<Making>({ state: 'idle' });
+  const worker = useRef<Worker | null>(null);
+  const run = useRef(0);
+
+  const stop = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = null;
+    run.current += 1;
+  }, []);
+  useEffect(() => stop, [stop]);
+
+  const cancel = useCallback(() => {
+    stop();
+    setMaking({ state: 'idle' });
+  }, [stop]);
+
+  const start = useCallback(
+    async (options: MakeOptions) => {
+      stop();
+      const mine = run.current;
+      const began = Date.now();
+      const { history, surfaceId } = store.getState();
+      const { project } = history;
+      setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
+      try {
+        const files = new Map<string, { own: Blob; readable: Blob }>();
+        for (const piece of surfaceOf(project, surfaceId).pile) {
+          if (!('asset' in piece.material) || piece.placement.hidden) continue;
+          const { asset: sha } = piece.material;
+          const [own, readable] = await Promise.all([assetBlob(sha), readableBlob(sha)]);
+          if (!own || !readable) {
+            const name = project.assets[sha]?.name ?? piece.name;
+            return setMaking({
+              state: 'failed',
+              message: `The picture file of “${name}” is not in this browser. Bring it in again, or take the piece off the page; nothing was made.`,
+            });
+          }
+          files.set(sha, { own, readable });
+        }
+        if (run.current !== mine) return;
+        worker.current = new Worker(new URL('../../../workers/make.worker.ts', import.meta.url), {
+          type: 'module',
+        });
+        const failed = new Promise<never>((_, reject) =>
+          worker.current!.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
+        );
+        const maker = wrap<Maker>(worker.current);
+        const order = {
+          project,
+          surfaceId,
+          options,
+          files,
+          fonts: new URL(FONTS_AT, location.href).href,
+          now: Date.now(),
+        };
+        const made = await Promise.race([
+          maker.makeFile(
+            order,
+            proxy(
+              (share: number, doing: string) =>
+                run.current === mine && setMaking({ state: 'making', share, doing }),
+            ),
+          ),
+          failed,
+        ]);
+        if (run.current !== mine) return;
+        stop();
+        if (!made.ok) return setMaking({ state: 'failed', message: made.message });
+        const name = `${fileName(project.title)}.${options.format}`;
+        download(made.value, name);
+        setMaking({ state: 'made', name, bytes: made.value.size, seconds: (Date.now() - began) / 1000 });
+      } catch (error) {
+        if (run.current !== mine) return;
+        stop();
+        setMaking({
+          state: 'failed',
+          message: `The file could not be made (${(error as Error).message}). Your page is untouched; a lower ppi, or a PDF, needs less memory.`,
+        });
+      }
+    },
+    [store, stop],
+  );
+
+  return { making, start, cancel };
+}

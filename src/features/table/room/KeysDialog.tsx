@@ -1,0 +1,72 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { SHORTCUTS } from '@/features/table/room/useKeys';
+
+const BY_HAND: readonly (readonly [string, string])[] = [
+  ['Click again', 'The piece beneath: peek goes one deeper'],
+  ['Shift click', 'Add to what is selected, or take away'],
+  ['Double click', 'Slide a photo in its place, or write on'],
+  ['Drag the loop', 'Turn; with Shift by 15 degrees'],
+  ['Drag the table', 'Move the view; the wheel scrolls'],
+  ['Ctrl wheel', 'Closer or further away'],
+];
+
+export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const groups = [...new Set(SHORTCUTS.map(({ group }) => group))];
+  return (
+    <Dialog open={open} onClose={onClose} maxWidth="md" aria-labelledby="keys-title">
+      <DialogTitle id="keys-title" variant="h2">
+        Keys and how-to
+      </DialogTitle>
+      <DialogContent sx={{ columns: { xs: 1, sm: 2 }, columnGap: 5 }}>
+        {groups.map((group) => (
+          <List
+            key={group}
+            name={group}
+            rows={SHORTCUTS.filter((shortcut) => shortcut.group === group).map(
+              ({ keys, does }) => [keys, does] as const,
+            )}
+          />
+        ))}
+        <List name="By hand" rows={BY_HAND} />
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} autoFocus>
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function List({ name, rows }: { name: string; rows: readonly (readonly [string, string])[] }) {
+  return (
+    <Box sx={{ breakInside: 'avoid', mb: 2 }}>
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        {name}
+      </Typography>
+      <Box
+        component="dl"
+        sx={{ m: 0, display: 'grid', gridTemplateColumns: '116px 1fr', rowGap: 0.5, fontSize: '0.95rem' }}
+      >
+        {rows.map(([keys, does]) => (
+          <Box key={keys} sx={{ display: 'contents' }}>
+            <Box component="dt" sx={{ fontWeight: 600 }}>
+              {keys}
+            </Box>
+            <Box component="dd" sx={{ m: 0 }}>
+              {does}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

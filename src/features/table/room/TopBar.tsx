@@ -1,0 +1,279 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Divider from '@mui/material/Divider';
+import IconButton from '@mui/material/IconButton';
+import InputBase from '@mui/material/InputBase';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import {
+  IconArrowBackUp,
+  IconArrowForwardUp,
+  IconCheck,
+  IconChevronDown,
+  IconFileDownload,
+  IconHelp,
+  IconPrinter,
+} from '@tabler/icons-react';
+import Link from 'next/link';
+import { useState, type ReactNode } from 'react';
+import { useShallow } from 'zustand/react/shallow';
+import { retitle } from '@/core/project/edits/gather';
+import { redoLabel, undoLabel } from '@/core/project/history';
+import { formatSize } from '@/core/units/lengths';
+import * as act from '@/features/table/room/actions';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { shownProject, shownSurface, type Show } from '@/features/table/room/session';
+import { TRUE_SIZE, zoomed } from '@/features/table/stage/view';
+import { Mark } from '@/ui/Mark';
+import { SchemeButton } from '@/ui/SchemeButton';
+
+interface Props {
+  onMake: () => void;
+  onSaveFile: () => void;
+  onHelp: () => void;
+}
+
+export function TopBar({ onMake, onSaveFile, onHelp }: Props) {
+  const [undoName, redoName] = useSession(
+    useShallow((session) => [undoLabel(session.history), redoLabel(session.history)] as const),
+  );
+  const { undo, redo, readOnly } = useSession(
+    useShallow(({ undo, redo, readOnly }) => ({ undo, redo, readOnly })),
+  );
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        px: 1.5,
+        height: 52,
+        bgcolor: 'background.paper',
+        borderBottom: 1,
+        borderColor: 'divider',
+        minWidth: 0,
+      }}
+    >
+      <Tooltip title="Home: all projects">
+        <Button
+          component={Link}
+          href="/"
+          color="inherit"
+          aria-label="Bellagraph home"
+          sx={{ gap: 1, px: 1, flexShrink: 0 }}
+        >
+          <Mark />
+          <Typography component="span" sx={{ fontFamily: 'h1.fontFamily', typography: 'h2' }}>
+            Bellagraph
+          </Typography>
+        </Button>
+      </Tooltip>
+      <Divider orientation="vertical" flexItem sx={{ my: 1.5 }} />
+      <TitleField />
+      <Kept />
+      <Box sx={{ flex: 1 }} />
+      <Tooltip title={undoName ? `Undo: ${undoName} (Ctrl Z)` : 'Nothing to undo'}>
+        <span>
+          <Button
+            color="inherit"
+            disabled={!undoName || readOnly}
+            onClick={undo}
+            startIcon={<IconArrowBackUp size={19} />}
+            aria-label={undoName ? `Undo: ${undoName}` : 'Undo'}
+            sx={{ maxWidth: 230, px: 1, whiteSpace: 'nowrap' }}
+          >
+            <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
+              Undo{' '}
+              <Box component="span" sx={{ fontWeight: 400 }}>
+                {undoName}
+              </Box>
+            </Box>
+          </Button>
+        </span>
+      </Tooltip>
+      <Tooltip title={redoName ? `Redo: ${redoName} (Ctrl Shift Z)` : 'Nothing to redo'}>
+        <span>
+          <IconButton
+            disabled={!redoName || readOnly}
+            onClick={redo}
+            aria-label={redoName ? `Redo: ${redoName}` : 'Redo'}
+            color="inherit"
+          >
+            <IconArrowForwardUp size={19} />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <ZoomMenu />
+      <ShowMenu />
+      <SchemeButton />
+      <Tooltip title="Keys and how-to (?)">
+        <IconButton onClick={onHelp} aria-label="Keys and how-to" color="inherit">
+          <IconHelp size={20} />
+        </IconButton>
+      </Tooltip>
+      <Tooltip title="Save the whole project as a file: your backup">
+        <IconButton onClick={onSaveFile} aria-label="Save as a file" color="inherit">
+          <IconFileDownload size={20} />
+        </IconButton>
+      </Tooltip>
+      <Button
+        variant="contained"
+        size="large"
+        onClick={onMake}
+        startIcon={<IconPrinter size={19} />}
+        sx={{ minHeight: 40, flexShrink: 0 }}
+      >
+        Make
+      </Button>
+    </Box>
+  );
+}
+
+function TitleField() {
+  const title = useSession((session) => shownProject(session).title);
+  const { perform, readOnly } = useSession(useShallow(({ perform, readOnly }) => ({ perform, readOnly })));
+  return (
+    <InputBase
+      value={title}
+      readOnly={readOnly}
+      onChange={(event) => perform(retitle(event.target.value.slice(0, 200)))}
+      onKeyDown={(event) =>
+        (event.key === 'Enter' || event.key === 'Escape') && (event.target as HTMLElement).blur()
+      }
+      inputProps={{ 'aria-label': 'Project title' }}
+      sx={{
+        fontWeight: 600,
+        fontSize: '1.02rem',
+        minWidth: 90,
+        maxWidth: 260,
+        flex: '0 1 auto',
+        width: `${Math.max(8, title.length + 2) * 0.56}em`,
+        '& input': {
+          px: 0.75,
+          borderRadius: 1,
+          textOverflow: 'ellipsis',
+          '&:hover, &:focus': { bgcolor: 'background.default' },
+        },
+      }}
+    />
+  );
+}
+
+function Kept() {
+  const kept = useSession((session) => session.kept);
+  const size = useSession((session) => formatSize(shownSurface(session), shownProject(session).unit));
+  const readOnly = useSession((session) => session.readOnly);
+  const time = kept && new Date(kept).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return (
+    <Typography
+      variant="caption"
+      color="text.secondary"
+      noWrap
+      aria-live="off"
+      data-testid="kept"
+      data-kept={kept ?? ''}
+      sx={{ flexShrink: 2, minWidth: 0 }}
+    >
+      {size}, {readOnly ? 'read only' : time ? `kept ${time}` : 'keeping …'}
+    </Typography>
+  );
+}
+
+function MenuButton({
+  label,
+  name,
+  children,
+}: {
+  label: ReactNode;
+  name: string;
+  children: (close: () => void) => ReactNode;
+}) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <Button
+        color="inherit"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-label={name}
+        aria-haspopup="menu"
+        endIcon={<IconChevronDown size={15} />}
+        sx={{ bgcolor: 'background.default', px: 1.25, flexShrink: 0 }}
+      >
+        {label}
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {children(() => setAnchor(null))}
+      </Menu>
+    </>
+  );
+}
+
+function ZoomMenu() {
+  const { store } = useRoom();
+  const zoom = useSession((session) => session.view.zoom);
+  const percent = Math.round((zoom / TRUE_SIZE) * 100);
+  const exactly = (share: number) => {
+    const { view, stage } = store.getState();
+    store.setState({ view: zoomed(view, share * TRUE_SIZE, { x: stage.width / 2, y: stage.height / 2 }) });
+  };
+  return (
+    <MenuButton label={`${percent} %`} name={`Zoom, now ${percent} %`}>
+      {(close) => [
+        <MenuItem key="fit" onClick={() => (act.zoomFit(store), close())}>
+          The whole page <Key>0</Key>
+        </MenuItem>,
+        <MenuItem key="true" onClick={() => (act.zoomTrue(store), close())}>
+          True size <Key>1</Key>
+        </MenuItem>,
+        <Divider key="line" />,
+        ...[0.05, 0.25, 0.5, 2, 4, 8, 16].map((share) => (
+          <MenuItem key={share} onClick={() => (exactly(share), close())}>
+            {share * 100} %
+          </MenuItem>
+        )),
+      ]}
+    </MenuButton>
+  );
+}
+
+const PANELS: readonly { panel: keyof Show; name: string; key: string }[] = [
+  { panel: 'zones', name: 'Bleed and safe area', key: 'Z' },
+  { panel: 'grid', name: 'Grid on the table', key: 'G' },
+  { panel: 'side', name: 'Side panel', key: 'P' },
+  { panel: 'workbox', name: 'Workbox', key: 'W' },
+];
+
+function ShowMenu() {
+  const { store } = useRoom();
+  const show = useSession((session) => session.show);
+  return (
+    <MenuButton label="Show" name="What is shown">
+      {(close) =>
+        PANELS.map(({ panel, name, key }) => (
+          <MenuItem
+            key={panel}
+            role="menuitemcheckbox"
+            aria-checked={show[panel]}
+            onClick={() => (store.setState({ show: { ...show, [panel]: !show[panel] } }), close())}
+          >
+            <Box component="span" sx={{ width: 28 }}>
+              {show[panel] && <IconCheck size={18} />}
+            </Box>
+            {name} <Key>{key}</Key>
+          </MenuItem>
+        ))
+      }
+    </MenuButton>
+  );
+}
+
+const Key = ({ children }: { children: ReactNode }) => (
+  <Box component="kbd" sx={{ ml: 'auto', pl: 3, font: 'inherit', color: 'text.secondary' }}>
+    {children}
+  </Box>
+);

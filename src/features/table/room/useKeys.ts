@@ -1,0 +1,201 @@
+/** The keyboard on the table. One list serves the keys, the tooltips and the “?” overlay. */
+import { useEffect } from 'react';
+import type { SessionStore } from '@/features/table/room/session';
+import * as act from '@/features/table/room/actions';
+
+export interface Shortcut {
+  /** As written for a person: `Ctrl Z`. */
+  keys: string;
+  does: string;
+  group: 'Pieces' | 'Pile' | 'Looking' | 'Steps';
+  /** Whether a key press is this one. */
+  is(event: KeyboardEvent): boolean;
+  run(store: SessionStore, event: KeyboardEvent): void;
+}
+
+const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
+const key = (name: string) => (event: KeyboardEvent) =>
+  plain(event) && !event.shiftKey && event.key.toLowerCase() === name;
+const ctrl =
+  (name: string, shift = false) =>
+  (event: KeyboardEvent) =>
+    (event.ctrlKey || event.metaKey) && event.shiftKey === shift && event.key.toLowerCase() === name;
+const toggle = (panel: 'zones' | 'grid' | 'side' | 'workbox') => (store: SessionStore) => {
+  const { show } = store.getState();
+  store.setState({ show: { ...show, [panel]: !show[panel] } });
+};
+
+const ARROWS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+export const SHORTCUTS: readonly Shortcut[] = [
+  {
+    keys: 'Arrows',
+    does: 'Nudge by 1/100 in, with Shift by 1/10 in',
+    group: 'Pieces',
+    is: (event) => plain(event) && event.key in ARROWS,
+    run: (store, event) => {
+      const [x, y] = ARROWS[event.key]!;
+      const by = act.NUDGE * (event.shiftKey ? 10 : 1);
+      act.nudge(store, x * by, y * by);
+    },
+  },
+  {
+    keys: 'Delete',
+    does: 'Delete what is selected',
+    group: 'Pieces',
+    is: (e) => plain(e) && (e.key === 'Delete' || e.key === 'Backspace'),
+    run: act.remove,
+  },
+  { keys: 'Ctrl C', does: 'Copy', group: 'Pieces', is: ctrl('c'), run: act.copy },
+  { keys: 'Ctrl X', does: 'Cut out', group: 'Pieces', is: ctrl('x'), run: act.cut },
+  { keys: 'Ctrl V', does: 'Paste', group: 'Pieces', is: ctrl('v'), run: act.paste },
+  { keys: 'Ctrl D', does: 'Duplicate', group: 'Pieces', is: ctrl('d'), run: act.duplicate },
+  { keys: 'M', does: 'Mirror', group: 'Pieces', is: key('m'), run: act.mirror },
+  {
+    keys: 'T',
+    does: 'Write a title',
+    group: 'Pieces',
+    is: key('t'),
+    run: (store) => act.startWords(store, 'title'),
+  },
+  {
+    keys: 'J',
+    does: 'Write journaling',
+    group: 'Pieces',
+    is: key('j'),
+    run: (store) => act.startWords(store, 'journaling'),
+  },
+  {
+    keys: 'Enter',
+    does: 'Slide the photo in its place, or write on',
+    group: 'Pieces',
+    is: key('enter'),
+    run: (store) => {
+      const session = store.getState();
+      const piece = session.history.project.surfaces
+        .flatMap(({ pile }) => pile)
+        .find(({ id }) => id === session.selection[0]);
+      if (!piece || piece.placement.locked || session.readOnly) return;
+      if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
+      else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
+    },
+  },
+  {
+    keys: 'N',
+    does: 'Select the next piece up',
+    group: 'Pile',
+    is: key('n'),
+    run: (store) => act.step(store, 1),
+  },
+  {
+    keys: 'B',
+    does: 'Select the next piece down',
+    group: 'Pile',
+    is: key('b'),
+    run: (store) => act.step(store, -1),
+  },
+  {
+    keys: 'Page Up',
+    does: 'Raise one step in the pile',
+    group: 'Pile',
+    is: key('pageup'),
+    run: (store) => act.shiftInPile(store, 1),
+  },
+  {
+    keys: 'Page Down',
+    does: 'Lower one step',
+    group: 'Pile',
+    is: key('pagedown'),
+    run: (store) => act.shiftInPile(store, -1),
+  },
+  {
+    keys: 'Home',
+    does: 'To the top of the pile',
+    group: 'Pile',
+    is: key('home'),
+    run: (store) => act.shiftInPile(store, 'top'),
+  },
+  {
+    keys: 'End',
+    does: 'To the bottom of the pile',
+    group: 'Pile',
+    is: key('end'),
+    run: (store) => act.shiftInPile(store, 'bottom'),
+  },
+  {
+    keys: 'Esc',
+    does: 'Let go',
+    group: 'Pieces',
+    is: key('escape'),
+    run: (store) => {
+      const { mode, select } = store.getState();
+      if (mode.kind === 'pick') select([]);
+      else store.setState({ mode: { kind: 'pick' } });
+    },
+  },
+  {
+    keys: '+',
+    does: 'Closer',
+    group: 'Looking',
+    is: (e) => !e.altKey && (e.key === '+' || e.key === '='),
+    run: (store) => act.zoomBy(store, 1),
+  },
+  {
+    keys: '-',
+    does: 'Further away',
+    group: 'Looking',
+    is: (e) => !e.altKey && e.key === '-',
+    run: (store) => act.zoomBy(store, -1),
+  },
+  { keys: '0', does: 'The whole page', group: 'Looking', is: key('0'), run: act.zoomFit },
+  { keys: '1', does: 'True size', group: 'Looking', is: key('1'), run: act.zoomTrue },
+  {
+    keys: 'Z',
+    does: 'Show or hide bleed and safe area',
+    group: 'Looking',
+    is: key('z'),
+    run: toggle('zones'),
+  },
+  { keys: 'G', does: 'Show or hide the grid', group: 'Looking', is: key('g'), run: toggle('grid') },
+  { keys: 'P', does: 'Put the side panel away', group: 'Looking', is: key('p'), run: toggle('side') },
+  { keys: 'W', does: 'Put the workbox away', group: 'Looking', is: key('w'), run: toggle('workbox') },
+  { keys: 'Ctrl Z', does: 'Undo', group: 'Steps', is: ctrl('z'), run: (store) => store.getState().undo() },
+  {
+    keys: 'Ctrl Shift Z',
+    does: 'Redo (also Ctrl Y)',
+    group: 'Steps',
+    is: (e) => ctrl('z', true)(e) || ctrl('y')(e),
+    run: (store) => store.getState().redo(),
+  },
+];
+
+/** Where keys belong to something else: fields, menus, dialogs, lists that use the arrows themselves. */
+const OWNS_KEYS =
+  'input, textarea, select, [contenteditable], [role="dialog"], [role="menu"], [role="listbox"], [role="slider"], [data-own-keys]';
+
+export function useKeys(store: SessionStore, onHelp: () => void): void {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (target.closest(OWNS_KEYS) || event.defaultPrevented) return;
+      // A focused button keeps its own Enter and Space.
+      if (
+        (event.key === 'Enter' || event.key === ' ') &&
+        target.closest('button, a, [role="button"], [role="option"]')
+      )
+        return;
+      if (event.key === '?') return onHelp();
+      const found = SHORTCUTS.find((shortcut) => shortcut.is(event));
+      if (!found) return;
+      event.preventDefault();
+      found.run(store, event);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [store, onHelp]);
+}

@@ -1,0 +1,132 @@
+'use client';
+/** The running stitch round what is selected, its brads and its turning loop. */
+import type { PointerEvent as ReactPointerEvent } from 'react';
+import { centredBox, corners } from '@/core/geometry/box';
+import { apply, compose, type Matrix, type Point } from '@/core/geometry/matrix';
+import type { Piece } from '@/core/piece/piece';
+import { placementMatrix, type Side } from '@/core/piece/placement/placement';
+import type { Grip } from '@/features/table/stage/useGestures';
+
+/** A closed run of thread: a light strand under a dark one, so that it reads on any colour. */
+function Stitch({ points, quiet }: { points: readonly Point[]; quiet?: boolean }) {
+  const run = points.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
+  return (
+    <g fill="none" strokeLinejoin="round" strokeLinecap="round">
+      <polygon points={run} stroke="#fffdf6" strokeWidth={quiet ? 2.5 : 3.5} opacity={0.95} />
+      <polygon
+        points={run}
+        stroke={quiet ? '#2f6f68' : '#9e2b45'}
+        strokeWidth={quiet ? 1.5 : 2}
+        strokeDasharray="8 5"
+      />
+    </g>
+  );
+}
+
+const HANDLES: readonly [Side, Side][] = [
+  [-1, -1],
+  [1, -1],
+  [1, 1],
+  [-1, 1],
+  [0, -1],
+  [1, 0],
+  [0, 1],
+  [-1, 0],
+];
+
+const CURSORS = ['ew-resize', 'nwse-resize', 'ns-resize', 'nesw-resize'];
+
+interface Props {
+  pieces: readonly Piece[];
+  hovered: Piece | undefined;
+  view: Matrix;
+  /** Whether brads and loop are shown. */
+  handles: boolean;
+  onGrip: (event: ReactPointerEvent, grip: Grip) => void;
+}
+
+export function Selection({ pieces, hovered, view, handles, onGrip }: Props) {
+  const outline = (piece: Piece) =>
+    corners(centredBox(piece.placement)).map((corner) =>
+      apply(compose(view, placementMatrix(piece.placement)), corner),
+    );
+  const [only] = pieces;
+  return (
+    <g data-testid="selection">
+      {hovered && !pieces.includes(hovered) && <Stitch points={outline(hovered)} quiet />}
+      {pieces.map((piece) => (
+        <Stitch key={piece.id} points={outline(piece)} />
+      ))}
+      {handles && pieces.length === 1 && only && !only.placement.locked && (
+        <Handles piece={only} view={view} onGrip={onGrip} />
+      )}
+    </g>
+  );
+}
+
+function Handles({ piece, view, onGrip }: { piece: Piece; view: Matrix; onGrip: Props['onGrip'] }) {
+  const map = compose(view, placementMatrix(piece.placement));
+  const { width, height, turn } = piece.placement;
+  const at = (sx: number, sy: number): Point => apply(map, { x: (sx * width) / 2, y: (sy * height) / 2 });
+  const [topLeft, topRight, bottomRight] = [at(-1, -1), at(1, -1), at(1, 1)];
+  const across = Math.hypot(topRight.x - topLeft.x, topRight.y - topLeft.y);
+  const down = Math.hypot(topRight.x - bottomRight.x, topRight.y - bottomRight.y);
+  const top = at(0, -1);
+  const centre = at(0, 0);
+  const length = Math.hypot(top.x - centre.x, top.y - centre.y) || 1;
+  const out = { x: (top.x - centre.x) / length, y: (top.y - centre.y) / length };
+  const loop = { x: top.x + out.x * 34, y: top.y + out.y * 34 };
+  return (
+    <g>
+      <g
+        className="loop"
+        style={{ cursor: 'grab' }}
+        onPointerDown={(event) => onGrip(event, { kind: 'turn' })}
+        data-grip="turn"
+      >
+        <path
+          d={`M${top.x} ${top.y}L${loop.x - out.x * 8} ${loop.y - out.y * 8}`}
+          stroke="#fffdf6"
+          strokeWidth={4}
+        />
+        <path
+          d={`M${top.x} ${top.y}L${loop.x - out.x * 8} ${loop.y - out.y * 8}`}
+          stroke="#9e2b45"
+          strokeWidth={2}
+        />
+        <circle cx={loop.x} cy={loop.y} r={8} fill="none" stroke="#fffdf6" strokeWidth={5} />
+        <circle cx={loop.x} cy={loop.y} r={8} fill="none" stroke="#9e2b45" strokeWidth={2.2} />
+        <circle cx={loop.x} cy={loop.y} r={17} fill="transparent" />
+      </g>
+      {HANDLES.map(([sx, sy]) => {
+        const side = sx === 0 || sy === 0;
+        if ((sx === 0 && across < 64) || (sy === 0 && down < 64)) return null;
+        const { x, y } = at(sx, sy);
+        const angle = (Math.atan2(sy * height, sx * width) * 180) / Math.PI + turn;
+        const cursor =
+          CURSORS[
+            ((Math.round((side ? Math.atan2(sy, sx) * (180 / Math.PI) + turn : angle) / 45) % 4) + 4) % 4
+          ]!;
+        return (
+          <g
+            key={`${sx}${sy}`}
+            style={{ cursor }}
+            onPointerDown={(event) => onGrip(event, { kind: 'resize', sx, sy })}
+            data-grip={`${sx},${sy}`}
+          >
+            <circle cx={x} cy={y} r={15} fill="transparent" />
+            <circle
+              cx={x}
+              cy={y}
+              r={side ? 4.2 : 6.4}
+              fill={side ? '#fffdf6' : '#e3b34a'}
+              stroke={side ? '#9e2b45' : '#7a5413'}
+              strokeWidth={1.6}
+            />
+            {!side && <circle cx={x - 1.7} cy={y - 1.9} r={1.7} fill="#fff6d8" />}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,176 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { useEffect, useLayoutEffect, useRef, useState, type DragEvent } from 'react';
+import { Selection } from '@/features/table/stage/Selection';
+import { Grid, Rulers } from '@/features/table/stage/Rulers';
+import { Sliding } from '@/features/table/stage/Sliding';
+import { useGestures } from '@/features/table/stage/useGestures';
+import { usePainter } from '@/features/table/stage/usePainter';
+import { Verbs } from '@/features/table/stage/Verbs';
+import { fitted, panned, toPage, viewMatrix, zoomed } from '@/features/table/stage/view';
+import { Writing } from '@/features/table/stage/Writing';
+import { Zones } from '@/features/table/stage/Zones';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { selectedPieces, shownProject, shownSurface } from '@/features/table/room/session';
+import { readCarried, type Carried } from '@/features/table/workbox/carry';
+import type { Spot } from '@/core/project/create';
+import { useShallow } from 'zustand/react/shallow';
+
+interface Props {
+  /** Something from the workbox was dropped at a spot of the page; client coordinates say where a menu may open. */
+  onDropped: (carried: Carried, spot: Spot, client: { left: number; top: number }) => void;
+}
+
+export function Stage({ onDropped }: Props) {
+  const { store } = useRoom();
+  const frame = useRef<HTMLDivElement>(null);
+  const [moving, setMoving] = useState<readonly string[]>([]);
+  const gestures = useGestures(store, setMoving);
+  const layers = usePainter(moving);
+  const { view, stage, mode, show, readOnly } = useSession(
+    useShallow(({ view, stage, mode, show, readOnly }) => ({ view, stage, mode, show, readOnly })),
+  );
+  const surface = useSession(shownSurface);
+  const unit = useSession((session) => shownProject(session).unit);
+  const pieces = useSession(useShallow(selectedPieces));
+  const hovered = useSession((session) => session.hovered);
+
+  useLayoutEffect(() => {
+    const element = frame.current!;
+    const measure = () => {
+      const size = { width: element.clientWidth, height: element.clientHeight };
+      const { view: now, stage: before, surfaceId } = store.getState();
+      if (size.width === before.width && size.height === before.height) return;
+      const page = shownSurface(store.getState());
+      // A page that was seen whole stays whole when panels come and go.
+      const first = now.zoom === 0;
+      const wasFitted = !first && Math.abs(fitted(page, before).zoom - now.zoom) < 1e-6;
+      store.setState({ stage: size, view: first || wasFitted ? fitted(page, size) : now, surfaceId });
+    };
+    measure();
+    const watch = new ResizeObserver(measure);
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, [store]);
+
+  useEffect(() => {
+    const element = frame.current!;
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const box = element.getBoundingClientRect();
+      const now = store.getState().view;
+      if (event.ctrlKey || event.metaKey) {
+        const about = { x: event.clientX - box.left, y: event.clientY - box.top };
+        const speed = event.deltaMode === 1 ? 0.05 : 0.002;
+        store.setState({ view: zoomed(now, now.zoom * Math.exp(-event.deltaY * speed), about) });
+      } else {
+        const unitPixels = event.deltaMode === 1 ? 24 : 1;
+        const [dx, dy] = event.shiftKey && !event.deltaX ? [event.deltaY, 0] : [event.deltaX, event.deltaY];
+        store.setState({ view: panned(now, -dx * unitPixels, -dy * unitPixels) });
+      }
+    };
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => element.removeEventListener('wheel', wheel);
+  }, [store]);
+
+  const drop = (event: DragEvent) => {
+    const carried = readCarried(event.dataTransfer);
+    if (!carried) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const box = frame.current!.getBoundingClientRect();
+    const spot = toPage(store.getState().view, { x: event.clientX - box.left, y: event.clientY - box.top });
+    onDropped(carried, spot, { left: event.clientX, top: event.clientY });
+  };
+
+  const hoveredPiece = surface.pile.find((piece) => piece.id === hovered);
+  return (
+    <Box
+      ref={frame}
+      role="region"
+      aria-label={`${surface.name}: the page on the table`}
+      data-testid="stage"
+      onPointerDown={gestures.press}
+      onPointerMove={(event) => gestures.move(event, event.currentTarget)}
+      onPointerUp={(event) => gestures.release(event, event.currentTarget)}
+      onPointerCancel={(event) => gestures.release(event, event.currentTarget)}
+      onDoubleClick={() => {
+        const [piece] = selectedPieces(store.getState());
+        if (!piece || piece.placement.locked || readOnly) return;
+        if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
+        else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
+      }}
+      onDragOver={(event) => readCarried(event.dataTransfer, true) && event.preventDefault()}
+      onDrop={drop}
+      sx={{
+        position: 'relative',
+        overflow: 'hidden',
+        bgcolor: 'table.main',
+        touchAction: 'none',
+        minWidth: 0,
+        minHeight: 0,
+      }}
+    >
+      {stage.width > 0 && (
+        <Box
+          sx={{
+            position: 'absolute',
+            left: view.x,
+            top: view.y,
+            width: surface.width * view.zoom,
+            height: surface.height * view.zoom,
+            bgcolor: surface.ground,
+            boxShadow: '0 1px 3px rgba(20,14,8,0.4), 3px 6px 16px rgba(20,14,8,0.28)',
+          }}
+        />
+      )}
+      {layers}
+      <svg
+        width={stage.width}
+        height={stage.height}
+        style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
+      >
+        <Zones surface={surface} view={view} stage={stage} zones={show.zones} />
+        {show.grid && stage.width > 0 && (
+          <>
+            <clipPath id="off-page">
+              <path
+                clipRule="evenodd"
+                d={`M0 0H${stage.width}V${stage.height}H0ZM${view.x - surface.bleed * view.zoom} ${view.y - surface.bleed * view.zoom}h${(surface.width + 2 * surface.bleed) * view.zoom}v${(surface.height + 2 * surface.bleed) * view.zoom}h${-(surface.width + 2 * surface.bleed) * view.zoom}Z`}
+              />
+            </clipPath>
+            <g clipPath="url(#off-page)">
+              <Grid view={view} stage={stage} unit={unit} />
+            </g>
+          </>
+        )}
+      </svg>
+      {mode.kind === 'slide' && <Sliding id={mode.id} />}
+      <svg
+        width={stage.width}
+        height={stage.height}
+        style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
+      >
+        <g style={{ pointerEvents: 'all' }}>
+          <Selection
+            pieces={pieces}
+            hovered={hoveredPiece}
+            view={viewMatrix(view)}
+            handles={mode.kind === 'pick' && !readOnly}
+            onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)}
+          />
+        </g>
+      </svg>
+      {mode.kind === 'write' && <Writing key={mode.id} id={mode.id} />}
+      <svg
+        width={stage.width}
+        height={stage.height}
+        style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
+      >
+        {stage.width > 0 && <Rulers view={view} stage={stage} unit={unit} page={surface} />}
+      </svg>
+      {pieces.length > 0 && moving.length === 0 && !readOnly && <Verbs pieces={pieces} />}
+    </Box>
+  );
+}

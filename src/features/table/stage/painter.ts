@@ -1,0 +1,192 @@
+/** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
+import type { Box } from '@/core/geometry/box';
+import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
+import { drawPiece, toolsFor } from '@/core/page/draw';
+import type { DrawnPiece } from '@/core/picture/picture';
+import type { PageLight } from '@/core/piece/finish/lift';
+import type { Piece } from '@/core/piece/piece';
+import { surfaceOf } from '@/core/project/model';
+import { drawPieces, pixelBounds, type DrawingSource } from '@/output/pixels/draw';
+import { browser } from '@/output/platform';
+import type { PictureShelf } from '@/features/table/room/pictures';
+import { shownProject, type Session } from '@/features/table/room/session';
+import { viewMatrix } from '@/features/table/stage/view';
+
+export interface Layers {
+  below: HTMLCanvasElement;
+  moving: HTMLCanvasElement;
+  above: HTMLCanvasElement;
+}
+
+interface Sheet {
+  piece: Piece;
+  light: PageLight;
+  scale: number;
+  drawn: DrawnPiece;
+  /** Null for pieces too large to keep: they are drawn straight onto the layer. */
+  bitmap: OffscreenCanvas | null;
+  box: Box;
+}
+
+/** Pixels all kept bitmaps may have together, and one of them alone, as multiples of the stage. */
+const MOST_KEPT = 24;
+const MOST_ALONE = 2.2;
+
+export class Painter {
+  private readonly sheets = new Map<string, Sheet>();
+  private painted: { session: Session | null; moving: string } = { session: null, moving: '' };
+  private dirty = true;
+
+  constructor(
+    private readonly layers: Layers,
+    private readonly shelf: PictureShelf,
+  ) {}
+
+  /** A picture arrived: what shows it must be drawn anew. */
+  forget(sha: string): void {
+    for (const [id, { piece }] of this.sheets)
+      if ('asset' in piece.material && piece.material.asset === sha) this.sheets.delete(id);
+    this.dirty = true;
+  }
+
+  /** Brings the canvases up to date; `moving` are the pieces a hand holds. */
+  paint(session: Session, moving: readonly string[]): void {
+    const project = shownProject(session);
+    const { pile, light } = surfaceOf(project, session.surfaceId);
+    const scale = window.devicePixelRatio || 1;
+    const resized = this.fit(session.stage, scale);
+    const view = compose(scaling(scale), viewMatrix(session.view));
+    const visible = pile.filter((piece) => !piece.placement.hidden);
+    const held = new Set(moving);
+    const first = held.size ? visible.findIndex((piece) => held.has(piece.id)) : visible.length;
+    const last = visible.findLastIndex((piece) => held.has(piece.id));
+    const before = this.painted;
+    const settled =
+      !this.dirty &&
+      !resized &&
+      held.size > 0 &&
+      before.moving === moving.join() &&
+      before.session?.view === session.view &&
+      before.session.history === session.history;
+    const draw = (layer: HTMLCanvasElement, pieces: readonly Piece[]) => {
+      const context = layer.getContext('2d')!;
+      context.setTransform(1, 0, 0, 1, 0, 0);
+      context.clearRect(0, 0, layer.width, layer.height);
+      for (const piece of pieces) this.lay(context, piece, light, view, session);
+    };
+    if (!settled) {
+      draw(this.layers.below, visible.slice(0, first < 0 ? visible.length : first));
+      draw(this.layers.above, held.size && last >= 0 ? visible.slice(last + 1) : []);
+      this.drop(new Set(visible.map((piece) => piece.id)));
+    }
+    draw(this.layers.moving, held.size && first >= 0 ? visible.slice(first, last + 1) : []);
+    this.painted = { session, moving: moving.join() };
+    this.dirty = false;
+  }
+
+  private fit({ width, height }: Session['stage'], scale: number): boolean {
+    let changed = false;
+    for (const layer of Object.values(this.layers)) {
+      const w = Math.max(1, Math.round(width * scale));
+      const h = Math.max(1, Math.round(height * scale));
+      if (layer.width === w && layer.height === h) continue;
+      layer.width = w;
+      layer.height = h;
+      changed = true;
+    }
+    return changed;
+  }
+
+  private lay(
+    context: CanvasRenderingContext2D,
+    piece: Piece,
+    light: PageLight,
+    view: Matrix,
+    session: Session,
+  ): void {
+    const sheet = this.sheetOf(piece, light, view, session);
+    if (!sheet.bitmap)
+      return drawPieces(context, [sheet.drawn], view, this.source(session, view, sheet.drawn));
+    const x = Math.round(view[4] + sheet.box.x);
+    const y = Math.round(view[5] + sheet.box.y);
+    if (
+      x + sheet.box.width < 0 ||
+      y + sheet.box.height < 0 ||
+      x > context.canvas.width ||
+      y > context.canvas.height
+    )
+      return;
+    context.drawImage(sheet.bitmap, x, y);
+  }
+
+  /** The piece as a bitmap, its box counted from the view's origin; drawn again only when something changed. */
+  private sheetOf(piece: Piece, light: PageLight, view: Matrix, session: Session): Sheet {
+    const scale = view[0];
+    const known = this.sheets.get(piece.id);
+    if (known && known.light === light && known.scale === scale) {
+      if (known.piece === piece) return known;
+      const shifted = known.bitmap && shift(known.piece, piece);
+      if (shifted) {
+        // Only moved: the same bitmap serves while the hand holds it, on whole pixels.
+        const { x, y } = known.box;
+        return { ...known, box: { ...known.box, x: x + shifted.x * scale, y: y + shifted.y * scale } };
+      }
+    }
+    const drawn = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter));
+    const origin: Matrix = [scale, 0, 0, scale, 0, 0];
+    const box = pixelBounds(drawn, origin);
+    const stage = this.layers.below.width * this.layers.below.height;
+    let bitmap: OffscreenCanvas | null = null;
+    if (box.width * box.height <= stage * MOST_ALONE && this.keptPixels() <= stage * MOST_KEPT) {
+      bitmap = new OffscreenCanvas(Math.max(1, box.width), Math.max(1, box.height));
+      drawPieces(
+        bitmap.getContext('2d')!,
+        [drawn],
+        compose(translation(-box.x, -box.y), origin),
+        this.source(session, view, drawn),
+      );
+    }
+    const sheet: Sheet = { piece, light, scale, drawn, bitmap, box };
+    this.sheets.set(piece.id, sheet);
+    return sheet;
+  }
+
+  private source(session: Session, view: Matrix, { marks }: DrawnPiece): DrawingSource {
+    const { assets } = shownProject(session);
+    return {
+      platform: browser,
+      image: (sha) => {
+        const asset = assets[sha];
+        const mark = marks.find((m) => m.mark === 'image' && m.asset === sha);
+        if (!asset || mark?.mark !== 'image') return undefined;
+        return this.shelf.take(
+          asset,
+          growth(mark.matrix) * growth(view) * Math.max(asset.width, asset.height),
+        );
+      },
+    };
+  }
+
+  private keptPixels(): number {
+    let sum = 0;
+    for (const { bitmap } of this.sheets.values()) if (bitmap) sum += bitmap.width * bitmap.height;
+    return sum;
+  }
+
+  private drop(present: ReadonlySet<string>): void {
+    for (const id of this.sheets.keys()) if (!present.has(id)) this.sheets.delete(id);
+  }
+}
+
+/** How far a piece was moved if that is all that changed, points. */
+function shift(from: Piece, to: Piece): { x: number; y: number } | null {
+  const same =
+    from.material === to.material &&
+    from.outline === to.outline &&
+    from.finish === to.finish &&
+    from.placement.width === to.placement.width &&
+    from.placement.height === to.placement.height &&
+    from.placement.turn === to.placement.turn &&
+    from.placement.mirror === to.placement.mirror;
+  return same ? { x: to.placement.x - from.placement.x, y: to.placement.y - from.placement.y } : null;
+}

@@ -1,0 +1,176 @@
+/** A Picture to a finished file: PNG, JPEG, PDF or SVG. The same in a browser's worker and in Node. */
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { Picture } from '@/core/picture/picture';
+import { fail, ok, type Result } from '@/core/result';
+import type { OpenFont } from '@/core/text/shaper';
+import { writePdf } from '@/output/pdf/write';
+import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
+import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
+import type { Canvas, Drawable, Platform } from '@/output/platform';
+import { writeSvg } from '@/output/svg/write';
+
+export type Format = 'png' | 'jpg' | 'pdf' | 'svg';
+
+export interface MakeOptions {
+  format: Format;
+  /** Pixels per inch of PNG and JPEG. */
+  ppi: number;
+  withBleed: boolean;
+  /** PDF only. */
+  cropMarks: boolean;
+}
+
+/** What differs between a worker and Node. */
+export interface Workshop {
+  platform: Platform;
+  font(name: string): OpenFont;
+  asset(sha: string): Asset;
+  /** The file's own bytes. */
+  bytes(sha: string): Promise<Uint8Array>;
+  /** The file decoded at full size, upright. */
+  decode(sha: string): Promise<Drawable>;
+  encode(canvas: Canvas, type: 'image/png' | 'image/jpeg', quality: number): Promise<Uint8Array>;
+  now: Date;
+}
+
+export type Progress = (share: number, doing: string) => void;
+
+const JPEG_QUALITY = 0.93;
+
+export const filesOf = (picture: Picture): string[] => [
+  ...new Set(
+    picture.pieces.flatMap((piece) =>
+      piece.marks.flatMap((mark) => (mark.mark === 'image' ? [mark.asset] : [])),
+    ),
+  ),
+];
+
+export async function make(
+  picture: Picture,
+  options: MakeOptions,
+  shop: Workshop,
+  progress: Progress = () => {},
+): Promise<Result<Uint8Array[]>> {
+  switch (options.format) {
+    case 'pdf':
+      return ok([await makePdf(picture, options, shop, progress)]);
+    case 'svg':
+      return ok([await makeSvg(picture, options, shop, progress)]);
+    default:
+      return makePixels(picture, options, shop, progress);
+  }
+}
+
+async function makePixels(
+  picture: Picture,
+  { format, ppi, withBleed }: MakeOptions,
+  shop: Workshop,
+  progress: Progress,
+): Promise<Result<Uint8Array[]>> {
+  const sheet = sheetOf(picture, ppi, withBleed);
+  const longest = Math.max(sheet.width, sheet.height);
+  if (longest > LONGEST_SIDE) {
+    const most = Math.floor((ppi * LONGEST_SIDE) / longest / 10) * 10;
+    return fail(
+      `At ${ppi} ppi this page is ${sheet.width} x ${sheet.height} pixels; a picture file can be made up to ${LONGEST_SIDE} a side. Choose ${most} ppi or less, or make a PDF.`,
+    );
+  }
+  const { canvas, context } = shop.platform.canvas(sheet.width, sheet.height);
+  context.fillStyle = picture.ground;
+  context.fillRect(0, 0, sheet.width, sheet.height);
+  // Only the pictures the next pieces need are held decoded: a book's worth would not fit in memory.
+  const lastUse = new Map<string, number>();
+  picture.pieces.forEach((piece, i) =>
+    piece.marks.forEach((mark) => mark.mark === 'image' && lastUse.set(mark.asset, i)),
+  );
+  const open = new Map<string, Drawable & { whole: { width: number; height: number } }>();
+  for (const [i, piece] of picture.pieces.entries()) {
+    progress((0.75 * i) / picture.pieces.length, `Drawing ${i + 1} of ${picture.pieces.length} pieces`);
+    for (const mark of piece.marks)
+      if (mark.mark === 'image' && !open.has(mark.asset))
+        open.set(mark.asset, {
+          ...(await shop.decode(mark.asset)),
+          whole: uprightSize(shop.asset(mark.asset)),
+        });
+    drawPieces(context, [piece], sheet.view, { platform: shop.platform, image: (sha) => open.get(sha) });
+    for (const [sha, last] of lastUse)
+      if (last === i) {
+        const { source } = open.get(sha)!;
+        if ('close' in source) (source as ImageBitmap).close();
+        open.delete(sha);
+      }
+  }
+  progress(0.8, 'Packing the picture');
+  const type = format === 'png' ? 'image/png' : 'image/jpeg';
+  const bytes = await shop.encode(canvas, type, JPEG_QUALITY);
+  return ok(format === 'png' ? pngWithDensity(bytes, ppi) : jpegWithDensity(bytes, ppi));
+}
+
+async function makePdf(
+  picture: Picture,
+  { withBleed, cropMarks }: MakeOptions,
+  shop: Workshop,
+  progress: Progress,
+): Promise<Uint8Array> {
+  const files = filesOf(picture);
+  const bytes = new Map<string, Uint8Array>();
+  const pixels = new Map<string, ImageData>();
+  for (const [i, sha] of files.entries()) {
+    progress((0.4 * i) / files.length, `Reading ${i + 1} of ${files.length} pictures`);
+    if (shop.asset(sha).type === 'image/jpeg') bytes.set(sha, await shop.bytes(sha));
+    else {
+      const { source, width, height } = await shop.decode(sha);
+      const { context } = shop.platform.canvas(width, height);
+      context.drawImage(source, 0, 0);
+      pixels.set(sha, context.getImageData(0, 0, width, height));
+    }
+  }
+  return writePdf(
+    [picture],
+    picture.title,
+    { withBleed, cropMarks, made: shop.now },
+    {
+      platform: shop.platform,
+      font: shop.font,
+      asset: shop.asset,
+      bytes: (sha) => bytes.get(sha)!,
+      pixels: (sha) => pixels.get(sha)!,
+    },
+    (share) => progress(0.4 + 0.6 * share, 'Writing the PDF'),
+  );
+}
+
+async function makeSvg(
+  picture: Picture,
+  { withBleed }: MakeOptions,
+  shop: Workshop,
+  progress: Progress,
+): Promise<Uint8Array> {
+  const addresses = new Map<string, string>();
+  const files = filesOf(picture);
+  for (const [i, sha] of files.entries()) {
+    progress((0.8 * i) / files.length, `Packing ${i + 1} of ${files.length} pictures`);
+    addresses.set(sha, await address(sha, shop));
+  }
+  return new TextEncoder().encode(
+    writeSvg(picture, withBleed, { asset: shop.asset, address: (sha) => addresses.get(sha)! }),
+  );
+}
+
+/** A data: URL. HEIC, which few readers know, goes as the JPEG that was made of it. */
+async function address(sha: string, shop: Workshop): Promise<string> {
+  const { type } = shop.asset(sha);
+  if (type !== 'image/heic') return `data:${type};base64,${base64(await shop.bytes(sha))}`;
+  const { source, width, height } = await shop.decode(sha);
+  const { canvas, context } = shop.platform.canvas(width, height);
+  context.drawImage(source, 0, 0);
+  return `data:image/jpeg;base64,${base64(await shop.encode(canvas, 'image/jpeg', JPEG_QUALITY))}`;
+}
+
+function base64(bytes: Uint8Array): string {
+  let text = '';
+  // In parts: a call takes only so many arguments. Multiples of three join without padding between them.
+  for (let at = 0; at < bytes.length; at += 0x6000)
+    text += btoa(String.fromCharCode(...bytes.subarray(at, at + 0x6000)));
+  return text;
+}

@@ -1,0 +1,38 @@
+/** Picture files and their smaller copies in the store. */
+import type { Asset } from '@/core/picture/asset';
+import { database, type ProxyLevel } from '@/storage/database';
+
+export interface PreparedAsset {
+  asset: Asset;
+  blob: Blob;
+  proxies: Partial<Record<ProxyLevel, Blob>>;
+}
+
+/** Keeps a picture with its copies, all or nothing; the same bytes are stored once. */
+export const storeAsset = ({ asset, blob, proxies }: PreparedAsset): Promise<void> =>
+  database.transaction('rw', database.assets, database.proxies, async () => {
+    if (await database.assets.get(asset.sha)) return;
+    await database.assets.put({ sha: asset.sha, asset, blob });
+    await database.proxies.bulkPut(
+      Object.entries(proxies).map(([level, proxy]) => ({
+        sha: asset.sha,
+        level: level as ProxyLevel,
+        blob: proxy,
+      })),
+    );
+  });
+
+export const hasAsset = async (sha: string): Promise<boolean> =>
+  (await database.assets.where('sha').equals(sha).count()) > 0;
+
+/** The file's own bytes. */
+export const assetBlob = async (sha: string): Promise<Blob | undefined> =>
+  (await database.assets.get(sha))?.blob;
+
+/** A smaller copy, or the file itself where there is none. */
+export const proxyBlob = async (sha: string, level: ProxyLevel): Promise<Blob | undefined> =>
+  (await database.proxies.get([sha, level]))?.blob;
+
+/** A file browsers can decode at full size: the file itself, or the readable copy made when it came in. */
+export const readableBlob = async (sha: string): Promise<Blob | undefined> =>
+  (await proxyBlob(sha, 'full')) ?? (await assetBlob(sha));

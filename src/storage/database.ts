@@ -1,0 +1,83 @@
+/** The browser's own store. Pictures are kept by the SHA-256 of their bytes, once for all projects. */
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Asset } from '@/core/picture/asset';
+import type { Step } from '@/core/project/history';
+import type { Project } from '@/core/project/model';
+
+export interface ProjectRow {
+  id: string;
+  title: string;
+  width: number;
+  height: number;
+  unit: Project['unit'];
+  /** Milliseconds since 1970. */
+  edited: number;
+  /** Set while the project waits to be thrown away for good. */
+  deleted?: number;
+  /** The project as it was when `snapshotAt` steps were done; the journal leads on from there. */
+  snapshot: Project;
+  snapshotAt: number;
+  /** Steps done, counted from the project's first. */
+  done: number;
+}
+
+export interface JournalRow {
+  project: string;
+  /** Which step, counted from the project's first. */
+  index: number;
+  step: Step;
+}
+
+export interface AssetRow {
+  sha: string;
+  asset: Asset;
+  blob: Blob;
+}
+
+/** `screen` and `thumb` are smaller copies; `full` is a readable copy of a file browsers cannot decode. */
+export type ProxyLevel = 'thumb' | 'screen' | 'full';
+
+export interface ProxyRow {
+  sha: string;
+  level: ProxyLevel;
+  blob: Blob;
+}
+
+export interface PreviewRow {
+  project: string;
+  blob: Blob;
+}
+
+export interface SettingRow {
+  key: string;
+  value: unknown;
+}
+
+class Database extends Dexie {
+  declare projects: EntityTable<ProjectRow, 'id'>;
+  declare journal: Table<JournalRow, [string, number]>;
+  declare assets: EntityTable<AssetRow, 'sha'>;
+  declare proxies: Table<ProxyRow, [string, ProxyLevel]>;
+  declare previews: EntityTable<PreviewRow, 'project'>;
+  declare settings: EntityTable<SettingRow, 'key'>;
+
+  constructor() {
+    super('bellagraph');
+    this.version(1).stores({
+      projects: 'id, edited',
+      journal: '[project+index]',
+      assets: 'sha',
+      proxies: '[sha+level]',
+      previews: 'project',
+      settings: 'key',
+    });
+  }
+}
+
+export const database = new Database();
+
+/** Whether an error says that there is no room left. */
+export const isFull = (error: unknown): boolean => {
+  const names = [error, (error as { inner?: unknown })?.inner].map((e) => (e as Error)?.name ?? '');
+  return names.some((name) => name === 'QuotaExceededError');
+};

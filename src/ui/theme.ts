@@ -1,0 +1,91 @@
+/** The look of DESIGN.md: neutral table, paper-white panels, madder for the one main action, verdigris for success. */
+import { createTheme } from '@mui/material/styles';
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    table: { main: string; line: string; ruler: string; box: string; compartment: string };
+  }
+  interface PaletteOptions {
+    table?: { main: string; line: string; ruler: string; box: string; compartment: string };
+  }
+}
+
+const BODY = '"Atkinson Hyperlegible Next", "Atkinson Hyperlegible", sans-serif';
+const HEADING = 'Fraunces, Georgia, serif';
+
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-scheme' },
+  colorSchemes: {
+    light: {
+      palette: {
+        primary: { main: '#9e2b45', contrastText: '#ffffff' },
+        secondary: { main: '#2f6f68', contrastText: '#ffffff' },
+        warning: { main: '#8a5a00' },
+        error: { main: '#a3261b' },
+        success: { main: '#2f6f68' },
+        background: { default: '#f1eee7', paper: '#fbfaf7' },
+        text: { primary: '#25232a', secondary: '#5d5a62' },
+        divider: '#dcd7cc',
+        table: { main: '#b9b7b3', line: '#a6a4a0', ruler: '#dedcd5', box: '#e5dcc8', compartment: '#f7f3ea' },
+      },
+    },
+    dark: {
+      palette: {
+        primary: { main: '#e58a9d', contrastText: '#2a0a12' },
+        secondary: { main: '#7cc0b6', contrastText: '#06231f' },
+        warning: { main: '#e6b450' },
+        error: { main: '#ef8d80' },
+        success: { main: '#7cc0b6' },
+        background: { default: '#1b1a18', paper: '#232220' },
+        text: { primary: '#f2efe8', secondary: '#b7b2a8' },
+        divider: '#3d3b37',
+        table: { main: '#3a3938', line: '#4a4947', ruler: '#2c2b29', box: '#191816', compartment: '#292825' },
+      },
+    },
+  },
+  shape: { borderRadius: 8 },
+  typography: {
+    fontFamily: BODY,
+    fontSize: 15,
+    htmlFontSize: 16,
+    h1: { fontFamily: HEADING, fontWeight: 600, fontSize: '2rem', letterSpacing: '-0.01em' },
+    h2: { fontFamily: HEADING, fontWeight: 600, fontSize: '1.35rem' },
+    h3: { fontFamily: HEADING, fontWeight: 600, fontSize: '1.1rem' },
+    body1: { fontSize: '1rem' },
+    body2: { fontSize: '0.9rem' },
+    caption: { fontSize: '0.875rem' },
+    button: { textTransform: 'none', fontWeight: 600, fontSize: '0.95rem' },
+  },
+  components: {
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: { root: { minHeight: 36, borderRadius: 8 }, sizeLarge: { minHeight: 44 } },
+    },
+    MuiIconButton: { styleOverrides: { root: { minWidth: 34, minHeight: 34, borderRadius: 8 } } },
+    MuiTooltip: {
+      defaultProps: { enterDelay: 350, arrow: true },
+      styleOverrides: {
+        tooltip: { fontSize: '0.875rem', backgroundColor: '#25232a' },
+        arrow: { color: '#25232a' },
+      },
+    },
+    MuiCssBaseline: {
+      styleOverrides: {
+        html: { height: '100%' },
+        body: { height: '100%', margin: 0 },
+        ':focus-visible': { outline: '2.5px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*, *::before, *::after': {
+            animationDuration: '0.01ms !important',
+            transitionDuration: '0.01ms !important',
+          },
+        },
+      },
+    },
+    MuiMenuItem: { styleOverrides: { root: { minHeight: 38 } } },
+    MuiTextField: { defaultProps: { size: 'small' } },
+    MuiOutlinedInput: { styleOverrides: { input: { paddingTop: 7, paddingBottom: 7 } } },
+    MuiDialog: { styleOverrides: { paper: { borderRadius: 14 } } },
+  },
+});

@@ -1,0 +1,58 @@
+/** A project's page in, a finished file out, with progress on the way. Ended from outside to cancel. */
+import { expose } from 'comlink';
+import { drawSurface, toolsFor } from '@/core/page/draw';
+import type { Project } from '@/core/project/model';
+import { ok, type Result } from '@/core/result';
+import { FONT_FILES } from '@/core/text/families';
+import { openFont } from '@/core/text/shaper';
+import { createTypesetter } from '@/core/text/typesetter';
+import { make, type MakeOptions, type Progress, type Workshop } from '@/output/make';
+import { browser } from '@/output/platform';
+
+export interface Order {
+  project: Project;
+  surfaceId: string;
+  options: MakeOptions;
+  /** By SHA-256: the files themselves, and for files browsers cannot decode a readable copy. */
+  files: Map<string, { own: Blob; readable: Blob }>;
+  /** Where the fonts lie. */
+  fonts: string;
+  now: number;
+}
+
+async function makeFile(
+  { project, surfaceId, options, files, fonts, now }: Order,
+  progress: Progress,
+): Promise<Result<Blob>> {
+  const opened = await Promise.all(
+    FONT_FILES.map(async (name) =>
+      openFont(name, new Uint8Array(await (await fetch(`${fonts}/${name}.woff`)).arrayBuffer())),
+    ),
+  );
+  const typesetter = createTypesetter(opened);
+  const surface = project.surfaces.find(({ id }) => id === surfaceId)!;
+  const picture = { ...drawSurface(surface, toolsFor(project, typesetter)), title: project.title };
+  const shop: Workshop = {
+    platform: browser,
+    font: typesetter.font,
+    asset: (sha) => project.assets[sha]!,
+    bytes: async (sha) => new Uint8Array(await files.get(sha)!.own.arrayBuffer()),
+    decode: async (sha) => {
+      const source = await createImageBitmap(files.get(sha)!.readable);
+      return { source, width: source.width, height: source.height };
+    },
+    encode: async (canvas, type, quality) => {
+      const blob = await (canvas as unknown as OffscreenCanvas).convertToBlob({ type, quality });
+      return new Uint8Array(await blob.arrayBuffer());
+    },
+    now: new Date(now),
+  };
+  const made = await make(picture, options, shop, progress);
+  if (!made.ok) return made;
+  const types = { png: 'image/png', jpg: 'image/jpeg', pdf: 'application/pdf', svg: 'image/svg+xml' };
+  return ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: types[options.format] }));
+}
+
+const maker = { makeFile };
+export type Maker = typeof maker;
+expose(maker);
