@@ -6,6 +6,7 @@ import { LIFTS } from '@/core/piece/finish/lift';
 import { WHOLE } from '@/core/piece/material/window';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
+import { nameOfWords } from '@/core/project/edits/make';
 import { placedAt } from '@/core/piece/placement/placement';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -84,7 +85,7 @@ export function wordsPiece(
   const size = wantedSize(outline, { width: outline.size * 12, height: 0 }, typesetter);
   return {
     id,
-    name: outline.text.split('\n')[0]!.slice(0, 40),
+    name: nameOfWords(outline.text, role),
     role,
     material: { kind: 'ink', colour },
     outline,

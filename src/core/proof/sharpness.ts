@@ -33,14 +33,22 @@ export function sharpnessOf(piece: Piece, asset: Asset | undefined): Sharpness |
   };
 }
 
-/** Every picture that prints below 300 ppi, softest first. */
+/** Papers are texture: one that grew a little to reach over the bleed is not worth a word. */
+const PAPER_PPI = 200;
+
+/** Every photo that prints below 300 ppi, and every paper below 200, softest first. */
 export const belowPrint = (project: Project, surface: Surface): Sharpness[] =>
   surface.pile
     .filter((piece) => !piece.placement.hidden)
     .map((piece) =>
       sharpnessOf(piece, 'asset' in piece.material ? project.assets[piece.material.asset] : undefined),
     )
-    .filter((found): found is Sharpness => found !== null && found.verdict !== 'sharp')
+    .filter(
+      (found): found is Sharpness =>
+        found !== null &&
+        found.verdict !== 'sharp' &&
+        (found.piece.material.kind === 'photo' || found.ppi < PAPER_PPI),
+    )
     .sort((a, b) => a.ppi - b.ppi);
 
 /** `Prints at 142 ppi: soft at this size. Good up to 6.3 x 4.2 in.` */

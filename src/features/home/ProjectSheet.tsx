@@ -13,9 +13,9 @@ import { nameOfSize } from '@/core/units/sizes';
 import type { HomeProject } from '@/features/home/useHome';
 
 /** Pixels an inch of a project takes on the home table: all sheets lie at the same scale. */
-const PIXELS_PER_INCH = 18.5;
+const PIXELS_PER_INCH = 23;
 /** Sheets beyond this are drawn smaller, and say so by their size in words. */
-const LARGEST = 330;
+const LARGEST = 400;
 
 interface Props {
   project: HomeProject;
@@ -34,7 +34,7 @@ export function ProjectSheet({ project, onOpen, onDuplicate, onSave, onDelete }:
     run();
   };
   return (
-    <Box component="li" sx={{ width: Math.max(width, 168), listStyle: 'none' }}>
+    <Box component="li" sx={{ width: Math.max(width, 190), listStyle: 'none' }}>
       <ButtonBase
         onClick={onOpen}
         aria-label={`Open ${project.title}`}

@@ -47,20 +47,20 @@ export async function writePdf(
   document.setProducer('Bellagraph');
   document.setCreationDate(options.made);
   const pen = new Pen(document.context, source);
-  pictures.forEach((picture, i) => {
-    addPage(document, picture, options, pen);
+  for (const [i, picture] of pictures.entries()) {
+    await addPage(document, picture, options, pen);
     progress((i + 1) / (pictures.length + 1));
-  });
+  }
   pen.finish();
   return document.save({ useObjectStreams: true });
 }
 
-function addPage(
+async function addPage(
   document: PDFDocument,
   picture: Picture,
   { withBleed, cropMarks }: PdfOptions,
   pen: Pen,
-): void {
+): Promise<void> {
   const bleed = withBleed ? picture.bleed : 0;
   const room = bleed + (cropMarks ? MARK_ROOM : 0);
   const { width, height } = picture.trim;
@@ -72,7 +72,7 @@ function addPage(
   // From here on the origin is the trim's top left corner and y points down, as everywhere else.
   pen.write(`q 1 0 0 -1 ${n(room)} ${n(height + room)} cm`);
   pen.write(`q ${rectangle(bleedBox)} W n ${colour(picture.ground)} rg ${rectangle(bleedBox)} f`);
-  for (const piece of picture.pieces) pen.piece(piece);
+  for (const piece of picture.pieces) await pen.piece(piece);
   pen.write('Q');
   if (cropMarks) pen.write(marksAt(width, height, bleed));
   pen.write('Q');
@@ -155,21 +155,21 @@ class Pen {
     for (const font of this.fonts.values()) font.finish();
   }
 
-  piece(piece: DrawnPiece): void {
+  async piece(piece: DrawnPiece): Promise<void> {
     if (piece.opacity <= 0) return;
     if (piece.opacity < 1 && piece.marks.length > 1) return this.group(piece);
     this.write(`q ${cm(piece.matrix)}`);
     if (piece.opacity < 1) this.fade(piece.opacity);
-    for (const mark of piece.marks) this.mark(mark, piece.opacity);
+    for (const mark of piece.marks) await this.mark(mark, piece.opacity);
     this.write('Q');
   }
 
   /** A faded piece of several marks fades as a whole: a transparency group (ISO 32000-1, 11.6.6). */
-  private group(piece: DrawnPiece): void {
+  private async group(piece: DrawnPiece): Promise<void> {
     const outer = { lines: this.lines, used: this.used };
     this.start();
     this.write(cm(piece.matrix));
-    for (const mark of piece.marks) this.mark(mark, 1);
+    for (const mark of piece.marks) await this.mark(mark, 1);
     const { x, y, width, height } = piece.bounds;
     const form = this.context.register(
       this.context.flateStream(this.lines.join('\n'), {
@@ -187,7 +187,7 @@ class Pen {
     this.write(`/${this.name('XObject', 'X', form)} Do Q`);
   }
 
-  private mark(mark: Mark, alpha: number): void {
+  private async mark(mark: Mark, alpha: number): Promise<void> {
     switch (mark.mark) {
       case 'fill':
         this.write(`${colour(mark.colour)} rg`);
@@ -221,14 +221,14 @@ class Pen {
     }
   }
 
-  private image({ asset: sha, matrix, clip, words }: ImageMark): void {
+  private async image({ asset: sha, matrix, clip, words }: ImageMark): Promise<void> {
     const asset = this.source.asset(sha);
     let ref = this.files.get(sha);
     const isJpeg = asset.type === 'image/jpeg';
     if (!ref) {
       ref = isJpeg
         ? embedJpeg(this.context, this.source.bytes(sha))
-        : embedPixels(this.context, this.source.pixels(sha));
+        : await embedPixels(this.context, this.source.pixels(sha));
       this.files.set(sha, ref);
     }
     // A JPEG keeps its stored pixels and is turned here; decoded pictures are upright already.
@@ -241,15 +241,14 @@ class Pen {
     if (words) this.text(words, true);
   }
 
-  private shadow(mark: ShadowMark, alpha: number): void {
-    // As coarse as shows no steps: two and a half pixels to a standard deviation.
-    const scale = Math.min(300 / 72, Math.max(40 / 72, 2.5 / mark.blur));
+  private async shadow(mark: ShadowMark, alpha: number): Promise<void> {
+    // As coarse as shows no steps once it is interpolated: two pixels to a standard deviation.
+    const scale = Math.min(200 / 72, Math.max(40 / 72, 2 / mark.blur));
     const everywhere = { x: -1e6, y: -1e6, width: 2e6, height: 2e6 };
     const bitmap = shadowBitmap(mark, scaling(scale), this.source.platform, everywhere);
     if (!bitmap) return;
-    const { data } = bitmap.context.getImageData(0, 0, bitmap.width, bitmap.height);
-    const dark = Uint8Array.from({ length: bitmap.width * bitmap.height }, (_, i) => data[4 * i + 3]!);
-    const ref = embedMask(this.context, dark, bitmap.width, bitmap.height, rgbOf(mark.colour));
+    const pixels = bitmap.context.getImageData(0, 0, bitmap.width, bitmap.height);
+    const ref = await embedMask(this.context, pixels, rgbOf(mark.colour));
     const map: Matrix = [
       bitmap.width / scale,
       0,

@@ -65,15 +65,22 @@ export const changeFinish = (
     `finish ${Object.keys(to).join()}`,
   );
 
+/** Words are called by their first line, until somebody names them. */
+export const nameOfWords = (text: string, role: string): string =>
+  text.trim().split('\n')[0]!.slice(0, 40) || role.charAt(0).toUpperCase() + role.slice(1);
+
 /** Writes words anew; the box takes the size they want (points) with its top left corner kept. */
 export const writeWords = (surfaceId: string, piece: Piece, to: Partial<GlyphsOutline>, wanted: Size): Edit =>
   changePieces(
     `${to.text === undefined ? 'restyle' : 'write'} ${piece.role}`,
     surfaceId,
     [piece.id],
-    ({ outline, placement }) => {
+    (draft) => {
+      const { outline, placement } = draft;
       if (outline.kind !== 'glyphs') return;
+      const named = draft.name === nameOfWords(outline.text, draft.role);
       Object.assign(outline, to);
+      if (named) draft.name = nameOfWords(outline.text, draft.role);
       const width = Math.max(SMALLEST_PIECE, wanted.width);
       const height = Math.max(SMALLEST_PIECE, wanted.height);
       const alignment =

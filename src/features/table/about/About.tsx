@@ -129,7 +129,14 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
         onClick={onToggle}
         aria-expanded={open}
         aria-label={`${name}: ${summary}`}
-        sx={{ display: 'flex', width: '100%', textAlign: 'left', minHeight: 36, fontSize: '0.95rem' }}
+        sx={{
+          display: 'flex',
+          width: '100%',
+          textAlign: 'left',
+          minHeight: 36,
+          fontFamily: 'inherit',
+          fontSize: '0.95rem',
+        }}
       >
         <Box component="span" sx={{ width: 76, color: 'text.secondary', flexShrink: 0 }}>
           {name}

@@ -94,7 +94,6 @@ export function startWords(store: SessionStore, role: 'title' | 'journaling', sp
   const column = role === 'journaling' ? width * 0.4 : size * 2;
   const laid = {
     ...piece,
-    name: role === 'title' ? 'Title' : 'Journaling',
     placement: { ...piece.placement, width: column, height: size * outline.leading },
   };
   session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'write'));

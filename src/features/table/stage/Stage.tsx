@@ -108,6 +108,7 @@ export function Stage({ onDropped }: Props) {
         overflow: 'hidden',
         bgcolor: 'table.main',
         touchAction: 'none',
+        userSelect: 'none',
         minWidth: 0,
         minHeight: 0,
       }}

@@ -29,6 +29,8 @@ export type Grip = { kind: 'resize'; sx: Side; sy: Side } | { kind: 'turn' };
 const TREMBLE = 4;
 /** How near an edge still counts as on the piece, pixels. */
 const REACH = 6;
+/** Milliseconds within which a second press makes a double click. */
+const DOUBLE_CLICK = 260;
 /** Turning holds at these degrees with Shift. */
 const TURN_STEP = 15;
 
@@ -46,6 +48,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   const drag = useRef<Drag | null>(null);
   const lastPan = useRef<Point>({ x: 0, y: 0 });
   const frame = useRef(0);
+  const peek = useRef<ReturnType<typeof setTimeout>>(undefined);
 
   const at = (event: { clientX: number; clientY: number }, stage: Element): Point => {
     const box = stage.getBoundingClientRect();
@@ -61,6 +64,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   /** A press on the page or the table around it. */
   function press(event: ReactPointerEvent<HTMLElement>): void {
     if (event.button === 2) return;
+    clearTimeout(peek.current);
     const session = store.getState();
     const from = at(event, event.currentTarget);
     const point = toPage(session.view, from);
@@ -104,7 +108,13 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
             return movePieces(session.surfaceId, moving, to.x - point.x, to.y - point.y);
           }
         : null,
-      tap: () => deeper && store.getState().select([deeper.id]),
+      // A second press soon after makes it a double click, which is meant for this piece.
+      tap: () => {
+        peek.current = setTimeout(
+          () => deeper && store.getState().mode.kind === 'pick' && store.getState().select([deeper.id]),
+          DOUBLE_CLICK,
+        );
+      },
     });
   }
 
