@@ -176,6 +176,7 @@ function breakLines(
       let start = 0;
       let fit = 0;
       for (const word of paragraph.matchAll(/[^\s-]*(?:-+|\s+|$)/g)) {
+        if (!word[0]) continue;
         const end = word.index + word[0].trimEnd().length;
         if (fit > start && carets[end]! - carets[start]! > width + 1e-6) {
           lines.push({

@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { apply, compose, growth, invert, rotation, scaling, translation, type Matrix } from '@/core/geometry/matrix';
+import { contains, ellipsePath, parsePath, pathBounds, pathData, rectanglePath, transformPath } from '@/core/geometry/path';
+import { uprightMatrix } from '@/core/picture/asset';
+
+const number = fc.double({ min: -500, max: 500, noNaN: true });
+const map = fc
+  .tuple(number, number, number, fc.double({ min: 0.05, max: 20, noNaN: true }), fc.boolean())
+  .map(([x, y, turn, scale, mirror]): Matrix => compose(translation(x, y), rotation(turn), scaling(mirror ? -scale : scale, scale)));
+
+describe('matrices', () => {
+  test('a map and its way back leave every point where it was', () => {
+    fc.assert(
+      fc.property(map, number, number, (m, x, y) => {
+        const back = apply(invert(m), apply(m, { x, y }));
+        expect(back.x).toBeCloseTo(x, 6);
+        expect(back.y).toBeCloseTo(y, 6);
+      }),
+    );
+  });
+
+  test('composing is doing the last one first, and is associative', () => {
+    fc.assert(
+      fc.property(map, map, map, number, number, (a, b, c, x, y) => {
+        const once = apply(compose(a, b), { x, y });
+        const twice = apply(a, apply(b, { x, y }));
+        expect(once.x).toBeCloseTo(twice.x, 4);
+        expect(once.y).toBeCloseTo(twice.y, 4);
+        const [left, right] = [compose(compose(a, b), c), compose(a, compose(b, c))];
+        left.forEach((v, i) => expect(Math.abs(v - right[i]!)).toBeLessThanOrEqual(1e-9 * (1 + Math.max(...left.map(Math.abs)))));
+      }),
+    );
+  });
+
+  test('a quarter turn clockwise takes right to down', () => {
+    const { x, y } = apply(rotation(90), { x: 1, y: 0 });
+    expect(x).toBeCloseTo(0, 12);
+    expect(y).toBeCloseTo(1, 12);
+    expect(growth(compose(rotation(33), scaling(3)))).toBeCloseTo(3, 12);
+  });
+
+  test('each Exif orientation brings the stored top left corner where Exif 2.32 says', () => {
+    // Where the stored row 0, column 0 lies on the upright picture (Exif 2.32, tag 0x0112), for 40 x 20 stored pixels.
+    const corner = { 1: [0, 0], 2: [40, 0], 3: [40, 20], 4: [0, 20], 5: [0, 0], 6: [20, 0], 7: [20, 40], 8: [0, 40] };
+    for (const [orientation, [x, y]] of Object.entries(corner))
+      expect(apply(uprightMatrix({ width: 40, height: 20, orientation: Number(orientation) }), { x: 0, y: 0 })).toEqual({ x, y });
+  });
+});
+
+describe('paths', () => {
+  test('an ellipse stays within 0.03 % of the true one', () => {
+    const path = ellipsePath({ x: -1, y: -1, width: 2, height: 2 });
+    for (const [kind, ...v] of path)
+      if (kind === 'C') {
+        // The middle of each quarter is where four cubic curves err most.
+        expect(Math.hypot(v[4]!, v[5]!)).toBeCloseTo(1, 12);
+      }
+    const { width, height } = pathBounds(transformPath(rotation(45), path));
+    expect(width).toBeCloseTo(2, 3);
+    expect(height).toBeCloseTo(2, 3);
+  });
+
+  test('bounds hold a curve’s bulge and no more', () => {
+    expect(pathBounds(parsePath('M0 0C0 100 100 100 100 0'))).toEqual({ x: 0, y: 0, width: 100, height: 75 });
+  });
+
+  test('path data is read in every command but arcs, absolute and relative', () => {
+    const square = 'M10 10H30V30H10Z';
+    expect(pathData(parsePath('m10 10h20v20h-20z'))).toBe(pathData(parsePath(square)));
+    expect(pathData(parsePath('M0 0Q30 0 30 30T60 60'))).toBe('M0 0C20 0 30 10 30 30C30 50 40 60 60 60');
+    expect(pathData(parsePath('M0 0C0 5 5 10 10 10S20 15 20 20'))).toBe('M0 0C0 5 5 10 10 10C15 10 20 15 20 20');
+    expect(() => parsePath('M0 0A1 1 0 0 1 2 2')).toThrow(SyntaxError);
+    expect(() => parsePath('M0')).toThrow(SyntaxError);
+  });
+
+  test('a point is inside a ring but not in its hole, and near an edge within the tolerance', () => {
+    const ring = [...rectanglePath({ x: 0, y: 0, width: 10, height: 10 }), ...parsePath('M3 3V7H7V3Z')];
+    expect(contains(ring, { x: 1, y: 5 })).toBe(true);
+    expect(contains(ring, { x: 5, y: 5 })).toBe(false);
+    expect(contains(ring, { x: 11, y: 5 })).toBe(false);
+    expect(contains(ring, { x: 11, y: 5 }, 1.5)).toBe(true);
+  });
+});
