@@ -10,7 +10,11 @@ import { placedAt } from '@/core/piece/placement/placement';
 import { newLayout, type Project } from '@/core/project/model';
 
 /** A picture with a different colour in each quarter, so that turns and crops show. */
-export function quarters(width: number, height: number, type: 'image/jpeg' | 'image/png' = 'image/jpeg'): Buffer {
+export function quarters(
+  width: number,
+  height: number,
+  type: 'image/jpeg' | 'image/png' = 'image/jpeg',
+): Buffer {
   const canvas = createCanvas(width, height);
   const context = canvas.getContext('2d');
   for (const [i, colour] of ['#c0392b', '#2471a3', '#d4ac0d', '#1e8449'].entries()) {
@@ -23,13 +27,30 @@ export function quarters(width: number, height: number, type: 'image/jpeg' | 'im
 export function assetOf(bytes: Uint8Array, width: number, height: number, more: Partial<Asset> = {}): Asset {
   const type: AssetType = bytes[0] === 0x89 ? 'image/png' : 'image/jpeg';
   const sha = createHash('sha256').update(bytes).digest('hex');
-  return { sha, type, name: 'quarters', bytes: bytes.length, width, height, orientation: 1, ppi: 300, ...more };
+  return {
+    sha,
+    type,
+    name: 'quarters',
+    bytes: bytes.length,
+    width,
+    height,
+    orientation: 1,
+    ppi: 300,
+    ...more,
+  };
 }
 
 export const project = (width = 432, height = 288): Project =>
   newLayout({ id: 'sample', title: 'A sample', unit: 'in', width, height });
 
-export const inkPiece = (id: string, x = 20, y = 30, width = 60, height = 40, more: Partial<Piece> = {}): Piece => ({
+export const inkPiece = (
+  id: string,
+  x = 20,
+  y = 30,
+  width = 60,
+  height = 40,
+  more: Partial<Piece> = {},
+): Piece => ({
   id,
   name: id,
   role: 'embellishment',
@@ -40,7 +61,12 @@ export const inkPiece = (id: string, x = 20, y = 30, width = 60, height = 40, mo
   ...more,
 });
 
-export const photoOf = (id: string, asset: Asset, box: { x: number; y: number; width: number; height: number }, outline: Outline = { kind: 'rectangle', radius: 0 }): Piece => ({
+export const photoOf = (
+  id: string,
+  asset: Asset,
+  box: { x: number; y: number; width: number; height: number },
+  outline: Outline = { kind: 'rectangle', radius: 0 },
+): Piece => ({
   ...inkPiece(id),
   role: 'photo',
   material: { kind: 'photo', asset: asset.sha, window: WHOLE },

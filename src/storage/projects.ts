@@ -106,11 +106,11 @@ export const undeleteProject = (id: string): Promise<unknown> =>
 
 /** Throws away what was deleted long ago, and pictures that no project holds any more. */
 export async function purge(now: number): Promise<void> {
-  const gone = await database.projects
+  const expired = await database.projects
     .filter((row) => row.deleted !== undefined && now - row.deleted > KEEP_DELETED)
     .toArray();
-  if (gone.length === 0) return;
-  for (const { id } of gone)
+  if (expired.length === 0) return;
+  for (const { id } of expired)
     await database.transaction('rw', database.projects, database.journal, database.previews, async () => {
       await database.projects.delete(id);
       await database.previews.delete(id);
@@ -123,11 +123,8 @@ export async function purge(now: number): Promise<void> {
   });
   const unused = (await database.assets.toCollection().primaryKeys()).filter((sha) => !used.has(sha));
   await database.assets.bulkDelete(unused);
-  await database.proxies
-    .where('[sha+level]')
-    .between([Dexie.minKey, Dexie.minKey], [Dexie.maxKey, Dexie.maxKey])
-    .and(({ sha }) => unused.includes(sha))
-    .delete();
+  const gone = new Set(unused);
+  await database.proxies.filter(({ sha }) => gone.has(sha)).delete();
 }
 
 /** A copy of a project under a new id and title, without its history. */

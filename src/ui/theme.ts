@@ -83,6 +83,11 @@ export const theme = createTheme({
         },
       },
     },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: ({ theme: t }) => ({ color: t.vars.palette.text.primary, textTransform: 'none' }),
+      },
+    },
     MuiMenuItem: { styleOverrides: { root: { minHeight: 38 } } },
     MuiTextField: { defaultProps: { size: 'small' } },
     MuiOutlinedInput: { styleOverrides: { input: { paddingTop: 7, paddingBottom: 7 } } },

@@ -1,9 +1,10 @@
 /** A picture file in; its facts and smaller copies out. Decodes, turns upright, hashes; stores nothing. */
 import { expose } from 'comlink';
-import { readHeader, LONGEST_PICTURE_SIDE } from '@/core/pixels/header';
+import { LONGEST_PICTURE_SIDE, meaningfulDensity, readHeader } from '@/core/pixels/header';
 import { MOST_PIXELS } from '@/core/project/file';
 import type { Asset } from '@/core/picture/asset';
 import { fail, ok, type Result } from '@/core/result';
+import { PRINT_PPI } from '@/core/units/lengths';
 
 /** Longest sides of the smaller copies, pixels: for the workbox, and for the page on the screen. */
 export const THUMB_SIDE = 320;
@@ -45,7 +46,7 @@ async function importPicture(file: Blob, name: string): Promise<Result<Imported>
     width: turned ? bitmap.height : bitmap.width,
     height: turned ? bitmap.width : bitmap.height,
     orientation: notes.orientation ?? 1,
-    ppi,
+    ppi: ppi === PRINT_PPI ? (notes.ppi ?? ppi) : ppi,
     ...(notes.taken ? { taken: notes.taken } : {}),
   };
   const copies = type === 'image/png' || type === 'image/webp' ? 'image/webp' : 'image/jpeg';
@@ -70,6 +71,7 @@ async function digest(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
 interface Notes {
   orientation?: number;
   taken?: string;
+  ppi?: number;
 }
 /** A HEIC's turn is done by its decoder. */
 const NO_NOTES: Notes = {};
@@ -77,7 +79,7 @@ const NO_NOTES: Notes = {};
 async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
   const { parse } = (await import('exifr/dist/lite.esm.mjs')).default;
   const notes = await parse(bytes, {
-    pick: ['Orientation', 'DateTimeOriginal', 'CreateDate'],
+    pick: ['Orientation', 'DateTimeOriginal', 'CreateDate', 'XResolution', 'ResolutionUnit'],
     translateValues: false,
     reviveValues: false,
   }).catch(() => undefined);
@@ -85,7 +87,10 @@ async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
   const date = /^(\d{4}):(\d\d):(\d\d) (\d\d:\d\d:\d\d)/.exec(
     String(notes?.DateTimeOriginal ?? notes?.CreateDate ?? ''),
   );
+  // Exif 2.32: a resolution unit of 3 is centimetres, else inches.
+  const density = Number(notes?.XResolution) * (Number(notes?.ResolutionUnit) === 3 ? 2.54 : 1);
   return {
+    ppi: density > 0 ? meaningfulDensity(density) : undefined,
     orientation:
       Number.isInteger(orientation) && orientation >= 1 && orientation <= 8 ? orientation : undefined,
     taken: date && date[1] !== '0000' ? `${date[1]}-${date[2]}-${date[3]}T${date[4]}` : undefined,

@@ -1,12 +1,31 @@
 import fc from 'fast-check';
-import { apply, compose, growth, invert, rotation, scaling, translation, type Matrix } from '@/core/geometry/matrix';
-import { contains, ellipsePath, parsePath, pathBounds, pathData, rectanglePath, transformPath } from '@/core/geometry/path';
+import {
+  apply,
+  compose,
+  growth,
+  invert,
+  rotation,
+  scaling,
+  translation,
+  type Matrix,
+} from '@/core/geometry/matrix';
+import {
+  contains,
+  ellipsePath,
+  parsePath,
+  pathBounds,
+  pathData,
+  rectanglePath,
+  transformPath,
+} from '@/core/geometry/path';
 import { uprightMatrix } from '@/core/picture/asset';
 
 const number = fc.double({ min: -500, max: 500, noNaN: true });
 const map = fc
   .tuple(number, number, number, fc.double({ min: 0.05, max: 20, noNaN: true }), fc.boolean())
-  .map(([x, y, turn, scale, mirror]): Matrix => compose(translation(x, y), rotation(turn), scaling(mirror ? -scale : scale, scale)));
+  .map(([x, y, turn, scale, mirror]): Matrix =>
+    compose(translation(x, y), rotation(turn), scaling(mirror ? -scale : scale, scale)),
+  );
 
 describe('matrices', () => {
   test('a map and its way back leave every point where it was', () => {
@@ -27,7 +46,9 @@ describe('matrices', () => {
         expect(once.x).toBeCloseTo(twice.x, 4);
         expect(once.y).toBeCloseTo(twice.y, 4);
         const [left, right] = [compose(compose(a, b), c), compose(a, compose(b, c))];
-        left.forEach((v, i) => expect(Math.abs(v - right[i]!)).toBeLessThanOrEqual(1e-9 * (1 + Math.max(...left.map(Math.abs)))));
+        left.forEach((v, i) =>
+          expect(Math.abs(v - right[i]!)).toBeLessThanOrEqual(1e-9 * (1 + Math.max(...left.map(Math.abs)))),
+        );
       }),
     );
   });
@@ -41,9 +62,20 @@ describe('matrices', () => {
 
   test('each Exif orientation brings the stored top left corner where Exif 2.32 says', () => {
     // Where the stored row 0, column 0 lies on the upright picture (Exif 2.32, tag 0x0112), for 40 x 20 stored pixels.
-    const corner = { 1: [0, 0], 2: [40, 0], 3: [40, 20], 4: [0, 20], 5: [0, 0], 6: [20, 0], 7: [20, 40], 8: [0, 40] };
+    const corner = {
+      1: [0, 0],
+      2: [40, 0],
+      3: [40, 20],
+      4: [0, 20],
+      5: [0, 0],
+      6: [20, 0],
+      7: [20, 40],
+      8: [0, 40],
+    };
     for (const [orientation, [x, y]] of Object.entries(corner))
-      expect(apply(uprightMatrix({ width: 40, height: 20, orientation: Number(orientation) }), { x: 0, y: 0 })).toEqual({ x, y });
+      expect(
+        apply(uprightMatrix({ width: 40, height: 20, orientation: Number(orientation) }), { x: 0, y: 0 }),
+      ).toEqual({ x, y });
   });
 });
 
@@ -68,7 +100,9 @@ describe('paths', () => {
     const square = 'M10 10H30V30H10Z';
     expect(pathData(parsePath('m10 10h20v20h-20z'))).toBe(pathData(parsePath(square)));
     expect(pathData(parsePath('M0 0Q30 0 30 30T60 60'))).toBe('M0 0C20 0 30 10 30 30C30 50 40 60 60 60');
-    expect(pathData(parsePath('M0 0C0 5 5 10 10 10S20 15 20 20'))).toBe('M0 0C0 5 5 10 10 10C15 10 20 15 20 20');
+    expect(pathData(parsePath('M0 0C0 5 5 10 10 10S20 15 20 20'))).toBe(
+      'M0 0C0 5 5 10 10 10C15 10 20 15 20 20',
+    );
     expect(() => parsePath('M0 0A1 1 0 0 1 2 2')).toThrow(SyntaxError);
     expect(() => parsePath('M0')).toThrow(SyntaxError);
   });

@@ -9,7 +9,12 @@ import { normalTurn, placedAt, placementMatrix, resized, type Side } from '@/cor
 const side = fc.double({ min: 5, max: 900, noNaN: true });
 const size = fc.record({ width: side, height: side });
 const turn = fc.double({ min: -180, max: 180, noNaN: true });
-const window = fc.record({ x: fc.double({ min: 0, max: 1, noNaN: true }), y: fc.double({ min: 0, max: 1, noNaN: true }), zoom: fc.double({ min: 1, max: 8, noNaN: true }), turn });
+const window = fc.record({
+  x: fc.double({ min: 0, max: 1, noNaN: true }),
+  y: fc.double({ min: 0, max: 1, noNaN: true }),
+  zoom: fc.double({ min: 1, max: 8, noNaN: true }),
+  turn,
+});
 
 describe('a picture in its place', () => {
   test('never leaves a part of the place bare and is never squashed', () => {
@@ -47,30 +52,41 @@ describe('a picture in its place', () => {
 });
 
 describe('placement', () => {
-  const placement = fc.tuple(size, turn, fc.boolean()).map(([box, degrees, mirror]) => ({ ...placedAt({ x: 40, y: 60, ...box }, degrees), mirror }));
+  const placement = fc
+    .tuple(size, turn, fc.boolean())
+    .map(([box, degrees, mirror]) => ({ ...placedAt({ x: 40, y: 60, ...box }, degrees), mirror }));
 
   test('a corner keeps proportion, and the side opposite a handle stays where it is', () => {
     fc.assert(
-      fc.property(placement, fc.constantFrom<Side>(-1, 0, 1), fc.constantFrom<Side>(-1, 1), side, side, (from, sx, sy, x, y) => {
-        const to = resized(from, sx, sy, { x, y });
-        const anchor = { x: (-sx * from.width) / 2, y: (-sy * from.height) / 2 };
-        const before = apply(placementMatrix(from), anchor);
-        const after = apply(placementMatrix(to), { x: (-sx * to.width) / 2, y: (-sy * to.height) / 2 });
-        expect(after.x).toBeCloseTo(before.x, 6);
-        expect(after.y).toBeCloseTo(before.y, 6);
-        if (sx !== 0) expect(to.width / to.height).toBeCloseTo(from.width / from.height, 6);
-        else expect(to.width).toBe(from.width);
-      }),
+      fc.property(
+        placement,
+        fc.constantFrom<Side>(-1, 0, 1),
+        fc.constantFrom<Side>(-1, 1),
+        side,
+        side,
+        (from, sx, sy, x, y) => {
+          const to = resized(from, sx, sy, { x, y });
+          const anchor = { x: (-sx * from.width) / 2, y: (-sy * from.height) / 2 };
+          const before = apply(placementMatrix(from), anchor);
+          const after = apply(placementMatrix(to), { x: (-sx * to.width) / 2, y: (-sy * to.height) / 2 });
+          expect(after.x).toBeCloseTo(before.x, 6);
+          expect(after.y).toBeCloseTo(before.y, 6);
+          if (sx !== 0) expect(to.width / to.height).toBeCloseTo(from.width / from.height, 6);
+          else expect(to.width).toBe(from.width);
+        },
+      ),
     );
   });
 
   test('turns stay above -180 and up to 180', () => {
-    fc.assert(fc.property(fc.double({ min: -5000, max: 5000, noNaN: true }), (degrees) => {
-      const within = normalTurn(degrees);
-      expect(within).toBeGreaterThan(-180 - 1e-9);
-      expect(within).toBeLessThanOrEqual(180);
-      expect(Math.cos(((within - degrees) * Math.PI) / 180)).toBeCloseTo(1, 9);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: -5000, max: 5000, noNaN: true }), (degrees) => {
+        const within = normalTurn(degrees);
+        expect(within).toBeGreaterThan(-180 - 1e-9);
+        expect(within).toBeLessThanOrEqual(180);
+        expect(Math.cos(((within - degrees) * Math.PI) / 180)).toBeCloseTo(1, 9);
+      }),
+    );
   });
 });
 
@@ -87,7 +103,7 @@ describe('lift and light', () => {
         const [a, b, c, d] = map;
         const onPage = apply([a, b, c, d, 0, 0], shadow.offset);
         // A 1 mm lift stands 1 mm = 2.8346 pt high; the light is 36 degrees up.
-        const length = (72 / 25.4) / Math.tan((36 * Math.PI) / 180);
+        const length = 72 / 25.4 / Math.tan((36 * Math.PI) / 180);
         expect(onPage.x).toBeCloseTo(-Math.sin((direction * Math.PI) / 180) * length, 6);
         expect(onPage.y).toBeCloseTo(Math.cos((direction * Math.PI) / 180) * length, 6);
       }),

@@ -73,7 +73,7 @@ function jpegHeader(bytes: Uint8Array): Result<PictureHeader> {
     if (marker === 0xe0 && bytes[at + 4] === 0x4a) {
       // JFIF: units (1 per inch, 2 per centimetre), then the density across (ITU-T T.871, 10.1).
       const density = (bytes[at + 12]! << 8) | bytes[at + 13]!;
-      ppi = meaningful(density * (bytes[at + 11] === 2 ? 2.54 : bytes[at + 11] === 1 ? 1 : 0));
+      ppi = meaningfulDensity(density * (bytes[at + 11] === 2 ? 2.54 : bytes[at + 11] === 1 ? 1 : 0));
     }
     const frame = marker >= 0xc0 && marker <= 0xcf && ![0xc4, 0xc8, 0xcc].includes(marker);
     if (frame)
@@ -95,14 +95,15 @@ function jpegHeader(bytes: Uint8Array): Result<PictureHeader> {
   return fail(CUT_OFF);
 }
 
-const meaningful = (ppi: number): number =>
+/** A density as stated, or 300 where it is none or one of those that programs write when they know none. */
+export const meaningfulDensity = (ppi: number): number =>
   ppi > 96.5 && ppi <= 10_000 ? Math.round(ppi * 100) / 100 : PRINT_PPI;
 
 /** The pHYs chunk: pixels a metre, before the picture data. */
 function pngDensity(bytes: Uint8Array, view: DataView): number {
   for (let at = 33; at + 12 < bytes.length; at += 12 + view.getUint32(at)) {
     const type = String.fromCharCode(...bytes.subarray(at + 4, at + 8));
-    if (type === 'pHYs' && bytes[at + 16] === 1) return meaningful(view.getUint32(at + 8) * 0.0254);
+    if (type === 'pHYs' && bytes[at + 16] === 1) return meaningfulDensity(view.getUint32(at + 8) * 0.0254);
     if (type === 'IDAT') break;
   }
   return PRINT_PPI;

@@ -1,17 +1,41 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
 import fc from 'fast-check';
-import { goTo, MERGE_WITHIN, MOST_STEPS, perform, redo, startHistory, undo, undoLabel, type History } from '@/core/project/history';
+import {
+  goTo,
+  MERGE_WITHIN,
+  MOST_STEPS,
+  perform,
+  redo,
+  startHistory,
+  undo,
+  undoLabel,
+  type History,
+} from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
 import { gather, retitle } from '@/core/project/edits/gather';
-import { changeFinish, changeLight, changeMaterial, changeOutline, writeWords } from '@/core/project/edits/make';
+import {
+  changeFinish,
+  changeLight,
+  changeMaterial,
+  changeOutline,
+  writeWords,
+} from '@/core/project/edits/make';
 import { isBackground, layBackground, layPieces, removePieces, restack } from '@/core/project/edits/pile';
 import { lockPieces, mirrorPieces, movePieces, placePiece } from '@/core/project/edits/place';
 import { FILE_VERSION, readProject, writeProject } from '@/core/project/file';
 import { backgroundPiece, photoPiece, stripPiece } from '@/core/project/create';
 import { uses, type Project } from '@/core/project/model';
 import { SHAPES } from '@/core/piece/outline/shapes';
-import { assetOf, inkPiece, laid, photoOf, project, quarters, wordsOf } from '../../../scripts/testing/samples';
+import {
+  assetOf,
+  inkPiece,
+  laid,
+  photoOf,
+  project,
+  quarters,
+  wordsOf,
+} from '../../../scripts/testing/samples';
 
 const asset = assetOf(quarters(600, 400), 600, 400);
 
@@ -20,7 +44,13 @@ function someEdit(of: Project, dice: number): Edit {
   const surface = of.surfaces[0]!;
   const pick = surface.pile[dice % Math.max(1, surface.pile.length)];
   const fresh = inkPiece(`p${dice}`, dice % 300, dice % 200);
-  const choices: Edit[] = [layPieces(surface.id, [fresh]), layBackground(surface.id, backgroundPiece(`b${dice}`, asset, surface), [asset]), retitle(`Title ${dice}`), changeLight(surface.id, { direction: dice % 360 }), gather('photos', [asset])];
+  const choices: Edit[] = [
+    layPieces(surface.id, [fresh]),
+    layBackground(surface.id, backgroundPiece(`b${dice}`, asset, surface), [asset]),
+    retitle(`Title ${dice}`),
+    changeLight(surface.id, { direction: dice % 360 }),
+    gather('photos', [asset]),
+  ];
   if (pick)
     choices.push(
       movePieces(surface.id, [pick], dice % 7, -(dice % 5)),
@@ -37,26 +67,37 @@ function someEdit(of: Project, dice: number): Edit {
 }
 
 const run = (dice: readonly number[], apart: number): History =>
-  dice.reduce((history, die, i) => perform(history, someEdit(history.project, die), i * apart), startHistory(project()));
+  dice.reduce(
+    (history, die, i) => perform(history, someEdit(history.project, die), i * apart),
+    startHistory(project()),
+  );
 
 describe('history', () => {
   test('any edits, undone, give the first project; redone, the last', () => {
     fc.assert(
-      fc.property(fc.array(fc.nat(100_000), { maxLength: 40 }), fc.constantFrom(10, MERGE_WITHIN + 1), (dice, apart) => {
-        const done = run(dice, apart);
-        expect(goTo(done, 0).project).toEqual(project());
-        expect(goTo(goTo(done, 0), done.steps.length).project).toEqual(done.project);
-      }),
+      fc.property(
+        fc.array(fc.nat(100_000), { maxLength: 40 }),
+        fc.constantFrom(10, MERGE_WITHIN + 1),
+        (dice, apart) => {
+          const done = run(dice, apart);
+          expect(goTo(done, 0).project).toEqual(project());
+          expect(goTo(goTo(done, 0), done.steps.length).project).toEqual(done.project);
+        },
+      ),
     );
   });
 
   test('a walk through the steps ends where a jump ends', () => {
     fc.assert(
-      fc.property(fc.array(fc.nat(100_000), { minLength: 3, maxLength: 25 }), fc.array(fc.boolean(), { maxLength: 30 }), (dice, walk) => {
-        const done = run(dice, MERGE_WITHIN + 1);
-        const walked = walk.reduce((history, back) => (back ? undo(history) : redo(history)), done);
-        expect(walked.project).toEqual(goTo(done, walked.done).project);
-      }),
+      fc.property(
+        fc.array(fc.nat(100_000), { minLength: 3, maxLength: 25 }),
+        fc.array(fc.boolean(), { maxLength: 30 }),
+        (dice, walk) => {
+          const done = run(dice, MERGE_WITHIN + 1);
+          const walked = walk.reduce((history, back) => (back ? undo(history) : redo(history)), done);
+          expect(walked.project).toEqual(goTo(done, walked.done).project);
+        },
+      ),
     );
   });
 
@@ -68,7 +109,9 @@ describe('history', () => {
     expect(history.steps[0]!.patches).toHaveLength(1);
     expect(undoLabel(history)).toBe('move embellishment');
     expect(undo(history).project.surfaces[0]!.pile[0]!.placement.x).toBe(piece!.placement.x);
-    expect(perform(history, movePieces('sample-1', [piece!], 1, 0), 50 * 20 + MERGE_WITHIN).steps).toHaveLength(2);
+    expect(
+      perform(history, movePieces('sample-1', [piece!], 1, 0), 50 * 20 + MERGE_WITHIN).steps,
+    ).toHaveLength(2);
   });
 
   test('an edit that changes nothing leaves no step, and a new edit after undo drops what was undone', () => {
@@ -93,12 +136,19 @@ describe('pieces as they come', () => {
     const large = photoPiece('p', assetOf(quarters(60, 40), 6000, 4000), page, { x: 0, y: 0 }).placement;
     expect(large.width / large.height).toBeCloseTo(1.5, 9);
     expect(large.width).toBeLessThanOrEqual(page.width / 2 + 1e-9);
-    expect(photoPiece('p', assetOf(quarters(60, 40), 300, 150), page, { x: 0, y: 0 }).placement).toMatchObject({ width: 72, height: 36 });
+    expect(
+      photoPiece('p', assetOf(quarters(60, 40), 300, 150), page, { x: 0, y: 0 }).placement,
+    ).toMatchObject({ width: 72, height: 36 });
   });
 
   test('a background covers the bleed and gives way to the next; a strip does not cover the page', () => {
-    const first = perform(startHistory(laid([inkPiece('a')])), layBackground(page.id, backgroundPiece('b1', asset, page), [asset]), 0);
-    const second = perform(first, layBackground(page.id, backgroundPiece('b2', asset, page), [asset]), 9e5).project.surfaces[0]!;
+    const first = perform(
+      startHistory(laid([inkPiece('a')])),
+      layBackground(page.id, backgroundPiece('b1', asset, page), [asset]),
+      0,
+    );
+    const second = perform(first, layBackground(page.id, backgroundPiece('b2', asset, page), [asset]), 9e5)
+      .project.surfaces[0]!;
     expect(second.pile.map(({ id }) => id)).toEqual(['b2', 'a']);
     expect(second.pile[0]!.placement).toMatchObject({ width: page.width + 18, height: page.height + 18 });
     expect(isBackground(stripPiece('s', asset, page, { x: 0, y: 50 }), page)).toBe(false);
@@ -106,7 +156,11 @@ describe('pieces as they come', () => {
 
   test('words keep their top left corner when they grow, turned or not', () => {
     const words = { ...wordsOf('w', 'one'), placement: { ...wordsOf('w', 'one').placement, turn: 90 } };
-    const history = perform(startHistory(laid([words])), writeWords('sample-1', words, { text: 'one\ntwo' }, { width: 200, height: 100 }), 0);
+    const history = perform(
+      startHistory(laid([words])),
+      writeWords('sample-1', words, { text: 'one\ntwo' }, { width: 200, height: 100 }),
+      0,
+    );
     const { placement } = history.project.surfaces[0]!.pile[0]!;
     // Turned by a quarter, the top left corner is at the upper right: x + height / 2, y - width / 2.
     expect(placement.x + placement.height / 2).toBeCloseTo(words.placement.x + words.placement.height / 2, 9);
@@ -116,7 +170,20 @@ describe('pieces as they come', () => {
 });
 
 describe('project.json', () => {
-  const full = laid([photoOf('photo', asset, { x: 10, y: 10, width: 90, height: 60 }, SHAPES[0]), wordsOf('words', 'Who & when'), inkPiece('stroked', 5, 5, 9, 9, { finish: { lift: { height: 1.5, shadow: true }, stroke: { colour: '#ffffff', width: 4, side: 'inside' }, opacity: 0.5 } })], [asset]);
+  const full = laid(
+    [
+      photoOf('photo', asset, { x: 10, y: 10, width: 90, height: 60 }, SHAPES[0]),
+      wordsOf('words', 'Who & when'),
+      inkPiece('stroked', 5, 5, 9, 9, {
+        finish: {
+          lift: { height: 1.5, shadow: true },
+          stroke: { colour: '#ffffff', width: 4, side: 'inside' },
+          opacity: 0.5,
+        },
+      }),
+    ],
+    [asset],
+  );
 
   test('what is written is read back the same, and counts its uses', () => {
     const read = readProject(writeProject(full));
@@ -125,7 +192,9 @@ describe('project.json', () => {
   });
 
   test('any project made by edits is read back the same and satisfies the published JSON Schema', () => {
-    const validate = new Ajv({ allErrors: true }).compile(JSON.parse(readFileSync('docs/project.schema.json', 'utf8')));
+    const validate = new Ajv({ allErrors: true }).compile(
+      JSON.parse(readFileSync('docs/project.schema.json', 'utf8')),
+    );
     fc.assert(
       fc.property(fc.array(fc.nat(100_000), { maxLength: 15 }), (dice) => {
         const { project: made } = run(dice, 5);
@@ -146,13 +215,41 @@ describe('project.json', () => {
   test.each([
     ['cut off', writeProject(full).slice(0, 200), /cannot be read/],
     ['another program’s', '{"hello": 1}', /not a Bellagraph project/],
-    ['newer', spoil((file) => (file.version = FILE_VERSION + 1)), /newer Bellagraph \(file version 2; this one reads up to 1\)/],
-    ['without a version', spoil((file) => delete (file as Partial<typeof file>).version), /does not say which version/],
-    ['an unknown material', spoil((file) => ((file.project.surfaces[0]!.pile[0]!.material as { kind: string }).kind = 'glitter')), /material this version does not know/],
-    ['a number out of range', spoil((file) => (file.project.surfaces[0]!.pile[0]!.placement.width = -3)), /damaged: .*width/],
-    ['a text where a number belongs', spoil((file) => ((file.project.surfaces[0]! as unknown as { width: string }).width = '12')), /damaged/],
-    ['a picture under a wrong name', spoil((file) => (file.project.assets = { ['0'.repeat(64)]: asset })), /list of pictures is damaged/],
-    ['an unreadable cut', spoil((file) => ((file.project.surfaces[0]!.pile[0]!.outline as { data: string }).data = 'M0 0A9 9')), /damaged/],
+    [
+      'newer',
+      spoil((file) => (file.version = FILE_VERSION + 1)),
+      /newer Bellagraph \(file version 2; this one reads up to 1\)/,
+    ],
+    [
+      'without a version',
+      spoil((file) => delete (file as Partial<typeof file>).version),
+      /does not say which version/,
+    ],
+    [
+      'an unknown material',
+      spoil((file) => ((file.project.surfaces[0]!.pile[0]!.material as { kind: string }).kind = 'glitter')),
+      /material this version does not know/,
+    ],
+    [
+      'a number out of range',
+      spoil((file) => (file.project.surfaces[0]!.pile[0]!.placement.width = -3)),
+      /damaged: .*width/,
+    ],
+    [
+      'a text where a number belongs',
+      spoil((file) => ((file.project.surfaces[0]! as unknown as { width: string }).width = '12')),
+      /damaged/,
+    ],
+    [
+      'a picture under a wrong name',
+      spoil((file) => (file.project.assets = { ['0'.repeat(64)]: asset })),
+      /list of pictures is damaged/,
+    ],
+    [
+      'an unreadable cut',
+      spoil((file) => ((file.project.surfaces[0]!.pile[0]!.outline as { data: string }).data = 'M0 0A9 9')),
+      /damaged/,
+    ],
   ])('refuses a file that is %s, and says so', (_, json, message) => {
     const read = readProject(json);
     expect(read.ok ? '' : read.message).toMatch(message);

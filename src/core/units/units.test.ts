@@ -20,7 +20,9 @@ describe('lengths', () => {
     ['.5 inches', 36],
   ])('reads %s', (text, points) => expect(read(text)).toBeCloseTo(points, 9));
 
-  test.each(['', 'wide', '3 1/0', '4 feet', '1 2 3', '3/'])('refuses %p in words', (text) => expect(typeof read(text)).toBe('string'));
+  test.each(['', 'wide', '3 1/0', '4 feet', '1 2 3', '3/'])('refuses %p in words', (text) =>
+    expect(typeof read(text)).toBe('string'),
+  );
 
   test('one inch is 25.4 mm exactly (international yard and pound agreement, 1959)', () => {
     expect(toPoints(25.4, 'mm')).toBeCloseTo(toPoints(1, 'in'), 12);
@@ -29,17 +31,28 @@ describe('lengths', () => {
   test('what is written is read back, to the precision shown', () => {
     const steps = { in: 0.72, mm: 0.29, cm: 0.29, pt: 0.1, px: 0.24 };
     fc.assert(
-      fc.property(fc.double({ min: -5000, max: 5000, noNaN: true }), fc.constantFrom(...units), (points, unit) => {
-        expect(Math.abs((read(formatLength(points, unit, true)) as number) - points)).toBeLessThanOrEqual(steps[unit]);
-      }),
+      fc.property(
+        fc.double({ min: -5000, max: 5000, noNaN: true }),
+        fc.constantFrom(...units),
+        (points, unit) => {
+          expect(Math.abs((read(formatLength(points, unit, true)) as number) - points)).toBeLessThanOrEqual(
+            steps[unit],
+          );
+        },
+      ),
     );
   });
 
   test('to points and back', () => {
     fc.assert(
-      fc.property(fc.double({ min: -1e4, max: 1e4, noNaN: true }), fc.constantFrom(...units), fc.integer({ min: 36, max: 1200 }), (value, unit, ppi) => {
-        expect(fromPoints(toPoints(value, unit, ppi), unit, ppi)).toBeCloseTo(value, 8);
-      }),
+      fc.property(
+        fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+        fc.constantFrom(...units),
+        fc.integer({ min: 36, max: 1200 }),
+        (value, unit, ppi) => {
+          expect(fromPoints(toPoints(value, unit, ppi), unit, ppi)).toBeCloseTo(value, 8);
+        },
+      ),
     );
   });
 
@@ -66,7 +79,9 @@ describe('sizes', () => {
     [72, 4320, true],
     [72, 4321, false],
     [Number.NaN, 100, false],
-  ])('a page of %p x %p pt: allowed %p', (width, height, allowed) => expect(checkSize(width, height, 'in').ok).toBe(allowed));
+  ])('a page of %p x %p pt: allowed %p', (width, height, allowed) =>
+    expect(checkSize(width, height, 'in').ok).toBe(allowed),
+  );
 
   test('known sizes go by their name', () => {
     expect(nameOfSize(595.2756, 841.8898, 'mm')).toBe('A4');

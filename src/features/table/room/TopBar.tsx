@@ -84,7 +84,7 @@ export function TopBar({ onMake, onSaveFile, onHelp }: Props) {
             disabled={!undoName || readOnly}
             onClick={undo}
             startIcon={<IconArrowBackUp size={19} />}
-            aria-label={undoName ? `Undo: ${undoName}` : 'Undo'}
+            aria-label={undoName ? `Undo ${undoName}` : 'Undo'}
             sx={{ maxWidth: 230, px: 1, whiteSpace: 'nowrap' }}
           >
             <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis' }}>
@@ -101,7 +101,7 @@ export function TopBar({ onMake, onSaveFile, onHelp }: Props) {
           <IconButton
             disabled={!redoName || readOnly}
             onClick={redo}
-            aria-label={redoName ? `Redo: ${redoName}` : 'Redo'}
+            aria-label={redoName ? `Redo ${redoName}` : 'Redo'}
             color="inherit"
           >
             <IconArrowForwardUp size={19} />
@@ -252,7 +252,7 @@ function ShowMenu() {
   const { store } = useRoom();
   const show = useSession((session) => session.show);
   return (
-    <MenuButton label="Show" name="What is shown">
+    <MenuButton label="Show" name="Show on the table">
       {(close) =>
         PANELS.map(({ panel, name, key }) => (
           <MenuItem

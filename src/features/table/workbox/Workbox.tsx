@@ -97,16 +97,16 @@ export function Workbox({ photos, papers, counting, readOnly, onPickFiles, onLay
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.75, width: '100%', px: 0.5 }}>
           <WordsButton
             role="title"
-            name="Title"
-            sample="Title"
+            name="title"
+            sample="Aa"
             font="great-vibes"
             disabled={readOnly}
             onLay={onLay}
           />
           <WordsButton
             role="journaling"
-            name="Journaling"
-            sample="we flew …"
+            name="journaling"
+            sample="abc"
             font="caveat"
             disabled={readOnly}
             onLay={onLay}
@@ -288,7 +288,6 @@ function WordsButton({ role, name, sample, font, disabled, onLay }: WordsProps) 
       draggable={!disabled}
       onDragStart={(event) => writeCarried(event.dataTransfer, { kind: 'words', role })}
       onClick={(event) => onLay({ kind: 'words', role }, event.currentTarget)}
-      aria-label={`Write ${name.toLowerCase()}`}
       sx={{
         justifyContent: 'space-between',
         border: 1,
@@ -296,9 +295,10 @@ function WordsButton({ role, name, sample, font, disabled, onLay }: WordsProps) 
         bgcolor: 'background.paper',
         height: 46,
         px: 1.5,
+        whiteSpace: 'nowrap',
       }}
     >
-      <span>{name}</span>
+      <span>Write {name}</span>
       <Box
         component="span"
         aria-hidden="true"

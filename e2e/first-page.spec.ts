@@ -1,0 +1,209 @@
+import { execFileSync } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import {
+  bringIn,
+  field,
+  kept,
+  layByEnter,
+  newPage,
+  numberIn,
+  onTable,
+  openRow,
+  pageOnScreen,
+  photo,
+  photosInBox,
+  slabs,
+} from './table';
+
+test('a first page: three photos, a paper, a title; closed without thinking, found again, printed', async ({
+  page,
+  context,
+}, info) => {
+  await newPage(page);
+  await expect(page.getByText('Photos for this page wait here.')).toBeVisible();
+  await bringIn(page, [photo('fly-in-first-launch'), photo('fly-in-high'), photo('fly-in-plum-kite')]);
+  await expect(photosInBox(page)).toHaveCount(3);
+
+  await layByEnter(page.getByRole('button', { name: /^Sailcloth linen/ }));
+  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
+  await expect(slabs(page)).toHaveCount(1);
+
+  await photosInBox(page)
+    .first()
+    .dragTo(page.getByTestId('stage'), { targetPosition: { x: 420, y: 200 } });
+  await expect(slabs(page)).toHaveCount(2);
+  await layByEnter(photosInBox(page).nth(1));
+  await layByEnter(photosInBox(page).nth(2));
+  await expect(slabs(page)).toHaveCount(4);
+  await layByEnter(page.getByRole('button', { name: /^Picnic gingham/ }));
+  await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
+  await expect(slabs(page)).toHaveCount(5);
+
+  await page.getByRole('button', { name: 'Write title' }).click();
+  await page.keyboard.type('First off the beach');
+  await page.keyboard.press('Escape');
+  await expect(slabs(page).first()).toContainText('First off the beach');
+  await page.getByRole('textbox', { name: 'Project title' }).fill('Our first page');
+  await kept(page);
+  await page.close();
+
+  const again = await context.newPage();
+  await again.goto('/');
+  await again.getByRole('button', { name: 'Open Our first page' }).click();
+  await onTable(again);
+  await expect(slabs(again)).toHaveCount(6);
+  await expect(again.getByRole('button', { name: /^Undo change title/ })).toBeEnabled();
+
+  await again.getByRole('button', { name: 'Make', exact: true }).click();
+  const download = again.waitForEvent('download');
+  await again.getByRole('button', { name: 'Make the PDF' }).click();
+  await expect(again.getByTestId('made')).toContainText('Our first page.pdf');
+  const path = info.outputPath('page.pdf');
+  await (await download).saveAs(path);
+  const run = (name: string, ...args: string[]) => execFileSync(name, args, { encoding: 'utf8' });
+  expect(run('qpdf', '--check', path)).toMatch(/No syntax or stream encoding errors/);
+  expect(run('pdfinfo', '-box', path)).toMatch(/TrimBox:\s+36.00\s+36.00\s+900.00\s+900.00/);
+  expect(run('pdftotext', path, '-')).toContain('First off the beach');
+  expect(run('pdfimages', '-list', path).match(/ jpeg /g)).toHaveLength(5);
+});
+
+test('a piece is moved, resized in proportion, turned, nudged, mirrored, copied, undone by name', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, photo('fly-in-first-launch'));
+  await layByEnter(photosInBox(page).first());
+  const middle = await pageOnScreen(page);
+  await openRow(page, 'Place');
+  const [x, y, width, height] = [
+    await numberIn(page, 'From left'),
+    await numberIn(page, 'From top'),
+    await numberIn(page, 'Width'),
+    await numberIn(page, 'Height'),
+  ];
+  expect(width / height).toBeCloseTo(1.5, 1);
+
+  await page.mouse.move(middle.x, middle.y);
+  await page.mouse.down();
+  await page.mouse.move(middle.x + middle.inch, middle.y - middle.inch, { steps: 6 });
+  await page.mouse.up();
+  expect(await numberIn(page, 'From left')).toBeCloseTo(x + 1, 1);
+  expect(await numberIn(page, 'From top')).toBeCloseTo(y - 1, 1);
+  await expect(page.getByRole('button', { name: 'Undo move photo' })).toBeVisible();
+
+  const corner = (await page.locator('[data-grip="1,1"]').boundingBox())!;
+  await page.mouse.move(corner.x + corner.width / 2, corner.y + corner.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(corner.x - middle.inch, corner.y + middle.inch / 3, { steps: 6 });
+  await page.mouse.up();
+  expect((await numberIn(page, 'Width')) / (await numberIn(page, 'Height'))).toBeCloseTo(width / height, 1);
+  expect(await numberIn(page, 'From left')).toBeCloseTo(x + 1, 1);
+
+  const loop = (await page.locator('[data-grip="turn"]').boundingBox())!;
+  await page.keyboard.down('Shift');
+  await page.mouse.move(loop.x + loop.width / 2, loop.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(loop.x + 130, loop.y + 60, { steps: 6 });
+  await page.mouse.up();
+  await page.keyboard.up('Shift');
+  const turned = await numberIn(page, 'Turned');
+  expect(turned).not.toBe(0);
+  expect(turned % 15).toBe(0);
+
+  const before = await numberIn(page, 'From left');
+  await page
+    .getByTestId('stage')
+    .focus()
+    .catch(() => {});
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  expect(await numberIn(page, 'From left')).toBeCloseTo(before + 0.11, 2);
+  await page.keyboard.press('m');
+  await expect(page.getByRole('button', { name: 'Undo mirror photo' })).toBeVisible();
+  await page.keyboard.press('Control+d');
+  await expect(slabs(page)).toHaveCount(2);
+  await page.keyboard.press('Control+c');
+  await page.keyboard.press('Control+v');
+  await expect(slabs(page)).toHaveCount(3);
+  await page.keyboard.press('Delete');
+  await expect(slabs(page)).toHaveCount(2);
+  for (let i = 0; i < 20; i++) await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+  await expect(slabs(page)).toHaveCount(0);
+  for (let i = 0; i < 20; i++) await page.keyboard.press('Control+Shift+z');
+  await expect(slabs(page)).toHaveCount(2);
+});
+
+test('exact numbers take what people write, and refuse in words', async ({ page }) => {
+  await newPage(page);
+  await bringIn(page, photo('fly-in-first-launch'));
+  await layByEnter(photosInBox(page).first());
+  await openRow(page, 'Place');
+  await field(page, 'Width').fill('3 3/4 in');
+  await field(page, 'Width').press('Enter');
+  await expect(field(page, 'Height')).toHaveValue('2.5');
+  await field(page, 'From left').fill('50.8mm');
+  await field(page, 'From left').press('Enter');
+  await expect(field(page, 'From left')).toHaveValue('2');
+  await field(page, 'Height').fill('tall');
+  await field(page, 'Height').press('Enter');
+  await expect(page.getByText('“tall” is not a length.')).toBeVisible();
+  await field(page, 'Height').press('Escape');
+  await expect(field(page, 'Height')).toHaveValue('2.5');
+});
+
+test('a photo slides in its place and is never squashed; its sharpness is told in numbers', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, photo('from-olus-old-phone'));
+  await layByEnter(photosInBox(page).first());
+  await openRow(page, 'Place');
+  await field(page, 'Width').fill('8');
+  await field(page, 'Width').press('Enter');
+  await openRow(page, 'Material');
+  await expect(page.getByTestId('sharpness')).toHaveText(
+    'Prints at 100 ppi: soft at this size. Good up to 2.67 x 2 in.',
+  );
+  const middle = await pageOnScreen(page);
+  await page.mouse.dblclick(middle.x, middle.y);
+  await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
+  await page.getByRole('slider', { name: /^Closer/ }).fill('0.7');
+  await page.mouse.move(middle.x, middle.y);
+  await page.mouse.down();
+  await page.mouse.move(middle.x + 60, middle.y + 20, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Undo slide photo in its place' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  await expect(page.getByText('Warning: from-olus-old-phone')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText(/Prints at 49 ppi: soft/)).toBeVisible();
+  await page.getByRole('button', { name: 'Show', exact: true }).last().click();
+  await expect(page.getByRole('textbox', { name: 'Name of this piece' })).toHaveValue('from-olus-old-phone');
+});
+
+test('clicking again on the same spot reaches the piece beneath; the pile is reordered by keyboard', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, [photo('fly-in-first-launch'), photo('fly-in-plum-kite')]);
+  await layByEnter(photosInBox(page).first());
+  await layByEnter(photosInBox(page).nth(1));
+  const { x, y } = await pageOnScreen(page);
+  const name = page.getByRole('textbox', { name: 'Name of this piece' });
+  await page.mouse.click(x, y);
+  await expect(name).toHaveValue('fly-in-first-launch');
+  await page.waitForTimeout(400);
+  await page.mouse.click(x, y);
+  await expect(name).toHaveValue('fly-in-plum-kite');
+  await page.getByTestId('stage').press('PageDown');
+  await expect(slabs(page).first()).toContainText('fly-in-first-launch');
+  await expect(page.getByRole('button', { name: 'Undo change order' })).toBeVisible();
+  await page.getByRole('button', { name: 'Change the place of fly-in-plum-kite in the pile' }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('ArrowUp');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('Space');
+  await expect(slabs(page).first()).toContainText('fly-in-plum-kite');
+});

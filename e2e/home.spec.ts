@@ -1,0 +1,167 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { DEMO_FILE, kept, layByEnter, newPage, notice, onTable, pageOnScreen, slabs } from './table';
+
+const AXE = readFileSync(join(import.meta.dirname, '..', 'node_modules', 'axe-core', 'axe.min.js'), 'utf8');
+
+interface Axe {
+  run(
+    context: Document,
+    options: object,
+  ): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
+}
+
+async function axe(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  return page.evaluate(async () => {
+    const { violations } = await (window as unknown as { axe: Axe }).axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    });
+    return violations.map(
+      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+    );
+  });
+}
+
+test('sizes are offered to scale; a size of one’s own is checked in words', async ({ page }) => {
+  await page.goto('/');
+  for (const name of ['12 x 12 in', '8 x 8 in', '8.5 x 11 in', '6 x 8 in', 'A4', 'A3'])
+    await expect(page.getByRole('button', { name: `New layout ${name},` })).toBeVisible();
+  const form = page.getByRole('form', { name: 'Custom size' });
+  const start = form.getByRole('button', { name: 'Start with this size' });
+  await start.click();
+  await expect(form.getByRole('alert')).toContainText('Give a width');
+  await form.getByLabel('Width').fill('61');
+  await form.getByLabel('Height').fill('7 1/2');
+  await start.click();
+  await expect(form.getByRole('alert')).toHaveText('Width is too large: a page side measures 1 to 60 in.');
+  await form.getByLabel('Width').fill('190mm');
+  await start.click();
+  await onTable(page);
+  await expect(page.getByText('7.48 x 7.5 in', { exact: false }).first()).toBeVisible();
+});
+
+test('projects are copied, deleted, brought back; the newest lies first', async ({ page }) => {
+  await newPage(page, 'A4');
+  await page.getByRole('textbox', { name: 'Project title' }).fill('Tide pools');
+  await kept(page);
+  await page.getByRole('link', { name: 'Bellagraph home' }).click();
+  const menu = page.getByRole('button', { name: 'More to do with Tide pools', exact: true });
+  await menu.click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('button', { name: /^Open Tide pools/ })).toHaveCount(2);
+  await expect(
+    page
+      .getByRole('main')
+      .getByRole('button', { name: /^Open / })
+      .first(),
+  ).toHaveAccessibleName('Open Tide pools (copy)');
+  await menu.click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('button', { name: /^Open Tide pools/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^Open Tide pools/ })).toHaveCount(2);
+});
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`no accessibility faults are found by axe in ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await page.goto('/');
+    await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
+    await expect(page.getByRole('button', { name: 'Open Fly-in on the beach' })).toBeVisible();
+    await notice(page).waitFor({ state: 'hidden' });
+    expect(await axe(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
+    await onTable(page);
+    expect(await axe(page)).toEqual([]);
+    await slabs(page).nth(8).click();
+    for (const row of ['Material', 'Cut', 'Finish'] as const) {
+      await page.getByRole('button', { name: new RegExp(`^${row}:`) }).click();
+      await page.waitForTimeout(250);
+      expect(await axe(page)).toEqual([]);
+    }
+    await page.getByRole('button', { name: 'Make', exact: true }).click();
+    await page.waitForTimeout(300);
+    expect(await axe(page)).toEqual([]);
+  });
+
+test('the whole way by keyboard, and nothing is asked of any other machine', async ({ page, baseURL }) => {
+  const foreign: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith(baseURL!) && !/^(data|blob):/.test(request.url()))
+      foreign.push(request.url());
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New layout 12 x 12 in' }).focus();
+  await page.keyboard.press('Enter');
+  await onTable(page);
+  await page.getByRole('button', { name: /^Tide wash/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(slabs(page)).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await page.getByTestId('stage').click({ position: { x: 30, y: 400 } });
+  await page.keyboard.press('t');
+  await page.keyboard.type('Wind');
+  await page.keyboard.press('Escape');
+  await expect(slabs(page)).toHaveCount(2);
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Home');
+  await page.keyboard.press('b');
+  await expect(page.getByRole('textbox', { name: 'Name of this piece' })).toHaveValue('Tide wash');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Nudge by 1/100 in');
+  await page.keyboard.press('Escape');
+  for (const [key, region] of [
+    ['w', 'Workbox'],
+    ['p', 'Side panel'],
+  ] as const) {
+    const panel = page.getByRole(region === 'Workbox' ? 'region' : 'complementary', { name: region });
+    await page.keyboard.press(key);
+    await expect(panel).toBeHidden();
+    await page.keyboard.press(key);
+    await expect(panel).toBeVisible();
+  }
+  expect(foreign).toEqual([]);
+});
+
+test('zoom by keys and wheel, from 5 to 1600 %, and back to the whole page', async ({ page }) => {
+  await newPage(page);
+  const zoom = page.getByRole('button', { name: /^Zoom, now/ });
+  const whole = await zoom.innerText();
+  await page.keyboard.press('1');
+  await expect(zoom).toHaveText('100 %');
+  for (let i = 0; i < 20; i++) await page.keyboard.press('+');
+  await expect(zoom).toHaveText('1600 %');
+  for (let i = 0; i < 30; i++) await page.keyboard.press('-');
+  await expect(zoom).toHaveText('5 %');
+  await page.keyboard.press('0');
+  await expect(zoom).toHaveText(whole);
+  const { x, y } = await pageOnScreen(page);
+  await page.mouse.move(x, y);
+  await page.keyboard.down('Control');
+  await page.mouse.wheel(0, -300);
+  await page.keyboard.up('Control');
+  await expect(zoom).not.toHaveText(whole);
+});
+
+test('words are written in place; too long for a name, they are still all there', async ({ page }) => {
+  await newPage(page);
+  await page.keyboard.press('j');
+  await page.keyboard.type('Forty-one kites up by noon and only two in the sea.');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Only one in the sea.');
+  await page.keyboard.press('Escape');
+  await expect(slabs(page).first()).toContainText('Only one in the sea.');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type(' And it floated.');
+  await page.keyboard.press('Escape');
+  await expect(slabs(page).first()).toContainText('Only one in the sea. And it floated.');
+  await page.keyboard.press('j');
+  await page.keyboard.press('Escape');
+  await expect(slabs(page)).toHaveCount(1);
+  await layByEnter(page.getByRole('button', { name: /^Dune kraft/ }));
+  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
+  await expect(slabs(page).last()).toContainText('Dune kraft');
+});

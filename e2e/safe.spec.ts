@@ -1,0 +1,202 @@
+/** Nothing is lost: crashes, damaged files, a full store, two tabs. */
+import { readFileSync, writeFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { chromium, expect, test, type Page } from '@playwright/test';
+import { CHROMIUM } from '../playwright.config';
+import {
+  bringIn,
+  DEMO_FILE,
+  kept,
+  layByEnter,
+  newPage,
+  notice,
+  onTable,
+  photo,
+  photosInBox,
+  slabs,
+} from './table';
+
+/** A browser of its own with a profile on disk, that can be killed like a power cut. */
+async function openBrowser(profile: string): Promise<{ page: Page; kill: () => void }> {
+  const child = spawn(
+    CHROMIUM.executablePath,
+    [
+      ...CHROMIUM.args,
+      '--headless',
+      '--window-size=1280,800',
+      '--remote-debugging-port=0',
+      `--user-data-dir=${profile}`,
+    ],
+    { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
+  );
+  const address = await new Promise<string>((resolve) => {
+    child.stderr.on('data', (text: Buffer) => {
+      const found = /ws:\/\/\S+/.exec(String(text));
+      if (found) resolve(found[0]);
+    });
+  });
+  const browser = await chromium.connectOverCDP(address);
+  const page = await browser.contexts()[0]!.newPage();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  return { page, kill: () => process.kill(-child.pid!, 'SIGKILL') };
+}
+
+test('a killed browser comes back to the last edit, with everything that can be undone', async ({
+  baseURL,
+}, info) => {
+  const profile = info.outputPath('profile');
+  const first = await openBrowser(profile);
+  await newPage(first.page, '8 x 8 in', baseURL);
+  const address = first.page.url();
+  await bringIn(first.page, photo('fly-in-plum-kite'));
+  await layByEnter(photosInBox(first.page).first());
+  await first.page.getByTestId('stage').press('ArrowRight');
+  // Durable within 300 ms of the edit; no goodbye is said.
+  await first.page.waitForTimeout(300);
+  first.kill();
+
+  const { page, kill } = await openBrowser(profile);
+  await page.goto(address);
+  await onTable(page);
+  await expect(slabs(page)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo move photo' }).click();
+  await page.getByRole('button', { name: 'Undo lay photo' }).click();
+  await expect(slabs(page)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Redo lay photo' }).click();
+  await expect(slabs(page)).toHaveCount(1);
+  kill();
+});
+
+test('bad files are refused by name and reason; the good ones among them arrive', async ({ page }, info) => {
+  await newPage(page);
+  const good = readFileSync(photo('from-olus-old-phone'));
+  const write = (name: string, bytes: Buffer | string) => {
+    writeFileSync(info.outputPath(name), bytes);
+    return info.outputPath(name);
+  };
+  await bringIn(page, [
+    write('diary.jpg', 'Dear diary, today we flew the red one.'),
+    write('half.jpg', good.subarray(0, good.length / 2)),
+    write('nothing.jpg', ''),
+    write('drawing.svg', '<svg xmlns="http://www.w3.org/2000/svg"><script>fetch("/")</script></svg>'),
+    write('same-bytes.jpg', good),
+    photo('from-olus-old-phone'),
+  ]);
+  const told = notice(page);
+  await expect(told).toContainText('diary.jpg is not a picture this program knows');
+  await expect(told).toContainText('half.jpg is cut off');
+  await expect(told).toContainText('nothing.jpg is empty (0 bytes)');
+  await expect(told).toContainText('drawing.svg is an SVG drawing');
+  await expect(photosInBox(page)).toHaveCount(1);
+  const stored = await page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const open = indexedDB.open('bellagraph');
+        open.onsuccess = () => {
+          const count = open.result.transaction('assets').objectStore('assets').count();
+          count.onsuccess = () => resolve(count.result);
+        };
+      }),
+  );
+  expect(stored).toBe(1);
+});
+
+test('JPEG, PNG, WebP and HEIC arrive; an Exif turn is honoured', async ({ page }, info) => {
+  const { default: sharp } = await import('sharp');
+  const small = sharp(photo('fly-in-plum-kite')).resize(300);
+  await small.clone().png().toFile(info.outputPath('a.png'));
+  await small.clone().webp().toFile(info.outputPath('b.webp'));
+  await newPage(page);
+  await bringIn(page, [
+    info.outputPath('a.png'),
+    info.outputPath('b.webp'),
+    'e2e/fixtures/kite.heic',
+    photo('fly-in-high'),
+  ]);
+  await expect(photosInBox(page)).toHaveCount(4);
+  const shapes = await photosInBox(page).evaluateAll((items) =>
+    items.map((item) => Math.sign(item.clientWidth - item.clientHeight)),
+  );
+  expect(shapes).toEqual(expect.arrayContaining([0, 0, 1, -1]));
+  for (const i of [0, 1, 2, 3]) await layByEnter(photosInBox(page).nth(i));
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('radio', { name: 'JPEG' }).check();
+  await page.getByRole('button', { name: 'Make the JPEG' }).click();
+  const path = info.outputPath('page.jpg');
+  await (await download).saveAs(path);
+  expect(await sharp(path).metadata()).toMatchObject({ width: 3675, height: 3675, density: 300 });
+});
+
+test('a full store in the middle of an import: what was stored stays, the rest is named', async ({
+  page,
+  context,
+  baseURL,
+}) => {
+  const session = await context.newCDPSession(page);
+  const origin = baseURL!;
+  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 4_500_000 });
+  await newPage(page);
+  await bringIn(
+    page,
+    [
+      'fly-in-first-launch',
+      'fly-in-all-up',
+      'fly-in-through-the-grass',
+      'tide-pools',
+      'lantern-night',
+      'workshop-table',
+    ].map(photo),
+  );
+  await expect(notice(page)).toContainText('There is no room left in this browser');
+  await expect(notice(page)).toContainText('.jpg');
+  const arrived = await photosInBox(page).count();
+  expect(arrived).toBeGreaterThan(0);
+  expect(arrived).toBeLessThan(6);
+  await session.send('Storage.overrideQuotaForOrigin', { origin });
+  await page.reload();
+  await onTable(page);
+  await expect(photosInBox(page)).toHaveCount(arrived);
+});
+
+test('a second tab looks on and says so, and takes over when the first is closed', async ({
+  page,
+  context,
+}) => {
+  await newPage(page);
+  await kept(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByText('This project is open in another tab.')).toBeVisible();
+  await expect(other.getByRole('button', { name: 'Write title' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Project title' }).fill('Kept by the first');
+  await kept(page);
+  await page.close();
+  await expect(other.getByText('This project is open in another tab.')).toBeHidden();
+  await expect(other.getByRole('textbox', { name: 'Project title' })).toHaveValue('Kept by the first');
+});
+
+test('a project goes out as a file and comes back the same; damaged ones are refused with a reason', async ({
+  page,
+}, info) => {
+  await page.goto('/');
+  const input = page.getByLabel('Project file');
+  await input.setInputFiles(DEMO_FILE);
+  await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
+  await onTable(page);
+  await expect(slabs(page)).toHaveCount(15);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const path = info.outputPath('saved.bellagraph');
+  await (await download).saveAs(path);
+  const saved = readFileSync(path);
+  const original = readFileSync(DEMO_FILE);
+  expect(Math.abs(saved.length - original.length)).toBeLessThan(60_000);
+
+  await page.goto('/');
+  writeFileSync(info.outputPath('broken.bellagraph'), saved.subarray(0, saved.length - 5000));
+  await input.setInputFiles(info.outputPath('broken.bellagraph'));
+  await expect(notice(page)).toContainText('broken.bellagraph was not opened.');
+  await input.setInputFiles(path);
+  await expect(page.getByRole('button', { name: 'Open Fly-in on the beach' })).toHaveCount(2);
+});

@@ -1,0 +1,61 @@
+/** The app in a person's words, for the browser tests. */
+import { expect, type Locator, type Page } from '@playwright/test';
+import { join } from 'node:path';
+
+export const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos');
+export const photo = (name: string): string => join(PHOTOS, `${name}.jpg`);
+export const DEMO_FILE = join(import.meta.dirname, '..', 'public', 'demo', 'saltmarsh-fly-in.bellagraph');
+
+/** A new 12 x 12 page on the table, ready for work. */
+export async function newPage(page: Page, size = '12 x 12 in', base = ''): Promise<void> {
+  await page.goto(`${base}/`);
+  await page.getByRole('button', { name: `New layout ${size}` }).click();
+  await onTable(page);
+}
+
+export async function onTable(page: Page): Promise<void> {
+  await expect(page.getByTestId('stage')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Papers' }).getByRole('button').first()).toBeVisible();
+}
+
+export async function bringIn(page: Page, files: Parameters<Locator['setInputFiles']>[0]): Promise<void> {
+  await page.getByTestId('photo-input').setInputFiles(files);
+}
+
+export const photosInBox = (page: Page): Locator =>
+  page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button');
+export const slabs = (page: Page): Locator =>
+  page.getByRole('list', { name: 'Pieces, top first' }).locator('button[aria-pressed]');
+
+/** Waits until the last edit has reached the store. */
+export async function kept(page: Page): Promise<void> {
+  await expect(page.getByTestId('kept')).toHaveAttribute('data-kept', /\d/);
+}
+
+/** The middle of the page on the screen, and CSS pixels an inch. */
+export async function pageOnScreen(page: Page): Promise<{ x: number; y: number; inch: number }> {
+  const zoom = await page.getByRole('button', { name: /^Zoom, now/ }).getAttribute('aria-label');
+  const box = (await page.locator('[data-testid=stage] > div').first().boundingBox())!;
+  void zoom;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2, inch: box.width / 12 };
+}
+
+/** One of the fields of About this piece, as a number. */
+export const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
+export const numberIn = async (page: Page, name: string): Promise<number> =>
+  Number(await field(page, name).inputValue());
+
+/** Opens a row of About this piece. */
+export async function openRow(page: Page, name: 'Material' | 'Cut' | 'Finish' | 'Place'): Promise<void> {
+  const row = page.getByRole('button', { name: new RegExp(`^${name}:`) });
+  if ((await row.getAttribute('aria-expanded')) !== 'true') await row.click();
+}
+
+/** Lays something of the workbox by keyboard. */
+export async function layByEnter(item: Locator): Promise<void> {
+  await item.focus();
+  await item.press('Enter');
+}
+
+/** The message at the foot of the screen. */
+export const notice = (page: Page): Locator => page.locator('.MuiSnackbar-root [role=alert]');

@@ -1,0 +1,40 @@
+import { defineConfig } from '@playwright/test';
+
+/** The app as a person uses it, in Debian's Chromium, on the production build. `PORT` chooses where it is served. */
+const port = Number(process.env.PORT ?? 3211);
+
+export const CHROMIUM = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  retries: process.env.CI ? 1 : 0,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    launchOptions: CHROMIUM,
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: `node_modules/.bin/next start --port ${port}`,
+    url: `http://localhost:${port}`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

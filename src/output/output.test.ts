@@ -1,0 +1,288 @@
+/** Every output against tools that are not ours: poppler, qpdf, sharp. */
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createCanvas } from '@napi-rs/canvas';
+import { converter, differenceCiede2000 } from 'culori';
+import sharp from 'sharp';
+import { drawSurface, toolsFor } from '@/core/page/draw';
+import { invert } from '@/core/geometry/matrix';
+import { uprightMatrix, type Asset } from '@/core/picture/asset';
+import { SHAPES } from '@/core/piece/outline/shapes';
+import type { Project } from '@/core/project/model';
+import { sharpnessOf } from '@/core/proof/sharpness';
+import type { Typesetter } from '@/core/text/typesetter';
+import { make, type MakeOptions } from '@/output/make';
+import { nodeTypesetter, nodeWorkshop } from '../../scripts/node/platform';
+import { withExif } from '../../scripts/demo/photos/exif';
+import { assetOf, inkPiece, laid, photoOf, project, quarters, wordsOf } from '../../scripts/testing/samples';
+
+const folder = mkdtempSync(join(tmpdir(), 'output-'));
+const tool = (name: string, ...args: string[]) =>
+  execFileSync(name, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] });
+const files = new Map<string, Buffer>();
+const register = (bytes: Buffer, width: number, height: number, more: Partial<Asset> = {}): Asset => {
+  const asset = assetOf(bytes, width, height, more);
+  files.set(asset.sha, bytes);
+  return asset;
+};
+
+let typesetter: Typesetter;
+beforeAll(async () => {
+  typesetter = await nodeTypesetter();
+});
+
+async function made(
+  of: Project,
+  options: Partial<MakeOptions> & Pick<MakeOptions, 'format'>,
+  name: string,
+): Promise<string> {
+  const picture = { ...drawSurface(of.surfaces[0]!, toolsFor(of, typesetter)), title: of.title };
+  const workshop = nodeWorkshop(
+    (sha) => of.assets[sha]!,
+    (sha) => files.get(sha)!,
+    typesetter,
+  );
+  const result = await make(picture, { ppi: 300, withBleed: false, cropMarks: false, ...options }, workshop);
+  if (!result.ok) throw new Error(result.message);
+  const path = join(folder, name);
+  writeFileSync(path, Buffer.concat(result.value));
+  return path;
+}
+
+/** Mean and largest CIEDE2000 between two pictures of one size, over every third pixel each way. */
+async function difference(a: string, b: string): Promise<{ mean: number; share: number }> {
+  const [left, right] = await Promise.all(
+    [a, b].map((path) =>
+      sharp(path).flatten({ background: '#fff' }).removeAlpha().raw().toBuffer({ resolveWithObject: true }),
+    ),
+  );
+  expect(left!.info.width).toBe(right!.info.width);
+  expect(left!.info.height).toBe(right!.info.height);
+  const lab = converter('lab65');
+  const delta = differenceCiede2000();
+  const colour = (data: Buffer, at: number) =>
+    lab({ mode: 'rgb', r: data[at]! / 255, g: data[at + 1]! / 255, b: data[at + 2]! / 255 });
+  let sum = 0;
+  let count = 0;
+  let off = 0;
+  for (let y = 0; y < left!.info.height; y += 3)
+    for (let x = 0; x < left!.info.width; x += 3) {
+      const at = (y * left!.info.width + x) * 3;
+      count += 1;
+      if (left!.data.readUIntBE(at, 3) === right!.data.readUIntBE(at, 3)) continue;
+      const d = delta(colour(left!.data, at), colour(right!.data, at));
+      sum += d;
+      if (d > 5) off += 1;
+    }
+  return { mean: sum / count, share: off / count };
+}
+
+/** A page with every material, outline and finish there is. */
+function sampler(): Project {
+  const photo = register(quarters(900, 600), 900, 600);
+  const png = register(quarters(300, 300, 'image/png'), 300, 300);
+  const turned = {
+    ...photoOf('turned', photo, { x: 250, y: 30, width: 120, height: 90 }, SHAPES[4]),
+    finish: {
+      lift: { height: 1.5, shadow: true },
+      stroke: { colour: '#fdfbf6', width: 5, side: 'outside' as const },
+      opacity: 1,
+    },
+  };
+  turned.placement = { ...turned.placement, turn: 23, mirror: true };
+  return laid(
+    [
+      {
+        ...photoOf('ground', png, { x: -9, y: -9, width: 450, height: 306 }),
+        material: { kind: 'paper', asset: png.sha, window: { x: 0.5, y: 0.5, zoom: 1, turn: 0 } },
+        finish: { lift: { height: 0, shadow: false }, stroke: null, opacity: 1 },
+      },
+      photoOf('photo', photo, { x: 24, y: 24, width: 180, height: 120 }),
+      turned,
+      inkPiece('disc', 60, 120, 110, 70, {
+        outline: { kind: 'ellipse' },
+        finish: {
+          lift: { height: 3, shadow: true },
+          stroke: { colour: '#25232a', width: 3, side: 'inside' },
+          opacity: 0.6,
+        },
+      }),
+      inkPiece('round', 300, 170, 90, 60, {
+        outline: { kind: 'rectangle', radius: 14 },
+        finish: {
+          lift: { height: 0.3, shadow: true },
+          stroke: { colour: '#2f6f68', width: 4, side: 'on' },
+          opacity: 1,
+        },
+      }),
+      wordsOf('journaling', 'Ines & Olu, off to the affinity of the fly-in, Łódź 2026', 20, 250),
+      {
+        ...wordsOf('title', 'Wind', 60, 160),
+        material: { kind: 'photo', asset: photo.sha, window: { x: 0.5, y: 0.5, zoom: 1, turn: 0 } },
+        placement: { ...wordsOf('title', '').placement, x: 330, y: 250, width: 160, height: 72 },
+      },
+    ],
+    [photo, png],
+    { ...project(), title: 'Fly-in (sampler)' },
+  );
+}
+
+describe('PDF', () => {
+  test('boxes are right to a hundredth of a point, with bleed and crop marks or without (pdfinfo)', async () => {
+    const boxes = (path: string) =>
+      Object.fromEntries(
+        [...tool('pdfinfo', '-box', path).matchAll(/(Media|Bleed|Trim)Box:\s+([\d. ]+)/g)].map(
+          ([, name, numbers]) => [name, numbers!.trim().split(/\s+/).map(Number)],
+        ),
+      );
+    expect(boxes(await made(sampler(), { format: 'pdf' }, 'plain.pdf'))).toEqual({
+      Media: [0, 0, 432, 288],
+      Bleed: [0, 0, 432, 288],
+      Trim: [0, 0, 432, 288],
+    });
+    expect(
+      boxes(await made(sampler(), { format: 'pdf', withBleed: true, cropMarks: true }, 'marks.pdf')),
+    ).toEqual({
+      Media: [0, 0, 504, 360],
+      Bleed: [27, 27, 477, 333],
+      Trim: [36, 36, 468, 324],
+    });
+  });
+
+  test('is sound (qpdf), its fonts embedded (pdffonts), its words come back (pdftotext)', async () => {
+    const path = await made(sampler(), { format: 'pdf' }, 'words.pdf');
+    expect(tool('qpdf', '--check', path)).toMatch(/No syntax or stream encoding errors/);
+    const fonts = tool('pdffonts', path).trim().split('\n').slice(2);
+    expect(fonts.length).toBeGreaterThanOrEqual(1);
+    for (const line of fonts) expect(line).toMatch(/Identity-H\s+yes\s+yes\s+yes/);
+    const text = tool('pdftotext', path, '-').replace(/\s+/g, ' ');
+    expect(text).toContain('Ines & Olu, off to the affinity of the fly-in, Łódź 2026');
+    expect(text).toContain('Wind');
+  });
+
+  test('a photo passes through byte for byte, and poppler counts the same effective ppi (pdfimages)', async () => {
+    const of = sampler();
+    const path = await made(of, { format: 'pdf' }, 'images.pdf');
+    const photo = of.assets[of.photos[0]!]!;
+    expect(readFileSync(path).includes(files.get(photo.sha)!)).toBe(true);
+    const jpegs = tool('pdfimages', '-list', path)
+      .split('\n')
+      .filter((line) => / jpeg /.test(line))
+      .map((line) => Number(line.trim().split(/\s+/)[12]));
+    const ours = of.surfaces[0]!.pile.filter(
+      (piece) => 'asset' in piece.material && piece.material.asset === photo.sha,
+    ).map((piece) => sharpnessOf(piece, photo)!.ppi);
+    expect(jpegs).toHaveLength(ours.length);
+    jpegs.forEach((ppi, i) => expect(Math.abs(ppi / ours[i]! - 1)).toBeLessThan(0.01));
+  });
+
+  test('poppler at 300 ppi shows what our PNG shows: mean CIEDE2000 below 1', async () => {
+    const png = await made(sampler(), { format: 'png', withBleed: true }, 'same.png');
+    const pdf = await made(sampler(), { format: 'pdf', withBleed: true }, 'same.pdf');
+    tool('pdftoppm', '-r', '300', '-png', '-singlefile', pdf, join(folder, 'same-poppler'));
+    const { mean, share } = await difference(png, join(folder, 'same-poppler.png'));
+    expect(mean).toBeLessThan(1);
+    expect(share).toBeLessThan(0.02);
+  }, 60_000);
+
+  test('all eight Exif turns come out upright in PDF and PNG', async () => {
+    const upright = quarters(120, 80);
+    for (let orientation = 1; orientation <= 8; orientation++) {
+      const [w, h] = orientation >= 5 ? [80, 120] : [120, 80];
+      const canvas = createCanvas(w, h);
+      const context = canvas.getContext('2d');
+      context.setTransform(...invert(uprightMatrix({ width: w, height: h, orientation })));
+      const { loadImage } = await import('@napi-rs/canvas');
+      context.drawImage(await loadImage(upright), 0, 0);
+      const jpeg = withExif(canvas.toBuffer('image/jpeg', 95), orientation, '2026-05-16T11:05:41');
+      writeFileSync(join(folder, 'turn.jpg'), jpeg);
+      expect(
+        tool('exiftool', '-n', '-s3', '-Orientation', '-DateTimeOriginal', join(folder, 'turn.jpg'))
+          .trim()
+          .split('\n'),
+      ).toEqual([String(orientation), '2026:05:16 11:05:41']);
+      const asset = register(jpeg, w, h, { orientation });
+      const page = laid(
+        [
+          {
+            ...photoOf('p', asset, { x: 0, y: 0, width: 432, height: 288 }),
+            finish: { lift: { height: 0, shadow: false }, stroke: null, opacity: 1 },
+          },
+        ],
+        [asset],
+      );
+      const png = await made(page, { format: 'png', ppi: 36 }, `turn-${orientation}.png`);
+      const pdf = await made(page, { format: 'pdf' }, `turn-${orientation}.pdf`);
+      tool('pdftoppm', '-r', '36', '-png', '-singlefile', pdf, join(folder, `turn-${orientation}-poppler`));
+      for (const path of [png, join(folder, `turn-${orientation}-poppler.png`)]) {
+        const { data, info } = await sharp(path).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+        const near = (x: number, y: number, hex: string) => {
+          const at = (Math.floor(y * info.height) * info.width + Math.floor(x * info.width)) * 3;
+          [1, 3, 5].forEach((digit, k) =>
+            expect(Math.abs(data[at + k]! - Number.parseInt(hex.slice(digit, digit + 2), 16))).toBeLessThan(
+              12,
+            ),
+          );
+        };
+        near(0.2, 0.2, '#c0392b');
+        near(0.8, 0.2, '#2471a3');
+        near(0.2, 0.8, '#d4ac0d');
+        near(0.8, 0.8, '#1e8449');
+      }
+    }
+  }, 60_000);
+});
+
+describe('PNG, JPEG and SVG', () => {
+  test('the density is stated, the size is exact, the colours are said to be sRGB', async () => {
+    const png = await made(sampler(), { format: 'png', withBleed: true }, 'density.png');
+    expect(await sharp(png).metadata()).toMatchObject({ width: 1875, height: 1275, density: 300 });
+    expect(
+      tool('exiftool', '-s3', '-SRGBRendering', '-PixelsPerUnitX', '-PixelUnits', png).trim().split('\n'),
+    ).toEqual(['Perceptual', '11811', 'meters']);
+    const jpeg = await made(sampler(), { format: 'jpg', ppi: 240 }, 'density.jpg');
+    expect(await sharp(jpeg).metadata()).toMatchObject({ width: 1440, height: 960, density: 240 });
+  });
+
+  test('SVG drawn by another engine (librsvg) shows the same page', async () => {
+    const png = await made(sampler(), { format: 'png', ppi: 96 }, 'svg.png');
+    const svg = await made(sampler(), { format: 'svg' }, 'page.svg');
+    await sharp(svg, { density: 96, unlimited: true })
+      .resize(576, 384, { fit: 'fill' })
+      .png()
+      .toFile(join(folder, 'svg-rsvg.png'));
+    expect((await difference(png, join(folder, 'svg-rsvg.png'))).mean).toBeLessThan(1.5);
+    expect(readFileSync(svg, 'utf8')).toContain('<title>Ines &amp; Olu');
+  });
+
+  test('opacity composites as W3C Compositing Level 1 says: αs·Cs + (1 − αs)·Cb', async () => {
+    const flat = { lift: { height: 0, shadow: false }, stroke: null };
+    const page = laid([
+      inkPiece('below', 0, 0, 432, 288, {
+        material: { kind: 'ink', colour: '#204060' },
+        finish: { ...flat, opacity: 1 },
+      }),
+      inkPiece('above', 0, 0, 432, 288, {
+        material: { kind: 'ink', colour: '#e0a040' },
+        finish: { ...flat, opacity: 0.35 },
+      }),
+    ]);
+    const { data } = await sharp(await made(page, { format: 'png', ppi: 36 }, 'opacity.png'))
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    // A canvas keeps colours multiplied by their alpha in 8 bits: two roundings, so up to one and a half steps.
+    [0x20, 0x40, 0x60].forEach((back, k) => {
+      const expected = 0.35 * [0xe0, 0xa0, 0x40][k]! + 0.65 * back;
+      expect(Math.abs(data[k + 3000]! - expected)).toBeLessThanOrEqual(1.5);
+    });
+  });
+
+  test('a page too large for a picture file is refused with what would do', async () => {
+    await expect(made({ ...project(4320, 4320) }, { format: 'png' }, 'huge.png')).rejects.toThrow(
+      /18000 x 18000 pixels.*Choose 270 ppi or less/,
+    );
+  });
+});
