@@ -15,7 +15,7 @@ module.exports = {
     ...floors.slice(1).map((floor) => ({
       name: `${floor}-points-down`,
       severity: 'error',
-      from: { path: `^src/${floor}/` },
+      from: { path: `^src/${floor}/`, pathNot: '\\.test\\.tsx?$' },
       to: { path: `^src/(${above(floor)})/` },
     })),
     ...sideways.map(({ from, to }) => ({
