@@ -29,7 +29,9 @@ module.exports = {
       comment: 'No React, DOM library, database or Node module in the core.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^node_modules/(react|react-dom|next|@mui|dexie|comlink|zustand)/|^(node:)?(fs|path|os|crypto|zlib|worker_threads|url)$' },
+      to: {
+        path: '^node_modules/(react|react-dom|next|@mui|dexie|comlink|zustand)/|^(node:)?(fs|path|os|crypto|zlib|worker_threads|url)$',
+      },
     },
     {
       name: 'output-knows-pictures-only',
@@ -44,12 +46,20 @@ module.exports = {
       from: { path: '^src/features/([^/]+)/' },
       to: { path: '^src/features/([^/]+)/', pathNot: '^src/features/($1|shared)/' },
     },
-    { name: 'not-to-tests', severity: 'error', from: { pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.test\\.tsx?$' } },
+    {
+      name: 'not-to-tests',
+      severity: 'error',
+      from: { pathNot: '\\.test\\.tsx?$' },
+      to: { path: '\\.test\\.tsx?$' },
+    },
   ],
   options: {
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: true,
     doNotFollow: { path: 'node_modules' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

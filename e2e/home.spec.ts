@@ -19,7 +19,7 @@ async function axe(page: Page): Promise<string[]> {
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
     });
     return violations.map(
-      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 400)).join(' | ')}`,
     );
   });
 }
@@ -77,7 +77,7 @@ for (const scheme of ['light', 'dark'] as const)
     expect(await axe(page)).toEqual([]);
     await slabs(page).nth(8).click();
     for (const row of ['Material', 'Cut', 'Finish'] as const) {
-      await page.getByRole('button', { name: new RegExp(`^${row}:`) }).click();
+      await page.getByRole('button', { name: new RegExp(`^${row} `) }).click();
       await page.waitForTimeout(250);
       expect(await axe(page)).toEqual([]);
     }
@@ -113,6 +113,7 @@ test('the whole way by keyboard, and nothing is asked of any other machine', asy
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('Nudge by 1/100 in');
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
   for (const [key, region] of [
     ['w', 'Workbox'],
     ['p', 'Side panel'],

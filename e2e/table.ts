@@ -47,7 +47,7 @@ export const numberIn = async (page: Page, name: string): Promise<number> =>
 
 /** Opens a row of About this piece. */
 export async function openRow(page: Page, name: 'Material' | 'Cut' | 'Finish' | 'Place'): Promise<void> {
-  const row = page.getByRole('button', { name: new RegExp(`^${name}:`) });
+  const row = page.getByRole('button', { name: new RegExp(`^${name} `) });
   if ((await row.getAttribute('aria-expanded')) !== 'true') await row.click();
 }
 

@@ -1,4 +1,5 @@
 /** A Picture to a finished file: PNG, JPEG, PDF or SVG. The same in a browser's worker and in Node. */
+import type { Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { Picture } from '@/core/picture/picture';
 import { fail, ok, type Result } from '@/core/result';
@@ -78,32 +79,57 @@ async function makePixels(
   const { canvas, context } = shop.platform.canvas(sheet.width, sheet.height);
   context.fillStyle = picture.ground;
   context.fillRect(0, 0, sheet.width, sheet.height);
-  // Only the pictures the next pieces need are held decoded: a book's worth would not fit in memory.
-  const lastUse = new Map<string, number>();
-  picture.pieces.forEach((piece, i) =>
-    piece.marks.forEach((mark) => mark.mark === 'image' && lastUse.set(mark.asset, i)),
-  );
-  const open = new Map<string, Drawable & { whole: { width: number; height: number } }>();
+  const shelf = new DecodedShelf(picture, shop);
   for (const [i, piece] of picture.pieces.entries()) {
     progress((0.75 * i) / picture.pieces.length, `Drawing ${i + 1} of ${picture.pieces.length} pieces`);
-    for (const mark of piece.marks)
-      if (mark.mark === 'image' && !open.has(mark.asset))
-        open.set(mark.asset, {
-          ...(await shop.decode(mark.asset)),
-          whole: uprightSize(shop.asset(mark.asset)),
-        });
+    const open = await shelf.openFor(i);
     drawPieces(context, [piece], sheet.view, { platform: shop.platform, image: (sha) => open.get(sha) });
-    for (const [sha, last] of lastUse)
-      if (last === i) {
-        const { source } = open.get(sha)!;
-        if ('close' in source) (source as ImageBitmap).close();
-        open.delete(sha);
-      }
+    shelf.closeAfter(i);
   }
   progress(0.8, 'Packing the picture');
   const type = format === 'png' ? 'image/png' : 'image/jpeg';
   const bytes = await shop.encode(canvas, type, JPEG_QUALITY);
   return ok(format === 'png' ? pngWithDensity(bytes, ppi) : jpegWithDensity(bytes, ppi));
+}
+
+/** Pieces whose pictures are decoded ahead of the one being drawn. */
+const AHEAD = 3;
+
+/** Holds decoded only what the next pieces need: a book's worth would not fit in memory. */
+class DecodedShelf {
+  private readonly opening = new Map<string, Promise<Drawable & { whole: Size }>>();
+  private readonly lastUse = new Map<string, number>();
+
+  constructor(
+    private readonly picture: Picture,
+    private readonly shop: Workshop,
+  ) {
+    picture.pieces.forEach((_, i) => this.filesAt(i).forEach((sha) => this.lastUse.set(sha, i)));
+  }
+
+  async openFor(index: number): Promise<Map<string, Drawable & { whole: Size }>> {
+    for (let i = index; i <= index + AHEAD && i < this.picture.pieces.length; i++)
+      for (const sha of this.filesAt(i)) if (!this.opening.has(sha)) this.opening.set(sha, this.decode(sha));
+    return new Map(
+      await Promise.all(this.filesAt(index).map(async (sha) => [sha, await this.opening.get(sha)!] as const)),
+    );
+  }
+
+  closeAfter(index: number): void {
+    for (const sha of this.filesAt(index)) {
+      if (this.lastUse.get(sha) !== index) continue;
+      void this.opening.get(sha)?.then(({ source }) => 'close' in source && source.close());
+      this.opening.delete(sha);
+    }
+  }
+
+  private filesAt(index: number): string[] {
+    return this.picture.pieces[index]!.marks.flatMap((mark) => (mark.mark === 'image' ? [mark.asset] : []));
+  }
+
+  private async decode(sha: string): Promise<Drawable & { whole: Size }> {
+    return { ...(await this.shop.decode(sha)), whole: uprightSize(this.shop.asset(sha)) };
+  }
 }
 
 async function makePdf(

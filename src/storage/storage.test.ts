@@ -8,16 +8,8 @@ import { writeProject } from '@/core/project/file';
 import { database } from '@/storage/database';
 import { storeAsset } from '@/storage/assets';
 import { assetPath, packProject, sha256, unpackProject } from '@/storage/project-file';
-import {
-  addProject,
-  deleteProject,
-  duplicateProject,
-  keep,
-  listProjects,
-  openProject,
-  purge,
-  undeleteProject,
-} from '@/storage/projects';
+import { duplicateProject, keep, openProject } from '@/storage/projects';
+import { addProject, deleteProject, listProjects, purge, undeleteProject } from '@/storage/shelf';
 import { assetOf, inkPiece, laid, photoOf, project, quarters } from '../../scripts/testing/samples';
 
 beforeEach(async () => {

@@ -2,7 +2,6 @@
 
 import IconButton from '@mui/material/IconButton';
 import { useColorScheme } from '@mui/material/styles';
-import Tooltip from '@mui/material/Tooltip';
 import { IconMoon, IconSun } from '@tabler/icons-react';
 
 /** Light or dark surroundings. */
@@ -11,10 +10,8 @@ export function SchemeButton() {
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   const name = dark ? 'Light surroundings' : 'Dark surroundings';
   return (
-    <Tooltip title={name}>
-      <IconButton aria-label={name} onClick={() => setMode(dark ? 'light' : 'dark')}>
-        {dark ? <IconSun size={20} /> : <IconMoon size={20} />}
-      </IconButton>
-    </Tooltip>
+    <IconButton title={name} aria-label={name} onClick={() => setMode(dark ? 'light' : 'dark')}>
+      {dark ? <IconSun size={20} /> : <IconMoon size={20} />}
+    </IconButton>
   );
 }

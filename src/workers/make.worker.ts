@@ -5,7 +5,7 @@ import type { Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
 import { FONT_FILES } from '@/core/text/families';
 import { openFont } from '@/core/text/shaper';
-import { createTypesetter } from '@/core/text/typesetter';
+import { createTypesetter, type Typesetter } from '@/core/text/typesetter';
 import { make, type MakeOptions, type Progress, type Workshop } from '@/output/make';
 import { browser } from '@/output/platform';
 
@@ -15,21 +15,26 @@ export interface Order {
   options: MakeOptions;
   /** By SHA-256: the files themselves, and for files browsers cannot decode a readable copy. */
   files: Map<string, { own: Blob; readable: Blob }>;
-  /** Where the fonts lie. */
-  fonts: string;
   now: number;
 }
 
-async function makeFile(
-  { project, surfaceId, options, files, fonts, now }: Order,
-  progress: Progress,
-): Promise<Result<Blob>> {
-  const opened = await Promise.all(
+let opening: Promise<Typesetter> | undefined;
+
+/** Opens the fonts that lie at `fonts`; asked for ahead of the first order, so that making begins at once. */
+async function warm(fonts: string): Promise<void> {
+  await (opening ??= Promise.all(
     FONT_FILES.map(async (name) =>
       openFont(name, new Uint8Array(await (await fetch(`${fonts}/${name}.woff`)).arrayBuffer())),
     ),
-  );
-  const typesetter = createTypesetter(opened);
+  ).then(createTypesetter));
+}
+
+async function makeFile(
+  { project, surfaceId, options, files, now }: Order,
+  progress: Progress,
+): Promise<Result<Blob>> {
+  if (!opening) throw new Error('The fonts have not been opened.');
+  const typesetter = await opening;
   const surface = project.surfaces.find(({ id }) => id === surfaceId)!;
   const picture = { ...drawSurface(surface, toolsFor(project, typesetter)), title: project.title };
   const shop: Workshop = {
@@ -53,6 +58,6 @@ async function makeFile(
   return ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: types[options.format] }));
 }
 
-const maker = { makeFile };
+const maker = { warm, makeFile };
 export type Maker = typeof maker;
 expose(maker);

@@ -6,7 +6,7 @@ import type { Asset } from '@/core/picture/asset';
 import { reachOf, type DrawnPiece, type Mark, type Picture } from '@/core/picture/picture';
 import { marksOver, marksUnder } from '@/core/piece/finish';
 import { strokeReach } from '@/core/piece/finish/stroke';
-import type { PageLight } from '@/core/piece/finish/lift';
+import type { PageLight } from '@/core/piece/finish/light';
 import { materialKind } from '@/core/piece/material';
 import { outlineKind } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';

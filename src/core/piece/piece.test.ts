@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { centredBox, corners } from '@/core/geometry/box';
 import { apply, invert } from '@/core/geometry/matrix';
-import { castShadow, DAYLIGHT, liftMarks } from '@/core/piece/finish/lift';
+import { castShadow, liftMarks } from '@/core/piece/finish/lift';
+import { DAYLIGHT } from '@/core/piece/finish/light';
 import { rectanglePath } from '@/core/geometry/path';
 import { coverScale, keepCovered, slid, windowMatrix, type Window } from '@/core/piece/material/window';
 import { normalTurn, placedAt, placementMatrix, resized, type Side } from '@/core/piece/placement/placement';

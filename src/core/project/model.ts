@@ -1,7 +1,7 @@
 /** A project: surfaces with their piles, and what is known of the picture files they use. */
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
-import { DAYLIGHT, type PageLight } from '@/core/piece/finish/lift';
+import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
 import type { Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
 

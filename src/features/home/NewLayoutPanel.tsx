@@ -2,7 +2,9 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
+import FormControl from '@mui/material/FormControl';
+import InputLabel from '@mui/material/InputLabel';
+import OutlinedInput from '@mui/material/OutlinedInput';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
@@ -97,17 +99,19 @@ function CustomSize({ onCreate }: Props) {
   };
 
   const field = (side: 'width' | 'height', label: string) => (
-    <TextField
-      label={label}
-      value={text[side]}
-      onChange={(event) => {
-        setText({ ...text, [side]: event.target.value });
-        setProblem(null);
-      }}
-      error={problem?.side === side}
-      slotProps={{ htmlInput: { 'aria-describedby': 'custom-problem' } }}
-      sx={{ flex: 1 }}
-    />
+    <FormControl size="small" error={problem?.side === side} sx={{ flex: 1 }}>
+      <InputLabel htmlFor={`custom-${side}`}>{label}</InputLabel>
+      <OutlinedInput
+        id={`custom-${side}`}
+        label={label}
+        value={text[side]}
+        onChange={(event) => {
+          setText({ ...text, [side]: event.target.value });
+          setProblem(null);
+        }}
+        inputProps={{ 'aria-describedby': 'custom-problem', autoComplete: 'off' }}
+      />
+    </FormControl>
   );
 
   return (

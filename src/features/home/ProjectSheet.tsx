@@ -3,14 +3,14 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconCopy, IconDots, IconFileDownload, IconTrash } from '@tabler/icons-react';
+import { IconDots } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { nameOfSize } from '@/core/units/sizes';
 import type { HomeProject } from '@/features/home/useHome';
+
+const SheetMenu = dynamic(() => import('@/features/home/SheetMenu').then((module) => module.SheetMenu));
 
 /** Pixels an inch of a project takes on the home table: all sheets lie at the same scale. */
 const PIXELS_PER_INCH = 23;
@@ -29,10 +29,6 @@ export function ProjectSheet({ project, onOpen, onDuplicate, onSave, onDelete }:
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const scale = Math.min(PIXELS_PER_INCH / 72, LARGEST / project.width, LARGEST / project.height);
   const width = Math.max(56, project.width * scale);
-  const act = (run: () => void) => () => {
-    setMenu(null);
-    run();
-  };
   return (
     <Box component="li" sx={{ width: Math.max(width, 190), listStyle: 'none' }}>
       <ButtonBase
@@ -62,28 +58,25 @@ export function ProjectSheet({ project, onOpen, onDuplicate, onSave, onDelete }:
             {nameOfSize(project.width, project.height, project.unit)}, {when(project.edited)}
           </Typography>
         </Box>
-        <Tooltip title="More to do with this project">
-          <IconButton
-            size="small"
-            aria-label={`More to do with ${project.title}`}
-            aria-haspopup="menu"
-            onClick={(event) => setMenu(event.currentTarget)}
-          >
-            <IconDots size={20} />
-          </IconButton>
-        </Tooltip>
+        <IconButton
+          title="More to do with this project"
+          size="small"
+          aria-label={`More to do with ${project.title}`}
+          aria-haspopup="menu"
+          onClick={(event) => setMenu(event.currentTarget)}
+        >
+          <IconDots size={20} />
+        </IconButton>
       </Box>
-      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
-        <MenuItem onClick={act(onDuplicate)}>
-          <IconCopy size={18} style={{ marginRight: 10 }} /> Duplicate
-        </MenuItem>
-        <MenuItem onClick={act(onSave)}>
-          <IconFileDownload size={18} style={{ marginRight: 10 }} /> Save as a file
-        </MenuItem>
-        <MenuItem onClick={act(onDelete)}>
-          <IconTrash size={18} style={{ marginRight: 10 }} /> Delete
-        </MenuItem>
-      </Menu>
+      {menu && (
+        <SheetMenu
+          anchor={menu}
+          onClose={() => setMenu(null)}
+          onDuplicate={onDuplicate}
+          onSave={onSave}
+          onDelete={onDelete}
+        />
+      )}
     </Box>
   );
 }

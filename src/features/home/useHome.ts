@@ -2,18 +2,17 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { newLayout, type NewLayout } from '@/core/project/model';
-import { download, fileOf, newId, openFile } from '@/features/shared/files';
+import { download } from '@/features/shared/download';
+import { newId } from '@/features/shared/ids';
 import { database } from '@/storage/database';
 import {
   addProject,
   deleteProject,
-  duplicateProject,
   listProjects,
-  openProject,
   purge,
   undeleteProject,
   type ProjectCard,
-} from '@/storage/projects';
+} from '@/storage/shelf';
 import { useNotify } from '@/ui/notices';
 
 export interface HomeProject extends ProjectCard {
@@ -28,6 +27,10 @@ export interface SpaceUsed {
 }
 
 const BACKUP = 'last backup';
+
+/** Opening and packing files weighs more than the rest of this room: fetched when first needed. */
+const filing = () => import('@/features/shared/files');
+const histories = () => import('@/storage/projects');
 
 export function useHome(demo: boolean) {
   const router = useRouter();
@@ -64,7 +67,7 @@ export function useHome(demo: boolean) {
     async (files: readonly File[]) => {
       for (const file of files) {
         setBusy(`Opening ${file.name} …`);
-        const opened = await openFile(file, newId(), Date.now());
+        const opened = await (await filing()).openFile(file, newId(), Date.now());
         notify(
           opened.ok ? { text: `Opened “${opened.value.title}”.` } : { text: opened.message, tone: 'error' },
         );
@@ -103,7 +106,7 @@ export function useHome(demo: boolean) {
       open(id);
     },
     async duplicate(id: string) {
-      const copied = await duplicateProject(id, newId(), Date.now());
+      const copied = await (await histories()).duplicateProject(id, newId(), Date.now());
       notify(
         copied.ok ? { text: `Copied as “${copied.value.title}”.` } : { text: copied.message, tone: 'error' },
       );
@@ -119,10 +122,10 @@ export function useHome(demo: boolean) {
     },
     async save(project: HomeProject) {
       setBusy(`Packing “${project.title}” …`);
-      const opened = await openProject(project.id);
+      const opened = await (await histories()).openProject(project.id);
       setBusy(null);
       if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
-      const { blob, name, missing } = await fileOf(opened.value.project);
+      const { blob, name, missing } = await (await filing()).fileOf(opened.value.project);
       download(blob, name);
       await database.settings.put({ key: BACKUP, value: Date.now() });
       await refresh();
@@ -143,7 +146,7 @@ function bringDemo(say: (text: string) => void): Promise<void> {
     for (const [i, name] of names.entries()) {
       say(`Laying out the kite club's pages: ${i + 1} of ${names.length} …`);
       const blob = await (await fetch(`/demo/${name}`)).blob();
-      await openFile(new File([blob], name), name.replace(/\.bellagraph$/, ''), Date.now());
+      await (await filing()).openFile(new File([blob], name), name.replace(/\.bellagraph$/, ''), Date.now());
     }
     await database.settings.put({ key: DEMO_DONE, value: true });
   })();

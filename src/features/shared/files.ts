@@ -4,8 +4,9 @@ import { fail, ok, type Result } from '@/core/result';
 import { assetBlob } from '@/storage/assets';
 import { database, isFull } from '@/storage/database';
 import { FILE_ENDING, FILE_MIME, packProject, unpackProject } from '@/storage/project-file';
-import { addProject } from '@/storage/projects';
+import { addProject } from '@/storage/shelf';
 import { bringIn } from '@/features/shared/bringIn';
+import { fileName } from '@/features/shared/download';
 
 /** Opens a .bellagraph file as a project of its own; nothing already here is touched. */
 export async function openFile(file: File, newId: string, now: number): Promise<Result<Project>> {
@@ -58,23 +59,3 @@ export async function fileOf(project: Project): Promise<{ blob: Blob; name: stri
     missing: missing.map((asset) => asset.name),
   };
 }
-
-/** A title without what file systems refuse. */
-export const fileName = (title: string): string =>
-  title
-    .replace(/[\\/:*?"<>|\u0000-\u001f]+/g, ' ')
-    .trim()
-    .slice(0, 80) || 'Untitled';
-
-/** Hands a file to the user. */
-export function download(blob: Blob, name: string): void {
-  const address = URL.createObjectURL(blob);
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(address), 60_000);
-}
-
-/** Ids of projects and pieces. */
-export const newId = (): string => crypto.randomUUID();

@@ -3,7 +3,8 @@ import { number, object, type AnyObject, type ObjectSchema } from 'yup';
 import type { Path } from '@/core/geometry/path';
 import type { Matrix } from '@/core/geometry/matrix';
 import type { Mark } from '@/core/picture/picture';
-import { liftMarks, liftSchema, type Lift, type PageLight } from '@/core/piece/finish/lift';
+import { liftMarks, liftSchema, type Lift } from '@/core/piece/finish/lift';
+import type { PageLight } from '@/core/piece/finish/light';
 import { strokeMarks, strokeReach, strokeSchema, type Stroke } from '@/core/piece/finish/stroke';
 
 export interface Finish {

@@ -2,7 +2,7 @@
 import type { Size } from '@/core/geometry/box';
 import { apply } from '@/core/geometry/matrix';
 import type { Finish } from '@/core/piece/finish';
-import type { PageLight } from '@/core/piece/finish/lift';
+import type { PageLight } from '@/core/piece/finish/light';
 import { isPicture, type Material } from '@/core/piece/material';
 import type { Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';

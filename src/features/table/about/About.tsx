@@ -128,7 +128,6 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
       <ButtonBase
         onClick={onToggle}
         aria-expanded={open}
-        aria-label={`${name}: ${summary}`}
         sx={{
           display: 'flex',
           width: '100%',
@@ -139,7 +138,7 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
         }}
       >
         <Box component="span" sx={{ width: 76, color: 'text.secondary', flexShrink: 0 }}>
-          {name}
+          {name}{' '}
         </Box>
         <Box
           component="span"

@@ -5,7 +5,7 @@ import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { PageLight } from '@/core/piece/finish/lift';
+import type { PageLight } from '@/core/piece/finish/light';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatLength, PRINT_PPI } from '@/core/units/lengths';

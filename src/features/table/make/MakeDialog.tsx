@@ -40,7 +40,7 @@ export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => vo
     withBleed: true,
     cropMarks: true,
   });
-  const { making, start, cancel } = useMake();
+  const { making, start, cancel } = useMake(open);
   const found = useMemo(() => belowPrint(project, surface), [project, surface]);
   const { unit } = project;
   const busy = making.state === 'making';

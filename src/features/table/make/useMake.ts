@@ -1,8 +1,8 @@
 /** Making a file in the worker: progress, cancel, and the finished file to the user's disk. */
-import { proxy, wrap } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { surfaceOf } from '@/core/project/model';
-import { download, fileName } from '@/features/shared/files';
+import { download, fileName } from '@/features/shared/download';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { useRoom } from '@/features/table/room/context';
 import type { MakeOptions } from '@/output/make';
@@ -15,17 +15,38 @@ export type Making =
   | { state: 'made'; name: string; bytes: number; seconds: number }
   | { state: 'failed'; message: string };
 
-export function useMake() {
+/** `open`: whether the dialog is; the worker is made ready when it opens. */
+export function useMake(open: boolean) {
   const { store } = useRoom();
   const [making, setMaking] = useState<Making>({ state: 'idle' });
-  const worker = useRef<Worker | null>(null);
+  const bench = useRef<{ worker: Worker; maker: Remote<Maker>; failed: Promise<never> } | null>(null);
   const run = useRef(0);
 
+  /** The worker with its fonts open; kept from one file to the next. */
+  const ready = useCallback(() => {
+    if (!bench.current) {
+      const worker = new Worker(new URL('../../../workers/make.worker.ts', import.meta.url), {
+        type: 'module',
+      });
+      const failed = new Promise<never>((_, reject) =>
+        worker.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
+      );
+      failed.catch(() => {});
+      bench.current = { worker, maker: wrap<Maker>(worker), failed };
+      void bench.current.maker.warm(new URL(FONTS_AT, location.href).href).catch(() => {});
+    }
+    return bench.current;
+  }, []);
+
   const stop = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
+    bench.current?.worker.terminate();
+    bench.current = null;
     run.current += 1;
   }, []);
+  useEffect(() => {
+    if (open) ready();
+    else stop();
+  }, [open, ready, stop]);
   useEffect(() => stop, [stop]);
 
   const cancel = useCallback(() => {
@@ -35,8 +56,7 @@ export function useMake() {
 
   const start = useCallback(
     async (options: MakeOptions) => {
-      stop();
-      const mine = run.current;
+      const mine = ++run.current;
       const began = Date.now();
       const { history, surfaceId } = store.getState();
       const { project } = history;
@@ -57,33 +77,15 @@ export function useMake() {
           files.set(sha, { own, readable });
         }
         if (run.current !== mine) return;
-        worker.current = new Worker(new URL('../../../workers/make.worker.ts', import.meta.url), {
-          type: 'module',
-        });
-        const failed = new Promise<never>((_, reject) =>
-          worker.current!.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
+        const { maker, failed } = ready();
+        await maker.warm(new URL(FONTS_AT, location.href).href);
+        const report = proxy(
+          (share: number, doing: string) =>
+            run.current === mine && setMaking({ state: 'making', share, doing }),
         );
-        const maker = wrap<Maker>(worker.current);
-        const order = {
-          project,
-          surfaceId,
-          options,
-          files,
-          fonts: new URL(FONTS_AT, location.href).href,
-          now: Date.now(),
-        };
-        const made = await Promise.race([
-          maker.makeFile(
-            order,
-            proxy(
-              (share: number, doing: string) =>
-                run.current === mine && setMaking({ state: 'making', share, doing }),
-            ),
-          ),
-          failed,
-        ]);
+        const order = { project, surfaceId, options, files, now: Date.now() };
+        const made = await Promise.race([maker.makeFile(order, report), failed]);
         if (run.current !== mine) return;
-        stop();
         if (!made.ok) return setMaking({ state: 'failed', message: made.message });
         const name = `${fileName(project.title)}.${options.format}`;
         download(made.value, name);
@@ -97,7 +99,7 @@ export function useMake() {
         });
       }
     },
-    [store, stop],
+    [store, stop, ready],
   );
 
   return { making, start, cancel };

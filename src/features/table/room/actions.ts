@@ -9,7 +9,7 @@ import { surfaceOf } from '@/core/project/model';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
-import { newId } from '@/features/shared/files';
+import { newId } from '@/features/shared/ids';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/room/session';
 import { fitted, nextZoom, toPage, TRUE_SIZE, zoomed } from '@/features/table/stage/view';
 

@@ -1,5 +1,6 @@
 'use client';
 /** Rulers along the stage's upper and left edge, their zero at the trim's corner; and the grid that goes on from them. */
+import { memo } from 'react';
 import { rulerStep } from '@/features/table/stage/view';
 import type { Session } from '@/features/table/room/session';
 
@@ -9,7 +10,8 @@ interface Props {
   view: Session['view'];
   stage: Session['stage'];
   unit: 'in' | 'mm';
-  page: { width: number; height: number };
+  width: number;
+  height: number;
 }
 
 /** Positions of marks between two stage pixels; `value` in the unit. */
@@ -22,7 +24,7 @@ function marks(from: number, to: number, origin: number, zoom: number, step: num
   }));
 }
 
-export function Rulers({ view, stage, unit, page }: Props) {
+export const Rulers = memo(function Rulers({ view, stage, unit, width, height }: Props) {
   const base = unit === 'in' ? 72 : 72 / 25.4;
   const { step: labelled, decimals } = rulerStep(view.zoom, unit, 46);
   const { step: fine } = rulerStep(view.zoom, unit, 7);
@@ -36,7 +38,7 @@ export function Rulers({ view, stage, unit, page }: Props) {
       <rect
         x={view.x}
         y={RULER - 3}
-        width={page.width * view.zoom}
+        width={width * view.zoom}
         height={3}
         fill="var(--mui-palette-primary-main)"
         opacity={0.55}
@@ -45,7 +47,7 @@ export function Rulers({ view, stage, unit, page }: Props) {
         x={RULER - 3}
         y={view.y}
         width={3}
-        height={page.height * view.zoom}
+        height={height * view.zoom}
         fill="var(--mui-palette-primary-main)"
         opacity={0.55}
       />
@@ -83,10 +85,10 @@ export function Rulers({ view, stage, unit, page }: Props) {
       </text>
     </g>
   );
-}
+});
 
 /** The table's own grid, around the page only. */
-export function Grid({ view, stage, unit }: Omit<Props, 'page'>) {
+export const Grid = memo(function Grid({ view, stage, unit }: Omit<Props, 'width' | 'height'>) {
   const base = unit === 'in' ? 72 : 72 / 25.4;
   const { step } = rulerStep(view.zoom, unit, 40);
   return (
@@ -99,4 +101,4 @@ export function Grid({ view, stage, unit }: Omit<Props, 'page'>) {
       ))}
     </g>
   );
-}
+});

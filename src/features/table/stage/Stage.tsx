@@ -132,7 +132,15 @@ export function Stage({ onDropped }: Props) {
         height={stage.height}
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
-        <Zones surface={surface} view={view} stage={stage} zones={show.zones} />
+        <Zones
+          width={surface.width}
+          height={surface.height}
+          bleed={surface.bleed}
+          safe={surface.safe}
+          view={view}
+          stage={stage}
+          zones={show.zones}
+        />
         {show.grid && stage.width > 0 && (
           <>
             <clipPath id="off-page">
@@ -169,7 +177,9 @@ export function Stage({ onDropped }: Props) {
         height={stage.height}
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
-        {stage.width > 0 && <Rulers view={view} stage={stage} unit={unit} page={surface} />}
+        {stage.width > 0 && (
+          <Rulers view={view} stage={stage} unit={unit} width={surface.width} height={surface.height} />
+        )}
       </svg>
       {pieces.length > 0 && moving.length === 0 && !readOnly && <Verbs pieces={pieces} />}
     </Box>

@@ -3,7 +3,7 @@ import type { Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { drawPiece, toolsFor } from '@/core/page/draw';
 import type { DrawnPiece } from '@/core/picture/picture';
-import type { PageLight } from '@/core/piece/finish/lift';
+import type { PageLight } from '@/core/piece/finish/light';
 import type { Piece } from '@/core/piece/piece';
 import { surfaceOf } from '@/core/project/model';
 import { drawPieces, pixelBounds, type DrawingSource } from '@/output/pixels/draw';

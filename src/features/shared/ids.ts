@@ -1,0 +1,2 @@
+/** Ids of projects and pieces. */
+export const newId = (): string => crypto.randomUUID();
