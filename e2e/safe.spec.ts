@@ -147,3 +147,27 @@ test('a project goes out as a file and comes back the same; damaged ones are ref
   await input.setInputFiles(path);
   await expect(page.getByRole('button', { name: 'Open Fly-in on the beach' })).toHaveCount(2);
 });
+
+test('a page of 24 x 24 in is made at 300 ppi; making can be cancelled', async ({ page }, info) => {
+  await page.goto('/');
+  await page.getByLabel('Width').fill('24');
+  await page.getByLabel('Height').fill('24');
+  await page.getByRole('button', { name: 'Start with this size' }).click();
+  await onTable(page);
+  await bringIn(page, photo('tide-pools'));
+  await layByEnter(photosInBox(page).first());
+  await layByEnter(page.getByRole('button', { name: /^Boathouse boards/ }));
+  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
+  await expect(slabs(page)).toHaveCount(2);
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  await page.getByRole('radio', { name: 'JPEG' }).check();
+  await page.getByRole('button', { name: 'Make the JPEG' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('button', { name: 'Make the JPEG' })).toBeEnabled();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Make the JPEG' }).click();
+  const path = info.outputPath('poster.jpg');
+  await (await download).saveAs(path);
+  const { default: sharp } = await import('sharp');
+  expect(await sharp(path).metadata()).toMatchObject({ width: 7275, height: 7275, density: 300 });
+});

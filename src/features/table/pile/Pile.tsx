@@ -60,7 +60,7 @@ export function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
     <Box
       component="section"
       aria-label="The pile"
-      sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}
+      sx={{ display: 'flex', flexDirection: 'column', minHeight: 176, flex: 1 }}
     >
       <Box
         sx={{
@@ -207,6 +207,8 @@ const Slab = memo(function Slab({ piece, picture, selected, readOnly }: SlabProp
             backgroundSize: '100% auto',
             backgroundPosition: 'center 30%',
             borderRadius: '2px',
+            border: '1px solid',
+            borderColor: 'divider',
             boxShadow: `0 ${1 + Math.round(thickness(piece.finish.lift.height) / 5)}px 2px rgba(30,20,10,0.35)`,
             outline: selected ? '2px dashed var(--mui-palette-primary-main)' : 'none',
             outlineOffset: 3,

@@ -174,15 +174,18 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
 ];
 
-/** Where keys belong to something else: fields, menus, dialogs, lists that use the arrows themselves. */
-const OWNS_KEYS =
-  'input, textarea, select, [contenteditable], [role="dialog"], [role="menu"], [role="listbox"], [role="slider"], [data-own-keys]';
+/** Where every key belongs to something else: text being typed, menus, dialogs. */
+const OWNS_ALL_KEYS =
+  'input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"], [role="menu"], [role="listbox"]';
+/** Where plain keys have a meaning of their own, but not those held with Ctrl. */
+const OWNS_PLAIN_KEYS = 'input[type="range"], [role="slider"], [data-own-keys]';
 
 export function useKeys(store: SessionStore, onHelp: () => void): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (target.closest(OWNS_KEYS) || event.defaultPrevented) return;
+      if (event.defaultPrevented || target.closest(OWNS_ALL_KEYS)) return;
+      if (plain(event) && target.closest(OWNS_PLAIN_KEYS)) return;
       // A focused button keeps its own Enter and Space.
       if (
         (event.key === 'Enter' || event.key === ' ') &&

@@ -21,6 +21,9 @@ export interface Counting {
   cancel: () => void;
 }
 
+/** Milliseconds between looks into the workbox while photos arrive. */
+const SHOW_EVERY = 300;
+
 interface HousePaper {
   id: string;
   asset: Asset;
@@ -99,10 +102,23 @@ export function useWorkbox() {
       const controller = new AbortController();
       const cancel = () => controller.abort();
       setCounting({ done: 0, of: files.length, cancel });
+      // What arrived goes into the workbox a few times a second, not one by one: the table stays quick.
+      let waiting: Asset[] = [];
+      let told = 0;
+      const show = () => {
+        if (waiting.length) store.getState().perform(gather('photos', waiting));
+        waiting = [];
+      };
+      const ticking = setInterval(() => {
+        setCounting({ done: told, of: files.length, cancel });
+        show();
+      }, SHOW_EVERY);
       const brought = await bringIn(files, controller.signal, (done, asset) => {
-        setCounting({ done, of: files.length, cancel });
-        if (asset) store.getState().perform(gather('photos', [asset]));
+        told = done;
+        if (asset) waiting.push(asset);
       });
+      clearInterval(ticking);
+      show();
       setCounting(null);
       const trouble = describeTrouble(brought);
       const count = brought.assets.length;
