@@ -91,6 +91,7 @@ export function Stage({ onDropped }: Props) {
       role="region"
       aria-label={`${surface.name}: the page on the table`}
       data-testid="stage"
+      tabIndex={0}
       onPointerDown={gestures.press}
       onPointerMove={(event) => gestures.move(event, event.currentTarget)}
       onPointerUp={(event) => gestures.release(event, event.currentTarget)}
