@@ -1,6 +1,11 @@
 /** A picture file in; its facts and smaller copies out. Decodes, turns upright, hashes; stores nothing. */
 import { expose } from 'comlink';
-import { LONGEST_PICTURE_SIDE, meaningfulDensity, readHeader } from '@/core/pixels/header';
+import {
+  LONGEST_PICTURE_SIDE,
+  meaningfulDensity,
+  readHeader,
+  type PictureHeader,
+} from '@/core/pixels/header';
 import { MOST_PIXELS } from '@/core/project/file';
 import type { Asset } from '@/core/picture/asset';
 import { fail, ok, type Result } from '@/core/result';
@@ -25,33 +30,46 @@ async function importPicture(file: Blob, name: string): Promise<Result<Imported>
     digest(bytes),
     type === 'image/heic' ? NO_NOTES : cameraNotes(bytes),
   ]);
+  const turned = (notes.orientation ?? 1) >= 5;
   let bitmap: ImageBitmap;
+  let stored = header.value;
   let full: Blob | undefined;
   try {
-    if (type === 'image/heic') {
-      const picture = await decodeHeic(bytes);
-      if (!picture.ok) return picture;
-      bitmap = picture.value;
-      full = await encode(bitmap, bitmap.width, bitmap.height, 'image/jpeg', 0.95);
-    } else bitmap = await createImageBitmap(new Blob([bytes], { type }));
+    const quick =
+      notes.orientation === undefined || notes.orientation === 1
+        ? await decodeReduced(bytes, header.value)
+        : null;
+    if (quick) bitmap = quick;
+    else {
+      if (type === 'image/heic') {
+        const picture = await decodeHeic(bytes);
+        if (!picture.ok) return picture;
+        bitmap = picture.value;
+        full = await encode(bitmap, bitmap.width, bitmap.height, 'image/jpeg', 0.95);
+      } else bitmap = await createImageBitmap(new Blob([bytes], { type }));
+      stored = {
+        ...stored,
+        width: turned ? bitmap.height : bitmap.width,
+        height: turned ? bitmap.width : bitmap.height,
+      };
+    }
   } catch {
     return fail('is damaged: the picture in it cannot be decoded');
   }
-  const turned = (notes.orientation ?? 1) >= 5;
   const asset: Asset = {
     sha,
     type,
     name: name.slice(0, 400),
     bytes: bytes.length,
-    width: turned ? bitmap.height : bitmap.width,
-    height: turned ? bitmap.width : bitmap.height,
+    width: stored.width,
+    height: stored.height,
     orientation: notes.orientation ?? 1,
     ppi: ppi === PRINT_PPI ? (notes.ppi ?? ppi) : ppi,
     ...(notes.taken ? { taken: notes.taken } : {}),
   };
   const copies = type === 'image/png' || type === 'image/webp' ? 'image/webp' : 'image/jpeg';
   const screen = await smaller(bitmap, SCREEN_SIDE);
-  if (screen !== bitmap) bitmap.close();
+  bitmap.close();
   const thumb = await smaller(screen, THUMB_SIDE);
   const proxies = {
     screen: await encode(screen, screen.width, screen.height, copies, 0.86),
@@ -61,6 +79,37 @@ async function importPicture(file: Blob, name: string): Promise<Result<Imported>
   screen.close();
   thumb.close();
   return ok({ asset, proxies });
+}
+
+/**
+ * A large upright JPEG decoded at no more size than the screen copy needs: the decoder can leave out detail in eighths
+ * (ITU-T T.81 blocks are 8 x 8), which takes a third of the time. Null where that is not possible.
+ */
+async function decodeReduced(
+  bytes: Uint8Array<ArrayBuffer>,
+  { type, width, height }: PictureHeader,
+): Promise<ImageBitmap | null> {
+  const eighths = Math.ceil((8 * SCREEN_SIDE) / Math.max(width, height));
+  if (type !== 'image/jpeg' || eighths > 6 || typeof ImageDecoder === 'undefined') return null;
+  const decoder = new ImageDecoder({
+    data: bytes,
+    type,
+    desiredWidth: Math.ceil((width * eighths) / 8),
+    desiredHeight: Math.ceil((height * eighths) / 8),
+  });
+  try {
+    const { image } = await decoder.decode();
+    const scale = SCREEN_SIDE / Math.max(width, height);
+    const small = await createImageBitmap(image, {
+      resizeWidth: Math.round(width * scale),
+      resizeHeight: Math.round(height * scale),
+      resizeQuality: 'medium',
+    });
+    image.close();
+    return small;
+  } finally {
+    decoder.close();
+  }
 }
 
 async function digest(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
