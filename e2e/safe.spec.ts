@@ -1,6 +1,7 @@
 /** Nothing is lost: damaged files, a full store, two tabs. */
+import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import {
   bringIn,
   DEMO_FILE,
@@ -13,6 +14,27 @@ import {
   photosInBox,
   slabs,
 } from './table';
+
+interface StoredAsset {
+  name: string;
+  orientation: number;
+  taken?: string;
+  width: number;
+  height: number;
+}
+
+/** What the browser's store knows of its pictures. */
+const assetsIn = (page: Page): Promise<StoredAsset[]> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const open = indexedDB.open('bellagraph');
+        open.onsuccess = () => {
+          const rows = open.result.transaction('assets').objectStore('assets').getAll();
+          rows.onsuccess = () => resolve((rows.result as { asset: StoredAsset }[]).map(({ asset }) => asset));
+        };
+      }),
+  );
 
 test('bad files are refused by name and reason; the good ones among them arrive', async ({ page }, info) => {
   await newPage(page);
@@ -35,17 +57,7 @@ test('bad files are refused by name and reason; the good ones among them arrive'
   await expect(told).toContainText('nothing.jpg is empty (0 bytes)');
   await expect(told).toContainText('drawing.svg is an SVG drawing');
   await expect(photosInBox(page)).toHaveCount(1);
-  const stored = await page.evaluate(
-    () =>
-      new Promise<number>((resolve) => {
-        const open = indexedDB.open('bellagraph');
-        open.onsuccess = () => {
-          const count = open.result.transaction('assets').objectStore('assets').count();
-          count.onsuccess = () => resolve(count.result);
-        };
-      }),
-  );
-  expect(stored).toBe(1);
+  expect(await assetsIn(page)).toHaveLength(1);
 });
 
 test('JPEG, PNG, WebP and HEIC arrive; an Exif turn is honoured', async ({ page }, info) => {
@@ -59,12 +71,29 @@ test('JPEG, PNG, WebP and HEIC arrive; an Exif turn is honoured', async ({ page 
     info.outputPath('b.webp'),
     'e2e/fixtures/kite.heic',
     photo('fly-in-high'),
+    photo('from-olus-old-phone'),
   ]);
-  await expect(photosInBox(page)).toHaveCount(4);
+  await expect(photosInBox(page)).toHaveCount(5);
   const shapes = await photosInBox(page).evaluateAll((items) =>
     items.map((item) => Math.sign(item.clientWidth - item.clientHeight)),
   );
   expect(shapes).toEqual(expect.arrayContaining([0, 0, 1, -1]));
+  const facts = await assetsIn(page);
+  for (const name of ['fly-in-high.jpg', 'from-olus-old-phone.jpg']) {
+    const path = photo(name.replace('.jpg', ''));
+    const tags = execFileSync(
+      'exiftool',
+      ['-n', '-s3', '-Orientation', '-DateTimeOriginal', '-ImageWidth', '-ImageHeight', path],
+      { encoding: 'utf8' },
+    );
+    const [orientation, taken, width, height] = tags.trim().split('\n');
+    expect(facts.find((asset) => asset.name === name)).toMatchObject({
+      orientation: Number(orientation),
+      taken: taken!.replace(':', '-').replace(':', '-').replace(' ', 'T'),
+      width: Number(width),
+      height: Number(height),
+    });
+  }
   for (const i of [0, 1, 2, 3]) await layByEnter(photosInBox(page).nth(i));
   await page.getByRole('button', { name: 'Make', exact: true }).click();
   const download = page.waitForEvent('download');
@@ -100,6 +129,7 @@ test('a full store in the middle of an import: what was stored stays, the rest i
   const arrived = await photosInBox(page).count();
   expect(arrived).toBeGreaterThan(0);
   expect(arrived).toBeLessThan(6);
+  await kept(page);
   await session.send('Storage.overrideQuotaForOrigin', { origin });
   await page.reload();
   await onTable(page);

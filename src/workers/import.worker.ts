@@ -126,7 +126,7 @@ interface Notes {
 const NO_NOTES: Notes = {};
 
 async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
-  const { parse } = (await import('exifr/dist/lite.esm.mjs')).default;
+  const { parse } = (await import('exifr/dist/full.esm.mjs')).default;
   const notes = await parse(bytes, {
     pick: ['Orientation', 'DateTimeOriginal', 'CreateDate', 'XResolution', 'ResolutionUnit'],
     translateValues: false,

@@ -10,7 +10,7 @@ declare module 'libheif-js/libheif-wasm/libheif-bundle.mjs' {
   export default function load(): LibHeif;
 }
 
-declare module 'exifr/dist/lite.esm.mjs' {
+declare module 'exifr/dist/full.esm.mjs' {
   const exifr: {
     parse(bytes: Uint8Array, options: object): Promise<Record<string, unknown> | undefined>;
   };

@@ -5,7 +5,7 @@ import { EXTENSIONS, type AssetType } from '@/core/picture/asset';
 import { finishSchema } from '@/core/piece/finish';
 import { lightSchema } from '@/core/piece/finish/lift';
 import { MATERIALS } from '@/core/piece/material';
-import { SHA256 } from '@/core/piece/material/photo';
+import { SHA256 } from '@/core/piece/material/picture';
 import { OUTLINES } from '@/core/piece/outline';
 import { ROLES } from '@/core/piece/piece';
 import { placementSchema } from '@/core/piece/placement/placement';

@@ -36,10 +36,10 @@ export interface Project {
   papers: string[];
 }
 
-/** An eighth of an inch: what print shops ask for (common practice, no source). */
-export const USUAL_BLEED = toPoints(1 / 8, 'in');
-/** A quarter of an inch: what a home printer may lose at the edge (common practice, no source). */
-export const USUAL_SAFE = toPoints(1 / 4, 'in');
+/** What print shops ask for beyond the trim: an eighth of an inch, or 3 mm (common practice, no source). */
+const USUAL_BLEED = { in: toPoints(1 / 8, 'in'), mm: toPoints(3, 'mm') };
+/** What a home printer may lose at the edge: a quarter of an inch, or 6 mm (common practice, no source). */
+const USUAL_SAFE = { in: toPoints(1 / 4, 'in'), mm: toPoints(6, 'mm') };
 
 export interface NewLayout extends Size {
   id: string;
@@ -58,8 +58,8 @@ export const newLayout = ({ id, title, unit, width, height }: NewLayout): Projec
       name: 'Page 1',
       width,
       height,
-      bleed: USUAL_BLEED,
-      safe: USUAL_SAFE,
+      bleed: USUAL_BLEED[unit],
+      safe: USUAL_SAFE[unit],
       ground: '#ffffff',
       light: DAYLIGHT,
       pile: [],

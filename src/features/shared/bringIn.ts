@@ -3,6 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import type { Asset } from '@/core/picture/asset';
 import { isFull } from '@/storage/database';
 import { hasAsset, storeAsset } from '@/storage/assets';
+import { giveUp } from '@/storage/reserve';
 import type { Importer } from '@/workers/import.worker';
 
 export interface BroughtIn {
@@ -63,6 +64,7 @@ export async function bringIn(
       } catch (error) {
         if (isFull(error)) {
           result.full = true;
+          await giveUp();
           result.left.push(file.name);
         } else result.refused.push(`${file.name} could not be read.`);
       }

@@ -163,7 +163,7 @@ export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => vo
           {found.length === 0 ? (
             <Box sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
               <IconCircleCheck size={20} style={{ flexShrink: 0 }} />
-              <Typography variant="body2">Every picture prints at {PRINT_PPI} ppi or more.</Typography>
+              <Typography variant="body2">Every photo prints at {PRINT_PPI} ppi or more.</Typography>
             </Box>
           ) : (
             <Box

@@ -187,9 +187,8 @@ export function paste(store: SessionStore): void {
   const beside = copied.pieces.some((piece) => taken.some((other) => other.id === piece.id));
   const pieces = copiesOf(copied.pieces, beside ? COPY_OFFSET : 0);
   layCopies(store, pieces, copied.assets, 'paste');
-  store.setState({
-    copied: { ...copied, pieces: beside ? copiesOf(copied.pieces, COPY_OFFSET) : copied.pieces },
-  });
+  // The next copy lies beside this one.
+  store.setState({ copied: { ...copied, pieces } });
 }
 
 export function mirror(store: SessionStore): void {

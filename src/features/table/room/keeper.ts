@@ -5,11 +5,14 @@ import { drawPieces, sheetOf } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import { database, isFull } from '@/storage/database';
 import { keep } from '@/storage/projects';
+import { giveUp, setAside } from '@/storage/reserve';
 import type { PictureShelf } from '@/features/table/room/pictures';
 import type { SessionStore } from '@/features/table/room/session';
 
 const KEEP_AFTER = 100;
 const PREVIEW_AFTER = 1500;
+/** After a failure it is tried again this soon: there may be room by then. */
+const TRY_AGAIN = 1500;
 /** Longest side of the sheet on the home table, device pixels. */
 const PREVIEW_SIDE = 640;
 
@@ -19,6 +22,8 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf): () => vo
   let timer: ReturnType<typeof setTimeout> | undefined;
   let previewTimer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
+
+  void setAside();
 
   const write = () => {
     clearTimeout(timer);
@@ -31,6 +36,8 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf): () => vo
         keptHistory = history;
         if (store.getState().history === history) store.setState({ kept: Date.now(), trouble: null });
       } catch (error) {
+        if (isFull(error)) await giveUp();
+        timer ??= setTimeout(write, TRY_AGAIN);
         store.setState({
           trouble: isFull(error)
             ? 'This browser has no room left: your last steps are not kept. Save the project as a file now, then delete a project or free some disk space.'

@@ -1,0 +1,158 @@
+import { createCanvas } from '@napi-rs/canvas';
+import fc from 'fast-check';
+import { outset } from '@/core/geometry/box';
+import { scaling } from '@/core/geometry/matrix';
+import { drawPiece, drawSurface, toolsFor } from '@/core/page/draw';
+import { piecesAt } from '@/core/page/pick';
+import { DAYLIGHT } from '@/core/piece/finish/light';
+import { SHAPES } from '@/core/piece/outline/shapes';
+import type { Piece } from '@/core/piece/piece';
+import { belowPrint, describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
+import type { Typesetter } from '@/core/text/typesetter';
+import { drawPieces } from '@/output/pixels/draw';
+import { node, nodeTypesetter } from '../../../scripts/node/platform';
+import {
+  assetOf,
+  inkPiece,
+  laid,
+  photoOf,
+  project,
+  quarters,
+  wordsOf,
+} from '../../../scripts/testing/samples';
+
+let typesetter: Typesetter;
+beforeAll(async () => {
+  typesetter = await nodeTypesetter();
+});
+
+const tools = () => toolsFor(project(), typesetter);
+const ids = (pieces: readonly Piece[]) => pieces.map(({ id }) => id);
+
+describe('drawing a page', () => {
+  test('hidden pieces are left out, the rest keep their order', () => {
+    const hidden = { ...inkPiece('hidden'), placement: { ...inkPiece('hidden').placement, hidden: true } };
+    const of = laid([inkPiece('a'), hidden, inkPiece('b')]);
+    expect(drawSurface(of.surfaces[0]!, toolsFor(of, typesetter)).pieces.map(({ id }) => id)).toEqual([
+      'a',
+      'b',
+    ]);
+  });
+
+  test('nothing is ever painted outside the bounds a piece states, shadows and mitred strokes included', () => {
+    const sideOf = fc.constantFrom('inside' as const, 'on' as const, 'outside' as const);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -180, max: 180 }),
+        fc.boolean(),
+        fc.constantFrom(0, 0.1, 1.5, 3),
+        fc.option(
+          fc.record({ colour: fc.constant('#2f6f68'), width: fc.integer({ min: 1, max: 9 }), side: sideOf }),
+        ),
+        fc.nat(SHAPES.length - 1),
+        (turn, mirror, height, stroke, shape) => {
+          const piece: Piece = {
+            ...inkPiece('p', 80, 80, 60, 40, { outline: SHAPES[shape]! }),
+            finish: { lift: { height, shadow: true }, stroke, opacity: 0.9 },
+          };
+          piece.placement = { ...piece.placement, turn, mirror };
+          const drawn = drawPiece(piece, DAYLIGHT, tools());
+          const canvas = createCanvas(220, 220);
+          const context = canvas.getContext('2d');
+          drawPieces(context as never, [drawn], scaling(1), { platform: node, image: () => undefined });
+          const { data } = context.getImageData(0, 0, 220, 220);
+          const { x, y, width, height: tall } = outset(drawn.bounds, 1.5);
+          for (let row = 0; row < 220; row++)
+            for (let column = 0; column < 220; column++) {
+              const inside = column >= x - 1 && column <= x + width && row >= y - 1 && row <= y + tall;
+              if (!inside && data[(row * 220 + column) * 4 + 3]! > 3)
+                throw new Error(`paint at ${column}, ${row}`);
+            }
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  test('a piece whose picture file is missing is drawn as bare card, not left out', () => {
+    const asset = assetOf(quarters(20, 20), 20, 20);
+    const drawn = drawPiece(photoOf('p', asset, { x: 0, y: 0, width: 50, height: 50 }), DAYLIGHT, tools());
+    expect(drawn.marks.find((mark) => mark.mark === 'fill')).toMatchObject({ colour: '#c9c5bf' });
+  });
+});
+
+describe('taking hold', () => {
+  test('topmost first; only what really lies there; hidden pieces never', () => {
+    const pile = [
+      inkPiece('below', 0, 0, 100, 100),
+      inkPiece('disc', 0, 0, 100, 100, { outline: { kind: 'ellipse' } }),
+      {
+        ...inkPiece('gone', 0, 0, 100, 100),
+        placement: { ...inkPiece('gone', 0, 0, 100, 100).placement, hidden: true },
+      },
+    ];
+    expect(ids(piecesAt(pile, { x: 50, y: 50 }, 0, tools()))).toEqual(['disc', 'below']);
+    expect(ids(piecesAt(pile, { x: 4, y: 4 }, 0, tools()))).toEqual(['below']);
+    expect(ids(piecesAt(pile, { x: 150, y: 50 }, 0, tools()))).toEqual([]);
+  });
+
+  test('an outer stroke belongs to the piece; words are held by their box; thin pieces within the tolerance', () => {
+    const stroked = inkPiece('stroked', 20, 20, 40, 40, {
+      finish: {
+        lift: { height: 0, shadow: false },
+        stroke: { colour: '#ffffff', width: 8, side: 'outside' },
+        opacity: 1,
+      },
+    });
+    expect(ids(piecesAt([stroked], { x: 65, y: 40 }, 0, tools()))).toEqual(['stroked']);
+    const words = wordsOf('words', 'i', 18, 200);
+    expect(ids(piecesAt([words], { x: 200, y: 230 }, 0, tools()))).toEqual(['words']);
+    const thread = inkPiece('thread', 0, 50, 200, 1);
+    expect(ids(piecesAt([thread], { x: 100, y: 56 }, 0, tools()))).toEqual([]);
+    expect(ids(piecesAt([thread], { x: 100, y: 56 }, 6, tools()))).toEqual(['thread']);
+  });
+});
+
+describe('sharpness', () => {
+  const asset = assetOf(quarters(60, 40), 900, 600, { name: 'olu.jpg' });
+  const photo = (width: number) => photoOf('p', asset, { x: 0, y: 0, width, height: (width * 2) / 3 });
+
+  test.each([
+    [3, 300, 'sharp', 'Prints at 300 ppi: sharp.'],
+    [4.5, 200, 'fair', 'Prints at 200 ppi: fair at this size. Good up to 3 x 2 in.'],
+    [9, 100, 'soft', 'Prints at 100 ppi: soft at this size. Good up to 3 x 2 in.'],
+  ])('900 x 600 pixels at %p in wide: %p ppi', (inches, ppi, verdict, words) => {
+    const found = sharpnessOf(photo(inches * 72), asset)!;
+    expect(found.ppi).toBeCloseTo(ppi, 6);
+    expect(found.verdict).toBe(verdict);
+    expect(describeSharpness(found, 'in')).toBe(words);
+  });
+
+  test('coming closer costs sharpness in proportion; a turn by a quarter uses the other side', () => {
+    const closer = photo(216);
+    closer.material = { kind: 'photo', asset: asset.sha, window: { x: 0.5, y: 0.5, zoom: 2, turn: 0 } };
+    expect(sharpnessOf(closer, asset)!.ppi).toBeCloseTo(150, 6);
+    const turned = photo(216);
+    turned.material = { kind: 'photo', asset: asset.sha, window: { x: 0.5, y: 0.5, zoom: 1, turn: 90 } };
+    expect(sharpnessOf(turned, asset)!.ppi).toBeCloseTo(600 / 3, 6);
+  });
+
+  test('photos below 300 ppi are listed, softest first; a paper that grew over the bleed is not', () => {
+    const paper = {
+      ...photo(306),
+      id: 'paper',
+      material: { kind: 'paper' as const, asset: asset.sha, window: { x: 0.5, y: 0.5, zoom: 1, turn: 0 } },
+    };
+    const of = laid(
+      [
+        { ...photo(300), id: 'fair' },
+        { ...photo(700), id: 'soft' },
+        { ...photo(200), id: 'sharp' },
+        paper,
+        inkPiece('ink'),
+      ],
+      [asset],
+    );
+    expect(belowPrint(of, of.surfaces[0]!).map(({ piece }) => piece.id)).toEqual(['soft', 'fair']);
+  });
+});

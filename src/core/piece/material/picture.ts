@@ -1,0 +1,40 @@
+/** What photo and paper have in common: a picture file behind the cut, seen through a window. */
+import { object, string } from 'yup';
+import type { Size } from '@/core/geometry/box';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { MaterialKind } from '@/core/piece/material/kind';
+import { windowMatrix, windowSchema, type Window } from '@/core/piece/material/window';
+
+export interface PictureBehind<K extends string> {
+  kind: K;
+  /** SHA-256 of the picture file. */
+  asset: string;
+  window: Window;
+}
+
+export const SHA256 = /^[0-9a-f]{64}$/;
+
+/** Bare grey card, where the picture file is missing. */
+const MISSING = '#c9c5bf';
+
+/** A kind of material made of a picture; `scale` says how many points its pixel takes before the window's zoom. */
+export const pictureKind = <K extends string>(
+  kind: K,
+  name: string,
+  scale: (asset: Asset, box: Size, window: Window) => number,
+): MaterialKind<PictureBehind<K>> => ({
+  kind,
+  name,
+  schema: object({
+    kind: string().oneOf([kind]).required(),
+    asset: string().matches(SHA256).required(),
+    window: windowSchema.required(),
+  }).noUnknown(),
+  assetOf: ({ asset }) => asset,
+  fill: ({ asset: sha, window }, { size, path, words, asset: find }) => {
+    const asset = find(sha);
+    if (!asset) return { mark: 'fill', path, colour: MISSING, words };
+    const matrix = windowMatrix(window, uprightSize(asset), size, scale(asset, size, window));
+    return { mark: 'image', asset: sha, matrix, clip: path, words };
+  },
+});
