@@ -62,9 +62,6 @@ function shortened(step: Step): Step {
   return { ...step, patches: lastOfEach(step.patches), inverse: lastOfEach(step.inverse) };
 }
 
-export const canUndo = (history: History): boolean => history.done > 0;
-export const canRedo = (history: History): boolean => history.done < history.steps.length;
-
 /** What undo and redo would do, in words; null when there is nothing. */
 export const undoLabel = (history: History): string | null => history.steps[history.done - 1]?.label ?? null;
 export const redoLabel = (history: History): string | null => history.steps[history.done]?.label ?? null;

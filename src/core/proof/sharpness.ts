@@ -1,6 +1,6 @@
 /** How sharply pictures print: effective pixels per inch, and how large is still good. */
 import type { Size } from '@/core/geometry/box';
-import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { Asset } from '@/core/picture/asset';
 import { isPicture, pictureScale } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import type { Project, Surface } from '@/core/project/model';
@@ -57,9 +57,3 @@ export function describeSharpness({ ppi, good, verdict }: Sharpness, unit: Unit)
   const limit = verdict === 'sharp' ? '' : ` Good up to ${formatSize(good, unit)}.`;
   return `Prints at ${Math.floor(ppi)} ppi: ${words}.${limit}`;
 }
-
-/** The size the whole picture prints at 300 ppi, points. */
-export const trueSize = (asset: Asset): Size => {
-  const { width, height } = uprightSize(asset);
-  return { width: (width * 72) / asset.ppi, height: (height * 72) / asset.ppi };
-};
