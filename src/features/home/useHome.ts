@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { newLayout, type NewLayout } from '@/core/project/model';
 import { download } from '@/features/shared/download';
 import { newId } from '@/features/shared/ids';
+import { lastBackup, noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import {
   addProject,
@@ -25,8 +26,6 @@ export interface SpaceUsed {
   /** When a project was last saved as a file, milliseconds since 1970. */
   lastBackup?: number;
 }
-
-const BACKUP = 'last backup';
 
 /** Opening and packing files weighs more than the rest of this room: fetched when first needed. */
 const filing = () => import('@/features/shared/files');
@@ -54,11 +53,8 @@ export function useHome(demo: boolean) {
       }),
     );
     old.forEach((address) => URL.revokeObjectURL(address));
-    const [estimate, backup] = await Promise.all([
-      navigator.storage?.estimate(),
-      database.settings.get(BACKUP),
-    ]);
-    setSpace({ bytes: estimate?.usage ?? 0, lastBackup: backup?.value as number | undefined });
+    const [estimate, backup] = await Promise.all([navigator.storage?.estimate(), lastBackup()]);
+    setSpace({ bytes: estimate?.usage ?? 0, lastBackup: backup });
   }, []);
 
   const open = useCallback((id: string) => router.push(`/table?project=${id}`), [router]);
@@ -127,7 +123,7 @@ export function useHome(demo: boolean) {
       if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
       const { blob, name, missing } = await (await filing()).fileOf(opened.value.project);
       download(blob, name);
-      await database.settings.put({ key: BACKUP, value: Date.now() });
+      await noteBackup(Date.now());
       await refresh();
       if (missing.length)
         notify({ text: `Saved, without ${missing.join(', ')}: not found in this browser.`, tone: 'warning' });

@@ -30,7 +30,7 @@ import { Stage } from '@/features/table/stage/Stage';
 import type { Carried } from '@/features/table/workbox/carry';
 import { useWorkbox } from '@/features/table/workbox/useWorkbox';
 import { Workbox } from '@/features/table/workbox/Workbox';
-import { database } from '@/storage/database';
+import { noteBackup } from '@/storage/backup';
 import { useNotify } from '@/ui/notices';
 
 export function TableRoom({ id }: { id: string }) {
@@ -131,7 +131,7 @@ function OpenTable() {
   const saveFile = async () => {
     const { blob, name, missing } = await fileOf(store.getState().history.project);
     download(blob, name);
-    await database.settings.put({ key: 'last backup', value: Date.now() });
+    await noteBackup(Date.now());
     if (missing.length)
       notify({ text: `Saved, without ${missing.join(', ')}: not found in this browser.`, tone: 'warning' });
     else notify({ text: `${name} is in your downloads.` });

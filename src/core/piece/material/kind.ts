@@ -21,8 +21,6 @@ export interface MaterialKind<M extends { kind: string }> {
   /** What a person calls it. */
   name: string;
   schema: ObjectSchema<AnyObject>;
-  /** The picture file it is made of, if any. */
-  assetOf(material: M): string | undefined;
   /** The material, cut. */
   fill(material: M, cut: Cut): FillMark | ImageMark;
 }

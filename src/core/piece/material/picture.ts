@@ -30,7 +30,6 @@ export const pictureKind = <K extends string>(
     asset: string().matches(SHA256).required(),
     window: windowSchema.required(),
   }).noUnknown(),
-  assetOf: ({ asset }) => asset,
   fill: ({ asset: sha, window }, { size, path, words, asset: find }) => {
     const asset = find(sha);
     if (!asset) return { mark: 'fill', path, colour: MISSING, words };
