@@ -47,6 +47,9 @@ export function invert([a, b, c, d, e, f]: Matrix): Matrix {
   ];
 }
 
+/** The map of directions: turn, scale and mirror without the move. */
+export const linear = ([a, b, c, d]: Matrix): Matrix => [a, b, c, d, 0, 0];
+
 export const apply = ([a, b, c, d, e, f]: Matrix, { x, y }: Point): Point => ({
   x: a * x + c * y + e,
   y: b * x + d * y + f,

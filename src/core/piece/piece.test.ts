@@ -4,7 +4,14 @@ import { apply, invert } from '@/core/geometry/matrix';
 import { castShadow, liftMarks } from '@/core/piece/finish/lift';
 import { DAYLIGHT } from '@/core/piece/finish/light';
 import { rectanglePath } from '@/core/geometry/path';
-import { coverScale, keepCovered, slid, windowMatrix, type Window } from '@/core/piece/material/window';
+import {
+  closer,
+  coverScale,
+  keepCovered,
+  slid,
+  windowMatrix,
+  type Window,
+} from '@/core/piece/material/window';
 import { normalTurn, placedAt, placementMatrix, resized, type Side } from '@/core/piece/placement/placement';
 
 const side = fc.double({ min: 5, max: 900, noNaN: true });
@@ -49,6 +56,21 @@ describe('a picture in its place', () => {
     expect(after.y - before.y).toBeCloseTo(-5, 9);
     const far = slid(start, { x: 1e5, y: 0 }, picture, box, scale);
     expect(far).toEqual(keepCovered(far, picture, box, scale));
+  });
+
+  test('coming closer keeps what lies under the pointer, and ends at the whole picture', () => {
+    const picture = { width: 300, height: 200 };
+    const box = { width: 100, height: 100 };
+    const scale = coverScale(picture, box, 20);
+    const start: Window = { x: 0.5, y: 0.5, zoom: 2, turn: 20 };
+    const about = { x: 30, y: -20 };
+    const under = (window: Window) => apply(invert(windowMatrix(window, picture, box, scale)), about);
+    const near = closer(start, 1.5, about, picture, box, scale);
+    expect(near.zoom).toBe(3);
+    expect(under(near).x).toBeCloseTo(under(start).x, 9);
+    expect(under(near).y).toBeCloseTo(under(start).y, 9);
+    expect(closer(start, 1e-3, about, picture, box, scale).zoom).toBe(1);
+    expect(closer(start, 1e3, about, picture, box, scale).zoom).toBe(20);
   });
 });
 

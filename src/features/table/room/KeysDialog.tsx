@@ -13,6 +13,7 @@ const BY_HAND: readonly (readonly [string, string])[] = [
   ['Click again', 'The piece beneath: peek goes one deeper'],
   ['Shift click', 'Add to what is selected, or take away'],
   ['Double click', 'Slide a photo in its place, or write on'],
+  ['Wheel while sliding', 'The photo closer or further in its place'],
   ['Drag the loop', 'Turn; with Shift by 15 degrees'],
   ['Drag the table', 'Move the view; the wheel scrolls'],
   ['Ctrl wheel', 'Closer or further away'],

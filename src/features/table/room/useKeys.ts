@@ -1,6 +1,7 @@
 /** The keyboard on the table. One list serves the keys, the tooltips and the “?” overlay. */
 import { useEffect } from 'react';
 import type { SessionStore } from '@/features/table/room/session';
+import { nearer, pushed, slideNow } from '@/features/table/room/slide';
 import * as act from '@/features/table/room/actions';
 
 export interface Shortcut {
@@ -10,7 +11,7 @@ export interface Shortcut {
   group: 'Pieces' | 'Pile' | 'Looking' | 'Steps';
   /** Whether a key press is this one. */
   is(event: KeyboardEvent): boolean;
-  run(store: SessionStore, event: KeyboardEvent): void;
+  run(store: SessionStore, event: KeyboardEvent): unknown;
 }
 
 const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
@@ -25,6 +26,9 @@ const toggle = (panel: 'zones' | 'grid' | 'side' | 'workbox') => (store: Session
   store.setState({ show: { ...show, [panel]: !show[panel] } });
 };
 
+/** What one press of + brings a photo closer in its place. */
+const SLIDE_STEP = 1.1;
+
 const ARROWS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -35,13 +39,14 @@ const ARROWS: Record<string, [number, number]> = {
 export const SHORTCUTS: readonly Shortcut[] = [
   {
     keys: 'Arrows',
-    does: 'Nudge by 1/100 in, with Shift by 1/10 in',
+    does: 'Nudge by 1/100 in, with Shift by 1/10 in; a photo being slid, in its place',
     group: 'Pieces',
     is: (event) => plain(event) && event.key in ARROWS,
     run: (store, event) => {
       const [x, y] = ARROWS[event.key]!;
       const by = act.NUDGE * (event.shiftKey ? 10 : 1);
-      act.nudge(store, x * by, y * by);
+      if (!slideNow(store, (session, piece) => pushed(session, piece, { x: x * by, y: y * by })))
+        act.nudge(store, x * by, y * by);
     },
   },
   {
@@ -72,11 +77,12 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   {
     keys: 'Enter',
-    does: 'Slide the photo in its place, or write on',
+    does: 'Slide the photo in its place, or write on; again when done',
     group: 'Pieces',
     is: key('enter'),
     run: (store) => {
       const session = store.getState();
+      if (session.mode.kind === 'slide') return store.setState({ mode: { kind: 'pick' } });
       const piece = session.history.project.surfaces
         .flatMap(({ pile }) => pile)
         .find(({ id }) => id === session.selection[0]);
@@ -140,17 +146,19 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   {
     keys: '+',
-    does: 'Closer',
+    does: 'Closer; a photo being slid, in its place',
     group: 'Looking',
     is: (e) => !e.altKey && (e.key === '+' || e.key === '='),
-    run: (store) => act.zoomBy(store, 1),
+    run: (store) =>
+      slideNow(store, (session, piece) => nearer(session, piece, SLIDE_STEP)) || act.zoomBy(store, 1),
   },
   {
     keys: '-',
     does: 'Further away',
     group: 'Looking',
     is: (e) => !e.altKey && e.key === '-',
-    run: (store) => act.zoomBy(store, -1),
+    run: (store) =>
+      slideNow(store, (session, piece) => nearer(session, piece, 1 / SLIDE_STEP)) || act.zoomBy(store, -1),
   },
   { keys: '0', does: 'The whole page', group: 'Looking', is: key('0'), run: act.zoomFit },
   { keys: '1', does: 'True size', group: 'Looking', is: key('1'), run: act.zoomTrue },

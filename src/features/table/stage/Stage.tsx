@@ -5,7 +5,7 @@ import { useEffect, useLayoutEffect, useRef, useState, type DragEvent } from 're
 import { Selection } from '@/features/table/stage/Selection';
 import { Grid, Rulers } from '@/features/table/stage/Rulers';
 import { Sliding } from '@/features/table/stage/Sliding';
-import { useGestures } from '@/features/table/stage/useGestures';
+import { inBox, useGestures } from '@/features/table/stage/useGestures';
 import { usePainter } from '@/features/table/stage/usePainter';
 import { Verbs } from '@/features/table/stage/Verbs';
 import { fitted, panned, toPage, viewMatrix, zoomed } from '@/features/table/stage/view';
@@ -13,6 +13,7 @@ import { Writing } from '@/features/table/stage/Writing';
 import { Zones } from '@/features/table/stage/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces, shownProject, shownSurface } from '@/features/table/room/session';
+import { nearer, slideNow, slidPiece } from '@/features/table/room/slide';
 import { readCarried, type Carried } from '@/features/table/workbox/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
@@ -60,7 +61,12 @@ export function Stage({ onDropped }: Props) {
       event.preventDefault();
       const box = element.getBoundingClientRect();
       const now = store.getState().view;
-      if (event.ctrlKey || event.metaKey) {
+      const sliding = slidPiece(store.getState());
+      const under = toPage(now, { x: event.clientX - box.left, y: event.clientY - box.top });
+      if (sliding && inBox(sliding, under)) {
+        const factor = Math.exp(-event.deltaY * (event.deltaMode === 1 ? 0.05 : 0.002));
+        slideNow(store, (session, piece) => nearer(session, piece, factor, under));
+      } else if (event.ctrlKey || event.metaKey) {
         const about = { x: event.clientX - box.left, y: event.clientY - box.top };
         const speed = event.deltaMode === 1 ? 0.05 : 0.002;
         store.setState({ view: zoomed(now, now.zoom * Math.exp(-event.deltaY * speed), about) });

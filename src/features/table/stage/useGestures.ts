@@ -3,14 +3,10 @@ import { useRef, type PointerEvent as ReactPointerEvent } from 'react';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { toolsFor } from '@/core/page/draw';
 import { piecesAt } from '@/core/page/pick';
-import { uprightSize } from '@/core/picture/asset';
-import { pictureScale } from '@/core/piece/material';
-import { slid } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Typesetter } from '@/core/text/typesetter';
 import { placementMatrix, resized, type Side } from '@/core/piece/placement/placement';
-import { slidePicture } from '@/core/project/edits/make';
 import { changePieces, type Edit } from '@/core/project/edits/edit';
 import { movePieces, placePiece, scaleWords } from '@/core/project/edits/place';
 import { stopWriting } from '@/features/table/room/actions';
@@ -20,6 +16,7 @@ import {
   shownSurface,
   type SessionStore,
 } from '@/features/table/room/session';
+import { pushed } from '@/features/table/room/slide';
 import { panned, toPage } from '@/features/table/stage/view';
 
 /** What a hand took hold of. */
@@ -74,7 +71,14 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     if (session.mode.kind === 'slide') {
       const [piece] = settledPieces(session, [session.mode.id]);
       if (piece && inBox(piece, point))
-        return begin(event, { from, edit: slideEdit(store, piece, point), tap: () => {} });
+        return begin(event, {
+          from,
+          edit: (now) => {
+            const to = toPage(session.view, now);
+            return pushed(session, piece, { x: to.x - point.x, y: to.y - point.y });
+          },
+          tap: () => {},
+        });
       store.setState({ mode: { kind: 'pick' } });
     }
     const under = piecesAt(
@@ -166,30 +170,10 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   return { press, grip, move, release };
 }
 
-const inBox = (piece: Piece, point: Point): boolean => {
+export const inBox = (piece: Piece, point: Point): boolean => {
   const own = apply(invert(placementMatrix(piece.placement)), point);
   return Math.abs(own.x) <= piece.placement.width / 2 && Math.abs(own.y) <= piece.placement.height / 2;
 };
-
-function slideEdit(store: SessionStore, piece: Piece, from: Point): Drag['edit'] {
-  const { surfaceId, view, history } = store.getState();
-  if (!('window' in piece.material)) return null;
-  const { material } = piece;
-  const asset = history.project.assets[material.asset];
-  if (!asset) return null;
-  const toOwn = invert(placementMatrix(piece.placement));
-  const start = apply(toOwn, from);
-  return (now) => {
-    const own = apply(toOwn, toPage(view, now));
-    const by = { x: own.x - start.x, y: own.y - start.y };
-    const scale = pictureScale(material, asset, piece.placement);
-    return slidePicture(
-      surfaceId,
-      piece,
-      slid(material.window, by, uprightSize(asset), piece.placement, scale),
-    );
-  };
-}
 
 function turnEdit(store: SessionStore, piece: Piece, from: Point): Drag['edit'] {
   const { surfaceId, view } = store.getState();
