@@ -44,7 +44,9 @@ export async function bringIn(
   const arrived: (Asset | undefined)[] = [];
   const queue = files.map((file, index) => ({ file, index }));
   let done = 0;
-  const work = async () => {
+  const work = async (_: unknown, turn: number) => {
+    // Starting a worker takes the page's own time: one a turn, after the screen has said what begins.
+    await new Promise((resolve) => setTimeout(resolve, 60 * turn + 30));
     const hand = hire();
     for (let next = queue.shift(); next; next = queue.shift()) {
       const { file, index } = next;
