@@ -8,7 +8,7 @@ const config = [
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_+$' }],
       'max-lines': ['warn', { max: 400, skipBlankLines: true, skipComments: true }],
       'import/no-anonymous-default-export': 'off',
       // Pictures here are blobs out of the browser's own store; Next's image server can do nothing for them.

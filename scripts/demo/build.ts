@@ -121,7 +121,11 @@ async function build(): Promise<void> {
     const { canvas, context } = node.canvas(sheet.width, sheet.height);
     context.fillStyle = picture.ground;
     context.fillRect(0, 0, sheet.width, sheet.height);
-    drawPieces(context, picture.pieces, sheet.view, { platform: node, image: (sha) => images.get(sha) });
+    drawPieces(context, picture.pieces, sheet.view, {
+      platform: node,
+      image: (sha) => images.get(sha),
+      drawing: () => undefined,
+    });
     const preview = (canvas as unknown as Canvas).toBuffer('image/jpeg', 86);
     const { parts } = await packProject(project, async (sha) => bytes.get(sha), preview);
     const file = `${project.id}.bellagraph`;

@@ -1,9 +1,10 @@
 /** A Picture to a finished file: PNG, JPEG, PDF or SVG. The same in a browser's worker and in Node. */
 import type { Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import type { Picture } from '@/core/picture/picture';
+import type { Mark, Picture } from '@/core/picture/picture';
 import { fail, ok, type Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
+import { inkedDrawing, inkedPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
 import { writePdf } from '@/output/pdf/write';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
 import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
@@ -52,20 +53,77 @@ export async function make(
   shop: Workshop,
   progress: Progress = () => {},
 ): Promise<Result<Uint8Array[]>> {
+  const { picture: stamped, shop: stock } = stampedStock(picture, shop);
+  const drawings = await openDrawings(stamped, stock);
   switch (options.format) {
     case 'pdf':
-      return ok([await makePdf(picture, options, shop, progress)]);
+      return ok([await makePdf(stamped, options, stock, drawings, progress)]);
     case 'svg':
-      return ok([await makeSvg(picture, options, shop, progress)]);
+      return ok([await makeSvg(stamped, options, stock, drawings, progress)]);
     default:
-      return makePixels(picture, options, shop, progress);
+      return makePixels(stamped, options, stock, drawings, progress);
   }
+}
+
+type Drawings = ReadonlyMap<string, PlacedDrawing>;
+
+/** Everything drawn that the picture shows, read, and in its ink. */
+async function openDrawings(picture: Picture, shop: Workshop): Promise<Drawings> {
+  const drawings = new Map<string, PlacedDrawing>();
+  for (const key of filesOf(picture)) {
+    const asset = shop.asset(key);
+    if (asset.type !== 'image/svg+xml') continue;
+    const drawing = openDrawing(asset, await shop.bytes(key));
+    const ink = inkOf(key);
+    if (drawing) drawings.set(key, ink ? inkedDrawing(drawing, ink) : drawing);
+  }
+  return drawings;
+}
+
+const inkOf = (key: string): string | undefined => key.split(':')[1];
+
+/** The picture with every stamped file under a name of its own, and a workshop that knows those names. */
+function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; shop: Workshop } {
+  const stamped = (mark: Mark): Mark =>
+    mark.mark === 'image' && mark.ink
+      ? { ...mark, asset: `${mark.asset}:${mark.ink}`, ink: undefined }
+      : mark;
+  const decode = async (key: string): Promise<Drawable> => {
+    const decoded = await shop.decode(key.split(':')[0]!);
+    const ink = inkOf(key);
+    return ink ? inkedPixels(decoded, ink, shop.platform) : decoded;
+  };
+  return {
+    picture: {
+      ...picture,
+      pieces: picture.pieces.map((piece) => ({ ...piece, marks: piece.marks.map(stamped) })),
+    },
+    shop: {
+      ...shop,
+      decode,
+      asset(key) {
+        const asset = shop.asset(key.split(':')[0]!);
+        return !inkOf(key) || asset.type === 'image/svg+xml'
+          ? asset
+          : { ...asset, ...uprightSize(asset), orientation: 1, type: 'image/png' };
+      },
+      async bytes(key) {
+        const [sha, ink] = key.split(':') as [string, string?];
+        if (!ink || shop.asset(sha).type === 'image/svg+xml') return shop.bytes(sha);
+        const { source, width, height } = await decode(key);
+        const { canvas, context } = shop.platform.canvas(width, height);
+        context.drawImage(source, 0, 0);
+        return shop.encode(canvas, 'image/png', 1);
+      },
+    },
+  };
 }
 
 async function makePixels(
   picture: Picture,
   { format, ppi, withBleed }: MakeOptions,
   shop: Workshop,
+  drawings: Drawings,
   progress: Progress,
 ): Promise<Result<Uint8Array[]>> {
   const sheet = sheetOf(picture, ppi, withBleed);
@@ -83,7 +141,11 @@ async function makePixels(
   for (const [i, piece] of picture.pieces.entries()) {
     progress((0.75 * i) / picture.pieces.length, `Drawing ${i + 1} of ${picture.pieces.length} pieces`);
     const open = await shelf.openFor(i);
-    drawPieces(context, [piece], sheet.view, { platform: shop.platform, image: (sha) => open.get(sha) });
+    drawPieces(context, [piece], sheet.view, {
+      platform: shop.platform,
+      image: (key) => open.get(key),
+      drawing: (key) => drawings.get(key),
+    });
     shelf.closeAfter(i);
   }
   progress(0.8, 'Packing the picture');
@@ -123,8 +185,11 @@ class DecodedShelf {
     }
   }
 
+  /** Files to decode; drawings need none of it. */
   private filesAt(index: number): string[] {
-    return this.picture.pieces[index]!.marks.flatMap((mark) => (mark.mark === 'image' ? [mark.asset] : []));
+    return this.picture.pieces[index]!.marks.flatMap((mark) =>
+      mark.mark === 'image' && this.shop.asset(mark.asset).type !== 'image/svg+xml' ? [mark.asset] : [],
+    );
   }
 
   private async decode(sha: string): Promise<Drawable & { whole: Size }> {
@@ -136,6 +201,7 @@ async function makePdf(
   picture: Picture,
   { withBleed, cropMarks }: MakeOptions,
   shop: Workshop,
+  drawings: Drawings,
   progress: Progress,
 ): Promise<Uint8Array> {
   const files = filesOf(picture);
@@ -143,6 +209,7 @@ async function makePdf(
   const pixels = new Map<string, ImageData>();
   for (const [i, sha] of files.entries()) {
     progress((0.4 * i) / files.length, `Reading ${i + 1} of ${files.length} pictures`);
+    if (shop.asset(sha).type === 'image/svg+xml') continue;
     if (shop.asset(sha).type === 'image/jpeg') bytes.set(sha, await shop.bytes(sha));
     else {
       const { source, width, height } = await shop.decode(sha);
@@ -159,6 +226,7 @@ async function makePdf(
       platform: shop.platform,
       font: shop.font,
       asset: shop.asset,
+      drawing: (key) => drawings.get(key),
       bytes: (sha) => bytes.get(sha)!,
       pixels: (sha) => pixels.get(sha)!,
     },
@@ -170,16 +238,21 @@ async function makeSvg(
   picture: Picture,
   { withBleed }: MakeOptions,
   shop: Workshop,
+  drawings: Drawings,
   progress: Progress,
 ): Promise<Uint8Array> {
   const addresses = new Map<string, string>();
   const files = filesOf(picture);
   for (const [i, sha] of files.entries()) {
     progress((0.8 * i) / files.length, `Packing ${i + 1} of ${files.length} pictures`);
-    addresses.set(sha, await address(sha, shop));
+    if (!drawings.has(sha)) addresses.set(sha, await address(sha, shop));
   }
   return new TextEncoder().encode(
-    writeSvg(picture, withBleed, { asset: shop.asset, address: (sha) => addresses.get(sha)! }),
+    writeSvg(picture, withBleed, {
+      asset: shop.asset,
+      drawing: (key) => drawings.get(key),
+      address: (key) => addresses.get(key)!,
+    }),
   );
 }
 

@@ -36,3 +36,10 @@ export const proxyBlob = async (sha: string, level: ProxyLevel): Promise<Blob | 
 /** A file browsers can decode at full size: the file itself, or the readable copy made when it came in. */
 export const readableBlob = async (sha: string): Promise<Blob | undefined> =>
   (await proxyBlob(sha, 'full')) ?? (await assetBlob(sha));
+
+/** Keeps the project file behind a ready-made page, with the small picture it is known by. */
+export const storePage = (sha: string, blob: Blob, thumb: Blob | undefined): Promise<unknown> =>
+  database.transaction('rw', database.assets, database.proxies, async () => {
+    await database.assets.put({ sha, blob });
+    if (thumb) await database.proxies.put({ sha, level: 'thumb', blob: thumb });
+  });

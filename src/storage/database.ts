@@ -2,6 +2,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Asset } from '@/core/picture/asset';
 import type { Step } from '@/core/project/history';
+import type { Kit, Supply } from '@/core/supplies/model';
 import type { Project } from '@/core/project/model';
 
 export interface ProjectRow {
@@ -16,6 +17,8 @@ export interface ProjectRow {
   deleted?: number;
   /** The project as it was when `snapshotAt` steps were done; the journal leads on from there. */
   snapshot: Project;
+  /** Of the file format the snapshot is written in; 1 if it does not say. */
+  version?: number;
   snapshotAt: number;
   /** Steps done, counted from the project's first. */
   done: number;
@@ -30,7 +33,8 @@ export interface JournalRow {
 
 export interface AssetRow {
   sha: string;
-  asset: Asset;
+  /** Absent for the project file behind a ready-made page or a sketch. */
+  asset?: Asset;
   blob: Blob;
 }
 
@@ -48,6 +52,9 @@ export interface PreviewRow {
   blob: Blob;
 }
 
+export type SupplyRow = Supply;
+export type KitRow = Kit;
+
 export interface SettingRow {
   key: string;
   value: unknown;
@@ -59,6 +66,8 @@ class Database extends Dexie {
   declare assets: EntityTable<AssetRow, 'sha'>;
   declare proxies: Table<ProxyRow, [string, ProxyLevel]>;
   declare previews: EntityTable<PreviewRow, 'project'>;
+  declare supplies: EntityTable<SupplyRow, 'id'>;
+  declare kits: EntityTable<KitRow, 'id'>;
   declare settings: EntityTable<SettingRow, 'key'>;
 
   constructor() {
@@ -71,6 +80,7 @@ class Database extends Dexie {
       previews: 'project',
       settings: 'key',
     });
+    this.version(2).stores({ supplies: 'id, kit, asset.sha', kits: 'id' });
   }
 }
 

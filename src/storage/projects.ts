@@ -14,7 +14,7 @@ export async function openProject(id: string): Promise<Result<History>> {
   const row = await database.projects.get(id);
   if (!row || row.deleted)
     return fail('This project is not here: it may have been deleted, or made in another browser.');
-  const checked = checkProject(row.snapshot);
+  const checked = checkProject(row.snapshot, row.version ?? 1);
   if (!checked.ok) return fail(checked.message);
   const rows = await journalOf(id).toArray();
   const forgotten = rows[0]?.index ?? row.done;

@@ -1,5 +1,6 @@
 /** The projects in the store as a shelf: listed, put there, taken away, thrown out for good. */
 import { Dexie } from 'dexie';
+import { FILE_VERSION } from '@/core/project/file';
 import type { Project } from '@/core/project/model';
 import { database, type ProjectRow } from '@/storage/database';
 
@@ -26,6 +27,7 @@ export const rowOf = (project: Project, done: number, edited: number): ProjectRo
   unit: project.unit,
   edited,
   snapshot: project,
+  version: FILE_VERSION,
   snapshotAt: done,
   done,
 });
@@ -38,7 +40,7 @@ export const deleteProject = (id: string, now: number): Promise<unknown> =>
 export const undeleteProject = (id: string): Promise<unknown> =>
   database.projects.update(id, { deleted: undefined });
 
-/** Throws away what was deleted long ago, and pictures that no project holds any more. */
+/** Throws away what was deleted long ago, and the pictures nothing else holds. */
 export async function purge(now: number): Promise<void> {
   const expired = await database.projects
     .filter((row) => row.deleted !== undefined && now - row.deleted > KEEP_DELETED)
@@ -50,11 +52,19 @@ export async function purge(now: number): Promise<void> {
       await database.previews.delete(id);
       await journalOf(id).delete();
     });
+  await throwOutUnused();
+}
+
+/** Throws away pictures that no project and no supply holds any more. */
+export async function throwOutUnused(): Promise<void> {
   const used = new Set<string>();
   await database.projects.each((row) => Object.keys(row.snapshot.assets).forEach((sha) => used.add(sha)));
   await database.journal.each((row) => {
     for (const sha of JSON.stringify(row.step).match(/[0-9a-f]{64}/g) ?? []) used.add(sha);
   });
+  await database.supplies.each(({ asset, page }) =>
+    [asset?.sha, page].forEach((sha) => sha && used.add(sha)),
+  );
   const unused = (await database.assets.toCollection().primaryKeys()).filter((sha) => !used.has(sha));
   await database.assets.bulkDelete(unused);
   const gone = new Set(unused);

@@ -1,28 +1,89 @@
 /** A picture file in; its facts and smaller copies out. Decodes, turns upright, hashes; stores nothing. */
 import { expose } from 'comlink';
-import {
-  LONGEST_PICTURE_SIDE,
-  meaningfulDensity,
-  readHeader,
-  type PictureHeader,
-} from '@/core/pixels/header';
-import { MOST_PIXELS } from '@/core/project/file';
-import type { Asset } from '@/core/picture/asset';
 import { fail, ok, type Result } from '@/core/result';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import { meaningfulDensity, readHeader, type PictureHeader } from '@/core/pixels/header';
 import { PRINT_PPI } from '@/core/units/lengths';
-
-/** Longest sides of the smaller copies, pixels: for the workbox, and for the page on the screen. */
-export const THUMB_SIDE = 320;
-export const SCREEN_SIDE = 1600;
+import type { ReadDrawing } from '@/core/drawing/read';
+import {
+  decodeHeic,
+  decodeReduced,
+  encode,
+  SCREEN_SIDE,
+  looksDrawn,
+  smaller,
+  stillOfGif,
+  THUMB_SIDE,
+} from '@/workers/decode';
+import { factsOf, type Facts } from '@/workers/facts';
+import type { KitZip, ListedZip } from '@/workers/zip';
 
 export interface Imported {
   asset: Asset;
   proxies: { thumb: Blob; screen: Blob; full?: Blob };
+  facts: Facts;
+  /** The file holds notes a camera wrote. */
+  camera: boolean;
+  /** What is to be kept, where that is not the file itself: taken out of a zip, cleaned, or made a still. */
+  blob?: Blob;
+  /** What was left out of a drawing, in words. */
+  dropped: string[];
 }
 
 /** Says in words that follow the file's name why it was refused. */
 async function importPicture(file: Blob, name: string): Promise<Result<Imported>> {
-  const bytes = new Uint8Array(await file.arrayBuffer());
+  return importBytes(new Uint8Array(await file.arrayBuffer()), name);
+}
+
+/** The zip last opened, known by its file's name, size and date. */
+let open: { key: string; zip: KitZip } | undefined;
+
+async function zipOf(file: File): Promise<Result<KitZip>> {
+  const key = `${file.name} ${file.size} ${file.lastModified}`;
+  if (open?.key === key) return ok(open.zip);
+  const opened = await (await import('@/workers/zip')).KitZip.open(file);
+  if (opened.ok) open = { key, zip: opened.value };
+  return opened;
+}
+
+async function listZip(file: File): Promise<Result<ListedZip>> {
+  const opened = await zipOf(file);
+  return opened.ok ? ok(opened.value.listed) : opened;
+}
+
+/** One file out of a zip. */
+async function importFromZip(file: File, path: string): Promise<Result<Imported>> {
+  const opened = await zipOf(file);
+  if (!opened.ok) return opened;
+  let bytes: Uint8Array<ArrayBuffer>;
+  try {
+    bytes = await opened.value.bytes(path);
+  } catch {
+    return fail('is damaged in the zip');
+  }
+  const imported = await importBytes(bytes, path.split('/').pop()!);
+  if (imported.ok) imported.value.blob ??= new Blob([bytes], { type: imported.value.asset.type });
+  return imported;
+}
+
+/** A file's bytes out of a zip, as they are: ready-made pages. */
+async function bytesFromZip(file: File, path: string): Promise<Result<Blob>> {
+  const opened = await zipOf(file);
+  if (!opened.ok) return opened;
+  return opened.value.bytes(path).then(
+    (bytes) => ok(new Blob([bytes])),
+    () => fail('is damaged in the zip'),
+  );
+}
+
+async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Promise<Result<Imported>> {
+  if (looksDrawn(original)) {
+    const { readBytes } = await import('@/workers/drawings');
+    const drawn = readBytes(original);
+    return drawn.ok ? importDrawing(original, name, drawn.value) : drawn;
+  }
+  const still = await stillOfGif(original).catch(() => null);
+  const bytes = still ?? original;
   const header = readHeader(bytes);
   if (!header.ok) return header;
   const { type, ppi } = header.value;
@@ -30,29 +91,11 @@ async function importPicture(file: Blob, name: string): Promise<Result<Imported>
     digest(bytes),
     type === 'image/heic' ? NO_NOTES : cameraNotes(bytes),
   ]);
-  const turned = (notes.orientation ?? 1) >= 5;
-  let bitmap: ImageBitmap;
-  let stored = header.value;
-  let full: Blob | undefined;
+  let decoded: Decoded;
   try {
-    const quick =
-      notes.orientation === undefined || notes.orientation === 1
-        ? await decodeReduced(bytes, header.value)
-        : null;
-    if (quick) bitmap = quick;
-    else {
-      if (type === 'image/heic') {
-        const picture = await decodeHeic(bytes);
-        if (!picture.ok) return picture;
-        bitmap = picture.value;
-        full = await encode(bitmap, bitmap.width, bitmap.height, 'image/jpeg', 0.95);
-      } else bitmap = await createImageBitmap(new Blob([bytes], { type }));
-      stored = {
-        ...stored,
-        width: turned ? bitmap.height : bitmap.width,
-        height: turned ? bitmap.width : bitmap.height,
-      };
-    }
+    const tried = await decode(bytes, header.value, notes.orientation ?? 1);
+    if (!tried.ok) return tried;
+    decoded = tried.value;
   } catch {
     return fail('is damaged: the picture in it cannot be decoded');
   }
@@ -61,16 +104,98 @@ async function importPicture(file: Blob, name: string): Promise<Result<Imported>
     type,
     name: name.slice(0, 400),
     bytes: bytes.length,
-    width: stored.width,
-    height: stored.height,
+    ...decoded.stored,
     orientation: notes.orientation ?? 1,
     ppi: ppi === PRINT_PPI ? (notes.ppi ?? ppi) : ppi,
     ...(notes.taken ? { taken: notes.taken } : {}),
   };
-  const copies = type === 'image/png' || type === 'image/webp' ? 'image/webp' : 'image/jpeg';
-  const screen = await smaller(bitmap, SCREEN_SIDE);
-  bitmap.close();
+  return ok({
+    ...(await finish(asset, decoded.bitmap, decoded.full)),
+    camera: notes.camera === true,
+    ...(still ? { blob: new Blob([still], { type }) } : {}),
+    dropped: [],
+  });
+}
+
+/** Pixels an inch that a drawing's size is counted in. */
+const DRAWING_PPI = 300;
+
+async function importDrawing(
+  original: Uint8Array<ArrayBuffer>,
+  name: string,
+  read: ReadDrawing,
+): Promise<Result<Imported>> {
+  const { drawing, dropped } = read;
+  const { writeDrawing } = await import('@/core/drawing/write');
+  const cleaned = dropped.length ? new TextEncoder().encode(writeDrawing(drawing)) : null;
+  const bytes = cleaned ?? original;
+  const pixels = (points: number) => Math.max(1, Math.round((points * DRAWING_PPI) / 72));
+  const asset: Asset = {
+    sha: await digest(bytes),
+    type: 'image/svg+xml',
+    name: name.slice(0, 400),
+    bytes: bytes.length,
+    width: pixels(drawing.width),
+    height: pixels(drawing.height),
+    orientation: 1,
+    ppi: DRAWING_PPI,
+  };
+  return ok({
+    ...(await finish(asset, (await import('@/workers/drawings')).drawBitmap(read))),
+    camera: false,
+    ...(cleaned ? { blob: new Blob([cleaned], { type: asset.type }) } : {}),
+    dropped,
+  });
+}
+
+interface Decoded {
+  bitmap: ImageBitmap;
+  /** Pixels as stored. */
+  stored: { width: number; height: number };
+  /** A readable copy of what browsers cannot decode. */
+  full?: Blob;
+}
+
+async function decode(
+  bytes: Uint8Array<ArrayBuffer>,
+  header: PictureHeader,
+  orientation: number,
+): Promise<Result<Decoded>> {
+  const { type, width, height } = header;
+  const quick = orientation === 1 ? await decodeReduced(bytes, header) : null;
+  if (quick) return ok({ bitmap: quick, stored: { width, height } });
+  if (type === 'image/heic') {
+    const picture = await decodeHeic(bytes);
+    if (!picture.ok) return picture;
+    const bitmap = picture.value;
+    const full = await encode(bitmap, bitmap.width, bitmap.height, 'image/jpeg', 0.95);
+    return ok({ bitmap, stored: { width: bitmap.width, height: bitmap.height }, full });
+  }
+  const bitmap = await createImageBitmap(new Blob([bytes], { type }));
+  const turned = orientation >= 5;
+  return ok({
+    bitmap,
+    stored: {
+      width: turned ? bitmap.height : bitmap.width,
+      height: turned ? bitmap.width : bitmap.height,
+    },
+  });
+}
+
+/** Smaller copies and what can be seen in them. */
+async function finish(
+  asset: Asset,
+  bitmap: ImageBitmap,
+  full?: Blob,
+): Promise<Pick<Imported, 'asset' | 'proxies' | 'facts'>> {
+  const clear = asset.type !== 'image/jpeg' && asset.type !== 'image/heic';
+  const copies = clear ? 'image/webp' : 'image/jpeg';
+  const fits = Math.max(bitmap.width, bitmap.height) <= SCREEN_SIDE;
+  const screen = fits ? bitmap : await smaller(bitmap, SCREEN_SIDE);
+  if (!fits) bitmap.close();
   const thumb = await smaller(screen, THUMB_SIDE);
+  const facts = factsOf(thumb);
+  const edges = clear ? (await import('@/workers/edges')).edgesOf(screen, uprightSize(asset)) : {};
   const proxies = {
     screen: await encode(screen, screen.width, screen.height, copies, 0.86),
     thumb: await encode(thumb, thumb.width, thumb.height, copies, 0.82),
@@ -78,38 +203,7 @@ async function importPicture(file: Blob, name: string): Promise<Result<Imported>
   };
   screen.close();
   thumb.close();
-  return ok({ asset, proxies });
-}
-
-/**
- * A large upright JPEG decoded at no more size than the screen copy needs: the decoder can leave out detail in eighths
- * (ITU-T T.81 blocks are 8 x 8), which takes a third of the time. Null where that is not possible.
- */
-async function decodeReduced(
-  bytes: Uint8Array<ArrayBuffer>,
-  { type, width, height }: PictureHeader,
-): Promise<ImageBitmap | null> {
-  const eighths = Math.ceil((8 * SCREEN_SIDE) / Math.max(width, height));
-  if (type !== 'image/jpeg' || eighths > 6 || typeof ImageDecoder === 'undefined') return null;
-  const decoder = new ImageDecoder({
-    data: bytes,
-    type,
-    desiredWidth: Math.ceil((width * eighths) / 8),
-    desiredHeight: Math.ceil((height * eighths) / 8),
-  });
-  try {
-    const { image } = await decoder.decode();
-    const scale = SCREEN_SIDE / Math.max(width, height);
-    const small = await createImageBitmap(image, {
-      resizeWidth: Math.round(width * scale),
-      resizeHeight: Math.round(height * scale),
-      resizeQuality: 'medium',
-    });
-    image.close();
-    return small;
-  } finally {
-    decoder.close();
-  }
+  return { asset: { ...asset, ...edges }, proxies, facts };
 }
 
 async function digest(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
@@ -121,6 +215,7 @@ interface Notes {
   orientation?: number;
   taken?: string;
   ppi?: number;
+  camera?: boolean;
 }
 /** A HEIC's turn is done by its decoder. */
 const NO_NOTES: Notes = {};
@@ -128,7 +223,16 @@ const NO_NOTES: Notes = {};
 async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
   const { parse } = (await import('exifr/dist/full.esm.mjs')).default;
   const notes = await parse(bytes, {
-    pick: ['Orientation', 'DateTimeOriginal', 'CreateDate', 'XResolution', 'ResolutionUnit'],
+    pick: [
+      'Orientation',
+      'DateTimeOriginal',
+      'CreateDate',
+      'XResolution',
+      'ResolutionUnit',
+      'Make',
+      'Model',
+      'ExposureTime',
+    ],
     translateValues: false,
     reviveValues: false,
   }).catch(() => undefined);
@@ -139,6 +243,7 @@ async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
   // Exif 2.32: a resolution unit of 3 is centimetres, else inches.
   const density = Number(notes?.XResolution) * (Number(notes?.ResolutionUnit) === 3 ? 2.54 : 1);
   return {
+    camera: Boolean(notes?.Make ?? notes?.Model ?? notes?.ExposureTime ?? notes?.DateTimeOriginal),
     ppi: density > 0 ? meaningfulDensity(density) : undefined,
     orientation:
       Number.isInteger(orientation) && orientation >= 1 && orientation <= 8 ? orientation : undefined,
@@ -146,44 +251,6 @@ async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
   };
 }
 
-async function decodeHeic(bytes: Uint8Array): Promise<Result<ImageBitmap>> {
-  const { default: load } = await import('libheif-js/libheif-wasm/libheif-bundle.mjs');
-  const [image] = new (load().HeifDecoder)().decode(bytes);
-  if (!image) return fail('is damaged: the picture in it cannot be decoded');
-  const width = image.get_width();
-  const height = image.get_height();
-  if (width * height > MOST_PIXELS || Math.max(width, height) > LONGEST_PICTURE_SIDE)
-    return fail(`is ${width} x ${height} pixels: more than can be opened safely`);
-  const pixels = await new Promise<ImageData | null>((resolve) =>
-    image.display(new ImageData(width, height), resolve),
-  );
-  return pixels
-    ? ok(await createImageBitmap(pixels))
-    : fail('is damaged: the picture in it cannot be decoded');
-}
-
-async function smaller(bitmap: ImageBitmap, longest: number): Promise<ImageBitmap> {
-  const scale = longest / Math.max(bitmap.width, bitmap.height);
-  if (scale >= 1) return createImageBitmap(bitmap);
-  return createImageBitmap(bitmap, {
-    resizeWidth: Math.max(1, Math.round(bitmap.width * scale)),
-    resizeHeight: Math.max(1, Math.round(bitmap.height * scale)),
-    resizeQuality: 'medium',
-  });
-}
-
-function encode(
-  bitmap: ImageBitmap,
-  width: number,
-  height: number,
-  type: string,
-  quality: number,
-): Promise<Blob> {
-  const canvas = new OffscreenCanvas(width, height);
-  canvas.getContext('2d')!.drawImage(bitmap, 0, 0);
-  return canvas.convertToBlob({ type, quality });
-}
-
-const importer = { importPicture };
+const importer = { importPicture, listZip, importFromZip, bytesFromZip };
 export type Importer = typeof importer;
 expose(importer);

@@ -39,10 +39,16 @@ export const drawSurface = (surface: Surface, tools: DrawingTools): Picture => (
 export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
-  const { path, words } = outlineKind(piece.outline).cut(piece.outline, placement, tools.typesetter);
+  const { path, soft, words } = outlineKind(piece.outline).cut(piece.outline, placement, tools.typesetter);
   const marks: Mark[] = [
     ...marksUnder(finish, light, path, matrix),
-    materialKind(piece.material).fill(piece.material, { size: placement, path, words, asset: tools.asset }),
+    materialKind(piece.material).fill(piece.material, {
+      size: placement,
+      path,
+      soft,
+      words,
+      asset: tools.asset,
+    }),
     ...marksOver(finish, path),
   ];
   return {

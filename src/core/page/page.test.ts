@@ -59,7 +59,11 @@ describe('drawing a page', () => {
           const drawn = drawPiece(piece, DAYLIGHT, tools());
           const canvas = createCanvas(220, 220);
           const context = canvas.getContext('2d');
-          drawPieces(context as never, [drawn], scaling(1), { platform: node, image: () => undefined });
+          drawPieces(context as never, [drawn], scaling(1), {
+            platform: node,
+            image: () => undefined,
+            drawing: () => undefined,
+          });
           const { data } = context.getImageData(0, 0, 220, 220);
           const { x, y, width, height: tall } = outset(drawn.bounds, 1.5);
           for (let row = 0; row < 220; row++)

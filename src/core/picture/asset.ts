@@ -2,7 +2,7 @@
 import type { Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
 
-export type AssetType = 'image/jpeg' | 'image/png' | 'image/webp' | 'image/heic';
+export type AssetType = 'image/jpeg' | 'image/png' | 'image/webp' | 'image/heic' | 'image/svg+xml';
 
 export interface Asset {
   /** SHA-256 of the bytes, lower-case hexadecimal. */
@@ -11,7 +11,7 @@ export interface Asset {
   /** The file's name when it was brought in. */
   name: string;
   bytes: number;
-  /** Pixels as stored in the file, before any turn. */
+  /** Pixels as stored in the file, before any turn. A drawing counts 300 to the inch. */
   width: number;
   height: number;
   /** How the stored pixels must be turned to be upright: 1 to 8, as in Exif 2.32, table 6 (tag 0x0112). */
@@ -20,13 +20,25 @@ export interface Asset {
   ppi: number;
   /** Local time the photo was taken, `2026-05-16T14:32:00`, if the file says so. */
   taken?: string;
+  /** The outline of what is not transparent, as path data in upright pixels; absent for a full rectangle. */
+  cut?: string;
+  /** The transparent openings a photo can lie behind, as path data in upright pixels, largest first. */
+  holes?: string[];
+  /** How high the thing in it stands when laid, mm, where that is known. */
+  lift?: number;
 }
+
+/** Pixels a picture may have: 200 million, about 14000 x 14000. */
+export const MOST_PIXELS = 200_000_000;
+/** Openings a frame may have. */
+export const MOST_HOLES = 60;
 
 export const EXTENSIONS: Record<AssetType, string> = {
   'image/jpeg': 'jpg',
   'image/png': 'png',
   'image/webp': 'webp',
   'image/heic': 'heic',
+  'image/svg+xml': 'svg',
 };
 
 export const uprightSize = ({ width, height, orientation }: Asset): Size =>

@@ -52,10 +52,14 @@ export interface FillMark {
   words?: readonly GlyphRun[];
 }
 
-/** A picture, seen through `clip`. `matrix` takes its upright pixels to the piece's frame. */
+/**
+ * A picture, seen through `clip`. `matrix` takes its upright pixels to the piece's frame. With `ink` it is stamped: what is
+ * dark in it covers in that colour.
+ */
 export interface ImageMark {
   mark: 'image';
   asset: string;
+  ink?: string;
   matrix: Matrix;
   clip: Path;
   words?: readonly GlyphRun[];

@@ -8,7 +8,17 @@ import type { Outline } from '@/core/piece/outline';
 import type { Placement } from '@/core/piece/placement/placement';
 
 /** What a piece is on the page, so that actions can say “all photos” or “everything but the title”. */
-export const ROLES = ['photo', 'paper', 'mat', 'title', 'journaling', 'embellishment'] as const;
+export const ROLES = [
+  'photo',
+  'paper',
+  'mat',
+  'title',
+  'journaling',
+  'embellishment',
+  'frame',
+  'stamp',
+  'letter',
+] as const;
 export type Role = (typeof ROLES)[number];
 
 export interface Piece {

@@ -1,6 +1,5 @@
 /** What a picture file says of itself in its first bytes, read without decoding it. */
-import { MOST_PIXELS } from '@/core/project/file';
-import type { AssetType } from '@/core/picture/asset';
+import { MOST_PIXELS, type AssetType } from '@/core/picture/asset';
 import { fail, ok, type Result } from '@/core/result';
 import { PRINT_PPI } from '@/core/units/lengths';
 
@@ -54,8 +53,8 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
   if (text(4, 8) === 'ftyp' && /^(heic|heix|hevc|heim|heis|mif1|msf1)/.test(text(8, 12)))
     return ok({ type: 'image/heic', width: 0, height: 0, ppi: PRINT_PPI });
   if (/<svg[\s>]/i.test(text(0, Math.min(bytes.length, 1000))))
-    return fail('is an SVG drawing; photos can be JPEG, PNG, WebP or HEIC');
-  return fail('is not a picture this program knows; photos can be JPEG, PNG, WebP or HEIC');
+    return fail('is an SVG drawing that cannot be read');
+  return fail('is not a picture this program knows; pictures can be JPEG, PNG, WebP, HEIC, GIF or SVG');
 }
 
 const CUT_OFF = 'is cut off: the end of the picture is missing';

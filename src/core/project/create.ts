@@ -8,6 +8,7 @@ import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { nameOfWords } from '@/core/project/edits/make';
 import { placedAt } from '@/core/piece/placement/placement';
+import type { Compartment } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface Spot {
@@ -72,6 +73,63 @@ export const stripPiece = (id: string, asset: Asset, page: Size & { bleed: numbe
     around({ x: page.width / 2, y: spot.y }, { width: page.width + 2 * page.bleed, height: page.height / 5 }),
     finishOf(LIFTS.paper),
   );
+
+/** How the pictures of each compartment lie: what they are on the page, and how high, mm, where the file does not say. */
+const LYING = {
+  stamps: { role: 'stamp', lift: LIFTS.ink },
+  bits: { role: 'embellishment', lift: LIFTS.cardstock },
+  frames: { role: 'frame', lift: LIFTS.cardstock * 2 },
+  letters: { role: 'letter', lift: LIFTS.cardstock },
+} as const;
+export type ArtCompartment = keyof typeof LYING;
+
+/** The ink a stamp arrives in. */
+export const FIRST_INK = '#25232a';
+
+/** A thing of its own at its true size, in its own edge; a stamp arrives as ink and lies flat. */
+export function artPiece(id: string, asset: Asset, compartment: ArtCompartment, spot: Spot): Piece {
+  const { role, lift } = LYING[compartment];
+  const pixels = uprightSize(asset);
+  const size = { width: (pixels.width * 72) / asset.ppi, height: (pixels.height * 72) / asset.ppi };
+  const stamped = compartment === 'stamps';
+  return {
+    id,
+    name: plainName(asset.name),
+    role,
+    material: { kind: 'art', asset: asset.sha, ...(stamped ? { ink: FIRST_INK } : {}) },
+    outline: asset.cut ? { kind: 'own', data: asset.cut, ...pixels } : { kind: 'rectangle', radius: 0 },
+    finish: finishOf(stamped ? LIFTS.ink : (asset.lift ?? lift)),
+    placement: placedAt(around(spot, size)),
+  };
+}
+
+/**
+ * A piece of another material in the place of this one: what is cut stays cut and keeps its box; a thing with an edge of
+ * its own is as large as fits the box, never squashed.
+ */
+export function exchanged(piece: Piece, asset: Asset, compartment: Compartment): Piece {
+  const name = plainName(asset.name);
+  if (compartment === 'photos' || compartment === 'papers') {
+    const photo = compartment === 'photos';
+    const flat = piece.finish.lift.height === 0;
+    return {
+      ...piece,
+      name,
+      role: photo ? 'photo' : piece.role === 'mat' ? 'mat' : 'paper',
+      material: { kind: photo ? 'photo' : 'paper', asset: asset.sha, window: WHOLE },
+      finish:
+        flat && piece.material.kind === 'ink' ? finishOf(photo ? LIFTS.photo : LIFTS.paper) : piece.finish,
+    };
+  }
+  const fresh = artPiece(piece.id, asset, compartment, piece.placement);
+  const { width, height } = fresh.placement;
+  const fit = Math.min(piece.placement.width / width, piece.placement.height / height);
+  return {
+    ...fresh,
+    finish: piece.material.kind === 'art' && piece.role === fresh.role ? piece.finish : fresh.finish,
+    placement: { ...piece.placement, width: width * fit, height: height * fit },
+  };
+}
 
 /** Words in an ink, lying flat; their box is as large as they are. */
 export function wordsPiece(

@@ -1,29 +1,31 @@
 /** `project.json` of a .bellagraph file: what is written, and the door it passes when read. See docs/file-format.md. */
 import { array, lazy, number, object, string, ValidationError, type AnyObject, type ObjectSchema } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
-import { EXTENSIONS, type AssetType } from '@/core/picture/asset';
+import { EXTENSIONS, MOST_HOLES, MOST_PIXELS, type AssetType } from '@/core/picture/asset';
 import { finishSchema } from '@/core/piece/finish';
-import { lightSchema } from '@/core/piece/finish/lift';
+import { HIGHEST_LIFT, lightSchema } from '@/core/piece/finish/lift';
 import { MATERIALS } from '@/core/piece/material';
 import { SHA256 } from '@/core/piece/material/picture';
+import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { ROLES } from '@/core/piece/piece';
 import { placementSchema } from '@/core/piece/placement/placement';
-import type { Project } from '@/core/project/model';
+import { COMPARTMENTS, type Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS`. */
-export const FILE_VERSION = 1;
+export const FILE_VERSION = 2;
 
 /** From version n to n + 1, by n. */
-const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string, unknown>> = {};
+const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string, unknown>> = {
+  // 2: compartments for more than photos and papers; pictures that are things of their own, with their own edge.
+  1: (old) => ({ ...Object.fromEntries(COMPARTMENTS.map((name) => [name, []])), ...old }),
+};
 
 export const MOST_PIECES = 5000;
 export const MOST_SURFACES = 400;
 export const MOST_ASSETS = 20_000;
-/** Pixels a picture may have: 200 million, about 14000 x 14000. */
-export const MOST_PIXELS = 200_000_000;
 
 const id = string().min(1).max(80).required();
 const shas = array(string().matches(SHA256).required()).max(MOST_ASSETS).required();
@@ -68,6 +70,10 @@ const surfaceSchema = object({
   pile: array(pieceSchema.required()).max(MOST_PIECES).required(),
 }).noUnknown();
 
+const outlineData = string()
+  .max(200_000)
+  .test('outline', '${path} is not a readable outline', (data) => data === undefined || isReadablePath(data));
+
 export const assetSchema = object({
   sha: string().matches(SHA256).required(),
   type: string()
@@ -80,6 +86,9 @@ export const assetSchema = object({
   orientation: number().integer().min(1).max(8).required(),
   ppi: number().min(1).max(10_000).required(),
   taken: string().matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d$/),
+  cut: outlineData,
+  holes: array(outlineData.required()).max(MOST_HOLES),
+  lift: number().min(0).max(HIGHEST_LIFT),
 })
   .noUnknown()
   .test(
@@ -101,8 +110,7 @@ const projectSchema = object({
       )
       .required(),
   ),
-  photos: shas,
-  papers: shas,
+  ...Object.fromEntries(COMPARTMENTS.map((name) => [name, shas])),
 }).noUnknown();
 
 export const writeProject = (project: Project): string =>
@@ -124,13 +132,14 @@ export function readProject(json: string): Result<Project> {
     return fail(
       `This project was made by a newer Bellagraph (file version ${version}; this one reads up to ${FILE_VERSION}). Nothing was changed.`,
     );
-  let project = file.project as Record<string, unknown>;
-  for (let from = version; from < FILE_VERSION; from++) project = MIGRATIONS[from]!(project);
-  return checkProject(project);
+  const project = file.project as Record<string, unknown>;
+  return checkProject(project, version);
 }
 
-/** Passes a project through the door. */
-export function checkProject(project: unknown): Result<Project> {
+/** Passes a project, as some version wrote it, through the door. */
+export function checkProject(written: unknown, version = FILE_VERSION): Result<Project> {
+  let project = written as Record<string, unknown>;
+  for (let from = version; from < FILE_VERSION; from++) project = MIGRATIONS[from]!(project);
   try {
     return ok(projectSchema.validateSync(project, { strict: true }) as Project);
   } catch (error) {

@@ -31,10 +31,18 @@ export interface Project {
   surfaces: Surface[];
   /** By SHA-256: every picture the project has gathered, used or not. */
   assets: Record<string, Asset>;
-  /** The house papers taken and photos brought in, in order, as SHA-256. */
+  /** What was gathered for it, by the workbox's compartments, in order, as SHA-256. */
   photos: string[];
   papers: string[];
+  stamps: string[];
+  bits: string[];
+  frames: string[];
+  letters: string[];
 }
+
+/** The compartments of the workbox: each is a list of the project's pictures. */
+export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;
+export type Compartment = (typeof COMPARTMENTS)[number];
 
 /** What print shops ask for beyond the trim: an eighth of an inch, or 3 mm (common practice, no source). */
 const USUAL_BLEED = { in: toPoints(1 / 8, 'in'), mm: toPoints(3, 'mm') };
@@ -68,6 +76,10 @@ export const newLayout = ({ id, title, unit, width, height }: NewLayout): Projec
   assets: {},
   photos: [],
   papers: [],
+  stamps: [],
+  bits: [],
+  frames: [],
+  letters: [],
 });
 
 /** The surface with this id. Throws RangeError if there is none: ids come from the project itself. */

@@ -204,6 +204,12 @@ describe('project.json', () => {
       }),
       { numRuns: 30 },
     );
+    // A file of the first version gains the compartments it did not know.
+    const { stamps: _, bits: __, frames: ___, letters: ____, ...first } = full;
+    expect(readProject(JSON.stringify({ format: 'bellagraph', version: 1, project: first }))).toEqual({
+      ok: true,
+      value: full,
+    });
     expect(validate({ format: 'bellagraph', version: 1, project: { id: 'x' } })).toBe(false);
   });
 
@@ -218,7 +224,7 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 2; this one reads up to 1\)/,
+      /newer Bellagraph \(file version 3; this one reads up to 2\)/,
     ],
     [
       'without a version',

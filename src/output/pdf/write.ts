@@ -2,6 +2,7 @@
 import { PDFDocument, PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import { rgbOf } from '@/core/color/hex';
 import type { Box } from '@/core/geometry/box';
+import type { DrawingPart } from '@/core/drawing/drawing';
 import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
@@ -10,6 +11,7 @@ import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { EmbeddedFont } from '@/output/pdf/fonts';
 import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
+import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around, shadowBitmap } from '@/output/pixels/draw';
 import type { Platform } from '@/output/platform';
 
@@ -19,6 +21,8 @@ export interface PdfSource {
   asset(sha: string): Asset;
   /** A JPEG's own bytes, unchanged. */
   bytes(sha: string): Uint8Array;
+  /** The drawing behind a picture that is one. */
+  drawing(sha: string): PlacedDrawing | undefined;
   /** Any other picture decoded: upright RGBA. */
   pixels(sha: string): { data: Uint8ClampedArray; width: number; height: number };
 }
@@ -170,18 +174,7 @@ class Pen {
     this.start();
     this.write(cm(piece.matrix));
     for (const mark of piece.marks) await this.mark(mark, 1);
-    const { x, y, width, height } = piece.bounds;
-    const form = this.context.register(
-      this.context.flateStream(this.lines.join('\n'), {
-        Type: 'XObject',
-        Subtype: 'Form',
-        BBox: [x, y, x + width, y + height],
-        Group: { S: 'Transparency', CS: 'DeviceRGB' },
-        Resources: this.resources(),
-      }),
-    );
-    this.lines = outer.lines;
-    this.used = outer.used;
+    const form = this.form(piece.bounds, outer);
     this.write('q');
     this.fade(piece.opacity);
     this.write(`/${this.name('XObject', 'X', form)} Do Q`);
@@ -222,6 +215,8 @@ class Pen {
   }
 
   private async image({ asset: sha, matrix, clip, words }: ImageMark): Promise<void> {
+    const drawing = this.source.drawing(sha);
+    if (drawing) return this.drawing(sha, drawing, matrix, clip);
     const asset = this.source.asset(sha);
     let ref = this.files.get(sha);
     const isJpeg = asset.type === 'image/jpeg';
@@ -239,6 +234,49 @@ class Pen {
       `q ${outline(clip)} W n ${cm(compose(upright, unit))} /${this.name('XObject', 'X', ref)} Do Q`,
     );
     if (words) this.text(words, true);
+  }
+
+  /** A drawing as a form that every piece made of it shows (ISO 32000-1, 8.10), faded as a whole. */
+  private drawing(sha: string, { drawing, whole }: PlacedDrawing, matrix: Matrix, clip: Path): void {
+    let ref = this.files.get(sha);
+    if (!ref) {
+      const outer = { lines: this.lines, used: this.used };
+      this.start();
+      drawing.parts.forEach((part) => this.part(part));
+      ref = this.form({ x: 0, y: 0, width: drawing.width, height: drawing.height }, outer);
+      this.files.set(sha, ref);
+    }
+    const map = compose(matrix, toWhole(drawing, whole));
+    this.write(`q ${outline(clip)} W n ${cm(map)} /${this.name('XObject', 'X', ref)} Do Q`);
+  }
+
+  private part({ path, colour: paint, opacity, rule, line, at }: DrawingPart): void {
+    const CAPS = { butt: 0, round: 1, square: 2 };
+    const JOINS = { miter: 0, round: 1, bevel: 2 };
+    this.write('q');
+    if (opacity < 1) this.fade(opacity);
+    if (line)
+      this.write(`${colour(paint)} RG ${n(line.width)} w ${CAPS[line.cap]} J ${JOINS[line.join]} j 4 M`);
+    else this.write(`${colour(paint)} rg`);
+    const shape = `${outline(path)} ${line ? 'S' : rule === 'evenodd' ? 'f*' : 'f'}`;
+    for (const { x, y } of at) this.write(x || y ? `q 1 0 0 1 ${n(x)} ${n(y)} cm ${shape} Q` : shape);
+    this.write('Q');
+  }
+
+  /** What was written since `outer` as a form that fades as a whole; writing goes on where it was. */
+  private form({ x, y, width, height }: Box, outer: { lines: string[]; used: Pen['used'] }): PDFRef {
+    const ref = this.context.register(
+      this.context.flateStream(this.lines.join('\n'), {
+        Type: 'XObject',
+        Subtype: 'Form',
+        BBox: [x, y, x + width, y + height],
+        Group: { S: 'Transparency', CS: 'DeviceRGB' },
+        Resources: this.resources(),
+      }),
+    );
+    this.lines = outer.lines;
+    this.used = outer.used;
+    return ref;
   }
 
   private async shadow(mark: ShadowMark, alpha: number): Promise<void> {

@@ -1,14 +1,18 @@
 /** Draws a Picture on a canvas: the screen, the PNG and the JPEG all come from here. */
+import type { Drawing } from '@/core/drawing/drawing';
 import { outset, overlaps, type Box, type Size } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, pathData, type Path } from '@/core/geometry/path';
-import type { DrawnPiece, Mark, Picture, ShadowMark, StrokeMark } from '@/core/picture/picture';
+import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark, StrokeMark } from '@/core/picture/picture';
+import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 
 export interface DrawingSource {
   platform: Platform;
   /** The picture file decoded and upright, and how many pixels the whole file has; undefined while it is not at hand. */
-  image(asset: string): (Drawable & { whole: Size }) | undefined;
+  image(asset: string, ink?: string): (Drawable & { whole: Size }) | undefined;
+  /** The drawing behind a picture that is one. */
+  drawing(asset: string, ink?: string): PlacedDrawing | undefined;
 }
 
 /** Draws the pieces of a picture through `view` (page points to canvas pixels). */
@@ -81,7 +85,9 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
     case 'stroke':
       return drawStroke(context, mark, platform);
     case 'image': {
-      const image = source.image(mark.asset);
+      const drawing = source.drawing(mark.asset, mark.ink);
+      if (drawing) return drawDrawing(context, mark, drawing, map, platform, alpha);
+      const image = source.image(mark.asset, mark.ink);
       if (!image) {
         context.fillStyle = '#c9c5bf';
         return context.fill(outline(platform, mark.clip));
@@ -94,6 +100,47 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
       context.imageSmoothingQuality = 'high';
       context.drawImage(image.source, 0, 0);
       return context.restore();
+    }
+  }
+}
+
+function drawDrawing(
+  context: Context,
+  mark: ImageMark,
+  { drawing, whole }: PlacedDrawing,
+  map: Matrix,
+  platform: Platform,
+  alpha: number,
+): void {
+  context.save();
+  context.clip(outline(platform, mark.clip));
+  paintDrawing(context, drawing, compose(map, mark.matrix, toWhole(drawing, whole)), platform, alpha);
+  context.restore();
+  context.globalAlpha = alpha;
+}
+
+/** Paints a drawing through `map` (its points to canvas pixels). */
+export function paintDrawing(
+  context: Context,
+  drawing: Drawing,
+  map: Matrix,
+  platform: Platform,
+  alpha: number,
+): void {
+  for (const { path, colour, opacity, rule, line, at } of drawing.parts) {
+    context.globalAlpha = alpha * opacity;
+    context.fillStyle = context.strokeStyle = colour;
+    if (line) {
+      context.lineWidth = line.width;
+      context.lineCap = line.cap;
+      context.lineJoin = line.join;
+      context.miterLimit = MITRE_LIMIT;
+    }
+    const shape = outline(platform, path);
+    for (const offset of at) {
+      context.setTransform(...compose(map, translation(offset.x, offset.y)));
+      if (line) context.stroke(shape);
+      else context.fill(shape, rule);
     }
   }
 }

@@ -1,13 +1,17 @@
 /** A Picture as SVG 1.1 with its pictures inside: one file, true size in its width and height. */
+import { drawingMarks } from '@/core/drawing/write';
 import type { Matrix } from '@/core/geometry/matrix';
 import { pathData } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { DrawnPiece, Mark, Picture } from '@/core/picture/picture';
+import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/draw';
 
 export interface SvgSource {
   asset(sha: string): Asset;
+  /** The drawing behind a picture that is one: it stays drawn. */
+  drawing(sha: string): PlacedDrawing | undefined;
   /** The file's address: a data: URL, so that nothing outside is needed. Bytes as stored, unturned. */
   address(sha: string): string;
 }
@@ -28,10 +32,17 @@ export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource
   ];
   for (const sha of files) {
     const asset = source.asset(sha);
-    used.set(sha, `picture-${used.size + 1}`);
+    const name = `picture-${used.size + 1}`;
+    used.set(sha, name);
+    const drawn = source.drawing(sha);
+    if (drawn) {
+      const map = matrix(toWhole(drawn.drawing, drawn.whole));
+      defs.push(`<g id="${name}" transform="${map}">${drawingMarks(drawn.drawing, name)}</g>`);
+      continue;
+    }
     // The stored pixels are turned upright here; readers that turn them by themselves are told not to.
     defs.push(
-      `<image id="${used.get(sha)}" width="${asset.width}" height="${asset.height}" transform="${matrix(uprightMatrix(asset))}" ` +
+      `<image id="${name}" width="${asset.width}" height="${asset.height}" transform="${matrix(uprightMatrix(asset))}" ` +
         `style="image-orientation:none" preserveAspectRatio="none" href="${source.address(sha)}"/>`,
     );
   }

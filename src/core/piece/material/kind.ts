@@ -11,6 +11,8 @@ export interface Cut {
   size: Size;
   /** The outline in the piece's own frame. */
   path: Path;
+  /** Where a picture with edges of its own may show, its soft edge included. */
+  soft?: Path;
   words?: readonly GlyphRun[];
   asset(sha: string): Asset | undefined;
 }

@@ -15,7 +15,7 @@ export interface PictureBehind<K extends string> {
 export const SHA256 = /^[0-9a-f]{64}$/;
 
 /** Bare grey card, where the picture file is missing. */
-const MISSING = '#c9c5bf';
+export const MISSING = '#c9c5bf';
 
 /** A kind of material made of a picture; `scale` says how many points its pixel takes before the window's zoom. */
 export const pictureKind = <K extends string>(

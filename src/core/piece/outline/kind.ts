@@ -6,6 +6,8 @@ import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 /** A cut made: the outline in the piece's own frame, with the glyphs it is made of if it is words. */
 export interface MadeCut {
   path: Path;
+  /** The area a picture with soft edges may show in, where the path only follows what is in it. */
+  soft?: Path;
   words?: readonly GlyphRun[];
 }
 

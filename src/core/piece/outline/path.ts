@@ -12,7 +12,8 @@ export interface PathOutline {
   name: string;
 }
 
-const readable = (data: string | undefined): boolean => {
+/** Whether path data can be read and encloses something. */
+export const isReadablePath = (data: string | undefined): boolean => {
   try {
     const { width, height } = pathBounds(parsePath(data ?? ''));
     return width > 0 && height > 0;
@@ -26,7 +27,7 @@ export const path: OutlineKind<PathOutline> = {
   name: 'Shape',
   schema: object({
     kind: string().oneOf(['path']).required(),
-    data: string().max(200_000).test('path', 'a cut is not a readable path', readable).required(),
+    data: string().max(200_000).test('path', 'a cut is not a readable path', isReadablePath).required(),
     name: string().max(80).required(),
   }).noUnknown(),
   cut: ({ data }, size) => ({ path: fitted(parsePath(data), size) }),

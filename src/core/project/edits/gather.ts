@@ -1,7 +1,7 @@
 /** Edits of the project itself: its title, its unit, what was gathered for it. */
 import type { Asset } from '@/core/picture/asset';
 import type { Edit } from '@/core/project/edits/edit';
-import type { Project } from '@/core/project/model';
+import type { Compartment, Project } from '@/core/project/model';
 
 export const retitle = (title: string): Edit => ({
   label: 'change title',
@@ -19,7 +19,7 @@ export const changeUnit = (unit: Project['unit']): Edit => ({
 });
 
 /** Puts picture files in the workbox; those already there stay where they are. */
-export const gather = (kind: 'photos' | 'papers', assets: readonly Asset[]): Edit => ({
+export const gather = (kind: Compartment, assets: readonly Asset[]): Edit => ({
   label: `bring in ${assets.length === 1 ? kind.slice(0, -1) : `${assets.length} ${kind}`}`,
   merge: `gather ${kind}`,
   apply(project) {

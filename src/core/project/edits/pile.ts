@@ -20,6 +20,22 @@ export const layPieces = (
   },
 });
 
+/** Puts another piece in the place of one, at its height in the pile. */
+export const exchangePiece = (
+  surfaceId: string,
+  piece: Piece,
+  next: Piece,
+  assets: readonly Asset[],
+): Edit => ({
+  label: `exchange ${naming([piece])}`,
+  apply(project) {
+    for (const asset of assets) project.assets[asset.sha] = asset;
+    const { pile } = surfaceOf(project, surfaceId);
+    const at = pile.findIndex(({ id }) => id === piece.id);
+    if (at >= 0) pile[at] = structuredClone(next);
+  },
+});
+
 export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit => {
   const gone = new Set(pieces.map((piece) => piece.id));
   return {

@@ -1,0 +1,68 @@
+/** SVG's lengths, transforms and basic shapes, as numbers and path data. */
+import svgpath from 'svgpath';
+import type { Matrix } from '@/core/geometry/matrix';
+
+/** CSS pixels an inch (CSS Values and Units 3, 5.2). */
+export const CSS_PPI = 96;
+
+const UNITS: Record<string, number> = {
+  in: 72,
+  mm: 72 / 25.4,
+  cm: 72 / 2.54,
+  pt: 1,
+  pc: 12,
+  px: 72 / CSS_PPI,
+  '': 72 / CSS_PPI,
+};
+
+/** A length as SVG states it, in points; null if it states none. */
+export function points(length: string | undefined): number | null {
+  const [, value, unit] = /^\s*([\d.]+(?:e[-+]?\d+)?)\s*(in|mm|cm|pt|pc|px|)\s*$/i.exec(length ?? '') ?? [];
+  const size = Number(value) * (UNITS[unit?.toLowerCase() ?? ''] ?? NaN);
+  return size > 0 && Number.isFinite(size) ? size : null;
+}
+
+/** A transform list as one matrix: where it takes the unit vectors, as svgpath applies it to a path. */
+export function transformOf(list: string): Matrix {
+  const moved = svgpath('M0 0L1 0L0 1').transform(list).abs().toString();
+  const [ox, oy, ax, ay, bx, by] = (moved.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(
+    Number,
+  ) as [number, number, number, number, number, number];
+  return by === undefined ? [1, 0, 0, 1, 0, 0] : [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
+}
+
+/** Basic shapes as path data (SVG 1.1, chapter 9); null for anything that is no shape. */
+export function shapeData(name: string, a: Record<string, string>): string | null {
+  const n = (key: string) => parseFloat(a[key] ?? '0') || 0;
+  switch (name) {
+    case 'path':
+      return a.d ?? '';
+    case 'rect': {
+      const [x, y, w, h] = [n('x'), n('y'), n('width'), n('height')];
+      if (w <= 0 || h <= 0) return '';
+      const rx = Math.min(a.rx === undefined ? n('ry') : n('rx'), w / 2);
+      const ry = Math.min(a.ry === undefined ? n('rx') : n('ry'), h / 2);
+      if (rx <= 0 || ry <= 0) return `M${x} ${y}h${w}v${h}h${-w}Z`;
+      const arc = (dx: number, dy: number) => `a${rx} ${ry} 0 0 1 ${dx} ${dy}`;
+      return `M${x + rx} ${y}h${w - 2 * rx}${arc(rx, ry)}v${h - 2 * ry}${arc(-rx, ry)}h${2 * rx - w}${arc(-rx, -ry)}v${2 * ry - h}${arc(rx, -ry)}Z`;
+    }
+    case 'circle':
+    case 'ellipse': {
+      const rx = name === 'circle' ? n('r') : n('rx');
+      const ry = name === 'circle' ? n('r') : n('ry');
+      return rx > 0 && ry > 0
+        ? `M${n('cx') - rx} ${n('cy')}a${rx} ${ry} 0 0 1 ${2 * rx} 0a${rx} ${ry} 0 0 1 ${-2 * rx} 0Z`
+        : '';
+    }
+    case 'line':
+      return `M${n('x1')} ${n('y1')}L${n('x2')} ${n('y2')}`;
+    case 'polyline':
+    case 'polygon': {
+      const numbers = (a.points ?? '').match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
+      const pairs = numbers.slice(0, numbers.length - (numbers.length % 2));
+      return pairs.length >= 4 ? `M${pairs.join(' ')}${name === 'polygon' ? 'Z' : ''}` : '';
+    }
+    default:
+      return null;
+  }
+}

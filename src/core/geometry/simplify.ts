@@ -1,0 +1,46 @@
+/** Ring simplification by Ramer (1972) and Douglas & Peucker (1973): no point left out lies further than `tolerance` off. */
+import type { Point } from '@/core/geometry/matrix';
+
+export function simplifyRing(ring: readonly Point[], tolerance: number): Point[] {
+  if (ring.length < 5) return [...ring];
+  // A ring has no ends: it is cut at its first point and at the one furthest from it.
+  const far = furthest(ring, (point) => Math.hypot(point.x - ring[0]!.x, point.y - ring[0]!.y));
+  const there = thin(ring.slice(0, far + 1), tolerance);
+  const back = thin([...ring.slice(far), ring[0]!], tolerance);
+  return [...there.slice(0, -1), ...back.slice(0, -1)];
+}
+
+function thin(line: readonly Point[], tolerance: number): Point[] {
+  const keep = new Set([0, line.length - 1]);
+  const spans: [number, number][] = [[0, line.length - 1]];
+  for (let span = spans.pop(); span; span = spans.pop()) {
+    const [from, to] = span;
+    const [a, b] = [line[from]!, line[to]!];
+    const length = Math.hypot(b.x - a.x, b.y - a.y);
+    let most = tolerance;
+    let at = -1;
+    for (let i = from + 1; i < to; i++) {
+      const p = line[i]!;
+      const off =
+        length === 0
+          ? Math.hypot(p.x - a.x, p.y - a.y)
+          : Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length;
+      if (off > most) {
+        most = off;
+        at = i;
+      }
+    }
+    if (at < 0) continue;
+    keep.add(at);
+    spans.push([from, at], [at, to]);
+  }
+  return line.filter((_, i) => keep.has(i));
+}
+
+function furthest(points: readonly Point[], distance: (point: Point) => number): number {
+  let best = 0;
+  points.forEach((point, i) => {
+    if (distance(point) > distance(points[best]!)) best = i;
+  });
+  return best;
+}

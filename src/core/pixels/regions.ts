@@ -1,0 +1,98 @@
+/** Connected areas of a picture: the openings of a frame, and the flat area around a spot. */
+import { toOklab } from '@/core/color/spaces';
+import type { Grid } from '@/core/pixels/trace';
+
+export interface Region extends Grid {
+  /** 255 inside, 0 outside, over the whole grid. */
+  values: Uint8Array;
+  /** Cells inside. */
+  area: number;
+  touchesBorder: boolean;
+}
+
+/** Every connected area (by sides) of cells for which `inside` holds, largest first. */
+export function regions(width: number, height: number, inside: (index: number) => boolean): Region[] {
+  const seen = new Uint8Array(width * height);
+  const found: Region[] = [];
+  for (let start = 0; start < seen.length; start++)
+    if (!seen[start] && inside(start)) found.push(flood(width, height, start, inside, seen));
+  return found.sort((a, b) => b.area - a.area);
+}
+
+function flood(
+  width: number,
+  height: number,
+  start: number,
+  inside: (index: number) => boolean,
+  seen: Uint8Array,
+): Region {
+  const values = new Uint8Array(width * height);
+  const waiting = [start];
+  seen[start] = 1;
+  let area = 0;
+  let touchesBorder = false;
+  for (let at = waiting.pop(); at !== undefined; at = waiting.pop()) {
+    values[at] = 255;
+    area += 1;
+    const x = at % width;
+    const y = (at - x) / width;
+    if (x === 0 || y === 0 || x === width - 1 || y === height - 1) touchesBorder = true;
+    for (const next of [x > 0 ? at - 1 : -1, x < width - 1 ? at + 1 : -1, at - width, at + width])
+      if (next >= 0 && next < seen.length && !seen[next] && inside(next)) {
+        seen[next] = 1;
+        waiting.push(next);
+      }
+  }
+  return { values, width, height, area, touchesBorder };
+}
+
+/** Alpha below which one sees through. */
+export const SEE_THROUGH = 40;
+/** Share of the picture an opening must have to hold a photo; smaller ones are ornament. */
+const LEAST_OPENING = 0.015;
+
+/** The transparent areas wholly inside the picture (RGBA), largest first. */
+export function openings(pixels: Uint8ClampedArray, width: number, height: number): Region[] {
+  return regions(width, height, (i) => pixels[4 * i + 3]! < SEE_THROUGH).filter(
+    ({ area, touchesBorder }) => !touchesBorder && area >= LEAST_OPENING * width * height,
+  );
+}
+
+/**
+ * The area around a spot (cell x, y) whose colours lie within `closeness` of the spot's own, as distance in OKLab
+ * (Ottosson 2020; 0.02 is hardly seen, 0.5 is black to mid grey). Cells you can see through are alike.
+ */
+export function alikeAround(
+  pixels: Uint8ClampedArray,
+  width: number,
+  height: number,
+  x: number,
+  y: number,
+  closeness: number,
+): Region {
+  const labs = new Map<number, { l: number; a: number; b: number }>();
+  const lab = (i: number) => {
+    const key = (pixels[4 * i]! << 16) | (pixels[4 * i + 1]! << 8) | pixels[4 * i + 2]!;
+    let known = labs.get(key);
+    if (!known) {
+      const { l, a, b } = toOklab({
+        mode: 'rgb',
+        r: pixels[4 * i]! / 255,
+        g: pixels[4 * i + 1]! / 255,
+        b: pixels[4 * i + 2]! / 255,
+      });
+      labs.set(key, (known = { l, a, b }));
+    }
+    return known;
+  };
+  const start = Math.round(y) * width + Math.round(x);
+  const clear = pixels[4 * start + 3]! < SEE_THROUGH;
+  const from = lab(start);
+  const alike = (i: number): boolean => {
+    if (pixels[4 * i + 3]! < SEE_THROUGH !== clear) return false;
+    if (clear) return true;
+    const to = lab(i);
+    return Math.hypot(to.l - from.l, to.a - from.a, to.b - from.b) <= closeness;
+  };
+  return flood(width, height, start, alike, new Uint8Array(width * height));
+}

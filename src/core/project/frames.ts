@@ -1,0 +1,125 @@
+/** Photos in the openings of frames that lie on a page, and in empty places. */
+import type { Box, Size } from '@/core/geometry/box';
+import {
+  apply,
+  compose,
+  invert,
+  scaling,
+  translation,
+  type Matrix,
+  type Point,
+} from '@/core/geometry/matrix';
+import { contains, parsePath, pathBounds } from '@/core/geometry/path';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import { finishOf } from '@/core/piece/finish';
+import { WHOLE } from '@/core/piece/material/window';
+import type { Piece } from '@/core/piece/piece';
+import { placedAt, placementMatrix } from '@/core/piece/placement/placement';
+import { plainName } from '@/core/project/create';
+import type { Surface } from '@/core/project/model';
+
+/** An opening of a frame on the page. */
+export interface Opening {
+  frame: Piece;
+  /** Path data in the frame picture's upright pixels. */
+  hole: string;
+  /** The frame picture's upright size, pixels. */
+  size: Size;
+}
+
+type Assets = Readonly<Record<string, Asset>>;
+
+/** The openings of a piece, largest first; none if it is no frame. */
+export function openingsOf(frame: Piece, assets: Assets): Opening[] {
+  const { material } = frame;
+  const asset = material.kind === 'art' ? assets[material.asset] : undefined;
+  return asset ? (asset.holes ?? []).map((hole) => ({ frame, hole, size: uprightSize(asset) })) : [];
+}
+
+/** The frame picture's pixels to page points. */
+const toPage = ({ frame: { placement }, size }: Opening): Matrix =>
+  compose(
+    placementMatrix(placement),
+    compose(
+      scaling(placement.width / size.width, placement.height / size.height),
+      translation(-size.width / 2, -size.height / 2),
+    ),
+  );
+
+/** The topmost opening under a point of the page (points). */
+export function openingAt(pile: readonly Piece[], assets: Assets, point: Point): Opening | undefined {
+  return [...pile]
+    .reverse()
+    .filter(({ placement }) => !placement.hidden)
+    .flatMap((piece) => openingsOf(piece, assets))
+    .find((opening) => contains(parsePath(opening.hole), apply(invert(toPage(opening)), point)));
+}
+
+/** The frame's first opening with no photo in it. */
+export function freeOpening(frame: Piece, pile: readonly Piece[], assets: Assets): Opening | undefined {
+  const photos = pile.filter(({ role }) => role === 'photo');
+  return openingsOf(frame, assets).find((opening) => {
+    const hole = parsePath(opening.hole);
+    const back = invert(toPage(opening));
+    return !photos.some(({ placement }) => contains(hole, apply(back, placement)));
+  });
+}
+
+/** How far a photo reaches under the edge of the opening it lies behind, points. */
+const UNDER_EDGE = 4;
+
+/** A photo behind an opening, turned with its frame. */
+export function photoBehind(id: string, asset: Asset, { frame, hole, size }: Opening): Piece {
+  const { placement } = frame;
+  const scale = { x: placement.width / size.width, y: placement.height / size.height };
+  const box = pathBounds(parsePath(hole));
+  const middle = apply(toPage({ frame, hole, size }), {
+    x: box.x + box.width / 2,
+    y: box.y + box.height / 2,
+  });
+  const width = box.width * scale.x + 2 * UNDER_EDGE;
+  const height = box.height * scale.y + 2 * UNDER_EDGE;
+  const around: Box = { x: middle.x - width / 2, y: middle.y - height / 2, width, height };
+  return {
+    id,
+    name: plainName(asset.name),
+    role: 'photo',
+    material: { kind: 'photo', asset: asset.sha, window: WHOLE },
+    outline: { kind: 'rectangle', radius: 0 },
+    finish: finishOf(0),
+    placement: { ...placedAt(around), turn: placement.turn },
+  };
+}
+
+/** Whether a piece is a place kept free for a photo. */
+export const isEmptyPlace = ({ role, material }: Piece): boolean =>
+  role === 'photo' && material.kind === 'ink';
+
+/** A sketch's pieces on another page: all of it to be seen, in the middle, nothing squashed. */
+export function sketchOn(page: Size, sketch: Surface, newId: () => string): Piece[] {
+  const scale = Math.min(page.width / sketch.width, page.height / sketch.height);
+  const off = { x: (page.width - sketch.width * scale) / 2, y: (page.height - sketch.height * scale) / 2 };
+  return sketch.pile.map((piece) => {
+    const { placement, outline, finish } = piece;
+    return {
+      ...structuredClone(piece),
+      id: newId(),
+      outline:
+        outline.kind === 'rectangle'
+          ? { ...outline, radius: outline.radius * scale }
+          : outline.kind === 'glyphs'
+            ? { ...outline, size: outline.size * scale }
+            : outline,
+      finish: finish.stroke
+        ? { ...finish, stroke: { ...finish.stroke, width: finish.stroke.width * scale } }
+        : finish,
+      placement: {
+        ...placement,
+        x: placement.x * scale + off.x,
+        y: placement.y * scale + off.y,
+        width: placement.width * scale,
+        height: placement.height * scale,
+      },
+    };
+  });
+}

@@ -1,0 +1,192 @@
+/** `kit.json` of a kit's zip: what is written, and the door it passes when read. See docs/kit-format.md. */
+import { array, boolean, number, object, string, ValidationError } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
+import { fail, ok, type Result } from '@/core/result';
+import { SUPPLY_KINDS, type Kit, type NamedInk, type Supply, type SupplyKind } from '@/core/supplies/model';
+
+export const KIT_VERSION = 1;
+export const MOST_SUPPLIES = 5000;
+
+/** What kit.json says of one supply. */
+export interface KitEntry {
+  /** Path in the zip; ink sets have none. */
+  file?: string;
+  kind: SupplyKind;
+  name: string;
+  tags: string[];
+  /** Pixels per inch, where the file's own statement is not to be believed. */
+  ppi?: number;
+  /** How high it stands when laid, mm. */
+  lift?: number;
+  letters?: string;
+  inks?: NamedInk[];
+  favourite?: boolean;
+}
+
+export interface KitFile {
+  kit: Pick<Kit, 'name' | 'description' | 'author' | 'licence' | 'tags'>;
+  /** Path of the supply shown on the cover. */
+  cover?: string;
+  supplies: KitEntry[];
+}
+
+/** The folder each kind lies in. */
+export const FOLDERS: Record<SupplyKind, string> = {
+  photo: 'photos',
+  paper: 'papers',
+  cardstock: 'cardstock',
+  embellishment: 'embellishments',
+  frame: 'frames',
+  stamp: 'stamps',
+  alphabet: 'alphabet',
+  brush: 'brushes',
+  edge: 'edges',
+  sketch: 'sketches',
+  wordart: 'sentiments',
+  inks: 'inks',
+  page: 'pages',
+};
+
+export const LONGEST_TAG = 40;
+export const MOST_TAGS = 40;
+export const tagsSchema = array(string().trim().min(1).max(LONGEST_TAG).required()).max(MOST_TAGS).required();
+
+/** Tags as a person lists them: commas between, lower case, each once. */
+export const tagsFrom = (text: string): string[] =>
+  [
+    ...new Set(
+      text
+        .split(',')
+        .map((tag) => tag.trim().toLowerCase().slice(0, LONGEST_TAG))
+        .filter(Boolean),
+    ),
+  ].slice(0, MOST_TAGS);
+
+const insidePath = string()
+  .max(300)
+  .test(
+    'inside',
+    '${path} points outside of the kit',
+    (path) =>
+      path === undefined ||
+      !(path.startsWith('/') || path.split(/[\\/]/).includes('..') || /^[a-z]:/i.test(path)),
+  );
+
+const entrySchema = object({
+  file: insidePath,
+  kind: string()
+    .oneOf([...SUPPLY_KINDS])
+    .required(),
+  name: string().min(1).max(200).required(),
+  tags: tagsSchema,
+  ppi: number().min(1).max(10_000),
+  lift: number().min(0).max(HIGHEST_LIFT),
+  letters: string().min(1).max(8),
+  favourite: boolean(),
+  inks: array(
+    object({
+      name: string().min(1).max(60).required(),
+      colour: string().matches(HEX_COLOUR).required(),
+    }).noUnknown(),
+  ).max(400),
+}).noUnknown();
+
+const kitSchema = object({
+  kit: object({
+    name: string().min(1).max(120).required(),
+    description: string().max(2000).defined(),
+    author: string().max(200).defined(),
+    licence: string().max(500).defined(),
+    tags: tagsSchema,
+  })
+    .noUnknown()
+    .required(),
+  cover: insidePath,
+  supplies: array(entrySchema.required()).max(MOST_SUPPLIES).required(),
+}).noUnknown();
+
+export const writeKit = (file: KitFile): string =>
+  JSON.stringify({ format: 'bellagraph-kit', version: KIT_VERSION, ...file }, null, 1);
+
+/** Reads kit.json, or says in words why it cannot be believed. */
+export function readKit(json: string): Result<KitFile> {
+  let file: { format?: unknown; version?: unknown } & Record<string, unknown>;
+  try {
+    file = JSON.parse(json);
+  } catch {
+    return fail('its kit.json cannot be read as text');
+  }
+  if (file?.format !== 'bellagraph-kit') return fail('its kit.json is of some other program');
+  const { format: _, version, ...rest } = file;
+  if (version !== KIT_VERSION)
+    return fail(
+      typeof version === 'number' && version > KIT_VERSION
+        ? `it was made by a newer Bellagraph (kit version ${version}; this one reads up to ${KIT_VERSION})`
+        : 'its kit.json does not say which version it is',
+    );
+  try {
+    return ok(kitSchema.validateSync(rest, { strict: true }) as KitFile);
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return fail(`its kit.json is damaged: ${error.message}`);
+  }
+}
+
+/** What a person made of a shipped supply: a cupboard's backup keeps it in cupboard.json. */
+export interface HouseMark {
+  id: string;
+  favourite: boolean;
+  tags: string[];
+}
+
+const marksSchema = object({
+  format: string().oneOf(['bellagraph-cupboard']).required(),
+  version: number().oneOf([KIT_VERSION]).required(),
+  house: array(
+    object({
+      id: string().max(200).required(),
+      favourite: boolean().required(),
+      tags: tagsSchema,
+    }).noUnknown(),
+  )
+    .max(20_000)
+    .required(),
+}).noUnknown();
+
+export const writeMarks = (house: readonly HouseMark[]): string =>
+  JSON.stringify({ format: 'bellagraph-cupboard', version: KIT_VERSION, house }, null, 1);
+
+/** Reads cupboard.json; nothing if it cannot be believed. */
+export function readMarks(json: string): HouseMark[] | undefined {
+  try {
+    return marksSchema.validateSync(JSON.parse(json), { strict: true }).house as HouseMark[];
+  } catch {
+    return undefined;
+  }
+}
+
+/** The path each supply's file takes in the zip: its kind's folder and its name, told apart where names meet. */
+export function pathsFor(
+  supplies: readonly Supply[],
+  extension: (supply: Supply) => string,
+): Map<string, string> {
+  const taken = new Set<string>();
+  const paths = new Map<string, string>();
+  for (const supply of supplies) {
+    if (supply.kind === 'inks') continue;
+    const plain =
+      supply.name
+        .replace(/[^\p{L}\p{N} ,&'’()+-]+/gu, ' ')
+        .replace(/\s+/g, ' ')
+        .trim() || supply.kind;
+    for (let i = 1; ; i++) {
+      const path = `${FOLDERS[supply.kind]}/${plain}${i > 1 ? ` ${i}` : ''}.${extension(supply)}`;
+      if (taken.has(path.toLowerCase())) continue;
+      taken.add(path.toLowerCase());
+      paths.set(supply.id, path);
+      break;
+    }
+  }
+  return paths;
+}

@@ -1,0 +1,108 @@
+/** What lies in the cupboard: single supplies, and the kits they came in. */
+import type { Asset } from '@/core/picture/asset';
+import type { Compartment } from '@/core/project/model';
+
+/** Every kind of supply; the words a person reads are in `KINDS`. */
+export const SUPPLY_KINDS = [
+  'photo',
+  'paper',
+  'cardstock',
+  'embellishment',
+  'frame',
+  'stamp',
+  'alphabet',
+  'brush',
+  'edge',
+  'sketch',
+  'wordart',
+  'inks',
+  'page',
+] as const;
+export type SupplyKind = (typeof SUPPLY_KINDS)[number];
+
+export interface KindWords {
+  one: string;
+  many: string;
+  /** Where it waits in the workbox; undefined for what is not laid by itself. */
+  compartment?: Compartment;
+  /** How it comes to the page, in words. */
+  arrives: string;
+}
+
+export const KINDS: Record<SupplyKind, KindWords> = {
+  photo: { one: 'photo', many: 'photos', compartment: 'photos', arrives: 'as a photo, upright' },
+  paper: { one: 'paper', many: 'papers', compartment: 'papers', arrives: 'over the page or as a strip' },
+  cardstock: {
+    one: 'cardstock',
+    many: 'cardstocks',
+    compartment: 'papers',
+    arrives: 'over the page or as a strip',
+  },
+  embellishment: {
+    one: 'embellishment',
+    many: 'embellishments',
+    compartment: 'bits',
+    arrives: 'at its true size',
+  },
+  frame: { one: 'frame', many: 'frames', compartment: 'frames', arrives: 'with room for a photo' },
+  stamp: { one: 'stamp', many: 'stamps', compartment: 'stamps', arrives: 'in ink, lying flat' },
+  alphabet: { one: 'letter', many: 'letters', compartment: 'letters', arrives: 'at its true size' },
+  brush: { one: 'brush tip', many: 'brush tips', compartment: 'stamps', arrives: 'in ink, lying flat' },
+  edge: { one: 'edge', many: 'edges', compartment: 'bits', arrives: 'at its true size' },
+  sketch: { one: 'sketch', many: 'sketches', arrives: 'as empty places' },
+  wordart: { one: 'sentiment', many: 'sentiments', compartment: 'stamps', arrives: 'in ink, lying flat' },
+  inks: { one: 'ink set', many: 'ink sets', arrives: 'beside the other inks' },
+  page: { one: 'ready-made page', many: 'ready-made pages', arrives: 'as a project of its own' },
+};
+
+export interface NamedInk {
+  name: string;
+  /** `#rrggbb` */
+  colour: string;
+}
+
+export interface Supply {
+  id: string;
+  kind: SupplyKind;
+  name: string;
+  tags: string[];
+  /** The kit's id. */
+  kit: string;
+  /** Its place in the kit. */
+  order: number;
+  /** Milliseconds since 1970. */
+  added: number;
+  favourite: boolean;
+  /** When it was last laid on a page. */
+  used?: number;
+  /** The picture file; its `ppi` says how large it truly is. */
+  asset?: Asset;
+  /** Up to three `#rrggbb` that are most of it, most first. */
+  colours: string[];
+  /** The characters an alphabet's picture stands for: usually one. */
+  letters?: string;
+  inks?: NamedInk[];
+  /** SHA-256 of the project file behind a ready-made page. */
+  page?: string;
+  /** Where the file of a shipped supply lies until it is first used, as an address of this site. */
+  at?: string;
+  /** Address of a shipped supply's small picture. */
+  thumb?: string;
+}
+
+export interface Kit {
+  id: string;
+  name: string;
+  description: string;
+  author: string;
+  licence: string;
+  tags: string[];
+  /** Id of the supply shown on its cover. */
+  cover?: string;
+  added: number;
+  /** Came with the app. */
+  house: boolean;
+}
+
+/** Where loose supplies live that belong to no other kit. */
+export const LOOSE_KIT = 'loose';

@@ -1,0 +1,103 @@
+/** The cupboard in the store: supplies and their kits. */
+import { LOOSE_KIT, type Kit, type Supply } from '@/core/supplies/model';
+import { uses } from '@/core/project/model';
+import { database } from '@/storage/database';
+import { openProject } from '@/storage/projects';
+import { listProjects, throwOutUnused } from '@/storage/shelf';
+
+export interface Shelves {
+  supplies: Supply[];
+  kits: Kit[];
+}
+
+/** What ships with the app, as `public/house/kits.json` lists it. */
+export interface HouseList extends Shelves {
+  /** Changes whenever anything in the list does. */
+  version: string;
+}
+
+const HOUSE_KEY = 'house kits';
+
+/** Everything in the cupboard. */
+export const openCupboard = async (): Promise<Shelves> => ({
+  supplies: await database.supplies.toArray(),
+  kits: await database.kits.toArray(),
+});
+
+/** Puts the shipped kits in, once for each version of them; what a person made of them (favourites, tags) stays. */
+export async function stockHouse(list: HouseList): Promise<void> {
+  if ((await database.settings.get(HOUSE_KEY))?.value === list.version) return;
+  await database.transaction('rw', database.supplies, database.kits, database.settings, async () => {
+    const before = new Map(
+      (await database.supplies.bulkGet(list.supplies.map(({ id }) => id))).map((s) => [s?.id, s]),
+    );
+    await database.supplies.bulkPut(
+      list.supplies.map((supply) => {
+        const own = before.get(supply.id);
+        return own
+          ? {
+              ...supply,
+              favourite: own.favourite,
+              used: own.used,
+              tags: [...new Set([...supply.tags, ...own.tags])],
+            }
+          : supply;
+      }),
+    );
+    await database.kits.bulkPut(list.kits);
+    await database.settings.put({ key: HOUSE_KEY, value: list.version });
+  });
+}
+
+export const putSupplies = (supplies: readonly Supply[]): Promise<unknown> =>
+  database.supplies.bulkPut([...supplies]);
+
+export const putKit = (kit: Kit): Promise<unknown> => database.kits.put(kit);
+
+/** A kit with its supplies, all or nothing. */
+export const addKit = (kit: Kit, supplies: readonly Supply[]): Promise<void> =>
+  database.transaction('rw', database.kits, database.supplies, async () => {
+    await database.kits.put(kit);
+    await database.supplies.bulkPut([...supplies]);
+  });
+
+/** Takes supplies out; a kit that is left empty goes with them, unless it is the one for loose things. */
+export async function takeOut(ids: readonly string[]): Promise<void> {
+  await database.transaction('rw', database.kits, database.supplies, async () => {
+    const gone = (await database.supplies.bulkGet([...ids])).flatMap((supply) => supply ?? []);
+    await database.supplies.bulkDelete([...ids]);
+    for (const kit of new Set(gone.map((supply) => supply.kit)))
+      if (kit !== LOOSE_KIT && (await database.supplies.where('kit').equals(kit).count()) === 0)
+        await database.kits.delete(kit);
+  });
+  await throwOutUnused();
+}
+
+/** Marks a picture as laid on a page now, so that it is found first next time. */
+export const noteUse = (sha: string, now: number): Promise<unknown> =>
+  database.supplies.where('asset.sha').equals(sha).modify({ used: now });
+
+export interface UseOf {
+  project: string;
+  title: string;
+  count: number;
+}
+
+/** On the pages of which projects a picture lies, and how often. */
+export async function usesOf(sha: string): Promise<UseOf[]> {
+  const found: UseOf[] = [];
+  for (const { id } of await listProjects()) {
+    const row = await database.projects.get(id);
+    const steps = await database.journal
+      .where('[project+index]')
+      .between([id, -Infinity], [id, Infinity])
+      .toArray();
+    if (!JSON.stringify([row?.snapshot, steps]).includes(sha)) continue;
+    const opened = await openProject(id);
+    const count = opened.ok ? (uses(opened.value.project).get(sha) ?? 0) : 0;
+    if (opened.ok && count) found.push({ project: id, title: opened.value.project.title, count });
+  }
+  return found;
+}
+
+export const supplyById = (id: string): Promise<Supply | undefined> => database.supplies.get(id);

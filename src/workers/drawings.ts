@@ -1,0 +1,21 @@
+/** Drawings read and painted, in a worker; fetched when the first one comes in. */
+import { readDrawing, type ReadDrawing } from '@/core/drawing/read';
+import { scaling } from '@/core/geometry/matrix';
+import type { Result } from '@/core/result';
+import { paintDrawing } from '@/output/pixels/draw';
+import { browser } from '@/output/platform';
+import { SCREEN_SIDE } from '@/workers/decode';
+
+export const readBytes = (bytes: Uint8Array): Result<ReadDrawing> =>
+  readDrawing(new TextDecoder().decode(bytes));
+
+/** A drawing as a bitmap whose longest side is that of the screen copy. */
+export function drawBitmap({ drawing }: ReadDrawing): ImageBitmap {
+  const scale = SCREEN_SIDE / Math.max(drawing.width, drawing.height);
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(drawing.width * scale)),
+    Math.max(1, Math.round(drawing.height * scale)),
+  );
+  paintDrawing(canvas.getContext('2d')!, drawing, scaling(scale), browser, 1);
+  return canvas.transferToImageBitmap();
+}

@@ -1,0 +1,124 @@
+/** A kit's zip as it is sold: what can be taken out of it, what is passed over, and why. */
+import {
+  BlobReader,
+  configure,
+  TextWriter,
+  Uint8ArrayWriter,
+  ZipReader,
+  type FileEntry,
+} from '@zip.js/zip.js';
+import { MOST_BYTES } from '@/core/pixels/header';
+import { fail, ok, type Result } from '@/core/result';
+import { MOST_SUPPLIES, readKit, readMarks, type HouseMark, type KitFile } from '@/core/supplies/kit-file';
+
+configure({ useWebWorkers: false });
+
+/** One kit of a zip: a folder with a kit.json, or everything that lies in no such folder. */
+export interface ListedKit {
+  /** What its paths begin with: empty, or a folder's name and a slash. */
+  at: string;
+  /** Paths in the zip of what may be a supply, in order. */
+  paths: string[];
+  kit?: KitFile;
+}
+
+export interface ListedZip {
+  kits: ListedKit[];
+  /** What cupboard.json says of the shipped supplies, if the zip is a cupboard's backup. */
+  marks?: HouseMark[];
+  /** One line for each reason something was passed over. */
+  skipped: string[];
+}
+
+const MOST_UNPACKED = 4 * 2 ** 30;
+const PICTURES = /\.(png|jpe?g|webp|heic|heif|svg|gif|bellagraph)$/i;
+/** What systems leave in zips and nobody means. */
+const LITTER = /(^|\/)(__MACOSX\/|\.|Thumbs\.db$|desktop\.ini$)/i;
+
+const unsafe = (name: string): boolean => /^([\\/]|[a-z]:)/i.test(name) || name.split(/[\\/]/).includes('..');
+
+export class KitZip {
+  private constructor(
+    private readonly entries: ReadonlyMap<string, FileEntry>,
+    readonly listed: ListedZip,
+  ) {}
+
+  static async open(file: Blob): Promise<Result<KitZip>> {
+    const skipped = new Skipped();
+    const entries = new Map<string, FileEntry>();
+    const jsons: FileEntry[] = [];
+    let marksEntry: FileEntry | undefined;
+    let unpacked = 0;
+    try {
+      for await (const entry of new ZipReader(new BlobReader(file)).getEntriesGenerator()) {
+        const { filename } = entry;
+        if (entry.directory || LITTER.test(filename)) continue;
+        if (unsafe(filename)) skipped.add('names that point outside of the zip', filename);
+        else if (entry.encrypted) skipped.add('locked with a password', filename);
+        else if (/^([^/]+\/)?kit\.json$/.test(filename)) jsons.push(entry);
+        else if (filename === 'cupboard.json') marksEntry = entry;
+        else if (/\.(zip|rar|7z)$/i.test(filename))
+          skipped.add('a zip inside the zip: open it by itself', filename);
+        else if (!PICTURES.test(filename)) skipped.add('not pictures', filename);
+        else if (entries.size >= MOST_SUPPLIES)
+          skipped.add(`beyond the ${MOST_SUPPLIES} a kit may hold`, filename);
+        else if (entry.uncompressedSize > MOST_BYTES || (unpacked += entry.uncompressedSize) > MOST_UNPACKED)
+          skipped.add('too large once unpacked', filename);
+        else entries.set(filename, entry);
+      }
+    } catch {
+      return fail('is not a readable zip, or it is damaged');
+    }
+    const kits: ListedKit[] = [];
+    for (const json of jsons.slice(0, MOST_KITS)) {
+      const read = readKit(await textOf(json));
+      const at = json.filename.slice(0, -'kit.json'.length);
+      if (read.ok) kits.push({ at, paths: [], kit: read.value });
+      else skipped.note(`${json.filename} was not used: ${read.message}. The pictures were sorted anew.`);
+    }
+    kits.sort((a, b) => b.at.length - a.at.length);
+    const rest: ListedKit = { at: '', paths: [] };
+    for (const path of entries.keys()) (kits.find(({ at }) => path.startsWith(at)) ?? rest).paths.push(path);
+    for (const { at, kit } of kits)
+      for (const { file, name } of kit!.supplies)
+        if (file && !entries.has(at + file))
+          skipped.note(`kit.json names “${name}”, which is not in the zip.`);
+    if (rest.paths.length) kits.push(rest);
+    const marks = marksEntry && readMarks(await textOf(marksEntry));
+    return ok(new KitZip(entries, { kits, skipped: skipped.lines, ...(marks ? { marks } : {}) }));
+  }
+
+  async bytes(path: string): Promise<Uint8Array<ArrayBuffer>> {
+    const entry = this.entries.get(path);
+    if (!entry) throw new Error(`No ${path} in the zip.`);
+    return (await entry.getData(new Uint8ArrayWriter())) as Uint8Array<ArrayBuffer>;
+  }
+}
+
+const MOST_KITS = 400;
+
+const textOf = (entry: FileEntry): Promise<string> =>
+  entry.uncompressedSize < 2 ** 24 ? entry.getData(new TextWriter()).catch(() => '') : Promise.resolve('');
+
+/** Counts what was passed over, by reason. */
+class Skipped {
+  private readonly reasons = new Map<string, string[]>();
+  private readonly notes: string[] = [];
+
+  add(reason: string, name: string): void {
+    this.reasons.set(reason, [...(this.reasons.get(reason) ?? []), name]);
+  }
+
+  note(line: string): void {
+    this.notes.push(line);
+  }
+
+  get lines(): string[] {
+    const counted = [...this.reasons].map(([reason, names]) =>
+      names.length === 1
+        ? `${names[0]!.slice(0, 80)} was passed over: ${reason}.`
+        : `${names.length} files were passed over: ${reason} (${names[0]!.slice(0, 60)} …).`,
+    );
+    return [...counted, ...this.notes];
+  }
+}
