@@ -283,7 +283,68 @@ async function importing(browser: Browser): Promise<void> {
     'at most 1.5 x sharp on the same cores',
     seconds <= 1.5 * floor,
   );
-  note('Longest main-thread task while importing', longest, 50, 'ms', 'not over 50 ms', longest <= 50);
+  const floorTask = await longestBeside(browser, files);
+  note(
+    'Longest main-thread task while importing',
+    longest,
+    floorTask,
+    'ms',
+    'not over 50 ms; floor: a bare page working 15 ms at a time beside two workers that decode the same photos',
+    longest <= 50,
+  );
+}
+
+/** What the machine itself does to short tasks: the longest of a bare page's, while two workers keep both cores busy. */
+async function longestBeside(browser: Browser, files: readonly string[]): Promise<number> {
+  const photos = await Promise.all(
+    files.slice(0, 8).map(async (file) => (await readFile(file)).toString('base64')),
+  );
+  return withPage(browser, async (page) => {
+    await page.goto(`${BASE}/`);
+    return page.evaluate(async (texts) => {
+      const work = `onmessage = async ({ data }) => {
+        for (let i = 0; i < 3; i++)
+          for (const blob of data) {
+            const bitmap = await createImageBitmap(blob, { resizeWidth: 1600, resizeQuality: 'medium' });
+            const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+            canvas.getContext('2d').drawImage(bitmap, 0, 0);
+            await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.86 });
+          }
+        postMessage(0);
+      };`;
+      const blobs = await Promise.all(
+        texts.map(async (text) => (await fetch(`data:image/jpeg;base64,${text}`)).blob()),
+      );
+      const address = URL.createObjectURL(new Blob([work]));
+      let busy = 2;
+      for (let i = 0; i < 2; i++) {
+        const worker = new Worker(address);
+        worker.onmessage = () => (busy -= 1);
+        worker.postMessage(blobs.filter((_, k) => k % 2 === i));
+      }
+      // What 15 ms of work is, counted while nothing else runs would be best; the least of many counts comes close.
+      const step = () => {
+        let x = 0;
+        for (let i = 0; i < 200_000; i++) x += Math.sqrt(i);
+        return x;
+      };
+      let least = Infinity;
+      for (let i = 0; i < 60; i++) {
+        const start = performance.now();
+        step();
+        least = Math.min(least, performance.now() - start);
+      }
+      const steps = Math.max(1, Math.round(15 / Math.max(0.05, least)));
+      let longest = 0;
+      while (busy) {
+        await new Promise((done) => setTimeout(done, 60));
+        const start = performance.now();
+        for (let i = 0; i < steps; i++) step();
+        longest = Math.max(longest, performance.now() - start);
+      }
+      return longest;
+    }, photos);
+  });
 }
 
 async function sizes(browser: Browser): Promise<void> {

@@ -4,7 +4,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { IconFolderOpen } from '@tabler/icons-react';
+import { IconBuildingWarehouse, IconFolderOpen } from '@tabler/icons-react';
+import Link from 'next/link';
 import { useDropzone } from 'react-dropzone';
 import { NewLayoutPanel } from '@/features/home/NewLayoutPanel';
 import { ProjectSheet } from '@/features/home/ProjectSheet';
@@ -55,6 +56,15 @@ export function Home({ demo }: { demo: boolean }) {
           sx={{ mt: 1.5, border: 1, borderColor: 'divider' }}
         >
           Open a project file
+        </Button>
+        <Button
+          component={Link}
+          href="/cupboard"
+          startIcon={<IconBuildingWarehouse size={20} />}
+          color="inherit"
+          sx={{ mt: 1, border: 1, borderColor: 'divider' }}
+        >
+          The cupboard of supplies
         </Button>
         <Typography variant="caption" color="text.secondary" sx={{ mt: 'auto', pt: 2.5 }}>
           {home.space ? spaceInWords(home.space.bytes, home.space.lastBackup) : ' '}

@@ -1,12 +1,29 @@
 /** Picture files into the store, through the import workers: several at once, counted, cancellable. */
 import { wrap, type Remote } from 'comlink';
 import type { Asset } from '@/core/picture/asset';
+import type { Result } from '@/core/result';
+import type { ListedZip } from '@/workers/zip';
 import { isFull } from '@/storage/database';
 import { hasAsset, storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
-import type { Importer } from '@/workers/import.worker';
+import type { Imported, Importer } from '@/workers/import.worker';
+
+/** A file as it is chosen, or one inside a kit's zip. */
+export interface Incoming {
+  file: File;
+  /** Folder and name, as far as they are known. */
+  path: string;
+  /** Whether `file` is a zip and `path` lies in it. */
+  zipped?: boolean;
+}
+
+/** A picture that came in, with what it tells of itself. */
+export interface Arrived extends Pick<Imported, 'asset' | 'facts' | 'camera' | 'dropped'> {
+  path: string;
+}
 
 export interface BroughtIn {
+  arrived: Arrived[];
   assets: Asset[];
   /** One sentence for each file that was refused. */
   refused: string[];
@@ -36,39 +53,45 @@ const AT_ONCE = Math.max(
 
 /** Brings files in; `counted` hears how many are done, and each picture as it arrives in the store. */
 export async function bringIn(
-  files: readonly File[],
+  files: readonly (File | Incoming)[],
   cancel: AbortSignal,
-  counted: (done: number, asset?: Asset) => void = () => {},
+  counted: (done: number, arrived?: Arrived) => void = () => {},
 ): Promise<BroughtIn> {
-  const result: BroughtIn = { assets: [], refused: [], left: [], full: false };
-  const arrived: (Asset | undefined)[] = [];
-  const queue = files.map((file, index) => ({ file, index }));
+  const result: BroughtIn = { arrived: [], assets: [], refused: [], left: [], full: false };
+  const arrived: (Arrived | undefined)[] = [];
+  const queue = files.map((given, index) => ({
+    ...(given instanceof File ? { file: given, path: given.name, zipped: false } : given),
+    index,
+  }));
   let done = 0;
   const work = async (_: unknown, turn: number) => {
     // Starting a worker takes the page's own time: one a turn, after the screen has said what begins.
     await new Promise((resolve) => setTimeout(resolve, 60 * turn + 30));
     const hand = hire();
     for (let next = queue.shift(); next; next = queue.shift()) {
-      const { file, index } = next;
+      const { file, path, zipped, index } = next;
+      const name = path.split('/').pop()!;
       if (cancel.aborted || result.full) {
-        result.left.push(file.name);
+        result.left.push(name);
         continue;
       }
       try {
-        const imported = await hand.importer.importPicture(file, file.name);
-        if (!imported.ok) result.refused.push(`${file.name} ${imported.message}.`);
+        const imported = zipped
+          ? await hand.importer.importFromZip(file, path)
+          : await hand.importer.importPicture(file, name);
+        if (!imported.ok) result.refused.push(`${name} ${imported.message}.`);
         else {
-          const { asset, proxies } = imported.value;
+          const { asset, proxies, facts, camera, dropped, blob } = imported.value;
           if (!(await hasAsset(asset.sha)))
-            await storeAsset({ asset, blob: new Blob([file], { type: asset.type }), proxies });
-          arrived[index] = asset;
+            await storeAsset({ asset, blob: blob ?? new Blob([file], { type: asset.type }), proxies });
+          arrived[index] = { asset, facts, camera, dropped, path };
         }
       } catch (error) {
         if (isFull(error)) {
           result.full = true;
           await giveUp();
-          result.left.push(file.name);
-        } else result.refused.push(`${file.name} could not be read.`);
+          result.left.push(name);
+        } else result.refused.push(`${name} could not be read.`);
       }
       done += 1;
       counted(done, arrived[index]);
@@ -76,13 +99,36 @@ export async function bringIn(
     hands.push(hand);
   };
   await Promise.all(Array.from({ length: Math.min(AT_ONCE, files.length) }, work));
-  result.assets = arrived.filter((asset): asset is Asset => asset !== undefined);
+  result.arrived = arrived.filter((one): one is Arrived => one !== undefined);
+  result.assets = result.arrived.map(({ asset }) => asset);
   return result;
 }
 
+/** What is in a kit's zip, read by a worker. */
+export async function listZip(file: File): Promise<Result<ListedZip>> {
+  const hand = hire();
+  try {
+    return await hand.importer.listZip(file);
+  } finally {
+    hands.push(hand);
+  }
+}
+
+/** A file out of a kit's zip as it is. */
+export async function bytesFromZip(file: File, path: string): Promise<Result<Blob>> {
+  const hand = hire();
+  try {
+    return await hand.importer.bytesFromZip(file, path);
+  } finally {
+    hands.push(hand);
+  }
+}
+
 /** What to tell a person afterwards; null when all went well. */
-export function describeTrouble({ assets, refused, left, full }: BroughtIn): string | null {
+export function describeTrouble({ arrived, assets, refused, left, full }: BroughtIn): string | null {
   const lines = [...refused.slice(0, 6)];
+  for (const { path, dropped } of arrived)
+    if (dropped.length) lines.push(`${path.split('/').pop()} arrived without ${dropped.join(', ')}.`);
   if (refused.length > 6) lines.push(`… and ${refused.length - 6} more.`);
   if (full)
     lines.push(

@@ -11,7 +11,6 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import type { Spot } from '@/core/project/create';
 import { FAMILIES } from '@/core/text/families';
 import { download } from '@/features/shared/download';
 import { fileOf } from '@/features/shared/files';
@@ -19,18 +18,20 @@ import { FONTS_AT } from '@/features/shared/fonts';
 import { About } from '@/features/table/about/About';
 import { MakeDialog } from '@/features/table/make/MakeDialog';
 import { Pile } from '@/features/table/pile/Pile';
-import { coverWithPaper, layPhoto, layStrip, startWords } from '@/features/table/room/actions';
+import { COMPARTMENTS } from '@/core/project/model';
 import { RoomProvider, useRoom, useSession } from '@/features/table/room/context';
 import { KeysDialog } from '@/features/table/room/KeysDialog';
 import { PageTabs } from '@/features/table/room/PageTabs';
 import { TopBar } from '@/features/table/room/TopBar';
 import { useKeys } from '@/features/table/room/useKeys';
 import { useRoomOpening } from '@/features/table/room/useRoomOpening';
-import { Stage } from '@/features/table/stage/Stage';
-import type { Carried } from '@/features/table/workbox/carry';
+import { Stage, type StageProps } from '@/features/table/stage/Stage';
+import { CupboardSheet } from '@/features/table/room/CupboardSheet';
+import { useLaying } from '@/features/table/room/useLaying';
 import { useWorkbox } from '@/features/table/workbox/useWorkbox';
-import { Workbox } from '@/features/table/workbox/Workbox';
+import { Workbox, type WorkboxProps } from '@/features/table/workbox/Workbox';
 import { noteBackup } from '@/storage/backup';
+import { supplyById } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
 
 export function TableRoom({ id }: { id: string }) {
@@ -73,12 +74,6 @@ const FACES = FAMILIES.map(({ id, fonts }) => ({
   },
 }));
 
-interface PaperChoice {
-  sha: string;
-  spot?: Spot;
-  at: { left: number; top: number };
-}
-
 function OpenTable() {
   const { store } = useRoom();
   const notify = useNotify();
@@ -88,17 +83,18 @@ function OpenTable() {
   const workbox = useWorkbox();
   const [making, setMaking] = useState(false);
   const [keys, setKeys] = useState(false);
-  const [choice, setChoice] = useState<PaperChoice | null>(null);
-  useKeys(
-    store,
-    useCallback(() => setKeys(true), []),
-  );
+  const [cupboard, setCupboard] = useState(false);
+  useKeys(store, {
+    onHelp: useCallback(() => setKeys(true), []),
+    onCupboard: useCallback(() => setCupboard((open) => !open), []),
+  });
   const {
     getRootProps,
     getInputProps,
     open: pick,
   } = useDropzone({
-    onDrop: (files) => void workbox.bring(files),
+    // In a turn of its own: telling that they were dropped, and that they are read, are two short tasks, not a long one.
+    onDrop: (files) => void setTimeout(() => void workbox.bring(files)),
     noClick: true,
     noKeyboard: true,
     disabled: readOnly,
@@ -106,36 +102,36 @@ function OpenTable() {
   const thumbs = useMemo(
     () =>
       new Map(
-        [...workbox.photos, ...workbox.papers].flatMap(({ asset, thumb }) =>
-          thumb ? [[asset.sha, thumb] as const] : [],
+        COMPARTMENTS.flatMap((name) =>
+          workbox.items[name].flatMap(({ asset, thumb }) => (thumb ? [[asset.sha, thumb] as const] : [])),
         ),
       ),
-    [workbox.photos, workbox.papers],
+    [workbox.items],
   );
+  const laying = useLaying(workbox.housePaper);
+  const { lay, choice } = laying;
+  const dropped = useCallback<StageProps['onDropped']>(
+    (carried, spot, at) => void lay(carried, at, spot),
+    [lay],
+  );
+  const layFrom = useCallback<WorkboxProps['onLay']>(
+    (carried, anchor) => {
+      const { left, top } = anchor.getBoundingClientRect();
+      void lay(carried, { left, top });
+    },
+    [lay],
+  );
+  const make = useCallback(() => setMaking(true), []);
+  const help = useCallback(() => setKeys(true), []);
 
-  const lay = (carried: Carried, at: { left: number; top: number }, spot?: Spot) => {
-    if (readOnly) return;
-    if (carried.kind === 'words') return startWords(store, carried.role, spot);
-    if (carried.kind === 'paper') return setChoice({ sha: carried.sha, spot, at });
-    const asset = store.getState().history.project.assets[carried.sha];
-    if (asset) layPhoto(store, asset, spot);
-  };
-  const layPaper = async (how: 'cover' | 'strip') => {
-    const chosen = choice!;
-    setChoice(null);
-    const asset = await workbox.fetchPaper(chosen.sha);
-    if (!asset) return;
-    if (how === 'cover') coverWithPaper(store, asset);
-    else layStrip(store, asset, chosen.spot);
-  };
-  const saveFile = async () => {
+  const saveFile = useCallback(async () => {
     const { blob, name, missing } = await fileOf(store.getState().history.project);
     download(blob, name);
     await noteBackup(Date.now());
     if (missing.length)
       notify({ text: `Saved, without ${missing.join(', ')}: not found in this browser.`, tone: 'warning' });
     else notify({ text: `${name} is in your downloads.` });
-  };
+  }, [notify, store]);
 
   return (
     <Box
@@ -152,11 +148,7 @@ function OpenTable() {
         <GlobalStyles key={i} styles={face} />
       ))}
       <input {...getInputProps()} aria-label="Photo files" data-testid="photo-input" />
-      <TopBar
-        onMake={() => setMaking(true)}
-        onSaveFile={() => void saveFile()}
-        onHelp={() => setKeys(true)}
-      />
+      <TopBar onMake={make} onSaveFile={saveFile} onHelp={help} />
       {readOnly && (
         <Alert severity="info" square>
           This project is open in another tab. Here it can only be looked at; close the other tab to go on
@@ -186,7 +178,7 @@ function OpenTable() {
           position: 'relative',
         }}
       >
-        <Stage onDropped={(carried, spot, at) => lay(carried, at, spot)} />
+        <Stage onDropped={dropped} />
         <PageTabs />
         {show.side && (
           <Box
@@ -206,28 +198,28 @@ function OpenTable() {
             <Pile thumbs={thumbs} />
           </Box>
         )}
+        {cupboard && <CupboardSheet laying={laying} onClose={() => setCupboard(false)} />}
       </Box>
       {show.workbox && (
         <Workbox
-          photos={workbox.photos}
-          papers={workbox.papers}
+          items={workbox.items}
           counting={workbox.counting}
           readOnly={readOnly}
           onPickFiles={pick}
-          onLay={(carried, anchor) => {
-            const { left, top } = anchor.getBoundingClientRect();
-            lay(carried, { left, top });
-          }}
+          cupboardOpen={cupboard}
+          onCupboard={() => setCupboard(!cupboard)}
+          onGather={(id) => void supplyById(id).then((supply) => supply && laying.gatherSupplies([supply]))}
+          onLay={layFrom}
         />
       )}
       <Menu
         open={choice !== null}
-        onClose={() => setChoice(null)}
+        onClose={laying.forgetChoice}
         anchorReference="anchorPosition"
         anchorPosition={choice?.at}
       >
-        <MenuItem onClick={() => void layPaper('cover')}>Cover the page with it</MenuItem>
-        <MenuItem onClick={() => void layPaper('strip')}>Lay a strip of it</MenuItem>
+        <MenuItem onClick={() => void laying.layPaper('cover')}>Cover the page with it</MenuItem>
+        <MenuItem onClick={() => void laying.layPaper('strip')}>Lay a strip of it</MenuItem>
       </Menu>
       <MakeDialog open={making} onClose={() => setMaking(false)} />
       <KeysDialog open={keys} onClose={() => setKeys(false)} />

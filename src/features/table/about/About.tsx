@@ -6,7 +6,7 @@ import Collapse from '@mui/material/Collapse';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
-import { useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { isPicture } from '@/core/piece/material';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -23,15 +23,22 @@ import { selectedPieces, shownProject } from '@/features/table/room/session';
 
 type Part = 'Material' | 'Cut' | 'Finish' | 'Place';
 
-export function About() {
+export const About = memo(function About() {
   const pieces = useSession(useShallow(selectedPieces));
+  // The numbers follow a drag when there is time for them: the page comes first.
+  const later = useDeferredValue(pieces);
+  const dragging = useSession((session) => session.tryout !== null);
+  const shown = dragging && later.length ? later : pieces;
+  return shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />;
+});
+
+const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Piece[] }) {
   const [open, setOpen] = useState<Part | null>('Place');
-  const project = useSession(shownProject);
+  const unit = useSession((session) => shownProject(session).unit);
+  const assets = useSession((session) => shownProject(session).assets);
   const readOnly = useSession((session) => session.readOnly);
-  const [piece] = pieces;
-  if (!piece) return <AboutPage />;
-  const { unit } = project;
-  const asset = isPicture(piece.material) ? project.assets[piece.material.asset] : undefined;
+  const piece = pieces[0]!;
+  const asset = isPicture(piece.material) ? assets[piece.material.asset] : undefined;
   const many = pieces.length > 1;
   const rows: Record<Part, { summary: string; controls: ReactNode }> = {
     Material: {
@@ -82,7 +89,7 @@ export function About() {
       ))}
     </Box>
   );
-}
+});
 
 function NameField({ piece, readOnly }: { piece: Piece; readOnly: boolean }) {
   const perform = useSession((session) => session.perform);
@@ -174,6 +181,8 @@ function cutInWords({ outline }: Piece, unit: Unit): string {
       return outline.name;
     case 'glyphs':
       return 'Words';
+    case 'own':
+      return 'Its own edge';
   }
 }
 

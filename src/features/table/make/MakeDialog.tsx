@@ -14,12 +14,12 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
+import { surfaceOf } from '@/core/project/model';
 import { belowPrint, describeSharpness, type Sharpness } from '@/core/proof/sharpness';
 import { fail, ok } from '@/core/result';
 import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
 import { useMake } from '@/features/table/make/useMake';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { shownProject, shownSurface } from '@/features/table/room/session';
 import type { Format, MakeOptions } from '@/output/make';
 import { LengthField } from '@/ui/LengthField';
 
@@ -32,8 +32,9 @@ const FORMATS: readonly { format: Format; name: string; use: string }[] = [
 
 export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { store } = useRoom();
-  const surface = useSession(shownSurface);
-  const project = useSession(shownProject);
+  // What is settled, not what a drag tries out: nothing here must be reckoned in every frame of it.
+  const project = useSession((session) => session.history.project);
+  const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
   const [options, setOptions] = useState<MakeOptions>({
     format: 'pdf',
     ppi: PRINT_PPI,

@@ -32,7 +32,7 @@ import { surfaceOf } from '@/core/project/model';
 /** What a slab looks like from the side: its ink, or the picture it is made of. */
 type Look = (piece: Piece) => string | undefined;
 
-export function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
+export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
   const { store } = useRoom();
   const pile = useSession((session) => surfaceOf(session.history.project, shownSurface(session).id).pile);
   const selection = useSession((session) => session.selection);
@@ -120,7 +120,7 @@ export function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
       )}
     </Box>
   );
-}
+});
 
 /** Pixels a slab is thick: ink is a film, a button stands high. */
 const thickness = (lift: number): number => Math.round(3 + Math.min(14, Math.sqrt(lift) * 9));

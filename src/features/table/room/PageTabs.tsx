@@ -1,13 +1,13 @@
 'use client';
 
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import { RULER } from '@/features/table/stage/Rulers';
 import { useSession } from '@/features/table/room/context';
-import { shownProject } from '@/features/table/room/session';
 
 /** Index tabs that stick out at the table's left edge, one a page. */
-export function PageTabs() {
-  const surfaces = useSession((session) => shownProject(session).surfaces);
+export const PageTabs = memo(function PageTabs() {
+  const surfaces = useSession((session) => session.history.project.surfaces);
   const current = useSession((session) => session.surfaceId);
   const set = useSession((session) => session.set);
   return (
@@ -54,4 +54,4 @@ export function PageTabs() {
       })}
     </Box>
   );
-}
+});

@@ -19,7 +19,7 @@ import {
   IconPrinter,
 } from '@tabler/icons-react';
 import Link from 'next/link';
-import { useState, type ReactNode } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { retitle } from '@/core/project/edits/gather';
 import { redoLabel, undoLabel } from '@/core/project/history';
@@ -37,7 +37,7 @@ interface Props {
   onHelp: () => void;
 }
 
-export function TopBar({ onMake, onSaveFile, onHelp }: Props) {
+export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props) {
   const [undoName, redoName] = useSession(
     useShallow((session) => [undoLabel(session.history), redoLabel(session.history)] as const),
   );
@@ -132,7 +132,7 @@ export function TopBar({ onMake, onSaveFile, onHelp }: Props) {
       </Button>
     </Box>
   );
-}
+});
 
 function TitleField() {
   const title = useSession((session) => shownProject(session).title);

@@ -91,9 +91,13 @@ async function previewOf(
   context.fillRect(0, 0, sheet.width, sheet.height);
   drawPieces(context, picture.pieces, sheet.view, {
     platform: browser,
-    image: (sha) => {
+    drawing: (sha, ink) => {
       const asset = project.assets[sha];
-      return asset && shelf.take(asset, PREVIEW_SIDE);
+      return asset && shelf.drawing(asset, ink);
+    },
+    image: (sha, ink) => {
+      const asset = project.assets[sha];
+      return asset && shelf.take(asset, PREVIEW_SIDE, ink);
     },
   });
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });

@@ -1,7 +1,8 @@
 /** Decoded pictures for the screen: small copies first, the whole file only where zooming needs it. */
 import type { Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import type { Drawable } from '@/output/platform';
+import { inkedDrawing, inkedPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
+import { browser, type Drawable } from '@/output/platform';
 import { proxyBlob, readableBlob } from '@/storage/assets';
 import type { ProxyLevel } from '@/storage/database';
 
@@ -13,6 +14,8 @@ const STRETCH = 1.25;
 
 export class PictureShelf {
   private readonly decoded = new Map<string, ImageBitmap>();
+  private readonly drawings = new Map<string, PlacedDrawing>();
+  private readonly inked = new WeakMap<ImageBitmap, Map<string, Drawable>>();
   private readonly asked = new Set<string>();
   private readonly wholes: string[] = [];
   private readonly listeners = new Set<(sha: string) => void>();
@@ -24,19 +27,60 @@ export class PictureShelf {
   }
 
   /** The best copy at hand for a picture whose longest side covers `pixels` on the screen; sends for a better one. */
-  take(asset: Asset, pixels: number): (Drawable & { whole: Size }) | undefined {
+  take(asset: Asset, pixels: number, ink?: string): (Drawable & { whole: Size }) | undefined {
     const whole = uprightSize(asset);
     const longest = Math.max(whole.width, whole.height);
     const wanted: ProxyLevel = longest > SCREEN_SIDE && pixels > SCREEN_SIDE * STRETCH ? 'full' : 'screen';
     const best = this.decoded.get(`${asset.sha} ${wanted}`);
     if (!best) void this.fetch(asset.sha, wanted);
     const bitmap = best ?? this.decoded.get(`${asset.sha} screen`) ?? this.decoded.get(`${asset.sha} full`);
-    return bitmap && { source: bitmap, width: bitmap.width, height: bitmap.height, whole };
+    if (!bitmap) return undefined;
+    const plain = { source: bitmap, width: bitmap.width, height: bitmap.height };
+    return { ...(ink ? this.stamped(bitmap, plain, ink) : plain), whole };
+  }
+
+  /** The drawing behind a picture that is one, if it is at hand; sends for it. */
+  drawing(asset: Asset, ink?: string): PlacedDrawing | undefined {
+    if (asset.type !== 'image/svg+xml') return undefined;
+    const key = ink ? `${asset.sha} ${ink}` : asset.sha;
+    const known = this.drawings.get(key);
+    if (known) return known;
+    const plain = this.drawings.get(asset.sha);
+    if (plain && ink) {
+      const stamped = inkedDrawing(plain, ink);
+      this.drawings.set(key, stamped);
+      return stamped;
+    }
+    void this.open(asset);
+    return undefined;
+  }
+
+  private async open(asset: Asset): Promise<void> {
+    if (this.asked.has(asset.sha)) return;
+    this.asked.add(asset.sha);
+    const bytes = await (await readableBlob(asset.sha))?.arrayBuffer();
+    const drawing = bytes && openDrawing(asset, new Uint8Array(bytes));
+    if (!drawing) return this.askAgain(asset.sha);
+    this.drawings.set(asset.sha, drawing);
+    this.listeners.forEach((listener) => listener(asset.sha));
+  }
+
+  /** It may still be on its way into the store. */
+  private askAgain(key: string): void {
+    setTimeout(() => this.asked.delete(key), 1500);
   }
 
   /** Waits until small copies of all these are at hand, or cannot be had. */
   async ready(shas: readonly string[]): Promise<void> {
     await Promise.all(shas.map((sha) => this.fetch(sha, 'screen')));
+  }
+
+  private stamped(bitmap: ImageBitmap, plain: Drawable, ink: string): Drawable {
+    const inks = this.inked.get(bitmap) ?? new Map<string, Drawable>();
+    this.inked.set(bitmap, inks);
+    const known = inks.get(ink) ?? inkedPixels(plain, ink, browser);
+    inks.set(ink, known);
+    return known;
   }
 
   private async fetch(sha: string, level: ProxyLevel): Promise<void> {
@@ -48,9 +92,7 @@ export class PictureShelf {
         ? await readableBlob(sha)
         : ((await proxyBlob(sha, level)) ?? (await readableBlob(sha)));
     if (!blob) {
-      // It may still be on its way into the store.
-      setTimeout(() => this.asked.delete(key), 1500);
-      return;
+      return this.askAgain(key);
     }
     this.decoded.set(key, await createImageBitmap(blob));
     if (level === 'full') this.makeRoom(key);

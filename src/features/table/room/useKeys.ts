@@ -182,13 +182,21 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
 ];
 
+/** Opens and shuts the cupboard. */
+export const CUPBOARD_KEY = 'c';
+
 /** Where every key belongs to something else: text being typed, menus, dialogs. */
 const OWNS_ALL_KEYS =
   'input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"], [role="menu"], [role="listbox"]';
 /** Where plain keys have a meaning of their own, but not those held with Ctrl. */
 const OWNS_PLAIN_KEYS = 'input[type="range"], [role="slider"], [data-own-keys]';
 
-export function useKeys(store: SessionStore, onHelp: () => void): void {
+export interface RoomKeys {
+  onHelp: () => void;
+  onCupboard: () => void;
+}
+
+export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
@@ -201,6 +209,7 @@ export function useKeys(store: SessionStore, onHelp: () => void): void {
       )
         return;
       if (event.key === '?') return onHelp();
+      if (key(CUPBOARD_KEY)(event)) return onCupboard();
       const found = SHORTCUTS.find((shortcut) => shortcut.is(event));
       if (!found) return;
       event.preventDefault();
@@ -208,5 +217,5 @@ export function useKeys(store: SessionStore, onHelp: () => void): void {
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [store, onHelp]);
+  }, [store, onHelp, onCupboard]);
 }

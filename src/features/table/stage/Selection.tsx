@@ -36,7 +36,7 @@ const HANDLES: readonly [Side, Side][] = [
 
 const CURSORS = ['ew-resize', 'nwse-resize', 'ns-resize', 'nesw-resize'];
 
-interface Props {
+export interface SelectionProps {
   pieces: readonly Piece[];
   hovered: Piece | undefined;
   view: Matrix;
@@ -45,7 +45,7 @@ interface Props {
   onGrip: (event: ReactPointerEvent, grip: Grip) => void;
 }
 
-export function Selection({ pieces, hovered, view, handles, onGrip }: Props) {
+export function Selection({ pieces, hovered, view, handles, onGrip }: SelectionProps) {
   const outline = (piece: Piece) =>
     corners(centredBox(piece.placement)).map((corner) =>
       apply(compose(view, placementMatrix(piece.placement)), corner),
@@ -64,7 +64,7 @@ export function Selection({ pieces, hovered, view, handles, onGrip }: Props) {
   );
 }
 
-function Handles({ piece, view, onGrip }: { piece: Piece; view: Matrix; onGrip: Props['onGrip'] }) {
+function Handles({ piece, view, onGrip }: { piece: Piece; view: Matrix; onGrip: SelectionProps['onGrip'] }) {
   const map = compose(view, placementMatrix(piece.placement));
   const { width, height, turn } = piece.placement;
   const at = (sx: number, sy: number): Point => apply(map, { x: (sx * width) / 2, y: (sy * height) / 2 });

@@ -1,8 +1,8 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { useEffect, useLayoutEffect, useRef, useState, type DragEvent } from 'react';
-import { Selection } from '@/features/table/stage/Selection';
+import { memo, useEffect, useLayoutEffect, useRef, useState, type DragEvent } from 'react';
+import { Selection, type SelectionProps } from '@/features/table/stage/Selection';
 import { Grid, Rulers } from '@/features/table/stage/Rulers';
 import { Sliding } from '@/features/table/stage/Sliding';
 import { inBox, useGestures } from '@/features/table/stage/useGestures';
@@ -14,16 +14,16 @@ import { Zones } from '@/features/table/stage/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces, shownProject, shownSurface } from '@/features/table/room/session';
 import { nearer, slideNow, slidPiece } from '@/features/table/room/slide';
-import { readCarried, type Carried } from '@/features/table/workbox/carry';
+import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
 
-interface Props {
+export interface StageProps {
   /** Something from the workbox was dropped at a spot of the page; client coordinates say where a menu may open. */
   onDropped: (carried: Carried, spot: Spot, client: { left: number; top: number }) => void;
 }
 
-export function Stage({ onDropped }: Props) {
+export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const { store } = useRoom();
   const frame = useRef<HTMLDivElement>(null);
   const [moving, setMoving] = useState<readonly string[]>([]);
@@ -32,10 +32,13 @@ export function Stage({ onDropped }: Props) {
   const { view, stage, mode, show, readOnly } = useSession(
     useShallow(({ view, stage, mode, show, readOnly }) => ({ view, stage, mode, show, readOnly })),
   );
-  const surface = useSession(shownSurface);
+  const surface = useSession(
+    useShallow((session) => {
+      const { name, width, height, bleed, safe, ground } = shownSurface(session);
+      return { name, width, height, bleed, safe, ground };
+    }),
+  );
   const unit = useSession((session) => shownProject(session).unit);
-  const pieces = useSession(useShallow(selectedPieces));
-  const hovered = useSession((session) => session.hovered);
 
   useLayoutEffect(() => {
     const element = frame.current!;
@@ -90,7 +93,6 @@ export function Stage({ onDropped }: Props) {
     onDropped(carried, spot, { left: event.clientX, top: event.clientY });
   };
 
-  const hoveredPiece = surface.pile.find((piece) => piece.id === hovered);
   return (
     <Box
       ref={frame}
@@ -108,7 +110,7 @@ export function Stage({ onDropped }: Props) {
         if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
         else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
       }}
-      onDragOver={(event) => readCarried(event.dataTransfer, true) && event.preventDefault()}
+      onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
       onDrop={drop}
       sx={{
         position: 'relative',
@@ -169,10 +171,7 @@ export function Stage({ onDropped }: Props) {
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
         <g style={{ pointerEvents: 'all' }}>
-          <Selection
-            pieces={pieces}
-            hovered={hoveredPiece}
-            view={viewMatrix(view)}
+          <Chosen
             handles={mode.kind === 'pick' && !readOnly}
             onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)}
           />
@@ -188,7 +187,24 @@ export function Stage({ onDropped }: Props) {
           <Rulers view={view} stage={stage} unit={unit} width={surface.width} height={surface.height} />
         )}
       </svg>
-      {pieces.length > 0 && moving.length === 0 && !readOnly && <Verbs pieces={pieces} />}
+      {moving.length === 0 && !readOnly && <ChosenVerbs />}
     </Box>
   );
+});
+
+/** What is selected and what is rested upon: all that must be drawn anew in every frame of a drag. */
+function Chosen({ handles, onGrip }: Pick<SelectionProps, 'handles' | 'onGrip'>) {
+  const pieces = useSession(useShallow(selectedPieces));
+  const view = useSession((session) => session.view);
+  const hovered = useSession((session) =>
+    shownSurface(session).pile.find((piece) => piece.id === session.hovered),
+  );
+  return (
+    <Selection pieces={pieces} hovered={hovered} view={viewMatrix(view)} handles={handles} onGrip={onGrip} />
+  );
+}
+
+function ChosenVerbs() {
+  const pieces = useSession(useShallow(selectedPieces));
+  return pieces.length ? <Verbs pieces={pieces} /> : null;
 }

@@ -155,13 +155,18 @@ export class Painter {
     const { assets } = shownProject(session);
     return {
       platform: browser,
-      image: (sha) => {
+      drawing: (sha, ink) => {
+        const asset = assets[sha];
+        return asset && this.shelf.drawing(asset, ink);
+      },
+      image: (sha, ink) => {
         const asset = assets[sha];
         const mark = marks.find((m) => m.mark === 'image' && m.asset === sha);
         if (!asset || mark?.mark !== 'image') return undefined;
         return this.shelf.take(
           asset,
           growth(mark.matrix) * growth(view) * Math.max(asset.width, asset.height),
+          ink,
         );
       },
     };

@@ -4,130 +4,165 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { IconPlus } from '@tabler/icons-react';
-import { useRef, type KeyboardEvent, type ReactNode } from 'react';
-import { uprightSize } from '@/core/picture/asset';
-import { plainName } from '@/core/project/create';
-import { writeCarried, type Carried } from '@/features/table/workbox/carry';
-import type { Counting, Supply } from '@/features/table/workbox/useWorkbox';
+import { IconPlus, IconBuildingWarehouse } from '@tabler/icons-react';
+import { Fragment, type ReactNode } from 'react';
+import { COMPARTMENTS, type Compartment } from '@/core/project/model';
+import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
+import { Divider } from '@/features/table/workbox/Divider';
+import { Items } from '@/features/table/workbox/Items';
+import { useWidths } from '@/features/table/workbox/useWidths';
+import type { BoxItem, Counting } from '@/features/table/workbox/useWorkbox';
+import { WordsCompartment } from '@/features/table/workbox/WordsCompartment';
 
 export const WORKBOX_HEIGHT = 172;
-const THUMB_HEIGHT = 84;
 
-interface Props {
-  photos: readonly Supply[];
-  papers: readonly Supply[];
+const EMPTY: Record<Compartment, string> = {
+  photos:
+    'Photos for this page wait here. Drop them anywhere on the table, or bring them in: JPEG, PNG, WebP or HEIC, as many as you like.',
+  papers: 'Papers from the cupboard wait here.',
+  stamps: 'Stamps arrive as ink.',
+  bits: 'Buttons, ribbons, tags.',
+  frames: 'A frame takes a photo.',
+  letters: 'Letters, one by one.',
+};
+
+export interface WorkboxProps {
+  items: Readonly<Record<Compartment, readonly BoxItem[]>>;
   counting: Counting | null;
   readOnly: boolean;
   onPickFiles: () => void;
+  cupboardOpen: boolean;
+  onCupboard: () => void;
+  /** A supply was dropped into the box. */
+  onGather: (id: string) => void;
   /** Laid by Enter or a double click; `anchor` is where a menu may open. */
   onLay: (carried: Carried, anchor: HTMLElement) => void;
 }
 
-export function Workbox({ photos, papers, counting, readOnly, onPickFiles, onLay }: Props) {
-  const used = photos.filter((photo) => photo.used > 0).length;
+export function Workbox(props: WorkboxProps) {
+  const { items, counting, readOnly, onPickFiles, onLay } = props;
+  const { widths, drag } = useWidths((name) => items[name].length);
+  const used = (name: Compartment) => items[name].filter((item) => item.used > 0).length;
   return (
     <Box
       component="section"
       aria-label="Workbox"
+      onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
+      onDrop={(event) => {
+        const carried = readCarried(event.dataTransfer);
+        if (!carried) return;
+        event.preventDefault();
+        event.stopPropagation();
+        if (carried.kind === 'supply') props.onGather(carried.id);
+      }}
       sx={{
         height: WORKBOX_HEIGHT,
         bgcolor: 'table.box',
-        display: 'grid',
-        gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr) 196px',
-        gap: 1,
+        display: 'flex',
         p: 1,
         borderTop: 1,
         borderColor: 'divider',
         boxShadow: 'inset 0 6px 10px -8px rgba(40,26,10,0.55)',
       }}
     >
-      <Compartment
-        name="Photos"
-        count={photos.length ? `${photos.length}, ${used} used` : ''}
-        action={
-          !readOnly && (
-            <Button size="small" color="inherit" startIcon={<IconPlus size={17} />} onClick={onPickFiles}>
-              Bring in photos
-            </Button>
-          )
-        }
+      <Button
+        onClick={props.onCupboard}
+        aria-expanded={props.cupboardOpen}
+        title="Open or shut the cupboard (C)"
+        color="inherit"
+        sx={{
+          flexDirection: 'column',
+          gap: 0.75,
+          width: 92,
+          mr: 1,
+          flexShrink: 0,
+          border: 1,
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+        }}
       >
-        {counting && (
-          <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 1.5, px: 1, width: '100%' }}>
-            <Typography variant="body2" noWrap>
-              Bringing in {counting.done} of {counting.of}
-            </Typography>
-            <LinearProgress
-              variant="determinate"
-              value={(100 * counting.done) / counting.of}
-              sx={{ flex: 1 }}
-              aria-label="Bringing in photos"
+        <IconBuildingWarehouse size={26} stroke={1.6} />
+        Cupboard
+      </Button>
+      {COMPARTMENTS.map((name, index) => (
+        <Fragment key={name}>
+          {index > 0 && (
+            <Divider
+              label={`Width of ${COMPARTMENTS[index - 1]} and ${name}`}
+              share={Math.round(
+                (100 * widths[COMPARTMENTS[index - 1]!]) / (widths[COMPARTMENTS[index - 1]!] + widths[name]),
+              )}
+              onDrag={(share) => drag(COMPARTMENTS[index - 1]!, name, share)}
             />
-            <Button size="small" onClick={counting.cancel}>
-              Cancel
-            </Button>
-          </Box>
-        )}
-        {photos.length > 0 && (
-          <Items
-            label="Photos"
-            supplies={photos}
-            onLay={(supply, anchor) => onLay({ kind: 'photo', sha: supply.asset.sha }, anchor)}
-            carry={(supply) => ({ kind: 'photo', sha: supply.asset.sha })}
-          />
-        )}
-        {photos.length === 0 && !counting && (
-          <Typography variant="body2" sx={{ px: 1, maxWidth: 420 }}>
-            Photos for this page wait here. Drop them anywhere on the table, or bring them in: JPEG, PNG, WebP
-            or HEIC, as many as you like.
-          </Typography>
-        )}
-      </Compartment>
-      <Compartment name="Papers" count={String(papers.length)}>
-        <Items
-          label="Papers"
-          supplies={papers}
-          square
-          onLay={(supply, anchor) => onLay({ kind: 'paper', sha: supply.asset.sha }, anchor)}
-          carry={(supply) => ({ kind: 'paper', sha: supply.asset.sha })}
-        />
-      </Compartment>
-      <Compartment name="Words" count="">
-        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.75, width: '100%', px: 0.5 }}>
-          <WordsButton
-            role="title"
-            name="title"
-            sample="Aa"
-            font="great-vibes"
-            disabled={readOnly}
-            onLay={onLay}
-          />
-          <WordsButton
-            role="journaling"
-            name="journaling"
-            sample="abc"
-            font="caveat"
-            disabled={readOnly}
-            onLay={onLay}
-          />
-        </Box>
-      </Compartment>
+          )}
+          <Compartment
+            name={name[0]!.toUpperCase() + name.slice(1)}
+            width={widths[name]}
+            count={countInWords(items[name].length, used(name), name)}
+            action={
+              name === 'photos' &&
+              !readOnly && (
+                <Button size="small" color="inherit" startIcon={<IconPlus size={17} />} onClick={onPickFiles}>
+                  Bring in photos
+                </Button>
+              )
+            }
+          >
+            {name === 'photos' && counting && <Progress {...counting} />}
+            {items[name].length > 0 ? (
+              <Items
+                label={name[0]!.toUpperCase() + name.slice(1)}
+                compartment={name}
+                items={items[name]}
+                onLay={onLay}
+              />
+            ) : (
+              !(name === 'photos' && counting) && (
+                <Typography variant="body2" color="text.secondary" sx={{ px: 1, maxWidth: 420 }}>
+                  {EMPTY[name]}
+                </Typography>
+              )
+            )}
+          </Compartment>
+        </Fragment>
+      ))}
+      <WordsCompartment readOnly={readOnly} onLay={onLay} />
     </Box>
   );
 }
 
-function Compartment({
-  name,
-  count,
-  action,
-  children,
-}: {
+const countInWords = (count: number, used: number, name: Compartment): string =>
+  count === 0 ? '' : name === 'photos' ? `${count}, ${used} used` : String(count);
+
+function Progress({ done, of, cancel }: Counting) {
+  return (
+    <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 1.5, px: 1, width: '100%' }}>
+      <Typography variant="body2" noWrap>
+        Bringing in {done} of {of}
+      </Typography>
+      <LinearProgress
+        variant="determinate"
+        value={(100 * done) / of}
+        sx={{ flex: 1 }}
+        aria-label="Bringing in photos"
+      />
+      <Button size="small" onClick={cancel}>
+        Cancel
+      </Button>
+    </Box>
+  );
+}
+
+interface CompartmentProps {
   name: string;
+  /** Its share of the box's width. */
+  width: number;
   count: string;
   action?: ReactNode;
   children: ReactNode;
-}) {
+}
+
+export function Compartment({ name, width, count, action, children }: CompartmentProps) {
   return (
     <Box
       component="section"
@@ -137,18 +172,20 @@ function Compartment({
         borderRadius: 1.5,
         display: 'flex',
         flexDirection: 'column',
-        minWidth: 0,
+        flex: `${width} 1 0`,
+        minWidth: 78,
+        overflow: 'hidden',
         boxShadow: 'inset 0 2px 5px rgba(60,40,15,0.16)',
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', px: 1.5, minHeight: 40, gap: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', px: 1.25, minHeight: 40, gap: 0.75 }}>
         <Typography component="h2" sx={{ fontWeight: 600, fontSize: '0.95rem' }}>
           {name}
         </Typography>
         <Typography variant="caption" color="text.secondary" noWrap>
           {count}
         </Typography>
-        <Box sx={{ ml: 'auto' }}>{action}</Box>
+        <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>{action}</Box>
       </Box>
       <Box
         sx={{
@@ -159,159 +196,11 @@ function Compartment({
           justifyContent: 'center',
           gap: 0.5,
           pb: 1,
-          px: 0.5,
+          px: 0.25,
         }}
       >
         {children}
       </Box>
     </Box>
-  );
-}
-
-interface ItemsProps {
-  label: string;
-  supplies: readonly Supply[];
-  square?: boolean;
-  carry: (supply: Supply) => Carried;
-  onLay: (supply: Supply, anchor: HTMLElement) => void;
-}
-
-/** A row of pictures: arrows walk along it, Enter or a double click lays one down, dragging carries it. */
-function Items({ label, supplies, square, carry, onLay }: ItemsProps) {
-  const row = useRef<HTMLUListElement>(null);
-  const walk = (event: KeyboardEvent, index: number) => {
-    const to = { ArrowRight: index + 1, ArrowLeft: index - 1, Home: 0, End: supplies.length - 1 }[event.key];
-    if (to === undefined) return;
-    event.preventDefault();
-    row.current
-      ?.querySelectorAll<HTMLElement>('button')
-      [Math.max(0, Math.min(supplies.length - 1, to))]?.focus();
-  };
-  return (
-    <Box
-      ref={row}
-      component="ul"
-      aria-label={label}
-      data-own-keys
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 1.25,
-        overflowX: 'auto',
-        overflowY: 'hidden',
-        p: '5px 8px 7px',
-        m: 0,
-        listStyle: 'none',
-        scrollbarWidth: 'thin',
-      }}
-    >
-      {supplies.map((supply, index) => {
-        const { width, height } = uprightSize(supply.asset);
-        const name = plainName(supply.asset.name);
-        return (
-          <Box component="li" key={supply.asset.sha} sx={{ position: 'relative', flexShrink: 0 }}>
-            <Box
-              component="button"
-              type="button"
-              draggable
-              tabIndex={index === 0 ? 0 : -1}
-              title={`${name}: drag it to the page, or double-click`}
-              aria-label={`${name}${supply.used ? `, used ${supply.used} times` : ''}. Enter lays it on the page.`}
-              onDragStart={(event) => writeCarried(event.dataTransfer, carry(supply))}
-              onDoubleClick={(event) => onLay(supply, event.currentTarget)}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter') {
-                  event.preventDefault();
-                  onLay(supply, event.currentTarget);
-                } else walk(event, index);
-              }}
-              sx={{
-                display: 'block',
-                height: THUMB_HEIGHT,
-                width: square ? THUMB_HEIGHT : Math.max(44, (THUMB_HEIGHT * width) / height),
-                p: 0,
-                border: 0,
-                borderRadius: 0.5,
-                bgcolor: 'divider',
-                backgroundImage: supply.thumb ? `url(${supply.thumb})` : 'none',
-                backgroundSize: 'cover',
-                backgroundPosition: 'center',
-                boxShadow: '0 1px 2px rgba(40,26,10,0.4), 1px 3px 6px rgba(40,26,10,0.22)',
-                cursor: 'grab',
-              }}
-            />
-            {supply.used > 0 && (
-              <Box
-                component="span"
-                aria-hidden="true"
-                sx={{
-                  position: 'absolute',
-                  top: -6,
-                  right: -7,
-                  minWidth: 22,
-                  height: 22,
-                  px: 0.5,
-                  borderRadius: 11,
-                  bgcolor: 'secondary.main',
-                  color: 'secondary.contrastText',
-                  fontSize: 14,
-                  fontWeight: 600,
-                  textAlign: 'center',
-                  lineHeight: '22px',
-                  pointerEvents: 'none',
-                }}
-              >
-                {supply.used}
-              </Box>
-            )}
-          </Box>
-        );
-      })}
-    </Box>
-  );
-}
-
-interface WordsProps {
-  role: 'title' | 'journaling';
-  name: string;
-  sample: string;
-  font: string;
-  disabled: boolean;
-  onLay: Props['onLay'];
-}
-
-function WordsButton({ role, name, sample, font, disabled, onLay }: WordsProps) {
-  return (
-    <Button
-      color="inherit"
-      disabled={disabled}
-      draggable={!disabled}
-      onDragStart={(event) => writeCarried(event.dataTransfer, { kind: 'words', role })}
-      onClick={(event) => onLay({ kind: 'words', role }, event.currentTarget)}
-      sx={{
-        justifyContent: 'space-between',
-        border: 1,
-        borderColor: 'divider',
-        bgcolor: 'background.paper',
-        height: 46,
-        px: 1.5,
-        whiteSpace: 'nowrap',
-      }}
-    >
-      <span>Write {name}</span>
-      <Box
-        component="span"
-        aria-hidden="true"
-        sx={{
-          fontFamily: `"house ${font}"`,
-          fontWeight: 400,
-          whiteSpace: 'nowrap',
-          fontSize: role === 'title' ? 25 : 18,
-          color: role === 'title' ? 'primary.main' : 'text.primary',
-        }}
-      >
-        {sample}
-      </Box>
-    </Button>
   );
 }

@@ -1,7 +1,9 @@
-/** What is carried from the workbox to the page by drag and drop. */
+/** What is carried from the workbox or the cupboard to the page by drag and drop. */
+import type { Compartment } from '@/core/project/model';
+
 export type Carried =
-  | { kind: 'photo'; sha: string }
-  | { kind: 'paper'; sha: string }
+  | { kind: 'gathered'; compartment: Compartment; sha: string }
+  | { kind: 'supply'; id: string }
   | { kind: 'words'; role: 'title' | 'journaling' };
 
 const TYPE = 'application/x-bellagraph-supply';
@@ -11,12 +13,12 @@ export function writeCarried(transfer: DataTransfer, carried: Carried): void {
   transfer.effectAllowed = 'copy';
 }
 
-/** What is being carried; while it still hovers only whether it is ours can be known (`hovering`). */
-export function readCarried(transfer: DataTransfer, hovering = false): Carried | null {
-  if (!transfer.types.includes(TYPE)) return null;
-  if (hovering) return { kind: 'words', role: 'title' };
+/** Whether something of ours hovers; what it is can only be known once it is dropped. */
+export const isCarried = (transfer: DataTransfer): boolean => transfer.types.includes(TYPE);
+
+export function readCarried(transfer: DataTransfer): Carried | null {
   try {
-    return JSON.parse(transfer.getData(TYPE)) as Carried;
+    return isCarried(transfer) ? (JSON.parse(transfer.getData(TYPE)) as Carried) : null;
   } catch {
     return null;
   }

@@ -2,13 +2,18 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
-import { uses } from '@/core/project/model';
-import { bringIn, describeTrouble } from '@/features/shared/bringIn';
+import { fail, type Result } from '@/core/result';
+import { COMPARTMENTS, uses, type Compartment } from '@/core/project/model';
+import { KINDS } from '@/core/supplies/model';
+import { cueOf, guessKind } from '@/core/supplies/sort';
+import { pictureOf } from '@/features/shared/supplyFiles';
+import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { proxyBlob } from '@/storage/assets';
 import { useNotify } from '@/ui/notices';
 
-export interface Supply {
+/** One thing in a compartment. */
+export interface BoxItem {
   asset: Asset;
   /** Address of its small picture. */
   thumb?: string;
@@ -21,7 +26,7 @@ export interface Counting {
   cancel: () => void;
 }
 
-/** Milliseconds between looks into the workbox while photos arrive. */
+/** Milliseconds between looks into the workbox while pictures arrive. */
 const SHOW_EVERY = 300;
 
 interface HousePaper {
@@ -60,6 +65,17 @@ function useThumbs(shas: readonly string[]): ReadonlyMap<string, string> {
   return thumbs;
 }
 
+/** Where a picture dropped on the table goes: a full one is a photo unless its name says paper. */
+const compartmentOf = (arrived: Arrived): Compartment => {
+  const { kind } = guessKind({ ...arrived, look: arrived.facts.look });
+  const { compartment = 'bits' } = KINDS[kind];
+  const full = arrived.facts.look.clear < 0.01;
+  const named = cueOf(arrived.path);
+  return full && compartment !== 'stamps' && named !== 'paper' && named !== 'cardstock'
+    ? 'photos'
+    : compartment;
+};
+
 export function useWorkbox() {
   const { store } = useRoom();
   const notify = useNotify();
@@ -67,12 +83,12 @@ export function useWorkbox() {
   const [house, setHouse] = useState<readonly HousePaper[]>([]);
   const [counting, setCounting] = useState<Counting | null>(null);
   const counts = useMemo(() => uses(project), [project]);
-  const thumbs = useThumbs(project.photos);
-  const ownPapers = useMemo(
-    () => project.papers.filter((sha) => !house.some((paper) => paper.asset.sha === sha)),
-    [project.papers, house],
+  const { photos, papers, stamps, bits, frames, letters } = project;
+  const gathered = useMemo(
+    () => [photos, papers, stamps, bits, frames, letters].flat(),
+    [photos, papers, stamps, bits, frames, letters],
   );
-  const paperThumbs = useThumbs(ownPapers);
+  const thumbs = useThumbs(gathered);
 
   useEffect(() => {
     void fetch('/house/papers.json')
@@ -81,76 +97,85 @@ export function useWorkbox() {
       .catch(() => notify({ text: 'The house papers could not be read.', tone: 'error' }));
   }, [notify]);
 
-  const supply = (sha: string, thumb: string | undefined): Supply[] => {
-    const asset = project.assets[sha];
-    return asset ? [{ asset, thumb, used: counts.get(sha) ?? 0 }] : [];
-  };
-  const photos: Supply[] = project.photos.flatMap((sha) => supply(sha, thumbs.get(sha)));
-  const papers: Supply[] = [
-    ...house.map(({ id, asset }) => ({
-      asset,
-      thumb: `/house/papers/${id}.small.jpg`,
-      used: counts.get(asset.sha) ?? 0,
-    })),
-    ...ownPapers.flatMap((sha) => supply(sha, paperThumbs.get(sha))),
-  ];
+  const items = Object.fromEntries(
+    COMPARTMENTS.map((name) => [
+      name,
+      project[name].flatMap((sha): BoxItem[] => {
+        const asset = project.assets[sha];
+        return asset ? [{ asset, thumb: thumbs.get(sha), used: counts.get(sha) ?? 0 }] : [];
+      }),
+    ]),
+  ) as Record<Compartment, BoxItem[]>;
+  const own = new Set(project.papers);
+  // The plain house papers lie ready in every workbox, after what was gathered.
+  items.papers.push(
+    ...house
+      .filter(({ asset }) => !own.has(asset.sha))
+      .map(({ id, asset }) => ({ asset, thumb: `/house/papers/${id}.small.jpg`, used: 0 })),
+  );
 
   /** Files into the store and the workbox; what was stored stays, whatever happens to the rest. */
   const bring = useCallback(
-    async (files: readonly File[]) => {
+    async (files: readonly File[], as?: Compartment) => {
       if (!files.length || store.getState().readOnly) return;
       const controller = new AbortController();
       const cancel = () => controller.abort();
       setCounting({ done: 0, of: files.length, cancel });
       // What arrived goes into the workbox a few times a second, not one by one: the table stays quick.
-      let waiting: Asset[] = [];
+      let waiting: Arrived[] = [];
       let told = 0;
       const show = () => {
-        if (waiting.length) store.getState().perform(gather('photos', waiting));
+        for (const name of COMPARTMENTS) {
+          const mine = waiting.filter((one) => (as ?? compartmentOf(one)) === name);
+          if (mine.length)
+            store.getState().perform(
+              gather(
+                name,
+                mine.map(({ asset }) => asset),
+              ),
+            );
+        }
         waiting = [];
       };
       const ticking = setInterval(() => {
         setCounting({ done: told, of: files.length, cancel });
-        show();
+        setTimeout(show);
       }, SHOW_EVERY);
-      const brought = await bringIn(files, controller.signal, (done, asset) => {
+      const brought = await bringIn(files, controller.signal, (done, arrived) => {
         told = done;
-        if (asset) waiting.push(asset);
+        if (arrived) waiting.push(arrived);
       });
       clearInterval(ticking);
       show();
       setCounting(null);
       const trouble = describeTrouble(brought);
-      const count = brought.assets.length;
       if (trouble) notify({ text: trouble, tone: brought.full || brought.refused.length ? 'error' : 'info' });
-      else notify({ text: `${count} ${count === 1 ? 'photo' : 'photos'} in the workbox.` });
+      else notify({ text: inWords(brought.arrived, as) });
     },
     [store, notify],
   );
 
   /** A house paper's file comes into the store when it is first used. */
-  const fetchPaper = useCallback(
-    async (sha: string): Promise<Asset | null> => {
-      const own = store.getState().history.project.assets[sha];
-      if (own) return own;
+  const housePaper = useCallback(
+    async (sha: string): Promise<Result<Asset>> => {
       const paper = house.find(({ asset }) => asset.sha === sha);
-      if (!paper) return null;
-      try {
-        const blob = await (await fetch(`/house/papers/${paper.id}.jpg`)).blob();
-        const brought = await bringIn(
-          [new File([blob], paper.asset.name, { type: paper.asset.type })],
-          new AbortController().signal,
-        );
-        const [asset] = brought.assets;
-        if (asset) return { ...asset, name: paper.asset.name };
-        notify({ text: describeTrouble(brought) ?? 'This paper could not be read.', tone: 'error' });
-      } catch {
-        notify({ text: `${paper.asset.name} could not be read. Nothing was changed.`, tone: 'error' });
-      }
-      return null;
+      return paper
+        ? pictureOf({ asset: paper.asset, name: paper.asset.name, at: `/house/papers/${paper.id}.jpg` })
+        : fail('This paper is no longer there.');
     },
-    [house, notify, store],
+    [house],
   );
 
-  return { photos, papers, counting, bring, fetchPaper };
+  return { items, counting, bring, housePaper };
+}
+
+/** `3 photos and 2 frames in the workbox.` */
+function inWords(arrived: readonly Arrived[], as?: Compartment): string {
+  const counts = new Map<Compartment, number>();
+  for (const one of arrived) {
+    const name = as ?? compartmentOf(one);
+    counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  const parts = [...counts].map(([name, count]) => `${count} ${count === 1 ? name.slice(0, -1) : name}`);
+  return `${parts.join(', ').replace(/, ([^,]*)$/, ' and $1')} in the workbox.`;
 }

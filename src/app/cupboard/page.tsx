@@ -1,0 +1,5 @@
+import { CupboardRoom } from '@/features/cupboard/CupboardRoom';
+
+export default function CupboardPage() {
+  return <CupboardRoom />;
+}

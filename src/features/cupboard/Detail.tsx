@@ -1,0 +1,251 @@
+'use client';
+/** What is known of the chosen supplies, and what can be done with them. */
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { IconHeart, IconHeartFilled, IconInbox, IconStackPush, IconTrash } from '@tabler/icons-react';
+import { useEffect, useState } from 'react';
+import { uprightSize } from '@/core/picture/asset';
+import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
+import { KINDS, SUPPLY_KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
+import { fail } from '@/core/result';
+import { formatLength, parseLength, toPoints, type Unit } from '@/core/units/lengths';
+import { LARGEST_SIDE } from '@/core/units/sizes';
+import type { Cupboard } from '@/features/cupboard/useCupboard';
+import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
+import { usesOf, type UseOf } from '@/storage/supplies';
+import { LengthField } from '@/ui/LengthField';
+
+/** Smallest side a supply may have. */
+const SMALLEST = toPoints(0.05, 'in');
+
+interface Props {
+  chosen: readonly Supply[];
+  cupboard: Cupboard;
+  ground: string;
+  unit: Unit;
+  /** On the table: put them in the workbox, or on the page. */
+  onGather?: (supplies: readonly Supply[]) => void;
+  onLay?: (supply: Supply) => void;
+  /** Exchange the selected piece for this supply. */
+  onReplace?: (supply: Supply) => void;
+  onRemove: (supplies: readonly Supply[]) => void;
+}
+
+export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onReplace, onRemove }: Props) {
+  const [first] = chosen;
+  if (!first)
+    return (
+      <Typography variant="body2" color="text.secondary" sx={{ p: 2.5 }}>
+        Choose something to see it larger, to tag it, or to take it to your page. Shift chooses a run, Ctrl
+        adds single ones.
+      </Typography>
+    );
+  const one = chosen.length === 1;
+  const liked = chosen.every(({ favourite }) => favourite);
+  const change = (to: (supply: Supply) => Supply) => void cupboard.change(chosen, to);
+  const kit = cupboard.kits.find(({ id }) => id === first.kit);
+  return (
+    <Box sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+      <Box sx={{ position: 'relative', height: one ? 196 : 84, bgcolor: ground, borderRadius: 1 }}>
+        {one ? (
+          <SupplyPicture supply={first} pad={14} />
+        ) : (
+          <Typography sx={{ p: 2, fontWeight: 600 }}>{chosen.length} supplies chosen</Typography>
+        )}
+      </Box>
+      {one && (
+        <NameField
+          key={first.id}
+          supply={first}
+          onChange={(name) => change((supply) => ({ ...supply, name }))}
+        />
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {onGather && (
+          <Button variant="contained" startIcon={<IconInbox size={18} />} onClick={() => onGather(chosen)}>
+            To the workbox
+          </Button>
+        )}
+        {onLay && one && (
+          <Button startIcon={<IconStackPush size={18} />} onClick={() => onLay(first)}>
+            Lay it
+          </Button>
+        )}
+        {onReplace && one && <Button onClick={() => onReplace(first)}>In place of the selected piece</Button>}
+        <Button
+          color="inherit"
+          aria-pressed={liked}
+          startIcon={liked ? <IconHeartFilled size={18} /> : <IconHeart size={18} />}
+          onClick={() => change((supply) => ({ ...supply, favourite: !liked }))}
+        >
+          Favourite
+        </Button>
+      </Box>
+      <Tags chosen={chosen} cupboard={cupboard} />
+      <TextField
+        select
+        size="small"
+        label="Kind"
+        value={chosen.every(({ kind }) => kind === first.kind) ? first.kind : ''}
+        onChange={(event) => change((supply) => ({ ...supply, kind: event.target.value as SupplyKind }))}
+        helperText={one ? `Arrives ${KINDS[first.kind].arrives}.` : undefined}
+      >
+        {SUPPLY_KINDS.filter((kind) => first.asset || kind === first.kind).map((kind) => (
+          <MenuItem key={kind} value={kind}>
+            {KINDS[kind].one}
+          </MenuItem>
+        ))}
+      </TextField>
+      {one && first.asset && <TrueSize supply={first} unit={unit} onChange={change} />}
+      {one && first.kind === 'alphabet' && (
+        <TextField
+          size="small"
+          label="Stands for"
+          defaultValue={first.letters ?? ''}
+          key={first.id}
+          slotProps={{ htmlInput: { maxLength: 8 } }}
+          onBlur={(event) => {
+            const letters = event.target.value.trim() || undefined;
+            if (letters !== first.letters) change((supply) => ({ ...supply, letters }));
+          }}
+        />
+      )}
+      {kit && (
+        <Typography variant="body2" color="text.secondary">
+          From {kit.name}
+          {kit.author ? `, by ${kit.author}` : ''}
+        </Typography>
+      )}
+      {one && first.asset && <Where key={first.asset.sha} sha={first.asset.sha} />}
+      <Button
+        color="inherit"
+        startIcon={<IconTrash size={18} />}
+        onClick={() => onRemove(chosen)}
+        sx={{ alignSelf: 'flex-start' }}
+      >
+        Take out of the cupboard
+      </Button>
+    </Box>
+  );
+}
+
+function NameField({ supply, onChange }: { supply: Supply; onChange: (name: string) => void }) {
+  return (
+    <TextField
+      size="small"
+      label="Name"
+      defaultValue={supply.name}
+      slotProps={{ htmlInput: { maxLength: 200 } }}
+      onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
+      onBlur={(event) => {
+        const name = event.target.value.trim();
+        if (name && name !== supply.name) onChange(name);
+      }}
+    />
+  );
+}
+
+/** The tags all chosen supplies share; what is added or taken away is so for all of them. */
+function Tags({ chosen, cupboard }: Pick<Props, 'chosen' | 'cupboard'>) {
+  const shared = chosen[0]!.tags.filter((tag) => chosen.every(({ tags }) => tags.includes(tag)));
+  return (
+    <Autocomplete
+      multiple
+      freeSolo
+      size="small"
+      options={cupboard.tags().filter((tag) => !shared.includes(tag))}
+      value={shared}
+      onChange={(_, next) => {
+        const wanted = next.map((tag) => tag.trim().toLowerCase().slice(0, LONGEST_TAG)).filter(Boolean);
+        const gone = shared.filter((tag) => !wanted.includes(tag));
+        void cupboard.change(chosen, (supply) => ({
+          ...supply,
+          tags: [...new Set([...supply.tags.filter((tag) => !gone.includes(tag)), ...wanted])].slice(
+            0,
+            MOST_TAGS,
+          ),
+        }));
+      }}
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label={chosen.length === 1 ? 'Tags' : 'Tags of all chosen'}
+          helperText="Type a tag, then Enter"
+        />
+      )}
+    />
+  );
+}
+
+function TrueSize({
+  supply,
+  unit,
+  onChange,
+}: {
+  supply: Supply;
+  unit: Unit;
+  onChange: (to: (supply: Supply) => Supply) => void;
+}) {
+  const asset = supply.asset!;
+  const { width, height } = uprightSize(asset);
+  // One density serves both sides, so the other side follows: nothing is ever squashed.
+  const resize = (points: number, pixels: number) =>
+    onChange((one) => ({
+      ...one,
+      asset: { ...asset, ppi: Math.min(10_000, Math.max(1, (pixels * 72) / points)) },
+    }));
+  const field = (label: string, pixels: number) => (
+    <LengthField
+      label={label}
+      unit={unit}
+      shown={formatLength((pixels * 72) / asset.ppi, unit)}
+      read={(text) => {
+        const length = parseLength(text, unit);
+        return length.ok && (length.value < SMALLEST || length.value > LARGEST_SIDE)
+          ? fail(
+              `Between ${formatLength(SMALLEST, unit, true)} and ${formatLength(LARGEST_SIDE, unit, true)}.`,
+            )
+          : length;
+      }}
+      onCommit={(points) => resize(points, pixels)}
+    />
+  );
+  return (
+    <Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        {field('True width', width)}
+        {field('True height', height)}
+      </Box>
+      <Typography variant="caption" color="text.secondary">
+        {asset.type === 'image/svg+xml'
+          ? 'Drawn: sharp at any size'
+          : `${width} x ${height} pixels, ${Math.round(asset.ppi)} to the inch`}
+      </Typography>
+    </Box>
+  );
+}
+
+/** On which projects' pages it lies. */
+function Where({ sha }: { sha: string }) {
+  const [uses, setUses] = useState<UseOf[] | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void usesOf(sha).then((found) => !gone && setUses(found));
+    return () => {
+      gone = true;
+    };
+  }, [sha]);
+  if (!uses?.length) return null;
+  return (
+    <Typography variant="body2" sx={{ color: 'secondary.main' }}>
+      In use:{' '}
+      {uses
+        .map(({ title, count }) => `${title || 'untitled'}${count > 1 ? `, ${count} times` : ''}`)
+        .join('; ')}
+    </Typography>
+  );
+}

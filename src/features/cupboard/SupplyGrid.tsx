@@ -1,0 +1,227 @@
+'use client';
+/** Everything that was found, in rows; only those in sight are drawn. Arrows walk, Space chooses, Enter takes. */
+import Box from '@mui/material/Box';
+import { IconHeartFilled } from '@tabler/icons-react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import {
+  memo,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type DragEvent,
+  type KeyboardEvent,
+} from 'react';
+import { KINDS, type Supply } from '@/core/supplies/model';
+import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
+import { UsedMark } from '@/ui/UsedMark';
+
+/** Least width of a cell and its height, pixels: room for a large picture and two lines of name. */
+const CELL = 138;
+const HEIGHT = 176;
+
+interface Props {
+  supplies: readonly Supply[];
+  chosen: ReadonlySet<string>;
+  usedOf(supply: Supply): number;
+  ground: string;
+  /** `add` keeps what was chosen; `run` chooses all from the last to this one. */
+  onChoose(supply: Supply, how: 'only' | 'add' | 'run'): void;
+  /** Enter or a double click. */
+  onTake(supply: Supply): void;
+  onDragStart?: (supply: Supply, event: DragEvent) => void;
+  onDragEnd?: () => void;
+  /** A letter key on the grid. */
+  onKey(key: string, supply: Supply): boolean;
+}
+
+export function SupplyGrid(props: Props) {
+  const { supplies, chosen, onChoose, onTake, onKey } = props;
+  const frame = useRef<HTMLDivElement>(null);
+  const [columns, setColumns] = useState(1);
+  const [at, setAt] = useState(0);
+  const focus = Math.min(at, Math.max(0, supplies.length - 1));
+  const wanted = useRef(false);
+
+  useLayoutEffect(() => {
+    const element = frame.current!;
+    const measure = () => setColumns(Math.max(1, Math.floor((element.clientWidth - 16) / CELL)));
+    measure();
+    const watch = new ResizeObserver(measure);
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, []);
+
+  // eslint-disable-next-line react-hooks/incompatible-library -- its answers are used here alone, never memoised
+  const rows = useVirtualizer({
+    count: Math.ceil(supplies.length / columns),
+    getScrollElement: () => frame.current,
+    estimateSize: () => HEIGHT,
+    overscan: 3,
+  });
+
+  useEffect(() => {
+    if (!wanted.current) return;
+    wanted.current = false;
+    rows.scrollToIndex(Math.floor(focus / columns));
+    requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(`[data-at="${focus}"]`)?.focus());
+  }, [focus, columns, rows]);
+
+  const press = (event: KeyboardEvent) => {
+    const page = columns * Math.max(1, Math.floor((frame.current?.clientHeight ?? HEIGHT) / HEIGHT));
+    const to = {
+      ArrowRight: focus + 1,
+      ArrowLeft: focus - 1,
+      ArrowDown: focus + columns,
+      ArrowUp: focus - columns,
+      PageDown: focus + page,
+      PageUp: focus - page,
+      Home: 0,
+      End: supplies.length - 1,
+    }[event.key];
+    const supply = supplies[focus];
+    if (!supply) return;
+    if (to !== undefined) {
+      event.preventDefault();
+      const next = Math.max(0, Math.min(supplies.length - 1, to));
+      wanted.current = true;
+      setAt(next);
+      if (event.shiftKey) onChoose(supplies[next]!, 'run');
+    } else if (event.key === ' ') {
+      event.preventDefault();
+      onChoose(supply, event.ctrlKey || event.metaKey || !chosen.has(supply.id) ? 'add' : 'only');
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      onTake(supply);
+    } else if (!event.ctrlKey && !event.metaKey && !event.altKey && onKey(event.key, supply))
+      event.preventDefault();
+  };
+
+  return (
+    <Box
+      ref={frame}
+      role="listbox"
+      aria-label="Supplies"
+      aria-multiselectable
+      data-own-keys
+      onKeyDown={press}
+      sx={{ flex: 1, minHeight: 0, overflowY: 'auto', p: 1, scrollbarWidth: 'thin' }}
+    >
+      <Box role="presentation" sx={{ position: 'relative', height: rows.getTotalSize() }}>
+        {rows.getVirtualItems().map((row) => (
+          <Box
+            key={row.key}
+            role="presentation"
+            sx={{
+              position: 'absolute',
+              top: 0,
+              left: 0,
+              right: 0,
+              height: HEIGHT,
+              display: 'grid',
+              gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+              transform: `translateY(${row.start}px)`,
+            }}
+          >
+            {supplies.slice(row.index * columns, (row.index + 1) * columns).map((supply, i) => {
+              const index = row.index * columns + i;
+              return (
+                <Cell
+                  key={supply.id}
+                  {...props}
+                  supply={supply}
+                  index={index}
+                  total={supplies.length}
+                  tabbable={index === focus}
+                  isChosen={chosen.has(supply.id)}
+                  used={props.usedOf(supply)}
+                  onFocus={() => setAt(index)}
+                />
+              );
+            })}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+interface CellProps extends Pick<Props, 'ground' | 'onChoose' | 'onTake' | 'onDragStart' | 'onDragEnd'> {
+  supply: Supply;
+  index: number;
+  total: number;
+  tabbable: boolean;
+  isChosen: boolean;
+  used: number;
+  onFocus(): void;
+}
+
+const Cell = memo(function Cell(props: CellProps) {
+  const { supply, index, total, tabbable, isChosen, used, ground } = props;
+  const { name, favourite, kind } = supply;
+  const said = [name, KINDS[kind].one, favourite && 'favourite', used && `used ${used} times`].filter(
+    Boolean,
+  );
+  return (
+    <Box
+      role="option"
+      aria-selected={isChosen}
+      aria-label={said.join(', ')}
+      aria-posinset={index + 1}
+      aria-setsize={total}
+      data-at={index}
+      tabIndex={tabbable ? 0 : -1}
+      draggable={Boolean(props.onDragStart)}
+      onDragStart={(event) => props.onDragStart?.(supply, event)}
+      onDragEnd={props.onDragEnd}
+      onFocus={props.onFocus}
+      onClick={(event) =>
+        props.onChoose(supply, event.shiftKey ? 'run' : event.ctrlKey || event.metaKey ? 'add' : 'only')
+      }
+      onDoubleClick={() => props.onTake(supply)}
+      sx={{
+        p: 0.75,
+        borderRadius: 1,
+        cursor: props.onDragStart ? 'grab' : 'pointer',
+        minWidth: 0,
+        outlineOffset: -3,
+        '&:hover .ground': { borderColor: 'text.secondary' },
+      }}
+    >
+      <Box
+        className="ground"
+        sx={{
+          position: 'relative',
+          height: 116,
+          bgcolor: ground,
+          borderRadius: 1,
+          border: 2,
+          borderStyle: isChosen ? 'dashed' : 'solid',
+          borderColor: isChosen ? 'primary.main' : 'transparent',
+        }}
+      >
+        <SupplyPicture supply={supply} />
+        <UsedMark count={used} />
+        {favourite && (
+          <Box sx={{ position: 'absolute', left: 5, bottom: 3, color: 'primary.main', lineHeight: 0 }}>
+            <IconHeartFilled size={16} />
+          </Box>
+        )}
+      </Box>
+      <Box
+        sx={{
+          mt: 0.5,
+          fontSize: '0.875rem',
+          lineHeight: 1.25,
+          textAlign: 'center',
+          overflow: 'hidden',
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+        }}
+      >
+        {name}
+      </Box>
+    </Box>
+  );
+});

@@ -1,0 +1,88 @@
+'use client';
+/** A supply's small picture, whole, on whatever ground lies behind it. */
+import Box from '@mui/material/Box';
+import { useEffect, useState } from 'react';
+import type { Supply } from '@/core/supplies/model';
+import { proxyBlob } from '@/storage/assets';
+
+/** Addresses stay good as long as the page is open: the same pictures come by again and again. */
+const addresses = new Map<string, string>();
+const MOST_ADDRESSES = 4000;
+
+async function addressOf(sha: string): Promise<string | undefined> {
+  const known = addresses.get(sha);
+  if (known) return known;
+  const blob = await proxyBlob(sha, 'thumb');
+  if (!blob) return undefined;
+  if (addresses.size >= MOST_ADDRESSES) {
+    const [oldest, address] = addresses.entries().next().value!;
+    URL.revokeObjectURL(address);
+    addresses.delete(oldest);
+  }
+  const address = URL.createObjectURL(blob);
+  addresses.set(sha, address);
+  return address;
+}
+
+type Pictured = Pick<Supply, 'asset' | 'page' | 'thumb' | 'kind' | 'inks'>;
+
+export function SupplyPicture({ supply, pad = 8 }: { supply: Pictured; pad?: number }) {
+  const sha = supply.asset?.sha ?? supply.page;
+  const [address, setAddress] = useState(supply.thumb ?? (sha && addresses.get(sha)));
+  useEffect(() => {
+    if (supply.thumb || !sha) return;
+    let gone = false;
+    void addressOf(sha).then((found) => !gone && setAddress(found));
+    return () => {
+      gone = true;
+    };
+  }, [sha, supply.thumb]);
+  if (supply.inks) return <InkStrip supply={supply} />;
+  const sheet = SHEETS.has(supply.kind);
+  return (
+    <Box
+      sx={{
+        position: 'absolute',
+        inset: sheet ? pad + 4 : pad,
+        backgroundImage: address ? `url("${supply.thumb ?? address}")` : 'none',
+        backgroundSize: 'contain',
+        backgroundRepeat: 'no-repeat',
+        backgroundPosition: 'center',
+        filter:
+          supply.kind === 'stamp' || supply.kind === 'wordart' || supply.kind === 'brush'
+            ? 'none'
+            : 'drop-shadow(0 1px 1.5px rgba(30,20,8,0.5))',
+      }}
+    />
+  );
+}
+
+/** Kinds that fill their box edge to edge. */
+const SHEETS = new Set<Supply['kind']>(['paper', 'cardstock', 'page', 'sketch']);
+
+function InkStrip({ supply }: { supply: Pictured }) {
+  return (
+    <Box
+      sx={{
+        position: 'absolute',
+        inset: 14,
+        display: 'grid',
+        gridTemplateColumns: 'repeat(4, 1fr)',
+        gap: 0.5,
+        alignContent: 'center',
+      }}
+    >
+      {supply.inks!.slice(0, 12).map(({ name, colour }) => (
+        <Box
+          key={name}
+          sx={{
+            aspectRatio: '1',
+            borderRadius: '50%',
+            bgcolor: colour,
+            border: '1px solid rgba(0,0,0,0.18)',
+          }}
+        />
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,226 @@
+/** Files, folders and kits' zips into the store, sorted by guess or as their kit.json says; nothing is in the cupboard yet. */
+import { plainName } from '@/core/project/create';
+import { ok, type Result } from '@/core/result';
+import type { HouseMark, KitEntry, KitFile } from '@/core/supplies/kit-file';
+import type { Supply, SupplyKind } from '@/core/supplies/model';
+import { guessKinds } from '@/core/supplies/sort';
+import { bringIn, bytesFromZip, listZip, type Arrived, type Incoming } from '@/features/shared/bringIn';
+import { newId } from '@/features/shared/ids';
+import { storePage } from '@/storage/assets';
+import { FILE_ENDING, sha256, unpackProject } from '@/storage/project-file';
+
+/** A supply as it may become, with what was guessed of it. */
+export interface Row extends Omit<Supply, 'kit' | 'order' | 'added'> {
+  /** 0 to 1. */
+  sure: number;
+  /** In words: what told its kind. */
+  why: string;
+}
+
+/** Everything that came in under one name: a kit's zip, a folder, or loose files. */
+export interface Batch {
+  name: string;
+  /** What kit.json said, if there was one. */
+  about?: KitFile;
+  rows: Row[];
+}
+
+export interface Gathered {
+  batches: Batch[];
+  marks: HouseMark[];
+  /** One line for each reason something was passed over or refused. */
+  skipped: string[];
+  full: boolean;
+}
+
+const PICTURE = /\.(png|jpe?g|webp|heic|heif|svg|gif)$/i;
+const LITTER = /(^|\/)(\.|Thumbs\.db$|desktop\.ini$|__MACOSX\/)/i;
+
+/** Where a chosen or dropped file lay, as far as the browser tells. */
+const pathOf = (file: File): string =>
+  (file.webkitRelativePath || (file as File & { path?: string }).path || file.name).replace(/^\.?\//, '');
+
+interface Source {
+  name: string;
+  about?: KitFile;
+  files: Incoming[];
+  /** Project files: ready-made pages and sketches. */
+  pages: Incoming[];
+  /** What kit.json says, by path. */
+  entries: Map<string, KitEntry>;
+}
+
+const sourceOf = (name: string): Source => ({ name, files: [], pages: [], entries: new Map() });
+
+async function sourcesIn(
+  files: readonly File[],
+): Promise<{ sources: Source[]; marks: HouseMark[]; skipped: string[] }> {
+  const skipped: string[] = [];
+  const marks: HouseMark[] = [];
+  const sources: Source[] = [];
+  const loose = sourceOf('Loose supplies');
+  let other = 0;
+  for (const file of files) {
+    const path = pathOf(file);
+    if (LITTER.test(path)) continue;
+    const ending = path.toLowerCase();
+    if (ending.endsWith('.zip')) {
+      const listed = await listZip(file);
+      if (!listed.ok) {
+        skipped.push(`${file.name} ${listed.message}.`);
+        continue;
+      }
+      skipped.push(...listed.value.skipped.map((line) => `${file.name}: ${line}`));
+      marks.push(...(listed.value.marks ?? []));
+      for (const { at, paths, kit } of listed.value.kits) {
+        const source = sourceOf(kit?.kit.name ?? plainName(file.name));
+        if (kit) source.about = kit;
+        for (const zipped of paths)
+          (zipped.endsWith(FILE_ENDING) ? source.pages : source.files).push({
+            file,
+            path: zipped,
+            zipped: true,
+          });
+        for (const entry of kit?.supplies ?? []) if (entry.file) source.entries.set(at + entry.file, entry);
+        sources.push(source);
+      }
+    } else if (ending.endsWith(FILE_ENDING)) loose.pages.push({ file, path });
+    else if (PICTURE.test(path)) loose.files.push({ file, path });
+    else other += 1;
+  }
+  if (other)
+    skipped.push(
+      `${other} ${other === 1 ? 'file was' : 'files were'} passed over: not pictures, kits or pages.`,
+    );
+  if (loose.files.length + loose.pages.length) {
+    const folders = new Set(loose.files.map(({ path }) => (path.includes('/') ? path.split('/')[0]! : '')));
+    const [folder] = folders;
+    sources.push({ ...loose, name: folders.size === 1 && folder ? folder : loose.name });
+  }
+  return { sources, marks, skipped };
+}
+
+/** Brings everything in; `counted` hears how many are done of how many. */
+export async function gatherFiles(
+  files: readonly File[],
+  cancel: AbortSignal,
+  counted: (done: number, of: number) => void,
+  isKnown: (sha: string) => boolean,
+): Promise<Gathered> {
+  const { sources, marks, skipped } = await sourcesIn(files);
+  const of = sources.reduce((sum, source) => sum + source.files.length + source.pages.length, 0);
+  const batches: Batch[] = [];
+  const seen = new Set<string>();
+  let before = 0;
+  let known = 0;
+  let full = false;
+  for (const source of sources) {
+    const brought = await bringIn(source.files, cancel, (done) => counted(before + done, of));
+    before += source.files.length;
+    full ||= brought.full;
+    skipped.push(...brought.refused);
+    if (brought.left.length)
+      skipped.push(`${brought.left.length} ${brought.full ? 'found no room' : 'were left out: stopped'}.`);
+    const rows = rowsOf(brought.arrived, source.entries);
+    if (!cancel.aborted)
+      for (const page of source.pages) {
+        const row = await pageRow(page, source.entries.get(page.path));
+        if (row.ok) rows.push(row.value);
+        else skipped.push(row.message);
+        counted((before += 1), of);
+      }
+    rows.push(...inkRows(source.about));
+    const fresh = rows.filter(({ asset, page }) => {
+      const sha = asset?.sha ?? page;
+      if (!sha) return true;
+      if (isKnown(sha)) known += 1;
+      if (isKnown(sha) || seen.has(sha)) return false;
+      seen.add(sha);
+      return true;
+    });
+    if (fresh.length) batches.push({ name: source.name, about: source.about, rows: fresh });
+  }
+  if (known) skipped.push(`${known} ${known === 1 ? 'was' : 'were'} in the cupboard already.`);
+  return { batches, marks, skipped, full };
+}
+
+function rowsOf(arrived: readonly Arrived[], entries: ReadonlyMap<string, KitEntry>): Row[] {
+  const guesses = guessKinds(arrived.map((one) => ({ ...one, look: one.facts.look })));
+  return arrived.map((one, i): Row => {
+    const entry = entries.get(one.path);
+    const guess = guesses[i]!;
+    const name = entry?.name ?? readable(one.path);
+    const letters = entry ? entry.letters : guess.letters;
+    return {
+      id: newId(),
+      name,
+      kind: entry?.kind ?? guess.kind,
+      tags: entry?.tags ?? [],
+      favourite: entry?.favourite ?? false,
+      colours: one.facts.colours,
+      asset: {
+        ...one.asset,
+        name,
+        ...(entry?.ppi ? { ppi: entry.ppi } : {}),
+        ...(entry?.lift === undefined ? {} : { lift: entry.lift }),
+      },
+      ...(letters ? { letters } : {}),
+      sure: entry ? 1 : guess.sure,
+      why: entry
+        ? 'its kit says so'
+        : [guess.why, ...one.dropped.map((what) => `${what} was left out`)].join('; '),
+    };
+  });
+}
+
+/** `kites_03-red.png` as `kites 03 red`. */
+const readable = (path: string): string =>
+  plainName(path.split('/').pop()!).replace(/[_-]+/g, ' ').replace(/\s+/g, ' ').trim().slice(0, 200) ||
+  'Untitled';
+
+const inkRows = (about: KitFile | undefined): Row[] =>
+  (about?.supplies ?? []).flatMap(({ kind, name, tags, inks, favourite }) =>
+    kind === 'inks' && inks?.length
+      ? [
+          {
+            id: newId(),
+            kind,
+            name,
+            tags,
+            inks,
+            colours: inks.slice(0, 3).map(({ colour }) => colour),
+            favourite: favourite ?? false,
+            sure: 1,
+            why: 'its kit says so',
+          },
+        ]
+      : [],
+  );
+
+async function pageRow({ file, path, zipped }: Incoming, entry: KitEntry | undefined): Promise<Result<Row>> {
+  const name = entry?.name ?? readable(path);
+  const blob = zipped ? await bytesFromZip(file, path) : ok<Blob>(file);
+  if (!blob.ok) return { ok: false, message: `${name} ${blob.message}.` };
+  const bytes = new Uint8Array(await blob.value.arrayBuffer());
+  const opened = await unpackProject(bytes);
+  if (!opened.ok) return { ok: false, message: `${name}: ${opened.message}` };
+  const sha = await sha256(bytes);
+  const { preview, project } = opened.value;
+  await storePage(
+    sha,
+    blob.value,
+    preview && new Blob([preview as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' }),
+  );
+  const kind: SupplyKind = entry?.kind === 'sketch' ? 'sketch' : 'page';
+  return ok({
+    id: newId(),
+    kind,
+    name: entry?.name ?? (project.title || name),
+    tags: entry?.tags ?? [],
+    favourite: entry?.favourite ?? false,
+    colours: [],
+    page: sha,
+    sure: 1,
+    why: 'a project file',
+  });
+}

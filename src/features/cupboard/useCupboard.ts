@@ -1,0 +1,117 @@
+/** The cupboard as it stands: everything in it, found as one types, changed and kept. */
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { HouseMark } from '@/core/supplies/kit-file';
+import type { Kit, Supply } from '@/core/supplies/model';
+import { SupplySearch, tagsInUse, type Filter } from '@/core/supplies/search';
+import {
+  addKit,
+  openCupboard,
+  putKit,
+  putSupplies,
+  stockHouse,
+  takeOut,
+  type HouseList,
+} from '@/storage/supplies';
+import { useNotify } from '@/ui/notices';
+
+interface Stock {
+  search: SupplySearch;
+  kits: ReadonlyMap<string, Kit>;
+  /** Rises with every change, so that what is shown is looked up again. */
+  version: number;
+}
+
+export interface Cupboard {
+  kits: readonly Kit[];
+  version: number;
+  find(words: string, filter: Filter, isUsed: (supply: Supply) => boolean): Supply[];
+  suggest(beginning: string): string[];
+  tags(): string[];
+  /** Whether a picture or page, by its SHA-256, lies in the cupboard. */
+  knows(sha: string): boolean;
+  /** Favourites and tags of shipped supplies, as a backup kept them. */
+  restoreMarks(marks: readonly HouseMark[]): Promise<void>;
+  change(supplies: readonly Supply[], to: (supply: Supply) => Supply): Promise<void>;
+  changeKit(kit: Kit): Promise<void>;
+  add(kit: Kit, supplies: readonly Supply[]): Promise<void>;
+  remove(ids: readonly string[]): Promise<void>;
+}
+
+/** The shipped kits go in first, if they are new. */
+async function stocked(): Promise<Stock> {
+  const answer = await fetch('/house/kits.json');
+  if (answer.ok) await stockHouse((await answer.json()) as HouseList);
+  const { supplies, kits } = await openCupboard();
+  const byId = new Map(kits.map((kit) => [kit.id, kit]));
+  return { search: new SupplySearch(supplies, byId, Date.now), kits: byId, version: 0 };
+}
+
+/** House kits first, each by name. */
+const inOrder = (a: Kit, b: Kit): number =>
+  Number(b.house) - Number(a.house) || a.name.localeCompare(b.name, 'en');
+
+export function useCupboard(): Cupboard | null {
+  const notify = useNotify();
+  const [stock, setStock] = useState<Stock | null>(null);
+
+  useEffect(() => {
+    stocked().then(setStock, () =>
+      notify({ text: 'The cupboard could not be opened. Reload the page to try again.', tone: 'error' }),
+    );
+  }, [notify]);
+
+  const changed = useCallback(
+    (kits?: ReadonlyMap<string, Kit>) =>
+      setStock((now) => now && { ...now, kits: kits ?? now.kits, version: now.version + 1 }),
+    [],
+  );
+
+  return useMemo(() => {
+    if (!stock) return null;
+    const { search, kits, version } = stock;
+    return {
+      kits: [...kits.values()].sort(inOrder),
+      version,
+      find: (words, filter, isUsed) => search.find(words, filter, isUsed),
+      suggest: (beginning) => search.suggest(beginning),
+      tags: () => tagsInUse(search.all),
+      knows: (sha) => search.knows(sha),
+      async restoreMarks(marks) {
+        const byId = new Map(marks.map((mark) => [mark.id, mark]));
+        const next = [...search.all].flatMap((supply) => {
+          const mark = byId.get(supply.id);
+          return mark
+            ? [{ ...supply, favourite: mark.favourite, tags: [...new Set([...supply.tags, ...mark.tags])] }]
+            : [];
+        });
+        await putSupplies(next);
+        next.forEach((supply) => search.update(supply, kits.get(supply.kit)));
+        changed();
+      },
+      async change(supplies, to) {
+        const next = supplies.map(to);
+        await putSupplies(next);
+        next.forEach((supply) => search.update(supply, kits.get(supply.kit)));
+        changed();
+      },
+      async changeKit(kit) {
+        await putKit(kit);
+        const after = new Map(kits).set(kit.id, kit);
+        for (const supply of search.find('', { kit: kit.id })) search.update(supply, kit);
+        changed(after);
+      },
+      async add(kit, supplies) {
+        await addKit(kit, supplies);
+        const after = new Map(kits).set(kit.id, kit);
+        supplies.forEach((supply) => search.update(supply, kit));
+        changed(after);
+      },
+      async remove(ids) {
+        await takeOut(ids);
+        ids.forEach((id) => search.remove(id));
+        const left = new Set([...search.all].map(({ kit }) => kit));
+        changed(new Map([...kits].filter(([id]) => left.has(id))));
+      },
+    };
+  }, [stock, changed]);
+}

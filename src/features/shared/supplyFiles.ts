@@ -1,0 +1,48 @@
+/** The files behind supplies: in the store already, or fetched when a shipped one is first used. */
+import type { Asset } from '@/core/picture/asset';
+import type { Project } from '@/core/project/model';
+import { fail, ok, type Result } from '@/core/result';
+import type { Supply } from '@/core/supplies/model';
+import { bringIn, describeTrouble } from '@/features/shared/bringIn';
+import { openFile } from '@/features/shared/files';
+import { assetBlob, hasAsset } from '@/storage/assets';
+
+async function fetched(at: string, name: string): Promise<Result<Blob>> {
+  const answer = await fetch(at).catch(() => null);
+  return answer?.ok ? ok(await answer.blob()) : fail(`${name} could not be read. Nothing was changed.`);
+}
+
+/** What is known of a supply's picture, with its file in the store. */
+export async function pictureOf({
+  asset,
+  at,
+  name,
+}: Pick<Supply, 'asset' | 'at' | 'name'>): Promise<Result<Asset>> {
+  if (!asset) return fail(`${name} is not laid by itself.`);
+  const named = { ...asset, name };
+  if (await hasAsset(asset.sha)) return ok(named);
+  if (!at) return fail(`The file of ${name} is no longer in this browser. Bring it in again.`);
+  const blob = await fetched(at, name);
+  if (!blob.ok) return blob;
+  const brought = await bringIn(
+    [new File([blob.value], asset.name, { type: asset.type })],
+    new AbortController().signal,
+  );
+  return brought.assets.length
+    ? ok(named)
+    : fail(describeTrouble(brought) ?? `${name} could not be read. Nothing was changed.`);
+}
+
+/** The bytes behind a supply: of its picture, or of its page. */
+export async function fileOfSupply({ asset, page, at, name }: Supply): Promise<Result<Blob>> {
+  const sha = asset?.sha ?? page;
+  const kept = sha && (await assetBlob(sha));
+  if (kept) return ok(kept);
+  return at ? fetched(at, name) : fail(`The file of ${name} is no longer in this browser.`);
+}
+
+/** A ready-made page as a project of its own. */
+export async function openPageSupply(supply: Supply, id: string, now: number): Promise<Result<Project>> {
+  const blob = await fileOfSupply(supply);
+  return blob.ok ? openFile(new File([blob.value], `${supply.name}.bellagraph`), id, now) : blob;
+}

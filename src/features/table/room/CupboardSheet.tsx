@@ -1,0 +1,124 @@
+'use client';
+/** The cupboard open over the table; while something is carried out of it, it stands aside so that the page is in reach. */
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import { IconX } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { uses } from '@/core/project/model';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { shownProject, shownSurface } from '@/features/table/room/session';
+import type { useLaying } from '@/features/table/room/useLaying';
+import { writeCarried } from '@/features/table/workbox/carry';
+
+/** Fetched when the cupboard is first opened: nobody waits for it on the table. */
+const Cupboard = dynamic(() => import('@/features/cupboard/Cupboard').then((module) => module.Cupboard));
+
+interface Props {
+  laying: ReturnType<typeof useLaying>;
+  onClose: () => void;
+}
+
+export function CupboardSheet({ laying, onClose }: Props) {
+  const { store } = useRoom();
+  const project = useSession(shownProject);
+  const ground = useSession((session) => shownSurface(session).ground);
+  const selected = useSession((session) => session.selection.length === 1);
+  const [carrying, setCarrying] = useState(false);
+  const [onPage, setOnPage] = useState(false);
+  const frame = useRef<HTMLDivElement>(null);
+  const counts = useMemo(() => uses(project), [project]);
+  const usedOf = useCallback((sha: string | undefined) => (sha ? (counts.get(sha) ?? 0) : 0), [counts]);
+
+  useEffect(() => {
+    const before = document.activeElement as HTMLElement | null;
+    frame.current?.focus();
+    return () => before?.focus();
+  }, []);
+
+  const middleOfScreen = () => ({ left: window.innerWidth / 2 - 120, top: window.innerHeight / 3 });
+  return (
+    <Box
+      ref={frame}
+      role="region"
+      aria-label="Cupboard"
+      tabIndex={-1}
+      data-own-keys
+      onKeyDown={(event) => {
+        const typing = (event.target as HTMLElement).closest(
+          'input, textarea, [role="dialog"], [role="menu"]',
+        );
+        if (event.key === 'Escape' || (event.key === 'c' && !typing && !event.ctrlKey && !event.metaKey)) {
+          if (event.defaultPrevented || (typing && event.key !== 'Escape')) return;
+          event.stopPropagation();
+          onClose();
+        }
+      }}
+      sx={{
+        position: 'absolute',
+        inset: 0,
+        zIndex: 5,
+        display: 'flex',
+        flexDirection: 'column',
+        bgcolor: 'background.paper',
+        outline: 'none',
+        boxShadow: '0 -4px 18px rgba(20,14,8,0.35)',
+        opacity: carrying ? 0.08 : 1,
+        pointerEvents: carrying ? 'none' : 'auto',
+        transition: 'opacity 120ms',
+      }}
+    >
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          px: 2,
+          height: 46,
+          borderBottom: 1,
+          borderColor: 'divider',
+        }}
+      >
+        <Typography variant="h2">Cupboard</Typography>
+        <Box sx={{ flex: 1 }} />
+        <Box
+          component="label"
+          sx={{ display: 'flex', gap: 1, alignItems: 'center', mr: 2, fontSize: '0.95rem' }}
+        >
+          <input type="checkbox" checked={onPage} onChange={(event) => setOnPage(event.target.checked)} />
+          On the page’s own ground
+        </Box>
+        <Tooltip title="Shut the cupboard (C)">
+          <IconButton onClick={onClose} aria-label="Shut the cupboard" color="inherit">
+            <IconX size={20} />
+          </IconButton>
+        </Tooltip>
+      </Box>
+      <Cupboard
+        unit={project.unit}
+        usedOf={usedOf}
+        ground={onPage ? ground : undefined}
+        onGather={(supplies) => void laying.gatherSupplies(supplies)}
+        onLay={(supply) => {
+          onClose();
+          void laying.laySupply(supply, middleOfScreen());
+        }}
+        onReplace={
+          selected && !store.getState().readOnly
+            ? (supply) => {
+                onClose();
+                void laying.exchangeWith(supply);
+              }
+            : undefined
+        }
+        onOpenPage={(supply) => void laying.openPage(supply)}
+        onDragStart={(supply, event) => {
+          writeCarried(event.dataTransfer, { kind: 'supply', id: supply.id });
+          setTimeout(() => setCarrying(true), 60);
+        }}
+        onDragEnd={() => setCarrying(false)}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,159 @@
+/** Laying what is carried: by drop, by Enter, from the workbox or the cupboard; papers ask how first. */
+import { useRouter } from 'next/navigation';
+import { useCallback, useState } from 'react';
+import type { Asset } from '@/core/picture/asset';
+import { gather } from '@/core/project/edits/gather';
+import type { Spot } from '@/core/project/create';
+import type { Compartment } from '@/core/project/model';
+import { ok, type Result } from '@/core/result';
+import { KINDS, type Supply } from '@/core/supplies/model';
+import { newId } from '@/features/shared/ids';
+import { fileOfSupply, openPageSupply, pictureOf } from '@/features/shared/supplyFiles';
+import { coverWithPaper, layStrip, startWords } from '@/features/table/room/actions';
+import { useRoom } from '@/features/table/room/context';
+import { bringPhoto, exchange, layArt, laySketch } from '@/features/table/room/laying';
+import type { Carried } from '@/features/table/workbox/carry';
+import { unpackProject } from '@/storage/project-file';
+import { noteUse, supplyById } from '@/storage/supplies';
+import { useNotify } from '@/ui/notices';
+
+export interface At {
+  left: number;
+  top: number;
+}
+
+/** A paper waits to be told how it comes. */
+export interface PaperChoice {
+  picture: () => Promise<Result<Asset>>;
+  spot?: Spot;
+  at: At;
+}
+
+export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
+  const { store } = useRoom();
+  const router = useRouter();
+  const notify = useNotify();
+  const [choice, setChoice] = useState<PaperChoice | null>(null);
+
+  /** A paper asks how it comes before anything is fetched. */
+  const layIn = useCallback(
+    async (compartment: Compartment, picture: () => Promise<Result<Asset>>, at: At, spot?: Spot) => {
+      if (compartment === 'papers') return setChoice({ picture, spot, at });
+      const found = await picture();
+      if (!found.ok) return notify({ text: found.message, tone: 'error' });
+      const asset = found.value;
+      if (compartment === 'photos') bringPhoto(store, asset, spot);
+      else layArt(store, asset, compartment, spot);
+      void noteUse(asset.sha, Date.now());
+    },
+    [notify, store],
+  );
+
+  const openPage = useCallback(
+    async (supply: Supply): Promise<void> => {
+      const opened = await openPageSupply(supply, newId(), Date.now());
+      if (opened.ok) router.push(`/table?project=${opened.value.id}`);
+      else notify({ text: opened.message, tone: 'error' });
+    },
+    [notify, router],
+  );
+
+  const openSketch = useCallback(
+    async (supply: Supply): Promise<void> => {
+      const blob = await fileOfSupply(supply);
+      const opened = blob.ok ? await unpackProject(new Uint8Array(await blob.value.arrayBuffer())) : blob;
+      if (opened.ok) laySketch(store, opened.value.project.surfaces[0]!);
+      else notify({ text: opened.message, tone: 'error' });
+    },
+    [notify, store],
+  );
+
+  /** One supply to the page. */
+  const laySupply = useCallback(
+    async (supply: Supply, at: At, spot?: Spot): Promise<void> => {
+      if (store.getState().readOnly) return;
+      if (supply.kind === 'page') return openPage(supply);
+      if (supply.kind === 'sketch') return openSketch(supply);
+      const { compartment } = KINDS[supply.kind];
+      if (!compartment) return;
+      return layIn(compartment, () => pictureOf(supply), at, spot);
+    },
+    [layIn, openPage, openSketch, store],
+  );
+
+  /** Anything that was carried here. */
+  const lay = useCallback(
+    async (carried: Carried, at: At, spot?: Spot): Promise<void> => {
+      if (store.getState().readOnly) return;
+      if (carried.kind === 'words') return startWords(store, carried.role, spot);
+      if (carried.kind === 'supply') {
+        const supply = await supplyById(carried.id);
+        return supply && laySupply(supply, at, spot);
+      }
+      const known = store.getState().history.project.assets[carried.sha];
+      if (known) return layIn(carried.compartment, async () => ok(known), at, spot);
+      if (carried.compartment === 'papers') return layIn('papers', () => housePaper(carried.sha), at, spot);
+    },
+    [housePaper, layIn, laySupply, store],
+  );
+
+  const layPaper = useCallback(
+    async (how: 'cover' | 'strip') => {
+      if (!choice) return;
+      setChoice(null);
+      const found = await choice.picture();
+      if (!found.ok) return notify({ text: found.message, tone: 'error' });
+      if (how === 'cover') coverWithPaper(store, found.value);
+      else layStrip(store, found.value, choice.spot);
+      void noteUse(found.value.sha, Date.now());
+    },
+    [choice, notify, store],
+  );
+
+  /** Supplies into the workbox. */
+  const gatherSupplies = useCallback(
+    async (supplies: readonly Supply[]): Promise<void> => {
+      if (store.getState().readOnly) return;
+      const found = new Map<Compartment, Asset[]>();
+      const trouble: string[] = [];
+      for (const supply of supplies) {
+        const { compartment } = KINDS[supply.kind];
+        if (!compartment) continue;
+        const asset = await pictureOf(supply);
+        if (asset.ok) found.set(compartment, [...(found.get(compartment) ?? []), asset.value]);
+        else trouble.push(asset.message);
+      }
+      for (const [compartment, assets] of found) store.getState().perform(gather(compartment, assets));
+      const count = [...found.values()].flat().length;
+      if (trouble.length) notify({ text: trouble.join('\n'), tone: 'error' });
+      else if (count)
+        notify({ text: `${count} ${count === 1 ? 'supply lies' : 'supplies lie'} in the workbox.` });
+      else notify({ text: 'This is not laid by itself, so the workbox does not hold it.' });
+    },
+    [notify, store],
+  );
+
+  /** A supply in the place of the selected piece. */
+  const exchangeWith = useCallback(
+    async (supply: Supply): Promise<void> => {
+      const { compartment } = KINDS[supply.kind];
+      const asset = await pictureOf(supply);
+      if (!compartment || !asset.ok)
+        return notify({ text: asset.ok ? 'This cannot lie in its place.' : asset.message, tone: 'error' });
+      exchange(store, asset.value, compartment);
+      void noteUse(asset.value.sha, Date.now());
+    },
+    [notify, store],
+  );
+
+  return {
+    lay,
+    laySupply,
+    layPaper,
+    gatherSupplies,
+    exchangeWith,
+    openPage,
+    choice,
+    forgetChoice: () => setChoice(null),
+  };
+}

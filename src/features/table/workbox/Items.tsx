@@ -1,0 +1,120 @@
+'use client';
+/** A row of pictures in a compartment: arrows walk along it, Enter or a double click lays one, dragging carries it. */
+import Box from '@mui/material/Box';
+import { memo, useCallback, useRef } from 'react';
+import { uprightSize } from '@/core/picture/asset';
+import type { Compartment } from '@/core/project/model';
+import { plainName } from '@/core/project/create';
+import { writeCarried, type Carried } from '@/features/table/workbox/carry';
+import type { BoxItem } from '@/features/table/workbox/useWorkbox';
+import { UsedMark } from '@/ui/UsedMark';
+
+const THUMB_HEIGHT = 84;
+/** Narrowest and widest a thumb gets. */
+const NARROWEST = 44;
+const WIDEST = 150;
+
+interface Props {
+  label: string;
+  compartment: Compartment;
+  items: readonly BoxItem[];
+  onLay: (carried: Carried, anchor: HTMLElement) => void;
+}
+
+export function Items({ label, compartment, items, onLay }: Props) {
+  const row = useRef<HTMLUListElement>(null);
+  const walk = useCallback((key: string, index: number) => {
+    const buttons = row.current?.querySelectorAll<HTMLElement>('button') ?? [];
+    const last = buttons.length - 1;
+    const to = { ArrowRight: index + 1, ArrowLeft: index - 1, Home: 0, End: last }[key];
+    if (to === undefined) return false;
+    buttons[Math.max(0, Math.min(last, to))]?.focus();
+    return true;
+  }, []);
+  return (
+    <Box
+      ref={row}
+      component="ul"
+      aria-label={label}
+      data-own-keys
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1.25,
+        overflowX: 'auto',
+        overflowY: 'hidden',
+        p: '5px 8px 7px',
+        m: 0,
+        listStyle: 'none',
+        scrollbarWidth: 'thin',
+      }}
+    >
+      {items.map(({ asset, thumb, used }, index) => (
+        <Item
+          key={asset.sha}
+          asset={asset}
+          thumb={thumb}
+          used={used}
+          compartment={compartment}
+          index={index}
+          onWalk={walk}
+          onLay={onLay}
+        />
+      ))}
+    </Box>
+  );
+}
+
+interface ItemProps extends BoxItem, Pick<Props, 'compartment' | 'onLay'> {
+  index: number;
+  onWalk: (key: string, index: number) => boolean;
+}
+
+/** Drawn anew only when it changes itself: forty photos arriving must not draw each other again. */
+const Item = memo(function Item({ asset, thumb, used, compartment, index, onWalk, onLay }: ItemProps) {
+  // Papers are sheets, photos fill their thumb; things of their own are seen whole.
+  const sheet = compartment === 'papers';
+  const whole = !sheet && compartment !== 'photos';
+  const { width, height } = uprightSize(asset);
+  const name = plainName(asset.name);
+  const carried: Carried = { kind: 'gathered', compartment, sha: asset.sha };
+  return (
+    <Box component="li" sx={{ position: 'relative', flexShrink: 0 }}>
+      <Box
+        component="button"
+        type="button"
+        draggable
+        tabIndex={index === 0 ? 0 : -1}
+        title={`${name}: drag it to the page, or double-click`}
+        aria-label={`${name}${used ? `, used ${used} times` : ''}. Enter lays it on the page.`}
+        onDragStart={(event) => writeCarried(event.dataTransfer, carried)}
+        onDoubleClick={(event) => onLay(carried, event.currentTarget)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') {
+            event.preventDefault();
+            onLay(carried, event.currentTarget);
+          } else if (onWalk(event.key, index)) event.preventDefault();
+        }}
+        sx={{
+          display: 'block',
+          height: THUMB_HEIGHT,
+          width: sheet
+            ? THUMB_HEIGHT
+            : Math.min(WIDEST, Math.max(NARROWEST, (THUMB_HEIGHT * width) / height)),
+          p: 0,
+          border: 0,
+          borderRadius: 0.5,
+          bgcolor: whole ? 'transparent' : 'divider',
+          backgroundImage: thumb ? `url(${thumb})` : 'none',
+          backgroundSize: whole ? 'contain' : 'cover',
+          backgroundRepeat: 'no-repeat',
+          backgroundPosition: 'center',
+          boxShadow: whole ? 'none' : '0 1px 2px rgba(40,26,10,0.4), 1px 3px 6px rgba(40,26,10,0.22)',
+          filter: whole ? 'drop-shadow(0 1px 1.5px rgba(40,26,10,0.45))' : 'none',
+          cursor: 'grab',
+        }}
+      />
+      <UsedMark count={used} />
+    </Box>
+  );
+});
