@@ -14,7 +14,7 @@ const FOLDER = join(ROOT, 'public', 'house');
 export async function fingerprint(...folders: string[]): Promise<string> {
   const hash = createHash('sha256');
   for (const folder of folders)
-    for (const name of (await readdir(join(ROOT, folder))).sort())
+    for (const name of (await readdir(join(ROOT, folder), { recursive: true })).sort())
       if (name.endsWith('.ts')) hash.update(name).update(await readFile(join(ROOT, folder, name)));
   return hash.digest('hex').slice(0, 16);
 }

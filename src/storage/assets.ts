@@ -25,6 +25,10 @@ export const storeAsset = ({ asset, blob, proxies }: PreparedAsset): Promise<voi
 export const hasAsset = async (sha: string): Promise<boolean> =>
   (await database.assets.where('sha').equals(sha).count()) > 0;
 
+/** What is known of a stored picture. */
+export const storedAsset = async (sha: string): Promise<Asset | undefined> =>
+  (await database.assets.get(sha))?.asset;
+
 /** The file's own bytes. */
 export const assetBlob = async (sha: string): Promise<Blob | undefined> =>
   (await database.assets.get(sha))?.blob;

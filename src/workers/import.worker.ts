@@ -1,5 +1,6 @@
 /** A picture file in; its facts and smaller copies out. Decodes, turns upright, hashes; stores nothing. */
 import { expose } from 'comlink';
+import type { Size } from '@/core/geometry/box';
 import { fail, ok, type Result } from '@/core/result';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { meaningfulDensity, readHeader, type PictureHeader } from '@/core/pixels/header';
@@ -15,7 +16,7 @@ import {
   stillOfGif,
   THUMB_SIDE,
 } from '@/workers/decode';
-import { factsOf, type Facts } from '@/workers/facts';
+import { factsOf, pixelsOf, type Facts } from '@/workers/facts';
 import type { KitZip, ListedZip } from '@/workers/zip';
 
 export interface Imported {
@@ -195,7 +196,7 @@ async function finish(
   if (!fits) bitmap.close();
   const thumb = await smaller(screen, THUMB_SIDE);
   const facts = factsOf(thumb);
-  const edges = clear ? (await import('@/workers/edges')).edgesOf(screen, uprightSize(asset)) : {};
+  const edges = clear ? await edgesIn(screen, uprightSize(asset)) : {};
   const proxies = {
     screen: await encode(screen, screen.width, screen.height, copies, 0.86),
     thumb: await encode(thumb, thumb.width, thumb.height, copies, 0.82),
@@ -204,6 +205,15 @@ async function finish(
   screen.close();
   thumb.close();
   return { asset: { ...asset, ...edges }, proxies, facts };
+}
+
+/** Longest side, pixels, of the copy that is traced. */
+const TRACE_SIDE = 900;
+
+async function edgesIn(bitmap: ImageBitmap, whole: Size): Promise<Pick<Asset, 'cut' | 'holes'>> {
+  const { edgesOf } = await import('@/core/pixels/edges');
+  const { data, width, height } = pixelsOf(bitmap, TRACE_SIDE);
+  return edgesOf(data, { width, height }, whole);
 }
 
 async function digest(bytes: Uint8Array<ArrayBuffer>): Promise<string> {

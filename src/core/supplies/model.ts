@@ -104,5 +104,17 @@ export interface Kit {
   house: boolean;
 }
 
+/** A kit of one's own, empty. */
+export const newKit = (id: string, name: string, added: number): Kit => ({
+  id,
+  name: name.slice(0, 120),
+  description: '',
+  author: '',
+  licence: '',
+  tags: [],
+  added,
+  house: false,
+});
+
 /** Where loose supplies live that belong to no other kit. */
 export const LOOSE_KIT = 'loose';

@@ -25,22 +25,28 @@ export interface Seen {
   camera: boolean;
 }
 
-/** Words of a name that tell its kind; the first list that holds one decides. Ordinary words of the craft. */
-const CUES: readonly [SupplyKind, RegExp][] = [
+/** Words that name a kind itself; the first list that holds one decides. Ordinary words of the craft. */
+const KIND_WORDS: readonly [SupplyKind, RegExp][] = [
   ['alphabet', /^(alpha|alphas|alphabet|letters?|monogram)$/],
   ['frame', /^(frames?|mats?|window|passepartout)$/],
   ['cardstock', /^(cardstocks?|solids?|plain)$/],
   ['paper', /^(papers?|pp|patterns?|patterned|backgrounds?|bg|texture)$/],
   ['wordart', /^(word|words|wordart|wordarts|sentiments?|quotes?|greetings?|sayings?|phrase)$/],
   ['brush', /^(brush|brushes|tips?)$/],
-  ['edge', /^(edges?|borders?|edging|scallops?|trims?)$/],
+  ['edge', /^(edges?|borders?|edging)$/],
   ['stamp', /^(stamps?|stamped|doodles?|lineart|outline|icon|icons)$/],
   ['sketch', /^(sketch|sketches)$/],
   ['photo', /^(photos?|pictures|img|dsc|dscn|dscf|dcim|pxl|camera|p\d{7})$/],
+  ['embellishment', /^(embellishments?|elements?|bits)$/],
+];
+
+/** Words that name a thing most often of one kind; a folder named for a kind knows better. */
+const THING_WORDS: readonly [SupplyKind, RegExp][] = [
   [
     'embellishment',
-    /^(embellishments?|elements?|bits|buttons?|brads?|eyelets?|ribbons?|bows?|flowers?|leaf|leaves|tags?|clips?|paperclip|staples?|thread|string|twine|stitch(es|ing)?|washi|tapes?|stickers?|badges?|charms?|pins?|feathers?|sequins?|pearls?|splatters?|splats?|wood|wooden|chipboard|labels?|tickets?|stars?|hearts?|pebbles?|shells?|buckles?|lace|doily|banner|bunting)$/,
+    /^(buttons?|brads?|eyelets?|ribbons?|bows?|flowers?|leaf|leaves|tags?|clips?|paperclip|staples?|thread|string|twine|stitch(es|ing)?|washi|tapes?|stickers?|badges?|charms?|pins?|feathers?|sequins?|pearls?|splatters?|splats?|wood|wooden|chipboard|labels?|tickets?|stars?|hearts?|pebbles?|shells?|buckles?|lace|doily|banner|bunting)$/,
   ],
+  ['edge', /^(scallops?|trims?)$/],
 ];
 
 const wordsOf = (path: string): string[] =>
@@ -51,15 +57,16 @@ const wordsOf = (path: string): string[] =>
     .split(/[^a-z0-9]+|(?<=[a-z])(?=\d)/)
     .filter(Boolean);
 
-/** What the name says, its own words before its folders'. */
+/** What the name says: a kind named by the file before one named by its folders, and those before a thing it names. */
 export function cueOf(path: string): SupplyKind | undefined {
-  const parts = path.split('/');
-  for (const part of [parts.pop()!, ...parts.reverse()]) {
-    const words = wordsOf(part);
-    const cue = CUES.find(([, pattern]) => words.some((word) => pattern.test(word)));
-    if (cue) return cue[0];
+  const parts = path.split('/').map(wordsOf).reverse();
+  const among = (cues: typeof KIND_WORDS, words: readonly string[]) =>
+    cues.find(([, pattern]) => words.some((word) => pattern.test(word)))?.[0];
+  for (const words of parts) {
+    const kind = among(KIND_WORDS, words);
+    if (kind) return kind;
   }
-  return undefined;
+  return among(THING_WORDS, parts[0] ?? []);
 }
 
 /** Width over height of the sheets paper comes in, either way up: square, letter, A series. */
@@ -119,7 +126,7 @@ function fromPixels({ asset, look, camera }: Seen): Guess {
   if (look.clear < 0.01) {
     if (isLineArt(look)) return { kind: 'stamp', sure: 0.85, why: 'dark lines on white' };
     if (isSheet(ratio) && Math.min(inches.width, inches.height) >= LEAST_SHEET) {
-      const plain = look.oneColour > 0.985 && look.busy < 0.03;
+      const plain = look.oneColour > 0.985 && look.busy < 0.006;
       return plain
         ? { kind: 'cardstock', sure: 0.85, why: 'a sheet of one colour' }
         : { kind: 'paper', sure: look.busy > 0.12 ? 0.72 : 0.88, why: 'it fills a sheet, edge to edge' };

@@ -1,7 +1,7 @@
 /** Bringing supplies in: chosen or dropped, read, then looked over before they are put away. */
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { LOOSE_KIT, type Kit, type Supply } from '@/core/supplies/model';
+import { LOOSE_KIT, newKit, type Kit, type Supply } from '@/core/supplies/model';
 import { gatherFiles, type Batch, type Gathered, type Row } from '@/features/cupboard/gathering';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { newId } from '@/features/shared/ids';
@@ -33,18 +33,7 @@ const supplyOf = ({ sure: _, why: __, ...row }: Row, kit: string, order: number,
   added,
 });
 
-const newKit = (name: string, added: number): Kit => ({
-  id: newId(),
-  name: name.slice(0, 120),
-  description: '',
-  author: '',
-  licence: '',
-  tags: [],
-  added,
-  house: false,
-});
-
-const LOOSE: Kit = { ...newKit('Loose supplies', 0), id: LOOSE_KIT, description: 'What belongs to no kit.' };
+const LOOSE: Kit = { ...newKit(LOOSE_KIT, 'Loose supplies', 0), description: 'What belongs to no kit.' };
 
 export function useBringing(cupboard: Cupboard): Bringing {
   const notify = useNotify();
@@ -70,7 +59,7 @@ export function useBringing(cupboard: Cupboard): Bringing {
   /** A kit whose kit.json was believed needs no looking over. */
   const putKitAway = useCallback(
     async ({ about, name, rows }: Batch) => {
-      const kit = { ...newKit(name, Date.now()), ...about?.kit };
+      const kit = { ...newKit(newId(), name, Date.now()), ...about?.kit };
       const cover = about?.supplies.find(({ file }) => file !== undefined && file === about.cover)?.name;
       await putAway({ ...kit, cover: rows.find((row) => row.name === cover)?.id }, rows);
     },
@@ -133,7 +122,7 @@ export function useBringing(cupboard: Cupboard): Bringing {
       const kits = now.current.kits;
       const kit =
         'name' in into
-          ? newKit(into.name, Date.now())
+          ? newKit(newId(), into.name, Date.now())
           : (kits.find(({ id }) => id === into.id) ?? { ...LOOSE, added: Date.now() });
       try {
         await putAway(kit, rows);

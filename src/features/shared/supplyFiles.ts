@@ -5,22 +5,24 @@ import { fail, ok, type Result } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { openFile } from '@/features/shared/files';
-import { assetBlob, hasAsset } from '@/storage/assets';
+import { assetBlob, storedAsset } from '@/storage/assets';
 
 async function fetched(at: string, name: string): Promise<Result<Blob>> {
   const answer = await fetch(at).catch(() => null);
   return answer?.ok ? ok(await answer.blob()) : fail(`${name} could not be read. Nothing was changed.`);
 }
 
-/** What is known of a supply's picture, with its file in the store. */
+/** What is known of a supply's picture, with its file in the store: named, sized and lifted as the supply says. */
 export async function pictureOf({
   asset,
   at,
   name,
 }: Pick<Supply, 'asset' | 'at' | 'name'>): Promise<Result<Asset>> {
   if (!asset) return fail(`${name} is not laid by itself.`);
-  const named = { ...asset, name };
-  if (await hasAsset(asset.sha)) return ok(named);
+  const { ppi, lift } = asset;
+  const known = (found: Asset): Asset => ({ ...found, name, ppi, ...(lift === undefined ? {} : { lift }) });
+  const stored = await storedAsset(asset.sha);
+  if (stored) return ok(known(stored));
   if (!at) return fail(`The file of ${name} is no longer in this browser. Bring it in again.`);
   const blob = await fetched(at, name);
   if (!blob.ok) return blob;
@@ -28,8 +30,9 @@ export async function pictureOf({
     [new File([blob.value], asset.name, { type: asset.type })],
     new AbortController().signal,
   );
-  return brought.assets.length
-    ? ok(named)
+  const [arrived] = brought.assets;
+  return arrived
+    ? ok(known(arrived))
     : fail(describeTrouble(brought) ?? `${name} could not be read. Nothing was changed.`);
 }
 

@@ -16,6 +16,7 @@ import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
 import { AboutPage } from '@/features/table/about/AboutPage';
 import { CutControls } from '@/features/table/about/CutControls';
 import { FinishControls } from '@/features/table/about/FinishControls';
+import { KeepButton } from '@/features/table/about/KeepButton';
 import { MaterialControls } from '@/features/table/about/MaterialControls';
 import { PlaceControls } from '@/features/table/about/PlaceControls';
 import { useSession } from '@/features/table/room/context';
@@ -87,6 +88,11 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
           {rows[part].controls}
         </Row>
       ))}
+      {!readOnly && (
+        <Box sx={{ mx: 1.5, borderTop: '1px dotted', borderColor: 'divider', py: 0.5 }}>
+          <KeepButton pieces={pieces} />
+        </Box>
+      )}
     </Box>
   );
 });

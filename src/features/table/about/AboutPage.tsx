@@ -10,6 +10,7 @@ import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatLength, PRINT_PPI } from '@/core/units/lengths';
 import { nameOfSize } from '@/core/units/sizes';
+import { KeepButton } from '@/features/table/about/KeepButton';
 import { useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/room/session';
 
@@ -80,6 +81,7 @@ export function AboutPage() {
           />
         </Box>
       </Box>
+      {!readOnly && <KeepButton />}
     </Box>
   );
 }

@@ -4,9 +4,9 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { surfaceOf } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
 import { FONTS_AT } from '@/features/shared/fonts';
+import { filesFor, makeWorker } from '@/features/table/make/files';
 import { useRoom } from '@/features/table/room/context';
 import type { MakeOptions } from '@/output/make';
-import { assetBlob, readableBlob } from '@/storage/assets';
 import type { Maker } from '@/workers/make.worker';
 
 export type Making =
@@ -25,9 +25,7 @@ export function useMake(open: boolean) {
   /** The worker with its fonts open; kept from one file to the next. */
   const ready = useCallback(() => {
     if (!bench.current) {
-      const worker = new Worker(new URL('../../../workers/make.worker.ts', import.meta.url), {
-        type: 'module',
-      });
+      const worker = makeWorker();
       const failed = new Promise<never>((_, reject) =>
         worker.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
       );
@@ -62,20 +60,9 @@ export function useMake(open: boolean) {
       const { project } = history;
       setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
       try {
-        const files = new Map<string, { own: Blob; readable: Blob }>();
-        for (const piece of surfaceOf(project, surfaceId).pile) {
-          if (!('asset' in piece.material) || piece.placement.hidden) continue;
-          const { asset: sha } = piece.material;
-          const [own, readable] = await Promise.all([assetBlob(sha), readableBlob(sha)]);
-          if (!own || !readable) {
-            const name = project.assets[sha]?.name ?? piece.name;
-            return setMaking({
-              state: 'failed',
-              message: `The picture file of “${name}” is not in this browser. Bring it in again, or take the piece off the page; nothing was made.`,
-            });
-          }
-          files.set(sha, { own, readable });
-        }
+        const gathered = await filesFor(project, surfaceOf(project, surfaceId));
+        if (!gathered.ok) return setMaking({ state: 'failed', message: gathered.message });
+        const files = gathered.value;
         if (run.current !== mine) return;
         const { maker, failed } = ready();
         await maker.warm(new URL(FONTS_AT, location.href).href);

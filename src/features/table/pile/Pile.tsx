@@ -247,7 +247,7 @@ const Slab = memo(function Slab({ piece, picture, selected, readOnly }: SlabProp
               ref={setActivatorNodeRef}
               {...attributes}
               {...listeners}
-              data-own-keys
+              data-own-arrows
               aria-label={`Change the place of ${piece.name} in the pile`}
               sx={{
                 cursor: 'grab',

@@ -30,9 +30,24 @@ export function middle(session: Session): Spot {
   return inside ? seen : { x: width / 2, y: height / 2 };
 }
 
+/** The middle, or a step beside it for each thing that lies just there: nothing is laid exactly over another. */
+export function freeSpot(session: Session): Spot {
+  const { pile, width, height } = page(session);
+  let spot = middle(session);
+  const taken = () =>
+    pile.some(
+      (piece) =>
+        Math.hypot(piece.placement.x - spot.x, piece.placement.y - spot.y) < COPY_OFFSET / 2 &&
+        piece.placement.width < width,
+    );
+  while (taken() && spot.x < width - COPY_OFFSET && spot.y < height - COPY_OFFSET)
+    spot = { x: spot.x + COPY_OFFSET, y: spot.y + COPY_OFFSET };
+  return spot;
+}
+
 export function layPhoto(store: SessionStore, asset: Asset, spot?: Spot): void {
   const session = store.getState();
-  const piece = photoPiece(newId(), asset, page(session), spot ?? middle(session));
+  const piece = photoPiece(newId(), asset, page(session), spot ?? freeSpot(session));
   session.perform(layPieces(session.surfaceId, [piece], [asset]));
   store.getState().select([piece.id]);
 }
@@ -46,7 +61,7 @@ export function coverWithPaper(store: SessionStore, asset: Asset): void {
 
 export function layStrip(store: SessionStore, asset: Asset, spot?: Spot): void {
   const session = store.getState();
-  const piece = stripPiece(newId(), asset, page(session), spot ?? middle(session));
+  const piece = stripPiece(newId(), asset, page(session), spot ?? freeSpot(session));
   session.perform(withPaper(asset, layPieces(session.surfaceId, [piece], [asset])));
   store.getState().select([piece.id]);
 }

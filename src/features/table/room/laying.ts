@@ -16,7 +16,7 @@ import {
 } from '@/core/project/frames';
 import { surfaceOf, type Compartment, type Surface } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
-import { layPhoto, middle } from '@/features/table/room/actions';
+import { freeSpot, layPhoto } from '@/features/table/room/actions';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/room/session';
 
 const page = (session: Session) => surfaceOf(session.history.project, session.surfaceId);
@@ -33,7 +33,7 @@ const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => (
 /** A thing of its own at its true size: stamped flat, or lying in its own edge. */
 export function layArt(store: SessionStore, asset: Asset, compartment: ArtCompartment, spot?: Spot): void {
   const session = store.getState();
-  const piece = artPiece(newId(), asset, compartment, spot ?? middle(session));
+  const piece = artPiece(newId(), asset, compartment, spot ?? freeSpot(session));
   session.perform(gathered(compartment, asset, layPieces(session.surfaceId, [piece], [asset])));
   store.getState().select([piece.id]);
 }

@@ -189,6 +189,8 @@ export const CUPBOARD_KEY = 'c';
 const OWNS_ALL_KEYS =
   'input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"], [role="menu"], [role="listbox"]';
 /** Where plain keys have a meaning of their own, but not those held with Ctrl. */
+/** Where the arrows and their like have a meaning of their own, but not letters. */
+const OWNS_ARROWS = '[data-own-arrows]';
 const OWNS_PLAIN_KEYS = 'input[type="range"], [role="slider"], [data-own-keys]';
 
 export interface RoomKeys {
@@ -202,6 +204,7 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
       const target = event.target as HTMLElement;
       if (event.defaultPrevented || target.closest(OWNS_ALL_KEYS)) return;
       if (plain(event) && target.closest(OWNS_PLAIN_KEYS)) return;
+      if (plain(event) && event.key.length > 1 && target.closest(OWNS_ARROWS)) return;
       // A focused button keeps its own Enter and Space.
       if (
         (event.key === 'Enter' || event.key === ' ') &&

@@ -24,7 +24,7 @@ export function Divider({ label, share, onDrag }: Props) {
       aria-valuemax={100}
       aria-valuenow={share}
       tabIndex={0}
-      data-own-keys
+      data-own-arrows
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         from.current = event.clientX;

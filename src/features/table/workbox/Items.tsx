@@ -36,7 +36,7 @@ export function Items({ label, compartment, items, onLay }: Props) {
       ref={row}
       component="ul"
       aria-label={label}
-      data-own-keys
+      data-own-arrows
       sx={{
         display: 'flex',
         alignItems: 'center',

@@ -1,0 +1,219 @@
+/** Ribbon, bows, thread, twine and felt. */
+import { Path2D, type Canvas } from '@napi-rs/canvas';
+import { fbm, noise } from '../../art/noise';
+import { blend, inch, lit, pileUp, plate, rgb, rounded, scaled, trimmed, type Rgb } from '../relief';
+import { PAD } from './pad';
+
+/** A few strands of thread lying side by side, seen from above. */
+export function stitch(length: number, hex: string, seed: number): Canvas {
+  const r = Math.max(4, length * 0.075);
+  const w = Math.round(length + 4 * r);
+  const h = Math.round(8 * r);
+  const strands = [-1, 1].map((side) =>
+    plate(w, h, (g) => {
+      g.lineWidth = 2 * r;
+      g.beginPath();
+      g.moveTo(2 * r, h / 2 + side * r * 0.8);
+      g.quadraticCurveTo(w / 2, h / 2 + side * r * 1.1, w - 2 * r, h / 2 + side * r * 0.8);
+      g.stroke();
+    }),
+  );
+  return pileUp(
+    w,
+    h,
+    strands.map((p) => ({ of: yarn(p, r, hex, seed), x: w / 2, y: h / 2, lift: 2 })),
+  );
+}
+/** Twisted fibre over a rope-like shape of radius r. */
+export function yarn(p: ReturnType<typeof plate>, r: number, hex: string, seed: number): Canvas {
+  const base = rgb(hex);
+  const fuzz = noise(seed);
+  return lit({
+    plate: p,
+    rise: (x, y, depth) => rounded(depth, r) * 0.9 + Math.sin((x - y * 0.9) / (r * 0.42)) * r * 0.13,
+    colour: (x, y) =>
+      scaled(base, 0.86 + 0.16 * Math.sin((x - y * 0.9) / (r * 0.42)) + 0.18 * (fuzz(x / 2, y / 2) - 0.5)),
+    gloss: 0.05,
+  });
+}
+/** Twine or thread that wanders along path data (inches). */
+export function twine(w: number, h: number, data: string, hex: string, seed: number, r = 0.028): Canvas {
+  const p = plate(inch(w) + 2 * PAD, inch(h) + 2 * PAD, (g) => {
+    g.translate(PAD, PAD);
+    g.scale(300, 300);
+    g.lineWidth = 2 * r;
+    g.stroke(new Path2D(data));
+  });
+  return trimmed(yarn(p, r * 300, hex, seed));
+}
+export type Weave = 'satin' | 'grosgrain' | 'gingham' | 'stitched' | 'dots';
+/** Ribbon lying with a little wave, its ends cut to a notch or straight. */
+export function ribbon(
+  length: number,
+  width: number,
+  hex: string,
+  second: string,
+  weave: Weave,
+  seed: number,
+  ends: 'notch' | 'plain' = 'notch',
+): Canvas {
+  const [w, h] = [inch(length), inch(width)];
+  const p = plate(w + 2 * PAD, h + 2 * PAD, (g) => {
+    const v = ends === 'notch' ? h * 0.42 : 0;
+    g.translate(PAD, PAD);
+    g.beginPath();
+    g.moveTo(0, 0);
+    for (const [x, y] of [
+      [w, 0],
+      [w - v, h / 2],
+      [w, h],
+      [0, h],
+      [v, h / 2],
+    ])
+      g.lineTo(x!, y!);
+    g.fill();
+  });
+  return lit(clothBody(p, h, hex, second, weave, seed));
+}
+export function clothBody(
+  p: ReturnType<typeof plate>,
+  h: number,
+  hex: string,
+  second: string,
+  weave: Weave,
+  seed: number,
+) {
+  const [a, b] = [rgb(hex), rgb(second)];
+  const slow = fbm(seed, 2);
+  const fine = noise(seed + 2);
+  const colour = (x: number, y: number, depth: number): Rgb => {
+    const across = (y - PAD) / h;
+    let base = a;
+    if (weave === 'gingham') {
+      const n = h / 6;
+      const on = Number(Math.floor(x / n) % 2 === 0) + Number(Math.floor((y - PAD) / n) % 2 === 0);
+      base = blend(b, a, on / 2);
+    } else if (weave === 'stitched' && Math.abs(Math.abs(across - 0.5) - 0.38) < 0.03 && x % 26 < 16)
+      base = b;
+    else if (weave === 'dots') {
+      const n = h * 0.62;
+      const row = Math.floor((y - PAD) / (n * 0.62));
+      const dx = ((x + (row % 2) * (n / 2)) % n) - n / 2;
+      const dy = ((y - PAD) % (n * 0.62)) - n * 0.31;
+      if (dx * dx + dy * dy < (n * 0.17) ** 2) base = b;
+    }
+    const rib =
+      weave === 'grosgrain'
+        ? 0.1 * Math.sin(x / 1.9)
+        : weave === 'satin'
+          ? 0
+          : 0.06 * Math.sin(x / 1.1) * Math.sin(y / 1.1);
+    const edge = depth < 5 ? -0.08 : 0;
+    return scaled(base, 1 + rib + edge + 0.08 * (fine(x / 2, y / (weave === 'satin' ? 14 : 2)) - 0.5));
+  };
+  return {
+    plate: p,
+    rise: (x: number, y: number, depth: number) =>
+      (slow(x / 190, 0.5) - 0.5) * 26 +
+      (slow(x / 70, y / 400) - 0.5) * 4 +
+      rounded(depth, 3) +
+      (weave === 'grosgrain' ? Math.sin(x / 1.9) * 0.5 : 0),
+    colour,
+    gloss: weave === 'satin' ? 0.22 : 0.03,
+    polish: 9,
+  };
+}
+/** A tied bow: two loops, two tails, a knot. */
+export function bow(size: number, hex: string, second: string, weave: Weave, seed: number): Canvas {
+  const s = inch(size);
+  const h = s * 0.2;
+  const loop = (side: 1 | -1): Canvas => {
+    const p = plate(Math.round(s * 0.62), Math.round(s * 0.5), (g) => {
+      g.translate(s * 0.31, s * 0.25);
+      g.scale(side, 1);
+      g.beginPath();
+      g.moveTo(-s * 0.27, 0);
+      g.bezierCurveTo(-s * 0.1, -s * 0.3, s * 0.3, -s * 0.27, s * 0.27, 0.01 * s);
+      g.bezierCurveTo(s * 0.25, s * 0.2, -s * 0.1, s * 0.16, -s * 0.27, 0);
+      g.fill();
+    });
+    const base = clothBody(p, h, hex, second, weave, seed + side);
+    const crease = noise(seed + 9 + side);
+    return lit({
+      ...base,
+      rise: (x, y, depth) => {
+        const u = side === 1 ? x / (s * 0.62) : 1 - x / (s * 0.62);
+        const angle = Math.atan2(y - s * 0.25, (u - 0.06) * s * 0.62);
+        const pleats = (1 - u) ** 1.4 * (crease(angle * 5 + 20, 3) - 0.5) * s * 0.12;
+        return rounded(depth, s * 0.13) * 0.75 + pleats;
+      },
+    });
+  };
+  const tail = (side: 1 | -1): Canvas => {
+    const p = plate(Math.round(s * 0.4), Math.round(s * 0.62), (g) => {
+      g.translate(s * 0.2, s * 0.02);
+      g.scale(side, 1);
+      g.beginPath();
+      g.moveTo(-s * 0.06, 0);
+      g.bezierCurveTo(0, s * 0.2, s * 0.0, s * 0.4, -s * 0.06 + s * 0.1, s * 0.58);
+      g.lineTo(s * 0.1, s * 0.49);
+      g.lineTo(s * 0.19, s * 0.54);
+      g.bezierCurveTo(s * 0.13, s * 0.36, s * 0.1, s * 0.16, s * 0.05, 0);
+      g.fill();
+    });
+    const base = clothBody(p, h, hex, second, weave, seed + 4 + side);
+    return lit({
+      ...base,
+      rise: (x, y, depth) => rounded(depth, s * 0.03) + Math.sin(y / (s * 0.07) + side) * s * 0.012,
+    });
+  };
+  const knot = lit({
+    ...clothBody(
+      plate(Math.round(s * 0.22), Math.round(s * 0.24), (g) => {
+        g.beginPath();
+        g.roundRect(s * 0.03, s * 0.02, s * 0.16, s * 0.2, s * 0.06);
+        g.fill();
+      }),
+      h,
+      hex,
+      second,
+      weave,
+      seed + 7,
+    ),
+    rise: (x, _, depth) => rounded(depth, s * 0.08) + Math.sin(x / (s * 0.02)) * s * 0.006,
+  });
+  const m = s * 0.6;
+  return trimmed(
+    pileUp(Math.round(s * 1.3), Math.round(s * 1.1), [
+      { of: tail(1), x: m + s * 0.12, y: s * 0.68, turn: -14, lift: 5 },
+      { of: tail(-1), x: m - s * 0.12, y: s * 0.68, turn: 14, lift: 5 },
+      { of: loop(1), x: m + s * 0.3, y: s * 0.36, turn: -6, lift: 7 },
+      { of: loop(-1), x: m - s * 0.3, y: s * 0.36, turn: 6, lift: 7 },
+      { of: knot, x: m, y: s * 0.38, lift: 7 },
+    ]),
+  );
+}
+/** A patch of felt sewn round its edge. */
+export function felt(size: number, shape: Path2D, hex: string, thread: string, seed: number): Canvas {
+  const s = inch(size);
+  const fuzz = fbm(seed, 4);
+  const hair = noise(seed + 5);
+  const [a, b] = [rgb(hex), rgb(thread)];
+  const p = plate(s + 2 * PAD, s + 2 * PAD, (g) => {
+    g.translate(PAD, PAD);
+    g.scale(s / 100, s / 100);
+    g.fill(shape, 'evenodd');
+  });
+  const seam = (x: number, y: number, depth: number) =>
+    Math.abs(depth - 16) < 3.4 && Math.sin(x / 5.2 + y / 4.1) > -0.25;
+  return trimmed(
+    lit({
+      plate: p,
+      rise: (x, y, depth) =>
+        rounded(depth, 9) +
+        fuzz(x / 5, y / 5) * 5 +
+        (seam(x, y, depth) ? 3 : -2.5 * Math.exp(-(((depth - 16) / 6) ** 2))),
+      colour: (x, y, depth) => (seam(x, y, depth) ? b : scaled(a, 0.84 + 0.34 * hair(x / 3, y / 2.4))),
+    }),
+  );
+}

@@ -1,0 +1,6 @@
+/** Embellishments, each drawn as the thing it is. */
+export * from './cloth';
+export * from './frames';
+export * from './hard';
+export * from './metal';
+export * from './paper';

@@ -1,0 +1,97 @@
+/** Brads, eyelets, clips and staples. */
+import { Path2D, type Canvas } from '@napi-rs/canvas';
+import { noise } from '../../art/noise';
+import { inch, lit, plate, rgb, rounded, scaled, trimmed } from '../relief';
+import { PAD } from './pad';
+
+export function brad(size: number, hex: string, seed: number, shape?: Path2D): Canvas {
+  const d = inch(size);
+  const c = d / 2 + PAD;
+  const scratches = noise(seed);
+  const base = rgb(hex);
+  return lit({
+    plate: plate(d + 2 * PAD, d + 2 * PAD, (g) => {
+      if (shape) {
+        g.translate(PAD, PAD);
+        g.scale(d / 100, d / 100);
+        g.fill(shape);
+        g.lineWidth = 5;
+        g.stroke(shape);
+      } else {
+        g.arc(c, c, d / 2, 0, 7);
+        g.fill();
+      }
+    }),
+    rise: (_, __, depth) => rounded(depth, d * 0.34) * 0.8,
+    colour: (x, y) => scaled(base, 0.9 + 0.16 * scratches((x + y * 0.6) / 3, (y - x * 0.4) / 34)),
+    gloss: 0.7,
+    polish: 30,
+  });
+}
+/** Wire of radius r (inches) along path data in a box of w x h inches. */
+export function wire(
+  w: number,
+  h: number,
+  data: string,
+  r: number,
+  hex: string,
+  seed: number,
+  gloss = 0.75,
+): Canvas {
+  const base = rgb(hex);
+  const scratch = noise(seed);
+  const radius = r * 300;
+  const p = plate(inch(w) + 2 * PAD, inch(h) + 2 * PAD, (g) => {
+    g.translate(PAD, PAD);
+    g.scale(300, 300);
+    g.lineWidth = 2 * r;
+    g.stroke(new Path2D(data));
+  });
+  return trimmed(
+    lit({
+      plate: p,
+      rise: (_, __, depth) => rounded(depth, radius),
+      colour: (x, y) => scaled(base, 0.92 + 0.12 * scratch(x / 5, y / 5)),
+      gloss,
+      polish: 22,
+    }),
+  );
+}
+export const clip = (hex: string, seed: number): Canvas =>
+  wire(
+    0.5,
+    1.35,
+    'M0.13 0.42L0.13 1.02C0.13 1.3 0.42 1.3 0.42 1.02L0.42 0.24C0.42 0.0 0.06 0.0 0.06 0.24L0.06 1.0M0.13 0.42C0.13 0.2 0.32 0.2 0.32 0.42L0.32 0.98',
+    0.021,
+    hex,
+    seed,
+  );
+export const staple = (hex: string, seed: number): Canvas =>
+  wire(
+    0.62,
+    0.16,
+    'M0.06 0.1C0.06 0.06 0.08 0.06 0.1 0.06L0.52 0.06C0.54 0.06 0.56 0.06 0.56 0.1',
+    0.017,
+    hex,
+    seed,
+    0.85,
+  );
+/** A metal ring: an eyelet. */
+export function eyelet(size: number, hex: string, seed: number): Canvas {
+  const d = inch(size);
+  const c = d / 2 + PAD;
+  const base = rgb(hex);
+  const scratch = noise(seed);
+  return lit({
+    plate: plate(d + 2 * PAD, d + 2 * PAD, (g) => {
+      g.arc(c, c, d / 2, 0, 7);
+      g.moveTo(c + d * 0.24, c);
+      g.arc(c, c, d * 0.24, 0, 7, true);
+      g.fill('evenodd');
+    }),
+    rise: (_, __, depth) => rounded(depth, d * 0.13),
+    colour: (x, y) => scaled(base, 0.92 + 0.12 * scratch(x / 4, y / 4)),
+    gloss: 0.75,
+    polish: 24,
+  });
+}

@@ -1,0 +1,2 @@
+/** The margin round everything drawn here, pixels. */
+export const PAD = 10;

@@ -1,0 +1,194 @@
+import { Path2D } from '@napi-rs/canvas';
+import * as b from './bits';
+import { FESTIVE } from './icons/festive';
+import { inkFinder, inksOf, type HouseKit } from './kit';
+import * as t from './tiles';
+
+const inks = inksOf(
+  'Snow #f7f4ee',
+  'Frost #c5d5e2',
+  'Flame #f3b649',
+  'Gilt #cfa347',
+  'Lantern #e8863b',
+  'Berry #a92f3f',
+  'Plum #5c2f55',
+  'Holly #6e9a62',
+  'Pine #2f5b4a',
+  'Smoke #7b7f92',
+  'Dusk #47507f',
+  'Midnight #1f2a4d',
+);
+const k = inkFinder(inks);
+const c = (name: string) => k(name).colour;
+const shape = (i: number) => new Path2D(FESTIVE[i]!.solid!);
+const icons = (...list: number[]) => list.map((i) => FESTIVE[i]!);
+
+export const festive: HouseKit = {
+  id: 'lantern-night',
+  name: 'Lantern Night',
+  description: 'Lanterns, stars and first frost, for every feast after dark.',
+  tags: ['festive', 'winter', 'night'],
+  inks,
+  icons: FESTIVE,
+  title: 'great-vibes',
+  titleInk: 'Berry',
+  papers: [
+    [
+      'Lantern parade',
+      'lantern light night',
+      t.toss(k('Midnight'), [k('Lantern'), k('Flame'), k('Frost')], icons(0, 1, 2, 1), 51),
+    ],
+    ['Starfield', 'star night sky', t.confetti(k('Midnight'), [k('Gilt'), k('Frost'), k('Snow')], 52)],
+    [
+      'First frost',
+      'snowflake winter ice',
+      t.toss(k('Frost'), [k('Snow'), k('Dusk'), k('Snow')], icons(4, 4, 2, 4), 53, 50),
+    ],
+    ['Scarf', 'plaid check wool', t.plaid(k('Berry'), k('Plum'), k('Gilt'))],
+    ['Wrapping stripe', 'stripe gift paper', t.stripe(k('Snow'), k('Berry'), k('Pine'))],
+    ['Pine wood', 'tree pine winter', t.rows(k('Snow'), k('Pine'), FESTIVE[7]!, 34)],
+    ['Party dots', 'dots party spot', t.spots(k('Plum'), k('Lantern'))],
+    ['Holly check', 'gingham check green', t.gingham(k('Snow'), k('Pine'))],
+    ['Rooftops', 'chevron zigzag night', t.chevron(k('Dusk'), k('Midnight'))],
+  ],
+  card: ['Snow', 'Berry', 'Pine', 'Midnight'],
+  words: [
+    ['light the lanterns', 'great-vibes'],
+    ['let it snow', 'abril-fatface'],
+    ['by starlight', 'caveat'],
+    ['warm wishes', 'great-vibes'],
+    ['happy new year', 'zilla-slab'],
+    ['stay up late', 'special-elite'],
+  ],
+  bits: [
+    ['Berry button', 'button red sew', 3, () => b.button(0.7, c('Berry'), 501)],
+    [
+      'Midnight button',
+      'button blue sew',
+      3,
+      () => b.button(0.6, c('Midnight'), 502, 4, 'plastic', c('Gilt')),
+    ],
+    ['Gilt brad', 'brad gold round', 2, () => b.brad(0.32, '#d6aa4a', 503)],
+    ['Star brad', 'brad star gold', 2, () => b.brad(0.5, '#d6aa4a', 504, shape(2))],
+    [
+      'Velvet ribbon',
+      'ribbon red velvet',
+      0.5,
+      () => b.ribbon(6, 0.7, c('Berry'), c('Gilt'), 'stitched', 505),
+    ],
+    ['Pine ribbon', 'ribbon green satin', 0.4, () => b.ribbon(5, 0.55, c('Pine'), c('Snow'), 'satin', 506)],
+    ['Gift bow', 'bow ribbon red', 4, () => b.bow(2.1, c('Berry'), c('Gilt'), 'satin', 507)],
+    ['Gold bow', 'bow ribbon gold', 4, () => b.bow(1.6, c('Gilt'), c('Snow'), 'grosgrain', 508)],
+    [
+      'Snow washi',
+      'washi tape dots',
+      0.1,
+      () => b.washi(4.2, 0.6, c('Dusk'), c('Snow'), b.PRINTS.dots!, 509),
+    ],
+    [
+      'Candy washi',
+      'washi tape stripe',
+      0.1,
+      () => b.washi(4, 0.45, c('Snow'), c('Berry'), b.PRINTS.slant!, 510),
+    ],
+    [
+      'Gift tag',
+      'tag gift label',
+      0.6,
+      () => b.tag(1.4, 2.5, c('Berry'), c('Snow'), b.PRINTS.dots!, '#d6aa4a', c('Snow'), 511),
+    ],
+    [
+      'Kraft gift tag',
+      'tag gift kraft',
+      0.6,
+      () => b.tag(1.2, 2.2, '#c8a57c', c('Pine'), b.PRINTS.plain!, '#d6aa4a', c('Berry'), 512),
+    ],
+    ['Felt tree', 'tree felt pine', 2, () => b.felt(1.8, shape(7), c('Pine'), c('Snow'), 513)],
+    ['Felt moon', 'moon felt night', 2, () => b.felt(1.4, shape(3), c('Flame'), c('Snow'), 514)],
+    ['Wooden star', 'star wood night', 2, () => b.woodShape(1.4, shape(2), '#e0bd8a', '#a87a45', 515)],
+    [
+      'Card lantern',
+      'lantern chipboard light',
+      1.5,
+      () => b.chipboard(1.8, shape(0), c('Lantern'), c('Flame'), b.PRINTS.stripe!, 516),
+    ],
+    [
+      'Card parcel',
+      'gift parcel chipboard',
+      1.5,
+      () => b.chipboard(1.4, shape(8), c('Pine'), c('Holly'), b.PRINTS.dots!, 517),
+    ],
+    [
+      'Frost drops',
+      'dots enamel glossy',
+      1.5,
+      () => b.dots([c('Frost'), c('Dusk'), c('Berry'), c('Flame')], 518),
+    ],
+    [
+      'Party bunting',
+      'bunting flag party',
+      1,
+      () =>
+        b.bunting(
+          5.4,
+          [c('Berry'), c('Gilt'), c('Pine'), c('Plum')],
+          [b.PRINTS.dots!, b.PRINTS.plain!, b.PRINTS.stripe!],
+          c('Snow'),
+          519,
+        ),
+    ],
+    ['Winter leaf', 'leaf green winter', 1, () => b.leaf(1.6, c('Pine'), '#86b39f', 520, 4)],
+    ['Gold splash', 'splatter gold paint', 0, () => b.splatter(1.9, c('Gilt'), 521)],
+  ],
+  frames: [
+    [
+      'Night mat',
+      'frame mat dark',
+      () => b.frame(5, 4, [{ x: 0.5, y: 0.5, w: 4, h: 3 }], 'mat', c('Midnight'), c('Gilt'), 522),
+    ],
+    [
+      'Moon window',
+      'frame round scallop',
+      () =>
+        b.frame(
+          4,
+          4,
+          [{ x: 0.6, y: 0.6, w: 2.8, h: 2.8, round: true }],
+          'scallop',
+          c('Berry'),
+          c('Gilt'),
+          523,
+        ),
+    ],
+    [
+      'Felt pair',
+      'frame felt double',
+      () =>
+        b.frame(
+          5.6,
+          3.2,
+          [
+            { x: 0.45, y: 0.45, w: 2.2, h: 2.3 },
+            { x: 2.95, y: 0.45, w: 2.2, h: 2.3 },
+          ],
+          'felt',
+          c('Pine'),
+          c('Snow'),
+          524,
+        ),
+    ],
+  ],
+  edges: [
+    ['Snow drift', 'wave', 'Snow'],
+    ['Gilt lace', 'lace', 'Gilt'],
+    ['Berry scallop', 'scallop', 'Berry'],
+    ['Pine needles', 'pinked', 'Pine'],
+  ],
+  alphabet: { name: 'Gilt', body: 'gilt', hex: '#b98a30', second: '#f0d58a', tall: 0.85 },
+  pages: [
+    ['Lantern night', 'everyone carried one'],
+    ['First snow', 'gone by noon'],
+    ['The feast', 'all of us at one table'],
+    ['Midnight', 'a new year begins'],
+  ],
+};

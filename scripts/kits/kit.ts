@@ -1,0 +1,46 @@
+/** What a house kit is made of, before it is drawn. */
+import type { Canvas } from '@napi-rs/canvas';
+import type { Icon } from './icons/pen';
+import type { Body } from './letters';
+import type { EdgeCut, Ink } from './tiles';
+
+export interface HouseKit {
+  id: string;
+  name: string;
+  description: string;
+  tags: readonly string[];
+  /** Twelve, from light to dark within each family. */
+  inks: readonly Ink[];
+  icons: readonly Icon[];
+  /** Patterned papers: name, tags, SVG. */
+  papers: readonly (readonly [string, string, string])[];
+  /** Inks that also come as cardstock. */
+  card: readonly string[];
+  /** Word stamps: text, family. */
+  words: readonly (readonly [string, string])[];
+  /** Name, tags, lift in mm, and how it is drawn. */
+  bits: readonly (readonly [string, string, number, () => Canvas])[];
+  frames: readonly (readonly [string, string, () => Canvas])[];
+  edges: readonly (readonly [string, EdgeCut, string])[];
+  alphabet?: { name: string; body: Body; hex: string; second: string; tall: number };
+  /** Titles of its ready-made pages, with the words under them. */
+  pages: readonly (readonly [string, string])[];
+  /** Family and ink of their titles. */
+  title: string;
+  titleInk: string;
+}
+
+/** Inks by their name. */
+export const inkFinder =
+  (inks: readonly Ink[]) =>
+  (name: string): Ink => {
+    const found = inks.find((ink) => ink.name === name);
+    if (!found) throw new Error(`No ink ${name}.`);
+    return found;
+  };
+
+export const inksOf = (...pairs: readonly string[]): Ink[] =>
+  pairs.map((pair) => {
+    const at = pair.lastIndexOf(' ');
+    return { name: pair.slice(0, at), colour: pair.slice(at + 1) };
+  });

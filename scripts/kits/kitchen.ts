@@ -1,0 +1,173 @@
+import { Path2D } from '@napi-rs/canvas';
+import * as b from './bits';
+import { KITCHEN } from './icons/kitchen';
+import { inkFinder, inksOf, type HouseKit } from './kit';
+import * as t from './tiles';
+
+const inks = inksOf(
+  'Flour #faf4e8',
+  'Butter #f2d98a',
+  'Honey #d99a3a',
+  'Crust #b9783f',
+  'Cocoa #5f3d2c',
+  'Rhubarb #e3919a',
+  'Jam #b23a48',
+  'Mint #a9cbb7',
+  'Sage #7d9a86',
+  'Steam #d3dde0',
+  'Enamel #3d5f86',
+  'Ink pot #2e3440',
+);
+const k = inkFinder(inks);
+const c = (name: string) => k(name).colour;
+const shape = (i: number) => new Path2D(KITCHEN[i]!.solid!);
+const icons = (...list: number[]) => list.map((i) => KITCHEN[i]!);
+
+export const kitchen: HouseKit = {
+  id: 'kitchen-table',
+  name: 'Kitchen Table',
+  description: 'Baking, letters and tea: enamel, gingham, recipe cards and icing.',
+  tags: ['kitchen', 'home', 'baking'],
+  inks,
+  icons: KITCHEN,
+  title: 'zilla-slab',
+  titleInk: 'Jam',
+  papers: [
+    [
+      'Tea at four',
+      'tea pot cup',
+      t.toss(k('Mint'), [k('Flour'), k('Enamel'), k('Jam')], icons(0, 1, 4, 1), 31),
+    ],
+    ['Tablecloth', 'gingham check red', t.gingham(k('Flour'), k('Jam'))],
+    ['Tea towel', 'stripe linen towel', t.ticking(k('Flour'), k('Enamel'))],
+    ['Recipe card', 'ledger lines recipe', t.ledger(k('Flour'), k('Steam'), k('Rhubarb'))],
+    ['Oilcloth', 'plaid check cloth', t.plaid(k('Butter'), k('Flour'), k('Jam'))],
+    [
+      'Baking day',
+      'baking whisk cake',
+      t.toss(k('Flour'), [k('Crust'), k('Jam'), k('Sage')], icons(2, 4, 3, 7), 32, 48),
+    ],
+    [
+      'Sprinkles',
+      'confetti sweet dots',
+      t.confetti(k('Flour'), [k('Rhubarb'), k('Mint'), k('Honey'), k('Enamel')], 33),
+    ],
+    ['Air mail', 'letter stripe mail', t.stripe(k('Flour'), k('Enamel'), k('Jam'))],
+    ['Kitchen tiles', 'tile diamond floor', t.diamonds(k('Flour'), k('Steam'), k('Enamel'))],
+  ],
+  card: ['Flour', 'Butter', 'Enamel', 'Jam'],
+  words: [
+    ['baked today', 'zilla-slab'],
+    ['put the kettle on', 'special-elite'],
+    ['with love', 'great-vibes'],
+    ['a letter for you', 'caveat'],
+    ['one more slice', 'abril-fatface'],
+    ['made by hand', 'great-vibes'],
+  ],
+  bits: [
+    ['Jam button', 'button red sew', 3, () => b.button(0.8, c('Jam'), 301)],
+    ['Enamel button', 'button blue sew', 3, () => b.button(0.6, c('Enamel'), 302, 2, 'plastic', c('Flour'))],
+    ['Butter button', 'button yellow sew', 3, () => b.button(0.5, c('Butter'), 303)],
+    ['Copper brad', 'brad metal round', 2, () => b.brad(0.3, '#c07a4a', 304)],
+    ['Heart brad', 'brad heart love', 2, () => b.brad(0.45, c('Jam'), 305, shape(11))],
+    [
+      'Gingham ribbon',
+      'ribbon gingham red',
+      0.4,
+      () => b.ribbon(6, 0.75, c('Jam'), c('Flour'), 'gingham', 306),
+    ],
+    [
+      'Apron string',
+      'ribbon blue stitched',
+      0.4,
+      () => b.ribbon(5, 0.55, c('Enamel'), c('Flour'), 'stitched', 307),
+    ],
+    ['Cake-box bow', 'bow ribbon mint', 4, () => b.bow(1.9, c('Mint'), c('Flour'), 'grosgrain', 308)],
+    [
+      'Checked washi',
+      'washi tape check',
+      0.1,
+      () => b.washi(4, 0.6, c('Flour'), c('Rhubarb'), b.PRINTS.check!, 309),
+    ],
+    [
+      'Mail washi',
+      'washi tape letter',
+      0.1,
+      () => b.washi(4.5, 0.45, c('Flour'), c('Enamel'), b.PRINTS.slant!, 310),
+    ],
+    [
+      'Jar label',
+      'tag label jam',
+      0.6,
+      () => b.tag(1.4, 2.3, c('Flour'), c('Jam'), b.PRINTS.ticks!, '#c07a4a', c('Jam'), 311),
+    ],
+    ['Doily', 'doily lace paper', 0.2, () => b.doily(3, '#fdfaf3', 312)],
+    ['Felt heart', 'heart felt love', 2, () => b.felt(1.3, shape(11), c('Jam'), c('Flour'), 313)],
+    ['Wooden teapot', 'teapot wood tea', 2, () => b.woodShape(1.7, shape(0), '#deb988', '#a3753f', 314)],
+    [
+      'Card cup',
+      'cup chipboard tea',
+      1.5,
+      () => b.chipboard(1.5, shape(1), c('Enamel'), c('Flour'), b.PRINTS.dots!, 315),
+    ],
+    [
+      'Card envelope',
+      'envelope chipboard letter',
+      1.5,
+      () => b.chipboard(1.5, shape(8), c('Butter'), c('Honey'), b.PRINTS.plain!, 316),
+    ],
+    ['Paper clip', 'clip metal paper', 1.2, () => b.clip('#b9bec4', 317)],
+    [
+      "Baker's twine",
+      'twine string red',
+      1.2,
+      () =>
+        b.twine(
+          3.4,
+          1.2,
+          'M0.1 0.8C0.6 0.1 1 0.3 1.2 0.7C1.4 1.1 0.9 1.1 1 0.7C1.2 0.1 2.4 0.2 3.3 0.7',
+          c('Rhubarb'),
+          318,
+          0.03,
+        ),
+    ],
+    ['Coffee splash', 'splatter coffee drop', 0, () => b.splatter(1.9, '#8a5a36', 319)],
+    [
+      'Torn recipe',
+      'scrap paper recipe',
+      0.2,
+      () => b.scrap(3, 2.2, c('Flour'), c('Steam'), b.PRINTS.ticks!, 320),
+    ],
+  ],
+  frames: [
+    [
+      'Enamel frame',
+      'frame scallop blue',
+      () => b.frame(4.6, 3.8, [{ x: 0.6, y: 0.6, w: 3.4, h: 2.6 }], 'scallop', c('Enamel'), c('Flour'), 321),
+    ],
+    [
+      'Postage frame',
+      'frame letter perforated',
+      () =>
+        b.frame(3.2, 3.9, [{ x: 0.38, y: 0.38, w: 2.44, h: 3.14 }], 'perforated', c('Flour'), c('Jam'), 322),
+    ],
+    [
+      'Bread board',
+      'frame wood square',
+      () => b.frame(4, 4, [{ x: 0.6, y: 0.6, w: 2.8, h: 2.8 }], 'wood', '#deb988', '#9d6f3d', 323),
+    ],
+  ],
+  edges: [
+    ['Pie crust', 'scallop', 'Crust'],
+    ['Pinking shears', 'pinked', 'Jam'],
+    ['Shelf lace', 'lace', 'Flour'],
+    ['Icing', 'wave', 'Rhubarb'],
+  ],
+  alphabet: { name: 'Icing', body: 'icing', hex: '#d97f8b', second: '#ffffff', tall: 0.85 },
+  pages: [
+    ['Baked today', 'flour on everything'],
+    ['Tea at four', 'and one more slice'],
+    ['Dear all', 'letters we kept'],
+    ['By hand', 'a recipe worth keeping'],
+  ],
+};

@@ -1,0 +1,215 @@
+import { Path2D } from '@napi-rs/canvas';
+import * as b from './bits';
+import { SEASIDE } from './icons/seaside';
+import { inkFinder, inksOf, type HouseKit } from './kit';
+import * as t from './tiles';
+
+const inks = inksOf(
+  'Sailcloth #f6f0e0',
+  'Dune #dcc6a0',
+  'Driftwood #b08d66',
+  'Rope #8a6a48',
+  'Sea glass #8fc1b5',
+  'Lagoon #3f8f8a',
+  'Deep water #24506b',
+  'Kite red #c5503f',
+  'Coral #e08a72',
+  'Buoy #e9b44c',
+  'Sky #a9cbd9',
+  'Harbour #40474d',
+);
+const k = inkFinder(inks);
+const c = (name: string) => k(name).colour;
+const shape = (i: number) => new Path2D(SEASIDE[i]!.solid!);
+const icons = (...list: number[]) => list.map((i) => SEASIDE[i]!);
+
+export const seaside: HouseKit = {
+  id: 'windward',
+  name: 'Windward',
+  description: 'A windy day by the sea: kites, rope, sea glass and sailcloth.',
+  tags: ['seaside', 'summer', 'holiday'],
+  inks,
+  icons: SEASIDE,
+  title: 'abril-fatface',
+  titleInk: 'Kite red',
+  papers: [
+    [
+      'Kites aloft',
+      'kite wind sky',
+      t.toss(k('Sky'), [k('Sailcloth'), k('Kite red'), k('Deep water')], icons(0, 2, 1, 4), 11),
+    ],
+    ['Deckchair stripe', 'stripe beach summer', t.stripe(k('Sailcloth'), k('Kite red'), k('Buoy'))],
+    ['Swell', 'wave sea water', t.scallops(k('Sailcloth'), k('Lagoon'), k('Sea glass'))],
+    ['Signal check', 'gingham check picnic', t.gingham(k('Sailcloth'), k('Deep water'))],
+    ['Pebble dots', 'dots sand spot', t.spots(k('Dune'), k('Sailcloth'))],
+    ['Tide tables', 'grid ledger number', t.grid(k('Sailcloth'), k('Sky'))],
+    [
+      'Shell hunt',
+      'shell starfish beach',
+      t.toss(k('Sailcloth'), [k('Coral'), k('Driftwood'), k('Sea glass')], icons(6, 7, 11, 6), 12, 46),
+    ],
+    ['Gulls', 'gull bird sky', t.rows(k('Sea glass'), k('Sailcloth'), SEASIDE[4]!, 34)],
+    ['Windbreak', 'plaid check beach', t.plaid(k('Sailcloth'), k('Coral'), k('Lagoon'))],
+  ],
+  card: ['Sailcloth', 'Dune', 'Lagoon', 'Kite red'],
+  words: [
+    ['hello, wind', 'great-vibes'],
+    ['sand in our shoes', 'special-elite'],
+    ['salt & sunshine', 'abril-fatface'],
+    ['out to sea', 'caveat'],
+    ['up, up, up', 'zilla-slab'],
+    ['the best day', 'great-vibes'],
+  ],
+  bits: [
+    ['Deep water button', 'button round sew', 3, () => b.button(0.85, c('Deep water'), 101)],
+    [
+      'Coral button',
+      'button round sew',
+      3,
+      () => b.button(0.6, c('Coral'), 102, 2, 'plastic', c('Sailcloth')),
+    ],
+    [
+      'Driftwood button',
+      'button wood sew',
+      3,
+      () => b.button(0.75, '#d8b88c', 103, 4, 'wood', c('Kite red')),
+    ],
+    ['Brass brad', 'brad metal round', 2, () => b.brad(0.32, '#c9a44a', 104)],
+    [
+      'Kite ribbon',
+      'ribbon red grosgrain',
+      0.4,
+      () => b.ribbon(6, 0.6, c('Kite red'), c('Sailcloth'), 'grosgrain', 105),
+    ],
+    [
+      'Signal ribbon',
+      'ribbon gingham blue',
+      0.4,
+      () => b.ribbon(5, 0.75, c('Deep water'), c('Sailcloth'), 'gingham', 106),
+    ],
+    ['Regatta bow', 'bow ribbon red', 4, () => b.bow(1.9, c('Kite red'), c('Sailcloth'), 'stitched', 107)],
+    [
+      'Slant washi',
+      'washi tape stripe',
+      0.1,
+      () => b.washi(4.5, 0.6, c('Sailcloth'), c('Lagoon'), b.PRINTS.slant!, 108),
+    ],
+    [
+      'Dotted washi',
+      'washi tape dots',
+      0.1,
+      () => b.washi(3.5, 0.45, c('Buoy'), c('Sailcloth'), b.PRINTS.dots!, 109),
+    ],
+    [
+      'Luggage tag',
+      'tag label kraft',
+      0.6,
+      () => b.tag(1.5, 2.9, '#cfa878', c('Rope'), b.PRINTS.grid!, '#c9a44a', c('Sailcloth'), 110),
+    ],
+    ['Brass clip', 'clip metal paper', 1.2, () => b.clip('#c9a44a', 111)],
+    [
+      'Loop of rope',
+      'rope string twine',
+      1.6,
+      () =>
+        b.twine(
+          3.6,
+          1.5,
+          'M0.1 0.9C0.7 0.2 1.3 1.3 1.9 0.8C2.4 0.3 1.9 0.1 1.7 0.6C1.6 1.4 2.9 1.2 3.5 0.5',
+          '#cdb78d',
+          112,
+          0.05,
+        ),
+    ],
+    ['Wooden boat', 'boat wood sail', 2, () => b.woodShape(1.6, shape(5), '#e2c394', '#b3854f', 113)],
+    [
+      'Wooden starfish',
+      'starfish wood beach',
+      2,
+      () => b.woodShape(1.2, shape(7), '#e6cda2', '#bd925c', 114),
+    ],
+    [
+      'Card kite',
+      'kite chipboard wind',
+      1.5,
+      () => b.chipboard(1.7, shape(0), c('Kite red'), c('Buoy'), b.PRINTS.slant!, 115),
+    ],
+    [
+      'Enamel drops',
+      'dots enamel glossy',
+      1.5,
+      () => b.dots([c('Kite red'), c('Deep water'), c('Buoy'), c('Sea glass')], 116),
+    ],
+    [
+      'Bunting',
+      'bunting flag party',
+      1,
+      () =>
+        b.bunting(
+          5.4,
+          [c('Kite red'), c('Deep water'), c('Buoy'), c('Lagoon')],
+          [b.PRINTS.plain!, b.PRINTS.dots!, b.PRINTS.stripe!],
+          c('Sailcloth'),
+          117,
+        ),
+    ],
+    ['Splash', 'splatter paint water', 0, () => b.splatter(2, c('Lagoon'), 118)],
+    [
+      'Torn chart',
+      'scrap paper torn',
+      0.2,
+      () => b.scrap(3, 2, c('Sailcloth'), c('Sky'), b.PRINTS.grid!, 119),
+    ],
+  ],
+  frames: [
+    [
+      'Boathouse frame',
+      'frame wood landscape',
+      () => b.frame(5.2, 4.2, [{ x: 0.6, y: 0.6, w: 4, h: 3 }], 'wood', '#d9bb8e', '#8f6a42', 120),
+    ],
+    [
+      'Porthole',
+      'frame round scallop',
+      () =>
+        b.frame(
+          4,
+          4,
+          [{ x: 0.6, y: 0.6, w: 2.8, h: 2.8, round: true }],
+          'scallop',
+          c('Deep water'),
+          c('Sailcloth'),
+          121,
+        ),
+    ],
+    [
+      'Two views',
+      'frame double mat',
+      () =>
+        b.frame(
+          6.2,
+          3.4,
+          [
+            { x: 0.5, y: 0.5, w: 2.4, h: 2.4 },
+            { x: 3.3, y: 0.5, w: 2.4, h: 2.4 },
+          ],
+          'mat',
+          c('Sailcloth'),
+          c('Lagoon'),
+          122,
+        ),
+    ],
+  ],
+  edges: [
+    ['Shoreline', 'wave', 'Lagoon'],
+    ['Sail hem', 'scallop', 'Sailcloth'],
+    ['Pinked sand', 'pinked', 'Dune'],
+    ['Net', 'lace', 'Kite red'],
+  ],
+  alphabet: { name: 'Deckboard', body: 'wood', hex: '#e0c08f', second: '#a97f4d', tall: 0.9 },
+  pages: [
+    ['High wind', 'up all afternoon'],
+    ['Low tide', 'what the sea left'],
+    ['Sand & salt', 'one long summer day'],
+    ['The crossing', 'first time on the boat'],
+  ],
+};
