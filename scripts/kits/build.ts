@@ -20,19 +20,14 @@ import { paintDrawing } from '@/output/pixels/draw';
 import { packProject } from '@/storage/project-file';
 import { fingerprint, isBuilt } from '../house/build';
 import { node, nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
-import { festive } from './festive';
-import { garden } from './garden';
 import { byHand } from './icons/pen';
 import { inkFinder, type HouseKit } from './kit';
-import { kitchen } from './kitchen';
+import { HOUSE_KITS } from './kits';
 import { letter, LETTERS } from './letters';
 import { readyPages, sketch, SKETCHES } from './pages';
-import { quiet } from './quiet';
 import { PPI } from './relief';
-import { seaside } from './seaside';
 import { cardstock, edge, stamp } from './tiles';
 
-export const HOUSE_KITS: readonly HouseKit[] = [seaside, garden, kitchen, quiet, festive];
 /** Which kit each sketch belongs to. */
 const SKETCH_HOMES = [0, 1, 2, 3, 3, 4];
 const FOLDER = join(ROOT, 'public', 'house', 'kits');

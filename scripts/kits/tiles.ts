@@ -76,19 +76,26 @@ export const plaid = (a: Ink, b: Ink, c: Ink): string =>
       `<rect x="66" width="5" height="96" ${fill(c, ' opacity="0.8"')}/><rect y="66" width="96" height="5" ${fill(c, ' opacity="0.8"')}/>` +
       `<rect x="25" width="2" height="96" ${fill(a)}/><rect y="25" width="96" height="2" ${fill(a)}/>`,
   );
+/** Scales that lie over each other; each is drawn only where it shows, so that their order never matters. */
 export const scallops = (a: Ink, b: Ink, c: Ink): string => {
-  const arc = (x: number, y: number) =>
-    [22, 15, 8]
-      .map(
-        (r, k) =>
-          `<circle cx="${x}" cy="${y}" r="${r}" ${fill([b, a, c][k]!)} stroke="${a.colour}" data-stroke-ink="${a.name}" stroke-width="1.4"/>`,
-      )
-      .join('');
+  const r = 22;
+  const scale = (x: number, y: number) =>
+    `<path d="M${x - r} ${y}A${r} ${r} 0 0 1 ${x + r} ${y}A${r} ${r} 0 0 0 ${x} ${y + r}A${r} ${r} 0 0 0 ${x - r} ${y}Z" ${fill(b)}/>` +
+    `<path d="M${x - 18} ${y}A18 18 0 0 1 ${x + 18} ${y}" ${stroke(a, 3)}/>` +
+    `<path d="M${x - 10} ${y}A10 10 0 0 1 ${x + 10} ${y}" ${stroke(c, 4)}/>`;
   return sheet(
     a,
-    44,
-    44,
-    [arc(22, 0), arc(0, 22), arc(44, 22), arc(22, 44), arc(0, 66), arc(44, 66)].join(''),
+    2 * r,
+    2 * r,
+    [
+      [0, 0],
+      [2 * r, 0],
+      [r, r],
+      [0, 2 * r],
+      [2 * r, 2 * r],
+    ]
+      .map(([x, y]) => scale(x!, y!))
+      .join(''),
   );
 };
 export const chevron = (a: Ink, b: Ink): string =>

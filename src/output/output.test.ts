@@ -10,6 +10,7 @@ import { drawSurface, toolsFor } from '@/core/page/draw';
 import { invert } from '@/core/geometry/matrix';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import { SHAPES } from '@/core/piece/outline/shapes';
+import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import { sharpnessOf } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -79,6 +80,14 @@ async function difference(a: string, b: string): Promise<{ mean: number; share: 
   return { mean: sum / count, share: off / count };
 }
 
+/** Tiles, groups, a curve, an even-odd hole and a half-clear part, at one inch. */
+const DRAWN =
+  '<svg xmlns="http://www.w3.org/2000/svg" width="1in" height="1in" viewBox="0 0 96 96">' +
+  '<defs><pattern id="t" width="16" height="16" patternUnits="userSpaceOnUse"><circle cx="8" cy="8" r="4" fill="#24506b" data-fill-ink="Deep water"/></pattern></defs>' +
+  '<rect width="96" height="96" fill="#f2d98a"/><rect width="96" height="48" fill="url(#t)"/>' +
+  '<g transform="translate(48 60) rotate(20)" opacity="0.6"><path d="M-30-20h60v40h-60ZM-10-8h20v16h-20Z" fill-rule="evenodd" fill="#1c1410"/></g>' +
+  '<path d="M8 88C30 60 60 100 88 84" fill="none" stroke="#c5503f" stroke-width="5" stroke-linecap="round"/></svg>';
+
 /** A page with every material, outline and finish there is. */
 function sampler(): Project {
   const photo = register(quarters(900, 600), 900, 600);
@@ -92,6 +101,12 @@ function sampler(): Project {
     },
   };
   turned.placement = { ...turned.placement, turn: 23, mirror: true };
+  const drawn = register(Buffer.from(DRAWN), 300, 300, { type: 'image/svg+xml' });
+  const art = (id: string, asset: Asset, x: number, ink?: string): Piece => ({
+    ...inkPiece(id, x, 4, 44, 44),
+    material: { kind: 'art', asset: asset.sha, ...(ink ? { ink } : {}) },
+    finish: { lift: { height: 0, shadow: false }, stroke: null, opacity: id === 'faded' ? 0.5 : 1 },
+  });
   return laid(
     [
       {
@@ -101,6 +116,10 @@ function sampler(): Project {
       },
       photoOf('photo', photo, { x: 24, y: 24, width: 180, height: 120 }),
       turned,
+      art('stamped', png, 210, '#2f5b4a'),
+      art('drawn', drawn, 260),
+      art('inked', drawn, 310, '#a92f3f'),
+      art('faded', drawn, 360),
       inkPiece('disc', 60, 120, 110, 70, {
         outline: { kind: 'ellipse' },
         finish: {
@@ -124,7 +143,7 @@ function sampler(): Project {
         placement: { ...wordsOf('title', '').placement, x: 330, y: 250, width: 160, height: 72 },
       },
     ],
-    [photo, png],
+    [photo, png, drawn],
     { ...project(), title: 'Fly-in (sampler)' },
   );
 }

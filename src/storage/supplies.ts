@@ -73,6 +73,10 @@ export async function takeOut(ids: readonly string[]): Promise<void> {
   await throwOutUnused();
 }
 
+/** The ink sets, shipped ones first. */
+export const inkSets = async (): Promise<Supply[]> =>
+  (await database.supplies.filter(({ kind }) => kind === 'inks').toArray()).sort((a, b) => a.added - b.added);
+
 /** Marks a picture as laid on a page now, so that it is found first next time. */
 export const noteUse = (sha: string, now: number): Promise<unknown> =>
   database.supplies.where('asset.sha').equals(sha).modify({ used: now });

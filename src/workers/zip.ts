@@ -50,10 +50,13 @@ export class KitZip {
     let marksEntry: FileEntry | undefined;
     let unpacked = 0;
     try {
-      for await (const entry of new ZipReader(new BlobReader(file)).getEntriesGenerator()) {
+      // Names are judged below, one by one: a bad one is passed over and the rest arrives.
+      const reader = new ZipReader(new BlobReader(file), { filenameValidation: 'tolerant' });
+      for await (const entry of reader.getEntriesGenerator()) {
         const { filename } = entry;
-        if (entry.directory || LITTER.test(filename)) continue;
+        if (entry.directory) continue;
         if (unsafe(filename)) skipped.add('names that point outside of the zip', filename);
+        else if (LITTER.test(filename)) continue;
         else if (entry.encrypted) skipped.add('locked with a password', filename);
         else if (/^([^/]+\/)?kit\.json$/.test(filename)) jsons.push(entry);
         else if (filename === 'cupboard.json') marksEntry = entry;

@@ -16,10 +16,28 @@ const family = (id: string, name: string, look: Family['look']): Family => ({
 
 export const FAMILIES: readonly Family[] = [
   family('great-vibes', 'Great Vibes', 'script'),
+  family('parisienne', 'Parisienne', 'script'),
+  family('sacramento', 'Sacramento', 'script'),
+  family('dancing-script', 'Dancing Script', 'script'),
+  family('pacifico', 'Pacifico', 'script'),
   family('caveat', 'Caveat', 'hand'),
+  family('patrick-hand', 'Patrick Hand', 'hand'),
+  family('amatic-sc', 'Amatic SC', 'hand'),
   family('zilla-slab', 'Zilla Slab', 'slab'),
+  family('crete-round', 'Crete Round', 'slab'),
+  family('bitter', 'Bitter', 'slab'),
+  family('alfa-slab-one', 'Alfa Slab One', 'slab'),
   family('special-elite', 'Special Elite', 'typewriter'),
+  family('courier-prime', 'Courier Prime', 'typewriter'),
+  family('cutive-mono', 'Cutive Mono', 'typewriter'),
   family('abril-fatface', 'Abril Fatface', 'display'),
+  family('lobster', 'Lobster', 'display'),
+  family('limelight', 'Limelight', 'display'),
+  family('bungee', 'Bungee', 'display'),
+  family('fredoka', 'Fredoka', 'display'),
+  family('lora', 'Lora', 'plain'),
+  family('crimson-pro', 'Crimson Pro', 'plain'),
+  family('nunito-sans', 'Nunito Sans', 'plain'),
   family('atkinson-hyperlegible-next', 'Atkinson Hyperlegible', 'plain'),
 ];
 

@@ -6,7 +6,15 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconHeart, IconHeartFilled, IconInbox, IconStackPush, IconTrash } from '@tabler/icons-react';
+import {
+  IconHeart,
+  IconHeartFilled,
+  IconInbox,
+  IconScissors,
+  IconStackPush,
+  IconTrash,
+} from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
@@ -18,6 +26,12 @@ import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
 import { usesOf, type UseOf } from '@/storage/supplies';
 import { LengthField } from '@/ui/LengthField';
+
+/** Pictures that may have come without their opening, or with a closed counter. */
+const canBeCut = ({ kind, asset }: Supply): boolean =>
+  asset !== undefined &&
+  asset.type !== 'image/svg+xml' &&
+  (kind === 'frame' || kind === 'embellishment' || kind === 'alphabet');
 
 /** Smallest side a supply may have. */
 const SMALLEST = toPoints(0.05, 'in');
@@ -120,6 +134,7 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
           {kit.author ? `, by ${kit.author}` : ''}
         </Typography>
       )}
+      {one && first.asset && canBeCut(first) && <CutButton supply={first} cupboard={cupboard} />}
       {one && first.asset && <Where key={first.asset.sha} sha={first.asset.sha} />}
       <Button
         color="inherit"
@@ -130,6 +145,27 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
         Take out of the cupboard
       </Button>
     </Box>
+  );
+}
+
+const CutOpening = dynamic(() =>
+  import('@/features/cupboard/CutOpening').then((module) => module.CutOpening),
+);
+
+function CutButton({ supply, cupboard }: { supply: Supply; cupboard: Cupboard }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button
+        color="inherit"
+        startIcon={<IconScissors size={18} />}
+        onClick={() => setOpen(true)}
+        sx={{ alignSelf: 'flex-start' }}
+      >
+        Cut an opening
+      </Button>
+      {open && <CutOpening supply={supply} cupboard={cupboard} onClose={() => setOpen(false)} />}
+    </>
   );
 }
 

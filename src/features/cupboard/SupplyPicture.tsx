@@ -38,12 +38,11 @@ export function SupplyPicture({ supply, pad = 8 }: { supply: Pictured; pad?: num
     };
   }, [sha, supply.thumb]);
   if (supply.inks) return <InkStrip supply={supply} />;
-  const sheet = SHEETS.has(supply.kind);
   return (
     <Box
       sx={{
         position: 'absolute',
-        inset: sheet ? pad + 4 : pad,
+        inset: pad,
         backgroundImage: address ? `url("${supply.thumb ?? address}")` : 'none',
         backgroundSize: 'contain',
         backgroundRepeat: 'no-repeat',
@@ -56,9 +55,6 @@ export function SupplyPicture({ supply, pad = 8 }: { supply: Pictured; pad?: num
     />
   );
 }
-
-/** Kinds that fill their box edge to edge. */
-const SHEETS = new Set<Supply['kind']>(['paper', 'cardstock', 'page', 'sketch']);
 
 function InkStrip({ supply }: { supply: Pictured }) {
   return (

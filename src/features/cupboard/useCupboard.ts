@@ -3,15 +3,8 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { HouseMark } from '@/core/supplies/kit-file';
 import type { Kit, Supply } from '@/core/supplies/model';
 import { SupplySearch, tagsInUse, type Filter } from '@/core/supplies/search';
-import {
-  addKit,
-  openCupboard,
-  putKit,
-  putSupplies,
-  stockHouse,
-  takeOut,
-  type HouseList,
-} from '@/storage/supplies';
+import { addKit, openCupboard, putKit, putSupplies, takeOut } from '@/storage/supplies';
+import { houseStocked } from '@/features/shared/stock';
 import { useNotify } from '@/ui/notices';
 
 interface Stock {
@@ -39,8 +32,7 @@ export interface Cupboard {
 
 /** The shipped kits go in first, if they are new. */
 async function stocked(): Promise<Stock> {
-  const answer = await fetch('/house/kits.json');
-  if (answer.ok) await stockHouse((await answer.json()) as HouseList);
+  await houseStocked();
   const { supplies, kits } = await openCupboard();
   const byId = new Map(kits.map((kit) => [kit.id, kit]));
   return { search: new SupplySearch(supplies, byId, Date.now), kits: byId, version: 0 };

@@ -33,7 +33,7 @@ export const slidePicture = (surfaceId: string, piece: Piece, window: Window): E
 
 export const changeMaterial = (surfaceId: string, pieces: readonly Piece[], material: Material): Edit =>
   changePieces(
-    material.kind === 'ink'
+    material.kind === 'ink' || (material.kind === 'art' && material.ink)
       ? `ink ${naming(pieces)}`
       : `change ${isPicture(material) ? material.kind : 'material'}`,
     surfaceId,

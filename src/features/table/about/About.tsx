@@ -8,7 +8,6 @@ import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
 import { memo, useDeferredValue, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { isPicture } from '@/core/piece/material';
 import { LIFTS } from '@/core/piece/finish/lift';
 import type { Piece } from '@/core/piece/piece';
 import { renamePiece } from '@/core/project/edits/make';
@@ -39,7 +38,7 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
   const assets = useSession((session) => shownProject(session).assets);
   const readOnly = useSession((session) => session.readOnly);
   const piece = pieces[0]!;
-  const asset = isPicture(piece.material) ? assets[piece.material.asset] : undefined;
+  const asset = 'asset' in piece.material ? assets[piece.material.asset] : undefined;
   const many = pieces.length > 1;
   const rows: Record<Part, { summary: string; controls: ReactNode }> = {
     Material: {
@@ -47,7 +46,9 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
         ? 'several'
         : piece.material.kind === 'ink'
           ? `Ink ${piece.material.colour}`
-          : (asset?.name ?? 'missing'),
+          : piece.material.kind === 'art' && piece.material.ink
+            ? `Stamped in ${piece.material.ink}`
+            : (asset?.name ?? 'missing'),
       controls: <MaterialControls pieces={pieces} asset={asset} unit={unit} />,
     },
     Cut: {

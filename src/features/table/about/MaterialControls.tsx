@@ -3,7 +3,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Slider from '@mui/material/Slider';
+import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -18,18 +20,20 @@ import {
 } from '@tabler/icons-react';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isPicture, pictureScale } from '@/core/piece/material';
+import type { ArtMaterial } from '@/core/piece/material/art';
 import { keepCovered, MOST_ZOOM } from '@/core/piece/material/window';
 import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/piece/outline/glyphs';
 import { normalTurn } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
+import { FIRST_INK } from '@/core/project/create';
 import { changeMaterial, slidePicture } from '@/core/project/edits/make';
 import { describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
 import { fail, ok } from '@/core/result';
 import { FAMILIES } from '@/core/text/families';
 import type { Unit } from '@/core/units/lengths';
+import { InkField } from '@/features/table/about/InkField';
 import { rewrite } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { ColourField } from '@/ui/ColourField';
 import { LengthField } from '@/ui/LengthField';
 
 interface Props {
@@ -52,7 +56,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
         <LetterControls piece={piece} readOnly={readOnly} />
       )}
       {piece.material.kind === 'ink' && inks.length > 0 && (
-        <ColourField
+        <InkField
           label="Ink"
           colour={piece.material.colour}
           disabled={readOnly}
@@ -62,7 +66,10 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       {pieces.length === 1 && isPicture(piece.material) && asset && (
         <PictureControls piece={piece} asset={asset} unit={unit} readOnly={readOnly} />
       )}
-      {isPicture(piece.material) && !asset && (
+      {pieces.length === 1 && piece.material.kind === 'art' && (
+        <ArtControls piece={piece} material={piece.material} readOnly={readOnly} />
+      )}
+      {'asset' in piece.material && !asset && (
         <Typography variant="body2" color="error">
           Its picture file is not in this browser. Bring the file in again, or open a saved copy of this
           project.
@@ -164,6 +171,38 @@ function PictureControls({
           Whole again
         </Button>
       </Box>
+    </>
+  );
+}
+
+/** A thing of its own: as it is, or stamped in one ink, its darkness covering. */
+function ArtControls({
+  piece,
+  material,
+  readOnly,
+}: {
+  piece: Piece;
+  material: ArtMaterial;
+  readOnly: boolean;
+}) {
+  const perform = useSession((session) => session.perform);
+  const surfaceId = useSession((session) => session.surfaceId);
+  const { kind, asset, ink } = material;
+  const change = (next?: string) =>
+    perform(changeMaterial(surfaceId, [piece], { kind, asset, ...(next ? { ink: next } : {}) }));
+  return (
+    <>
+      <FormControlLabel
+        control={
+          <Switch
+            checked={ink !== undefined}
+            disabled={readOnly}
+            onChange={(_, on) => change(on ? FIRST_INK : undefined)}
+          />
+        }
+        label="Stamped in one ink"
+      />
+      {ink && <InkField label="Ink" colour={ink} disabled={readOnly} onChange={change} />}
     </>
   );
 }

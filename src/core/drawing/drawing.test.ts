@@ -1,0 +1,132 @@
+import { createCanvas } from '@napi-rs/canvas';
+import sharp from 'sharp';
+import { inked, strength } from '@/core/drawing/drawing';
+import { readDrawing } from '@/core/drawing/read';
+import { writeDrawing } from '@/core/drawing/write';
+import { scaling } from '@/core/geometry/matrix';
+import { paintDrawing } from '@/output/pixels/draw';
+import { HOUSE_KITS } from '../../../scripts/kits/kits';
+import { byHand } from '../../../scripts/kits/icons/pen';
+import { cardstock, edge, stamp } from '../../../scripts/kits/tiles';
+import { node } from '../../../scripts/node/platform';
+
+const read = (svg: string) => {
+  const answer = readDrawing(svg);
+  if (!answer.ok) throw new Error(answer.message);
+  return answer.value;
+};
+const svg = (inside: string, more = 'width="2in" height="1in" viewBox="0 0 200 100"') =>
+  `<svg xmlns="http://www.w3.org/2000/svg" ${more}>${inside}</svg>`;
+
+/** Mean difference of channels (0 to 255) between our painting and librsvg's (through sharp), on white. */
+async function unlikeness(file: string, side = 432): Promise<number> {
+  const { drawing } = read(file);
+  const scale = side / Math.max(drawing.width, drawing.height);
+  const [w, h] = [Math.round(drawing.width * scale), Math.round(drawing.height * scale)];
+  const canvas = createCanvas(w, h);
+  const context = canvas.getContext('2d');
+  context.fillStyle = '#fff';
+  context.fillRect(0, 0, w, h);
+  paintDrawing(context as never, drawing, scaling(scale), node, 1);
+  const ours = context.getImageData(0, 0, w, h).data;
+  const theirs = await sharp(Buffer.from(file), {
+    density: (72 * side) / Math.max(drawing.width, drawing.height),
+  })
+    .resize(w, h, { fit: 'fill' })
+    .flatten({ background: '#fff' })
+    .ensureAlpha()
+    .raw()
+    .toBuffer();
+  let sum = 0;
+  for (let i = 0; i < ours.length; i++) sum += Math.abs(ours[i]! - theirs[i]!);
+  return sum / ours.length;
+}
+
+describe('reading SVG', () => {
+  test('sizes in every unit, and by viewBox alone (CSS: 96 px to the inch)', () => {
+    for (const [more, width] of [
+      ['width="2in" height="1in"', 144],
+      ['width="25.4mm" height="1in"', 72],
+      ['width="96" height="96"', 72],
+      ['viewBox="0 0 192 96"', 144],
+      ['width="12pt" height="1pc"', 12],
+    ] as const)
+      expect(read(svg('<path d="M0 0H9V9Z"/>', more)).drawing.width).toBeCloseTo(width, 6);
+  });
+  test('scripts, foreign content and links are left out and named; what is left is drawn', () => {
+    const { drawing, dropped } = read(
+      svg(
+        '<script>alert(1)</script><image href="http://x/y.png"/><use href="other.svg#a"/><text>hi</text><rect width="9" height="9"/>',
+      ),
+    );
+    expect(drawing.parts).toHaveLength(1);
+    expect(dropped).toEqual([
+      'a script',
+      'a picture inside it',
+      'a link to another file',
+      'text that is not outlines',
+    ]);
+    expect(writeDrawing(drawing)).not.toMatch(/script|http:\/\/x|href="other/);
+  });
+  test('what could do harm is refused in words', () => {
+    const refused = (text: string) => {
+      const answer = readDrawing(text);
+      return answer.ok ? '' : answer.message;
+    };
+    expect(refused('<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg/>')).toContain('entities');
+    expect(refused(svg('<g>'.repeat(90) + '<rect width="9" height="9"/>' + '</g>'.repeat(90)))).toContain(
+      'too deeply',
+    );
+    expect(refused(svg('<g id="a"><use href="#a"/></g><use href="#a"/>'))).toContain('contains itself');
+    expect(
+      refused(
+        svg(
+          '<defs><pattern id="p" width="0.01" height="0.01"><rect width="1" height="1"/></pattern></defs><rect width="200" height="100" fill="url(#p)"/>',
+        ),
+      ),
+    ).toContain('too fine');
+    expect(refused(svg(''))).toContain('nothing in it');
+    expect(refused('<svg')).toMatch(/damaged|not an SVG/);
+    expect(refused(svg('<rect width="9" height="9"/>', 'width="90in" height="1in"'))).toContain(
+      'larger than 60 inches',
+    );
+  });
+  test('what is written is read back the same', () => {
+    for (const file of [
+      HOUSE_KITS[0]!.papers[0]![2],
+      stamp(byHand(HOUSE_KITS[1]!.icons[0]!.line, 3), 1.5, false),
+    ]) {
+      const { drawing } = read(file);
+      const again = read(writeDrawing(drawing)).drawing;
+      expect(again.width).toBeCloseTo(drawing.width, 3);
+      expect(again.parts.flatMap(({ at }) => at)).toHaveLength(drawing.parts.flatMap(({ at }) => at).length);
+      expect([...new Set(again.parts.map(({ ink }) => ink))].sort()).toEqual(
+        [...new Set(drawing.parts.map(({ ink }) => ink))].sort(),
+      );
+    }
+  });
+  test('house papers, edges and stamps look as librsvg draws them', async () => {
+    const ink = { name: 'Jam', colour: '#b23a48' };
+    const files = [
+      ...HOUSE_KITS[0]!.papers.map(([, , file]) => file),
+      cardstock(ink, 1),
+      edge('lace', ink),
+      ...HOUSE_KITS.map((kit) => stamp(byHand(kit.icons[1]!.line, 5), 1.5, false)),
+    ];
+    for (const file of files) expect(await unlikeness(file)).toBeLessThan(5);
+  }, 60_000);
+});
+
+describe('inking', () => {
+  test('darkness covers, by Rec. 709 luma (ITU-R BT.709-6, 3.2); white is bare', () => {
+    expect(strength('#000000')).toBe(1);
+    expect(strength('#ffffff')).toBeCloseTo(0, 9);
+    expect(strength('#ff0000')).toBeCloseTo(1 - 0.2126, 6);
+    const { drawing } = read(
+      svg('<rect width="9" height="9" fill="#fff"/><rect width="9" height="9" fill="#000"/>'),
+    );
+    expect(inked(drawing, '#2f5b4a').parts.map(({ colour, opacity }) => [colour, opacity])).toEqual([
+      ['#2f5b4a', 1],
+    ]);
+  });
+});

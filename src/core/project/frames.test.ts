@@ -1,0 +1,98 @@
+import { exchanged } from '@/core/project/create';
+import {
+  freeOpening,
+  isEmptyPlace,
+  openingAt,
+  openingsOf,
+  photoBehind,
+  sketchOn,
+} from '@/core/project/frames';
+import { sheetOfPieces } from '@/core/project/keep';
+import { extentOf } from '@/core/piece/placement/placement';
+import type { Asset } from '@/core/picture/asset';
+import type { Piece } from '@/core/piece/piece';
+import { assetOf, inkPiece, laid, photoOf, quarters } from '../../../scripts/testing/samples';
+
+const HOLES = ['M60 60L260 60L260 240L60 240Z', 'M300 60L400 60L400 240L300 240Z'];
+const frameAsset: Asset = { ...assetOf(quarters(450, 300, 'image/png'), 450, 300), holes: HOLES };
+const photo = assetOf(quarters(90, 60), 900, 600);
+const assets = { [frameAsset.sha]: frameAsset, [photo.sha]: photo };
+const frame = (turn = 0): Piece => ({
+  ...inkPiece('frame', 100, 80, 225, 150),
+  role: 'frame',
+  material: { kind: 'art', asset: frameAsset.sha },
+  placement: { ...inkPiece('frame', 100, 80, 225, 150).placement, turn },
+});
+
+describe('a frame takes a photo', () => {
+  test('the opening under a point is found, turned or not, and nowhere else', () => {
+    // The large opening's middle is at (160, 150) of 450 x 300 pixels: (180, 155) on the page.
+    expect(openingAt([frame()], assets, { x: 180, y: 155 })?.hole).toBe(HOLES[0]);
+    expect(openingAt([frame()], assets, { x: 275, y: 155 })?.hole).toBe(HOLES[1]);
+    expect(openingAt([frame()], assets, { x: 105, y: 85 })).toBeUndefined();
+    expect(openingAt([frame(180)], assets, { x: 2 * 212.5 - 180, y: 155 })?.hole).toBe(HOLES[0]);
+  });
+  test('the photo fills it, reaches under its edge, turns with it and is not squashed', () => {
+    const [opening] = openingsOf(frame(30), assets);
+    const piece = photoBehind('p', photo, opening!);
+    expect(piece.placement).toMatchObject({ width: 100 + 8, height: 90 + 8, turn: 30 });
+    expect(piece.material).toMatchObject({ kind: 'photo', window: { zoom: 1 } });
+    expect(openingAt([frame(30)], assets, piece.placement)?.hole).toBe(HOLES[0]);
+  });
+  test('the next photo goes to the next free opening', () => {
+    const first = photoBehind('p', photo, freeOpening(frame(), [frame()], assets)!);
+    expect(freeOpening(frame(), [first, frame()], assets)?.hole).toBe(HOLES[1]);
+    const second = photoBehind('q', photo, freeOpening(frame(), [first, frame()], assets)!);
+    expect(freeOpening(frame(), [first, second, frame()], assets)).toBeUndefined();
+  });
+});
+
+describe('exchanging', () => {
+  const place = { ...inkPiece('place', 20, 20, 90, 90, { role: 'photo', outline: { kind: 'ellipse' } }) };
+  test('an empty place takes a photo and keeps its place, size and cut', () => {
+    expect(isEmptyPlace(place)).toBe(true);
+    const filled = exchanged(place, photo, 'photos');
+    expect(filled).toMatchObject({
+      id: 'place',
+      role: 'photo',
+      outline: { kind: 'ellipse' },
+      placement: place.placement,
+    });
+    expect(isEmptyPlace(filled)).toBe(false);
+  });
+  test('a thing with an edge of its own fits the box and is not squashed', () => {
+    const { placement } = exchanged(place, frameAsset, 'frames');
+    expect(placement.width / placement.height).toBeCloseTo(1.5, 9);
+    expect(Math.max(placement.width, placement.height)).toBeCloseTo(90, 9);
+  });
+});
+
+test('a sketch fits any page, in the middle, nothing squashed, its places free', () => {
+  const sketch = laid([
+    photoOf('a', photo, { x: 36, y: 36, width: 72, height: 48 }),
+    inkPiece('b', 200, 100, 50, 50, { role: 'photo' }),
+  ]).surfaces[0]!;
+  let count = 0;
+  const pieces = sketchOn({ width: 864, height: 864 }, sketch, () => `n${(count += 1)}`);
+  expect(pieces.map(({ id }) => id)).toEqual(['n1', 'n2']);
+  const [a] = pieces;
+  expect(a!.placement).toMatchObject({ width: 144, height: 96, x: 144, y: (864 - 576) / 2 + 120 });
+});
+
+test('pieces kept as a supply lie in a sheet as large as they are, with clear ground, one alone upright', () => {
+  const { surfaces } = laid([inkPiece('a'), inkPiece('b', 200, 100, 60, 30)]);
+  const turned = { ...inkPiece('a'), placement: { ...inkPiece('a').placement, turn: 40 } };
+  const one = sheetOfPieces(surfaces[0]!, [turned]);
+  expect(one).toMatchObject({ width: 60, height: 40, bleed: 0, ground: 'transparent' });
+  const two = sheetOfPieces(surfaces[0]!, surfaces[0]!.pile);
+  for (const { placement } of two.pile) {
+    const { x, y, width, height } = extentOf(placement);
+    expect([x >= 0, y >= 0, x + width <= two.width, y + height <= two.height]).toEqual([
+      true,
+      true,
+      true,
+      true,
+    ]);
+  }
+  expect(() => sheetOfPieces(surfaces[0]!, [])).toThrow(RangeError);
+});

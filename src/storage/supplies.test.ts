@@ -1,0 +1,98 @@
+import { perform, startHistory } from '@/core/project/history';
+import { layPieces } from '@/core/project/edits/pile';
+import { LOOSE_KIT, newKit, type Supply } from '@/core/supplies/model';
+import { hasAsset, storeAsset, storePage } from '@/storage/assets';
+import { database } from '@/storage/database';
+import { keep } from '@/storage/projects';
+import { addProject, throwOutUnused } from '@/storage/shelf';
+import {
+  addKit,
+  inkSets,
+  noteUse,
+  openCupboard,
+  putSupplies,
+  stockHouse,
+  supplyById,
+  takeOut,
+  usesOf,
+} from '@/storage/supplies';
+import { assetOf, photoOf, project, quarters } from '../../scripts/testing/samples';
+
+beforeEach(async () => {
+  await Promise.all(database.tables.map((table) => table.clear()));
+});
+
+const bytes = quarters(90, 60);
+const asset = assetOf(bytes, 90, 60);
+const file = () => new Blob([bytes as Uint8Array<ArrayBuffer>]);
+const supply = (id: string, more: Partial<Supply> = {}): Supply => ({
+  id,
+  kind: 'embellishment',
+  name: id,
+  tags: ['sea'],
+  kit: 'house',
+  order: 0,
+  added: 0,
+  favourite: false,
+  colours: [],
+  ...more,
+});
+const house = { ...newKit('house', 'House', 0), house: true };
+
+describe('shipped kits', () => {
+  test('go in once a version; favourites, tags and use that a person gave stay, for a version more too', async () => {
+    await stockHouse({ version: '1', kits: [house], supplies: [supply('a'), supply('b')] });
+    await putSupplies([{ ...supply('a'), favourite: true, used: 5, tags: ['sea', 'mine'] }]);
+    await stockHouse({ version: '1', kits: [], supplies: [supply('c')] });
+    expect((await openCupboard()).supplies.map(({ id }) => id)).toEqual(['a', 'b']);
+    await stockHouse({
+      version: '2',
+      kits: [house],
+      supplies: [supply('a', { tags: ['sea', 'new'] }), supply('c')],
+    });
+    expect(await supplyById('a')).toMatchObject({ favourite: true, used: 5, tags: ['sea', 'new', 'mine'] });
+  });
+});
+
+describe('taking out', () => {
+  test('what lies on a page stays in the store for the page; what lies nowhere goes, with an empty kit', async () => {
+    await storeAsset({ asset, blob: file(), proxies: {} });
+    const own = newKit('own', 'Own', 0);
+    await addKit(own, [supply('a', { kit: 'own', asset })]);
+    const start = startHistory(project());
+    await addProject(start.project, 0);
+    const laid = perform(
+      start,
+      layPieces('sample-1', [photoOf('p', asset, { x: 0, y: 0, width: 9, height: 6 })], [asset]),
+      0,
+    );
+    await keep(start, laid, 1);
+    expect(await usesOf(asset.sha)).toEqual([{ project: 'sample', title: 'A sample', count: 1 }]);
+    await takeOut(['a']);
+    expect(await hasAsset(asset.sha)).toBe(true);
+    expect(await openCupboard()).toEqual({ supplies: [], kits: [] });
+    await database.projects.clear();
+    await database.journal.clear();
+    await throwOutUnused();
+    expect(await hasAsset(asset.sha)).toBe(false);
+  });
+  test('the kit for loose things stays though it is empty', async () => {
+    await addKit(newKit(LOOSE_KIT, 'Loose supplies', 0), [supply('a', { kit: LOOSE_KIT })]);
+    await takeOut(['a']);
+    expect((await openCupboard()).kits).toHaveLength(1);
+  });
+});
+
+test('a page’s file is kept as long as a supply holds it; use is noted by picture; ink sets are found', async () => {
+  await storePage('f'.repeat(64), new Blob(['page']), undefined);
+  await addKit(newKit('own', 'Own', 0), [
+    supply('page', { kit: 'own', kind: 'page', page: 'f'.repeat(64) }),
+    supply('bit', { kit: 'own', asset }),
+    supply('inks', { kit: 'own', kind: 'inks', inks: [{ name: 'Jam', colour: '#b23a48' }] }),
+  ]);
+  await throwOutUnused();
+  expect(await hasAsset('f'.repeat(64))).toBe(true);
+  await noteUse(asset.sha, 77);
+  expect((await supplyById('bit'))!.used).toBe(77);
+  expect((await inkSets()).map(({ id }) => id)).toEqual(['inks']);
+});

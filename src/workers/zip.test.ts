@@ -1,0 +1,109 @@
+/** Kits' zips, good and bad, made with zip.js and by hand. */
+import { BlobReader, BlobWriter, TextReader, ZipWriter } from '@zip.js/zip.js';
+import { zipSync } from 'fflate';
+import { writeKit, writeMarks } from '@/core/supplies/kit-file';
+import { KitZip, type ListedZip } from '@/workers/zip';
+import { quarters } from '../../scripts/testing/samples';
+
+const PNG = new Blob([quarters(30, 20, 'image/png') as Uint8Array<ArrayBuffer>]);
+
+async function zip(
+  fill: (add: (name: string, text?: string, options?: object) => Promise<unknown>) => Promise<unknown>,
+): Promise<Blob> {
+  const writer = new ZipWriter(new BlobWriter('application/zip'));
+  await fill((name, text, options) =>
+    writer.add(name, text === undefined ? new BlobReader(PNG) : new TextReader(text), options),
+  );
+  return writer.close();
+}
+const listed = async (file: Blob): Promise<ListedZip> => {
+  const opened = await KitZip.open(file);
+  if (!opened.ok) throw new Error(opened.message);
+  return opened.value.listed;
+};
+const about = (name: string, files: string[]) =>
+  writeKit({
+    kit: { name, description: '', author: '', licence: '', tags: [] },
+    supplies: files.map((file) => ({ file, kind: 'paper', name: file, tags: [] })),
+  });
+
+describe('a kit’s zip', () => {
+  test('loose pictures are listed; litter is passed over in silence, the rest by reason', async () => {
+    const { kits, skipped } = await listed(
+      await zip(async (add) => {
+        await add('a/one.png');
+        await add('__MACOSX/a/._one.png', 'x');
+        await add('.DS_Store', 'x');
+        await add('film.mp4', 'x');
+        await add('notes.txt', 'x');
+        await add('inner.zip', 'x');
+        await add('locked.png', undefined, { password: 'secret' });
+      }),
+    );
+    expect(kits).toEqual([{ at: '', paths: ['a/one.png'] }]);
+    expect(skipped.join('\n')).toMatch(/2 files were passed over: not pictures/);
+    expect(skipped.join('\n')).toMatch(/inner.zip was passed over: a zip inside the zip/);
+    expect(skipped.join('\n')).toMatch(/locked.png was passed over: locked with a password/);
+  });
+  test('names that point outside of the zip are never used', async () => {
+    const names = ['../evil.png', '/b.png', 'c:/x.png', 'a/../../b.png', 'good.png'];
+    const bytes = zipSync(Object.fromEntries(names.map((name) => [name, new Uint8Array(3)])));
+    const { kits, skipped } = await listed(new Blob([bytes as Uint8Array<ArrayBuffer>]));
+    expect(kits).toEqual([{ at: '', paths: ['good.png'] }]);
+    expect(skipped.join()).toMatch(/4 files were passed over: names that point outside/);
+  });
+  test('kit.json is believed at the top or one folder down; several kits lie side by side, with what belongs to none', async () => {
+    const { kits, marks } = await listed(
+      await zip(async (add) => {
+        await add('1 Sea/kit.json', about('Sea', ['papers/a.png']));
+        await add('1 Sea/papers/a.png');
+        await add('2 Land/kit.json', about('Land', ['b.png']));
+        await add('2 Land/b.png');
+        await add('stray.png');
+        await add('cupboard.json', writeMarks([{ id: 'house 1', favourite: true, tags: ['sea'] }]));
+      }),
+    );
+    expect(kits.map(({ at, kit, paths }) => [at, kit?.kit.name, paths])).toEqual([
+      ['2 Land/', 'Land', ['2 Land/b.png']],
+      ['1 Sea/', 'Sea', ['1 Sea/papers/a.png']],
+      ['', undefined, ['stray.png']],
+    ]);
+    expect(marks).toEqual([{ id: 'house 1', favourite: true, tags: ['sea'] }]);
+  });
+  test('a kit.json that lies is told of: what it names and is not there, or all of it', async () => {
+    const lying = await listed(
+      await zip(async (add) => {
+        await add('kit.json', about('Sea', ['a.png', 'gone.png']));
+        await add('a.png');
+      }),
+    );
+    expect(lying.skipped).toEqual(['kit.json names “gone.png”, which is not in the zip.']);
+    const broken = await listed(
+      await zip(async (add) => {
+        await add('kit.json', '{"format":"bellagraph-kit","version":1}');
+        await add('a.png');
+      }),
+    );
+    expect(broken.kits).toEqual([{ at: '', paths: ['a.png'] }]);
+    expect(broken.skipped.join()).toMatch(/kit.json was not used: its kit.json is damaged/);
+  });
+  test('10,000 entries are counted, not swallowed; what is no zip is refused', async () => {
+    const many = Object.fromEntries(
+      Array.from({ length: 10_000 }, (_, i) => [`${i}.png`, new Uint8Array(1)]),
+    );
+    const { kits, skipped } = await listed(
+      new Blob([zipSync(many, { level: 0 }) as Uint8Array<ArrayBuffer>]),
+    );
+    expect(kits[0]!.paths).toHaveLength(5000);
+    expect(skipped.join()).toMatch(/5000 files were passed over: beyond the 5000 a kit may hold/);
+    expect((await KitZip.open(new Blob(['not a zip at all']))).ok).toBe(false);
+    expect((await KitZip.open(new Blob([]))).ok).toBe(false);
+  }, 30_000);
+  test('bytes come out as they went in', async () => {
+    const opened = await KitZip.open(await zip((add) => add('a.png')));
+    if (!opened.ok) throw new Error(opened.message);
+    expect(Buffer.from(await opened.value.bytes('a.png')).equals(Buffer.from(await PNG.arrayBuffer()))).toBe(
+      true,
+    );
+  });
+});
