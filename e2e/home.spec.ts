@@ -1,28 +1,6 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { axe } from './axe';
 import { DEMO_FILE, kept, layByEnter, newPage, notice, onTable, pageOnScreen, slabs } from './table';
-
-const AXE = readFileSync(join(import.meta.dirname, '..', 'node_modules', 'axe-core', 'axe.min.js'), 'utf8');
-
-interface Axe {
-  run(
-    context: Document,
-    options: object,
-  ): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
-}
-
-async function axe(page: Page): Promise<string[]> {
-  await page.evaluate(AXE);
-  return page.evaluate(async () => {
-    const { violations } = await (window as unknown as { axe: Axe }).axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-    });
-    return violations.map(
-      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 400)).join(' | ')}`,
-    );
-  });
-}
 
 test('sizes are offered to scale; a size of one’s own is checked in words', async ({ page }) => {
   await page.goto('/');

@@ -34,7 +34,7 @@ export function small(canvas: Canvas, longest: number, quality = 84): Buffer {
 }
 
 async function build(): Promise<void> {
-  const print = await fingerprint('scripts/house', 'scripts/art');
+  const print = await fingerprint('scripts/house', 'scripts/art', 'src/core/text');
   if (await isBuilt(FOLDER, print)) return console.log('House supplies are ready.');
   await rm(FOLDER, { recursive: true, force: true });
   await mkdir(join(FOLDER, 'papers'), { recursive: true });

@@ -21,7 +21,8 @@ import type { KitZip, ListedZip } from '@/workers/zip';
 
 export interface Imported {
   asset: Asset;
-  proxies: { thumb: Blob; screen: Blob; full?: Blob };
+  /** `screen` is left out where the file itself is small enough. */
+  proxies: { thumb: Blob; screen?: Blob; full?: Blob };
   facts: Facts;
   /** The file holds notes a camera wrote. */
   camera: boolean;
@@ -197,8 +198,11 @@ async function finish(
   const thumb = await smaller(screen, THUMB_SIDE);
   const facts = factsOf(thumb);
   const edges = clear ? await edgesIn(screen, uprightSize(asset)) : {};
+  // A small picture is its own copy for the screen.
+  const own =
+    fits && asset.orientation === 1 && asset.type !== 'image/heic' && asset.type !== 'image/svg+xml';
   const proxies = {
-    screen: await encode(screen, screen.width, screen.height, copies, 0.86),
+    ...(own ? {} : { screen: await encode(screen, screen.width, screen.height, copies, 0.86) }),
     thumb: await encode(thumb, thumb.width, thumb.height, copies, 0.82),
     ...(full ? { full } : {}),
   };
@@ -208,7 +212,7 @@ async function finish(
 }
 
 /** Longest side, pixels, of the copy that is traced. */
-const TRACE_SIDE = 900;
+const TRACE_SIDE = 420;
 
 async function edgesIn(bitmap: ImageBitmap, whole: Size): Promise<Pick<Asset, 'cut' | 'holes'>> {
   const { edgesOf } = await import('@/core/pixels/edges');

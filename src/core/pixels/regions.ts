@@ -10,40 +10,64 @@ export interface Region extends Grid {
   touchesBorder: boolean;
 }
 
-/** Every connected area (by sides) of cells for which `inside` holds, largest first. */
-export function regions(width: number, height: number, inside: (index: number) => boolean): Region[] {
+/** Every connected area (by sides) of cells for which `inside` holds and `wanted` agrees to its size, largest first. */
+export function regions(
+  width: number,
+  height: number,
+  inside: (index: number) => boolean,
+  wanted: (area: number, touchesBorder: boolean) => boolean = () => true,
+): Region[] {
   const seen = new Uint8Array(width * height);
+  const queue = new Int32Array(width * height);
   const found: Region[] = [];
-  for (let start = 0; start < seen.length; start++)
-    if (!seen[start] && inside(start)) found.push(flood(width, height, start, inside, seen));
+  for (let start = 0; start < seen.length; start++) {
+    if (seen[start] || !inside(start)) continue;
+    const { area, touchesBorder } = flood(width, height, start, inside, seen, queue);
+    if (wanted(area, touchesBorder)) found.push(regionOf(width, height, queue, area, touchesBorder));
+  }
   return found.sort((a, b) => b.area - a.area);
 }
 
+function regionOf(
+  width: number,
+  height: number,
+  queue: Int32Array,
+  area: number,
+  touchesBorder: boolean,
+): Region {
+  const values = new Uint8Array(width * height);
+  for (let i = 0; i < area; i++) values[queue[i]!] = 255;
+  return { values, width, height, area, touchesBorder };
+}
+
+/** Walks the area around `start`; its cells are left at the beginning of `queue`. */
 function flood(
   width: number,
   height: number,
   start: number,
   inside: (index: number) => boolean,
   seen: Uint8Array,
-): Region {
-  const values = new Uint8Array(width * height);
-  const waiting = [start];
-  seen[start] = 1;
+  queue: Int32Array,
+): { area: number; touchesBorder: boolean } {
   let area = 0;
   let touchesBorder = false;
-  for (let at = waiting.pop(); at !== undefined; at = waiting.pop()) {
-    values[at] = 255;
-    area += 1;
-    const x = at % width;
-    const y = (at - x) / width;
+  const visit = (index: number) => {
+    if (seen[index] || !inside(index)) return;
+    seen[index] = 1;
+    queue[area++] = index;
+  };
+  visit(start);
+  for (let at = 0; at < area; at++) {
+    const index = queue[at]!;
+    const x = index % width;
+    const y = (index - x) / width;
     if (x === 0 || y === 0 || x === width - 1 || y === height - 1) touchesBorder = true;
-    for (const next of [x > 0 ? at - 1 : -1, x < width - 1 ? at + 1 : -1, at - width, at + width])
-      if (next >= 0 && next < seen.length && !seen[next] && inside(next)) {
-        seen[next] = 1;
-        waiting.push(next);
-      }
+    if (x > 0) visit(index - 1);
+    if (x < width - 1) visit(index + 1);
+    if (y > 0) visit(index - width);
+    if (y < height - 1) visit(index + width);
   }
-  return { values, width, height, area, touchesBorder };
+  return { area, touchesBorder };
 }
 
 /** Alpha below which one sees through. */
@@ -53,8 +77,11 @@ const LEAST_OPENING = 0.015;
 
 /** The transparent areas wholly inside the picture (RGBA), largest first. */
 export function openings(pixels: Uint8ClampedArray, width: number, height: number): Region[] {
-  return regions(width, height, (i) => pixels[4 * i + 3]! < SEE_THROUGH).filter(
-    ({ area, touchesBorder }) => !touchesBorder && area >= LEAST_OPENING * width * height,
+  return regions(
+    width,
+    height,
+    (i) => pixels[4 * i + 3]! < SEE_THROUGH,
+    (area, touchesBorder) => !touchesBorder && area >= LEAST_OPENING * width * height,
   );
 }
 
@@ -94,5 +121,7 @@ export function alikeAround(
     const to = lab(i);
     return Math.hypot(to.l - from.l, to.a - from.a, to.b - from.b) <= closeness;
   };
-  return flood(width, height, start, alike, new Uint8Array(width * height));
+  const queue = new Int32Array(width * height);
+  const { area, touchesBorder } = flood(width, height, start, alike, new Uint8Array(width * height), queue);
+  return regionOf(width, height, queue, area, touchesBorder);
 }

@@ -20,7 +20,7 @@ const DUST = 9;
  * cells to the unit wanted. Empty if nothing is.
  */
 export function trace({ values, width, height }: Grid, threshold: number, scale: number): string {
-  const [shape] = contours().size([width, height]).thresholds([threshold])(Array.from(values));
+  const [shape] = contours().size([width, height]).thresholds([threshold])(values as number[]);
   const path: Path = (shape?.coordinates ?? []).flatMap((polygon) =>
     polygon.flatMap((ring) => ringPath(ring, scale)),
   );

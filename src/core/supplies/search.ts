@@ -1,8 +1,8 @@
 /** Finding supplies as one types: beginnings of words, several words, small slips, plurals; and filters. */
-import MiniSearch from 'minisearch';
 import { uprightSize } from '@/core/picture/asset';
 import { colourWords } from '@/core/supplies/colours';
 import { KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
+import { WordIndex } from '@/core/supplies/words';
 
 export type Shape = 'wide' | 'tall' | 'square';
 
@@ -14,12 +14,6 @@ export interface Filter {
   favourite?: boolean;
   /** Only what is, or is not, on the pages of the project at hand. */
   used?: boolean;
-}
-
-export interface Found {
-  supply: Supply;
-  /** The words it was found by. */
-  by: readonly string[];
 }
 
 /** A width this much over the height, or the other way round, is no square. */
@@ -41,49 +35,53 @@ export function term(word: string): string {
   return plain;
 }
 
-/** Letters a word must have before a slip in it is forgiven. */
-const FORGIVING = 5;
+/** How much a word tells of a supply, by where it stands. */
+const WEIGHTS = { name: 4, tags: 3, colours: 1.5, kind: 1, kit: 0.5 } as const;
 
-interface Entry {
-  id: string;
-  name: string;
-  tags: string;
-  kind: string;
-  kit: string;
-  colours: string;
-}
+const termsOf = (text: string): string[] => text.split(/[^\p{L}\p{N}]+/u).flatMap((word) => term(word) || []);
 
 export class SupplySearch {
   private readonly supplies = new Map<string, Supply>();
-  private readonly index = new MiniSearch<Entry>({
-    fields: ['name', 'tags', 'kind', 'kit', 'colours'],
-    processTerm: (word) => term(word) || null,
-    searchOptions: {
-      boost: { name: 4, tags: 3, colours: 1.5, kind: 1, kit: 0.5 },
-      combineWith: 'AND',
-      processTerm: (word) => term(word) || null,
-    },
-  });
+  private readonly index = new WordIndex();
+  /** Each supply's number in the index, with the words it stands under. */
+  private readonly numbers = new Map<string, { number: number; words: ReadonlySet<string> }>();
+  private count = 0;
+  private sorted: readonly Supply[] | null = null;
 
   constructor(
     supplies: readonly Supply[],
     kits: ReadonlyMap<string, Kit>,
     private readonly clock: () => number,
   ) {
-    supplies.forEach((supply) => this.supplies.set(supply.id, supply));
-    this.index.addAll(supplies.map((supply) => entryOf(supply, kits.get(supply.kit))));
+    supplies.forEach((supply) => this.update(supply, kits.get(supply.kit)));
   }
 
-  /** A supply changed, is new, or is gone. */
+  /** A supply changed, or is new. */
   update(supply: Supply, kit: Kit | undefined): void {
-    if (this.supplies.has(supply.id)) this.index.discard(supply.id);
+    this.forget(supply.id);
     this.supplies.set(supply.id, supply);
-    this.index.add(entryOf(supply, kit));
+    const number = this.count++;
+    this.sorted = null;
+    const words = new Set<string>();
+    for (const [field, text] of Object.entries(textsOf(supply, kit)) as [keyof typeof WEIGHTS, string][])
+      for (const word of termsOf(text)) {
+        words.add(word);
+        this.index.add(number, word, WEIGHTS[field]);
+      }
+    this.numbers.set(supply.id, { number, words });
   }
 
   remove(id: string): void {
-    if (!this.supplies.delete(id)) return;
-    this.index.discard(id);
+    this.forget(id);
+    this.supplies.delete(id);
+  }
+
+  private forget(id: string): void {
+    const known = this.numbers.get(id);
+    if (!known) return;
+    this.index.remove(known.number, known.words);
+    this.sorted = null;
+    this.numbers.delete(id);
   }
 
   get all(): Iterable<Supply> {
@@ -108,30 +106,44 @@ export class SupplySearch {
       (!filter.shape || shapeOf(supply) === filter.shape) &&
       (filter.favourite === undefined || supply.favourite === filter.favourite) &&
       (filter.used === undefined || isUsed(supply) === filter.used);
-    if (!words.trim()) return [...this.supplies.values()].filter(passes).sort(inOrder);
-    const now = this.clock();
-    const search = (fuzzy: boolean) =>
-      this.index.search(words, {
-        prefix: true,
-        fuzzy: (word) => (fuzzy && word.length >= FORGIVING ? 0.2 : false),
-        boostDocument: (id) => liking(this.supplies.get(id as string), now),
-      });
-    const exact = search(false);
+    if (!words.trim()) return this.inOrder().filter(passes);
+    const terms = termsOf(words);
+    const exact = this.ordered(this.index.find(terms), passes);
     // Slips are only forgiven when nothing is spelled so: a right word never brings in its neighbours.
-    return (exact.length ? exact : search(true))
-      .map(({ id }) => this.supplies.get(id as string)!)
-      .filter(passes);
+    return exact.length || this.index.find(terms).some(Boolean)
+      ? exact
+      : this.ordered(this.index.find(terms, true), passes);
+  }
+
+  /** What fits best first, equals in the order of the kits. Numbers are sorted, not things: it must be done in no time. */
+  private ordered(fits: Float32Array, passes: (supply: Supply) => boolean): Supply[] {
+    const now = this.clock();
+    const all = this.inOrder();
+    const keys = new Float64Array(all.length);
+    let count = 0;
+    all.forEach((supply, rank) => {
+      const fit = fits[this.numbers.get(supply.id)!.number]!;
+      if (fit > 0 && passes(supply))
+        keys[count++] = rank - Math.round(fit * liking(supply, now) * FINENESS) * RANKS;
+    });
+    return Array.from(keys.subarray(0, count).sort(), (key) => all[((key % RANKS) + RANKS) % RANKS]!);
+  }
+
+  /** Everything in the order of the kits; made anew when something changed. */
+  private inOrder(): readonly Supply[] {
+    return (this.sorted ??= [...this.supplies.values()].sort(inOrder));
   }
 
   /** Words that begin so, most common first: what may be meant. */
   suggest(beginning: string, most = 6): string[] {
-    if (!beginning.trim()) return [];
-    return this.index
-      .autoSuggest(beginning, { prefix: true, fuzzy: false })
-      .slice(0, most)
-      .map(({ suggestion }) => suggestion);
+    const [start] = termsOf(beginning);
+    return start ? this.index.suggest(start, most) : [];
   }
 }
+
+/** Steps in which fits are told apart, and more supplies than there will ever be. */
+const FINENESS = 1000;
+const RANKS = 2 ** 22;
 
 const inOrder = (a: Supply, b: Supply): number =>
   a.kit === b.kit ? a.order - b.order : a.kit < b.kit ? -1 : 1;
@@ -139,13 +151,12 @@ const inOrder = (a: Supply, b: Supply): number =>
 /** Milliseconds for which something counts as used lately. */
 const LATELY = 14 * 24 * 3600 * 1000;
 
-const liking = (supply: Supply | undefined, now: number): number =>
-  supply ? (supply.favourite ? 1.6 : 1) * (supply.used && now - supply.used < LATELY ? 1.3 : 1) : 1;
+const liking = (supply: Supply, now: number): number =>
+  (supply.favourite ? 1.6 : 1) * (supply.used && now - supply.used < LATELY ? 1.3 : 1);
 
-function entryOf(supply: Supply, kit: Kit | undefined): Entry {
+function textsOf(supply: Supply, kit: Kit | undefined): Record<keyof typeof WEIGHTS, string> {
   const { one, many } = KINDS[supply.kind];
   return {
-    id: supply.id,
     name: supply.name,
     tags: [...supply.tags, ...(kit?.tags ?? [])].join(' '),
     kind: `${one} ${many}`,

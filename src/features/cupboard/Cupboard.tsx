@@ -47,7 +47,13 @@ export function Cupboard(props: CupboardProps) {
   return <Open {...props} cupboard={cupboard} />;
 }
 
-function Open({ cupboard, unit, usedOf, ground = 'table.main', ...on }: CupboardProps & { cupboard: Stock }) {
+function Open({
+  cupboard,
+  unit,
+  usedOf,
+  ground = 'var(--mui-palette-table-main)',
+  ...on
+}: CupboardProps & { cupboard: Stock }) {
   const [words, setWords] = useState('');
   const [filter, setFilter] = useState<Filter>({});
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());

@@ -38,7 +38,6 @@ export function KindTargets({ rows, chosen, onSort }: Props) {
           key={kind}
           disabled={chosen === 0}
           onClick={() => onSort(kind)}
-          aria-label={`Sort as ${KINDS[kind].many}`}
           aria-keyshortcuts={letter}
           onDragOver={(event) => {
             if (!event.dataTransfer.types.includes(ROWS_TYPE)) return;
@@ -69,6 +68,7 @@ export function KindTargets({ rows, chosen, onSort }: Props) {
         >
           <Box
             component="kbd"
+            aria-hidden="true"
             sx={{
               width: 22,
               fontFamily: 'inherit',
@@ -84,7 +84,7 @@ export function KindTargets({ rows, chosen, onSort }: Props) {
           <Box component="span" sx={{ flex: 1, textAlign: 'left' }}>
             {KINDS[kind].many}
           </Box>
-          <Box component="span" sx={{ color: 'text.secondary' }}>
+          <Box component="span" aria-hidden="true" sx={{ color: 'text.secondary' }}>
             {rows.filter((row) => row.kind === kind).length || ''}
           </Box>
         </ButtonBase>

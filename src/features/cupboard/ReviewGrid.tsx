@@ -2,9 +2,11 @@
 /** The rows in their groups: chosen by mouse, arrows and Space; a letter or a drag sorts what is chosen. */
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { visuallyHidden } from '@mui/utils';
 import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import { KINDS, type SupplyKind } from '@/core/supplies/model';
+import { DOUBTFUL } from '@/core/supplies/sort';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import type { Row } from '@/features/cupboard/gathering';
 import { ROWS_TYPE } from '@/features/cupboard/KindTargets';
@@ -79,7 +81,7 @@ export function ReviewGrid({ groups, chosen, unit, onChoose, onSort }: Props) {
     >
       {groups.map(({ title, rows }, group) => (
         <Box key={title} role="group" aria-label={title}>
-          <Typography component="h3" sx={{ fontWeight: 600, mt: 1.5, mb: 1 }}>
+          <Typography component="div" aria-hidden="true" sx={{ fontWeight: 600, mt: 1.5, mb: 1 }}>
             {title}{' '}
             <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
               {rows.length}
@@ -91,7 +93,6 @@ export function ReviewGrid({ groups, chosen, unit, onChoose, onSort }: Props) {
                 key={row.id}
                 role="option"
                 aria-selected={chosen.has(row.id)}
-                aria-label={`${row.name}, ${KINDS[row.kind].one}: ${row.why}`}
                 title={`${KINDS[row.kind].one}: ${row.why}`}
                 data-id={row.id}
                 tabIndex={group === 0 && i === 0 ? 0 : -1}
@@ -147,7 +148,9 @@ export function ReviewGrid({ groups, chosen, unit, onChoose, onSort }: Props) {
                     whiteSpace: 'nowrap',
                   }}
                 >
-                  {KINDS[row.kind].one}
+                  <span style={group === 0 && row.sure < DOUBTFUL ? undefined : visuallyHidden}>
+                    {KINDS[row.kind].one},{' '}
+                  </span>
                   {sizeInWords(row, unit)}
                 </Box>
               </Box>
@@ -163,7 +166,7 @@ function sizeInWords({ asset }: Row, unit: Unit): string {
   if (!asset) return '';
   const { width, height } = uprightSize(asset);
   const side = (pixels: number) => formatLength((pixels * 72) / asset.ppi, unit);
-  return `, ${side(width)} x ${side(height)} ${unit}`;
+  return `${side(width)} x ${side(height)} ${unit}`;
 }
 
 /** The cell an arrow leads to: beside, or the nearest in the row above or below. */

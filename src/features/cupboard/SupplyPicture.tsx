@@ -39,22 +39,19 @@ export function SupplyPicture({ supply, pad = 8 }: { supply: Pictured; pad?: num
   }, [sha, supply.thumb]);
   if (supply.inks) return <InkStrip supply={supply} />;
   return (
-    <Box
-      sx={{
+    <div
+      style={{
         position: 'absolute',
         inset: pad,
-        backgroundImage: address ? `url("${supply.thumb ?? address}")` : 'none',
-        backgroundSize: 'contain',
-        backgroundRepeat: 'no-repeat',
-        backgroundPosition: 'center',
-        filter:
-          supply.kind === 'stamp' || supply.kind === 'wordart' || supply.kind === 'brush'
-            ? 'none'
-            : 'drop-shadow(0 1px 1.5px rgba(30,20,8,0.5))',
+        background: address ? `url("${supply.thumb ?? address}") center / contain no-repeat` : 'none',
+        filter: FLAT.has(supply.kind) ? 'none' : 'drop-shadow(0 1px 1.5px rgba(30,20,8,0.5))',
       }}
     />
   );
 }
+
+/** What lies flat throws no shadow. */
+const FLAT = new Set<Supply['kind']>(['stamp', 'wordart', 'brush']);
 
 function InkStrip({ supply }: { supply: Pictured }) {
   return (

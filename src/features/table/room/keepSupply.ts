@@ -1,5 +1,5 @@
 /** What lies on the page as a supply: pieces as a picture with a clear ground, a page as a ready-made page. */
-import { wrap } from 'comlink';
+import { proxy, wrap } from 'comlink';
 import type { Piece } from '@/core/piece/piece';
 import { sheetOfPieces } from '@/core/project/keep';
 import type { Project, Surface } from '@/core/project/model';
@@ -45,7 +45,7 @@ export async function keepPieces(
         files: files.value,
         now: Date.now(),
       },
-      () => {},
+      proxy(() => {}),
     );
     if (!made.ok) return made;
     const brought = await bringIn(

@@ -1,0 +1,25 @@
+/** What axe-core finds wrong with a page by WCAG 2.2 AA, a line each. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+
+const AXE = readFileSync(join(import.meta.dirname, '..', 'node_modules', 'axe-core', 'axe.min.js'), 'utf8');
+
+interface Axe {
+  run(
+    context: Document,
+    options: object,
+  ): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
+}
+
+export async function axe(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  return page.evaluate(async () => {
+    const { violations } = await (window as unknown as { axe: Axe }).axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    });
+    return violations.map(
+      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 400)).join(' | ')}`,
+    );
+  });
+}

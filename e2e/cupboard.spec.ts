@@ -1,0 +1,255 @@
+/** The cupboard: found as one types, brought in and sorted, laid each in its own way, taken out without harm. */
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { strFromU8, unzipSync, zipSync } from 'fflate';
+import sharp from 'sharp';
+import { axe } from './axe';
+import { bringIn, kept, newPage, notice, pageOnScreen, photo, photosInBox, slabs } from './table';
+
+const KITS = join(import.meta.dirname, '..', 'public', 'house', 'kits');
+const found = (page: Page) => page.getByRole('listbox', { name: 'Supplies' }).getByRole('option');
+const search = (page: Page) => page.getByRole('searchbox', { name: 'Search the cupboard' });
+const cupboard = (page: Page) => page.getByRole('region', { name: 'Cupboard' });
+
+async function openCupboard(page: Page): Promise<void> {
+  await page.keyboard.press('c');
+  await expect(found(page).first()).toBeVisible();
+}
+async function lay(page: Page, name: string): Promise<void> {
+  await openCupboard(page);
+  await search(page).fill(name);
+  await found(page).filter({ hasText: name }).first().click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await expect(cupboard(page)).toBeHidden();
+}
+const colourOf = async (page: Page, x: number, y: number): Promise<number[]> => {
+  const shot = await page.screenshot({ clip: { x, y, width: 2, height: 2 } });
+  return [...(await sharp(shot).removeAlpha().raw().toBuffer())].slice(0, 3);
+};
+
+test('the right thing is found before the word is done, gathered by one key, laid by Enter, and marked as used', async ({
+  page,
+}) => {
+  await newPage(page);
+  await openCupboard(page);
+  await search(page).pressSequentially('kit');
+  await expect(found(page).first()).toHaveAccessibleName(/kit/i);
+  await search(page).pressSequentially('e');
+  await expect(found(page).first()).toHaveAccessibleName('Kite, stamp');
+  await expect(page.getByText(/^9 supplies for “kite”$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Any kind' }).click();
+  await page.getByRole('menuitem', { name: 'embellishments' }).click();
+  await page.keyboard.press('Escape');
+  await expect(found(page)).toHaveCount(2);
+  await found(page).first().focus();
+  await page.keyboard.press('g');
+  await expect(notice(page)).toContainText('1 supply lies in the workbox.');
+  await page.keyboard.press('f');
+  await expect(found(page).first()).toHaveAccessibleName(/favourite/);
+  await found(page).first().focus();
+  await page.keyboard.press('Enter');
+  await expect(cupboard(page)).toBeHidden();
+  await expect(slabs(page)).toHaveCount(1);
+  // It lies at its true size: 1.7 in across its field.
+  expect(Number(await page.getByLabel('Height', { exact: true }).inputValue())).toBeGreaterThan(1.4);
+  await openCupboard(page);
+  await search(page).fill('card kite');
+  await expect(found(page).first()).toHaveAccessibleName(/used 1 times/);
+  await page.keyboard.press('Escape');
+  await expect(cupboard(page)).toBeHidden();
+});
+
+test('a frame takes a photo dropped into its opening; a stamp arrives as ink, and takes an ink by name', async ({
+  page,
+}) => {
+  await newPage(page);
+  await lay(page, 'Boathouse frame');
+  await expect(slabs(page)).toHaveCount(1);
+  await bringIn(page, photo('fly-in-first-launch'));
+  await photosInBox(page)
+    .first()
+    .dragTo(page.getByTestId('stage'), { targetPosition: { x: 483, y: 296 } });
+  await expect(page.getByRole('button', { name: 'Undo frame photo' })).toBeVisible();
+  await expect(slabs(page).first()).toContainText('Boathouse frame');
+  await expect(slabs(page).last()).toContainText('fly-in-first-launch');
+  await page.getByTestId('stage').press('Escape');
+  await lay(page, 'Kite, solid');
+  await page.getByRole('button', { name: /^Material / }).click();
+  await page.getByRole('button', { name: 'Inks' }).click();
+  await page.getByRole('button', { name: 'Kite red', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Material Stamped in #c5503f/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo ink stamp' })).toBeVisible();
+  const { x, y } = await pageOnScreen(page);
+  await page.getByTestId('stage').press('Escape');
+  await page.waitForTimeout(400);
+  const [r, g, b] = await colourOf(page, x, y - 4);
+  expect(Math.hypot(r! - 0xc5, g! - 0x50, b! - 0x3f)).toBeLessThan(12);
+});
+
+test('a zip of loose pictures becomes a kit: sorted, put right by keyboard, tagged, kept, saved, opened again', async ({
+  page,
+}, info) => {
+  const take = (path: string) => readFileSync(join(KITS, path));
+  const png = (path: string) => sharp(take(path)).png().toBuffer();
+  const zip = info.outputPath('Harbour kit.zip');
+  writeFileSync(
+    zip,
+    zipSync({
+      'papers/swell.svg': take('windward/paper-swell.svg'),
+      'thing 1.png': await png('windward/embellishment-brass-clip.webp'),
+      'thing 2.png': await png('windward/frame-porthole.webp'),
+      'stamps/boat.svg': take('windward/stamp-sailboat.svg'),
+      'alpha/A.png': await png('windward/alphabet-deckboard-a-65.webp'),
+      'small square.png': await sharp({ create: { width: 90, height: 90, channels: 3, background: '#caa' } })
+        .png()
+        .toBuffer(),
+      'readme.txt': Buffer.from('hello'),
+      'broken.png': Buffer.from('not a picture'),
+    }),
+  );
+  await page.goto('/cupboard');
+  await expect(found(page).first()).toBeVisible();
+  await page.getByTestId('supply-input').setInputFiles(zip);
+  const review = page.getByRole('dialog', { name: /supplies came in/ });
+  await expect(review).toBeVisible();
+  await expect(review.getByRole('list', { name: 'Passed over' })).toContainText(
+    'readme.txt was passed over: not pictures',
+  );
+  await expect(review.getByRole('list', { name: 'Passed over' })).toContainText(
+    'broken.png is not a picture',
+  );
+  // These came with the house kits already: told, not doubled. The PNGs are files of their own.
+  await expect(review.getByRole('list', { name: 'Passed over' })).toContainText(
+    '2 were in the cupboard already',
+  );
+  await expect(review.getByRole('group').first()).toHaveAccessibleName('Please look at these first');
+  await expect(review.getByRole('option', { name: /^thing 2 frame/ })).toBeVisible();
+  await expect(review.getByRole('option', { name: /^A A letter/ })).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  await review.getByRole('option', { name: /^small square/ }).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('p');
+  await expect(review.getByRole('option', { name: /^small square paper/ })).toBeVisible();
+  await review.getByLabel('Its name').fill('Harbour');
+  await review.getByLabel('Tags for all').fill('pier, blue');
+  await review.getByRole('button', { name: 'Put 4 away' }).click();
+  await expect(notice(page)).toContainText('4 supplies put away in Harbour.');
+  await search(page).fill('pier');
+  await expect(found(page)).toHaveCount(4);
+
+  await page.getByRole('button', { name: 'Harbour', exact: true }).click();
+  await page.getByRole('button', { name: 'Describe Harbour' }).click();
+  await page.getByLabel('Made by').fill('The kite club');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save Harbour as a zip' }).click();
+  const saved = info.outputPath('Harbour.zip');
+  await (await download).saveAs(saved);
+  const inside = unzipSync(new Uint8Array(readFileSync(saved)));
+  const json = JSON.parse(strFromU8(inside['kit.json']!));
+  expect(json.kit).toMatchObject({ name: 'Harbour', author: 'The kite club' });
+  expect(json.supplies.map(({ kind }: { kind: string }) => kind).sort()).toEqual([
+    'alphabet',
+    'embellishment',
+    'frame',
+    'paper',
+  ]);
+  expect(json.supplies.every(({ tags }: { tags: string[] }) => tags.includes('pier'))).toBe(true);
+
+  await search(page).fill('');
+  await found(page).first().click();
+  await found(page).first().press('End');
+  await page.keyboard.press('Shift+Home');
+  await page.keyboard.press('Delete');
+  await page.getByRole('dialog').getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByRole('button', { name: 'Harbour', exact: true })).toBeHidden();
+  await page.getByTestId('supply-input').setInputFiles(saved);
+  await expect(notice(page)).toContainText('Harbour: 4 supplies put away.');
+  await page.getByRole('button', { name: 'Harbour', exact: true }).click();
+  await expect(found(page)).toHaveCount(4);
+  await expect(page.getByRole('option', { name: /^A, letter/ })).toBeVisible();
+});
+
+test('a frame that came filled gets its opening; it says so and takes a photo', async ({ page }, info) => {
+  const filled = info.outputPath('filled frame.png');
+  await sharp(
+    Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="600" height="450"><rect width="600" height="450" rx="30" fill="#24506b"/><rect x="80" y="80" width="440" height="290" fill="#f6f0e0"/></svg>',
+    ),
+  )
+    .png()
+    .toFile(filled);
+  await newPage(page);
+  await openCupboard(page);
+  await page.getByTestId('supply-input').setInputFiles(filled);
+  await page.getByRole('button', { name: 'Put 1 away' }).click();
+  await search(page).fill('filled');
+  await found(page).first().click();
+  await page.getByRole('button', { name: 'Cut an opening' }).click();
+  const canvas = page.getByTestId('cut-canvas');
+  await canvas.click({ position: { x: 230, y: 170 } });
+  await expect(page.getByText(/^4[67] % of the picture will be open.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Cut it out' }).click();
+  await expect(notice(page)).toContainText('filled frame has its opening');
+  await found(page).first().click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await bringIn(page, photo('fly-in-plum-kite'));
+  await photosInBox(page).first().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo frame photo' })).toBeVisible();
+});
+
+test('a ready-made page is a start: it opens as a project, its places take photos, a piece is exchanged and kept', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, photo('tide-pools'));
+  await kept(page);
+  await openCupboard(page);
+  await search(page).fill('high wind');
+  await found(page).first().dblclick();
+  await expect(page.getByRole('textbox', { name: 'Project title' })).toHaveValue('High wind');
+  await expect(slabs(page).filter({ hasText: 'Place for a photo' })).toHaveCount(3);
+  await bringIn(page, photo('fly-in-high'));
+  await slabs(page).filter({ hasText: 'Place for a photo' }).first().click();
+  await photosInBox(page).first().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo exchange photo' })).toBeVisible();
+  await expect(slabs(page).filter({ hasText: 'Place for a photo' })).toHaveCount(2);
+
+  await slabs(page).filter({ hasText: 'Coral button' }).click();
+  await openCupboard(page);
+  await search(page).fill('jam button');
+  await found(page).first().click();
+  await page.getByRole('button', { name: 'In place of the selected piece' }).click();
+  await expect(slabs(page).filter({ hasText: 'Jam button' })).toHaveCount(1);
+  await expect(slabs(page).filter({ hasText: 'Coral button' })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Keep in the cupboard' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Its name').fill('My jam button');
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(notice(page)).toContainText('My jam button lies in My kit now.');
+  await page.getByTestId('stage').press('Escape');
+  await page.getByRole('button', { name: 'Keep as a ready-made page' }).click();
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(notice(page)).toContainText('High wind lies in My kit now.');
+  await openCupboard(page);
+  await page.getByRole('button', { name: 'My kit', exact: true }).click();
+  await expect(found(page)).toHaveCount(2);
+  await found(page).first().focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('dialog')).toContainText('It lies on no page.');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+});
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`the cupboard has no accessibility faults in ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await newPage(page);
+    await openCupboard(page);
+    await found(page).first().click();
+    await page.waitForTimeout(300);
+    expect(await axe(page)).toEqual([]);
+  });
