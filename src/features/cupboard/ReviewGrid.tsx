@@ -2,7 +2,7 @@
 /** The rows in their groups: chosen by mouse, arrows and Space; a letter or a drag sorts what is chosen. */
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { visuallyHidden } from '@mui/utils';
+
 import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import { KINDS, type SupplyKind } from '@/core/supplies/model';
@@ -12,6 +12,7 @@ import type { Row } from '@/features/cupboard/gathering';
 import { ROWS_TYPE } from '@/features/cupboard/KindTargets';
 import { KIND_KEYS, type ReviewGroup } from '@/features/cupboard/review';
 import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
+import { HIDDEN } from '@/ui/hidden';
 
 interface Props {
   groups: readonly ReviewGroup[];
@@ -148,7 +149,7 @@ export function ReviewGrid({ groups, chosen, unit, onChoose, onSort }: Props) {
                     whiteSpace: 'nowrap',
                   }}
                 >
-                  <span style={group === 0 && row.sure < DOUBTFUL ? undefined : visuallyHidden}>
+                  <span style={group === 0 && row.sure < DOUBTFUL ? undefined : HIDDEN}>
                     {KINDS[row.kind].one},{' '}
                   </span>
                   {sizeInWords(row, unit)}
