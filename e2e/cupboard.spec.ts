@@ -158,9 +158,16 @@ test('a zip of loose pictures becomes a kit: sorted, put right by keyboard, tagg
   expect(json.supplies.every(({ tags }: { tags: string[] }) => tags.includes('pier'))).toBe(true);
 
   await search(page).fill('');
+  // One letter is no alphabet yet: what is lacking is told.
+  await expect(page.getByText(/^Its letters lack B C D/)).toBeVisible();
+  const order = () =>
+    found(page).evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')));
+  const before = await order();
   await found(page).first().click();
-  await found(page).first().press('End');
-  await page.keyboard.press('Shift+Home');
+  await page.getByRole('button', { name: 'Later in the kit' }).click();
+  await expect.poll(order).toEqual([before[1], before[0], ...before.slice(2)]);
+  await found(page).first().click();
+  await found(page).first().press('Shift+End');
   await page.keyboard.press('Delete');
   await page.getByRole('dialog').getByRole('button', { name: 'Take it out' }).click();
   await expect(page.getByRole('button', { name: 'Harbour', exact: true })).toBeHidden();

@@ -38,6 +38,10 @@ export function term(word: string): string {
 /** How much a word tells of a supply, by where it stands. */
 const WEIGHTS = { name: 4, tags: 3, colours: 1.5, kind: 1, kit: 0.5 } as const;
 
+/** A word tells more of a short name than of a long one, and more at its beginning. */
+const aptness = (name: string, place: number): number =>
+  1 + 0.5 / termsOf(name).length + (place === 0 ? 0.05 : 0);
+
 const termsOf = (text: string): string[] => text.split(/[^\p{L}\p{N}]+/u).flatMap((word) => term(word) || []);
 
 export class SupplySearch {
@@ -64,9 +68,9 @@ export class SupplySearch {
     this.sorted = null;
     const words = new Set<string>();
     for (const [field, text] of Object.entries(textsOf(supply, kit)) as [keyof typeof WEIGHTS, string][])
-      for (const word of termsOf(text)) {
+      for (const [i, word] of termsOf(text).entries()) {
         words.add(word);
-        this.index.add(number, word, WEIGHTS[field]);
+        this.index.add(number, word, WEIGHTS[field] * (field === 'name' ? aptness(text, i) : 1));
       }
     this.numbers.set(supply.id, { number, words });
   }

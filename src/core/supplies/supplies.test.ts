@@ -62,6 +62,10 @@ describe('search', () => {
     expect(names('kite')).toEqual(expect.arrayContaining(['Kite', 'Kites aloft']));
     expect(names('kite')).not.toContain('Kitten');
   });
+  test('the name that is just the word comes first', () => {
+    expect(names('kite')[0]).toBe('Kite');
+    expect(names('kit')[0]).toBe('Kite');
+  });
   test('several words narrow; a kit’s tag finds what is in it; a colour is a word', () => {
     expect(names('seaside kite').sort()).toEqual(['Kite', 'Kites aloft']);
     expect(names('teal')).toEqual(['Kites aloft']);

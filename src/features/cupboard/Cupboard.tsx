@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconPlus, IconSearch } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useRef, useState, type DragEvent } from 'react';
+import { missingLetters } from '@/core/supplies/letters';
 import type { Kit, Supply } from '@/core/supplies/model';
 import type { Filter } from '@/core/supplies/search';
 import type { Unit } from '@/core/units/lengths';
@@ -96,6 +97,7 @@ function Open({
     return true;
   };
   const kit = cupboard.kits.find(({ id }) => id === filter.kit);
+  const missing = useMemo(() => (filter.kit ? lackingIn(cupboard, filter.kit) : []), [cupboard, filter.kit]);
   return (
     <Box
       {...bringing.rootProps()}
@@ -158,6 +160,11 @@ function Open({
         <Typography variant="caption" color="text.secondary" role="status" sx={{ px: 2 }}>
           {countInWords(found.length, typed, kit)}
         </Typography>
+        {missing.length > 0 && (
+          <Typography variant="caption" sx={{ px: 2, color: 'warning.main' }}>
+            Its letters lack {missing.join(' ')}
+          </Typography>
+        )}
         {found.length ? (
           <SupplyGrid
             supplies={found}
@@ -194,6 +201,12 @@ function Open({
       <BringSheet bringing={bringing} kits={cupboard.kits} unit={unit} />
     </Box>
   );
+}
+
+/** The usual characters that a kit's alphabet has no picture of; none for a kit without letters. */
+function lackingIn(cupboard: Stock, kit: string): string[] {
+  const letters = cupboard.find('', { kit, kinds: ['alphabet'] }, () => false);
+  return letters.length ? missingLetters(new Set(letters.flatMap((one) => [...(one.letters ?? '')]))) : [];
 }
 
 function countInWords(count: number, words: string, kit: Kit | undefined): string {

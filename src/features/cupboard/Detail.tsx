@@ -4,9 +4,13 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
+import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import {
+  IconArrowDown,
+  IconArrowUp,
   IconHeart,
   IconHeartFilled,
   IconInbox,
@@ -18,7 +22,7 @@ import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
-import { KINDS, SUPPLY_KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
+import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { fail } from '@/core/result';
 import { formatLength, parseLength, toPoints, type Unit } from '@/core/units/lengths';
 import { LARGEST_SIDE } from '@/core/units/sizes';
@@ -128,11 +132,12 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
           }}
         />
       )}
-      {kit && (
+      {kit?.house ? (
         <Typography variant="body2" color="text.secondary">
-          From {kit.name}
-          {kit.author ? `, by ${kit.author}` : ''}
+          From {kit.name}, by {kit.author}
         </Typography>
+      ) : (
+        kit && <InKit chosen={chosen} cupboard={cupboard} kit={kit} />
       )}
       {one && first.asset && canBeCut(first) && <CutButton supply={first} cupboard={cupboard} />}
       {one && first.asset && <Where key={first.asset.sha} sha={first.asset.sha} />}
@@ -261,6 +266,72 @@ function TrueSize({
           ? 'Drawn: sharp at any size'
           : `${width} x ${height} pixels, ${Math.round(asset.ppi)} to the inch`}
       </Typography>
+    </Box>
+  );
+}
+
+/** Which kit one's own supplies lie in, and where in it. */
+function InKit({ chosen, cupboard, kit }: Pick<Props, 'chosen' | 'cupboard'> & { kit: Kit }) {
+  const own = cupboard.kits.filter(({ house }) => !house);
+  const all = cupboard.find('', { kit: kit.id }, () => false);
+  const at = all.findIndex(({ id }) => id === chosen[0]!.id);
+  /** Changes places with the one before or after. */
+  const move = (by: 1 | -1) => {
+    const other = all[at + by];
+    const [first] = chosen;
+    if (!other || !first) return;
+    const places = new Map([
+      [first.id, other.order],
+      [other.id, first.order],
+    ]);
+    void cupboard.change([first, other], (supply) => ({ ...supply, order: places.get(supply.id)! }));
+  };
+  return (
+    <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
+      <TextField
+        select
+        size="small"
+        label="In the kit"
+        value={chosen.every((supply) => supply.kit === kit.id) ? kit.id : ''}
+        onChange={(event) =>
+          void cupboard.change(chosen, (supply) => ({ ...supply, kit: event.target.value }))
+        }
+        sx={{ flex: 1 }}
+      >
+        {own.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {chosen.length === 1 && (
+        <>
+          <Tooltip title="Earlier in the kit">
+            <span>
+              <IconButton
+                aria-label="Earlier in the kit"
+                color="inherit"
+                disabled={at <= 0}
+                onClick={() => move(-1)}
+              >
+                <IconArrowUp size={18} />
+              </IconButton>
+            </span>
+          </Tooltip>
+          <Tooltip title="Later in the kit">
+            <span>
+              <IconButton
+                aria-label="Later in the kit"
+                color="inherit"
+                disabled={at < 0 || at === all.length - 1}
+                onClick={() => move(1)}
+              >
+                <IconArrowDown size={18} />
+              </IconButton>
+            </span>
+          </Tooltip>
+        </>
+      )}
     </Box>
   );
 }

@@ -106,7 +106,7 @@ export function useBringing(cupboard: Cupboard): Bringing {
       if (settled.length)
         notify({
           text: [
-            `${settled.length === 1 ? settled[0]!.name : `${settled.length} kits`}: ${count} supplies put away.`,
+            `${settled.length === 1 ? settled[0]!.name : `${settled.length} kits`}: ${count} ${count === 1 ? 'supply' : 'supplies'} put away.`,
             ...(rows.length ? [] : skipped),
           ].join('\n'),
           tone: skipped.length ? 'warning' : 'info',
