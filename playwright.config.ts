@@ -18,8 +18,8 @@ export const CHROMIUM = {
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 180_000,
+  expect: { timeout: 25_000 },
   workers: 2,
   fullyParallel: true,
   retries: process.env.CI ? 1 : 0,

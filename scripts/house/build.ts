@@ -10,12 +10,14 @@ import { HOUSE_PAPERS, SIDE } from './papers';
 
 const FOLDER = join(ROOT, 'public', 'house');
 
-/** A fingerprint of the files in `folders`, so that a build knows whether it is still good. */
-export async function fingerprint(...folders: string[]): Promise<string> {
+/** A fingerprint of files, and of the code in folders, so that a build knows whether it is still good. */
+export async function fingerprint(...paths: string[]): Promise<string> {
   const hash = createHash('sha256');
-  for (const folder of folders)
-    for (const name of (await readdir(join(ROOT, folder), { recursive: true })).sort())
-      if (name.endsWith('.ts')) hash.update(name).update(await readFile(join(ROOT, folder, name)));
+  for (const path of paths) {
+    const names = path.endsWith('.ts') ? [''] : (await readdir(join(ROOT, path), { recursive: true })).sort();
+    for (const name of names.filter((one) => !one || one.endsWith('.ts')))
+      hash.update(name || path).update(await readFile(join(ROOT, path, name)));
+  }
   return hash.digest('hex').slice(0, 16);
 }
 
@@ -34,7 +36,7 @@ export function small(canvas: Canvas, longest: number, quality = 84): Buffer {
 }
 
 async function build(): Promise<void> {
-  const print = await fingerprint('scripts/house', 'scripts/art', 'src/core/text');
+  const print = await fingerprint('scripts/house', 'scripts/art', 'src/core/text/families.ts');
   if (await isBuilt(FOLDER, print)) return console.log('House supplies are ready.');
   await rm(FOLDER, { recursive: true, force: true });
   await mkdir(join(FOLDER, 'papers'), { recursive: true });

@@ -352,12 +352,14 @@ async function buildAll(): Promise<void> {
 async function build(): Promise<void> {
   const print = await fingerprint(
     'scripts/kits',
-    'scripts/house',
     'scripts/art',
     'src/core/pixels',
-    'src/core/supplies',
     'src/core/drawing',
-    'src/core/project',
+    'src/core/project/create.ts',
+    'src/core/project/file.ts',
+    'src/core/supplies/colours.ts',
+    'src/core/supplies/model.ts',
+    'src/core/text/families.ts',
   );
   if (await isBuilt(FOLDER, print)) return console.log('The house kits are ready.');
   await rm(FOLDER, { recursive: true, force: true });
