@@ -70,17 +70,20 @@ export function SupplyGrid(props: Props) {
 
   const press = (event: KeyboardEvent) => {
     const page = columns * Math.max(1, Math.floor((frame.current?.clientHeight ?? HEIGHT) / HEIGHT));
+    // What has the focus may have moved to another place since: a favourite comes further up.
+    const at = (event.target as HTMLElement).closest<HTMLElement>('[data-at]')?.dataset.at;
+    const here = at === undefined ? focus : Number(at);
     const to = {
-      ArrowRight: focus + 1,
-      ArrowLeft: focus - 1,
-      ArrowDown: focus + columns,
-      ArrowUp: focus - columns,
-      PageDown: focus + page,
-      PageUp: focus - page,
+      ArrowRight: here + 1,
+      ArrowLeft: here - 1,
+      ArrowDown: here + columns,
+      ArrowUp: here - columns,
+      PageDown: here + page,
+      PageUp: here - page,
       Home: 0,
       End: supplies.length - 1,
     }[event.key];
-    const supply = supplies[focus];
+    const supply = supplies[here];
     if (!supply) return;
     if (to !== undefined) {
       event.preventDefault();

@@ -60,6 +60,7 @@ export function Home({ demo }: { demo: boolean }) {
         <Button
           component={Link}
           href="/cupboard"
+          prefetch={false}
           startIcon={<IconBuildingWarehouse size={20} />}
           color="inherit"
           sx={{ mt: 1, border: 1, borderColor: 'divider' }}
