@@ -1,6 +1,6 @@
 /** The projects in the store as a shelf: listed, put there, taken away, thrown out for good. */
 import { Dexie } from 'dexie';
-import { FILE_VERSION } from '@/core/project/file';
+import { FILE_VERSION } from '@/core/project/model';
 import type { Project } from '@/core/project/model';
 import { database, type ProjectRow } from '@/storage/database';
 

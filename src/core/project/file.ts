@@ -10,12 +10,9 @@ import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { ROLES } from '@/core/piece/piece';
 import { placementSchema } from '@/core/piece/placement/placement';
-import { COMPARTMENTS, type Project } from '@/core/project/model';
+import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
-
-/** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS`. */
-export const FILE_VERSION = 2;
 
 /** From version n to n + 1, by n. */
 const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string, unknown>> = {

@@ -23,7 +23,8 @@ import {
 } from '@/core/project/edits/make';
 import { isBackground, layBackground, layPieces, removePieces, restack } from '@/core/project/edits/pile';
 import { lockPieces, mirrorPieces, movePieces, placePiece } from '@/core/project/edits/place';
-import { FILE_VERSION, readProject, writeProject } from '@/core/project/file';
+import { readProject, writeProject } from '@/core/project/file';
+import { FILE_VERSION } from '@/core/project/model';
 import { backgroundPiece, photoPiece, stripPiece } from '@/core/project/create';
 import { uses, type Project } from '@/core/project/model';
 import { SHAPES } from '@/core/piece/outline/shapes';
