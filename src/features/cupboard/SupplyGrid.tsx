@@ -4,15 +4,7 @@ import Box from '@mui/material/Box';
 import { styled } from '@mui/material/styles';
 import { IconHeartFilled } from '@tabler/icons-react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import {
-  memo,
-  useEffect,
-  useLayoutEffect,
-  useRef,
-  useState,
-  type DragEvent,
-  type KeyboardEvent,
-} from 'react';
+import { memo, useLayoutEffect, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { KINDS, type Supply } from '@/core/supplies/model';
 import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
 import { UsedMark } from '@/ui/UsedMark';
@@ -42,7 +34,6 @@ export function SupplyGrid(props: Props) {
   const [columns, setColumns] = useState(1);
   const [at, setAt] = useState(0);
   const focus = Math.min(at, Math.max(0, supplies.length - 1));
-  const wanted = useRef(false);
 
   useLayoutEffect(() => {
     const element = frame.current!;
@@ -61,12 +52,14 @@ export function SupplyGrid(props: Props) {
     overscan: 3,
   });
 
-  useEffect(() => {
-    if (!wanted.current) return;
-    wanted.current = false;
-    rows.scrollToIndex(Math.floor(focus / columns));
-    requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(`[data-at="${focus}"]`)?.focus());
-  }, [focus, columns, rows]);
+  const go = (index: number) => {
+    setAt(index);
+    rows.scrollToIndex(Math.floor(index / columns));
+    // Its row is drawn in the frame after the one that scrolls to it.
+    requestAnimationFrame(() =>
+      requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(`[data-at="${index}"]`)?.focus()),
+    );
+  };
 
   const press = (event: KeyboardEvent) => {
     const page = columns * Math.max(1, Math.floor((frame.current?.clientHeight ?? HEIGHT) / HEIGHT));
@@ -88,8 +81,7 @@ export function SupplyGrid(props: Props) {
     if (to !== undefined) {
       event.preventDefault();
       const next = Math.max(0, Math.min(supplies.length - 1, to));
-      wanted.current = true;
-      setAt(next);
+      go(next);
       if (event.shiftKey) onChoose(supplies[next]!, 'run');
     } else if (event.key === ' ') {
       event.preventDefault();
