@@ -265,6 +265,10 @@ async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
   };
 }
 
-const importer = { importPicture, listZip, importFromZip, bytesFromZip };
+const sheetParts = async (file: Blob) => (await import('@/workers/sheet')).sheetParts(file);
+const cutSheet = async (file: Blob, groups: readonly (readonly number[])[], ppi: number) =>
+  (await import('@/workers/sheet')).cutSheet(file, groups, ppi);
+
+const importer = { importPicture, listZip, importFromZip, bytesFromZip, sheetParts, cutSheet };
 export type Importer = typeof importer;
 expose(importer);

@@ -1,5 +1,6 @@
 /** Connected areas of a picture: the openings of a frame, and the flat area around a spot. */
 import { toOklab } from '@/core/color/spaces';
+import type { Box } from '@/core/geometry/box';
 import type { Grid } from '@/core/pixels/trace';
 
 export interface Region extends Grid {
@@ -68,6 +69,41 @@ function flood(
     if (y < height - 1) visit(index + width);
   }
   return { area, touchesBorder };
+}
+
+export interface Patches {
+  /** For each cell the number of its patch, -1 outside. */
+  labels: Int32Array;
+  /** Cells across and down that each patch takes. */
+  boxes: Box[];
+  areas: number[];
+}
+
+/** Every connected area (by sides) of cells for which `inside` holds, numbered on one map. */
+export function patches(width: number, height: number, inside: (index: number) => boolean): Patches {
+  const labels = new Int32Array(width * height).fill(-1);
+  const seen = new Uint8Array(width * height);
+  const queue = new Int32Array(width * height);
+  const boxes: Box[] = [];
+  const areas: number[] = [];
+  for (let start = 0; start < seen.length; start++) {
+    if (seen[start] || !inside(start)) continue;
+    const { area } = flood(width, height, start, inside, seen, queue);
+    let [left, right, top, bottom] = [width, 0, height, 0];
+    for (let at = 0; at < area; at++) {
+      const index = queue[at]!;
+      const x = index % width;
+      const y = (index - x) / width;
+      labels[index] = areas.length;
+      left = Math.min(left, x);
+      right = Math.max(right, x);
+      top = Math.min(top, y);
+      bottom = Math.max(bottom, y);
+    }
+    boxes.push({ x: left, y: top, width: right - left + 1, height: bottom - top + 1 });
+    areas.push(area);
+  }
+  return { labels, boxes, areas };
 }
 
 /** Alpha below which one sees through. */

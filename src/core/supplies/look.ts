@@ -1,4 +1,5 @@
 /** What can be measured of a picture to tell which kind of supply it is. */
+import { partsOf } from '@/core/pixels/parts';
 import { openings, SEE_THROUGH } from '@/core/pixels/regions';
 
 export interface Look {
@@ -16,6 +17,8 @@ export interface Look {
   grey: number;
   /** Mean difference of neighbours, 0 to 1: paper and line art are calm between their edges, photographs never. */
   busy: number;
+  /** Separate things of nearly one height standing in rows, as letters on a sheet do; 0 if it is no such sheet. */
+  set: number;
 }
 
 /** Measures pixels (RGBA, 8 bits); a picture made small (about 200 px) is enough, and best. */
@@ -80,6 +83,7 @@ export function lookOf(pixels: Uint8ClampedArray, width: number, height: number)
       alike += 1;
   const holes = clear > 0 ? openings(pixels, width, height) : [];
   const share = (value: number, of: number) => (of ? value / of : 0);
+  const bare = clear > 0.2 * count || white > 0.45 * seen;
   return {
     clear: share(clear, count),
     solidBorder: share(borderSolid, border),
@@ -90,7 +94,21 @@ export function lookOf(pixels: Uint8ClampedArray, width: number, height: number)
     dark: share(dark, seen),
     grey: share(grey, seen),
     busy: share(change, steps),
+    set: bare ? setOn(pixels, width, height) : 0,
   };
+}
+
+/** Fewest things a sheet of letters has, and fewest in a row on the average. */
+const LEAST_SET = 16;
+const LEAST_ROW = 4;
+
+function setOn(pixels: Uint8ClampedArray, width: number, height: number): number {
+  const { boxes, rows } = partsOf(pixels, width, height);
+  if (boxes.length < LEAST_SET || boxes.length < LEAST_ROW * rows) return 0;
+  const heights = boxes.map((box) => box.height).sort((a, b) => a - b);
+  const middle = heights[heights.length >> 1]!;
+  const alike = heights.filter((one) => one > 0.6 * middle && one < 1.7 * middle).length;
+  return alike >= 0.75 * boxes.length ? boxes.length : 0;
 }
 
 const lumaOf = (r: number, g: number, b: number): number => 0.2126 * r + 0.7152 * g + 0.0722 * b;

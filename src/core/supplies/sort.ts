@@ -83,8 +83,9 @@ export function guessKind(seen: Seen): Guess {
   if (told.sure > 0.95) return told;
   if (cue === 'alphabet') {
     const letters = characterOf(seen.path);
-    return letters
-      ? { kind: 'alphabet', sure: 0.92, why: `its name says letter ${letters}`, letters }
+    if (letters) return { kind: 'alphabet', sure: 0.92, why: `its name says letter ${letters}`, letters };
+    return seen.look.set
+      ? { kind: 'alphabet', sure: 0.85, why: `a sheet of ${seen.look.set} letters, to be cut apart` }
       : { kind: 'alphabet', sure: 0.55, why: 'its name says letters, not which' };
   }
   if (!cue) return told;
@@ -124,6 +125,8 @@ function fromPixels({ asset, look, camera }: Seen): Guess {
   const inches = { width: width / asset.ppi, height: height / asset.ppi };
   const ratio = width / height;
   if (look.clear < 0.01) {
+    if (isLineArt(look) && look.set)
+      return { kind: 'alphabet', sure: 0.6, why: `${look.set} things in rows, as letters stand` };
     if (isLineArt(look)) return { kind: 'stamp', sure: 0.85, why: 'dark lines on white' };
     if (isSheet(ratio) && Math.min(inches.width, inches.height) >= LEAST_SHEET) {
       const plain = look.oneColour > 0.985 && look.busy < 0.006;
@@ -135,6 +138,7 @@ function fromPixels({ asset, look, camera }: Seen): Guess {
       ? { kind: 'photo', sure: 0.74, why: 'a full picture that is no sheet of paper' }
       : { kind: 'embellishment', sure: 0.6, why: 'a full picture smaller than a sheet' };
   }
+  if (look.set) return { kind: 'alphabet', sure: 0.6, why: `${look.set} things in rows, as letters stand` };
   const alone = look.oneColour > 0.96;
   const around = 1 - look.clear;
   if (look.openings > 0 && look.opening > 0.12 && !(alone && look.opening < 0.3)) {

@@ -3,10 +3,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
+import IconButton from '@mui/material/IconButton';
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconPlus, IconSearch } from '@tabler/icons-react';
+import { IconPlus, IconSearch, IconX } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useRef, useState, type DragEvent } from 'react';
 import { missingLetters } from '@/core/supplies/letters';
 import type { Kit, Supply } from '@/core/supplies/model';
@@ -143,9 +144,18 @@ function Open({
                     <IconSearch size={18} />
                   </InputAdornment>
                 ),
+                endAdornment: words && (
+                  <IconButton size="small" aria-label="Clear the search" onClick={() => setWords('')}>
+                    <IconX size={18} />
+                  </IconButton>
+                ),
               },
             }}
-            sx={{ bgcolor: 'background.paper', borderRadius: 1 }}
+            sx={{
+              bgcolor: 'background.paper',
+              borderRadius: 1,
+              '& ::-webkit-search-cancel-button': { display: 'none' },
+            }}
           />
           <Button
             startIcon={<IconPlus size={18} />}

@@ -19,7 +19,7 @@ import {
   IconTrash,
 } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ComponentType } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
@@ -36,6 +36,13 @@ const canBeCut = ({ kind, asset }: Supply): boolean =>
   asset !== undefined &&
   asset.type !== 'image/svg+xml' &&
   (kind === 'frame' || kind === 'embellishment' || kind === 'alphabet');
+
+/** Pictures that may be a sheet of many. */
+const canBeCutApart = ({ kind, asset, letters }: Supply): boolean =>
+  asset !== undefined &&
+  asset.type !== 'image/svg+xml' &&
+  !letters &&
+  (kind === 'alphabet' || kind === 'embellishment' || kind === 'stamp' || kind === 'wordart');
 
 /** Smallest side a supply may have. */
 const SMALLEST = toPoints(0.05, 'in');
@@ -139,7 +146,12 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
       ) : (
         kit && <InKit chosen={chosen} cupboard={cupboard} kit={kit} />
       )}
-      {one && first.asset && canBeCut(first) && <CutButton supply={first} cupboard={cupboard} />}
+      {one && canBeCut(first) && (
+        <CutButton supply={first} cupboard={cupboard} name="Cut an opening" sheet={CutOpening} />
+      )}
+      {one && canBeCutApart(first) && (
+        <CutButton supply={first} cupboard={cupboard} name="Cut apart" sheet={CutApart} />
+      )}
       {one && first.asset && <Where key={first.asset.sha} sha={first.asset.sha} />}
       <Button
         color="inherit"
@@ -157,7 +169,18 @@ const CutOpening = dynamic(() =>
   import('@/features/cupboard/CutOpening').then((module) => module.CutOpening),
 );
 
-function CutButton({ supply, cupboard }: { supply: Supply; cupboard: Cupboard }) {
+const CutApart = dynamic(() => import('@/features/cupboard/CutApart').then((module) => module.CutApart));
+
+interface CutProps {
+  supply: Supply;
+  cupboard: Cupboard;
+}
+
+function CutButton({
+  name,
+  sheet: Sheet,
+  ...cut
+}: CutProps & { name: string; sheet: ComponentType<CutProps & { onClose: () => void }> }) {
   const [open, setOpen] = useState(false);
   return (
     <>
@@ -167,9 +190,9 @@ function CutButton({ supply, cupboard }: { supply: Supply; cupboard: Cupboard })
         onClick={() => setOpen(true)}
         sx={{ alignSelf: 'flex-start' }}
       >
-        Cut an opening
+        {name}
       </Button>
-      {open && <CutOpening supply={supply} cupboard={cupboard} onClose={() => setOpen(false)} />}
+      {open && <Sheet {...cut} onClose={() => setOpen(false)} />}
     </>
   );
 }

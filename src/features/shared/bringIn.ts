@@ -7,6 +7,7 @@ import { isFull } from '@/storage/database';
 import { hasAsset, storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
 import type { Imported, Importer } from '@/workers/import.worker';
+import type { SheetParts } from '@/workers/sheet';
 
 /** A file as it is chosen, or one inside a kit's zip. */
 export interface Incoming {
@@ -104,25 +105,30 @@ export async function bringIn(
   return result;
 }
 
-/** What is in a kit's zip, read by a worker. */
-export async function listZip(file: File): Promise<Result<ListedZip>> {
+/** A worker's hands for one job. */
+async function ask<T>(job: (importer: Remote<Importer>) => Promise<T>): Promise<T> {
   const hand = hire();
   try {
-    return await hand.importer.listZip(file);
+    return await job(hand.importer);
   } finally {
     hands.push(hand);
   }
 }
 
+/** What is in a kit's zip. */
+export const listZip = (file: File): Promise<Result<ListedZip>> =>
+  ask(async (importer) => importer.listZip(file));
+
 /** A file out of a kit's zip as it is. */
-export async function bytesFromZip(file: File, path: string): Promise<Result<Blob>> {
-  const hand = hire();
-  try {
-    return await hand.importer.bytesFromZip(file, path);
-  } finally {
-    hands.push(hand);
-  }
-}
+export const bytesFromZip = (file: File, path: string): Promise<Result<Blob>> =>
+  ask(async (importer) => importer.bytesFromZip(file, path));
+
+/** Where the parts of a sheet lie. Throws if the picture cannot be decoded. */
+export const sheetParts = (file: Blob): Promise<SheetParts> => ask((importer) => importer.sheetParts(file));
+
+/** Each group of a sheet's parts as a picture of its own. Throws if the picture cannot be decoded. */
+export const cutSheet = (file: Blob, groups: readonly (readonly number[])[], ppi: number): Promise<Blob[]> =>
+  ask((importer) => importer.cutSheet(file, groups, ppi));
 
 /** What to tell a person afterwards; null when all went well. */
 export function describeTrouble({ arrived, assets, refused, left, full }: BroughtIn): string | null {
