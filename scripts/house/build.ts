@@ -15,7 +15,7 @@ export async function fingerprint(...paths: string[]): Promise<string> {
   const hash = createHash('sha256');
   for (const path of paths) {
     const names = path.endsWith('.ts') ? [''] : (await readdir(join(ROOT, path), { recursive: true })).sort();
-    for (const name of names.filter((one) => !one || one.endsWith('.ts')))
+    for (const name of names.filter((one) => !one || /(?<!\.test)\.ts$/.test(one)))
       hash.update(name || path).update(await readFile(join(ROOT, path, name)));
   }
   return hash.digest('hex').slice(0, 16);

@@ -353,7 +353,9 @@ async function build(): Promise<void> {
   const print = await fingerprint(
     'scripts/kits',
     'scripts/art',
-    'src/core/pixels',
+    'src/core/pixels/edges.ts',
+    'src/core/pixels/trace.ts',
+    'src/core/pixels/regions.ts',
     'src/core/drawing',
     'src/core/project/create.ts',
     'src/core/project/file.ts',

@@ -118,3 +118,10 @@ export const newKit = (id: string, name: string, added: number): Kit => ({
 
 /** Where loose supplies live that belong to no other kit. */
 export const LOOSE_KIT = 'loose';
+
+/** The kit of loose supplies among those there are, or a new one. */
+export const looseKit = (kits: readonly Kit[], now: number): Kit =>
+  kits.find(({ id }) => id === LOOSE_KIT) ?? {
+    ...newKit(LOOSE_KIT, 'Loose supplies', now),
+    description: 'What belongs to no kit.',
+  };

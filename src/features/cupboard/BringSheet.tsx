@@ -4,20 +4,20 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import LinearProgress from '@mui/material/LinearProgress';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { fail, ok } from '@/core/result';
 import { tagsFrom } from '@/core/supplies/kit-file';
 import { characterOf } from '@/core/supplies/letters';
-import { LOOSE_KIT, type Kit, type SupplyKind } from '@/core/supplies/model';
+import type { Kit, SupplyKind } from '@/core/supplies/model';
 import type { Unit } from '@/core/units/lengths';
 import type { Row } from '@/features/cupboard/gathering';
 import { KindTargets } from '@/features/cupboard/KindTargets';
 import { ReviewGrid } from '@/features/cupboard/ReviewGrid';
 import { reviewGroups } from '@/features/cupboard/review';
 import type { Bringing } from '@/features/cupboard/useBringing';
+import { isUnnamed, KitChoice, type IntoKit } from '@/features/shared/KitChoice';
 import { LengthField } from '@/ui/LengthField';
 
 interface Props {
@@ -25,8 +25,6 @@ interface Props {
   kits: readonly Kit[];
   unit: Unit;
 }
-
-const NEW_KIT = 'new';
 
 export function BringSheet({ bringing, kits, unit }: Props) {
   const { stage } = bringing;
@@ -71,15 +69,14 @@ interface ReviewProps {
   skipped: readonly string[];
   kits: readonly Kit[];
   unit: Unit;
-  onKeep: (rows: readonly Row[], into: { id: string } | { name: string }) => void;
+  onKeep: (rows: readonly Row[], into: IntoKit) => void;
   onDiscard: () => void;
 }
 
 function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewProps) {
   const [rows, setRows] = useState(found);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const [into, setInto] = useState(NEW_KIT);
-  const [kitName, setKitName] = useState(name);
+  const [into, setInto] = useState<IntoKit>({ name });
   const [tags, setTags] = useState('');
   const groups = useMemo(() => reviewGroups(rows), [rows]);
   const picked = rows.filter(({ id }) => chosen.has(id));
@@ -99,8 +96,6 @@ function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewP
           : row,
       ),
     );
-  const own = kits.filter(({ house, id }) => !house && id !== LOOSE_KIT);
-  const unnamed = into === NEW_KIT && !kitName.trim();
   const common = tagsFrom(tags);
   return (
     <Dialog open fullScreen aria-labelledby="review-title" sx={{ m: { xs: 0, md: 3 } }}>
@@ -219,34 +214,7 @@ function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewP
           borderColor: 'divider',
         }}
       >
-        <TextField
-          select
-          size="small"
-          label="Put into"
-          value={into}
-          onChange={(event) => setInto(event.target.value)}
-          sx={{ width: 200 }}
-        >
-          <MenuItem value={NEW_KIT}>A new kit</MenuItem>
-          <MenuItem value={LOOSE_KIT}>Loose supplies</MenuItem>
-          {own.map(({ id, name: kit }) => (
-            <MenuItem key={id} value={id}>
-              {kit}
-            </MenuItem>
-          ))}
-        </TextField>
-        {into === NEW_KIT && (
-          <TextField
-            size="small"
-            label="Its name"
-            value={kitName}
-            error={unnamed}
-            helperText={unnamed ? 'A kit needs a name.' : undefined}
-            onChange={(event) => setKitName(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: 120 } }}
-            sx={{ width: 220 }}
-          />
-        )}
+        <KitChoice kits={kits} into={into} onChange={setInto} />
         <TextField
           size="small"
           label="Tags for all, with commas between"
@@ -259,11 +227,11 @@ function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewP
         </Button>
         <Button
           variant="contained"
-          disabled={unnamed || rows.length === 0}
+          disabled={isUnnamed(into) || rows.length === 0}
           onClick={() =>
             onKeep(
               rows.map((row) => ({ ...row, tags: [...new Set([...row.tags, ...common])] })),
-              into === NEW_KIT ? { name: kitName.trim() } : { id: into },
+              into,
             )
           }
         >

@@ -1,9 +1,10 @@
 /** Bringing supplies in: chosen or dropped, read, then looked over before they are put away. */
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { LOOSE_KIT, newKit, type Kit, type Supply } from '@/core/supplies/model';
+import { newKit, type Kit, type Supply } from '@/core/supplies/model';
 import { gatherFiles, type Batch, type Gathered, type Row } from '@/features/cupboard/gathering';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
+import { kitMeant, type IntoKit } from '@/features/shared/KitChoice';
 import { newId } from '@/features/shared/ids';
 import { throwOutUnused } from '@/storage/shelf';
 import { useNotify } from '@/ui/notices';
@@ -21,7 +22,7 @@ export interface Bringing {
   pickFolder: () => void;
   bring: (files: readonly File[]) => Promise<void>;
   /** Puts looked-over rows away, into a kit there is or a new one. */
-  keep: (rows: readonly Row[], into: { id: string } | { name: string }) => Promise<void>;
+  keep: (rows: readonly Row[], into: IntoKit) => Promise<void>;
   /** Leaves what was read outside; its files go from the store. */
   discard: () => void;
 }
@@ -32,8 +33,6 @@ const supplyOf = ({ sure: _, why: __, ...row }: Row, kit: string, order: number,
   order,
   added,
 });
-
-const LOOSE: Kit = { ...newKit(LOOSE_KIT, 'Loose supplies', 0), description: 'What belongs to no kit.' };
 
 export function useBringing(cupboard: Cupboard): Bringing {
   const notify = useNotify();
@@ -118,12 +117,8 @@ export function useBringing(cupboard: Cupboard): Bringing {
   );
 
   const keep = useCallback(
-    async (rows: readonly Row[], into: { id: string } | { name: string }) => {
-      const kits = now.current.kits;
-      const kit =
-        'name' in into
-          ? newKit(newId(), into.name, Date.now())
-          : (kits.find(({ id }) => id === into.id) ?? { ...LOOSE, added: Date.now() });
+    async (rows: readonly Row[], into: IntoKit) => {
+      const kit = kitMeant(into, now.current.kits, newId(), Date.now());
       try {
         await putAway(kit, rows);
       } catch {

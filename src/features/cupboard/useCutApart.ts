@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Box } from '@/core/geometry/box';
 import { unite } from '@/core/geometry/box';
-import { LOOSE_KIT, newKit, type Supply } from '@/core/supplies/model';
+import { looseKit, type Supply } from '@/core/supplies/model';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { bringIn, cutSheet, describeTrouble, sheetParts } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
@@ -97,8 +97,7 @@ export function useCutApart(supply: Supply, cupboard: Cupboard) {
         new AbortController().signal,
       );
       const own = cupboard.kits.find(({ id, house }) => id === supply.kit && !house);
-      const loose = cupboard.kits.find(({ id }) => id === LOOSE_KIT);
-      const kit = own ?? loose ?? newKit(LOOSE_KIT, 'Loose supplies', Date.now());
+      const kit = own ?? looseKit(cupboard.kits, Date.now());
       const added = Date.now();
       const from = Math.max(-1, ...cupboard.find('', { kit: kit.id }, () => false).map(({ order }) => order));
       const supplies = brought.arrived.map(({ path, asset, facts }, i): Supply => {

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import { alikeAround } from '@/core/pixels/regions';
 import { trace } from '@/core/pixels/trace';
-import { LOOSE_KIT, newKit, type Supply } from '@/core/supplies/model';
+import { LOOSE_KIT, looseKit, type Supply } from '@/core/supplies/model';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
@@ -108,8 +108,7 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
         asset: { ...arrived.asset, name: supply.name, ppi: found.value.ppi },
       };
       if (supply.at) {
-        const loose = cupboard.kits.find(({ id }) => id === LOOSE_KIT);
-        await cupboard.add(loose ?? newKit(LOOSE_KIT, 'Loose supplies', Date.now()), [
+        await cupboard.add(looseKit(cupboard.kits, Date.now()), [
           { ...next, id: newId(), kit: LOOSE_KIT, added: Date.now() },
         ]);
         notify({

@@ -5,12 +5,12 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
 import { tagsFrom } from '@/core/supplies/kit-file';
-import { newKit, type Kit } from '@/core/supplies/model';
+import type { Kit } from '@/core/supplies/model';
 import type { Result } from '@/core/result';
+import { isUnnamed, KitChoice, kitMeant, type IntoKit } from '@/features/shared/KitChoice';
 import { newId } from '@/features/shared/ids';
 import type { Kept } from '@/features/table/room/keepSupply';
 import { openCupboard } from '@/storage/supplies';
@@ -23,13 +23,10 @@ interface Props {
   onClose: () => void;
 }
 
-const NEW = 'new';
-
 export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
   const notify = useNotify();
   const [kits, setKits] = useState<readonly Kit[]>([]);
-  const [into, setInto] = useState(NEW);
-  const [kitName, setKitName] = useState('My kit');
+  const [into, setInto] = useState<IntoKit>({ name: 'My kit' });
   const [name, setName] = useState(first);
   const [tags, setTags] = useState('');
   const [busy, setBusy] = useState(false);
@@ -37,12 +34,12 @@ export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
     void openCupboard().then(({ kits: all }) => {
       const own = all.filter(({ house }) => !house);
       setKits(own);
-      if (own[0]) setInto(own[0].id);
+      if (own[0]) setInto({ id: own[0].id });
     });
   }, []);
   const keep = async () => {
     setBusy(true);
-    const kit = kits.find(({ id }) => id === into) ?? newKit(newId(), kitName.trim(), Date.now());
+    const kit = kitMeant(into, kits, newId(), Date.now());
     const kept = await onKeep({ name: name.trim(), tags: tagsFrom(tags), kit }).catch(() => null);
     setBusy(false);
     if (!kept?.ok)
@@ -53,7 +50,7 @@ export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
     notify({ text: `${name.trim()} lies in ${kit.name} now.` });
     onClose();
   };
-  const unnamed = !name.trim() || (into === NEW && !kitName.trim());
+  const unnamed = !name.trim() || isUnnamed(into);
   return (
     <Dialog open onClose={() => !busy && onClose()} maxWidth="xs" fullWidth aria-labelledby="keep-title">
       <DialogTitle id="keep-title" variant="h2">
@@ -67,29 +64,7 @@ export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 200 } }}
         />
-        <TextField
-          select
-          size="small"
-          label="Put into"
-          value={into}
-          onChange={(event) => setInto(event.target.value)}
-        >
-          {kits.map((kit) => (
-            <MenuItem key={kit.id} value={kit.id}>
-              {kit.name}
-            </MenuItem>
-          ))}
-          <MenuItem value={NEW}>A new kit</MenuItem>
-        </TextField>
-        {into === NEW && (
-          <TextField
-            size="small"
-            label="The kit’s name"
-            value={kitName}
-            onChange={(event) => setKitName(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: 120 } }}
-          />
-        )}
+        <KitChoice kits={kits} into={into} onChange={setInto} />
         <TextField
           size="small"
           label="Tags, with commas between"
