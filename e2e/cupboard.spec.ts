@@ -132,7 +132,7 @@ test('a zip of loose pictures becomes a kit: sorted, put right by keyboard, tagg
   await page.keyboard.press('Space');
   await page.keyboard.press('p');
   await expect(review.getByRole('option', { name: /^small square paper/ })).toBeVisible();
-  await review.getByLabel('Its name').fill('Harbour');
+  await review.getByLabel('The kit’s name').fill('Harbour');
   await review.getByLabel('Tags for all').fill('pier, blue');
   await review.getByRole('button', { name: 'Put 4 away' }).click();
   await expect(notice(page)).toContainText('4 supplies put away in Harbour.');

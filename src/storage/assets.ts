@@ -11,8 +11,9 @@ export interface PreparedAsset {
 /** Keeps a picture with its copies, all or nothing; the same bytes are stored once. */
 export const storeAsset = ({ asset, blob, proxies }: PreparedAsset): Promise<void> =>
   database.transaction('rw', database.assets, database.proxies, async () => {
-    if (await database.assets.get(asset.sha)) return;
-    await database.assets.put({ sha: asset.sha, asset, blob });
+    const stored = Date.now();
+    if (await database.assets.update(asset.sha, { stored })) return;
+    await database.assets.put({ sha: asset.sha, asset, blob, stored });
     await database.proxies.bulkPut(
       Object.entries(proxies).map(([level, proxy]) => ({
         sha: asset.sha,
@@ -44,6 +45,6 @@ export const readableBlob = async (sha: string): Promise<Blob | undefined> =>
 /** Keeps the project file behind a ready-made page, with the small picture it is known by. */
 export const storePage = (sha: string, blob: Blob, thumb: Blob | undefined): Promise<unknown> =>
   database.transaction('rw', database.assets, database.proxies, async () => {
-    await database.assets.put({ sha, blob });
+    await database.assets.put({ sha, blob, stored: Date.now() });
     if (thumb) await database.proxies.put({ sha, level: 'thumb', blob: thumb });
   });

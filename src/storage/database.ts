@@ -36,6 +36,8 @@ export interface AssetRow {
   /** Absent for the project file behind a ready-made page or a sketch. */
   asset?: Asset;
   blob: Blob;
+  /** When it last came in, milliseconds since 1970: what is new may not lie on any page yet. */
+  stored?: number;
 }
 
 /** `screen` and `thumb` are smaller copies; `full` is a readable copy of a file browsers cannot decode. */

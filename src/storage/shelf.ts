@@ -52,11 +52,14 @@ export async function purge(now: number): Promise<void> {
       await database.previews.delete(id);
       await journalOf(id).delete();
     });
-  await throwOutUnused();
+  await throwOutUnused(expired.flatMap(({ snapshot }) => Object.keys(snapshot.assets)));
 }
 
-/** Throws away pictures that no project and no supply holds any more. */
-export async function throwOutUnused(): Promise<void> {
+/** What came in less than this ago, milliseconds, may be on its way to a page or the cupboard in another tab. */
+const NEW_FOR = 3600 * 1000;
+
+/** Throws away pictures that no project and no supply holds any more; new ones only if they are `letGo`, by SHA-256. */
+export async function throwOutUnused(letGo: readonly string[] = []): Promise<void> {
   const used = new Set<string>();
   await database.projects.each((row) => Object.keys(row.snapshot.assets).forEach((sha) => used.add(sha)));
   await database.journal.each((row) => {
@@ -65,8 +68,12 @@ export async function throwOutUnused(): Promise<void> {
   await database.supplies.each(({ asset, page }) =>
     [asset?.sha, page].forEach((sha) => sha && used.add(sha)),
   );
-  const unused = (await database.assets.toCollection().primaryKeys()).filter((sha) => !used.has(sha));
-  await database.assets.bulkDelete(unused);
-  const gone = new Set(unused);
+  const gone = new Set<string>();
+  const since = Date.now() - NEW_FOR;
+  for (const sha of await database.assets.toCollection().primaryKeys()) {
+    if (used.has(sha)) continue;
+    if (letGo.includes(sha) || ((await database.assets.get(sha))?.stored ?? 0) < since) gone.add(sha);
+  }
+  await database.assets.bulkDelete([...gone]);
   await database.proxies.filter(({ sha }) => gone.has(sha)).delete();
 }

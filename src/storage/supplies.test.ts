@@ -73,6 +73,10 @@ describe('taking out', () => {
     expect(await openCupboard()).toEqual({ supplies: [], kits: [] });
     await database.projects.clear();
     await database.journal.clear();
+    // Another tab may be about to lay it.
+    await throwOutUnused();
+    expect(await hasAsset(asset.sha)).toBe(true);
+    await database.assets.update(asset.sha, { stored: Date.now() - 2 * 3600 * 1000 });
     await throwOutUnused();
     expect(await hasAsset(asset.sha)).toBe(false);
   });

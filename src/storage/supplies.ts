@@ -61,16 +61,21 @@ export const addKit = (kit: Kit, supplies: readonly Supply[]): Promise<void> =>
     await database.supplies.bulkPut([...supplies]);
   });
 
+/** SHA-256 of the files behind supplies. */
+export const picturesOf = (supplies: readonly Pick<Supply, 'asset' | 'page'>[]): string[] =>
+  supplies.flatMap(({ asset, page }) => asset?.sha ?? page ?? []);
+
 /** Takes supplies out; a kit that is left empty goes with them, unless it is the one for loose things. */
 export async function takeOut(ids: readonly string[]): Promise<void> {
+  let gone: Supply[] = [];
   await database.transaction('rw', database.kits, database.supplies, async () => {
-    const gone = (await database.supplies.bulkGet([...ids])).flatMap((supply) => supply ?? []);
+    gone = (await database.supplies.bulkGet([...ids])).flatMap((supply) => supply ?? []);
     await database.supplies.bulkDelete([...ids]);
     for (const kit of new Set(gone.map((supply) => supply.kit)))
       if (kit !== LOOSE_KIT && (await database.supplies.where('kit').equals(kit).count()) === 0)
         await database.kits.delete(kit);
   });
-  await throwOutUnused();
+  await throwOutUnused(picturesOf(gone));
 }
 
 /** The ink sets, shipped ones first. */

@@ -10,7 +10,7 @@ import { useMemo, useState } from 'react';
 import { fail, ok } from '@/core/result';
 import { tagsFrom } from '@/core/supplies/kit-file';
 import { characterOf } from '@/core/supplies/letters';
-import type { Kit, SupplyKind } from '@/core/supplies/model';
+import { LOOSE_KIT, type Kit, type SupplyKind } from '@/core/supplies/model';
 import type { Unit } from '@/core/units/lengths';
 import type { Row } from '@/features/cupboard/gathering';
 import { KindTargets } from '@/features/cupboard/KindTargets';
@@ -49,7 +49,7 @@ export function BringSheet({ bringing, kits, unit }: Props) {
       </Dialog>
       {stage.kind === 'review' && (
         <Review
-          key={stage.batch.name}
+          key={stage.batch.rows[0]?.id}
           name={stage.batch.name}
           found={stage.batch.rows}
           skipped={stage.skipped}
@@ -64,7 +64,7 @@ export function BringSheet({ bringing, kits, unit }: Props) {
 }
 
 interface ReviewProps {
-  name: string;
+  name: string | undefined;
   found: readonly Row[];
   skipped: readonly string[];
   kits: readonly Kit[];
@@ -76,7 +76,7 @@ interface ReviewProps {
 function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewProps) {
   const [rows, setRows] = useState(found);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const [into, setInto] = useState<IntoKit>({ name });
+  const [into, setInto] = useState<IntoKit>(name ? { name } : { id: LOOSE_KIT });
   const [tags, setTags] = useState('');
   const groups = useMemo(() => reviewGroups(rows), [rows]);
   const picked = rows.filter(({ id }) => chosen.has(id));

@@ -17,9 +17,9 @@ export interface Row extends Omit<Supply, 'kit' | 'order' | 'added'> {
   why: string;
 }
 
-/** Everything that came in under one name: a kit's zip, a folder, or loose files. */
+/** Everything that came in together: a kit's zip, a folder, or loose files, which have no name. */
 export interface Batch {
-  name: string;
+  name?: string;
   /** What kit.json said, if there was one. */
   about?: KitFile;
   rows: Row[];
@@ -41,7 +41,7 @@ const pathOf = (file: File): string =>
   (file.webkitRelativePath || (file as File & { path?: string }).path || file.name).replace(/^\.?\//, '');
 
 interface Source {
-  name: string;
+  name?: string;
   about?: KitFile;
   files: Incoming[];
   /** Project files: ready-made pages and sketches. */
@@ -50,7 +50,7 @@ interface Source {
   entries: Map<string, KitEntry>;
 }
 
-const sourceOf = (name: string): Source => ({ name, files: [], pages: [], entries: new Map() });
+const sourceOf = (name?: string): Source => ({ name, files: [], pages: [], entries: new Map() });
 
 async function sourcesIn(
   files: readonly File[],
@@ -58,7 +58,7 @@ async function sourcesIn(
   const skipped: string[] = [];
   const marks: HouseMark[] = [];
   const sources: Source[] = [];
-  const loose = sourceOf('Loose supplies');
+  const loose = sourceOf();
   let other = 0;
   for (const file of files) {
     const path = pathOf(file);
@@ -95,7 +95,7 @@ async function sourcesIn(
   if (loose.files.length + loose.pages.length) {
     const folders = new Set(loose.files.map(({ path }) => (path.includes('/') ? path.split('/')[0]! : '')));
     const [folder] = folders;
-    sources.push({ ...loose, name: folders.size === 1 && folder ? folder : loose.name });
+    sources.push({ ...loose, ...(folders.size === 1 && folder ? { name: folder } : {}) });
   }
   return { sources, marks, skipped };
 }

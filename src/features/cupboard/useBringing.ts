@@ -6,13 +6,14 @@ import { gatherFiles, type Batch, type Gathered, type Row } from '@/features/cup
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { kitMeant, type IntoKit } from '@/features/shared/KitChoice';
 import { newId } from '@/features/shared/ids';
+import { picturesOf } from '@/storage/supplies';
 import { throwOutUnused } from '@/storage/shelf';
 import { useNotify } from '@/ui/notices';
 
 export type BringingStage =
   | { kind: 'idle' }
   | { kind: 'reading'; done: number; of: number; cancel: () => void }
-  | { kind: 'review'; batch: Batch; skipped: readonly string[] };
+  | { kind: 'review'; batch: Pick<Batch, 'name' | 'rows'>; skipped: readonly string[] };
 
 export interface Bringing {
   stage: BringingStage;
@@ -58,7 +59,7 @@ export function useBringing(cupboard: Cupboard): Bringing {
   /** A kit whose kit.json was believed needs no looking over. */
   const putKitAway = useCallback(
     async ({ about, name, rows }: Batch) => {
-      const kit = { ...newKit(newId(), name, Date.now()), ...about?.kit };
+      const kit = { ...newKit(newId(), name ?? 'My kit', Date.now()), ...about?.kit };
       const cover = about?.supplies.find(({ file }) => file !== undefined && file === about.cover)?.name;
       await putAway({ ...kit, cover: rows.find((row) => row.name === cover)?.id }, rows);
     },
@@ -98,7 +99,7 @@ export function useBringing(cupboard: Cupboard): Bringing {
       const open = batches.filter(({ about }) => !about);
       const rows = open.flatMap((batch) => batch.rows);
       if (rows.length) {
-        const name = open.length === 1 ? open[0]!.name : 'Loose supplies';
+        const name = open.length === 1 ? open[0]!.name : undefined;
         setStage({ kind: 'review', batch: { name, rows }, skipped });
       } else setStage({ kind: 'idle' });
       const count = settled.reduce((sum, batch) => sum + batch.rows.length, 0);
@@ -138,8 +139,8 @@ export function useBringing(cupboard: Cupboard): Bringing {
 
   const discard = useCallback(() => {
     setStage({ kind: 'idle' });
-    void throwOutUnused();
-  }, []);
+    void throwOutUnused(picturesOf(stage.kind === 'review' ? stage.batch.rows : []));
+  }, [stage]);
 
   const { getRootProps, getInputProps, open } = useDropzone({
     onDrop: (files) => void bring(files),

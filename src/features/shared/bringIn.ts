@@ -4,7 +4,7 @@ import type { Asset } from '@/core/picture/asset';
 import type { Result } from '@/core/result';
 import type { ListedZip } from '@/workers/zip';
 import { isFull } from '@/storage/database';
-import { hasAsset, storeAsset } from '@/storage/assets';
+import { storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
 import type { Imported, Importer } from '@/workers/import.worker';
 import type { SheetParts } from '@/workers/sheet';
@@ -83,8 +83,7 @@ export async function bringIn(
         if (!imported.ok) result.refused.push(`${name} ${imported.message}.`);
         else {
           const { asset, proxies, facts, camera, dropped, blob } = imported.value;
-          if (!(await hasAsset(asset.sha)))
-            await storeAsset({ asset, blob: blob ?? new Blob([file], { type: asset.type }), proxies });
+          await storeAsset({ asset, blob: blob ?? new Blob([file], { type: asset.type }), proxies });
           arrived[index] = { asset, facts, camera, dropped, path };
         }
       } catch (error) {
