@@ -50,7 +50,9 @@ export class SupplySearch {
   /** Each supply's number in the index, with the words it stands under. */
   private readonly numbers = new Map<string, { number: number; words: ReadonlySet<string> }>();
   private count = 0;
-  private sorted: readonly Supply[] | null = null;
+  private sorted: InOrder | null = null;
+  /** SHA-256 of all files; made anew when something changed. */
+  private files: Set<string | undefined> | null = null;
 
   constructor(
     supplies: readonly Supply[],
@@ -65,7 +67,7 @@ export class SupplySearch {
     this.forget(supply.id);
     this.supplies.set(supply.id, supply);
     const number = this.count++;
-    this.sorted = null;
+    this.sorted = this.files = null;
     const words = new Set<string>();
     for (const [field, text] of Object.entries(textsOf(supply, kit)) as [keyof typeof WEIGHTS, string][])
       for (const [i, word] of termsOf(text).entries()) {
@@ -84,7 +86,7 @@ export class SupplySearch {
     const known = this.numbers.get(id);
     if (!known) return;
     this.index.remove(known.number, known.words);
-    this.sorted = null;
+    this.sorted = this.files = null;
     this.numbers.delete(id);
   }
 
@@ -94,8 +96,9 @@ export class SupplySearch {
 
   /** Whether a picture or page, by its SHA-256, is among them. */
   knows(sha: string): boolean {
-    for (const { asset, page } of this.supplies.values()) if (asset?.sha === sha || page === sha) return true;
-    return false;
+    if (!this.files)
+      this.files = new Set([...this.supplies.values()].map(({ asset, page }) => asset?.sha ?? page));
+    return this.files.has(sha);
   }
 
   /**
@@ -110,32 +113,38 @@ export class SupplySearch {
       (!filter.shape || shapeOf(supply) === filter.shape) &&
       (filter.favourite === undefined || supply.favourite === filter.favourite) &&
       (filter.used === undefined || isUsed(supply) === filter.used);
-    if (!words.trim()) return this.inOrder().filter(passes);
+    if (!words.trim()) return this.inOrder().supplies.filter(passes);
     const terms = termsOf(words);
-    const exact = this.ordered(this.index.find(terms), passes);
+    const exact = this.index.find(terms);
     // Slips are only forgiven when nothing is spelled so: a right word never brings in its neighbours.
-    return exact.length || this.index.find(terms).some(Boolean)
-      ? exact
-      : this.ordered(this.index.find(terms, true), passes);
+    return this.ordered(exact.some(Boolean) ? exact : this.index.find(terms, true), passes);
   }
 
   /** What fits best first, equals in the order of the kits. Numbers are sorted, not things: it must be done in no time. */
   private ordered(fits: Float32Array, passes: (supply: Supply) => boolean): Supply[] {
     const now = this.clock();
-    const all = this.inOrder();
-    const keys = new Float64Array(all.length);
+    const { supplies, numbers } = this.inOrder();
+    const keys = new Float64Array(supplies.length);
     let count = 0;
-    all.forEach((supply, rank) => {
-      const fit = fits[this.numbers.get(supply.id)!.number]!;
-      if (fit > 0 && passes(supply))
-        keys[count++] = rank - Math.round(fit * liking(supply, now) * FINENESS) * RANKS;
-    });
-    return Array.from(keys.subarray(0, count).sort(), (key) => all[((key % RANKS) + RANKS) % RANKS]!);
+    for (let rank = 0; rank < supplies.length; rank++) {
+      const fit = fits[numbers[rank]!]!;
+      if (fit === 0) continue;
+      const supply = supplies[rank]!;
+      if (passes(supply)) keys[count++] = rank - Math.round(fit * liking(supply, now) * FINENESS) * RANKS;
+    }
+    return Array.from(keys.subarray(0, count).sort(), (key) => supplies[((key % RANKS) + RANKS) % RANKS]!);
   }
 
   /** Everything in the order of the kits; made anew when something changed. */
-  private inOrder(): readonly Supply[] {
-    return (this.sorted ??= [...this.supplies.values()].sort(inOrder));
+  private inOrder(): InOrder {
+    if (!this.sorted) {
+      const supplies = [...this.supplies.values()].sort(inOrder);
+      this.sorted = {
+        supplies,
+        numbers: Int32Array.from(supplies, ({ id }) => this.numbers.get(id)!.number),
+      };
+    }
+    return this.sorted;
   }
 
   /** Words that begin so, most common first: what may be meant. */
@@ -143,6 +152,12 @@ export class SupplySearch {
     const [start] = termsOf(beginning);
     return start ? this.index.suggest(start, most) : [];
   }
+}
+
+interface InOrder {
+  supplies: readonly Supply[];
+  /** Each one's number in the index. */
+  numbers: Int32Array;
 }
 
 /** Steps in which fits are told apart, and more supplies than there will ever be. */
