@@ -38,6 +38,10 @@ export const assetBlob = async (sha: string): Promise<Blob | undefined> =>
 export const proxyBlob = async (sha: string, level: ProxyLevel): Promise<Blob | undefined> =>
   (await database.proxies.get([sha, level]))?.blob;
 
+/** What to show a picture by in small: the small copy, or the file itself where that is small enough. */
+export const smallBlob = async (sha: string): Promise<Blob | undefined> =>
+  (await proxyBlob(sha, 'thumb')) ?? (await assetBlob(sha));
+
 /** A file browsers can decode at full size: the file itself, or the readable copy made when it came in. */
 export const readableBlob = async (sha: string): Promise<Blob | undefined> =>
   (await proxyBlob(sha, 'full')) ?? (await assetBlob(sha));

@@ -21,8 +21,8 @@ import type { KitZip, ListedZip } from '@/workers/zip';
 
 export interface Imported {
   asset: Asset;
-  /** `screen` is left out where the file itself is small enough. */
-  proxies: { thumb: Blob; screen?: Blob; full?: Blob };
+  /** `screen` and `thumb` are left out where the file itself is small enough. */
+  proxies: { thumb?: Blob; screen?: Blob; full?: Blob };
   facts: Facts;
   /** The file holds notes a camera wrote. */
   camera: boolean;
@@ -184,6 +184,10 @@ async function decode(
   });
 }
 
+/** A file of at most so many pixels a side and bytes is shown in small as it is. */
+const SMALL_SIDE = 2 * THUMB_SIDE;
+const SMALL_BYTES = 200_000;
+
 /** Smaller copies and what can be seen in them. */
 async function finish(
   asset: Asset,
@@ -201,9 +205,10 @@ async function finish(
   // A small picture is its own copy for the screen.
   const own =
     fits && asset.orientation === 1 && asset.type !== 'image/heic' && asset.type !== 'image/svg+xml';
+  const small = own && Math.max(bitmap.width, bitmap.height) <= SMALL_SIDE && asset.bytes <= SMALL_BYTES;
   const proxies = {
     ...(own ? {} : { screen: await encode(screen, screen.width, screen.height, copies, 0.86) }),
-    thumb: await encode(thumb, thumb.width, thumb.height, copies, 0.82),
+    ...(small ? {} : { thumb: await encode(thumb, thumb.width, thumb.height, copies, 0.82) }),
     ...(full ? { full } : {}),
   };
   screen.close();

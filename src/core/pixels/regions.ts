@@ -41,7 +41,7 @@ function regionOf(
   return { values, width, height, area, touchesBorder };
 }
 
-/** Walks the area around `start`; its cells are left at the beginning of `queue`. */
+/** Walks the area around `start`, which is inside; its cells are left at the beginning of `queue`. */
 function flood(
   width: number,
   height: number,
@@ -50,23 +50,26 @@ function flood(
   seen: Uint8Array,
   queue: Int32Array,
 ): { area: number; touchesBorder: boolean } {
-  let area = 0;
+  const end = width * height;
+  let area = 1;
   let touchesBorder = false;
-  const visit = (index: number) => {
-    if (seen[index] || !inside(index)) return;
+  queue[0] = start;
+  seen[start] = 1;
+  // Each cell is asked about once, whether it is inside or not: the asking is what costs.
+  const look = (index: number) => {
     seen[index] = 1;
-    queue[area++] = index;
+    if (inside(index)) queue[area++] = index;
   };
-  visit(start);
   for (let at = 0; at < area; at++) {
     const index = queue[at]!;
     const x = index % width;
-    const y = (index - x) / width;
-    if (x === 0 || y === 0 || x === width - 1 || y === height - 1) touchesBorder = true;
-    if (x > 0) visit(index - 1);
-    if (x < width - 1) visit(index + 1);
-    if (y > 0) visit(index - width);
-    if (y < height - 1) visit(index + width);
+    const up = index - width;
+    const down = index + width;
+    if (x === 0 || x === width - 1 || up < 0 || down >= end) touchesBorder = true;
+    if (x > 0 && !seen[index - 1]) look(index - 1);
+    if (x < width - 1 && !seen[index + 1]) look(index + 1);
+    if (up >= 0 && !seen[up]) look(up);
+    if (down < end && !seen[down]) look(down);
   }
   return { area, touchesBorder };
 }

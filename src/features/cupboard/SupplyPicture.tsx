@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import { useEffect, useState } from 'react';
 import type { Supply } from '@/core/supplies/model';
-import { proxyBlob } from '@/storage/assets';
+import { smallBlob } from '@/storage/assets';
 
 /** Addresses stay good as long as the page is open: the same pictures come by again and again. */
 const addresses = new Map<string, string>();
@@ -12,7 +12,7 @@ const MOST_ADDRESSES = 4000;
 async function addressOf(sha: string): Promise<string | undefined> {
   const known = addresses.get(sha);
   if (known) return known;
-  const blob = await proxyBlob(sha, 'thumb');
+  const blob = await smallBlob(sha);
   if (!blob) return undefined;
   if (addresses.size >= MOST_ADDRESSES) {
     const [oldest, address] = addresses.entries().next().value!;

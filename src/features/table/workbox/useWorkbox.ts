@@ -9,7 +9,7 @@ import { cueOf, guessKind } from '@/core/supplies/sort';
 import { pictureOf } from '@/features/shared/supplyFiles';
 import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { proxyBlob } from '@/storage/assets';
+import { smallBlob } from '@/storage/assets';
 import { useNotify } from '@/ui/notices';
 
 /** One thing in a compartment. */
@@ -44,7 +44,7 @@ function useThumbs(shas: readonly string[]): ReadonlyMap<string, string> {
       let changed = false;
       for (const sha of shas) {
         if (known.current.has(sha)) continue;
-        const blob = await proxyBlob(sha, 'thumb');
+        const blob = await smallBlob(sha);
         if (!blob) continue;
         known.current.set(sha, URL.createObjectURL(blob));
         changed = true;
