@@ -61,6 +61,7 @@ function Open({
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [leaving, setLeaving] = useState<readonly Supply[]>([]);
   const last = useRef<string | null>(null);
+  const results = useRef<HTMLDivElement>(null);
   const bringing = useBringing(cupboard);
   const typed = useDeferredValue(words);
   const found = useMemo(
@@ -117,6 +118,7 @@ function Open({
         bringing={bringing}
       />
       <Box
+        ref={results}
         component="section"
         aria-label="Found supplies"
         sx={{
@@ -131,11 +133,17 @@ function Open({
         <Box sx={{ p: 1.5, pb: 1, display: 'flex', gap: 1.5, alignItems: 'center' }}>
           <TextField
             fullWidth
+            autoFocus
             size="small"
             type="search"
             placeholder="Search: kite, blue button, washi …"
             value={words}
             onChange={(event) => setWords(event.target.value.slice(0, 200))}
+            onKeyDown={(event) => {
+              if (event.key !== 'ArrowDown' && event.key !== 'Enter') return;
+              event.preventDefault();
+              results.current?.querySelector<HTMLElement>('[role="option"][tabindex="0"]')?.focus();
+            }}
             slotProps={{
               htmlInput: { 'aria-label': 'Search the cupboard', autoComplete: 'off' },
               input: {

@@ -29,14 +29,16 @@ export function CupboardSheet({ laying, onClose }: Props) {
   const [carrying, setCarrying] = useState(false);
   const [onPage, setOnPage] = useState(false);
   const frame = useRef<HTMLDivElement>(null);
+  /** What had the focus before gets it back. */
+  const [before] = useState(() => document.activeElement as HTMLElement | null);
   const counts = useMemo(() => uses(project), [project]);
   const usedOf = useCallback((sha: string | undefined) => (sha ? (counts.get(sha) ?? 0) : 0), [counts]);
 
   useEffect(() => {
-    const before = document.activeElement as HTMLElement | null;
-    frame.current?.focus();
+    // The search takes the focus as soon as it is there.
+    if (!frame.current?.contains(document.activeElement)) frame.current?.focus();
     return () => before?.focus();
-  }, []);
+  }, [before]);
 
   const middleOfScreen = () => ({ left: window.innerWidth / 2 - 120, top: window.innerHeight / 3 });
   return (
