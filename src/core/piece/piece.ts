@@ -29,4 +29,6 @@ export interface Piece {
   outline: Outline;
   finish: Finish;
   placement: Placement;
+  /** Ids of the groups it is in, outermost first; absent if in none. */
+  groups?: string[];
 }

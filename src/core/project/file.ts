@@ -1,5 +1,15 @@
 /** `project.json` of a .bellagraph file: what is written, and the door it passes when read. See docs/file-format.md. */
-import { array, lazy, number, object, string, ValidationError, type AnyObject, type ObjectSchema } from 'yup';
+import {
+  array,
+  boolean,
+  lazy,
+  number,
+  object,
+  string,
+  ValidationError,
+  type AnyObject,
+  type ObjectSchema,
+} from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { EXTENSIONS, MOST_HOLES, MOST_PIXELS, type AssetType } from '@/core/picture/asset';
 import { finishSchema } from '@/core/piece/finish';
@@ -9,8 +19,9 @@ import { SHA256 } from '@/core/piece/material/picture';
 import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { ROLES } from '@/core/piece/piece';
-import { placementSchema } from '@/core/piece/placement/placement';
+import { FAR, placementSchema } from '@/core/piece/placement/placement';
 import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
+import { flatten, treeOf } from '@/core/project/tree';
 import { fail, ok, type Result } from '@/core/result';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
@@ -18,10 +29,24 @@ import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string, unknown>> = {
   // 2: compartments for more than photos and papers; pictures that are things of their own, with their own edge.
   1: (old) => ({ ...Object.fromEntries(COMPARTMENTS.map((name) => [name, []])), ...old }),
+  // 3: groups, guides, locked pages.
+  2: (old) => ({
+    guides: [],
+    guidesLocked: false,
+    ...old,
+    surfaces: Array.isArray(old.surfaces)
+      ? old.surfaces.map((surface: object) => ({ groups: [], guides: [], locked: false, ...surface }))
+      : old.surfaces,
+  }),
 };
 
 export const MOST_PIECES = 5000;
 export const MOST_SURFACES = 400;
+/** Groups within groups. */
+export const DEEPEST_GROUP = 12;
+export const MOST_GUIDES = 400;
+/** Copies one way in rows and columns. */
+export const MOST_REPEATED = 500;
 export const MOST_ASSETS = 20_000;
 
 const id = string().min(1).max(80).required();
@@ -47,6 +72,29 @@ const pieceSchema = object({
   outline: oneOfKinds(OUTLINES, 'cut'),
   finish: finishSchema.required(),
   placement: placementSchema.required(),
+  groups: array(id).min(1).max(DEEPEST_GROUP),
+}).noUnknown();
+
+const far = number().min(-FAR).max(FAR).required();
+const guidesSchema = array(
+  object({
+    axis: string().oneOf(['x', 'y']).required(),
+    at: far,
+  })
+    .noUnknown()
+    .required(),
+)
+  .max(MOST_GUIDES)
+  .required();
+
+const count = number().integer().min(1).max(MOST_REPEATED).required();
+const groupSchema = object({
+  id,
+  name: string().max(400).defined(),
+  repeat: object({ columns: count, rows: count, gapX: far, gapY: far, shift: far })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
 }).noUnknown();
 
 const side = number()
@@ -65,6 +113,9 @@ const surfaceSchema = object({
   ground: string().matches(HEX_COLOUR).required(),
   light: lightSchema.required(),
   pile: array(pieceSchema.required()).max(MOST_PIECES).required(),
+  groups: array(groupSchema.required()).max(MOST_PIECES).required(),
+  guides: guidesSchema,
+  locked: boolean().required(),
 }).noUnknown();
 
 const outlineData = string()
@@ -100,6 +151,8 @@ const projectSchema = object({
   kind: string().oneOf(['layout']).required(),
   unit: string().oneOf(['in', 'mm']).required(),
   surfaces: array(surfaceSchema.required()).min(1).max(MOST_SURFACES).required(),
+  guides: guidesSchema,
+  guidesLocked: boolean().required(),
   assets: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((sha) => [sha, assetSchema.required()])))
       .test('names', 'the list of pictures is damaged', (assets) =>
@@ -138,7 +191,9 @@ export function checkProject(written: unknown, version = FILE_VERSION): Result<P
   let project = written as Record<string, unknown>;
   for (let from = version; from < FILE_VERSION; from++) project = MIGRATIONS[from]!(project);
   try {
-    return ok(projectSchema.validateSync(project, { strict: true }) as Project);
+    const read = projectSchema.validateSync(project, { strict: true }) as Project;
+    // Groups lie together whatever a file says; nothing is lost by it.
+    return ok({ ...read, surfaces: read.surfaces.map((page) => ({ ...page, ...flatten(treeOf(page)) })) });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     return fail(`The project inside this file is damaged: ${error.message}.`);

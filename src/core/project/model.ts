@@ -5,6 +5,30 @@ import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
 import type { Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
 
+/** A fine line to lay things along: upright at `x` points from the trim's left, or level at `y` from its top. */
+export interface Guide {
+  axis: 'x' | 'y';
+  at: number;
+}
+
+/** Rows and columns of copies, kept adjustable: the group's first cell is what is repeated. Lengths in points. */
+export interface Repeat {
+  columns: number;
+  rows: number;
+  /** Between neighbours' boxes; below zero they overlap. */
+  gapX: number;
+  gapY: number;
+  /** How far every second row stands to the right. */
+  shift: number;
+}
+
+/** Pieces that are taken as one; which ones says each piece's own `groups`. */
+export interface Group {
+  id: string;
+  name: string;
+  repeat?: Repeat;
+}
+
 /** One side that is printed and trimmed: a page, half a spread, a card panel, a cover. Lengths in points. */
 export interface Surface {
   id: string;
@@ -18,8 +42,13 @@ export interface Surface {
   /** Colour of the bare page. */
   ground: string;
   light: PageLight;
-  /** Bottom first. */
+  /** Bottom first; the pieces of a group lie next to each other. */
   pile: Piece[];
+  groups: Group[];
+  /** This page's own. */
+  guides: Guide[];
+  /** Nothing on it can be changed until it is unlocked. */
+  locked: boolean;
 }
 
 export interface Project {
@@ -29,6 +58,10 @@ export interface Project {
   /** What lengths are shown in. */
   unit: 'in' | 'mm';
   surfaces: Surface[];
+  /** Shown on every page. */
+  guides: Guide[];
+  /** Guides cannot be dragged. */
+  guidesLocked: boolean;
   /** By SHA-256: every picture the project has gathered, used or not. */
   assets: Record<string, Asset>;
   /** What was gathered for it, by the workbox's compartments, in order, as SHA-256. */
@@ -41,7 +74,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 2;
+export const FILE_VERSION = 3;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;
@@ -58,24 +91,35 @@ export interface NewLayout extends Size {
   unit: Project['unit'];
 }
 
-export const newLayout = ({ id, title, unit, width, height }: NewLayout): Project => ({
+/** An empty page. */
+export const newSurface = (
+  id: string,
+  name: string,
+  { width, height }: Size,
+  unit: Project['unit'],
+): Surface => ({
+  id,
+  name,
+  width,
+  height,
+  bleed: USUAL_BLEED[unit],
+  safe: USUAL_SAFE[unit],
+  ground: '#ffffff',
+  light: DAYLIGHT,
+  pile: [],
+  groups: [],
+  guides: [],
+  locked: false,
+});
+
+export const newLayout = ({ id, title, unit, ...size }: NewLayout): Project => ({
   id,
   title,
   kind: 'layout',
   unit,
-  surfaces: [
-    {
-      id: `${id}-1`,
-      name: 'Page 1',
-      width,
-      height,
-      bleed: USUAL_BLEED[unit],
-      safe: USUAL_SAFE[unit],
-      ground: '#ffffff',
-      light: DAYLIGHT,
-      pile: [],
-    },
-  ],
+  surfaces: [newSurface(`${id}-1`, 'Page 1', size, unit)],
+  guides: [],
+  guidesLocked: false,
   assets: {},
   photos: [],
   papers: [],

@@ -205,8 +205,12 @@ describe('project.json', () => {
       }),
       { numRuns: 30 },
     );
-    // A file of the first version gains the compartments it did not know.
-    const { stamps: _, bits: __, frames: ___, letters: ____, ...first } = full;
+    // A file of the first version gains the compartments, groups, guides and locks it did not know.
+    const { stamps: _, bits: __, frames: ___, letters: ____, guides: _1, guidesLocked: _2, ...rest } = full;
+    const first = {
+      ...rest,
+      surfaces: full.surfaces.map(({ groups: _3, guides: _4, locked: _5, ...page }) => page),
+    };
     expect(readProject(JSON.stringify({ format: 'bellagraph', version: 1, project: first }))).toEqual({
       ok: true,
       value: full,
@@ -225,7 +229,7 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 3; this one reads up to 2\)/,
+      /newer Bellagraph \(file version 4; this one reads up to 3\)/,
     ],
     [
       'without a version',

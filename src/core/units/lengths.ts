@@ -47,6 +47,108 @@ const LENGTH = new RegExp(
 );
 
 /**
+ * Reads what people type where a length is wanted: a length, or arithmetic with lengths and numbers, `4.25/2`,
+ * `3 1/4 in + 2 mm`, `(12 - 2*0.5)/3`. A sum without any unit is in `unit`. Returns points, or says what could not be read.
+ */
+export function parseMeasure(text: string, unit: Unit): Result<number> {
+  const plain = parseLength(text, unit);
+  if (plain.ok || !/[+*/()×·]|\d\s*x\s*\d|.\s*-/i.test(text)) return plain;
+  const tokens = tokensOf(text);
+  if (!tokens) return fail(`“${text.trim()}” could not be worked out. Try 4.25/2 or 3 in + 5 mm.`);
+  let at = 0;
+  const take = (...wanted: string[]): string | undefined =>
+    typeof tokens[at] === 'string' && wanted.includes(tokens[at] as string)
+      ? (tokens[at++] as string)
+      : undefined;
+  /** A number in points to the power of `unit`: 0 a plain number, 1 a length. */
+  type Value = { n: number; power: number };
+  const value = (): Value | null => {
+    if (take('-')) {
+      const inner = value();
+      return inner && { ...inner, n: -inner.n };
+    }
+    take('+');
+    if (take('(')) {
+      const inner = sum();
+      return inner && take(')') ? inner : null;
+    }
+    const token = tokens[at];
+    if (typeof token !== 'object') return null;
+    at += 1;
+    return token.unit ? { n: toPoints(token.n, token.unit), power: 1 } : { n: token.n, power: 0 };
+  };
+  const product = (): Value | null => {
+    let left = value();
+    for (let sign = take('*', '/'); left && sign; sign = take('*', '/')) {
+      const right = value();
+      if (!right) return null;
+      left =
+        sign === '*'
+          ? { n: left.n * right.n, power: left.power + right.power }
+          : { n: left.n / right.n, power: left.power - right.power };
+    }
+    return left;
+  };
+  const sum = (): Value | null => {
+    let left = product();
+    for (let sign = take('+', '-'); left && sign; sign = take('+', '-')) {
+      const right = product();
+      if (!right) return null;
+      // A plain number beside a length is meant in the field's own unit.
+      const alike = left.power === right.power;
+      const length = (one: Value) => (alike || one.power === 1 ? one.n : toPoints(one.n, unit));
+      if (!alike && Math.max(left.power, right.power) !== 1) return null;
+      left = {
+        n: length(left) + (sign === '+' ? 1 : -1) * length(right),
+        power: Math.max(left.power, right.power),
+      };
+    }
+    return left;
+  };
+  const result = sum();
+  if (!result || at < tokens.length || !Number.isFinite(result.n))
+    return fail(`“${text.trim()}” could not be worked out. Try 4.25/2 or 3 in + 5 mm.`);
+  if (result.power !== 0 && result.power !== 1) return fail(`“${text.trim()}” is not a length.`);
+  return ok(result.power === 1 ? result.n : toPoints(result.n, unit));
+}
+
+type Token = string | { n: number; unit?: Unit };
+
+const TOKEN = new RegExp(
+  String.raw`\s*(?:(\d+)\s+(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)(?![.,\d])|(${NUMBER})|([-+*/()×·x]))(?:\s*(in|inch|inches|mm|cm|pts?|px|["”″]))?`,
+  'iy',
+);
+
+/** Numbers with their units, and signs; null if there is anything else. */
+function tokensOf(text: string): Token[] | null {
+  const tokens: Token[] = [];
+  const trimmed = text.trim();
+  TOKEN.lastIndex = 0;
+  while (TOKEN.lastIndex < trimmed.length) {
+    const found = TOKEN.exec(trimmed);
+    if (!found) return null;
+    const [, whole, top, bottom, fractionTop, fractionBottom, decimal, sign, spelling] = found;
+    if (sign) {
+      if (spelling) return null;
+      tokens.push(/[×·x]/i.test(sign) ? '*' : sign);
+      continue;
+    }
+    if (fractionTop && tokens.at(-1) === '/') {
+      // What is divided twice is divided from the left: 3 / 2 / 4 is no half.
+      tokens.push({ n: Number(fractionTop) }, '/');
+      const unit = spelling && SPELLINGS[spelling.toLowerCase()];
+      tokens.push(unit ? { n: Number(fractionBottom), unit } : { n: Number(fractionBottom) });
+      continue;
+    }
+    const n = decimal
+      ? Number(decimal.replace(',', '.'))
+      : Number(whole ?? 0) + Number(top ?? fractionTop) / Number(bottom ?? fractionBottom);
+    tokens.push(spelling ? { n, unit: SPELLINGS[spelling.toLowerCase()]! } : { n });
+  }
+  return tokens;
+}
+
+/**
  * Reads a length such as `3 1/4 in`, `80mm`, `2.5"`, `-4,5 cm`, `300 px` or, with no unit, in `unit`.
  * Decimal comma and point are both read. Returns points, or a sentence saying what could not be read.
  */

@@ -27,7 +27,7 @@ export interface Placement {
 }
 
 /** Ten times the largest page, so that nothing is ever lost out of reach. */
-const FAR = 43200;
+export const FAR = 43200;
 /** Smallest side of a piece, points. */
 export const SMALLEST_PIECE = 1;
 
@@ -67,25 +67,78 @@ export function normalTurn(degrees: number): number {
   return within > 180 ? within - 360 : within;
 }
 
+/** A change of the whole page that keeps shapes: scaled and turned about a point, then moved. */
+export interface Similarity {
+  about: Point;
+  scale: number;
+  /** Degrees clockwise. */
+  turn: number;
+  move: Point;
+}
+
+/** The map of a similarity. */
+export const similarityMatrix = ({ about, scale, turn, move }: Similarity): Matrix =>
+  compose(
+    translation(about.x + move.x, about.y + move.y),
+    rotation(turn),
+    scaling(scale),
+    translation(-about.x, -about.y),
+  );
+
+/** A placement carried along by a similarity: nothing is ever sheared. */
+export function carried(placement: Placement, by: Similarity): Placement {
+  const { x, y } = apply(similarityMatrix(by), placement);
+  return {
+    ...placement,
+    x,
+    y,
+    width: Math.max(SMALLEST_PIECE, placement.width * by.scale),
+    height: Math.max(SMALLEST_PIECE, placement.height * by.scale),
+    turn: normalTurn(placement.turn + by.turn),
+  };
+}
+
+/** A placement seen in a mirror that stands at `at`: upright (left and right change) or level (top and bottom). */
+export function mirrored(placement: Placement, axis: 'x' | 'y', at: number): Placement {
+  const { x, y, turn, mirror } = placement;
+  return axis === 'x'
+    ? { ...placement, x: 2 * at - x, mirror: !mirror, turn: normalTurn(-turn) }
+    : { ...placement, y: 2 * at - y, mirror: !mirror, turn: normalTurn(180 - turn) };
+}
+
 /** -1, 0 or 1: which side of the box a handle sits on. */
 export type Side = -1 | 0 | 1;
 
 /**
  * The placement after the handle at (`sx`, `sy`) was dragged to `to` on the page; the side opposite stays where it is.
- * A corner keeps proportion unless `free`; a side changes one measure only.
+ * A corner keeps proportion unless `free`; a side changes one measure only, or both if `whole`. `centred` keeps the middle
+ * where it is.
  */
-export function resized(placement: Placement, sx: Side, sy: Side, to: Point, free = false): Placement {
+export function resized(
+  placement: Placement,
+  sx: Side,
+  sy: Side,
+  to: Point,
+  { free = false, whole = false, centred = false } = {},
+): Placement {
   const { x, y } = apply(invert(placementMatrix(placement)), to);
   const { width, height } = placement;
-  let w = sx === 0 ? width : Math.max(SMALLEST_PIECE, sx * x + width / 2);
-  let h = sy === 0 ? height : Math.max(SMALLEST_PIECE, sy * y + height / 2);
-  if (sx !== 0 && sy !== 0 && !free) {
+  const drawn = (side: Side, at: number, length: number) =>
+    side === 0 ? length : Math.max(SMALLEST_PIECE, centred ? 2 * side * at : side * at + length / 2);
+  let w = drawn(sx, x, width);
+  let h = drawn(sy, y, height);
+  if (whole && !free && (sx === 0 || sy === 0)) {
+    const scale = Math.max(sx === 0 ? h / height : w / width, SMALLEST_PIECE / Math.min(width, height));
+    w = width * scale;
+    h = height * scale;
+  } else if (sx !== 0 && sy !== 0 && !free) {
     // The nearest point on the diagonal, so that the corner follows the hand in every direction.
     const along = (w * width + h * height) / (width * width + height * height);
     const scale = Math.max(along, SMALLEST_PIECE / Math.min(width, height));
     w = width * scale;
     h = height * scale;
   }
+  if (centred) return { ...placement, width: w, height: h };
   const shift = apply(placementMatrix(placement), { x: (sx * (w - width)) / 2, y: (sy * (h - height)) / 2 });
   return { ...placement, x: shift.x, y: shift.y, width: w, height: h };
 }

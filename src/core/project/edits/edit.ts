@@ -21,6 +21,12 @@ export function piecesOf(project: Draft<Project>, surfaceId: string, ids: readon
 export const naming = (pieces: readonly Piece[]): string =>
   pieces.length === 1 ? pieces[0]!.role : `${pieces.length} pieces`;
 
+/** Several edits as one step. */
+export const together = (label: string, edits: readonly Edit[]): Edit => ({
+  label,
+  apply: (project) => edits.forEach((edit) => edit.apply(project)),
+});
+
 /** An edit of some pieces of a page, each by `change`. */
 export const changePieces = (
   label: string,

@@ -2,7 +2,7 @@
 import type { Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
 import { naming, type Edit } from '@/core/project/edits/edit';
-import { surfaceOf } from '@/core/project/model';
+import { surfaceOf, type Group } from '@/core/project/model';
 
 /** Lays pieces on top of the pile, or at `at` counted from the bottom, with what is known of their picture files. */
 export const layPieces = (
@@ -11,12 +11,14 @@ export const layPieces = (
   assets: readonly Asset[] = [],
   at?: number,
   verb = 'lay',
+  groups: readonly Group[] = [],
 ): Edit => ({
   label: `${verb} ${naming(pieces)}`,
   apply(project) {
     for (const asset of assets) project.assets[asset.sha] = asset;
-    const { pile } = surfaceOf(project, surfaceId);
-    pile.splice(at ?? pile.length, 0, ...structuredClone(pieces as Piece[]));
+    const surface = surfaceOf(project, surfaceId);
+    surface.pile.splice(at ?? surface.pile.length, 0, ...structuredClone(pieces as Piece[]));
+    if (groups.length) surface.groups.push(...structuredClone(groups as Group[]));
   },
 });
 
@@ -43,6 +45,9 @@ export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit 
     apply(project) {
       const surface = surfaceOf(project, surfaceId);
       surface.pile = surface.pile.filter((piece) => !gone.has(piece.id));
+      const held = new Set(surface.pile.flatMap(({ groups = [] }) => groups));
+      if (surface.groups.some(({ id }) => !held.has(id)))
+        surface.groups = surface.groups.filter(({ id }) => held.has(id));
     },
   };
 };

@@ -1,6 +1,18 @@
 /** Edits of where pieces lie. */
+import type { Draft } from 'immer';
+import { unite } from '@/core/geometry/box';
+import type { Point } from '@/core/geometry/matrix';
+import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/piece/outline/glyphs';
+import { WIDEST_STROKE } from '@/core/piece/finish/stroke';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
-import { normalTurn, type Placement } from '@/core/piece/placement/placement';
+import {
+  carried,
+  extentOf,
+  mirrored,
+  normalTurn,
+  type Placement,
+  type Similarity,
+} from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 
 /** Moves pieces by points right and down. */
@@ -34,6 +46,89 @@ export const placePiece = (
     verb,
   );
 
+/** Words, strokes and rounded corners take part in a change of size. */
+function scaleContents(draft: Draft<Piece>, scale: number): void {
+  const { outline, finish } = draft;
+  if (outline.kind === 'glyphs')
+    outline.size = Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale));
+  if (outline.kind === 'rectangle') outline.radius *= scale;
+  if (finish.stroke) finish.stroke.width = Math.min(WIDEST_STROKE, finish.stroke.width * scale);
+}
+
+/**
+ * Scales, turns and moves pieces together. Letters, strokes and rounded corners grow with them if `contents`; words that
+ * do not grow keep their box and only go along.
+ */
+export const carryPieces = (
+  surfaceId: string,
+  pieces: readonly Piece[],
+  verb: 'move' | 'resize' | 'turn',
+  by: Similarity,
+  contents: boolean,
+): Edit => {
+  const from = new Map(pieces.map((piece) => [piece.id, piece]));
+  return changePieces(
+    `${verb} ${naming(pieces)}`,
+    surfaceId,
+    [...from.keys()],
+    (draft) => {
+      const { placement, outline } = from.get(draft.id)!;
+      const stays = outline.kind === 'glyphs' && !contents;
+      const next = carried(placement, by);
+      Object.assign(
+        draft.placement,
+        stays ? { ...next, width: placement.width, height: placement.height } : next,
+      );
+      if (contents && by.scale !== 1) scaleContents(draft, by.scale);
+    },
+    verb,
+  );
+};
+
+/** Moves each piece by its own way (points): what aligning and spacing come to. */
+export const moveEach = (
+  surfaceId: string,
+  pieces: readonly Piece[],
+  label: string,
+  moves: ReadonlyMap<string, Point & { turn?: number }>,
+): Edit =>
+  changePieces(
+    `${label} ${naming(pieces)}`,
+    surfaceId,
+    pieces.map((piece) => piece.id),
+    ({ id, placement }) => {
+      const move = moves.get(id);
+      if (!move) return;
+      placement.x += move.x;
+      placement.y += move.y;
+      if (move.turn !== undefined) placement.turn = normalTurn(placement.turn + move.turn);
+    },
+  );
+
+/** Gives several pieces the same exact number: a size (the other side follows) or a turn. */
+export const setEach = (
+  surfaceId: string,
+  pieces: readonly Piece[],
+  what: 'width' | 'height' | 'turn',
+  value: number,
+): Edit =>
+  changePieces(
+    `${what === 'turn' ? 'turn' : 'resize'} ${naming(pieces)}`,
+    surfaceId,
+    pieces.map((piece) => piece.id),
+    (draft) => {
+      const { placement } = draft;
+      if (what === 'turn') {
+        placement.turn = normalTurn(value);
+        return;
+      }
+      const scale = value / placement[what];
+      placement.width *= scale;
+      placement.height *= scale;
+      if (draft.outline.kind === 'glyphs') scaleContents(draft, scale);
+    },
+  );
+
 /** Resizes written words with their letters: `scale` is the new size over the old. */
 export const scaleWords = (surfaceId: string, piece: Piece, to: Placement): Edit => ({
   ...placePiece(surfaceId, piece, 'resize', to),
@@ -46,15 +141,18 @@ export const scaleWords = (surfaceId: string, piece: Piece, to: Placement): Edit
   },
 });
 
-export const mirrorPieces = (surfaceId: string, pieces: readonly Piece[]): Edit =>
-  changePieces(
-    `mirror ${naming(pieces)}`,
+/** Exchanges left and right (`x`), or top and bottom (`y`), of pieces about the middle of their common box. */
+export const mirrorPieces = (surfaceId: string, pieces: readonly Piece[], axis: 'x' | 'y' = 'x'): Edit => {
+  const { x, y, width, height } = pieces.map(({ placement }) => extentOf(placement)).reduce(unite);
+  return changePieces(
+    `${axis === 'x' ? 'mirror' : 'flip'} ${naming(pieces)}`,
     surfaceId,
     pieces.map((piece) => piece.id),
     ({ placement }) => {
-      placement.mirror = !placement.mirror;
+      Object.assign(placement, mirrored(placement, axis, axis === 'x' ? x + width / 2 : y + height / 2));
     },
   );
+};
 
 export const lockPieces = (surfaceId: string, pieces: readonly Piece[], locked: boolean): Edit =>
   changePieces(

@@ -1,0 +1,32 @@
+/** Copies of pieces with ids of their own; groups that are wholly among them are copied too. */
+import type { Piece } from '@/core/piece/piece';
+import type { CopiedPieces } from '@/core/project/edits/page';
+import type { Surface } from '@/core/project/model';
+
+/** `by` is how far the copies lie to the right and below, points; copies are never locked. */
+export function copiesOf(
+  pieces: readonly Piece[],
+  { groups, pile }: Pick<Surface, 'groups' | 'pile'>,
+  newId: () => string,
+  by: { x: number; y: number } = { x: 0, y: 0 },
+): CopiedPieces {
+  const chosen = new Set(pieces.map(({ id }) => id));
+  const whole = groups.filter(({ id }) =>
+    pile.every((piece) => !piece.groups?.includes(id) || chosen.has(piece.id)),
+  );
+  const ids = new Map(whole.map(({ id }) => [id, newId()]));
+  return {
+    pieces: pieces.map((piece): Piece => {
+      const { groups: before, ...bare } = structuredClone(piece);
+      const { x, y } = bare.placement;
+      const within = (before ?? []).flatMap((id) => ids.get(id) ?? []);
+      return {
+        ...bare,
+        id: newId(),
+        placement: { ...bare.placement, x: x + by.x, y: y + by.y, locked: false },
+        ...(within.length ? { groups: within } : {}),
+      };
+    }),
+    groups: whole.map((group) => ({ ...structuredClone(group), id: ids.get(group.id)! })),
+  };
+}

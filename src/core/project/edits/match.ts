@@ -1,0 +1,86 @@
+/** Taking a property over from one piece to others. */
+import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
+import type { Piece } from '@/core/piece/piece';
+
+/** What can be taken over, in words, by key. */
+export const MATCHES = {
+  size: 'size',
+  width: 'width',
+  height: 'height',
+  turn: 'angle',
+  x: 'place across',
+  y: 'place down',
+  finish: 'finish',
+  lift: 'lift',
+  ink: 'ink',
+  words: 'text style',
+} as const;
+export type Match = keyof typeof MATCHES;
+
+/** The ink a piece shows: of an inked outline, or of a stamp. */
+const inkOf = ({ material }: Piece): string | undefined =>
+  material.kind === 'ink' ? material.colour : material.kind === 'art' ? material.ink : undefined;
+
+/** What this piece has that others could take over. */
+export const matchesOf = (piece: Piece): Match[] =>
+  (Object.keys(MATCHES) as Match[]).filter((what) =>
+    what === 'ink'
+      ? inkOf(piece) !== undefined
+      : what === 'words'
+        ? piece.outline.kind === 'glyphs'
+        : what === 'size'
+          ? piece.outline.kind !== 'glyphs'
+          : true,
+  );
+
+/**
+ * Gives pieces a property of another. What a piece cannot have is passed over: an ink by a photo, a text style by a button.
+ * A size keeps the middle, and proportions where only one side is given; words are never resized by it. A text style is
+ * given by `writeWords`, which knows how large the words become.
+ */
+export const matchPieces = (
+  surfaceId: string,
+  from: Piece,
+  pieces: readonly Piece[],
+  what: Exclude<Match, 'words'>,
+): Edit =>
+  changePieces(
+    `match ${MATCHES[what]} of ${naming(pieces)}`,
+    surfaceId,
+    pieces.map(({ id }) => id),
+    (draft) => {
+      const { placement, finish, material, outline } = draft;
+      const source = from.placement;
+      switch (what) {
+        case 'x':
+        case 'y':
+        case 'turn':
+          placement[what] = source[what];
+          break;
+        case 'size':
+          if (outline.kind !== 'glyphs')
+            Object.assign(placement, { width: source.width, height: source.height });
+          break;
+        case 'width':
+        case 'height': {
+          if (outline.kind === 'glyphs') break;
+          const scale = source[what] / placement[what];
+          placement.width *= scale;
+          placement.height *= scale;
+          break;
+        }
+        case 'finish':
+          draft.finish = structuredClone(from.finish);
+          break;
+        case 'lift':
+          finish.lift = structuredClone(from.finish.lift);
+          break;
+        case 'ink': {
+          const ink = inkOf(from);
+          if (ink && material.kind === 'ink') material.colour = ink;
+          if (ink && material.kind === 'art' && material.ink) material.ink = ink;
+          break;
+        }
+      }
+    },
+  );
