@@ -206,10 +206,18 @@ describe('project.json', () => {
       { numRuns: 30 },
     );
     // A file of the first version gains the compartments, groups, guides and locks it did not know.
-    const { stamps: _, bits: __, frames: ___, letters: ____, guides: _1, guidesLocked: _2, ...rest } = full;
+    const {
+      stamps: _,
+      bits: __,
+      frames: ___,
+      letters: ____,
+      guides: _____,
+      guidesLocked: ______,
+      ...rest
+    } = full;
     const first = {
       ...rest,
-      surfaces: full.surfaces.map(({ groups: _3, guides: _4, locked: _5, ...page }) => page),
+      surfaces: full.surfaces.map(({ groups: _, guides: __, locked: ___, ...page }) => page),
     };
     expect(readProject(JSON.stringify({ format: 'bellagraph', version: 1, project: first }))).toEqual({
       ok: true,

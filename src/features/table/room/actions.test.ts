@@ -112,11 +112,11 @@ describe('what is selected', () => {
   test('order changes by one step, or all the way; walking goes round', () => {
     const store = table([inkPiece('a'), inkPiece('b'), inkPiece('c')]);
     store.getState().select(['a']);
-    act.shiftInPile(store, 1);
+    act.shiftInPile(store, 'up');
     expect(names(store)).toEqual(['b', 'a', 'c']);
     act.shiftInPile(store, 'top');
     expect(names(store)).toEqual(['b', 'c', 'a']);
-    act.shiftInPile(store, 1);
+    act.shiftInPile(store, 'up');
     act.shiftInPile(store, 'bottom');
     expect(names(store)).toEqual(['a', 'b', 'c']);
     act.step(store, -1);

@@ -1,8 +1,10 @@
 /** One open project on the table: its history, what is selected, how it is looked at. */
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { perform, redo, undo, type History } from '@/core/project/history';
+import { goTo, perform, redo, undo, type History } from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
-import { surfaceOf, type Project, type Surface } from '@/core/project/model';
+import type { Box } from '@/core/geometry/box';
+import type { SnapReason } from '@/core/page/snap';
+import { surfaceOf, type Group, type Guide, type Project, type Surface } from '@/core/project/model';
 import type { Piece } from '@/core/piece/piece';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { Asset } from '@/core/picture/asset';
@@ -19,6 +21,7 @@ export interface Show {
   grid: boolean;
   side: boolean;
   workbox: boolean;
+  guides: boolean;
 }
 
 /** Picking pieces up, sliding a picture behind its cut, or writing words. */
@@ -30,7 +33,15 @@ export interface Session {
   typesetter: Typesetter;
   /** The project as it would be while a drag lasts; null otherwise. */
   tryout: Project | null;
+  /** Why what is being dragged snapped, for the pins. */
+  snapped: readonly SnapReason[];
+  /** What a hand is drawing a frame round, page points. */
+  marquee: Box | null;
+  /** A guide that is being drawn or moved. */
+  drawnGuide: Guide | null;
   selection: readonly string[];
+  /** The group that is open: pieces in it are taken hold of one by one. */
+  entered: string | null;
   /** The piece whose slab is rested on in the pile. */
   hovered: string | null;
   mode: Mode;
@@ -43,14 +54,24 @@ export interface Session {
   kept: number | null;
   /** Why keeping failed, if it did. */
   trouble: string | null;
-  copied: { pieces: readonly Piece[]; assets: readonly Asset[] } | null;
+  /** Whether things snap while they are moved. */
+  snapping: boolean;
+  /** Whether letters, strokes and corners grow with what they are on when it is scaled with others. */
+  growContents: boolean;
+  /** The project as it was some steps ago, for as long as it is compared. */
+  compared: Project | null;
+  /** When a locked page was last touched, milliseconds since 1970. */
+  touchedLocked: number;
+  copied: { groups: readonly Group[]; pieces: readonly Piece[]; assets: readonly Asset[] } | null;
 
   /** Does an edit for good. */
   perform(edit: Edit): void;
   /** Shows what an edit would do; null goes back. */
-  tryOut(edit: Edit | null): void;
+  tryOut(edit: Edit | null, snapped?: readonly SnapReason[]): void;
   undo(): void;
   redo(): void;
+  /** Goes to the state after so many of the steps. */
+  goTo(done: number): void;
   select(ids: readonly string[]): void;
   set(change: Partial<Session>): void;
 }
@@ -60,11 +81,16 @@ export type SessionStore = StoreApi<Session>;
 export function createSession(history: History, typesetter: Typesetter, readOnly: boolean): SessionStore {
   return createStore<Session>((set, get) => {
     const travel = (to: History) => {
-      const present = new Set(surfaceOf(to.project, get().surfaceId).pile.map((piece) => piece.id));
+      const present = new Set(surfaceAt(to.project, get().surfaceId).pile.map((piece) => piece.id));
       set({
         history: to,
         tryout: null,
+        snapped: [],
         selection: get().selection.filter((id) => present.has(id)),
+        entered: surfaceAt(to.project, get().surfaceId).groups.some(({ id }) => id === get().entered)
+          ? get().entered
+          : null,
+        surfaceId: surfaceAt(to.project, get().surfaceId).id,
         mode: { kind: 'pick' },
         kept: null,
       });
@@ -74,39 +100,68 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       surfaceId: history.project.surfaces[0]!.id,
       typesetter,
       tryout: null,
+      snapped: [],
+      marquee: null,
+      drawnGuide: null,
       selection: [],
+      entered: null,
       hovered: null,
       mode: { kind: 'pick' },
       view: { zoom: 0, x: 0, y: 0 },
       stage: { width: 0, height: 0 },
-      show: { zones: true, grid: true, side: true, workbox: true },
+      show: { zones: true, grid: true, side: true, workbox: true, guides: true },
       readOnly,
       kept: Date.now(),
       trouble: null,
+      snapping: true,
+      growContents: true,
+      compared: null,
+      touchedLocked: 0,
       copied: null,
       perform(edit) {
         const { history: before, readOnly: locked } = get();
-        if (locked) return set({ tryout: null });
+        if (locked) return set({ tryout: null, snapped: [] });
         const after = perform(before, edit, Date.now());
-        set({ history: after, tryout: null, ...(after === before ? {} : { kept: null }) });
+        if (touchesLocked(before.project, after.project))
+          return set({ tryout: null, snapped: [], touchedLocked: Date.now() });
+        set({ history: after, tryout: null, snapped: [], ...(after === before ? {} : { kept: null }) });
       },
-      tryOut(edit) {
+      tryOut(edit, snapped = []) {
         const { history: now, readOnly: locked } = get();
-        set({ tryout: edit && !locked ? perform(now, edit, 0).project : null });
+        const tryout = edit && !locked ? perform(now, edit, 0).project : null;
+        if (tryout && touchesLocked(now.project, tryout)) return;
+        set({ tryout, snapped: tryout ? snapped : [] });
       },
       undo: () => !get().readOnly && travel(undo(get().history)),
       redo: () => !get().readOnly && travel(redo(get().history)),
+      goTo: (done) => !get().readOnly && travel(goTo(get().history, done)),
       select: (ids) => set({ selection: ids, mode: { kind: 'pick' } }),
       set: (change) => set(change),
     };
   });
 }
 
+/** The page with this id, or the first if undo took it away. */
+const surfaceAt = (project: Project, id: string): Surface =>
+  project.surfaces.find((surface) => surface.id === id) ?? project.surfaces[0]!;
+
+/** Whether a page that is and stays locked was changed, or went. */
+const touchesLocked = (before: Project, after: Project): boolean =>
+  before.surfaces.some((page) => {
+    const now = after.surfaces.find(({ id }) => id === page.id);
+    if (!page.locked || now?.locked === false) return false;
+    // Its number may change when others come and go.
+    return (
+      !now || (Object.keys(page) as (keyof Surface)[]).some((key) => key !== 'name' && now[key] !== page[key])
+    );
+  });
+
 /** The project as it is shown now. */
-export const shownProject = (session: Session): Project => session.tryout ?? session.history.project;
+export const shownProject = (session: Session): Project =>
+  session.compared ?? session.tryout ?? session.history.project;
 
 export const shownSurface = (session: Session): Surface =>
-  surfaceOf(shownProject(session), session.surfaceId);
+  surfaceAt(shownProject(session), session.surfaceId);
 
 /** The selected pieces, bottom first, as they are shown. */
 export const selectedPieces = (session: Session): Piece[] => {

@@ -21,7 +21,7 @@ const ctrl =
   (name: string, shift = false) =>
   (event: KeyboardEvent) =>
     (event.ctrlKey || event.metaKey) && event.shiftKey === shift && event.key.toLowerCase() === name;
-const toggle = (panel: 'zones' | 'grid' | 'side' | 'workbox') => (store: SessionStore) => {
+const toggle = (panel: 'zones' | 'grid' | 'side' | 'workbox' | 'guides') => (store: SessionStore) => {
   const { show } = store.getState();
   store.setState({ show: { ...show, [panel]: !show[panel] } });
 };
@@ -59,8 +59,46 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'Ctrl C', does: 'Copy', group: 'Pieces', is: ctrl('c'), run: act.copy },
   { keys: 'Ctrl X', does: 'Cut out', group: 'Pieces', is: ctrl('x'), run: act.cut },
   { keys: 'Ctrl V', does: 'Paste', group: 'Pieces', is: ctrl('v'), run: act.paste },
-  { keys: 'Ctrl D', does: 'Duplicate', group: 'Pieces', is: ctrl('d'), run: act.duplicate },
-  { keys: 'M', does: 'Mirror', group: 'Pieces', is: key('m'), run: act.mirror },
+  { keys: 'Ctrl D', does: 'Duplicate', group: 'Pieces', is: ctrl('d'), run: (store) => act.duplicate(store) },
+  {
+    keys: 'Ctrl Shift D',
+    does: 'Duplicate in place',
+    group: 'Pieces',
+    is: ctrl('d', true),
+    run: (store) => act.duplicate(store, { x: 0, y: 0 }),
+  },
+  {
+    keys: 'Ctrl Enter',
+    does: 'Copy to the next page, in the same place',
+    group: 'Pieces',
+    is: (e) => (e.ctrlKey || e.metaKey) && e.key === 'Enter',
+    run: act.copyToNextPage,
+  },
+  {
+    keys: 'Ctrl A',
+    does: 'Select everything',
+    group: 'Pieces',
+    is: ctrl('a'),
+    run: (store) => act.selectAll(store),
+  },
+  { keys: 'Ctrl G', does: 'Group', group: 'Pieces', is: ctrl('g'), run: act.group },
+  { keys: 'Ctrl Shift G', does: 'Ungroup', group: 'Pieces', is: ctrl('g', true), run: act.ungroupChosen },
+  {
+    keys: 'M',
+    does: 'Mirror left to right',
+    group: 'Pieces',
+    is: key('m'),
+    run: (store) => act.mirror(store),
+  },
+  {
+    keys: 'V',
+    does: 'Flip top to bottom',
+    group: 'Pieces',
+    is: key('v'),
+    run: (store) => act.mirror(store, 'y'),
+  },
+  { keys: 'L', does: 'Lock or unlock', group: 'Pieces', is: key('l'), run: (store) => act.toggleLock(store) },
+  { keys: 'H', does: 'Hide', group: 'Pieces', is: key('h'), run: (store) => act.toggleHidden(store) },
   {
     keys: 'T',
     does: 'Write a title',
@@ -77,12 +115,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   {
     keys: 'Enter',
-    does: 'Slide the photo in its place, or write on; again when done',
+    does: 'Open the group, slide the photo in its place, or write on; again when done',
     group: 'Pieces',
     is: key('enter'),
     run: (store) => {
       const session = store.getState();
       if (session.mode.kind === 'slide') return store.setState({ mode: { kind: 'pick' } });
+      if (act.enter(store)) return;
       const piece = session.history.project.surfaces
         .flatMap(({ pile }) => pile)
         .find(({ id }) => id === session.selection[0]);
@@ -110,14 +149,14 @@ export const SHORTCUTS: readonly Shortcut[] = [
     does: 'Raise one step in the pile',
     group: 'Pile',
     is: key('pageup'),
-    run: (store) => act.shiftInPile(store, 1),
+    run: (store) => act.shiftInPile(store, 'up'),
   },
   {
     keys: 'Page Down',
     does: 'Lower one step',
     group: 'Pile',
     is: key('pagedown'),
-    run: (store) => act.shiftInPile(store, -1),
+    run: (store) => act.shiftInPile(store, 'down'),
   },
   {
     keys: 'Home',
@@ -140,8 +179,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
     is: key('escape'),
     run: (store) => {
       const { mode, select } = store.getState();
-      if (mode.kind === 'pick') select([]);
-      else store.setState({ mode: { kind: 'pick' } });
+      if (mode.kind === 'pick' && !act.leave(store)) select([]);
+      else if (mode.kind !== 'pick') store.setState({ mode: { kind: 'pick' } });
     },
   },
   {
@@ -160,6 +199,35 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) =>
       slideNow(store, (session, piece) => nearer(session, piece, 1 / SLIDE_STEP)) || act.zoomBy(store, -1),
   },
+  {
+    keys: '2',
+    does: 'As close as the selection fits',
+    group: 'Looking',
+    is: key('2'),
+    run: act.zoomToChosen,
+  },
+  {
+    keys: 'Alt Page Down',
+    does: 'The next page',
+    group: 'Looking',
+    is: (e) => e.altKey && e.key === 'PageDown',
+    run: (store) => act.turnPage(store, 1),
+  },
+  {
+    keys: 'Alt Page Up',
+    does: 'The page before',
+    group: 'Looking',
+    is: (e) => e.altKey && e.key === 'PageUp',
+    run: (store) => act.turnPage(store, -1),
+  },
+  {
+    keys: 'S',
+    does: 'Snapping on or off; hold Ctrl while dragging to switch it off for once',
+    group: 'Looking',
+    is: key('s'),
+    run: (store) => store.setState({ snapping: !store.getState().snapping }),
+  },
+  { keys: 'U', does: 'Show or hide guides', group: 'Looking', is: key('u'), run: toggle('guides') },
   { keys: '0', does: 'The whole page', group: 'Looking', is: key('0'), run: act.zoomFit },
   { keys: '1', does: 'True size', group: 'Looking', is: key('1'), run: act.zoomTrue },
   {

@@ -1,11 +1,11 @@
 'use client';
 /** The running stitch round what is selected, its brads and its turning loop. */
 import type { PointerEvent as ReactPointerEvent } from 'react';
-import { centredBox, corners } from '@/core/geometry/box';
-import { apply, compose, type Matrix, type Point } from '@/core/geometry/matrix';
+import { centredBox, corners, type Box, type Size } from '@/core/geometry/box';
+import { apply, compose, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, type Side } from '@/core/piece/placement/placement';
-import type { Grip } from '@/features/table/stage/useGestures';
+import type { Grip } from '@/features/table/stage/drags';
 
 /** A closed run of thread: a light strand under a dark one, so that it reads on any colour. */
 function Stitch({ points, quiet }: { points: readonly Point[]; quiet?: boolean }) {
@@ -40,12 +40,14 @@ export interface SelectionProps {
   pieces: readonly Piece[];
   hovered: Piece | undefined;
   view: Matrix;
+  /** The true box round several pieces, page points. */
+  around: Box | null;
   /** Whether brads and loop are shown. */
   handles: boolean;
   onGrip: (event: ReactPointerEvent, grip: Grip) => void;
 }
 
-export function Selection({ pieces, hovered, view, handles, onGrip }: SelectionProps) {
+export function Selection({ pieces, hovered, view, around, handles, onGrip }: SelectionProps) {
   const outline = (piece: Piece) =>
     corners(centredBox(piece.placement)).map((corner) =>
       apply(compose(view, placementMatrix(piece.placement)), corner),
@@ -55,18 +57,42 @@ export function Selection({ pieces, hovered, view, handles, onGrip }: SelectionP
     <g data-testid="selection">
       {hovered && !pieces.includes(hovered) && <Stitch points={outline(hovered)} quiet />}
       {pieces.map((piece) => (
-        <Stitch key={piece.id} points={outline(piece)} />
+        <Stitch key={piece.id} points={outline(piece)} quiet={pieces.length > 1} />
       ))}
+      {around && <Stitch points={corners(around).map((corner) => apply(view, corner))} />}
       {handles && pieces.length === 1 && only && !only.placement.locked && (
-        <Handles piece={only} view={view} onGrip={onGrip} />
+        <Handles
+          map={compose(view, placementMatrix(only.placement))}
+          size={only.placement}
+          turn={only.placement.turn}
+          onGrip={onGrip}
+        />
+      )}
+      {handles && around && (
+        <Handles
+          map={compose(view, translation(around.x + around.width / 2, around.y + around.height / 2))}
+          size={around}
+          turn={0}
+          cornersOnly
+          onGrip={onGrip}
+        />
       )}
     </g>
   );
 }
 
-function Handles({ piece, view, onGrip }: { piece: Piece; view: Matrix; onGrip: SelectionProps['onGrip'] }) {
-  const map = compose(view, placementMatrix(piece.placement));
-  const { width, height, turn } = piece.placement;
+interface HandlesProps {
+  /** From the box's middle to the screen. */
+  map: Matrix;
+  size: Size;
+  turn: number;
+  /** Several pieces only grow together, so their box has no handles at its sides. */
+  cornersOnly?: boolean;
+  onGrip: SelectionProps['onGrip'];
+}
+
+function Handles({ map, size, turn, cornersOnly = false, onGrip }: HandlesProps) {
+  const { width, height } = size;
   const at = (sx: number, sy: number): Point => apply(map, { x: (sx * width) / 2, y: (sy * height) / 2 });
   const [topLeft, topRight, bottomRight] = [at(-1, -1), at(1, -1), at(1, 1)];
   const across = Math.hypot(topRight.x - topLeft.x, topRight.y - topLeft.y);
@@ -100,7 +126,7 @@ function Handles({ piece, view, onGrip }: { piece: Piece; view: Matrix; onGrip: 
       </g>
       {HANDLES.map(([sx, sy]) => {
         const side = sx === 0 || sy === 0;
-        if ((sx === 0 && across < 64) || (sy === 0 && down < 64)) return null;
+        if (side && (cornersOnly || (sx === 0 ? across < 64 : down < 64))) return null;
         const { x, y } = at(sx, sy);
         const angle = (Math.atan2(sy * height, sx * width) * 180) / Math.PI + turn;
         const cursor =

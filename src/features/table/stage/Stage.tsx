@@ -1,7 +1,13 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { memo, useEffect, useLayoutEffect, useRef, useState, type DragEvent } from 'react';
+import { toolsFor } from '@/core/page/draw';
+import { extentOfAll } from '@/core/page/extent';
+import { piecesAt } from '@/core/page/pick';
+import { Guides } from '@/features/table/stage/Guides';
+import { Snaps } from '@/features/table/stage/Snaps';
+import { enter } from '@/features/table/room/actions';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Selection, type SelectionProps } from '@/features/table/stage/Selection';
 import { Grid, Rulers } from '@/features/table/stage/Rulers';
 import { Sliding } from '@/features/table/stage/Sliding';
@@ -39,6 +45,14 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     }),
   );
   const unit = useSession((session) => shownProject(session).unit);
+  const locked = useSession((session) => shownSurface(session).locked);
+  const guides = useSession(
+    useShallow((session) => {
+      const { guides: everywhere, guidesLocked } = shownProject(session);
+      const { guides: own, id } = shownSurface(session);
+      return { everywhere, own, surfaceId: id, locked: guidesLocked || session.readOnly };
+    }),
+  );
 
   useLayoutEffect(() => {
     const element = frame.current!;
@@ -104,7 +118,18 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       onPointerMove={(event) => gestures.move(event, event.currentTarget)}
       onPointerUp={(event) => gestures.release(event, event.currentTarget)}
       onPointerCancel={(event) => gestures.release(event, event.currentTarget)}
-      onDoubleClick={() => {
+      onDoubleClick={(event) => {
+        const session = store.getState();
+        if (session.mode.kind !== 'pick') return;
+        const box = event.currentTarget.getBoundingClientRect();
+        const point = toPage(session.view, { x: event.clientX - box.left, y: event.clientY - box.top });
+        const [top] = piecesAt(
+          shownSurface(session).pile,
+          point,
+          0,
+          toolsFor(session.history.project, session.typesetter),
+        );
+        if (enter(store, top?.id)) return;
         const [piece] = selectedPieces(store.getState());
         if (!piece || piece.placement.locked || readOnly) return;
         if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
@@ -172,10 +197,17 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       >
         <g style={{ pointerEvents: 'all' }}>
           <Chosen
-            handles={mode.kind === 'pick' && !readOnly}
+            handles={mode.kind === 'pick' && !readOnly && !locked}
             onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)}
           />
         </g>
+      </svg>
+      <svg
+        width={stage.width}
+        height={stage.height}
+        style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
+      >
+        <Held unit={unit} />
       </svg>
       {mode.kind === 'write' && <Writing key={mode.id} id={mode.id} />}
       <svg
@@ -186,8 +218,17 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         {stage.width > 0 && (
           <Rulers view={view} stage={stage} unit={unit} width={surface.width} height={surface.height} />
         )}
+        {stage.width > 0 && show.guides && (
+          <Guides
+            {...guides}
+            view={view}
+            stage={stage}
+            unit={unit}
+            onHold={(event, of, index) => gestures.holdGuide(event, of, index, frame.current!)}
+          />
+        )}
       </svg>
-      {moving.length === 0 && !readOnly && <ChosenVerbs />}
+      {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
     </Box>
   );
 });
@@ -199,9 +240,31 @@ function Chosen({ handles, onGrip }: Pick<SelectionProps, 'handles' | 'onGrip'>)
   const hovered = useSession((session) =>
     shownSurface(session).pile.find((piece) => piece.id === session.hovered),
   );
+  const { store } = useRoom();
+  const around = useMemo(() => {
+    const free = pieces.filter(({ placement }) => !placement.locked);
+    if (pieces.length < 2 || !free.length) return null;
+    const { history, typesetter } = store.getState();
+    return extentOfAll(free, toolsFor(history.project, typesetter));
+  }, [pieces, store]);
   return (
-    <Selection pieces={pieces} hovered={hovered} view={viewMatrix(view)} handles={handles} onGrip={onGrip} />
+    <Selection
+      pieces={pieces}
+      hovered={hovered}
+      view={viewMatrix(view)}
+      around={around}
+      handles={handles}
+      onGrip={onGrip}
+    />
   );
+}
+
+/** What shows only while something is dragged. */
+function Held({ unit }: { unit: 'in' | 'mm' }) {
+  const { snapped, marquee, view } = useSession(
+    useShallow(({ snapped, marquee, view }) => ({ snapped, marquee, view })),
+  );
+  return <Snaps snapped={snapped} marquee={marquee} view={view} unit={unit} />;
 }
 
 function ChosenVerbs() {

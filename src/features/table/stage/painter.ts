@@ -5,11 +5,10 @@ import { drawPiece, toolsFor } from '@/core/page/draw';
 import type { DrawnPiece } from '@/core/picture/picture';
 import type { PageLight } from '@/core/piece/finish/light';
 import type { Piece } from '@/core/piece/piece';
-import { surfaceOf } from '@/core/project/model';
 import { drawPieces, pixelBounds, type DrawingSource } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/room/pictures';
-import { shownProject, type Session } from '@/features/table/room/session';
+import { shownProject, shownSurface, type Session } from '@/features/table/room/session';
 import { viewMatrix } from '@/features/table/stage/view';
 
 export interface Layers {
@@ -51,8 +50,7 @@ export class Painter {
 
   /** Brings the canvases up to date; `moving` are the pieces a hand holds. */
   paint(session: Session, moving: readonly string[]): void {
-    const project = shownProject(session);
-    const { pile, light } = surfaceOf(project, session.surfaceId);
+    const { pile, light } = shownSurface(session);
     const scale = window.devicePixelRatio || 1;
     const resized = this.fit(session.stage, scale);
     const view = compose(scaling(scale), viewMatrix(session.view));

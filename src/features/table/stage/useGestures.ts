@@ -1,14 +1,13 @@
-/** Pointer work on the stage: select, peek, move, resize, turn, slide, pan, zoom. */
-import { useRef, type PointerEvent as ReactPointerEvent } from 'react';
+/** Pointer work on the stage: select, peek, frame, move, resize, turn, slide, pan, guides. */
+import { useEffect, useRef, type PointerEvent as ReactPointerEvent } from 'react';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { toolsFor } from '@/core/page/draw';
 import { piecesAt } from '@/core/page/pick';
 import type { Piece } from '@/core/piece/piece';
-import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
-import type { Typesetter } from '@/core/text/typesetter';
-import { placementMatrix, resized, type Side } from '@/core/piece/placement/placement';
-import { changePieces, type Edit } from '@/core/project/edits/edit';
-import { movePieces, placePiece, scaleWords } from '@/core/project/edits/place';
+import { placementMatrix } from '@/core/piece/placement/placement';
+import { setGuides } from '@/core/project/edits/page';
+import { surfaceOf } from '@/core/project/model';
+import { wholeUnits } from '@/core/project/tree';
 import { stopWriting } from '@/features/table/room/actions';
 import {
   selectedPieces,
@@ -17,10 +16,17 @@ import {
   type SessionStore,
 } from '@/features/table/room/session';
 import { pushed } from '@/features/table/room/slide';
+import {
+  frameDrag,
+  moveDrag,
+  resizeDrag,
+  scaleDrag,
+  turnDrag,
+  type Drag,
+  type Grip,
+} from '@/features/table/stage/drags';
+import { RULER } from '@/features/table/stage/Rulers';
 import { panned, toPage } from '@/features/table/stage/view';
-
-/** What a hand took hold of. */
-export type Grip = { kind: 'resize'; sx: Side; sy: Side } | { kind: 'turn' };
 
 /** Pixels a pointer may tremble before a press becomes a drag. */
 const TREMBLE = 4;
@@ -28,33 +34,38 @@ const TREMBLE = 4;
 const REACH = 6;
 /** Milliseconds within which a second press makes a double click. */
 const DOUBLE_CLICK = 260;
-/** Turning holds at these degrees with Shift. */
-const TURN_STEP = 15;
 
-interface Drag {
+interface Hand {
   pointer: number;
   from: Point;
   moved: boolean;
-  /** The edit for where the pointer is now; null pans. */
-  edit: ((now: Point, event: PointerEvent) => Edit | null) | null;
+  /** What it comes to where the pointer is now; null pans. */
+  drag: Drag | null;
+  /** Whether pieces are being moved, so that they are painted by themselves. */
+  lifts: boolean;
   /** Done on release if the pointer never moved. */
   tap: () => void;
 }
 
 export function useGestures(store: SessionStore, onMoving: (ids: readonly string[]) => void) {
-  const drag = useRef<Drag | null>(null);
+  const hand = useRef<Hand | null>(null);
   const lastPan = useRef<Point>({ x: 0, y: 0 });
   const frame = useRef(0);
   const peek = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const space = useSpaceHeld();
 
   const at = (event: { clientX: number; clientY: number }, stage: Element): Point => {
     const box = stage.getBoundingClientRect();
     return { x: event.clientX - box.left, y: event.clientY - box.top };
   };
 
-  const begin = (event: ReactPointerEvent, start: Omit<Drag, 'pointer' | 'moved'>) => {
+  const begin = (
+    event: ReactPointerEvent,
+    start: Omit<Hand, 'pointer' | 'moved' | 'lifts'>,
+    lifts = false,
+  ) => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { pointer: event.pointerId, moved: false, ...start };
+    hand.current = { pointer: event.pointerId, moved: false, lifts, ...start };
     lastPan.current = start.from;
   };
 
@@ -66,83 +77,126 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const from = at(event, event.currentTarget);
     const point = toPage(session.view, from);
     if (session.mode.kind === 'write') stopWriting(store);
-    if (event.button === 1) return begin(event, { from, edit: null, tap: () => {} });
+    const nothing = () => {};
+    if (event.button === 1 || space.current) return begin(event, { from, drag: null, tap: nothing });
+    const ruler = from.y < RULER ? 'y' : from.x < RULER ? 'x' : null;
+    if (ruler && !session.readOnly && session.show.guides)
+      return begin(event, { from, drag: guideDrag(store, ruler), tap: nothing });
     const surface = shownSurface(session);
     if (session.mode.kind === 'slide') {
       const [piece] = settledPieces(session, [session.mode.id]);
       if (piece && inBox(piece, point))
-        return begin(event, {
-          from,
-          edit: (now) => {
-            const to = toPage(session.view, now);
-            return pushed(session, piece, { x: to.x - point.x, y: to.y - point.y });
+        return begin(
+          event,
+          {
+            from,
+            drag: (now) => {
+              const to = toPage(session.view, now);
+              return { edit: pushed(session, piece, { x: to.x - point.x, y: to.y - point.y }) };
+            },
+            tap: nothing,
           },
-          tap: () => {},
-        });
+          true,
+        );
       store.setState({ mode: { kind: 'pick' } });
     }
-    const under = piecesAt(
+    const found = piecesAt(
       surface.pile,
       point,
       REACH / session.view.zoom,
       toolsFor(session.history.project, session.typesetter),
     );
-    const held = under.find((piece) => session.selection.includes(piece.id));
-    if (event.shiftKey || event.ctrlKey || event.metaKey) {
-      const [top] = under;
-      if (!top) return;
-      const without = session.selection.filter((id) => id !== top.id);
+    if (surface.locked && found.length)
+      return begin(event, { from, drag: null, tap: () => store.setState({ touchedLocked: Date.now() }) });
+    // A press beside what is in the open group closes it.
+    const inside = (piece: Piece) => session.entered === null || piece.groups?.includes(session.entered);
+    const under = found.some(inside) ? found.filter(inside) : found;
+    const entered = under.some(inside) ? session.entered : null;
+    const whole = (piece: Piece) => wholeUnits(surface.pile, [piece.id], entered);
+    const adding = event.shiftKey || event.ctrlKey || event.metaKey;
+    const target = under.find((piece) => !piece.placement.locked) ?? under[0];
+    if (adding && target) {
+      const unit = whole(under[0]!);
+      const without = session.selection.filter((id) => !unit.includes(id));
       return session.select(
-        without.length < session.selection.length ? without : [...session.selection, top.id],
+        without.length < session.selection.length ? without : [...session.selection, ...unit],
       );
     }
-    if (!under.length) return begin(event, { from, edit: null, tap: () => session.select([]) });
+    // A finger pans, a mouse or pen draws a frame round things.
+    const pans = event.pointerType === 'touch' || surface.locked;
+    if (!target)
+      return begin(event, {
+        from,
+        drag: pans ? null : frameDrag(store, from, adding ? session.selection : []),
+        tap: () => !adding && store.setState({ selection: [], entered: null }),
+      });
+    const held = under.find((piece) => session.selection.includes(piece.id));
     // A press on something selected may begin a drag of it; only a tap goes one deeper.
-    const target = held ?? under.find((piece) => !piece.placement.locked) ?? under[0]!;
-    if (!held) session.select([target.id]);
-    const moving = settledPieces(store.getState(), held ? session.selection : [target.id]).filter(
+    if (!held) store.setState({ selection: whole(target), entered, mode: { kind: 'pick' } });
+    const moving = settledPieces(store.getState(), held ? session.selection : whole(target)).filter(
       (piece) => !piece.placement.locked,
     );
-    const deeper = held && under[(under.indexOf(held) + 1) % under.length]!;
-    begin(event, {
-      from,
-      edit: moving.length
-        ? (now) => {
-            const to = toPage(session.view, now);
-            return movePieces(session.surfaceId, moving, to.x - point.x, to.y - point.y);
-          }
-        : null,
-      // A second press soon after makes it a double click, which is meant for this piece.
-      tap: () => {
-        peek.current = setTimeout(
-          () => deeper && store.getState().mode.kind === 'pick' && store.getState().select([deeper.id]),
-          DOUBLE_CLICK,
-        );
+    const deeper = held && nextUnder(under, held, whole);
+    begin(
+      event,
+      {
+        from,
+        drag: moving.length ? moveDrag(session, moving, from) : null,
+        // A second press soon after makes it a double click, which is meant for this piece.
+        tap: () => {
+          peek.current = setTimeout(
+            () => deeper && store.getState().mode.kind === 'pick' && store.getState().select(whole(deeper)),
+            DOUBLE_CLICK,
+          );
+        },
       },
-    });
+      moving.length > 0,
+    );
   }
 
   /** A press on a brad or the turning loop. */
   function grip(event: ReactPointerEvent<Element>, hold: Grip, stage: Element): void {
     event.stopPropagation();
     const session = store.getState();
-    const [piece] = selectedPieces(session);
-    if (!piece || session.readOnly) return;
+    const pieces = selectedPieces(session).filter(({ placement }) => !placement.locked);
+    if (!pieces.length || session.readOnly) return;
     const from = at(event, stage);
-    const edit = hold.kind === 'turn' ? turnEdit(store, piece, from) : resizeEdit(store, piece, hold, from);
-    begin(event as ReactPointerEvent, { from, edit, tap: () => {} });
+    const drag =
+      hold.kind === 'turn'
+        ? turnDrag(session, pieces, from)
+        : pieces.length === 1
+          ? resizeDrag(session, pieces[0]!, hold, from)
+          : scaleDrag(session, pieces, hold, from);
+    begin(event as ReactPointerEvent, { from, drag, tap: () => {} }, true);
+  }
+
+  /** A press on a guide's tab on the ruler. */
+  function holdGuide(
+    event: ReactPointerEvent<Element>,
+    of: string | null,
+    index: number,
+    stage: Element,
+  ): void {
+    event.stopPropagation();
+    const { readOnly, history } = store.getState();
+    if (readOnly || history.project.guidesLocked) return;
+    begin(event as ReactPointerEvent, {
+      from: at(event, stage),
+      drag: guideMove(store, of, index),
+      tap: () => {},
+    });
   }
 
   function move(event: ReactPointerEvent, stage: Element): void {
-    const held = drag.current;
+    const held = hand.current;
     if (!held || held.pointer !== event.pointerId) return;
     const now = at(event, stage);
     if (!held.moved) {
       if (Math.hypot(now.x - held.from.x, now.y - held.from.y) < TREMBLE) return;
       held.moved = true;
-      if (held.edit) onMoving(store.getState().selection);
+      if (held.lifts) onMoving(store.getState().selection);
     }
-    if (!held.edit) {
+    if (!held.drag) {
       const { view } = store.getState();
       store.setState({ view: panned(view, now.x - lastPan.current.x, now.y - lastPan.current.y) });
       lastPan.current = now;
@@ -150,87 +204,102 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     }
     const native = event.nativeEvent;
     cancelAnimationFrame(frame.current);
-    frame.current = requestAnimationFrame(
-      () => drag.current === held && store.getState().tryOut(held.edit!(now, native)),
-    );
+    frame.current = requestAnimationFrame(() => {
+      if (hand.current !== held) return;
+      const { edit, snapped } = held.drag!(now, native);
+      if (edit) store.getState().tryOut(edit, snapped);
+    });
   }
 
   function release(event: ReactPointerEvent, stage: Element): void {
-    const held = drag.current;
+    const held = hand.current;
     if (!held || held.pointer !== event.pointerId) return;
-    drag.current = null;
+    hand.current = null;
     cancelAnimationFrame(frame.current);
-    const edit = held.moved && held.edit?.(at(event, stage), event.nativeEvent);
+    const edit = held.moved ? held.drag?.(at(event, stage), event.nativeEvent).edit : null;
     if (edit) store.getState().perform({ ...edit, merge: undefined });
     else store.getState().tryOut(null);
+    if (store.getState().marquee || store.getState().drawnGuide)
+      store.setState({ marquee: null, drawnGuide: null });
     onMoving([]);
     if (!held.moved && event.type === 'pointerup') held.tap();
   }
 
-  return { press, grip, move, release };
+  return { press, grip, holdGuide, move, release };
+}
+
+/** What lies under the one that is held and is not of its group; the topmost again after the lowest. */
+function nextUnder(
+  under: readonly Piece[],
+  held: Piece,
+  whole: (piece: Piece) => string[],
+): Piece | undefined {
+  const unit = new Set(whole(held));
+  const from = under.indexOf(held);
+  const round = [...under.slice(from + 1), ...under.slice(0, from)];
+  return round.find(({ id }) => !unit.has(id));
+}
+
+/** A guide pulled out of a ruler: the upper one gives level guides, the left one upright ones. */
+function guideDrag(store: SessionStore, axis: 'x' | 'y'): Drag {
+  return (now, { altKey }) => {
+    const { view, stage, surfaceId, history } = store.getState();
+    const guide = { axis, at: toPage(view, now)[axis] };
+    const gone = now[axis] < RULER || now.x > stage.width || now.y > stage.height;
+    store.setState({ drawnGuide: gone ? null : guide });
+    // On every page; with Alt on this one alone.
+    const of = altKey ? surfaceId : null;
+    const { guides } = altKey ? surfaceOf(history.project, surfaceId) : history.project;
+    return { edit: gone ? null : setGuides(of, 'add guide', [...guides, guide]) };
+  };
+}
+
+/** A guide moved by its tab; drawn off the stage it is taken away. */
+function guideMove(store: SessionStore, of: string | null, index: number): Drag {
+  const { history } = store.getState();
+  const { project } = history;
+  const { guides } = of === null ? project : surfaceOf(project, of);
+  const { axis } = guides[index]!;
+  return (now) => {
+    const { view, stage } = store.getState();
+    const gone = now[axis] < RULER || now[axis] > (axis === 'x' ? stage.width : stage.height);
+    const guide = { axis, at: toPage(view, now)[axis] };
+    return {
+      edit: setGuides(
+        of,
+        gone ? 'take guide away' : 'move guide',
+        gone ? guides.filter((_, i) => i !== index) : guides.map((one, i) => (i === index ? guide : one)),
+      ),
+    };
+  };
+}
+
+/** Whether the space bar is down: the table is then dragged, not what lies on it. */
+function useSpaceHeld() {
+  const held = useRef(false);
+  useEffect(() => {
+    const change = (event: KeyboardEvent) => {
+      if (event.key !== ' ') return;
+      const target = event.target as HTMLElement;
+      held.current =
+        event.type === 'keydown' && !target.closest('input, textarea, button, a, [role="option"]');
+    };
+    const lost = () => {
+      held.current = false;
+    };
+    window.addEventListener('keydown', change);
+    window.addEventListener('keyup', change);
+    window.addEventListener('blur', lost);
+    return () => {
+      window.removeEventListener('keydown', change);
+      window.removeEventListener('keyup', change);
+      window.removeEventListener('blur', lost);
+    };
+  }, []);
+  return held;
 }
 
 export const inBox = (piece: Piece, point: Point): boolean => {
   const own = apply(invert(placementMatrix(piece.placement)), point);
   return Math.abs(own.x) <= piece.placement.width / 2 && Math.abs(own.y) <= piece.placement.height / 2;
 };
-
-function turnEdit(store: SessionStore, piece: Piece, from: Point): Drag['edit'] {
-  const { surfaceId, view } = store.getState();
-  const { x, y, turn } = piece.placement;
-  const angle = (point: Point) => (Math.atan2(point.y - y, point.x - x) * 180) / Math.PI;
-  const start = angle(toPage(view, from));
-  return (now, event) => {
-    const to = turn + angle(toPage(view, now)) - start;
-    return placePiece(surfaceId, piece, 'turn', {
-      turn: event.shiftKey ? Math.round(to / TURN_STEP) * TURN_STEP : to,
-    });
-  };
-}
-
-function resizeEdit(
-  store: SessionStore,
-  piece: Piece,
-  { sx, sy }: Grip & { kind: 'resize' },
-  from: Point,
-): Drag['edit'] {
-  const { surfaceId, view, typesetter } = store.getState();
-  const { placement } = piece;
-  // The hand may have taken the brad a little off its middle: that difference stays.
-  const corner = apply(placementMatrix(placement), {
-    x: (sx * placement.width) / 2,
-    y: (sy * placement.height) / 2,
-  });
-  const press = toPage(view, from);
-  const off = { x: corner.x - press.x, y: corner.y - press.y };
-  return (now) => {
-    const to = toPage(view, now);
-    const next = resized(placement, sx, sy, { x: to.x + off.x, y: to.y + off.y });
-    if (piece.outline.kind !== 'glyphs') return placePiece(surfaceId, piece, 'resize', next);
-    if (sx !== 0 && sy !== 0) return scaleWords(surfaceId, piece, next);
-    return reflow(surfaceId, piece, next, typesetter);
-  };
-}
-
-/** A side drawn wider or narrower sets the words in a new column; the letters keep their size. */
-function reflow(
-  surfaceId: string,
-  piece: Piece,
-  to: Piece['placement'],
-  typesetter: Typesetter,
-): Edit | null {
-  if (piece.outline.kind !== 'glyphs') return null;
-  const outline: GlyphsOutline = { ...piece.outline, wrap: true };
-  const { height } = wantedSize(outline, to, typesetter);
-  const drop = apply(placementMatrix({ ...to, x: 0, y: 0 }), { x: 0, y: (height - to.height) / 2 });
-  const place = placePiece(surfaceId, piece, 'resize', { ...to, x: to.x + drop.x, y: to.y + drop.y, height });
-  return {
-    ...place,
-    apply(project) {
-      place.apply(project);
-      changePieces('', surfaceId, [piece.id], (draft) => {
-        draft.outline = outline;
-      }).apply(project);
-    },
-  };
-}

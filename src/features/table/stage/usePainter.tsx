@@ -58,7 +58,9 @@ export function usePainter(moving: readonly string[]) {
         now.view !== before.view ||
         now.stage !== before.stage ||
         now.history !== before.history ||
-        now.tryout !== before.tryout
+        now.tryout !== before.tryout ||
+        now.compared !== before.compared ||
+        now.surfaceId !== before.surfaceId
       )
         soon();
     });

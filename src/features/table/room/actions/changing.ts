@@ -1,0 +1,91 @@
+/** Changing what is selected: nudged, mirrored, locked, matched, brought back, deleted. */
+import { naming, together } from '@/core/project/edits/edit';
+import { matchPieces, type Match } from '@/core/project/edits/match';
+import { removePieces } from '@/core/project/edits/pile';
+import { hidePieces, lockPieces, mirrorPieces, movePieces } from '@/core/project/edits/place';
+import { writeWords } from '@/core/project/edits/make';
+import { wantedSize } from '@/core/piece/outline/glyphs';
+import type { Piece } from '@/core/piece/piece';
+import { toPoints } from '@/core/units/lengths';
+import { type SessionStore } from '@/features/table/room/session';
+import { page, chosen, unlocked } from '@/features/table/room/actions/choosing';
+import { moveUnits } from '@/features/table/room/actions/arranging';
+import { unitsChosen } from '@/features/table/room/actions/arranging';
+
+/** A hundredth of an inch, or with Shift ten. */
+export const NUDGE = toPoints(0.01, 'in');
+
+export function nudge(store: SessionStore, dx: number, dy: number): void {
+  const session = store.getState();
+  const pieces = unlocked(session);
+  if (pieces.length) session.perform(movePieces(session.surfaceId, pieces, dx, dy));
+}
+
+export function remove(store: SessionStore): void {
+  const session = store.getState();
+  const pieces = unlocked(session);
+  if (pieces.length) session.perform(removePieces(session.surfaceId, pieces));
+  store.getState().select([]);
+}
+
+export function mirror(store: SessionStore, axis: 'x' | 'y' = 'x'): void {
+  const session = store.getState();
+  const pieces = unlocked(session);
+  if (pieces.length) session.perform(mirrorPieces(session.surfaceId, pieces, axis));
+}
+
+export function toggleLock(store: SessionStore, pieces = chosen(store.getState())): void {
+  const session = store.getState();
+  if (pieces.length)
+    session.perform(lockPieces(session.surfaceId, pieces, !pieces.every((piece) => piece.placement.locked)));
+}
+
+export function toggleHidden(store: SessionStore, pieces = chosen(store.getState())): void {
+  const session = store.getState();
+  if (pieces.length)
+    session.perform(hidePieces(session.surfaceId, pieces, !pieces.every((piece) => piece.placement.hidden)));
+}
+
+/** Locks everything but what is selected. */
+export function lockOthers(store: SessionStore): void {
+  const session = store.getState();
+  const now = new Set(session.selection);
+  const others = page(session).pile.filter(({ id, placement }) => !now.has(id) && !placement.locked);
+  if (others.length) session.perform(lockPieces(session.surfaceId, others, true));
+}
+
+/** Gives the selection a property of another piece. */
+export function match(store: SessionStore, from: Piece, what: Match): void {
+  const session = store.getState();
+  const pieces = unlocked(session).filter(({ id }) => id !== from.id);
+  if (!pieces.length) return;
+  if (what !== 'words') return session.perform(matchPieces(session.surfaceId, from, pieces, what));
+  if (from.outline.kind !== 'glyphs') return;
+  const { family, size, align: side, leading } = from.outline;
+  const style = { family, size, align: side, leading };
+  const edits = pieces.flatMap((piece) =>
+    piece.outline.kind === 'glyphs'
+      ? writeWords(
+          session.surfaceId,
+          piece,
+          style,
+          wantedSize({ ...piece.outline, ...style }, piece.placement, session.typesetter),
+        )
+      : [],
+  );
+  if (edits.length) session.perform(together(`match text style of ${naming(pieces)}`, edits));
+}
+
+/** What has gone out of sight comes back: the middle of each moves onto the page. */
+export function bringBack(store: SessionStore): void {
+  const session = store.getState();
+  const { width, height } = page(session);
+  const { units, boxes } = unitsChosen(session);
+  if (!units.length) return;
+  const moves = boxes.map((box) => {
+    const x = box.x + box.width / 2;
+    const y = box.y + box.height / 2;
+    return { x: Math.min(width, Math.max(0, x)) - x, y: Math.min(height, Math.max(0, y)) - y };
+  });
+  moveUnits(session, 'bring back', units, moves);
+}

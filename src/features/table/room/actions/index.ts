@@ -1,0 +1,8 @@
+/** What a person can do on the table, by hand, key or button: one function each. */
+export * from '@/features/table/room/actions/choosing';
+export * from '@/features/table/room/actions/laying';
+export * from '@/features/table/room/actions/changing';
+export * from '@/features/table/room/actions/copying';
+export * from '@/features/table/room/actions/arranging';
+export * from '@/features/table/room/actions/pages';
+export * from '@/features/table/room/actions/looking';

@@ -1,0 +1,44 @@
+/** How the table is looked at: zoom, and the page as it was. */
+import { extentOfAll } from '@/core/page/extent';
+import { goTo } from '@/core/project/history';
+import { type SessionStore } from '@/features/table/room/session';
+import { fitted, nextZoom, TRUE_SIZE, zoomed } from '@/features/table/stage/view';
+import { page, chosen, tools } from '@/features/table/room/actions/choosing';
+
+/** Shows the page as it was some steps ago for as long as `back` is above 0. */
+export function compare(store: SessionStore, back: number): void {
+  const { history } = store.getState();
+  store.setState({
+    compared: back > 0 && history.done > 0 ? goTo(history, history.done - back).project : null,
+  });
+}
+
+/** Brings the selection, or the page if nothing is, as close as it fits. */
+export function zoomToChosen(store: SessionStore): void {
+  const session = store.getState();
+  const pieces = chosen(session);
+  if (!pieces.length) return zoomFit(store);
+  const { x, y, width, height } = extentOfAll(pieces, tools(session));
+  const whole = { width: Math.max(width, 4), height: Math.max(height, 4), bleed: 0 };
+  const view = fitted(whole, session.stage);
+  store.setState({
+    view: { ...view, x: Math.round(view.x - x * view.zoom), y: Math.round(view.y - y * view.zoom) },
+  });
+}
+
+export function zoomBy(store: SessionStore, direction: 1 | -1): void {
+  const { view, stage } = store.getState();
+  store.setState({
+    view: zoomed(view, nextZoom(view.zoom, direction), { x: stage.width / 2, y: stage.height / 2 }),
+  });
+}
+
+export function zoomFit(store: SessionStore): void {
+  const session = store.getState();
+  store.setState({ view: fitted(page(session), session.stage) });
+}
+
+export function zoomTrue(store: SessionStore): void {
+  const { view, stage } = store.getState();
+  store.setState({ view: zoomed(view, TRUE_SIZE, { x: stage.width / 2, y: stage.height / 2 }) });
+}

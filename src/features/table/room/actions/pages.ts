@@ -1,0 +1,56 @@
+/** Pages: turned, added, copied, deleted, locked. */
+import { copiesOf } from '@/core/project/copies';
+import { addPage, lockPage, removePage } from '@/core/project/edits/page';
+import { newSurface, type Surface } from '@/core/project/model';
+import { newId } from '@/features/shared/ids';
+import { type SessionStore } from '@/features/table/room/session';
+import { page } from '@/features/table/room/actions/choosing';
+
+export function togglePageLock(store: SessionStore): void {
+  const session = store.getState();
+  session.perform(lockPage(session.surfaceId, !page(session).locked));
+  store.setState({ selection: [], entered: null });
+}
+
+export function toPageAt(store: SessionStore, surfaceId: string): void {
+  store.setState({ surfaceId, selection: [], entered: null, mode: { kind: 'pick' } });
+}
+
+/** A page more after this one: empty, or a copy of this one. */
+export function addPageAfter(store: SessionStore, copied: boolean): void {
+  const session = store.getState();
+  const now = page(session);
+  const { project } = session.history;
+  const fresh = newSurface(newId(), `Page ${project.surfaces.length + 1}`, now, project.unit);
+  const made: Surface = copied
+    ? { ...now, ...copiedPile(now), id: fresh.id, name: fresh.name, locked: false }
+    : { ...fresh, bleed: now.bleed, safe: now.safe, light: now.light };
+  session.perform(addPage(made, now.id));
+  if (!session.readOnly) toPageAt(store, made.id);
+}
+
+function copiedPile(surface: Surface): Pick<Surface, 'pile' | 'groups'> {
+  const { pieces, groups } = copiesOf(surface.pile, surface, newId);
+  const locks = surface.pile.map(({ placement }) => placement.locked);
+  const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));
+  return { pile, groups: [...groups] };
+}
+
+export function deletePage(store: SessionStore): void {
+  const session = store.getState();
+  const { surfaces } = session.history.project;
+  const at = surfaces.findIndex(({ id }) => id === session.surfaceId);
+  const next = surfaces[at + 1] ?? surfaces[at - 1];
+  if (!next || session.readOnly) return;
+  if (page(session).locked) return store.setState({ touchedLocked: Date.now() });
+  toPageAt(store, next.id);
+  session.perform(removePage(session.surfaceId));
+}
+
+/** The page after this one, or before it. */
+export function turnPage(store: SessionStore, by: 1 | -1): void {
+  const session = store.getState();
+  const { surfaces } = session.history.project;
+  const next = surfaces[surfaces.findIndex(({ id }) => id === session.surfaceId) + by];
+  if (next) toPageAt(store, next.id);
+}
