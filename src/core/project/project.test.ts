@@ -21,7 +21,8 @@ import {
   changeOutline,
   writeWords,
 } from '@/core/project/edits/make';
-import { isBackground, layBackground, layPieces, removePieces, restack } from '@/core/project/edits/pile';
+import { layBeside } from '@/core/project/edits/group';
+import { isBackground, layBackground, layPieces, removePieces } from '@/core/project/edits/pile';
 import { lockPieces, mirrorPieces, movePieces, placePiece } from '@/core/project/edits/place';
 import { readProject, writeProject } from '@/core/project/file';
 import { FILE_VERSION } from '@/core/project/model';
@@ -56,7 +57,7 @@ function someEdit(of: Project, dice: number): Edit {
     choices.push(
       movePieces(surface.id, [pick], dice % 7, -(dice % 5)),
       placePiece(surface.id, pick, 'turn', { turn: dice }),
-      restack(surface.id, pick.id, dice % surface.pile.length),
+      layBeside(surface.id, [pick.id], 'above', surface.pile[dice % surface.pile.length]!.id),
       removePieces(surface.id, [pick]),
       mirrorPieces(surface.id, [pick]),
       lockPieces(surface.id, [pick], dice % 2 === 0),

@@ -52,18 +52,6 @@ export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit 
   };
 };
 
-/** Moves one piece to a place in the pile, counted from the bottom after it was taken out. */
-export const restack = (surfaceId: string, id: string, to: number): Edit => ({
-  label: 'change order',
-  apply(project) {
-    const { pile } = surfaceOf(project, surfaceId);
-    const from = pile.findIndex((piece) => piece.id === id);
-    if (from < 0) return;
-    const [piece] = pile.splice(from, 1);
-    pile.splice(Math.max(0, Math.min(pile.length, to)), 0, piece!);
-  },
-});
-
 /** Covers the page with a paper that lies beneath everything; a background already there gives way. */
 export const layBackground = (surfaceId: string, piece: Piece, assets: readonly Asset[]): Edit => ({
   label: 'cover page with paper',

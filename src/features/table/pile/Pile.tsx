@@ -1,8 +1,6 @@
 'use client';
 /** The pile as a side view: slabs from top to bottom, thick or thin as they lift, dragged to change their order. */
 import Box from '@mui/material/Box';
-import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import {
   closestCenter,
@@ -13,31 +11,69 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { IconEye, IconEyeOff, IconGripVertical, IconLock } from '@tabler/icons-react';
-import { memo, useMemo } from 'react';
-import { restack } from '@/core/project/edits/pile';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { memo, useCallback, useMemo, useRef, useState, type ComponentProps } from 'react';
+import { layBeside } from '@/core/project/edits/group';
+import { treeOf } from '@/core/project/tree';
+import { dropAt, rowsOf } from '@/features/table/pile/rows';
+import { Slab } from '@/features/table/pile/Slab';
 import type { Piece } from '@/core/piece/piece';
-import { toggleHidden } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { settledPieces, shownSurface } from '@/features/table/room/session';
 import { surfaceOf } from '@/core/project/model';
+
+type SlabProps = ComponentProps<typeof Slab>;
 
 /** What a slab looks like from the side: its ink, or the picture it is made of. */
 type Look = (piece: Piece) => string | undefined;
 
 export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
   const { store } = useRoom();
-  const pile = useSession((session) => surfaceOf(session.history.project, shownSurface(session).id).pile);
+  const pile = useSession((session) => surfaceOf(session.history.project, session.surfaceId).pile);
+  const groups = useSession((session) => surfaceOf(session.history.project, session.surfaceId).groups);
+  const entered = useSession((session) => session.entered);
+  const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
+  const anchor = useRef<string | null>(null);
   const selection = useSession((session) => session.selection);
-  const readOnly = useSession((session) => session.readOnly);
-  const topFirst = useMemo(() => [...pile].reverse(), [pile]);
+  const readOnly = useSession(
+    (session) => session.readOnly || surfaceOf(session.history.project, session.surfaceId).locked,
+  );
+  // The group that is open on the page is unfolded here too, with all it lies in.
+  const open = useMemo(() => {
+    if (entered === null) return unfolded;
+    const path = pile.find((piece) => piece.groups?.includes(entered))?.groups ?? [];
+    return new Set([...unfolded, ...path.slice(0, path.indexOf(entered) + 1)]);
+  }, [unfolded, entered, pile]);
+  const rows = useMemo(() => rowsOf(treeOf({ pile, groups }), open), [pile, groups, open]);
+  const byId = useMemo(() => new Map(pile.map((piece) => [piece.id, piece])), [pile]);
+  const chosen = useMemo(() => new Set(selection), [selection]);
+  const toggle = useCallback(
+    (id: string) =>
+      setUnfolded((now) => {
+        const next = new Set(now);
+        if (!next.delete(id)) next.add(id);
+        return next;
+      }),
+    [],
+  );
+  /** Shift takes a run, Ctrl single ones; what lies in a group can be taken without opening it on the page. */
+  const choose = useCallback<SlabProps['onChoose']>(
+    (row, { shiftKey, ctrlKey, metaKey }) => {
+      const now = store.getState().selection;
+      const inside = row.depth ? (byId.get(row.ids[0]!)?.groups?.[row.depth - 1] ?? null) : null;
+      if (shiftKey && anchor.current) {
+        const at = (id: string) => rows.findIndex(({ node }) => node.id === id);
+        const [from, to] = [at(anchor.current), at(row.node.id)].sort((a, b) => a - b) as [number, number];
+        const run = new Set(rows.slice(Math.max(0, from), to + 1).flatMap(({ ids }) => ids));
+        return store.getState().select([...run]);
+      }
+      anchor.current = row.node.id;
+      if (!ctrlKey && !metaKey)
+        return store.setState({ selection: row.ids, entered: inside, mode: { kind: 'pick' } });
+      const without = now.filter((id) => !row.ids.includes(id));
+      store.getState().select(without.length < now.length ? without : [...now, ...row.ids]);
+    },
+    [store, rows, byId],
+  );
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -47,13 +83,14 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const { surfaceId, perform } = store.getState();
-    perform(
-      restack(
-        surfaceId,
-        String(active.id),
-        pile.findIndex((piece) => piece.id === over.id),
-      ),
-    );
+    const [from, onto] = [String(active.id), String(over.id)];
+    const held = rows.find(({ node }) => node.id === from)!;
+    // One of several that are selected takes the others along.
+    const many = held.ids.every((id) => chosen.has(id))
+      ? rows.filter(({ ids, depth }) => depth === held.depth && ids.every((id) => chosen.has(id)))
+      : [held];
+    const ids = many.map(({ node }) => node.id);
+    if (!ids.includes(onto)) perform(layBeside(surfaceId, ids, dropAt(rows, open, from, onto), onto));
   };
 
   return (
@@ -86,19 +123,22 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
         </Typography>
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped} id="pile">
-        <SortableContext items={topFirst.map((piece) => piece.id)} strategy={verticalListSortingStrategy}>
+        <SortableContext items={rows.map(({ node }) => node.id)} strategy={verticalListSortingStrategy}>
           <Box
             component="ol"
             aria-label="Pieces, top first"
             sx={{ m: 0, p: '0 8px 4px', overflowY: 'auto', listStyle: 'none', scrollbarWidth: 'thin' }}
           >
-            {topFirst.map((piece) => (
+            {rows.map((row) => (
               <Slab
-                key={piece.id}
-                piece={piece}
-                picture={look(piece)}
-                selected={selection.includes(piece.id)}
+                key={row.node.id}
+                row={row}
+                picture={row.node.kind === 'piece' ? look(row.node.piece) : undefined}
+                selected={row.ids.every((id) => chosen.has(id))}
+                open={open.has(row.node.id)}
                 readOnly={readOnly}
+                onChoose={choose}
+                onToggle={toggle}
               />
             ))}
           </Box>
@@ -117,151 +157,6 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
             flexShrink: 0,
           }}
         />
-      )}
-    </Box>
-  );
-});
-
-/** Pixels a slab is thick: ink is a film, a button stands high. */
-const thickness = (lift: number): number => Math.round(3 + Math.min(14, Math.sqrt(lift) * 9));
-
-interface SlabProps {
-  piece: Piece;
-  picture: string | undefined;
-  selected: boolean;
-  readOnly: boolean;
-}
-
-const Slab = memo(function Slab({ piece, picture, selected, readOnly }: SlabProps) {
-  const { store } = useRoom();
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
-    useSortable({ id: piece.id, disabled: readOnly });
-  const { hidden, locked } = piece.placement;
-  const colour = piece.material.kind === 'ink' ? piece.material.colour : '#b9a98c';
-  const choose = (event: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => {
-    const { selection, select } = store.getState();
-    const add = event.shiftKey || event.ctrlKey || event.metaKey;
-    select(
-      add
-        ? selection.includes(piece.id)
-          ? selection.filter((id) => id !== piece.id)
-          : [...selection, piece.id]
-        : [piece.id],
-    );
-  };
-  return (
-    <Box
-      component="li"
-      ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-      onPointerEnter={() => store.setState({ hovered: piece.id })}
-      onPointerLeave={() => store.setState({ hovered: null })}
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 0.5,
-        height: 34,
-        borderRadius: 1,
-        bgcolor: isDragging ? 'background.default' : undefined,
-        position: 'relative',
-        zIndex: isDragging ? 1 : undefined,
-        opacity: hidden ? 0.5 : 1,
-        '&:hover': { bgcolor: 'background.default' },
-        '& .quiet': { opacity: hidden ? 1 : 0 },
-        '&:hover .quiet, &:focus-within .quiet': { opacity: 1 },
-      }}
-    >
-      <Box
-        component="button"
-        type="button"
-        aria-pressed={selected}
-        aria-label={`${piece.name}, ${piece.role}${hidden ? ', hidden' : ''}${locked ? ', locked' : ''}`}
-        onClick={choose}
-        onFocus={() => store.setState({ hovered: piece.id })}
-        onBlur={() => store.setState({ hovered: null })}
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          display: 'flex',
-          alignItems: 'center',
-          gap: 1.25,
-          height: '100%',
-          border: 0,
-          bgcolor: 'transparent',
-          color: selected ? 'primary.main' : 'text.primary',
-          fontWeight: selected ? 600 : 400,
-          font: 'inherit',
-          fontSize: '0.9rem',
-          textAlign: 'left',
-          cursor: 'pointer',
-          px: 1,
-        }}
-      >
-        <Box
-          sx={{
-            width: 84,
-            flexShrink: 0,
-            height: thickness(piece.finish.lift.height),
-            bgcolor: colour,
-            backgroundImage: picture ? `url(${picture})` : 'none',
-            backgroundSize: '100% auto',
-            backgroundPosition: 'center 30%',
-            borderRadius: '2px',
-            border: '1px solid',
-            borderColor: 'divider',
-            boxShadow: `0 ${1 + Math.round(thickness(piece.finish.lift.height) / 5)}px 2px rgba(30,20,10,0.35)`,
-            outline: selected ? '2px dashed var(--mui-palette-primary-main)' : 'none',
-            outlineOffset: 3,
-          }}
-        />
-        <Box
-          component="span"
-          sx={{
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-            whiteSpace: 'nowrap',
-            fontWeight: selected ? 600 : 400,
-          }}
-        >
-          {piece.name || piece.role}
-        </Box>
-      </Box>
-      {locked && <IconLock size={15} aria-hidden="true" />}
-      {!readOnly && (
-        <>
-          <Tooltip title={hidden ? 'Show' : 'Hide'}>
-            <IconButton
-              className="quiet"
-              size="small"
-              sx={{ minWidth: 32, minHeight: 32 }}
-              aria-label={`${hidden ? 'Show' : 'Hide'} ${piece.name}`}
-              onClick={() => toggleHidden(store, settledPieces(store.getState(), [piece.id]))}
-            >
-              {hidden ? <IconEyeOff size={17} /> : <IconEye size={17} />}
-            </IconButton>
-          </Tooltip>
-          <Tooltip title="Drag to change the order">
-            <Box
-              component="span"
-              className="quiet"
-              ref={setActivatorNodeRef}
-              {...attributes}
-              {...listeners}
-              data-own-arrows
-              aria-label={`Change the place of ${piece.name} in the pile`}
-              sx={{
-                cursor: 'grab',
-                width: 24,
-                height: 32,
-                display: 'grid',
-                placeItems: 'center',
-                touchAction: 'none',
-              }}
-            >
-              <IconGripVertical size={16} />
-            </Box>
-          </Tooltip>
-        </>
       )}
     </Box>
   );

@@ -1,0 +1,270 @@
+'use client';
+/** One slab of the pile seen from the side: a piece as thick as it lifts, or a group that opens. */
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import InputBase from '@mui/material/InputBase';
+import Tooltip from '@mui/material/Tooltip';
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import {
+  IconChevronDown,
+  IconChevronRight,
+  IconEye,
+  IconEyeOff,
+  IconGripVertical,
+  IconLock,
+  IconLockOpen,
+} from '@tabler/icons-react';
+import { memo, useState } from 'react';
+import type { Piece } from '@/core/piece/piece';
+import { renameGroup } from '@/core/project/edits/group';
+import { renamePiece } from '@/core/project/edits/make';
+import { toggleHidden, toggleLock } from '@/features/table/room/actions';
+import { useRoom } from '@/features/table/room/context';
+import { settledPieces } from '@/features/table/room/session';
+import type { PileRow } from '@/features/table/pile/rows';
+
+/** Pixels a slab is thick: ink is a film, a button stands high. */
+const thickness = (lift: number): number => Math.round(3 + Math.min(14, Math.sqrt(lift) * 9));
+
+interface Props {
+  row: PileRow;
+  picture: string | undefined;
+  selected: boolean;
+  open: boolean;
+  readOnly: boolean;
+  onChoose: (row: PileRow, event: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
+  onToggle: (id: string) => void;
+}
+
+export const Slab = memo(function Slab(props: Props) {
+  const { row, picture, selected, open, readOnly, onChoose, onToggle } = props;
+  const { node, depth, ids, pieces } = row;
+  const { store } = useRoom();
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
+    useSortable({ id: node.id, disabled: readOnly });
+  const [typed, setTyped] = useState<string | null>(null);
+  const top = pieces.at(-1)!;
+  const hidden = pieces.every(({ placement }) => placement.hidden);
+  const locked = pieces.every(({ placement }) => placement.locked);
+  const group = node.kind === 'group';
+  const name = (group ? node.group.name : node.piece.name) || (group ? 'Group' : node.piece.role);
+  const said = group ? `group of ${pieces.length}` : node.piece.role;
+  const settled = () => settledPieces(store.getState(), ids);
+  const rename = () => {
+    const next = typed?.trim().slice(0, 80);
+    setTyped(null);
+    if (!next || next === name) return;
+    const { perform, surfaceId } = store.getState();
+    perform(group ? renameGroup(surfaceId, node.id, next) : renamePiece(surfaceId, node.piece, next));
+  };
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      onPointerEnter={() => store.setState({ hovered: top.id })}
+      onPointerLeave={() => store.setState({ hovered: null })}
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        height: 34,
+        pl: depth * 1.75,
+        borderRadius: 1,
+        bgcolor: isDragging ? 'background.default' : undefined,
+        position: 'relative',
+        zIndex: isDragging ? 1 : undefined,
+        opacity: hidden ? 0.5 : 1,
+        contentVisibility: 'auto',
+        containIntrinsicSize: 'auto 34px',
+        '&:hover': { bgcolor: 'background.default' },
+        '& .quiet': { opacity: 0 },
+        '& .set': { opacity: 1 },
+        '&:hover .quiet, &:focus-within .quiet': { opacity: 1 },
+      }}
+    >
+      {group && (
+        <IconButton
+          size="small"
+          color="inherit"
+          aria-label={`${open ? 'Fold' : 'Unfold'} ${name}`}
+          aria-expanded={open}
+          onClick={() => onToggle(node.id)}
+          sx={{ width: 26, minHeight: 32, p: 0 }}
+        >
+          {open ? <IconChevronDown size={16} /> : <IconChevronRight size={16} />}
+        </IconButton>
+      )}
+      {typed === null ? (
+        <Box
+          component="button"
+          type="button"
+          aria-pressed={selected}
+          aria-label={`${name}, ${said}${hidden ? ', hidden' : ''}${locked ? ', locked' : ''}`}
+          onClick={(event) => onChoose(row, event)}
+          onDoubleClick={() => !readOnly && setTyped(name)}
+          onKeyDown={(event) => event.key === 'F2' && !readOnly && setTyped(name)}
+          onFocus={() => store.setState({ hovered: top.id })}
+          onBlur={() => store.setState({ hovered: null })}
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1.25,
+            height: '100%',
+            border: 0,
+            bgcolor: 'transparent',
+            color: selected ? 'primary.main' : 'text.primary',
+            font: 'inherit',
+            fontSize: '0.9rem',
+            textAlign: 'left',
+            cursor: 'pointer',
+            px: group ? 0.5 : 1,
+          }}
+        >
+          <Side pieces={pieces} picture={picture} selected={selected} group={group} />
+          <Box
+            component="span"
+            sx={{
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              whiteSpace: 'nowrap',
+              fontWeight: selected || group ? 600 : 400,
+            }}
+          >
+            {name}
+          </Box>
+        </Box>
+      ) : (
+        <InputBase
+          autoFocus
+          value={typed}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={rename}
+          onKeyDown={(event) => {
+            event.stopPropagation();
+            if (event.key === 'Enter') rename();
+            if (event.key === 'Escape') setTyped(null);
+          }}
+          inputProps={{ 'aria-label': `New name of ${name}` }}
+          sx={{ flex: 1, px: 1, fontSize: '0.9rem', border: 1, borderColor: 'primary.main', borderRadius: 1 }}
+        />
+      )}
+      {readOnly
+        ? locked && <IconLock size={15} aria-hidden="true" />
+        : typed === null && (
+            <>
+              <Quiet
+                name={`${locked ? 'Unlock' : 'Lock'} ${name}`}
+                title={locked ? 'Unlock' : 'Lock'}
+                set={locked}
+                onClick={() => toggleLock(store, settled())}
+              >
+                {locked ? <IconLock size={16} /> : <IconLockOpen size={16} />}
+              </Quiet>
+              <Quiet
+                name={`${hidden ? 'Show' : 'Hide'} ${name}`}
+                title={hidden ? 'Show' : 'Hide'}
+                set={hidden}
+                onClick={() => toggleHidden(store, settled())}
+              >
+                {hidden ? <IconEyeOff size={16} /> : <IconEye size={16} />}
+              </Quiet>
+              <Tooltip title="Drag to change the order">
+                <Box
+                  component="span"
+                  className="quiet"
+                  ref={setActivatorNodeRef}
+                  {...attributes}
+                  {...listeners}
+                  data-own-arrows
+                  aria-label={`Change the place of ${name} in the pile`}
+                  sx={{
+                    cursor: 'grab',
+                    width: 24,
+                    height: 32,
+                    display: 'grid',
+                    placeItems: 'center',
+                    touchAction: 'none',
+                  }}
+                >
+                  <IconGripVertical size={16} />
+                </Box>
+              </Tooltip>
+            </>
+          )}
+    </Box>
+  );
+});
+
+interface QuietProps {
+  name: string;
+  title: string;
+  /** Shown even when nobody points at the row. */
+  set: boolean;
+  onClick: () => void;
+  children: React.ReactNode;
+}
+
+const Quiet = ({ name, title, set, onClick, children }: QuietProps) => (
+  <Tooltip title={title}>
+    <IconButton
+      className={set ? 'set' : 'quiet'}
+      size="small"
+      color="inherit"
+      sx={{ width: 28, minHeight: 32, p: 0 }}
+      aria-label={name}
+      onClick={onClick}
+    >
+      {children}
+    </IconButton>
+  </Tooltip>
+);
+
+/** What a slab looks like from the side: its ink or its picture; a group shows a few of its pieces on each other. */
+function Side({
+  pieces,
+  picture,
+  selected,
+  group,
+}: Pick<Props, 'picture' | 'selected'> & { pieces: readonly Piece[]; group: boolean }) {
+  const shown = group ? pieces.slice(-3).reverse() : pieces;
+  return (
+    <Box
+      component="span"
+      sx={{
+        width: group ? 62 : 84,
+        flexShrink: 0,
+        outline: selected ? '2px dashed var(--mui-palette-primary-main)' : 'none',
+        outlineOffset: 3,
+      }}
+    >
+      {shown.map((piece) => {
+        const thick = group
+          ? Math.min(7, thickness(piece.finish.lift.height))
+          : thickness(piece.finish.lift.height);
+        const ink = piece.material.kind === 'ink' ? piece.material.colour : '#b9a98c';
+        return (
+          <Box
+            component="span"
+            key={piece.id}
+            sx={{
+              display: 'block',
+              height: thick,
+              bgcolor: ink,
+              backgroundImage: picture && !group ? `url(${picture})` : 'none',
+              backgroundSize: '100% auto',
+              backgroundPosition: 'center 30%',
+              borderRadius: '2px',
+              border: '1px solid',
+              borderColor: 'divider',
+              boxShadow: `0 ${1 + Math.round(thick / 5)}px 2px rgba(30,20,10,0.35)`,
+            }}
+          />
+        );
+      })}
+    </Box>
+  );
+}
