@@ -52,6 +52,7 @@ export function LengthField({ label, shown, read, onCommit, unit, disabled }: Pr
           endAdornment: unit ? <span style={{ opacity: 0.7, fontSize: 14 }}>{unit}</span> : undefined,
           sx: { pr: 1 },
         },
+        inputLabel: { shrink: true },
         htmlInput: { inputMode: 'text', autoComplete: 'off' },
       }}
       sx={{ minWidth: 0 }}

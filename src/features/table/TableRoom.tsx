@@ -28,6 +28,7 @@ import { useRoomOpening } from '@/features/table/room/useRoomOpening';
 import { Stage, type StageProps } from '@/features/table/stage/Stage';
 import { CupboardSheet } from '@/features/table/room/CupboardSheet';
 import { useLaying } from '@/features/table/room/useLaying';
+import { Sheets } from '@/features/table/sheets/Sheets';
 import { useWorkbox } from '@/features/table/workbox/useWorkbox';
 import { Workbox, type WorkboxProps } from '@/features/table/workbox/Workbox';
 import { noteBackup } from '@/storage/backup';
@@ -180,6 +181,7 @@ function OpenTable() {
       >
         <Stage onDropped={dropped} />
         <PageTabs />
+        <Sheets />
         {show.side && (
           <Box
             component="aside"

@@ -65,7 +65,12 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
     },
   };
   return (
-    <Box component="section" aria-label="About this piece" data-about>
+    <Box
+      component="section"
+      aria-label="About this piece"
+      data-about
+      sx={{ minHeight: 120, overflowY: 'auto', scrollbarWidth: 'thin' }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, px: 2, pt: 1.25, pb: 0.5 }}>
         {many ? (
           <Typography variant="h3" component="h2" sx={{ flex: 1 }}>

@@ -1,36 +1,33 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { Size } from '@/core/geometry/box';
+import type { AlignTo } from '@/core/page/arrange';
+import * as act from '@/features/table/room/actions';
+import { shownSurface } from '@/features/table/room/session';
 import { placePiece, scaleWords } from '@/core/project/edits/place';
-import { SMALLEST_PIECE } from '@/core/piece/placement/placement';
+import { extentOf, SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
-import { fail, ok, type Result } from '@/core/result';
-import { formatLength, parseLength, type Unit } from '@/core/units/lengths';
-import { useSession } from '@/features/table/room/context';
+import { formatLength, type Unit } from '@/core/units/lengths';
+import { ArrangeControls } from '@/features/table/about/ArrangeControls';
+import { FARTHEST, measureWithin, readDegrees } from '@/features/table/about/measures';
+import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
-
-/** Ten feet from the page is as far as a piece can be put. */
-const FAR = 8640;
 
 /** Exact numbers: the box's top left corner before turning, its size (proportions kept for pictures) and its turn. */
 export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
+  const { store } = useRoom();
+  const page = useSession(shownSurface);
   const [piece] = pieces;
-  if (!piece || pieces.length > 1)
-    return <>Move or turn these together on the page; exact numbers are for one piece at a time.</>;
+  if (!piece || pieces.length > 1) return <ArrangeControls pieces={pieces} unit={unit} />;
   const { placement } = piece;
   const { x, y, width, height, turn, locked } = placement;
   const disabled = locked || readOnly;
-  const length =
-    (least: number) =>
-    (text: string): Result<number> => {
-      const read = parseLength(text, unit);
-      if (!read.ok) return read;
-      if (read.value < least) return fail(`At least ${formatLength(least, unit, true)}.`);
-      return read.value > FAR ? fail(`At most ${formatLength(FAR, unit, true)}.`) : read;
-    };
+  const length = (least: number) => measureWithin(unit, least, FARTHEST);
   /** The new size with the top left corner kept; the other side follows, so that nothing is squashed. */
   const resize = (side: 'width' | 'height') => (value: number) => {
     const scale = value / placement[side];
@@ -54,7 +51,7 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
         unit={unit}
         disabled={disabled}
         shown={formatLength(x - width / 2, unit)}
-        read={length(-FAR)}
+        read={length(-FARTHEST)}
         onCommit={(value) => perform(placePiece(surfaceId, piece, 'move', { x: value + width / 2 }))}
       />
       <LengthField
@@ -62,7 +59,7 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
         unit={unit}
         disabled={disabled}
         shown={formatLength(y - height / 2, unit)}
-        read={length(-FAR)}
+        read={length(-FARTHEST)}
         onCommit={(value) => perform(placePiece(surfaceId, piece, 'move', { y: value + height / 2 }))}
       />
       <LengthField
@@ -89,11 +86,39 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
         read={readDegrees}
         onCommit={(value) => perform(placePiece(surfaceId, piece, 'turn', { turn: value }))}
       />
+      <Button size="small" color="inherit" disabled={disabled} onClick={() => act.mirror(store, 'y')}>
+        Flip
+      </Button>
+      <Box sx={{ gridColumn: '1 / 3', display: 'flex', justifyContent: 'space-between' }}>
+        {PLACES.map(([to, name]) => (
+          <Button
+            key={to}
+            size="small"
+            color="inherit"
+            disabled={disabled}
+            onClick={() => act.alignChosen(store, to, 'page')}
+            sx={{ minWidth: 0, px: 0.75 }}
+          >
+            {name}
+          </Button>
+        ))}
+      </Box>
+      {isAway(piece, page) && (
+        <Button sx={{ gridColumn: '1 / 3' }} disabled={disabled} onClick={() => act.bringBack(store)}>
+          Bring it back to the page
+        </Button>
+      )}
     </Box>
   );
 }
 
-const readDegrees = (text: string): Result<number> => {
-  const value = Number(text.replace(',', '.').replace('°', '').trim());
-  return Number.isFinite(value) && Math.abs(value) <= 3600 ? ok(value) : fail('Degrees, such as 4 or -12.5.');
-};
+const PLACES: readonly [AlignTo, string][] = [
+  ['centre', 'Middle, across'],
+  ['middle', 'Middle, down'],
+];
+
+/** Whether nothing of a piece lies on the page. */
+function isAway({ placement }: Piece, { width, height }: Size): boolean {
+  const box = extentOf(placement);
+  return box.x > width || box.y > height || box.x + box.width < 0 || box.y + box.height < 0;
+}

@@ -97,7 +97,7 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
     <Box
       component="section"
       aria-label="The pile"
-      sx={{ display: 'flex', flexDirection: 'column', minHeight: 176, flex: 1 }}
+      sx={{ display: 'flex', flexDirection: 'column', minHeight: 176, flex: '1 1 176px' }}
     >
       <Box
         sx={{

@@ -78,9 +78,9 @@ export const Slab = memo(function Slab(props: Props) {
         contentVisibility: 'auto',
         containIntrinsicSize: 'auto 34px',
         '&:hover': { bgcolor: 'background.default' },
-        '& .quiet': { opacity: 0 },
-        '& .set': { opacity: 1 },
-        '&:hover .quiet, &:focus-within .quiet': { opacity: 1 },
+        // Out of the way of the name until they are wanted.
+        '& .quiet': { display: 'none' },
+        '&:hover .quiet, &:focus-within .quiet': { display: 'inline-grid', placeItems: 'center' },
       }}
     >
       {group && (
@@ -185,8 +185,6 @@ export const Slab = memo(function Slab(props: Props) {
                     cursor: 'grab',
                     width: 24,
                     height: 32,
-                    display: 'grid',
-                    placeItems: 'center',
                     touchAction: 'none',
                   }}
                 >

@@ -12,10 +12,18 @@ import { SHORTCUTS } from '@/features/table/room/useKeys';
 const BY_HAND: readonly (readonly [string, string])[] = [
   ['Click again', 'The piece beneath: peek goes one deeper'],
   ['Shift click', 'Add to what is selected, or take away'],
-  ['Double click', 'Slide a photo in its place, or write on'],
+  ['Double click', 'Open a group, slide a photo in its place, or write on'],
+  ['Drag the bare table', 'A frame round things; with Alt only what lies wholly inside'],
+  ['Space and drag', 'Move the view; so does a finger, and the wheel'],
+  [
+    'Drag from a ruler',
+    'A guide on every page; with Alt on this one. Its tab moves it, off the ruler it goes',
+  ],
+  ['Drag with Shift', 'Straight across or down; a corner: another shape'],
+  ['Drag with Ctrl', 'Nothing snaps'],
+  ['Drag a corner with Alt', 'The middle stays where it is'],
   ['Wheel while sliding', 'The photo closer or further in its place'],
   ['Drag the loop', 'Turn; with Shift by 15 degrees'],
-  ['Drag the table', 'Move the view; the wheel scrolls'],
   ['Ctrl wheel', 'Closer or further away'],
 ];
 

@@ -1,15 +1,29 @@
 'use client';
-
-import { memo } from 'react';
+/** Index tabs that stick out at the table's left edge, one a page; the last adds one. */
 import Box from '@mui/material/Box';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { IconDots, IconLock, IconPlus } from '@tabler/icons-react';
+import { memo, useState, type MouseEvent, type ReactNode } from 'react';
+import { movePage } from '@/core/project/edits/page';
+import { surfaceOf } from '@/core/project/model';
+import * as act from '@/features/table/room/actions';
+import { useRoom, useSession } from '@/features/table/room/context';
 import { RULER } from '@/features/table/stage/Rulers';
-import { useSession } from '@/features/table/room/context';
 
-/** Index tabs that stick out at the table's left edge, one a page. */
 export const PageTabs = memo(function PageTabs() {
+  const { store } = useRoom();
   const surfaces = useSession((session) => session.history.project.surfaces);
   const current = useSession((session) => session.surfaceId);
-  const set = useSession((session) => session.set);
+  const readOnly = useSession((session) => session.readOnly);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const here = surfaceOf({ surfaces }, current);
+  const at = surfaces.indexOf(here);
+  const close = () => setAnchor(null);
+  const does = (deed: () => unknown) => () => {
+    close();
+    deed();
+  };
   return (
     <Box
       component="nav"
@@ -18,40 +32,102 @@ export const PageTabs = memo(function PageTabs() {
         position: 'absolute',
         left: RULER,
         top: RULER + 14,
+        bottom: 16,
         display: 'flex',
         flexDirection: 'column',
         gap: 0.75,
         zIndex: 2,
+        overflowY: 'auto',
+        overflowX: 'hidden',
+        scrollbarWidth: 'none',
+        pointerEvents: 'none',
+        '& button': { pointerEvents: 'auto' },
       }}
     >
-      {surfaces.map((surface, index) => {
-        const here = surface.id === current;
-        return (
-          <Box
-            key={surface.id}
-            component="button"
-            type="button"
-            aria-current={here ? 'page' : undefined}
-            aria-label={surface.name}
-            title={surface.name}
-            onClick={() => set({ surfaceId: surface.id, selection: [], mode: { kind: 'pick' } })}
-            sx={{
-              width: here ? 36 : 30,
-              height: 44,
-              border: 0,
-              borderRadius: '0 10px 10px 0',
-              bgcolor: here ? 'background.paper' : 'table.ruler',
-              color: 'text.primary',
-              font: 'inherit',
-              fontWeight: 600,
-              boxShadow: '1px 2px 4px rgba(20,14,8,0.3)',
-              cursor: 'pointer',
-            }}
-          >
-            {index + 1}
-          </Box>
-        );
-      })}
+      {surfaces.map((surface, index) => (
+        <Tab
+          key={surface.id}
+          here={surface.id === current}
+          name={`${surface.name}${surface.locked ? ', locked' : ''}`}
+          onClick={() => act.toPageAt(store, surface.id)}
+        >
+          {index + 1}
+          {surface.locked && <IconLock size={13} aria-hidden="true" />}
+        </Tab>
+      ))}
+      {!readOnly && (
+        <>
+          <Tab name="What to do with this page" small onClick={(event) => setAnchor(event.currentTarget)}>
+            <IconDots size={18} aria-hidden="true" />
+          </Tab>
+          <Tab name="Add a page" small onClick={() => act.addPageAfter(store, false)}>
+            <IconPlus size={18} aria-hidden="true" />
+          </Tab>
+        </>
+      )}
+      <Menu
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={close}
+        anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
+      >
+        <MenuItem onClick={does(() => act.togglePageLock(store))}>
+          {here.locked ? 'Unlock' : 'Lock'} {here.name}
+        </MenuItem>
+        <MenuItem onClick={does(() => act.addPageAfter(store, true))}>Copy {here.name}</MenuItem>
+        <MenuItem
+          disabled={at === 0}
+          onClick={does(() => store.getState().perform(movePage(current, at - 1)))}
+        >
+          Move it before page {at}
+        </MenuItem>
+        <MenuItem
+          disabled={at === surfaces.length - 1}
+          onClick={does(() => store.getState().perform(movePage(current, at + 1)))}
+        >
+          Move it after page {at + 2}
+        </MenuItem>
+        <MenuItem disabled={surfaces.length < 2} onClick={does(() => act.deletePage(store))}>
+          Delete {here.name}
+        </MenuItem>
+      </Menu>
     </Box>
   );
 });
+
+interface TabProps {
+  name: string;
+  here?: boolean;
+  small?: boolean;
+  onClick: (event: MouseEvent<HTMLElement>) => void;
+  children: ReactNode;
+}
+
+const Tab = ({ name, here = false, small = false, onClick, children }: TabProps) => (
+  <Box
+    component="button"
+    type="button"
+    aria-current={here ? 'page' : undefined}
+    aria-label={name}
+    title={name}
+    onClick={onClick}
+    sx={{
+      width: here ? 38 : 32,
+      minHeight: small ? 34 : 44,
+      flexShrink: 0,
+      border: 0,
+      borderRadius: '0 10px 10px 0',
+      bgcolor: here ? 'background.paper' : 'table.ruler',
+      color: 'text.primary',
+      font: 'inherit',
+      fontWeight: 600,
+      boxShadow: '1px 2px 4px rgba(20,14,8,0.3)',
+      cursor: 'pointer',
+      display: 'grid',
+      placeItems: 'center',
+      lineHeight: 1,
+    }}
+  >
+    {children}
+  </Box>
+);

@@ -16,6 +16,7 @@ import {
   IconChevronDown,
   IconFileDownload,
   IconHelp,
+  IconHistory,
   IconPrinter,
 } from '@tabler/icons-react';
 import Link from 'next/link';
@@ -38,6 +39,7 @@ interface Props {
 }
 
 export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props) {
+  const { store } = useRoom();
   const [undoName, redoName] = useSession(
     useShallow((session) => [undoLabel(session.history), redoLabel(session.history)] as const),
   );
@@ -95,6 +97,16 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props
             </Box>
           </Button>
         </span>
+      </Tooltip>
+      <Tooltip title="All steps by name (Y)">
+        <IconButton
+          onClick={() => store.setState({ sheet: 'steps' })}
+          aria-label="All steps by name"
+          color="inherit"
+          sx={{ width: 32 }}
+        >
+          <IconHistory size={19} />
+        </IconButton>
       </Tooltip>
       <Tooltip title={redoName ? `Redo: ${redoName} (Ctrl Shift Z)` : 'Nothing to redo'}>
         <span>
@@ -227,6 +239,9 @@ function ZoomMenu() {
         <MenuItem key="fit" onClick={() => (act.zoomFit(store), close())}>
           The whole page <Key>0</Key>
         </MenuItem>,
+        <MenuItem key="chosen" onClick={() => (act.zoomToChosen(store), close())}>
+          The selection <Key>2</Key>
+        </MenuItem>,
         <MenuItem key="true" onClick={() => (act.zoomTrue(store), close())}>
           True size <Key>1</Key>
         </MenuItem>,
@@ -244,6 +259,7 @@ function ZoomMenu() {
 const PANELS: readonly { panel: keyof Show; name: string; key: string }[] = [
   { panel: 'zones', name: 'Bleed and safe area', key: 'Z' },
   { panel: 'grid', name: 'Grid on the table', key: 'G' },
+  { panel: 'guides', name: 'Guides', key: 'U' },
   { panel: 'side', name: 'Side panel', key: 'P' },
   { panel: 'workbox', name: 'Workbox', key: 'W' },
 ];
@@ -251,26 +267,55 @@ const PANELS: readonly { panel: keyof Show; name: string; key: string }[] = [
 function ShowMenu() {
   const { store } = useRoom();
   const show = useSession((session) => session.show);
+  const snapping = useSession((session) => session.snapping);
   return (
     <MenuButton label="Show" name="Show on the table">
-      {(close) =>
-        PANELS.map(({ panel, name, key }) => (
-          <MenuItem
+      {(close) => [
+        ...PANELS.map(({ panel, name, key }) => (
+          <Checked
             key={panel}
-            role="menuitemcheckbox"
-            aria-checked={show[panel]}
+            on={show[panel]}
+            name={name}
+            keys={key}
             onClick={() => (store.setState({ show: { ...show, [panel]: !show[panel] } }), close())}
-          >
-            <Box component="span" sx={{ width: 28 }}>
-              {show[panel] && <IconCheck size={18} />}
-            </Box>
-            {name} <Key>{key}</Key>
-          </MenuItem>
-        ))
-      }
+          />
+        )),
+        <Divider key="line" />,
+        <Checked
+          key="snapping"
+          on={snapping}
+          name="Things snap"
+          keys="S"
+          onClick={() => (store.setState({ snapping: !snapping }), close())}
+        />,
+        <MenuItem key="guides by number" onClick={() => (store.setState({ sheet: 'guides' }), close())}>
+          <Box component="span" sx={{ width: 28 }} />
+          Guides by number … <Key>I</Key>
+        </MenuItem>,
+        <MenuItem key="actions" onClick={() => (store.setState({ sheet: 'actions' }), close())}>
+          <Box component="span" sx={{ width: 28 }} />
+          All actions … <Key>Ctrl K</Key>
+        </MenuItem>,
+      ]}
     </MenuButton>
   );
 }
+
+interface CheckedProps {
+  on: boolean;
+  name: string;
+  keys: string;
+  onClick: () => void;
+}
+
+const Checked = ({ on, name, keys, onClick, ...item }: CheckedProps) => (
+  <MenuItem {...item} role="menuitemcheckbox" aria-checked={on} onClick={onClick}>
+    <Box component="span" sx={{ width: 28 }}>
+      {on && <IconCheck size={18} />}
+    </Box>
+    {name} <Key>{keys}</Key>
+  </MenuItem>
+);
 
 const Key = ({ children }: { children: ReactNode }) => (
   <Box component="kbd" sx={{ ml: 'auto', pl: 3, font: 'inherit', color: 'text.secondary' }}>

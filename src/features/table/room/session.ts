@@ -1,7 +1,9 @@
 /** One open project on the table: its history, what is selected, how it is looked at. */
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { goTo, perform, redo, undo, type History } from '@/core/project/history';
+import type { Match } from '@/core/project/edits/match';
 import type { Edit } from '@/core/project/edits/edit';
+import type { Point } from '@/core/geometry/matrix';
 import type { Box } from '@/core/geometry/box';
 import type { SnapReason } from '@/core/page/snap';
 import { surfaceOf, type Group, type Guide, type Project, type Surface } from '@/core/project/model';
@@ -26,6 +28,15 @@ export interface Show {
 
 /** Picking pieces up, sliding a picture behind its cut, or writing words. */
 export type Mode = { kind: 'pick' } | { kind: 'slide'; id: string } | { kind: 'write'; id: string };
+
+/** What may be opened over the table. */
+export type SheetName = 'rows' | 'guides' | 'match' | 'pages' | 'steps' | 'actions';
+
+/** A property on its way from one piece to those that are pressed next. */
+export interface Matching {
+  from: Piece;
+  what: readonly Match[];
+}
 
 export interface Session {
   history: History;
@@ -60,6 +71,12 @@ export interface Session {
   growContents: boolean;
   /** The project as it was some steps ago, for as long as it is compared. */
   compared: Project | null;
+  sheet: SheetName | null;
+  /** The spot of the stage under which everything is listed. */
+  peeking: Point | null;
+  /** Where the pointer was last on the stage. */
+  pointer: Point | null;
+  matching: Matching | null;
   /** When a locked page was last touched, milliseconds since 1970. */
   touchedLocked: number;
   copied: { groups: readonly Group[]; pieces: readonly Piece[]; assets: readonly Asset[] } | null;
@@ -116,6 +133,10 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       snapping: true,
       growContents: true,
       compared: null,
+      sheet: null,
+      peeking: null,
+      pointer: null,
+      matching: null,
       touchedLocked: 0,
       copied: null,
       perform(edit) {

@@ -8,7 +8,9 @@ export interface Shortcut {
   /** As written for a person: `Ctrl Z`. */
   keys: string;
   does: string;
-  group: 'Pieces' | 'Pile' | 'Looking' | 'Steps';
+  group: 'Pieces' | 'Pile' | 'Pages' | 'Looking' | 'Steps';
+  /** False for what only makes sense as a key. */
+  listed?: boolean;
   /** Whether a key press is this one. */
   is(event: KeyboardEvent): boolean;
   run(store: SessionStore, event: KeyboardEvent): unknown;
@@ -41,6 +43,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
     keys: 'Arrows',
     does: 'Nudge by 1/100 in, with Shift by 1/10 in; a photo being slid, in its place',
     group: 'Pieces',
+    listed: false,
     is: (event) => plain(event) && event.key in ARROWS,
     run: (store, event) => {
       const [x, y] = ARROWS[event.key]!;
@@ -80,6 +83,57 @@ export const SHORTCUTS: readonly Shortcut[] = [
     group: 'Pieces',
     is: ctrl('a'),
     run: (store) => act.selectAll(store),
+  },
+  {
+    keys: 'R',
+    does: 'Rows and columns of it',
+    group: 'Pieces',
+    is: key('r'),
+    run: (store) => store.setState({ sheet: 'rows' }),
+  },
+  {
+    keys: 'K',
+    does: 'Match: give others its size, angle, ink …',
+    group: 'Pieces',
+    is: key('k'),
+    run: (store) => store.getState().selection.length && store.setState({ sheet: 'match' }),
+  },
+  {
+    keys: 'Q',
+    does: 'Peek: list all that lies under the pointer',
+    group: 'Pile',
+    is: key('q'),
+    run: act.peek,
+  },
+  {
+    keys: 'I',
+    does: 'Guides by number, or spaced evenly',
+    group: 'Looking',
+    is: key('i'),
+    run: (store) => store.setState({ sheet: 'guides' }),
+  },
+  {
+    keys: 'Y',
+    does: 'All steps by name',
+    group: 'Steps',
+    is: key('y'),
+    run: (store) => store.setState({ sheet: 'steps' }),
+  },
+  {
+    keys: 'O',
+    does: 'Hold to see the page before the last step, with Shift before the last ten',
+    group: 'Steps',
+    listed: false,
+    is: (event) => plain(event) && event.key.toLowerCase() === 'o',
+    run: (store, event) => !event.repeat && act.compare(store, event.shiftKey ? 10 : 1),
+  },
+  {
+    keys: 'Ctrl K',
+    does: 'All actions, found by typing',
+    group: 'Looking',
+    listed: false,
+    is: ctrl('k'),
+    run: (store) => store.setState({ sheet: 'actions' }),
   },
   { keys: 'Ctrl G', does: 'Group', group: 'Pieces', is: ctrl('g'), run: act.group },
   { keys: 'Ctrl Shift G', does: 'Ungroup', group: 'Pieces', is: ctrl('g', true), run: act.ungroupChosen },
@@ -121,6 +175,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => {
       const session = store.getState();
       if (session.mode.kind === 'slide') return store.setState({ mode: { kind: 'pick' } });
+      if (session.matching) return act.match(store, session.matching, session.selection);
       if (act.enter(store)) return;
       const piece = session.history.project.surfaces
         .flatMap(({ pile }) => pile)
@@ -174,11 +229,14 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   {
     keys: 'Esc',
-    does: 'Let go',
+    does: 'Let go, or close the open group',
     group: 'Pieces',
+    listed: false,
     is: key('escape'),
     run: (store) => {
-      const { mode, select } = store.getState();
+      const { mode, select, matching, compared, peeking } = store.getState();
+      if (matching || compared || peeking)
+        return store.setState({ matching: null, compared: null, peeking: null });
       if (mode.kind === 'pick' && !act.leave(store)) select([]);
       else if (mode.kind !== 'pick') store.setState({ mode: { kind: 'pick' } });
     },
@@ -209,14 +267,14 @@ export const SHORTCUTS: readonly Shortcut[] = [
   {
     keys: 'Alt Page Down',
     does: 'The next page',
-    group: 'Looking',
+    group: 'Pages',
     is: (e) => e.altKey && e.key === 'PageDown',
     run: (store) => act.turnPage(store, 1),
   },
   {
     keys: 'Alt Page Up',
     does: 'The page before',
-    group: 'Looking',
+    group: 'Pages',
     is: (e) => e.altKey && e.key === 'PageUp',
     run: (store) => act.turnPage(store, -1),
   },
@@ -286,7 +344,15 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
       event.preventDefault();
       found.run(store, event);
     };
+    /** What is seen only while a key is held. */
+    const release = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() === 'o' && store.getState().compared) store.setState({ compared: null });
+    };
     window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+    window.addEventListener('keyup', release);
+    return () => {
+      window.removeEventListener('keydown', press);
+      window.removeEventListener('keyup', release);
+    };
   }, [store, onHelp, onCupboard]);
 }

@@ -5,6 +5,7 @@ import { toolsFor } from '@/core/page/draw';
 import { extentOfAll } from '@/core/page/extent';
 import { piecesAt } from '@/core/page/pick';
 import { Guides } from '@/features/table/stage/Guides';
+import { PeekList } from '@/features/table/stage/PeekList';
 import { Snaps } from '@/features/table/stage/Snaps';
 import { enter } from '@/features/table/room/actions';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
@@ -117,6 +118,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       onPointerDown={gestures.press}
       onPointerMove={(event) => gestures.move(event, event.currentTarget)}
       onPointerUp={(event) => gestures.release(event, event.currentTarget)}
+      onPointerLeave={() => store.setState({ pointer: null })}
       onPointerCancel={(event) => gestures.release(event, event.currentTarget)}
       onDoubleClick={(event) => {
         const session = store.getState();
@@ -229,6 +231,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         )}
       </svg>
       {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
+      <PeekList />
     </Box>
   );
 });
@@ -269,5 +272,8 @@ function Held({ unit }: { unit: 'in' | 'mm' }) {
 
 function ChosenVerbs() {
   const pieces = useSession(useShallow(selectedPieces));
-  return pieces.length ? <Verbs pieces={pieces} /> : null;
+  const quiet = useSession(({ marquee, peeking, matching, compared, sheet }) =>
+    Boolean(marquee ?? peeking ?? matching ?? compared ?? sheet),
+  );
+  return pieces.length && !quiet ? <Verbs pieces={pieces} /> : null;
 }

@@ -5,6 +5,11 @@ import Button from '@mui/material/Button';
 import Tooltip from '@mui/material/Tooltip';
 import {
   IconArrowsMove,
+  IconBoxMultiple,
+  IconColorPicker,
+  IconFolderOpen,
+  IconGridDots,
+  IconStack2,
   IconCheck,
   IconCopy,
   IconFlipHorizontal,
@@ -20,6 +25,9 @@ import type { Piece } from '@/core/piece/piece';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { RULER } from '@/features/table/stage/Rulers';
+import { groupsAmong } from '@/core/project/edits/group';
+import { shownSurface } from '@/features/table/room/session';
+import { useShallow } from 'zustand/react/shallow';
 import { viewMatrix } from '@/features/table/stage/view';
 
 const HEIGHT = 44;
@@ -32,6 +40,9 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
   const view = useSession((session) => session.view);
   const stage = useSession((session) => session.stage);
   const mode = useSession((session) => session.mode);
+  const groups = useSession(
+    useShallow((session) => groupsAmong(shownSurface(session), session.selection, session.entered)),
+  );
   const extent = transformBox(
     viewMatrix(view),
     pieces.map((piece) => extentOf(piece.placement)).reduce(unite),
@@ -49,6 +60,25 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
         mode.kind === 'write' ? act.stopWriting(store) : store.setState({ mode: { kind: 'pick' } }),
     });
   else {
+    const opened = groups.length === 1;
+    if (opened && !locked)
+      verbs.push({
+        name: 'Open',
+        key: 'Enter',
+        icon: <IconFolderOpen size={18} />,
+        run: () => act.enter(store),
+      });
+    if (pieces.length > 1 && !locked)
+      verbs.push(
+        opened
+          ? {
+              name: 'Ungroup',
+              key: 'Ctrl Shift G',
+              icon: <IconBoxMultiple size={18} />,
+              run: () => act.ungroupChosen(store),
+            }
+          : { name: 'Group', key: 'Ctrl G', icon: <IconStack2 size={18} />, run: () => act.group(store) },
+      );
     if (pieces.length === 1 && !locked) {
       if (only!.outline.kind === 'glyphs')
         verbs.push({ name: 'Write', key: 'Enter', icon: <IconPencil size={18} />, run: enter('write') });
@@ -61,16 +91,30 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
       icon: <IconCopy size={18} />,
       run: () => act.duplicate(store),
     });
-    if (!locked)
+    if (!locked && pieces.length === 1)
       verbs.push({
         name: 'Mirror',
         key: 'M',
         icon: <IconFlipHorizontal size={18} />,
         run: () => act.mirror(store),
       });
+    if (!locked)
+      verbs.push({
+        name: 'Rows',
+        key: 'R',
+        icon: <IconGridDots size={18} />,
+        run: () => store.setState({ sheet: 'rows' }),
+      });
+    if (!locked && pieces.length === 1)
+      verbs.push({
+        name: 'Match',
+        key: 'K',
+        icon: <IconColorPicker size={18} />,
+        run: () => store.setState({ sheet: 'match' }),
+      });
     verbs.push({
       name: locked ? 'Unlock' : 'Lock',
-      key: '',
+      key: 'L',
       icon: locked ? <IconLockOpen size={18} /> : <IconLock size={18} />,
       run: () => act.toggleLock(store),
     });

@@ -8,7 +8,7 @@ import { placementMatrix } from '@/core/piece/placement/placement';
 import { setGuides } from '@/core/project/edits/page';
 import { surfaceOf } from '@/core/project/model';
 import { wholeUnits } from '@/core/project/tree';
-import { stopWriting } from '@/features/table/room/actions';
+import { match, stopWriting } from '@/features/table/room/actions';
 import {
   selectedPieces,
   settledPieces,
@@ -106,6 +106,13 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
       REACH / session.view.zoom,
       toolsFor(session.history.project, session.typesetter),
     );
+    if (session.peeking) store.setState({ peeking: null });
+    if (session.matching && found.length) {
+      const { matching } = session;
+      const [top] = found;
+      const onto = wholeUnits(surface.pile, [top!.id], session.entered);
+      return begin(event, { from, drag: null, tap: () => match(store, matching, onto) });
+    }
     if (surface.locked && found.length)
       return begin(event, { from, drag: null, tap: () => store.setState({ touchedLocked: Date.now() }) });
     // A press beside what is in the open group closes it.
@@ -189,7 +196,12 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
 
   function move(event: ReactPointerEvent, stage: Element): void {
     const held = hand.current;
-    if (!held || held.pointer !== event.pointerId) return;
+    if (!held) {
+      // For what is asked about the spot the pointer rests on.
+      store.setState({ pointer: at(event, stage) });
+      return;
+    }
+    if (held.pointer !== event.pointerId) return;
     const now = at(event, stage);
     if (!held.moved) {
       if (Math.hypot(now.x - held.from.x, now.y - held.from.y) < TREMBLE) return;

@@ -1,16 +1,15 @@
 /** Changing what is selected: nudged, mirrored, locked, matched, brought back, deleted. */
-import { naming, together } from '@/core/project/edits/edit';
-import { matchPieces, type Match } from '@/core/project/edits/match';
+import { naming, together, type Edit } from '@/core/project/edits/edit';
+import { MATCHES, matchPieces } from '@/core/project/edits/match';
 import { removePieces } from '@/core/project/edits/pile';
 import { hidePieces, lockPieces, mirrorPieces, movePieces } from '@/core/project/edits/place';
 import { writeWords } from '@/core/project/edits/make';
 import { wantedSize } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
-import { type SessionStore } from '@/features/table/room/session';
+import { settledPieces, type Matching, type Session, type SessionStore } from '@/features/table/room/session';
 import { page, chosen, unlocked } from '@/features/table/room/actions/choosing';
-import { moveUnits } from '@/features/table/room/actions/arranging';
-import { unitsChosen } from '@/features/table/room/actions/arranging';
+import { moveUnits, unitsChosen } from '@/features/table/room/actions/arranging';
 
 /** A hundredth of an inch, or with Shift ten. */
 export const NUDGE = toPoints(0.01, 'in');
@@ -54,16 +53,26 @@ export function lockOthers(store: SessionStore): void {
   if (others.length) session.perform(lockPieces(session.surfaceId, others, true));
 }
 
-/** Gives the selection a property of another piece. */
-export function match(store: SessionStore, from: Piece, what: Match): void {
+/** Gives pieces properties of another, all as one step; false if they can take none of them. */
+export function match(store: SessionStore, { from, what }: Matching, ids: readonly string[]): boolean {
   const session = store.getState();
-  const pieces = unlocked(session).filter(({ id }) => id !== from.id);
-  if (!pieces.length) return;
-  if (what !== 'words') return session.perform(matchPieces(session.surfaceId, from, pieces, what));
-  if (from.outline.kind !== 'glyphs') return;
+  const pieces = settledPieces(session, ids).filter(
+    ({ id, placement }) => id !== from.id && !placement.locked,
+  );
+  if (!pieces.length) return false;
+  const edits = what.flatMap((one) =>
+    one === 'words' ? styleEdits(session, from, pieces) : matchPieces(session.surfaceId, from, pieces, one),
+  );
+  const words = what.map((one) => MATCHES[one]).join(', ');
+  session.perform(together(`match ${words} of ${naming(pieces)}`, edits));
+  return true;
+}
+
+function styleEdits(session: Session, from: Piece, pieces: readonly Piece[]): Edit[] {
+  if (from.outline.kind !== 'glyphs') return [];
   const { family, size, align: side, leading } = from.outline;
   const style = { family, size, align: side, leading };
-  const edits = pieces.flatMap((piece) =>
+  return pieces.flatMap((piece) =>
     piece.outline.kind === 'glyphs'
       ? writeWords(
           session.surfaceId,
@@ -73,7 +82,6 @@ export function match(store: SessionStore, from: Piece, what: Match): void {
         )
       : [],
   );
-  if (edits.length) session.perform(together(`match text style of ${naming(pieces)}`, edits));
 }
 
 /** What has gone out of sight comes back: the middle of each moves onto the page. */

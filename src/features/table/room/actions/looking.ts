@@ -26,6 +26,20 @@ export function zoomToChosen(store: SessionStore): void {
   });
 }
 
+/** Lists what lies under the pointer, or under the middle of the selection where there is no pointer. */
+export function peek(store: SessionStore): void {
+  const session = store.getState();
+  if (session.peeking) return store.setState({ peeking: null });
+  const [piece] = chosen(session);
+  const { view, pointer } = session;
+  const middleOf = piece && {
+    x: view.x + piece.placement.x * view.zoom,
+    y: view.y + piece.placement.y * view.zoom,
+  };
+  const spot = pointer ?? middleOf ?? { x: session.stage.width / 2, y: session.stage.height / 2 };
+  store.setState({ peeking: spot });
+}
+
 export function zoomBy(store: SessionStore, direction: 1 | -1): void {
   const { view, stage } = store.getState();
   store.setState({

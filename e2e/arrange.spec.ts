@@ -1,0 +1,318 @@
+/** Arranging: getting hold of anything, and putting it exactly there, by mouse and by keyboard. */
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import sharp from 'sharp';
+import { axe } from './axe';
+import {
+  bringIn,
+  field,
+  kept,
+  layByEnter,
+  newPage,
+  notice,
+  numberIn,
+  openRow,
+  pageOnScreen,
+  slabs,
+} from './table';
+
+const stage = (page: Page): Locator => page.getByTestId('stage');
+const undoOf = (page: Page, what: string): Locator =>
+  page.getByRole('button', { name: `Undo ${what}`, exact: true });
+
+/** Lays square photos of these names, each an inch wide, at a place: inches from left and top. */
+async function laySquares(page: Page, places: readonly (readonly [string, number, number])[]): Promise<void> {
+  const files = await Promise.all(
+    places.map(async ([name], i) => ({
+      name: `${name}.png`,
+      mimeType: 'image/png',
+      buffer: await sharp({
+        create: { width: 300, height: 300, channels: 3, background: `hsl(${i * 77} 50% 45%)` },
+      })
+        .png()
+        .toBuffer(),
+    })),
+  );
+  await bringIn(page, files);
+  for (const [name, x, y] of places) {
+    await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button', { name }));
+    await expect(page.getByLabel('Name of this piece')).toHaveValue(name);
+    await openRow(page, 'Place');
+    await set(page, 'Width', '1');
+    await set(page, 'From left', String(x));
+    await set(page, 'From top', String(y));
+  }
+  await stage(page).focus();
+}
+async function set(page: Page, name: string, value: string): Promise<void> {
+  await field(page, name).fill(value);
+  await field(page, name).press('Enter');
+}
+/** A drag between two places of the page, inches, in small steps; the button stays down for `before`. */
+async function drag(
+  page: Page,
+  from: readonly [number, number],
+  to: readonly [number, number],
+  before: () => Promise<void> = async () => {},
+): Promise<void> {
+  const { x, y, inch } = await pageOnScreen(page);
+  const at = ([a, b]: readonly [number, number]) => [x + (a - 6) * inch, y + (b - 6) * inch] as const;
+  await page.mouse.move(...at(from));
+  await page.mouse.down();
+  await page.mouse.move(...at(to), { steps: 10 });
+  await page.waitForTimeout(120);
+  await before();
+  await page.mouse.up();
+}
+const select = (page: Page, name: string, more = false) =>
+  slabs(page)
+    .filter({ hasText: name })
+    .click(more ? { modifiers: ['ControlOrMeta'] } : {});
+
+test('three buttons are framed, lined up with equal gaps, grouped, opened; undo goes back by name to any step', async ({
+  page,
+}) => {
+  await newPage(page);
+  await laySquares(page, [
+    ['Red', 1, 2],
+    ['Blue', 4, 2.3],
+    ['Green', 8, 1.8],
+  ]);
+  await page.keyboard.press('Escape');
+  await drag(page, [0.5, 1.2], [9.5, 4], async () => {
+    await expect(page.getByTestId('snaps').locator('rect').first()).toBeVisible();
+  });
+  await expect(page.getByRole('heading', { name: '3 pieces' })).toBeVisible();
+  await page.getByRole('button', { name: 'Upper edges' }).click();
+  await expect(undoOf(page, 'align 3 pieces')).toBeVisible();
+  await page.getByRole('button', { name: 'Across', exact: true }).click();
+  await expect(undoOf(page, 'space 3 pieces')).toBeVisible();
+  for (const [name, x] of [
+    ['Red', 1],
+    ['Blue', 4.5],
+    ['Green', 8],
+  ] as const) {
+    await select(page, name);
+    expect(await numberIn(page, 'From left')).toBeCloseTo(x, 1);
+    expect(await numberIn(page, 'From top')).toBeCloseTo(1.8, 1);
+  }
+  // A gap of its own, worked out in the field.
+  await stage(page).focus();
+  await page.keyboard.press('Control+a');
+  await set(page, 'Gap', '1/2 + 0.25');
+  await page.getByRole('button', { name: 'Across with this gap' }).click();
+  await select(page, 'Green');
+  expect(await numberIn(page, 'From left')).toBeCloseTo(1 + 2 * 1.75, 1);
+
+  await stage(page).focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+g');
+  await expect(slabs(page)).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  // A press on one takes all; a double click opens the group.
+  await drag(page, [1.5, 2.3], [1.5, 5.3]);
+  await expect(undoOf(page, 'move 3 pieces')).toBeVisible();
+  await page
+    .getByRole('toolbar', { name: 'What to do with the selection' })
+    .getByRole('button', { name: 'Open' })
+    .click();
+  await expect(slabs(page)).toHaveCount(4);
+  await expect(page.getByLabel('Name of this piece')).toHaveValue('Green');
+  await stage(page).focus();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: '3 pieces' })).toBeVisible();
+  await page.keyboard.press('Control+Shift+G');
+  await expect(undoOf(page, 'ungroup')).toBeVisible();
+
+  await page.getByRole('button', { name: 'All steps by name' }).click();
+  const steps = page.getByRole('list', { name: 'Steps, newest first' });
+  await expect(steps.getByRole('button').first()).toHaveText(/^ungroup/);
+  await steps.getByRole('button', { name: /^align 3 pieces/ }).click();
+  await expect(undoOf(page, 'align 3 pieces')).toBeVisible();
+  await steps.getByRole('button', { name: /^ungroup/ }).click();
+  await expect(undoOf(page, 'ungroup')).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  // The page as it was, for as long as a key is held.
+  await stage(page).focus();
+  await page.keyboard.down('o');
+  await expect(page.getByText('The page as it was before.')).toBeVisible();
+  await page.keyboard.up('o');
+  await expect(page.getByText('The page as it was before.')).toBeHidden();
+});
+
+test('things snap and say why; not while Ctrl is held, nor when it is switched off', async ({ page }) => {
+  await newPage(page);
+  await laySquares(page, [
+    ['Red', 2, 2],
+    ['Blue', 7, 6],
+  ]);
+  const snaps = page.getByTestId('snaps');
+  await page.keyboard.press('Escape');
+  await drag(page, [7.5, 6.5], [7.5, 2.55], () =>
+    expect(snaps.getByText(/edge|middle/).first()).toBeVisible(),
+  );
+  expect(await numberIn(page, 'From top')).toBeCloseTo(2, 2);
+  await page.keyboard.press('Control+z');
+  await drag(page, [7.5, 6.5], [5.95, 8.5], () => expect(snaps.getByText('page middle')).toBeVisible());
+  expect(await numberIn(page, 'From left')).toBeCloseTo(5.5, 2);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.down('Control');
+  await page.keyboard.up('Control');
+  await page.keyboard.press('s');
+  await drag(page, [7.5, 6.5], [5.95, 8.5], () => expect(snaps.locator('text')).toHaveCount(0));
+  expect(await numberIn(page, 'From left')).not.toBeCloseTo(5.5, 2);
+});
+
+test('guides come from the rulers and by number, on every page; pieces snap to them', async ({ page }) => {
+  await newPage(page);
+  await laySquares(page, [['Red', 2, 2]]);
+  const box = (await stage(page).boundingBox())!;
+  const { x, y, inch } = await pageOnScreen(page);
+  await page.mouse.move(box.x + 8, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 3 * inch, y, { steps: 8 });
+  await page.mouse.up();
+  await expect(undoOf(page, 'add guide')).toBeVisible();
+  const guide = page.getByRole('slider', { name: 'Upright guide' });
+  await expect(guide).toHaveCount(1);
+  await stage(page).focus();
+  await page.keyboard.press('i');
+  await page.getByRole('textbox', { name: 'Upright 1, from left' }).fill('9.25');
+  await page.getByRole('textbox', { name: 'Upright 1, from left' }).press('Enter');
+  await page.getByRole('button', { name: 'Thirds' }).click();
+  await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(5);
+  await page.getByRole('button', { name: 'Shut Guides' }).click();
+  await page.keyboard.press('Escape');
+  await drag(page, [2.5, 2.5], [8.8, 2.5], () =>
+    expect(page.getByTestId('snaps').getByText('guide')).toBeVisible(),
+  );
+  expect((await numberIn(page, 'From left')) + 1).toBeCloseTo(9.25, 2);
+  await guide.last().focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Add a page' }).click();
+  await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(4);
+});
+
+test('rows and columns stay adjustable; copies go to the next page in the same place; a locked page says so', async ({
+  page,
+}) => {
+  await newPage(page);
+  await laySquares(page, [['Red', 1, 1]]);
+  await page.keyboard.press('r');
+  const rows = page.getByRole('dialog', { name: 'Rows and columns' });
+  await set(page, 'Columns', '4');
+  await expect(rows.getByRole('status')).toContainText('8 in all, 4.75 x 2.25 in');
+  await rows.getByRole('button', { name: 'Lay them' }).click();
+  await expect(page.getByRole('heading', { name: '8 pieces' })).toBeVisible();
+  await set(page, 'Gap across', '0');
+  await set(page, 'Rows', '3');
+  await expect(page.getByRole('heading', { name: '12 pieces' })).toBeVisible();
+  await expect(rows.getByRole('status')).toContainText('12 in all, 4 x 3.5 in');
+  await set(page, 'Rows', '6');
+  await set(page, 'Columns', '500');
+  await expect(rows.getByRole('status')).toContainText('That makes 3,000 pieces; up to 2,000 can be made.');
+  await set(page, 'Rows', '3');
+  await rows.getByRole('button', { name: 'Done' }).click();
+  await stage(page).focus();
+  await page.getByRole('button', { name: 'Add a page' }).click();
+  await expect(page.getByText('Nothing lies on the page yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Page 1', exact: true }).click();
+  await stage(page).focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('button', { name: /^Undo copy 12 pieces to Page 2/ })).toBeVisible();
+  await page.keyboard.press('Alt+PageDown');
+  await page.keyboard.press('Control+a');
+  await expect(page.getByRole('heading', { name: '12 pieces' })).toBeVisible();
+  expect(await numberIn(page, 'All from left')).toBeCloseTo(1, 2);
+
+  await page.getByRole('button', { name: 'What to do with this page' }).click();
+  await page.getByRole('menuitem', { name: 'Lock Page 2' }).click();
+  await expect(page.getByRole('button', { name: 'Page 2, locked' })).toBeVisible();
+  const { x, y, inch } = await pageOnScreen(page);
+  await page.mouse.click(x + (1.5 - 6) * inch, y + (1.5 - 6) * inch);
+  await expect(notice(page)).toContainText('Page 2 is locked');
+  await notice(page).getByRole('button', { name: 'Unlock it' }).click();
+  await expect(page.getByRole('button', { name: 'Page 2', exact: true })).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Page 2', exact: true })).toBeVisible();
+});
+
+test('the one beneath is reached by peek list; an angle is given to others by match; exact numbers for many', async ({
+  page,
+}) => {
+  await newPage(page);
+  await laySquares(page, [
+    ['Lowest', 5, 5],
+    ['Between', 5.1, 5.1],
+    ['Top', 5.2, 5.2],
+    ['Aside', 9, 9],
+  ]);
+  const { x, y, inch } = await pageOnScreen(page);
+  await page.mouse.move(x - 0.4 * inch, y - 0.4 * inch);
+  await page.keyboard.press('q');
+  const list = page.getByRole('dialog', { name: 'What lies here, top first' });
+  await expect(list.getByRole('button')).toHaveText(['Top', 'Between', 'Lowest']);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Name of this piece')).toHaveValue('Lowest');
+  await set(page, 'Turned', '12');
+  await stage(page).focus();
+  await page.keyboard.press('k');
+  await page.getByRole('dialog').getByRole('button', { name: 'Press the others' }).click();
+  await expect(page.getByText('Press the pieces that shall take over: angle.')).toBeVisible();
+  await page.mouse.click(x + 3.5 * inch, y + 3.5 * inch);
+  await expect(undoOf(page, 'match angle of photo')).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await select(page, 'Aside');
+  await expect(field(page, 'Turned')).toHaveValue('12');
+  await select(page, 'Top', true);
+  await set(page, 'Width of each', '2');
+  await expect(undoOf(page, 'resize 2 pieces')).toBeVisible();
+  await set(page, 'Width of each', 'wide');
+  await expect(page.getByText('“wide” is not a length')).toBeVisible();
+  await field(page, 'Width of each').press('Escape');
+  // A run in the pile, a name changed in place, a slab laid into another place by keyboard.
+  await slabs(page).first().click();
+  await slabs(page)
+    .nth(2)
+    .click({ modifiers: ['Shift'] });
+  await expect(page.getByRole('heading', { name: '3 pieces' })).toBeVisible();
+  await slabs(page).first().focus();
+  await page.keyboard.press('F2');
+  await page.getByLabel('New name of Aside').fill('Far away');
+  await page.getByLabel('New name of Aside').press('Enter');
+  await expect(slabs(page).first()).toContainText('Far away');
+  // Put a mile away, it can be brought back.
+  await select(page, 'Far away');
+  await set(page, 'From left', '110');
+  await page.getByRole('button', { name: 'Bring it back to the page' }).click();
+  expect(await numberIn(page, 'From left')).toBeLessThan(12);
+});
+
+test('all of it by keyboard, found by name among all actions', async ({ page }) => {
+  await newPage(page);
+  await laySquares(page, [
+    ['Red', 1, 2],
+    ['Blue', 4, 5],
+  ]);
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('all photos');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: '2 pieces' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('middles down');
+  await page.keyboard.press('Enter');
+  await expect(undoOf(page, 'align 2 pieces')).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('lock or unlock this');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Page 1, locked' })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.keyboard.press('ArrowLeft');
+  await expect(notice(page)).toContainText('Page 1 is locked: nothing on it was changed.');
+  expect(await axe(page)).toEqual([]);
+});

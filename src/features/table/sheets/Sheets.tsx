@@ -1,0 +1,74 @@
+'use client';
+/** The sheet that is open over the table, fetched when it is first wanted; and what a hand is in the middle of. */
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Snackbar from '@mui/material/Snackbar';
+import dynamic from 'next/dynamic';
+import { createElement, useEffect, type ComponentType } from 'react';
+import { MATCHES } from '@/core/project/edits/match';
+import * as act from '@/features/table/room/actions';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { shownSurface, type SheetName } from '@/features/table/room/session';
+import { useNotify } from '@/ui/notices';
+
+type Sheet = ComponentType<{ onClose: () => void }>;
+const SHEETS: Record<SheetName, Sheet> = {
+  rows: dynamic(() => import('@/features/table/sheets/RowsSheet').then((m) => m.RowsSheet)),
+  guides: dynamic(() => import('@/features/table/sheets/GuidesSheet').then((m) => m.GuidesSheet)),
+  steps: dynamic(() => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),
+  match: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.MatchSheet)),
+  pages: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.PagesSheet)),
+  actions: dynamic(() => import('@/features/table/sheets/ActionsSheet').then((m) => m.ActionsSheet)),
+};
+
+export function Sheets() {
+  const { store } = useRoom();
+  const sheet = useSession((session) => session.sheet);
+  const matching = useSession((session) => session.matching);
+  const compared = useSession((session) => session.compared !== null);
+  useLockedNotice();
+  return (
+    <>
+      {sheet && createElement(SHEETS[sheet], { onClose: () => store.setState({ sheet: null }) })}
+      <Snackbar
+        open={matching !== null}
+        anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
+        sx={{ mt: 6 }}
+      >
+        <Alert
+          severity="info"
+          variant="filled"
+          action={
+            <Button color="inherit" size="small" onClick={() => store.setState({ matching: null })}>
+              Done
+            </Button>
+          }
+        >
+          Press the pieces that shall take over: {matching?.what.map((what) => MATCHES[what]).join(', ')}.
+        </Alert>
+      </Snackbar>
+      <Snackbar open={compared} anchorOrigin={{ vertical: 'top', horizontal: 'center' }} sx={{ mt: 6 }}>
+        <Alert severity="info" variant="filled">
+          The page as it was before.
+        </Alert>
+      </Snackbar>
+    </>
+  );
+}
+
+/** A locked page says so when it is touched. */
+function useLockedNotice(): void {
+  const { store } = useRoom();
+  const notify = useNotify();
+  const touched = useSession((session) => session.touchedLocked);
+  useEffect(() => {
+    if (!touched) return;
+    const page = shownSurface(store.getState());
+    if (page.locked)
+      notify({
+        text: `${page.name} is locked: nothing on it was changed.`,
+        action: { label: 'Unlock it', run: () => act.togglePageLock(store) },
+      });
+    else notify({ text: 'That page is locked: it was left as it is.' });
+  }, [touched, store, notify]);
+}

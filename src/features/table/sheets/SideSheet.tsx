@@ -1,0 +1,62 @@
+'use client';
+/** A small sheet at the table's edge: the page stays in sight and in reach while it is open. */
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import Paper from '@mui/material/Paper';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import { IconX } from '@tabler/icons-react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+
+interface Props {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+export function SideSheet({ title, onClose, children }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [before] = useState(() => document.activeElement as HTMLElement | null);
+  useEffect(() => {
+    frame.current?.querySelector<HTMLElement>('input')?.focus();
+    return () => before?.focus();
+  }, [before]);
+  return (
+    <Paper
+      ref={frame}
+      role="dialog"
+      aria-label={title}
+      elevation={6}
+      data-own-keys
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        event.stopPropagation();
+        onClose();
+      }}
+      sx={{
+        position: 'absolute',
+        left: 60,
+        bottom: 16,
+        width: 300,
+        maxHeight: 'calc(100% - 60px)',
+        overflowY: 'auto',
+        p: 2,
+        pt: 1,
+        zIndex: 4,
+        borderRadius: 2.5,
+      }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
+        <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
+          {title}
+        </Typography>
+        <Tooltip title="Shut (Esc)">
+          <IconButton size="small" color="inherit" aria-label={`Shut ${title}`} onClick={onClose}>
+            <IconX size={18} />
+          </IconButton>
+        </Tooltip>
+      </Box>
+      {children}
+    </Paper>
+  );
+}
