@@ -316,3 +316,80 @@ test('all of it by keyboard, found by name among all actions', async ({ page }) 
   await expect(notice(page)).toContainText('Page 1 is locked: nothing on it was changed.');
   expect(await axe(page)).toEqual([]);
 });
+
+test('copies go through the system’s clipboard: to another project as pieces, to other programs as a picture, and theirs come in', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await newPage(page);
+  await laySquares(page, [['Red', 1, 2]]);
+  await page.keyboard.press('Control+c');
+  const onClipboard = () =>
+    page.evaluate(async () => {
+      const [item] = await navigator.clipboard.read();
+      const png =
+        item?.types.includes('image/png') && (await createImageBitmap(await item.getType('image/png')));
+      return { types: item?.types ?? [], width: png ? png.width : 0 };
+    });
+  await expect.poll(async () => (await onClipboard()).types.length).toBeGreaterThanOrEqual(3);
+  const { types, width } = await onClipboard();
+  expect(types).toEqual(expect.arrayContaining(['image/png', 'web application/vnd.bellagraph+json']));
+  // An inch at 300 to the inch, and its shadow.
+  expect(width).toBeGreaterThan(300);
+  expect(width).toBeLessThan(400);
+  await kept(page);
+  await newPage(page, '8 x 8 in');
+  await stage(page).focus();
+  await page.keyboard.press('Control+v');
+  await expect(page.getByRole('button', { name: 'Undo paste photo' })).toBeVisible();
+  await expect(slabs(page).filter({ hasText: 'Red' })).toHaveCount(1);
+  await openRow(page, 'Place');
+  expect(await numberIn(page, 'From left')).toBeCloseTo(1, 2);
+
+  // A picture from another program.
+  await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(600, 300);
+    const brush = canvas.getContext('2d')!;
+    brush.fillStyle = '#2f6f68';
+    brush.fillRect(0, 0, 600, 300);
+    await navigator.clipboard.write([new ClipboardItem({ 'image/png': await canvas.convertToBlob() })]);
+  });
+  await stage(page).focus();
+  await page.keyboard.press('Control+v');
+  await expect(slabs(page)).toHaveCount(2);
+  expect(await numberIn(page, 'Width')).toBeCloseTo(2, 1);
+});
+
+test('looked at closely: the selection fills the table, the loupe follows, true size is told by a card', async ({
+  page,
+}) => {
+  await newPage(page);
+  await laySquares(page, [
+    ['Red', 1, 2],
+    ['Blue', 8, 8],
+  ]);
+  await page.keyboard.press('2');
+  await expect(page.getByRole('button', { name: /^Zoom, now (3|4|5)\d\d %/ })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Name of this piece')).toHaveValue('Red');
+  await page.keyboard.press('0');
+  await page.keyboard.press('e');
+  const { x, y } = await pageOnScreen(page);
+  await page.mouse.move(x, y);
+  await expect(page.getByRole('img', { name: 'Loupe: 3 times as large' })).toBeVisible();
+  await page.keyboard.press('e');
+  await page.getByRole('button', { name: /^Zoom, now/ }).click();
+  await page.getByRole('menuitem', { name: 'True size' }).click();
+  const card = page.getByRole('dialog', { name: 'How large is your screen?' });
+  await card.getByRole('slider').fill('2');
+  expect(await axe(page)).toEqual([]);
+  await card.getByRole('button', { name: 'It is as large' }).click();
+  // Two pixels a point: half as large again as the usual four thirds.
+  await expect(page.getByRole('button', { name: 'Zoom, now 150 %' })).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await stage(page).focus();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('button', { name: 'Zoom, now 150 %' })).toBeVisible();
+});

@@ -2,6 +2,8 @@ import { DOMMatrix } from '@napi-rs/canvas';
 import fc from 'fast-check';
 import { apply } from '@/core/geometry/matrix';
 import { align, cells, distribute, onArc, sizeOfCells } from '@/core/page/arrange';
+import { framed, silhouettes } from '@/core/page/framed';
+import { spacedGuides } from '@/core/page/guides';
 import { trueExtent } from '@/core/page/extent';
 import { equalSize, equalTurn, snapEdge, snapField, snapMove } from '@/core/page/snap';
 import { carried, mirrored, placedAt, placementMatrix } from '@/core/piece/placement/placement';
@@ -77,6 +79,41 @@ describe('aligning and spacing, against layouts reckoned by hand', () => {
     const tools = { typesetter: null as never, asset: () => undefined };
     expect(trueExtent(piece('ellipse'), tools).width).toBeCloseTo(100, 0);
     expect(trueExtent(piece('rectangle'), tools).width).toBeCloseTo(100 * Math.SQRT2, 6);
+  });
+});
+
+describe('a frame', () => {
+  const piece = (id: string, x: number, turn: number): Piece => ({
+    id,
+    name: '',
+    role: 'mat',
+    material: { kind: 'ink', colour: '#000000' },
+    outline: { kind: 'rectangle', radius: 0 },
+    finish: { lift: { height: 0, shadow: false }, stroke: null, opacity: 1 },
+    placement: placedAt(box(x, 0, 200, 4), turn),
+  });
+  const tools = { typesetter: null as never, asset: () => undefined };
+  // A thin strip from (30, -68) to (170, 72), turned by 45 degrees; another one straight.
+  const all = silhouettes([piece('turned', 0, 45), piece('straight', 300, 0)], tools);
+  test('takes what it touches by the true outline, not by the box round it', () => {
+    expect(framed(all, box(100, -2, 5, 5), 'touching')).toEqual(['turned']);
+    // Inside the turned strip’s box, off the strip itself.
+    expect(framed(all, box(140, -50, 20, 20), 'touching')).toEqual([]);
+    expect(framed(all, box(20, -80, 300, 200), 'touching')).toEqual(['turned', 'straight']);
+  });
+  test('takes only what lies wholly inside, if so wanted; and what it lies wholly within', () => {
+    expect(framed(all, box(20, -80, 300, 200), 'inside')).toEqual(['turned']);
+    expect(framed(all, box(400, 1, 1, 1), 'touching')).toEqual(['straight']);
+  });
+});
+
+describe('guides spaced evenly', () => {
+  test('three columns with gutters and margins, halves, thirds', () => {
+    const at = (...args: Parameters<typeof spacedGuides>) => spacedGuides(...args).map((guide) => guide.at);
+    // 600 wide, margins 30, gutters 15: columns of 170.
+    expect(at('x', 600, { count: 3, gutter: 15, margin: 30 })).toEqual([30, 200, 215, 385, 400, 570]);
+    expect(at('y', 600, { count: 2, gutter: 0, margin: 0 })).toEqual([300]);
+    expect(at('y', 600, { count: 3, gutter: 0, margin: 0 })).toEqual([200, 400]);
   });
 });
 

@@ -47,6 +47,9 @@ function hire(): Hand {
   return { worker, importer: wrap<Importer>(worker) };
 }
 
+/** Bytes a single picture file may have. */
+const LARGEST_FILE = 200e6;
+
 const AT_ONCE = Math.max(
   1,
   Math.min(4, typeof navigator === 'undefined' ? 1 : navigator.hardwareConcurrency),
@@ -74,6 +77,13 @@ export async function bringIn(
       const name = path.split('/').pop()!;
       if (cancel.aborted || result.full) {
         result.left.push(name);
+        continue;
+      }
+      if (!zipped && file.size > LARGEST_FILE) {
+        result.refused.push(
+          `${name} is ${Math.round(file.size / 1e6)} MB: pictures up to ${LARGEST_FILE / 1e6} MB can be brought in.`,
+        );
+        counted((done += 1));
         continue;
       }
       try {

@@ -23,6 +23,7 @@ import { RoomProvider, useRoom, useSession } from '@/features/table/room/context
 import { KeysDialog } from '@/features/table/room/KeysDialog';
 import { PageTabs } from '@/features/table/room/PageTabs';
 import { TopBar } from '@/features/table/room/TopBar';
+import { useClipboard } from '@/features/table/room/useClipboard';
 import { useKeys } from '@/features/table/room/useKeys';
 import { useRoomOpening } from '@/features/table/room/useRoomOpening';
 import { Stage, type StageProps } from '@/features/table/stage/Stage';
@@ -121,6 +122,16 @@ function OpenTable() {
       void lay(carried, { left, top });
     },
     [lay],
+  );
+  const { bring } = workbox;
+  useClipboard(
+    useCallback(
+      (files) =>
+        void bring(files).then(async (carried) => {
+          for (const one of carried) await lay(one, { left: 200, top: 160 });
+        }),
+      [bring, lay],
+    ),
   );
   const make = useCallback(() => setMaking(true), []);
   const help = useCallback(() => setKeys(true), []);

@@ -28,6 +28,7 @@ import { formatSize } from '@/core/units/lengths';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface, type Show } from '@/features/table/room/session';
+import { knownScreen } from '@/features/table/room/screen';
 import { TRUE_SIZE, zoomed } from '@/features/table/stage/view';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
@@ -242,8 +243,22 @@ function ZoomMenu() {
         <MenuItem key="chosen" onClick={() => (act.zoomToChosen(store), close())}>
           The selection <Key>2</Key>
         </MenuItem>,
-        <MenuItem key="true" onClick={() => (act.zoomTrue(store), close())}>
+        <MenuItem
+          key="true"
+          onClick={() => {
+            act.zoomTrue(store);
+            // Asked once: nobody else knows how large this screen is.
+            if (knownScreen() === null) store.setState({ sheet: 'screen' });
+            close();
+          }}
+        >
           True size <Key>1</Key>
+        </MenuItem>,
+        <MenuItem key="screen" onClick={() => (store.setState({ sheet: 'screen' }), close())}>
+          Is it true? Hold a card to it …
+        </MenuItem>,
+        <MenuItem key="loupe" onClick={() => (store.setState({ loupe: !store.getState().loupe }), close())}>
+          Loupe <Key>E</Key>
         </MenuItem>,
         <Divider key="line" />,
         ...[0.05, 0.25, 0.5, 2, 4, 8, 16].map((share) => (

@@ -2,6 +2,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { goTo, perform, redo, undo, type History } from '@/core/project/history';
 import type { Match } from '@/core/project/edits/match';
+import { screenZoom } from '@/features/table/room/screen';
 import type { Edit } from '@/core/project/edits/edit';
 import type { Point } from '@/core/geometry/matrix';
 import type { Box } from '@/core/geometry/box';
@@ -30,7 +31,7 @@ export interface Show {
 export type Mode = { kind: 'pick' } | { kind: 'slide'; id: string } | { kind: 'write'; id: string };
 
 /** What may be opened over the table. */
-export type SheetName = 'rows' | 'guides' | 'match' | 'pages' | 'steps' | 'actions';
+export type SheetName = 'rows' | 'guides' | 'match' | 'pages' | 'steps' | 'actions' | 'screen';
 
 /** A property on its way from one piece to those that are pressed next. */
 export interface Matching {
@@ -72,6 +73,9 @@ export interface Session {
   /** The project as it was some steps ago, for as long as it is compared. */
   compared: Project | null;
   sheet: SheetName | null;
+  loupe: boolean;
+  /** CSS pixels a point takes at true size on this screen. */
+  trueZoom: number;
   /** The spot of the stage under which everything is listed. */
   peeking: Point | null;
   /** Where the pointer was last on the stage. */
@@ -134,6 +138,8 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       growContents: true,
       compared: null,
       sheet: null,
+      loupe: false,
+      trueZoom: screenZoom(),
       peeking: null,
       pointer: null,
       matching: null,

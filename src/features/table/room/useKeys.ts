@@ -28,6 +28,9 @@ const toggle = (panel: 'zones' | 'grid' | 'side' | 'workbox' | 'guides') => (sto
   store.setState({ show: { ...show, [panel]: !show[panel] } });
 };
 
+/** The browser itself tells of these: see useClipboard. */
+const byClipboard = () => false;
+
 /** What one press of + brings a photo closer in its place. */
 const SLIDE_STEP = 1.1;
 
@@ -59,9 +62,9 @@ export const SHORTCUTS: readonly Shortcut[] = [
     is: (e) => plain(e) && (e.key === 'Delete' || e.key === 'Backspace'),
     run: act.remove,
   },
-  { keys: 'Ctrl C', does: 'Copy', group: 'Pieces', is: ctrl('c'), run: act.copy },
-  { keys: 'Ctrl X', does: 'Cut out', group: 'Pieces', is: ctrl('x'), run: act.cut },
-  { keys: 'Ctrl V', does: 'Paste', group: 'Pieces', is: ctrl('v'), run: act.paste },
+  { keys: 'Ctrl C', does: 'Copy', group: 'Pieces', is: byClipboard, run: act.copy },
+  { keys: 'Ctrl X', does: 'Cut out', group: 'Pieces', is: byClipboard, run: act.cut },
+  { keys: 'Ctrl V', does: 'Paste', group: 'Pieces', is: byClipboard, run: act.paste },
   { keys: 'Ctrl D', does: 'Duplicate', group: 'Pieces', is: ctrl('d'), run: (store) => act.duplicate(store) },
   {
     keys: 'Ctrl Shift D',
@@ -200,6 +203,15 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => act.step(store, -1),
   },
   {
+    keys: 'Tab',
+    does: 'With something selected on the page, the next; with Shift the one before',
+    group: 'Pile',
+    listed: false,
+    is: (event) =>
+      plain(event) && event.key === 'Tab' && (event.target as HTMLElement).dataset.testid === 'stage',
+    run: (store, event) => act.step(store, event.shiftKey ? -1 : 1),
+  },
+  {
     keys: 'Page Up',
     does: 'Raise one step in the pile',
     group: 'Pile',
@@ -285,6 +297,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
     is: key('s'),
     run: (store) => store.setState({ snapping: !store.getState().snapping }),
   },
+  {
+    keys: 'E',
+    does: 'Loupe: three times as large, where the pointer is',
+    group: 'Looking',
+    is: key('e'),
+    run: (store) => store.setState({ loupe: !store.getState().loupe }),
+  },
   { keys: 'U', does: 'Show or hide guides', group: 'Looking', is: key('u'), run: toggle('guides') },
   { keys: '0', does: 'The whole page', group: 'Looking', is: key('0'), run: act.zoomFit },
   { keys: '1', does: 'True size', group: 'Looking', is: key('1'), run: act.zoomTrue },
@@ -340,7 +359,8 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
       if (event.key === '?') return onHelp();
       if (key(CUPBOARD_KEY)(event)) return onCupboard();
       const found = SHORTCUTS.find((shortcut) => shortcut.is(event));
-      if (!found) return;
+      // Tab leaves the page when nothing is selected: nobody is caught there.
+      if (!found || (event.key === 'Tab' && !store.getState().selection.length)) return;
       event.preventDefault();
       found.run(store, event);
     };

@@ -18,6 +18,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   steps: dynamic(() => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),
   match: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.MatchSheet)),
   pages: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.PagesSheet)),
+  screen: dynamic(() => import('@/features/table/sheets/ScreenSheet').then((m) => m.ScreenSheet)),
   actions: dynamic(() => import('@/features/table/sheets/ActionsSheet').then((m) => m.ActionsSheet)),
 };
 

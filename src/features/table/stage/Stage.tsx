@@ -5,6 +5,7 @@ import { toolsFor } from '@/core/page/draw';
 import { extentOfAll } from '@/core/page/extent';
 import { piecesAt } from '@/core/page/pick';
 import { Guides } from '@/features/table/stage/Guides';
+import { Loupe } from '@/features/table/stage/Loupe';
 import { PeekList } from '@/features/table/stage/PeekList';
 import { Snaps } from '@/features/table/stage/Snaps';
 import { enter } from '@/features/table/room/actions';
@@ -232,6 +233,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       </svg>
       {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
       <PeekList />
+      <Loupe />
     </Box>
   );
 });

@@ -10,6 +10,7 @@ import { pictureOf } from '@/features/shared/supplyFiles';
 import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { smallBlob } from '@/storage/assets';
+import type { Carried } from '@/features/table/workbox/carry';
 import { useNotify } from '@/ui/notices';
 
 /** One thing in a compartment. */
@@ -116,8 +117,8 @@ export function useWorkbox() {
 
   /** Files into the store and the workbox; what was stored stays, whatever happens to the rest. */
   const bring = useCallback(
-    async (files: readonly File[], as?: Compartment) => {
-      if (!files.length || store.getState().readOnly) return;
+    async (files: readonly File[], as?: Compartment): Promise<Carried[]> => {
+      if (!files.length || store.getState().readOnly) return [];
       const controller = new AbortController();
       const cancel = () => controller.abort();
       setCounting({ done: 0, of: files.length, cancel });
@@ -151,6 +152,11 @@ export function useWorkbox() {
       const trouble = describeTrouble(brought);
       if (trouble) notify({ text: trouble, tone: brought.full || brought.refused.length ? 'error' : 'info' });
       else notify({ text: inWords(brought.arrived, as) });
+      return brought.arrived.map((one) => ({
+        kind: 'gathered',
+        compartment: as ?? compartmentOf(one),
+        sha: one.asset.sha,
+      }));
     },
     [store, notify],
   );

@@ -2,7 +2,7 @@
 import { extentOfAll } from '@/core/page/extent';
 import { goTo } from '@/core/project/history';
 import { type SessionStore } from '@/features/table/room/session';
-import { fitted, nextZoom, TRUE_SIZE, zoomed } from '@/features/table/stage/view';
+import { fitted, nextZoom, zoomed } from '@/features/table/stage/view';
 import { page, chosen, tools } from '@/features/table/room/actions/choosing';
 
 /** Shows the page as it was some steps ago for as long as `back` is above 0. */
@@ -53,6 +53,6 @@ export function zoomFit(store: SessionStore): void {
 }
 
 export function zoomTrue(store: SessionStore): void {
-  const { view, stage } = store.getState();
-  store.setState({ view: zoomed(view, TRUE_SIZE, { x: stage.width / 2, y: stage.height / 2 }) });
+  const { view, stage, trueZoom } = store.getState();
+  store.setState({ view: zoomed(view, trueZoom, { x: stage.width / 2, y: stage.height / 2 }) });
 }
