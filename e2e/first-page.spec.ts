@@ -212,7 +212,7 @@ test('clicking again on the same spot reaches the piece beneath; the pile is reo
   await expect(name).toHaveValue('fly-in-plum-kite');
   await page.getByTestId('stage').press('PageDown');
   await expect(slabs(page).first()).toContainText('fly-in-first-launch');
-  await expect(page.getByRole('button', { name: 'Undo change order' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo lower photo' })).toBeVisible();
   await page.getByRole('button', { name: 'Change the place of fly-in-plum-kite in the pile' }).focus();
   await page.keyboard.press('Space');
   await page.waitForTimeout(150);

@@ -15,7 +15,7 @@ import {
   IconLock,
   IconLockOpen,
 } from '@tabler/icons-react';
-import { memo, useState } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import type { Piece } from '@/core/piece/piece';
 import { renameGroup } from '@/core/project/edits/group';
 import { renamePiece } from '@/core/project/edits/make';
@@ -78,9 +78,9 @@ export const Slab = memo(function Slab(props: Props) {
         contentVisibility: 'auto',
         containIntrinsicSize: 'auto 34px',
         '&:hover': { bgcolor: 'background.default' },
-        // Out of the way of the name until they are wanted.
-        '& .quiet': { display: 'none' },
-        '&:hover .quiet, &:focus-within .quiet': { display: 'inline-grid', placeItems: 'center' },
+        // Over the name's end, and only while they are wanted.
+        '& .tools': { opacity: 0 },
+        '&:hover .tools, & .tools:focus-within, &:focus-within .tools': { opacity: 1 },
       }}
     >
       {group && (
@@ -152,64 +152,73 @@ export const Slab = memo(function Slab(props: Props) {
           sx={{ flex: 1, px: 1, fontSize: '0.9rem', border: 1, borderColor: 'primary.main', borderRadius: 1 }}
         />
       )}
-      {readOnly
-        ? locked && <IconLock size={15} aria-hidden="true" />
-        : typed === null && (
-            <>
-              <Quiet
-                name={`${locked ? 'Unlock' : 'Lock'} ${name}`}
-                title={locked ? 'Unlock' : 'Lock'}
-                set={locked}
-                onClick={() => toggleLock(store, settled())}
-              >
-                {locked ? <IconLock size={16} /> : <IconLockOpen size={16} />}
-              </Quiet>
-              <Quiet
-                name={`${hidden ? 'Show' : 'Hide'} ${name}`}
-                title={hidden ? 'Show' : 'Hide'}
-                set={hidden}
-                onClick={() => toggleHidden(store, settled())}
-              >
-                {hidden ? <IconEyeOff size={16} /> : <IconEye size={16} />}
-              </Quiet>
-              <Tooltip title="Drag to change the order">
-                <Box
-                  component="span"
-                  className="quiet"
-                  ref={setActivatorNodeRef}
-                  {...attributes}
-                  {...listeners}
-                  data-own-arrows
-                  aria-label={`Change the place of ${name} in the pile`}
-                  sx={{
-                    cursor: 'grab',
-                    width: 24,
-                    height: 32,
-                    touchAction: 'none',
-                  }}
-                >
-                  <IconGripVertical size={16} />
-                </Box>
-              </Tooltip>
-            </>
-          )}
+      {locked && <IconLock size={15} aria-hidden="true" />}
+      {hidden && <IconEyeOff size={15} aria-hidden="true" />}
+      {!readOnly && typed === null && (
+        <Box
+          className="tools"
+          sx={{
+            position: 'absolute',
+            right: 0,
+            top: 1,
+            bottom: 1,
+            display: 'flex',
+            alignItems: 'center',
+            bgcolor: 'background.default',
+            borderRadius: 1,
+            boxShadow: '-8px 0 8px -4px var(--mui-palette-background-default)',
+          }}
+        >
+          <Tool
+            name={`${locked ? 'Unlock' : 'Lock'} ${name}`}
+            title={locked ? 'Unlock' : 'Lock'}
+            onClick={() => toggleLock(store, settled())}
+          >
+            {locked ? <IconLock size={16} /> : <IconLockOpen size={16} />}
+          </Tool>
+          <Tool
+            name={`${hidden ? 'Show' : 'Hide'} ${name}`}
+            title={hidden ? 'Show' : 'Hide'}
+            onClick={() => toggleHidden(store, settled())}
+          >
+            {hidden ? <IconEyeOff size={16} /> : <IconEye size={16} />}
+          </Tool>
+          <Tooltip title="Drag to change the order">
+            <Box
+              component="span"
+              ref={setActivatorNodeRef}
+              {...attributes}
+              {...listeners}
+              data-own-arrows
+              aria-label={`Change the place of ${name} in the pile`}
+              sx={{
+                cursor: 'grab',
+                width: 24,
+                height: 32,
+                display: 'grid',
+                placeItems: 'center',
+                touchAction: 'none',
+              }}
+            >
+              <IconGripVertical size={16} />
+            </Box>
+          </Tooltip>
+        </Box>
+      )}
     </Box>
   );
 });
 
-interface QuietProps {
+interface ToolProps {
   name: string;
   title: string;
-  /** Shown even when nobody points at the row. */
-  set: boolean;
   onClick: () => void;
-  children: React.ReactNode;
+  children: ReactNode;
 }
 
-const Quiet = ({ name, title, set, onClick, children }: QuietProps) => (
+const Tool = ({ name, title, onClick, children }: ToolProps) => (
   <Tooltip title={title}>
     <IconButton
-      className={set ? 'set' : 'quiet'}
       size="small"
       color="inherit"
       sx={{ width: 28, minHeight: 32, p: 0 }}
