@@ -10,9 +10,30 @@ import type { Piece } from '@/core/piece/piece';
  * Words count by their box, which is what a hand takes hold of. Strokes and shadows are not counted.
  */
 export function trueExtent(piece: Piece, tools: DrawingTools): Box {
-  if (piece.outline.kind === 'glyphs') return extentOf(piece.placement);
-  return pathBounds(transformPath(placementMatrix(piece.placement), outlineOf(piece, tools).path));
+  const { outline, placement } = piece;
+  if (outline.kind === 'glyphs') return extentOf(placement);
+  const { x, y, width, height, turn, mirror } = placement;
+  let known = cut.get(outline);
+  if (
+    !known ||
+    known.width !== width ||
+    known.height !== height ||
+    known.turn !== turn ||
+    known.mirror !== mirror
+  ) {
+    const lying = placementMatrix({ ...placement, x: 0, y: 0 });
+    const box = pathBounds(transformPath(lying, outlineOf(piece, tools).path));
+    known = { width, height, turn, mirror, box };
+    cut.set(outline, known);
+  }
+  return { ...known.box, x: known.box.x + x, y: known.box.y + y };
 }
+
+/** The last box of each outline, about its middle: while things only move, nothing need be cut anew. */
+const cut = new WeakMap<
+  Piece['outline'],
+  Pick<Piece['placement'], 'width' | 'height' | 'turn' | 'mirror'> & { box: Box }
+>();
 
 /** The box round several pieces. Throws TypeError for none. */
 export const extentOfAll = (pieces: readonly Piece[], tools: DrawingTools): Box =>

@@ -3,6 +3,7 @@ import { centredBox } from '@/core/geometry/box';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { contains, rectanglePath } from '@/core/geometry/path';
 import { outlineOf, type DrawingTools } from '@/core/page/draw';
+import { strokeReach } from '@/core/piece/finish/stroke';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 
@@ -17,6 +18,10 @@ export function piecesAt(
 }
 
 function lies(piece: Piece, point: Point, tolerance: number, tools: DrawingTools): boolean {
+  // Most pieces are nowhere near: their outlines need not be cut.
+  const { x, y, width, height } = piece.placement;
+  const reached = Math.hypot(width, height) / 2 + tolerance + strokeReach(piece.finish.stroke);
+  if (Math.abs(point.x - x) > reached || Math.abs(point.y - y) > reached) return false;
   const own = apply(invert(placementMatrix(piece.placement)), point);
   // Words are taken hold of by their box: nobody should have to hit a hairline.
   if (piece.outline.kind === 'glyphs')

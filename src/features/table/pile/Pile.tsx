@@ -15,16 +15,13 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { memo, useCallback, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { layBeside } from '@/core/project/edits/group';
 import { treeOf } from '@/core/project/tree';
-import { dropAt, rowsOf } from '@/features/table/pile/rows';
-import { Slab } from '@/features/table/pile/Slab';
-import type { Piece } from '@/core/piece/piece';
+import { dropAt, rowsOf, type PileRow } from '@/features/table/pile/rows';
+import { PileList } from '@/features/table/pile/PileList';
+import type { Slab } from '@/features/table/pile/Slab';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { surfaceOf } from '@/core/project/model';
 
 type SlabProps = ComponentProps<typeof Slab>;
-
-/** What a slab looks like from the side: its ink, or the picture it is made of. */
-type Look = (piece: Piece) => string | undefined;
 
 export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
   const { store } = useRoom();
@@ -44,6 +41,7 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
     return new Set([...unfolded, ...path.slice(0, path.indexOf(entered) + 1)]);
   }, [unfolded, entered, pile]);
   const rows = useMemo(() => rowsOf(treeOf({ pile, groups }), open), [pile, groups, open]);
+  const ids = useMemo(() => rows.map(({ node }) => node.id), [rows]);
   const byId = useMemo(() => new Map(pile.map((piece) => [piece.id, piece])), [pile]);
   const chosen = useMemo(() => new Set(selection), [selection]);
   const toggle = useCallback(
@@ -78,7 +76,10 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const look: Look = ({ material }) => ('asset' in material ? thumbs.get(material.asset) : undefined);
+  const pictureOf = ({ node }: PileRow): string | undefined =>
+    node.kind === 'piece' && 'asset' in node.piece.material
+      ? thumbs.get(node.piece.material.asset)
+      : undefined;
 
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
@@ -89,8 +90,8 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
     const many = held.ids.every((id) => chosen.has(id))
       ? rows.filter(({ ids, depth }) => depth === held.depth && ids.every((id) => chosen.has(id)))
       : [held];
-    const ids = many.map(({ node }) => node.id);
-    if (!ids.includes(onto)) perform(layBeside(surfaceId, ids, dropAt(rows, open, from, onto), onto));
+    const moved = many.map(({ node }) => node.id);
+    if (!moved.includes(onto)) perform(layBeside(surfaceId, moved, dropAt(rows, open, from, onto), onto));
   };
 
   return (
@@ -123,25 +124,16 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
         </Typography>
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped} id="pile">
-        <SortableContext items={rows.map(({ node }) => node.id)} strategy={verticalListSortingStrategy}>
-          <Box
-            component="ol"
-            aria-label="Pieces, top first"
-            sx={{ m: 0, p: '0 8px 4px', overflowY: 'auto', listStyle: 'none', scrollbarWidth: 'thin' }}
-          >
-            {rows.map((row) => (
-              <Slab
-                key={row.node.id}
-                row={row}
-                picture={row.node.kind === 'piece' ? look(row.node.piece) : undefined}
-                selected={row.ids.every((id) => chosen.has(id))}
-                open={open.has(row.node.id)}
-                readOnly={readOnly}
-                onChoose={choose}
-                onToggle={toggle}
-              />
-            ))}
-          </Box>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <PileList
+            rows={rows}
+            chosen={chosen}
+            open={open}
+            pictureOf={pictureOf}
+            readOnly={readOnly}
+            onChoose={choose}
+            onToggle={toggle}
+          />
         </SortableContext>
       </DndContext>
       {pile.length > 0 && (

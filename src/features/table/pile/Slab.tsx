@@ -30,6 +30,10 @@ const thickness = (lift: number): number => Math.round(3 + Math.min(14, Math.sqr
 interface Props {
   row: PileRow;
   picture: string | undefined;
+  /** Pixels from the list's top, and its place among how many. */
+  at: number;
+  place: number;
+  of: number;
   selected: boolean;
   open: boolean;
   readOnly: boolean;
@@ -38,7 +42,7 @@ interface Props {
 }
 
 export const Slab = memo(function Slab(props: Props) {
-  const { row, picture, selected, open, readOnly, onChoose, onToggle } = props;
+  const { row, picture, at, place, of, selected, open, readOnly, onChoose, onToggle } = props;
   const { node, depth, ids, pieces } = row;
   const { store } = useRoom();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
@@ -62,7 +66,9 @@ export const Slab = memo(function Slab(props: Props) {
     <Box
       component="li"
       ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
+      aria-posinset={place}
+      aria-setsize={of}
+      style={{ top: at, transform: CSS.Translate.toString(transform), transition }}
       onPointerEnter={() => store.setState({ hovered: top.id })}
       onPointerLeave={() => store.setState({ hovered: null })}
       sx={{
@@ -72,11 +78,11 @@ export const Slab = memo(function Slab(props: Props) {
         pl: depth * 1.75,
         borderRadius: 1,
         bgcolor: isDragging ? 'background.default' : undefined,
-        position: 'relative',
+        position: 'absolute',
+        left: 0,
+        right: 0,
         zIndex: isDragging ? 1 : undefined,
         opacity: hidden ? 0.5 : 1,
-        contentVisibility: 'auto',
-        containIntrinsicSize: 'auto 34px',
         '&:hover': { bgcolor: 'background.default' },
         // Over the name's end, and only while they are wanted.
         '& .tools': { opacity: 0 },

@@ -42,12 +42,14 @@ export interface SelectionProps {
   view: Matrix;
   /** The true box round several pieces, page points. */
   around: Box | null;
+  /** A hand is moving them: of many only the frame is shown. */
+  moving: boolean;
   /** Whether brads and loop are shown. */
   handles: boolean;
   onGrip: (event: ReactPointerEvent, grip: Grip) => void;
 }
 
-export function Selection({ pieces, hovered, view, around, handles, onGrip }: SelectionProps) {
+export function Selection({ pieces, hovered, view, around, moving, handles, onGrip }: SelectionProps) {
   const outline = (piece: Piece) =>
     corners(centredBox(piece.placement)).map((corner) =>
       apply(compose(view, placementMatrix(piece.placement)), corner),
@@ -56,7 +58,7 @@ export function Selection({ pieces, hovered, view, around, handles, onGrip }: Se
   return (
     <g data-testid="selection">
       {hovered && !pieces.includes(hovered) && <Stitch points={outline(hovered)} quiet />}
-      {pieces.map((piece) => (
+      {(moving && around ? [] : pieces).map((piece) => (
         <Stitch key={piece.id} points={outline(piece)} quiet={pieces.length > 1} />
       ))}
       {around && <Stitch points={corners(around).map((corner) => apply(view, corner))} />}
@@ -68,7 +70,7 @@ export function Selection({ pieces, hovered, view, around, handles, onGrip }: Se
           onGrip={onGrip}
         />
       )}
-      {handles && around && (
+      {handles && around && !moving && (
         <Handles
           map={compose(view, translation(around.x + around.width / 2, around.y + around.height / 2))}
           size={around}

@@ -200,6 +200,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       >
         <g style={{ pointerEvents: 'all' }}>
           <Chosen
+            moving={moving.length > 0}
             handles={mode.kind === 'pick' && !readOnly && !locked}
             onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)}
           />
@@ -239,7 +240,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
 });
 
 /** What is selected and what is rested upon: all that must be drawn anew in every frame of a drag. */
-function Chosen({ handles, onGrip }: Pick<SelectionProps, 'handles' | 'onGrip'>) {
+function Chosen({ moving, handles, onGrip }: Pick<SelectionProps, 'moving' | 'handles' | 'onGrip'>) {
   const pieces = useSession(useShallow(selectedPieces));
   const view = useSession((session) => session.view);
   const hovered = useSession((session) =>
@@ -258,6 +259,7 @@ function Chosen({ handles, onGrip }: Pick<SelectionProps, 'handles' | 'onGrip'>)
       hovered={hovered}
       view={viewMatrix(view)}
       around={around}
+      moving={moving}
       handles={handles}
       onGrip={onGrip}
     />

@@ -75,7 +75,8 @@ export class Painter {
     if (!settled) {
       draw(this.layers.below, visible.slice(0, first < 0 ? visible.length : first));
       draw(this.layers.above, held.size && last >= 0 ? visible.slice(last + 1) : []);
-      this.drop(new Set(visible.map((piece) => piece.id)));
+      if (this.keptPixels() > (this.layers.below.width * this.layers.below.height * MOST_KEPT) / 2)
+        this.drop(new Set(visible.map((piece) => piece.id)));
     }
     draw(this.layers.moving, held.size && first >= 0 ? visible.slice(first, last + 1) : []);
     this.painted = { session, moving: moving.join() };

@@ -1,0 +1,71 @@
+'use client';
+/** The slabs that can be seen of a pile, however high it is; what is selected on the page comes into sight. */
+import Box from '@mui/material/Box';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef, type ComponentProps } from 'react';
+import { Slab } from '@/features/table/pile/Slab';
+import type { PileRow } from '@/features/table/pile/rows';
+
+type SlabProps = ComponentProps<typeof Slab>;
+
+interface Props extends Pick<SlabProps, 'readOnly' | 'onChoose' | 'onToggle'> {
+  rows: readonly PileRow[];
+  chosen: ReadonlySet<string>;
+  open: ReadonlySet<string>;
+  pictureOf: (row: PileRow) => string | undefined;
+}
+
+/** Height of a slab's row, pixels, and how many are drawn beyond what is seen. */
+const HEIGHT = 34;
+const BEYOND = 14;
+
+export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- its answers are used here alone, never memoised
+  const seen = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => HEIGHT,
+    getItemKey: (i) => rows[i]!.node.id,
+    overscan: BEYOND,
+    initialRect: { width: 300, height: 400 },
+  });
+  const first = rows.findIndex(({ ids }) => ids.some((id) => chosen.has(id)));
+  useEffect(() => {
+    const list = frame.current;
+    if (first < 0 || !list || list.contains(document.activeElement)) return;
+    const top = first * HEIGHT;
+    if (top < list.scrollTop) list.scrollTop = top;
+    else if (top + HEIGHT > list.scrollTop + list.clientHeight)
+      list.scrollTop = top + HEIGHT - list.clientHeight;
+  }, [first]);
+  return (
+    <Box ref={frame} sx={{ px: 1, pb: 0.5, overflowY: 'auto', scrollbarWidth: 'thin' }}>
+      <Box
+        component="ol"
+        aria-label="Pieces, top first"
+        sx={{ position: 'relative', listStyle: 'none', m: 0, p: 0 }}
+        style={{ height: seen.getTotalSize() }}
+      >
+        {seen.getVirtualItems().map(({ index, start }) => {
+          const row = rows[index];
+          return (
+            row && (
+              <Slab
+                key={row.node.id}
+                {...slab}
+                row={row}
+                at={start}
+                place={index + 1}
+                of={rows.length}
+                picture={pictureOf(row)}
+                selected={row.ids.every((id) => chosen.has(id))}
+                open={open.has(row.node.id)}
+              />
+            )
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
