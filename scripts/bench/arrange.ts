@@ -190,10 +190,8 @@ export async function arrange(browser: Browser, tools: Tools): Promise<void> {
             }),
           );
           const holder = document.querySelector('[data-testid=below]')!.parentElement!;
-          let stretched = false;
           const look = () => {
-            if (holder.style.transform) stretched = true;
-            else if (stretched) return resolve(performance.now() - start);
+            if (!holder.style.transform) return resolve(performance.now() - start);
             requestAnimationFrame(look);
           };
           requestAnimationFrame(look);

@@ -9,6 +9,10 @@ import type { ProxyLevel } from '@/storage/database';
 /** Whole files held decoded at once; each takes about 50 MB. */
 const MOST_WHOLE = 5;
 const SCREEN_SIDE = 1600;
+/** What is shown no larger is drawn from the smallest copy: it costs a fraction to make smaller still. */
+const THUMB_SIDE = 320;
+/** Which copy stands in for one that is not there yet. */
+const LEVELS: readonly ProxyLevel[] = ['screen', 'full', 'thumb'];
 /** A small copy serves until it would be stretched by more than this. */
 const STRETCH = 1.25;
 
@@ -30,10 +34,15 @@ export class PictureShelf {
   take(asset: Asset, pixels: number, ink?: string): (Drawable & { whole: Size }) | undefined {
     const whole = uprightSize(asset);
     const longest = Math.max(whole.width, whole.height);
-    const wanted: ProxyLevel = longest > SCREEN_SIDE && pixels > SCREEN_SIDE * STRETCH ? 'full' : 'screen';
+    const wanted: ProxyLevel =
+      longest > SCREEN_SIDE && pixels > SCREEN_SIDE * STRETCH
+        ? 'full'
+        : pixels <= THUMB_SIDE
+          ? 'thumb'
+          : 'screen';
     const best = this.decoded.get(`${asset.sha} ${wanted}`);
     if (!best) void this.fetch(asset.sha, wanted);
-    const bitmap = best ?? this.decoded.get(`${asset.sha} screen`) ?? this.decoded.get(`${asset.sha} full`);
+    const bitmap = best ?? LEVELS.map((level) => this.decoded.get(`${asset.sha} ${level}`)).find(Boolean);
     if (!bitmap) return undefined;
     const plain = { source: bitmap, width: bitmap.width, height: bitmap.height };
     return { ...(ink ? this.stamped(bitmap, plain, ink) : plain), whole };

@@ -8,13 +8,15 @@ import { placementMatrix, type Side } from '@/core/piece/placement/placement';
 import type { Grip } from '@/features/table/stage/drags';
 
 /** A closed run of thread: a light strand under a dark one, so that it reads on any colour. */
-function Stitch({ points, quiet }: { points: readonly Point[]; quiet?: boolean }) {
-  const run = points.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
+function Stitch({ rings, quiet }: { rings: readonly (readonly Point[])[]; quiet?: boolean }) {
+  const run = rings
+    .map((ring) => `M${ring.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`)
+    .join('');
   return (
     <g fill="none" strokeLinejoin="round" strokeLinecap="round">
-      <polygon points={run} stroke="#fffdf6" strokeWidth={quiet ? 2.5 : 3.5} opacity={0.95} />
-      <polygon
-        points={run}
+      <path d={run} stroke="#fffdf6" strokeWidth={quiet ? 2.5 : 3.5} opacity={0.95} />
+      <path
+        d={run}
         stroke={quiet ? '#2f6f68' : '#9e2b45'}
         strokeWidth={quiet ? 1.5 : 2}
         strokeDasharray="8 5"
@@ -57,11 +59,11 @@ export function Selection({ pieces, hovered, view, around, moving, handles, onGr
   const [only] = pieces;
   return (
     <g data-testid="selection">
-      {hovered && !pieces.includes(hovered) && <Stitch points={outline(hovered)} quiet />}
-      {(moving && around ? [] : pieces).map((piece) => (
-        <Stitch key={piece.id} points={outline(piece)} quiet={pieces.length > 1} />
-      ))}
-      {around && <Stitch points={corners(around).map((corner) => apply(view, corner))} />}
+      {hovered && !pieces.includes(hovered) && <Stitch rings={[outline(hovered)]} quiet />}
+      {pieces.length > 0 && !(moving && around) && (
+        <Stitch rings={pieces.map(outline)} quiet={pieces.length > 1} />
+      )}
+      {around && <Stitch rings={[corners(around).map((corner) => apply(view, corner))]} />}
       {handles && pieces.length === 1 && only && !only.placement.locked && (
         <Handles
           map={compose(view, placementMatrix(only.placement))}
