@@ -87,12 +87,38 @@ async function tour(page: Page): Promise<void> {
   }
   await page.getByTestId('stage').press('Escape');
   await shoot(page, 'ready-page');
+  await arranging(page);
   await page.keyboard.press('c');
   await page.getByTestId('supply-input').setInputFiles(await looseZip());
   await page.getByRole('dialog', { name: /supplies came in/ }).waitFor();
   await page.getByRole('option').first().focus();
   await page.keyboard.press('Space');
   await shoot(page, 'review');
+}
+
+/** Two things grouped and dragged along a guide, with the pile unfolded. */
+async function arranging(page: Page): Promise<void> {
+  const stage = page.getByTestId('stage');
+  await stage.focus();
+  await page.keyboard.press('i');
+  await page.getByRole('button', { name: 'Thirds' }).click();
+  await page.getByRole('button', { name: 'Shut Guides' }).click();
+  const slabs = page.getByRole('list', { name: 'Pieces, top first' }).locator('button[aria-pressed]');
+  await slabs.nth(0).click();
+  await slabs.nth(1).click({ modifiers: ['Control'] });
+  await stage.focus();
+  await page.keyboard.press('Control+g');
+  await page.getByRole('button', { name: /^Unfold Group/ }).click();
+  const frame = (await page.getByTestId('selection').boundingBox())!;
+  const [x, y] = [frame.x + frame.width / 2, frame.y + frame.height / 2];
+  await slabs.nth(1).click();
+  const held = (await page.getByTestId('selection').boundingBox())!;
+  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2 + 10);
+  await page.mouse.down();
+  await page.mouse.move(x - 40, y + 60, { steps: 8 });
+  await page.waitForTimeout(300);
+  await shoot(page, 'arranging');
+  await page.mouse.up();
 }
 
 /** A zip of loose pictures such as people are sent: some named for what they are, some not. */

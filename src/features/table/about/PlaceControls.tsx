@@ -12,6 +12,7 @@ import type { Piece } from '@/core/piece/piece';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { ArrangeControls } from '@/features/table/about/ArrangeControls';
 import { FARTHEST, measureWithin, readDegrees } from '@/features/table/about/measures';
+import { useShallow } from 'zustand/react/shallow';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
@@ -21,7 +22,13 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const { store } = useRoom();
-  const page = useSession(shownSurface);
+  // Its size alone: the page itself is another one in every frame of a drag.
+  const page = useSession(
+    useShallow((session) => {
+      const { width, height } = shownSurface(session);
+      return { width, height };
+    }),
+  );
   const [piece] = pieces;
   if (!piece || pieces.length > 1) return <ArrangeControls pieces={pieces} unit={unit} />;
   const { placement } = piece;
