@@ -120,8 +120,8 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
 }
 
 const PLACES: readonly [AlignTo, string][] = [
-  ['centre', 'Middle, across'],
-  ['middle', 'Middle, down'],
+  ['centre', 'Centre across'],
+  ['middle', 'Centre down'],
 ];
 
 /** Whether nothing of a piece lies on the page. */

@@ -365,14 +365,17 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
       found.run(store, event);
     };
     /** What is seen only while a key is held. */
-    const release = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() === 'o' && store.getState().compared) store.setState({ compared: null });
+    const release = (event: Event) => {
+      const other = event instanceof KeyboardEvent && event.key.toLowerCase() !== 'o';
+      if (!other && store.getState().compared) store.setState({ compared: null });
     };
     window.addEventListener('keydown', press);
     window.addEventListener('keyup', release);
+    window.addEventListener('blur', release);
     return () => {
       window.removeEventListener('keydown', press);
       window.removeEventListener('keyup', release);
+      window.removeEventListener('blur', release);
     };
   }, [store, onHelp, onCupboard]);
 }
