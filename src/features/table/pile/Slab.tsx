@@ -75,7 +75,7 @@ export const Slab = memo(function Slab(props: Props) {
         display: 'flex',
         alignItems: 'center',
         height: 34,
-        pl: depth * 1.75,
+        pl: depth * 3.25,
         borderRadius: 1,
         bgcolor: isDragging ? 'background.default' : undefined,
         position: 'absolute',
