@@ -28,8 +28,8 @@ import { formatSize } from '@/core/units/lengths';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface, type Show } from '@/features/table/room/session';
-import { knownScreen } from '@/features/table/room/screen';
-import { TRUE_SIZE, zoomed } from '@/features/table/stage/view';
+import { knownScreen, TRUE_SIZE } from '@/features/table/room/screen';
+import { zoomed } from '@/features/table/stage/view';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
 

@@ -9,15 +9,8 @@ import { startHistory, undoLabel } from '@/core/project/history';
 import { movePieces } from '@/core/project/edits/place';
 import type { Piece } from '@/core/piece/piece';
 import type { Typesetter } from '@/core/text/typesetter';
-import {
-  clampZoom,
-  fitted,
-  nextZoom,
-  rulerStep,
-  toPage,
-  TRUE_SIZE,
-  zoomed,
-} from '@/features/table/stage/view';
+import { TRUE_SIZE } from '@/features/table/room/screen';
+import { clampZoom, fitted, nextZoom, rulerStep, toPage, zoomed } from '@/features/table/stage/view';
 import { nodeTypesetter } from '../../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, photoOf, quarters } from '../../../../scripts/testing/samples';
 

@@ -1,9 +1,11 @@
-/** How many CSS pixels a point takes on this screen in truth; kept in this browser, as it belongs to its screen. */
-import { TRUE_SIZE } from '@/features/table/stage/view';
+/** How many CSS pixels a point takes on a screen: the CSS inch of 96 pixels, or in truth, as told with a card. */
+
+/** CSS pixels per point at 100 %. */
+export const TRUE_SIZE = 96 / 72;
 
 const KEY = 'bellagraph true size';
 
-/** What was told with a card, or the CSS inch of 96 pixels; null if nobody ever told. */
+/** What was told with a card, kept in this browser, as it belongs to its screen; null if nobody ever told. */
 export function knownScreen(): number | null {
   const kept = Number(globalThis.localStorage?.getItem(KEY));
   return kept >= 0.5 && kept <= 4 ? kept : null;

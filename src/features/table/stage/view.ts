@@ -9,9 +9,9 @@ import {
   type Matrix,
   type Point,
 } from '@/core/geometry/matrix';
+import { TRUE_SIZE } from '@/features/table/room/screen';
 import type { View } from '@/features/table/room/session';
 
-export const TRUE_SIZE = 96 / 72;
 const LEAST = 0.05 * TRUE_SIZE;
 const MOST = 16 * TRUE_SIZE;
 
