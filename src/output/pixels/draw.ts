@@ -97,7 +97,7 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
       const toFile = scaling(image.whole.width / image.width, image.whole.height / image.height);
       context.transform(...compose(mark.matrix, toFile));
       context.imageSmoothingEnabled = true;
-      context.imageSmoothingQuality = 'high';
+      context.imageSmoothingQuality = 'medium';
       context.drawImage(image.source, 0, 0);
       return context.restore();
     }

@@ -25,10 +25,11 @@ type Part = 'Material' | 'Cut' | 'Finish' | 'Place';
 
 export const About = memo(function About() {
   const pieces = useSession(useShallow(selectedPieces));
-  // The numbers follow a drag when there is time for them: the page comes first.
+  // The numbers follow a drag, and a change of many, when there is time for them: the page comes first.
   const later = useDeferredValue(pieces);
   const dragging = useSession((session) => session.tryout !== null);
-  const shown = dragging && later.length ? later : pieces;
+  const same = later.length === pieces.length && later.every(({ id }, i) => id === pieces[i]!.id);
+  const shown = same && (dragging || pieces.length > 1) ? later : pieces;
   return shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />;
 });
 

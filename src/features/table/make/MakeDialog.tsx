@@ -30,18 +30,25 @@ const FORMATS: readonly { format: Format; name: string; use: string }[] = [
   { format: 'svg', name: 'SVG', use: 'Drawn outlines, for other programs' },
 ];
 
+const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
+
+/** Nothing is reckoned for it while it is shut; what was chosen stays for the next time. */
 export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [options, setOptions] = useState(FIRST);
+  return open ? <Making options={options} onOptions={setOptions} onClose={onClose} /> : null;
+}
+
+interface MakingProps {
+  options: MakeOptions;
+  onOptions: (options: MakeOptions) => void;
+  onClose: () => void;
+}
+
+function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
   const { store } = useRoom();
-  // What is settled, not what a drag tries out: nothing here must be reckoned in every frame of it.
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
-  const [options, setOptions] = useState<MakeOptions>({
-    format: 'pdf',
-    ppi: PRINT_PPI,
-    withBleed: true,
-    cropMarks: true,
-  });
-  const { making, start, cancel } = useMake(open);
+  const { making, start, cancel } = useMake();
   const found = useMemo(() => belowPrint(project, surface), [project, surface]);
   const { unit } = project;
   const busy = making.state === 'making';
@@ -54,13 +61,7 @@ export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => vo
     onClose();
   };
   return (
-    <Dialog
-      open={open}
-      onClose={() => !busy && onClose()}
-      maxWidth="md"
-      fullWidth
-      aria-labelledby="make-title"
-    >
+    <Dialog open onClose={() => !busy && onClose()} maxWidth="md" fullWidth aria-labelledby="make-title">
       <DialogTitle id="make-title" variant="h2" sx={{ pb: 1 }}>
         Make {surface.name.toLowerCase()} into a file
       </DialogTitle>

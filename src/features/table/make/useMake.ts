@@ -15,8 +15,8 @@ export type Making =
   | { state: 'made'; name: string; bytes: number; seconds: number }
   | { state: 'failed'; message: string };
 
-/** `open`: whether the dialog is; the worker is made ready when it opens. */
-export function useMake(open: boolean) {
+/** The worker is made ready when the dialog opens, and let go when it shuts. */
+export function useMake() {
   const { store } = useRoom();
   const [making, setMaking] = useState<Making>({ state: 'idle' });
   const bench = useRef<{ worker: Worker; maker: Remote<Maker>; failed: Promise<never> } | null>(null);
@@ -42,10 +42,9 @@ export function useMake(open: boolean) {
     run.current += 1;
   }, []);
   useEffect(() => {
-    if (open) ready();
-    else stop();
-  }, [open, ready, stop]);
-  useEffect(() => stop, [stop]);
+    ready();
+    return stop;
+  }, [ready, stop]);
 
   const cancel = useCallback(() => {
     stop();

@@ -12,7 +12,7 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { memo, useCallback, useMemo, useRef, useState, type ComponentProps } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { layBeside } from '@/core/project/edits/group';
 import { treeOf } from '@/core/project/tree';
 import { dropAt, rowsOf, type PileRow } from '@/features/table/pile/rows';
@@ -25,8 +25,10 @@ type SlabProps = ComponentProps<typeof Slab>;
 
 export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
   const { store } = useRoom();
-  const pile = useSession((session) => surfaceOf(session.history.project, session.surfaceId).pile);
-  const groups = useSession((session) => surfaceOf(session.history.project, session.surfaceId).groups);
+  // The page comes first: the slabs follow when it is painted.
+  const { pile, groups } = useDeferredValue(
+    useSession((session) => surfaceOf(session.history.project, session.surfaceId)),
+  );
   const entered = useSession((session) => session.entered);
   const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
   const anchor = useRef<string | null>(null);

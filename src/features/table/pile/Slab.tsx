@@ -21,7 +21,7 @@ import { renameGroup } from '@/core/project/edits/group';
 import { renamePiece } from '@/core/project/edits/make';
 import { toggleHidden, toggleLock } from '@/features/table/room/actions';
 import { useRoom } from '@/features/table/room/context';
-import { settledPieces } from '@/features/table/room/session';
+import { surfaceOf } from '@/core/project/model';
 import type { PileRow } from '@/features/table/pile/rows';
 
 /** Pixels a slab is thick: ink is a film, a button stands high. */
@@ -43,7 +43,7 @@ interface Props {
 
 export const Slab = memo(function Slab(props: Props) {
   const { row, picture, at, place, of, selected, open, readOnly, onChoose, onToggle } = props;
-  const { node, depth, ids, pieces } = row;
+  const { node, depth, pieces } = row;
   const { store } = useRoom();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id: node.id, disabled: readOnly });
@@ -54,7 +54,6 @@ export const Slab = memo(function Slab(props: Props) {
   const group = node.kind === 'group';
   const name = (group ? node.group.name : node.piece.name) || (group ? 'Group' : node.piece.role);
   const said = group ? `group of ${pieces.length}` : node.piece.role;
-  const settled = () => settledPieces(store.getState(), ids);
   const rename = () => {
     const next = typed?.trim().slice(0, 80);
     setTyped(null);
@@ -161,56 +160,90 @@ export const Slab = memo(function Slab(props: Props) {
       {locked && <IconLock size={15} aria-hidden="true" />}
       {hidden && <IconEyeOff size={15} aria-hidden="true" />}
       {!readOnly && typed === null && (
+        <Tools
+          id={node.id}
+          name={name}
+          locked={locked}
+          hidden={hidden}
+          grip={setActivatorNodeRef}
+          attributes={attributes}
+          listeners={listeners}
+        />
+      )}
+    </Box>
+  );
+});
+
+type Sortable = ReturnType<typeof useSortable>;
+
+interface ToolsProps {
+  /** Of the piece or group. */
+  id: string;
+  name: string;
+  locked: boolean;
+  hidden: boolean;
+  grip: Sortable['setActivatorNodeRef'];
+  attributes: Sortable['attributes'];
+  listeners: Sortable['listeners'];
+}
+
+/** Drawn again only when what they say changes: a page of 150 pieces has as many of them. */
+const Tools = memo(function Tools({ id, name, locked, hidden, grip, attributes, listeners }: ToolsProps) {
+  const { store } = useRoom();
+  const settled = () => {
+    const session = store.getState();
+    const { pile } = surfaceOf(session.history.project, session.surfaceId);
+    return pile.filter((piece) => piece.id === id || piece.groups?.includes(id));
+  };
+  return (
+    <Box
+      className="tools"
+      sx={{
+        position: 'absolute',
+        right: 0,
+        top: 1,
+        bottom: 1,
+        display: 'flex',
+        alignItems: 'center',
+        bgcolor: 'background.default',
+        borderRadius: 1,
+        boxShadow: '-8px 0 8px -4px var(--mui-palette-background-default)',
+      }}
+    >
+      <Tool
+        name={`${locked ? 'Unlock' : 'Lock'} ${name}`}
+        title={locked ? 'Unlock' : 'Lock'}
+        onClick={() => toggleLock(store, settled())}
+      >
+        {locked ? <IconLock size={16} /> : <IconLockOpen size={16} />}
+      </Tool>
+      <Tool
+        name={`${hidden ? 'Show' : 'Hide'} ${name}`}
+        title={hidden ? 'Show' : 'Hide'}
+        onClick={() => toggleHidden(store, settled())}
+      >
+        {hidden ? <IconEyeOff size={16} /> : <IconEye size={16} />}
+      </Tool>
+      <Tooltip title="Drag to change the order">
         <Box
-          className="tools"
+          component="span"
+          ref={grip}
+          {...attributes}
+          {...listeners}
+          data-own-arrows
+          aria-label={`Change the place of ${name} in the pile`}
           sx={{
-            position: 'absolute',
-            right: 0,
-            top: 1,
-            bottom: 1,
-            display: 'flex',
-            alignItems: 'center',
-            bgcolor: 'background.default',
-            borderRadius: 1,
-            boxShadow: '-8px 0 8px -4px var(--mui-palette-background-default)',
+            cursor: 'grab',
+            width: 24,
+            height: 32,
+            display: 'grid',
+            placeItems: 'center',
+            touchAction: 'none',
           }}
         >
-          <Tool
-            name={`${locked ? 'Unlock' : 'Lock'} ${name}`}
-            title={locked ? 'Unlock' : 'Lock'}
-            onClick={() => toggleLock(store, settled())}
-          >
-            {locked ? <IconLock size={16} /> : <IconLockOpen size={16} />}
-          </Tool>
-          <Tool
-            name={`${hidden ? 'Show' : 'Hide'} ${name}`}
-            title={hidden ? 'Show' : 'Hide'}
-            onClick={() => toggleHidden(store, settled())}
-          >
-            {hidden ? <IconEyeOff size={16} /> : <IconEye size={16} />}
-          </Tool>
-          <Tooltip title="Drag to change the order">
-            <Box
-              component="span"
-              ref={setActivatorNodeRef}
-              {...attributes}
-              {...listeners}
-              data-own-arrows
-              aria-label={`Change the place of ${name} in the pile`}
-              sx={{
-                cursor: 'grab',
-                width: 24,
-                height: 32,
-                display: 'grid',
-                placeItems: 'center',
-                touchAction: 'none',
-              }}
-            >
-              <IconGripVertical size={16} />
-            </Box>
-          </Tooltip>
+          <IconGripVertical size={16} />
         </Box>
-      )}
+      </Tooltip>
     </Box>
   );
 });

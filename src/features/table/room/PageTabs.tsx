@@ -4,20 +4,34 @@ import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { IconDots, IconLock, IconPlus } from '@tabler/icons-react';
-import { memo, useState, type MouseEvent, type ReactNode } from 'react';
+import { memo, useMemo, useState, type MouseEvent, type ReactNode } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import { movePage } from '@/core/project/edits/page';
-import { surfaceOf } from '@/core/project/model';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { RULER } from '@/features/table/stage/Rulers';
 
 export const PageTabs = memo(function PageTabs() {
   const { store } = useRoom();
-  const surfaces = useSession((session) => session.history.project.surfaces);
+  // Only what the tabs show: the pages themselves are others after every edit.
+  const told = useSession(
+    useShallow(({ history }) =>
+      history.project.surfaces.flatMap(({ id, name, locked }) => [id, name, locked]),
+    ),
+  );
+  const surfaces = useMemo(
+    () =>
+      Array.from({ length: told.length / 3 }, (_, i) => ({
+        id: told[3 * i] as string,
+        name: told[3 * i + 1] as string,
+        locked: told[3 * i + 2] as boolean,
+      })),
+    [told],
+  );
   const current = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const here = surfaceOf({ surfaces }, current);
+  const here = surfaces.find(({ id }) => id === current) ?? surfaces[0]!;
   const at = surfaces.indexOf(here);
   const close = () => setAnchor(null);
   const does = (deed: () => unknown) => () => {

@@ -18,7 +18,7 @@ import {
   IconPencil,
   IconTrash,
 } from '@tabler/icons-react';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { transformBox, unite } from '@/core/geometry/box';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
@@ -26,7 +26,7 @@ import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { RULER } from '@/features/table/stage/Rulers';
 import { groupsAmong } from '@/core/project/edits/group';
-import { shownSurface } from '@/features/table/room/session';
+import { shownSurface, type Mode, type SessionStore } from '@/features/table/room/session';
 import { useShallow } from 'zustand/react/shallow';
 import { viewMatrix } from '@/features/table/stage/view';
 
@@ -36,7 +36,6 @@ const GAP = 26;
 const LOOP = 56;
 
 export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
-  const { store } = useRoom();
   const view = useSession((session) => session.view);
   const stage = useSession((session) => session.stage);
   const mode = useSession((session) => session.mode);
@@ -48,84 +47,20 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
     pieces.map((piece) => extentOf(piece.placement)).reduce(unite),
   );
   const [only] = pieces;
-  const locked = pieces.every((piece) => piece.placement.locked);
-  const verbs: { name: string; key: string; icon: ReactNode; run: () => void }[] = [];
-  const enter = (kind: 'slide' | 'write') => () => store.setState({ mode: { kind, id: only!.id } });
-  if (mode.kind !== 'pick')
-    verbs.push({
-      name: 'Done',
-      key: 'Esc',
-      icon: <IconCheck size={18} />,
-      run: () =>
-        mode.kind === 'write' ? act.stopWriting(store) : store.setState({ mode: { kind: 'pick' } }),
-    });
-  else {
-    const opened = groups.length === 1;
-    if (opened && !locked)
-      verbs.push({
-        name: 'Open',
-        key: 'Enter',
-        icon: <IconFolderOpen size={18} />,
-        run: () => act.enter(store),
-      });
-    if (pieces.length > 1 && !locked)
-      verbs.push(
-        opened
-          ? {
-              name: 'Ungroup',
-              key: 'Ctrl Shift G',
-              icon: <IconBoxMultiple size={18} />,
-              run: () => act.ungroupChosen(store),
-            }
-          : { name: 'Group', key: 'Ctrl G', icon: <IconStack2 size={18} />, run: () => act.group(store) },
-      );
-    if (pieces.length === 1 && !locked) {
-      if (only!.outline.kind === 'glyphs')
-        verbs.push({ name: 'Write', key: 'Enter', icon: <IconPencil size={18} />, run: enter('write') });
-      else if ('window' in only!.material)
-        verbs.push({ name: 'Slide', key: 'Enter', icon: <IconArrowsMove size={18} />, run: enter('slide') });
-    }
-    verbs.push({
-      name: 'Copy',
-      key: 'Ctrl D',
-      icon: <IconCopy size={18} />,
-      run: () => act.duplicate(store),
-    });
-    if (!locked && pieces.length === 1)
-      verbs.push({
-        name: 'Mirror',
-        key: 'M',
-        icon: <IconFlipHorizontal size={18} />,
-        run: () => act.mirror(store),
-      });
-    if (!locked)
-      verbs.push({
-        name: 'Rows',
-        key: 'R',
-        icon: <IconGridDots size={18} />,
-        run: () => store.setState({ sheet: 'rows' }),
-      });
-    if (!locked && pieces.length === 1)
-      verbs.push({
-        name: 'Match',
-        key: 'K',
-        icon: <IconColorPicker size={18} />,
-        run: () => store.setState({ sheet: 'match' }),
-      });
-    verbs.push({
-      name: locked ? 'Unlock' : 'Lock',
-      key: 'L',
-      icon: locked ? <IconLockOpen size={18} /> : <IconLock size={18} />,
-      run: () => act.toggleLock(store),
-    });
-    if (!locked)
-      verbs.push({
-        name: 'Delete',
-        key: 'Delete',
-        icon: <IconTrash size={18} />,
-        run: () => act.remove(store),
-      });
-  }
+  const verbs = verbsFor({
+    many: pieces.length > 1,
+    locked: pieces.every((piece) => piece.placement.locked),
+    opened: groups.length === 1,
+    inside:
+      pieces.length > 1
+        ? null
+        : only!.outline.kind === 'glyphs'
+          ? 'write'
+          : 'window' in only!.material
+            ? 'slide'
+            : null,
+    mode: mode.kind,
+  });
   const width = verbs.length * 88;
   const below = extent.y + extent.height + GAP;
   const above = extent.y - LOOP - HEIGHT;
@@ -144,20 +79,93 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
       onDoubleClick={(event) => event.stopPropagation()}
       sx={{ position: 'absolute', left, top, display: 'flex', p: 0.5, borderRadius: 2.5, gap: 0.25 }}
     >
-      {verbs.map(({ name, key, icon, run }) => (
-        <Tooltip key={name} title={key ? `${name} (${key})` : name}>
-          <Button
-            color="inherit"
-            size="small"
-            startIcon={icon}
-            onClick={run}
-            onMouseDown={(event) => event.preventDefault()}
-            sx={{ px: 1.1, minWidth: 0 }}
-          >
-            {name}
-          </Button>
-        </Tooltip>
+      {verbs.map((verb) => (
+        <VerbButton key={verb.name} verb={verb} />
       ))}
     </Paper>
   );
+}
+
+interface Verb {
+  name: string;
+  key: string;
+  icon: ReactNode;
+  run: (store: SessionStore) => void;
+}
+
+/** A verb is the same object whenever it is offered, so that its button is not drawn again while pieces move. */
+const VerbButton = memo(function VerbButton({ verb: { name, key, icon, run } }: { verb: Verb }) {
+  const { store } = useRoom();
+  return (
+    <Tooltip title={`${name} (${key})`}>
+      <Button
+        color="inherit"
+        size="small"
+        startIcon={icon}
+        onClick={() => run(store)}
+        onMouseDown={(event) => event.preventDefault()}
+        sx={{ px: 1.1, minWidth: 0 }}
+      >
+        {name}
+      </Button>
+    </Tooltip>
+  );
+});
+
+const verb = (name: string, key: string, icon: ReactNode, run: Verb['run']): Verb => ({
+  name,
+  key,
+  icon,
+  run,
+});
+const into =
+  (kind: 'slide' | 'write'): Verb['run'] =>
+  (store) => {
+    const [id] = store.getState().selection;
+    if (id) store.setState({ mode: { kind, id } });
+  };
+
+const VERBS = {
+  doneWriting: verb('Done', 'Esc', <IconCheck size={18} />, act.stopWriting),
+  doneSliding: verb('Done', 'Esc', <IconCheck size={18} />, (store) =>
+    store.setState({ mode: { kind: 'pick' } }),
+  ),
+  open: verb('Open', 'Enter', <IconFolderOpen size={18} />, (store) => act.enter(store)),
+  ungroup: verb('Ungroup', 'Ctrl Shift G', <IconBoxMultiple size={18} />, (store) =>
+    act.ungroupChosen(store),
+  ),
+  group: verb('Group', 'Ctrl G', <IconStack2 size={18} />, (store) => act.group(store)),
+  write: verb('Write', 'Enter', <IconPencil size={18} />, into('write')),
+  slide: verb('Slide', 'Enter', <IconArrowsMove size={18} />, into('slide')),
+  copy: verb('Copy', 'Ctrl D', <IconCopy size={18} />, (store) => act.duplicate(store)),
+  mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />, (store) => act.mirror(store)),
+  rows: verb('Rows', 'R', <IconGridDots size={18} />, (store) => store.setState({ sheet: 'rows' })),
+  match: verb('Match', 'K', <IconColorPicker size={18} />, (store) => store.setState({ sheet: 'match' })),
+  lock: verb('Lock', 'L', <IconLock size={18} />, (store) => act.toggleLock(store)),
+  unlock: verb('Unlock', 'L', <IconLockOpen size={18} />, (store) => act.toggleLock(store)),
+  delete: verb('Delete', 'Delete', <IconTrash size={18} />, (store) => act.remove(store)),
+};
+
+interface Chosen {
+  many: boolean;
+  locked: boolean;
+  /** Whether it is one group. */
+  opened: boolean;
+  inside: 'write' | 'slide' | null;
+  mode: Mode['kind'];
+}
+
+function verbsFor({ many, locked, opened, inside, mode }: Chosen): Verb[] {
+  if (mode !== 'pick') return [mode === 'write' ? VERBS.doneWriting : VERBS.doneSliding];
+  if (locked) return [VERBS.copy, VERBS.unlock];
+  return [
+    ...(opened ? [VERBS.open] : []),
+    ...(many ? [opened ? VERBS.ungroup : VERBS.group] : inside ? [VERBS[inside]] : []),
+    VERBS.copy,
+    ...(many ? [] : [VERBS.mirror]),
+    VERBS.rows,
+    ...(many ? [] : [VERBS.match]),
+    VERBS.lock,
+    VERBS.delete,
+  ];
 }

@@ -6,7 +6,7 @@ import type { View } from '@/features/table/room/session';
 import { Painter } from '@/features/table/stage/painter';
 
 /** After a change of zoom the old drawing is stretched; a sharp one follows when the hand rests this long, milliseconds. */
-const REST = 110;
+const REST = 80;
 
 const LAYER: CSSProperties = {
   position: 'absolute',

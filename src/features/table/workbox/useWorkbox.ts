@@ -1,14 +1,16 @@
 /** What was gathered for the project, and bringing more in. */
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
 import { fail, type Result } from '@/core/result';
-import { COMPARTMENTS, uses, type Compartment } from '@/core/project/model';
+import { COMPARTMENTS, uses, type Compartment, type Project } from '@/core/project/model';
 import { KINDS } from '@/core/supplies/model';
 import { cueOf, guessKind } from '@/core/supplies/sort';
 import { pictureOf } from '@/features/shared/supplyFiles';
 import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { useRoom, useSession } from '@/features/table/room/context';
+import type { Session } from '@/features/table/room/session';
 import { smallBlob } from '@/storage/assets';
 import type { Carried } from '@/features/table/workbox/carry';
 import { useNotify } from '@/ui/notices';
@@ -77,14 +79,36 @@ const compartmentOf = (arrived: Arrived): Compartment => {
     : compartment;
 };
 
+/** How often each picture is used; the same object until one of the numbers changes. */
+function useCounts(): Readonly<Record<string, number>> {
+  const [counted] = useState(() => {
+    let last: { project: Project; counts: Record<string, number> } | null = null;
+    return ({ history: { project } }: Session) => {
+      if (last?.project !== project) last = { project, counts: Object.fromEntries(uses(project)) };
+      return last.counts;
+    };
+  });
+  return useSession(useShallow(counted));
+}
+
 export function useWorkbox() {
   const { store } = useRoom();
   const notify = useNotify();
-  const project = useSession((session) => session.history.project);
+  // No more of the project than is shown here: the table must not be drawn again for every edit.
+  const { photos, papers, stamps, bits, frames, letters, assets } = useSession(
+    useShallow(({ history: { project } }) => ({
+      photos: project.photos,
+      papers: project.papers,
+      stamps: project.stamps,
+      bits: project.bits,
+      frames: project.frames,
+      letters: project.letters,
+      assets: project.assets,
+    })),
+  );
+  const counts = useCounts();
   const [house, setHouse] = useState<readonly HousePaper[]>([]);
   const [counting, setCounting] = useState<Counting | null>(null);
-  const counts = useMemo(() => uses(project), [project]);
-  const { photos, papers, stamps, bits, frames, letters } = project;
   const gathered = useMemo(
     () => [photos, papers, stamps, bits, frames, letters].flat(),
     [photos, papers, stamps, bits, frames, letters],
@@ -98,22 +122,26 @@ export function useWorkbox() {
       .catch(() => notify({ text: 'The house papers could not be read.', tone: 'error' }));
   }, [notify]);
 
-  const items = Object.fromEntries(
-    COMPARTMENTS.map((name) => [
-      name,
-      project[name].flatMap((sha): BoxItem[] => {
-        const asset = project.assets[sha];
-        return asset ? [{ asset, thumb: thumbs.get(sha), used: counts.get(sha) ?? 0 }] : [];
-      }),
-    ]),
-  ) as Record<Compartment, BoxItem[]>;
-  const own = new Set(project.papers);
-  // The plain house papers lie ready in every workbox, after what was gathered.
-  items.papers.push(
-    ...house
-      .filter(({ asset }) => !own.has(asset.sha))
-      .map(({ id, asset }) => ({ asset, thumb: `/house/papers/${id}.small.jpg`, used: 0 })),
-  );
+  const items = useMemo(() => {
+    const kept: Record<Compartment, readonly string[]> = { photos, papers, stamps, bits, frames, letters };
+    const made = Object.fromEntries(
+      COMPARTMENTS.map((name) => [
+        name,
+        kept[name].flatMap((sha): BoxItem[] => {
+          const asset = assets[sha];
+          return asset ? [{ asset, thumb: thumbs.get(sha), used: counts[sha] ?? 0 }] : [];
+        }),
+      ]),
+    ) as Record<Compartment, BoxItem[]>;
+    const own = new Set(papers);
+    // The plain house papers lie ready in every workbox, after what was gathered.
+    made.papers.push(
+      ...house
+        .filter(({ asset }) => !own.has(asset.sha))
+        .map(({ id, asset }) => ({ asset, thumb: `/house/papers/${id}.small.jpg`, used: 0 })),
+    );
+    return made;
+  }, [photos, papers, stamps, bits, frames, letters, assets, thumbs, counts, house]);
 
   /** Files into the store and the workbox; what was stored stays, whatever happens to the rest. */
   const bring = useCallback(

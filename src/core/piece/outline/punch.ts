@@ -1,0 +1,41 @@
+/** A ready outline from the punches, with its settings. */
+import { number, object, string } from 'yup';
+import type { Size } from '@/core/geometry/box';
+import { compose, scaling, translation } from '@/core/geometry/matrix';
+import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
+import type { OutlineKind } from '@/core/piece/outline/kind';
+import { PUNCHES, punchOf } from '@/core/piece/outline/punches';
+import { SETTING_IDS, valuesFor, type Values } from '@/core/piece/outline/punches/punch';
+
+export interface PunchOutline {
+  kind: 'punch';
+  punch: string;
+  /** What was set by hand; everything else goes with the size. */
+  settings: Values;
+}
+
+export const punch: OutlineKind<PunchOutline> = {
+  kind: 'punch',
+  name: 'Punch',
+  schema: object({
+    kind: string().oneOf(['punch']).required(),
+    punch: string()
+      .oneOf(PUNCHES.map(({ id }) => id))
+      .required(),
+    settings: object(Object.fromEntries(SETTING_IDS.map((id) => [id, number().min(0).max(4320)])))
+      .noUnknown()
+      .required(),
+  }).noUnknown(),
+  cut: ({ punch: id, settings }, size) => ({ path: punched(id, settings, size) }),
+};
+
+/** Drawn for this size, and stretched by what little it may fall short of its box. */
+function punched(id: string, settings: Values, size: Size): Path {
+  const ready = punchOf(id);
+  const drawn = ready.draw(size, valuesFor(ready, size, settings));
+  const { x, y, width, height } = pathBounds(drawn);
+  return transformPath(
+    compose(scaling(size.width / width, size.height / height), translation(-x - width / 2, -y - height / 2)),
+    drawn,
+  );
+}
