@@ -393,3 +393,37 @@ test('looked at closely: the selection fills the table, the loupe follows, true 
   await page.keyboard.press('1');
   await expect(page.getByRole('button', { name: 'Zoom, now 150 %' })).toBeVisible();
 });
+
+test('by touch: a finger catches what it nearly points at and moves it, two fingers zoom', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await newPage(page);
+  await laySquares(page, [['Cork', 5.5, 5.5]]);
+  const touch = await context.newCDPSession(page);
+  const fingers = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...at: (readonly [number, number])[]) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints: at.map(([x, y], id) => ({ x, y, id })) });
+  const { x, y, inch } = await pageOnScreen(page);
+  await page.touchscreen.tap(x + 3 * inch, y);
+  await expect(page.getByLabel('Name of this piece')).toBeHidden();
+  await page.touchscreen.tap(x + inch / 2 + 10, y);
+  await expect(page.getByLabel('Name of this piece')).toHaveValue('Cork');
+
+  await fingers('touchStart', [x, y]);
+  for (let i = 1; i <= 6; i++) await fingers('touchMove', [x, y + (i * inch) / 3]);
+  await fingers('touchEnd');
+  await expect.poll(() => numberIn(page, 'From top')).toBeCloseTo(7.5, 0);
+
+  // A second finger lets go of what the first took hold of; the page grows under both.
+  await fingers('touchStart', [x, y + 2 * inch]);
+  await fingers('touchStart', [x, y + 2 * inch], [x + 40, y + 2 * inch]);
+  for (let i = 1; i <= 6; i++)
+    await fingers('touchMove', [x - i * 10, y + 2 * inch], [x + 40 + i * 10, y + 2 * inch]);
+  await fingers('touchEnd');
+  await expect.poll(async () => (await pageOnScreen(page)).inch / inch).toBeCloseTo(4, 0);
+  await openRow(page, 'Place');
+  expect(await numberIn(page, 'From top')).toBeCloseTo(7.5, 0);
+  await expect(undoOf(page, 'move photo')).toBeVisible();
+  await context.close();
+});

@@ -14,6 +14,7 @@ import {
   settledPieces,
   shownSurface,
   type SessionStore,
+  type View,
 } from '@/features/table/room/session';
 import { pushed } from '@/features/table/room/slide';
 import {
@@ -26,12 +27,13 @@ import {
   type Grip,
 } from '@/features/table/stage/drags';
 import { RULER } from '@/features/table/stage/Rulers';
-import { panned, toPage } from '@/features/table/stage/view';
+import { panned, toPage, zoomed } from '@/features/table/stage/view';
 
 /** Pixels a pointer may tremble before a press becomes a drag. */
 const TREMBLE = 4;
-/** How near an edge still counts as on the piece, pixels. */
+/** How near an edge still counts as on the piece, pixels; a finger hides what it points at. */
 const REACH = 6;
+const FINGER_REACH = 14;
 /** Milliseconds within which a second press makes a double click. */
 const DOUBLE_CLICK = 260;
 
@@ -53,6 +55,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   const frame = useRef(0);
   const peek = useRef<ReturnType<typeof setTimeout>>(undefined);
   const space = useSpaceHeld();
+  const pinch = usePinch(store);
 
   const at = (event: { clientX: number; clientY: number }, stage: Element): Point => {
     const box = stage.getBoundingClientRect();
@@ -75,6 +78,11 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     clearTimeout(peek.current);
     const session = store.getState();
     const from = at(event, event.currentTarget);
+    if (event.pointerType === 'touch' && pinch.press(event.pointerId, from)) {
+      // A second finger: what the first began was not meant.
+      event.currentTarget.setPointerCapture(event.pointerId);
+      return letGo();
+    }
     const point = toPage(session.view, from);
     if (session.mode.kind === 'write') stopWriting(store);
     const nothing = () => {};
@@ -103,7 +111,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const found = piecesAt(
       surface.pile,
       point,
-      REACH / session.view.zoom,
+      (event.pointerType === 'touch' ? FINGER_REACH : REACH) / session.view.zoom,
       toolsFor(session.history.project, session.typesetter),
     );
     if (session.peeking) store.setState({ peeking: null });
@@ -194,7 +202,17 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     });
   }
 
+  /** Back to how it was before the press. */
+  function letGo(): void {
+    hand.current = null;
+    cancelAnimationFrame(frame.current);
+    store.getState().tryOut(null);
+    store.setState({ marquee: null, drawnGuide: null });
+    onMoving([]);
+  }
+
   function move(event: ReactPointerEvent, stage: Element): void {
+    if (event.pointerType === 'touch' && pinch.move(event.pointerId, at(event, stage))) return;
     const held = hand.current;
     if (!held) {
       // For what is asked about the spot the pointer rests on.
@@ -224,6 +242,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   }
 
   function release(event: ReactPointerEvent, stage: Element): void {
+    pinch.release(event.pointerId);
     const held = hand.current;
     if (!held || held.pointer !== event.pointerId) return;
     hand.current = null;
@@ -238,6 +257,40 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   }
 
   return { press, grip, holdGuide, move, release };
+}
+
+/** Two fingers on the stage zoom and pan; the page keeps lying under them. */
+function usePinch(store: SessionStore) {
+  const fingers = useRef(new Map<number, Point>());
+  const start = useRef<{ view: View; spread: number; middle: Point } | null>(null);
+  const hold = () => {
+    const [a, b] = [...fingers.current.values()];
+    if (!a || !b) return null;
+    const spread = Math.max(1, Math.hypot(b.x - a.x, b.y - a.y));
+    return { view: store.getState().view, spread, middle: { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } };
+  };
+  return {
+    /** Whether this finger is one too many for anything else. */
+    press(finger: number, at: Point): boolean {
+      fingers.current.set(finger, at);
+      start.current = hold();
+      return fingers.current.size > 1;
+    },
+    move(finger: number, at: Point): boolean {
+      if (fingers.current.has(finger)) fingers.current.set(finger, at);
+      const [from, now] = [start.current, hold()];
+      if (!from || !now) return false;
+      const shifted = panned(from.view, now.middle.x - from.middle.x, now.middle.y - from.middle.y);
+      store.setState({
+        view: zoomed(shifted, (from.view.zoom * now.spread) / from.spread, now.middle),
+      });
+      return true;
+    },
+    release(finger: number): void {
+      fingers.current.delete(finger);
+      start.current = hold();
+    },
+  };
 }
 
 /** What lies under the one that is held and is not of its group; the topmost again after the lowest. */
