@@ -6,7 +6,17 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
-  turbopack: { resolveAlias: { module: nodeOnly, fs: nodeOnly, path: nodeOnly } },
+  turbopack: {
+    resolveAlias: {
+      module: nodeOnly,
+      fs: nodeOnly,
+      path: nodeOnly,
+      // Paper.js looks for a DOM when it runs in Node; ours has nothing to draw on there.
+      jsdom: './node-only.mjs',
+      'jsdom/lib/jsdom/living/generated/utils': './node-only.mjs',
+      canvas: './node-only.mjs',
+    },
+  },
 };
 
 export default config;

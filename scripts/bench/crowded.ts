@@ -3,11 +3,11 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { finishOf } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
-import { SHAPES } from '@/core/piece/outline/shapes';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { packProject, unpackProject } from '@/storage/project-file';
 import { random } from '../art/noise';
+import { CUTS } from '../testing/samples';
 import { ROOT } from '../node/platform';
 
 export async function crowdedFile(count: number): Promise<Buffer> {
@@ -27,7 +27,7 @@ export async function crowdedFile(count: number): Promise<Buffer> {
       name: `Piece ${i}`,
       role: 'photo',
       material: { kind: 'photo', asset: photo, window: WHOLE },
-      outline: i % 3 === 0 ? SHAPES[i % SHAPES.length]! : { kind: 'rectangle', radius: 0 },
+      outline: i % 3 === 0 ? CUTS[i % CUTS.length]! : { kind: 'rectangle', radius: 0 },
       finish: { ...finishOf(0.3), stroke: i % 2 ? { colour: '#fdfbf6', width: 4, side: 'outside' } : null },
       placement: placedAt(
         middle

@@ -43,6 +43,12 @@ export function assetOf(bytes: Uint8Array, width: number, height: number, more: 
 export const project = (width = 432, height = 288): Project =>
   newLayout({ id: 'sample', title: 'A sample', unit: 'in', width, height });
 
+/** Cuts of all sorts. */
+export const CUTS: readonly Outline[] = [
+  ...['arch', 'hexagon', 'tag', 'heart'].map((punch): Outline => ({ kind: 'punch', punch, settings: {} })),
+  { kind: 'path', name: 'Kite', data: 'M50 0L100 42L50 130L0 42Z' },
+];
+
 export const inkPiece = (
   id: string,
   x = 20,

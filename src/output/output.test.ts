@@ -9,15 +9,27 @@ import sharp from 'sharp';
 import { drawSurface, toolsFor } from '@/core/page/draw';
 import { invert } from '@/core/geometry/matrix';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
-import { SHAPES } from '@/core/piece/outline/shapes';
 import type { Piece } from '@/core/piece/piece';
+import { finishOf } from '@/core/piece/finish';
+import { NEW_MAT } from '@/core/piece/finish/mats';
+import { WHOLE } from '@/core/piece/material/window';
+import { BLENDS, type Blend } from '@/core/picture/blend';
 import type { Project } from '@/core/project/model';
 import { sharpnessOf } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make, type MakeOptions } from '@/output/make';
 import { nodeTypesetter, nodeWorkshop } from '../../scripts/node/platform';
 import { withExif } from '../../scripts/demo/photos/exif';
-import { assetOf, inkPiece, laid, photoOf, project, quarters, wordsOf } from '../../scripts/testing/samples';
+import {
+  assetOf,
+  CUTS,
+  inkPiece,
+  laid,
+  photoOf,
+  project,
+  quarters,
+  wordsOf,
+} from '../../scripts/testing/samples';
 
 const folder = mkdtempSync(join(tmpdir(), 'output-'));
 const tool = (name: string, ...args: string[]) =>
@@ -93,7 +105,7 @@ function sampler(): Project {
   const photo = register(quarters(900, 600), 900, 600);
   const png = register(quarters(300, 300, 'image/png'), 300, 300);
   const turned = {
-    ...photoOf('turned', photo, { x: 250, y: 30, width: 120, height: 90 }, SHAPES[4]),
+    ...photoOf('turned', photo, { x: 250, y: 30, width: 120, height: 90 }, CUTS[4]),
     finish: {
       lift: { height: 1.5, shadow: true },
       stroke: { colour: '#fdfbf6', width: 5, side: 'outside' as const },
@@ -127,6 +139,31 @@ function sampler(): Project {
           stroke: { colour: '#25232a', width: 3, side: 'inside' },
           opacity: 0.6,
         },
+      }),
+      inkPiece('torn', 20, 160, 90, 40, {
+        finish: {
+          ...finishOf(0.3),
+          edge: { kind: 'torn', size: 14, sides: ['bottom', 'right'], seed: 4, core: 4 },
+          shadows: [{ x: 6, y: 8, blur: 3, strength: 0.5, colour: '#1c1410' }],
+        },
+      }),
+      inkPiece('matted', 130, 215, 50, 40, {
+        outline: { kind: 'punch', punch: 'scalloped-round', settings: { count: 14 } },
+        finish: {
+          ...finishOf(0.3),
+          mats: [
+            { ...NEW_MAT, width: 5, corners: 'round' },
+            {
+              ...NEW_MAT,
+              material: { kind: 'paper', asset: png.sha, window: WHOLE },
+              straight: true,
+              turn: 6,
+            },
+          ],
+        },
+      }),
+      inkPiece('multiplied', 200, 130, 80, 60, {
+        finish: { ...finishOf(0), blend: 'multiply', opacity: 0.8 },
       }),
       inkPiece('round', 300, 170, 90, 60, {
         outline: { kind: 'rectangle', radius: 14 },
@@ -304,4 +341,61 @@ describe('PNG, JPEG and SVG', () => {
       /18000 x 18000 pixels.*Choose 270 ppi or less/,
     );
   });
+});
+
+describe('blend modes', () => {
+  /** B(backdrop, source) for one channel, 0 to 1: W3C Compositing and Blending Level 1, 9.1, the separable modes. */
+  const FORMULAS: Partial<Record<Blend, (b: number, s: number) => number>> = {
+    multiply: (b, s) => b * s,
+    screen: (b, s) => b + s - b * s,
+    overlay: (b, s) => FORMULAS['hard-light']!(s, b),
+    darken: Math.min,
+    lighten: Math.max,
+    'color-dodge': (b, s) => (b === 0 ? 0 : s === 1 ? 1 : Math.min(1, b / (1 - s))),
+    'color-burn': (b, s) => (b === 1 ? 1 : s === 0 ? 0 : 1 - Math.min(1, (1 - b) / s)),
+    'hard-light': (b, s) => (s <= 0.5 ? b * 2 * s : b + (2 * s - 1) - b * (2 * s - 1)),
+    'soft-light': (b, s) => {
+      const d = b <= 0.25 ? ((16 * b - 12) * b + 4) * b : Math.sqrt(b);
+      return s <= 0.5 ? b - (1 - 2 * s) * b * (1 - b) : b + (2 * s - 1) * (d - b);
+    },
+    difference: (b, s) => Math.abs(b - s),
+    exclusion: (b, s) => b + s - 2 * b * s,
+  };
+  /** The others keep two of hue, saturation and luminosity (9.2): here, the luminosity that must come out. */
+  const lum = ([r, g, b]: readonly number[]) => 0.3 * r! + 0.59 * g! + 0.11 * b!;
+
+  test('each is what its formula says, in the PNG, and in the PDF by poppler', async () => {
+    const [backdrop, source] = ['#6fa8c9', '#b5673a'];
+    const page = laid(
+      [
+        inkPiece('backdrop', 0, 0, 432, 288, {
+          material: { kind: 'ink', colour: backdrop },
+          finish: finishOf(0),
+        }),
+        ...BLENDS.map((blend, i) =>
+          inkPiece(blend, (i % 5) * 80 + 10, Math.floor(i / 5) * 80 + 10, 60, 60, {
+            material: { kind: 'ink', colour: source },
+            finish: { ...finishOf(0), blend },
+          }),
+        ),
+      ],
+      [],
+    );
+    const channels = (hex: string) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16) / 255);
+    const [b, s] = [channels(backdrop), channels(source)];
+    const png = await made(page, { format: 'png', ppi: 72 }, 'blends.png');
+    const pdf = await made(page, { format: 'pdf' }, 'blends.pdf');
+    tool('pdftoppm', '-r', '72', '-png', '-singlefile', pdf, join(folder, 'blends-poppler'));
+    for (const path of [png, join(folder, 'blends-poppler.png')]) {
+      const { data, info } = await sharp(path).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+      BLENDS.forEach((blend, i) => {
+        const at = ((Math.floor(i / 5) * 80 + 40) * info.width + (i % 5) * 80 + 40) * 3;
+        const got = [0, 1, 2].map((k) => data[at + k]! / 255);
+        const formula = FORMULAS[blend];
+        if (formula)
+          got.forEach((value, k) => expect(Math.abs(value - formula(b[k]!, s[k]!))).toBeLessThan(0.02));
+        else expect(Math.abs(lum(got) - lum(blend === 'luminosity' ? s : b))).toBeLessThan(0.02);
+      });
+    }
+  }, 60_000);
 });

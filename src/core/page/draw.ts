@@ -1,14 +1,17 @@
 /** Page to Picture: the only way from the model to anything that can be seen. */
 import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
 import { apply, translation, compose } from '@/core/geometry/matrix';
-import { pathBounds } from '@/core/geometry/path';
+import { pathBounds, type Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { reachOf, type DrawnPiece, type Mark, type Picture } from '@/core/picture/picture';
-import { marksOver, marksUnder } from '@/core/piece/finish';
+import { marksOver, marksUnder, worked } from '@/core/piece/finish';
+import type { Edge } from '@/core/piece/finish/edge';
+import { matPaths } from '@/core/piece/finish/mats';
 import { strokeReach } from '@/core/piece/finish/stroke';
 import type { PageLight } from '@/core/piece/finish/light';
 import { materialKind } from '@/core/piece/material';
-import { outlineKind } from '@/core/piece/outline';
+import { outlineKind, type Outline } from '@/core/piece/outline';
+import type { MadeCut } from '@/core/piece/outline/kind';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Project, Surface } from '@/core/project/model';
@@ -39,12 +42,14 @@ export const drawSurface = (surface: Surface, tools: DrawingTools): Picture => (
 export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
-  const { path, soft, words } = outlineKind(piece.outline).cut(piece.outline, placement, tools.typesetter);
+  const { path, face, soft, words } = cutOf(piece, tools);
   const marks: Mark[] = [
-    ...marksUnder(finish, light, path, matrix),
+    ...marksUnder(finish, light, path, matrix, tools.asset),
+    // Torn paper is white inside.
+    ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
     materialKind(piece.material).fill(piece.material, {
       size: placement,
-      path,
+      path: face ?? path,
       soft,
       words,
       asset: tools.asset,
@@ -56,6 +61,7 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools): 
     name: piece.name,
     matrix,
     opacity: finish.opacity,
+    ...(finish.blend ? { blend: finish.blend } : {}),
     marks,
     bounds: boundsOf(marks, matrix),
     words: piece.outline.kind === 'glyphs' ? piece.outline.text : undefined,
@@ -71,8 +77,36 @@ function boundsOf(marks: readonly Mark[], matrix: DrawnPiece['matrix']): Box {
   return boxOfPoints(reached);
 }
 
-/** The piece's outline in its own frame, with the room its stroke takes: what a hand can take hold of. */
-export const outlineOf = (piece: Piece, tools: DrawingTools) => ({
-  path: outlineKind(piece.outline).cut(piece.outline, piece.placement, tools.typesetter).path,
-  reach: strokeReach(piece.finish.stroke),
-});
+/** The inside of torn paper. */
+const BARE = '#f8f5ee';
+
+/** A cut as it was last made: an outline is another object when anything of it was changed. */
+interface Made {
+  width: number;
+  height: number;
+  edge: Edge | undefined;
+  typesetter: Typesetter;
+  cut: MadeCut & { face?: Path };
+}
+const made = new WeakMap<Outline, Made>();
+
+/** The piece's outline in its own frame, its edge worked. */
+export function cutOf({ outline, finish, placement }: Piece, { typesetter }: DrawingTools): Made['cut'] {
+  const { width, height } = placement;
+  const { edge } = finish;
+  const last = made.get(outline);
+  if (last?.width === width && last.height === height && last.edge === edge && last.typesetter === typesetter)
+    return last.cut;
+  const plain = outlineKind(outline).cut(outline, { width, height }, typesetter);
+  // Where the edge is worked, a picture's soft edge and words as words are gone.
+  const cut = edge ? worked(finish, plain.path) : plain;
+  made.set(outline, { width, height, edge, typesetter, cut });
+  return cut;
+}
+
+/** The same with its mats, and the room its stroke takes: what a hand can take hold of. */
+export function outlineOf(piece: Piece, tools: DrawingTools): { path: Path; reach: number } {
+  const { path } = cutOf(piece, tools);
+  const mats = matPaths(piece.finish.mats ?? [], path);
+  return { path: mats.at(-1) ?? path, reach: strokeReach(piece.finish.stroke) };
+}

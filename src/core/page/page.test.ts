@@ -5,7 +5,6 @@ import { scaling } from '@/core/geometry/matrix';
 import { drawPiece, drawSurface, toolsFor } from '@/core/page/draw';
 import { piecesAt } from '@/core/page/pick';
 import { DAYLIGHT } from '@/core/piece/finish/light';
-import { SHAPES } from '@/core/piece/outline/shapes';
 import type { Piece } from '@/core/piece/piece';
 import { belowPrint, describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -13,6 +12,7 @@ import { drawPieces } from '@/output/pixels/draw';
 import { node, nodeTypesetter } from '../../../scripts/node/platform';
 import {
   assetOf,
+  CUTS,
   inkPiece,
   laid,
   photoOf,
@@ -49,10 +49,10 @@ describe('drawing a page', () => {
         fc.option(
           fc.record({ colour: fc.constant('#2f6f68'), width: fc.integer({ min: 1, max: 9 }), side: sideOf }),
         ),
-        fc.nat(SHAPES.length - 1),
+        fc.nat(CUTS.length - 1),
         (turn, mirror, height, stroke, shape) => {
           const piece: Piece = {
-            ...inkPiece('p', 80, 80, 60, 40, { outline: SHAPES[shape]! }),
+            ...inkPiece('p', 80, 80, 60, 40, { outline: CUTS[shape]! }),
             finish: { lift: { height, shadow: true }, stroke, opacity: 0.9 },
           };
           piece.placement = { ...piece.placement, turn, mirror };

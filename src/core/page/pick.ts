@@ -20,7 +20,8 @@ export function piecesAt(
 function lies(piece: Piece, point: Point, tolerance: number, tools: DrawingTools): boolean {
   // Most pieces are nowhere near: their outlines need not be cut.
   const { x, y, width, height } = piece.placement;
-  const reached = Math.hypot(width, height) / 2 + tolerance + strokeReach(piece.finish.stroke);
+  const mats = (piece.finish.mats ?? []).reduce((sum, mat) => sum + mat.width, 0);
+  const reached = Math.hypot(width, height) / 2 + tolerance + strokeReach(piece.finish.stroke) + 2 * mats;
   if (Math.abs(point.x - x) > reached || Math.abs(point.y - y) > reached) return false;
   const own = apply(invert(placementMatrix(piece.placement)), point);
   // Words are taken hold of by their box: nobody should have to hit a hairline.

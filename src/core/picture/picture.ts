@@ -5,6 +5,7 @@
 import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix, Point } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
+import type { Blend } from '@/core/picture/blend';
 import type { GlyphRun } from '@/core/text/typesetter';
 
 export interface Picture {
@@ -24,6 +25,8 @@ export interface DrawnPiece {
   matrix: Matrix;
   /** 0 to 1, of the piece as a whole. */
   opacity: number;
+  /** How the piece as a whole meets what lies beneath it; it covers without. */
+  blend?: Blend;
   marks: readonly Mark[];
   /** Everything drawn, shadows and strokes included, on the page. */
   bounds: Box;

@@ -1,6 +1,7 @@
 /** Outlines out of a grid of values, by marching squares (Lorensen & Cline 1987, in the plane; d3-contour). */
 import { contours } from 'd3-contour';
 import { pathData, type Path, type Segment } from '@/core/geometry/path';
+import { signedArea } from '@/core/geometry/offset';
 import { simplifyRing } from '@/core/geometry/simplify';
 
 export interface Grid {
@@ -29,15 +30,8 @@ export function trace({ values, width, height }: Grid, threshold: number, scale:
 
 function ringPath(ring: readonly number[][], scale: number): Segment[] {
   const points = ring.slice(0, -1).map(([x, y]) => ({ x: x!, y: y! }));
-  if (Math.abs(areaOf(points)) < DUST) return [];
+  if (Math.abs(signedArea(points)) < DUST) return [];
   const thin = simplifyRing(points, TOLERANCE);
   if (thin.length < 3) return [];
   return [...thin.map(({ x, y }, i): Segment => [i === 0 ? 'M' : 'L', x * scale, y * scale]), ['Z']];
 }
-
-/** Signed area of a ring (the shoelace formula). */
-const areaOf = (ring: readonly { x: number; y: number }[]): number =>
-  ring.reduce((sum, a, i) => {
-    const b = ring[(i + 1) % ring.length]!;
-    return sum + (a.x * b.y - b.x * a.y) / 2;
-  }, 0);

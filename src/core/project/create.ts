@@ -5,6 +5,7 @@ import { finishOf, type Finish } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
 import { WHOLE } from '@/core/piece/material/window';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import type { Punch } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
 import { nameOfWords } from '@/core/project/edits/make';
 import { placedAt } from '@/core/piece/placement/placement';
@@ -148,6 +149,24 @@ export function wordsPiece(
     material: { kind: 'ink', colour },
     outline,
     finish: finishOf(LIFTS.ink),
+    placement: placedAt(around(spot, size)),
+  };
+}
+
+/** A punch out of plain cardstock, two inches at its longer side. */
+export function punchedPiece(id: string, punch: Punch, colour: string, spot: Spot): Piece {
+  const side = 144;
+  const size =
+    punch.shape >= 1
+      ? { width: side, height: side / punch.shape }
+      : { width: side * punch.shape, height: side };
+  return {
+    id,
+    name: punch.name,
+    role: 'embellishment',
+    material: { kind: 'ink', colour },
+    outline: { kind: 'punch', punch: punch.id, settings: {} },
+    finish: finishOf(LIFTS.cardstock),
     placement: placedAt(around(spot, size)),
   };
 }

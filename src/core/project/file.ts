@@ -38,6 +38,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
       ? old.surfaces.map((surface: object) => ({ groups: [], guides: [], locked: false, ...surface }))
       : old.surfaces,
   }),
+  // 4: punches, worked edges, mats, own shadows, blend modes. All of them may be absent.
+  3: (old) => old,
 };
 
 export const MOST_PIECES = 5000;

@@ -11,8 +11,9 @@ import {
 } from '@/core/geometry/matrix';
 import { contains, parsePath, pathBounds } from '@/core/geometry/path';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { finishOf } from '@/core/piece/finish';
+import { finishOf, scaledFinish } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
+import { scaledOutline } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt, placementMatrix } from '@/core/piece/placement/placement';
 import { plainName } from '@/core/project/create';
@@ -104,15 +105,8 @@ export function sketchOn(page: Size, sketch: Surface, newId: () => string): Piec
     return {
       ...structuredClone(piece),
       id: newId(),
-      outline:
-        outline.kind === 'rectangle'
-          ? { ...outline, radius: outline.radius * scale }
-          : outline.kind === 'glyphs'
-            ? { ...outline, size: outline.size * scale }
-            : outline,
-      finish: finish.stroke
-        ? { ...finish, stroke: { ...finish.stroke, width: finish.stroke.width * scale } }
-        : finish,
+      outline: scaledOutline(outline, scale),
+      finish: scaledFinish(finish, scale),
       placement: {
         ...placement,
         x: placement.x * scale + off.x,

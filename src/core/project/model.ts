@@ -2,7 +2,7 @@
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
-import type { Piece } from '@/core/piece/piece';
+import { assetsIn, type Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
 
 /** A fine line to lay things along: upright at `x` points from the trim's left, or level at `y` from its top. */
@@ -74,7 +74,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 3;
+export const FILE_VERSION = 4;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;
@@ -143,7 +143,6 @@ export function surfaceOf<P extends { surfaces: readonly Surface[] }>(
 export function uses(project: Project): Map<string, number> {
   const counts = new Map<string, number>();
   for (const { pile } of project.surfaces)
-    for (const { material } of pile)
-      if ('asset' in material) counts.set(material.asset, (counts.get(material.asset) ?? 0) + 1);
+    for (const piece of pile) for (const sha of assetsIn(piece)) counts.set(sha, (counts.get(sha) ?? 0) + 1);
   return counts;
 }

@@ -28,9 +28,9 @@ import { readProject, writeProject } from '@/core/project/file';
 import { FILE_VERSION } from '@/core/project/model';
 import { backgroundPiece, photoPiece, stripPiece } from '@/core/project/create';
 import { uses, type Project } from '@/core/project/model';
-import { SHAPES } from '@/core/piece/outline/shapes';
 import {
   assetOf,
+  CUTS,
   inkPiece,
   laid,
   photoOf,
@@ -63,7 +63,7 @@ function someEdit(of: Project, dice: number): Edit {
       lockPieces(surface.id, [pick], dice % 2 === 0),
       changeFinish(surface.id, [pick], 'change opacity', { opacity: (dice % 100) / 100 }),
       changeMaterial(surface.id, [pick], { kind: 'ink', colour: `#${String(100000 + (dice % 899999))}` }),
-      changeOutline(surface.id, [pick], SHAPES[dice % SHAPES.length]!),
+      changeOutline(surface.id, [pick], CUTS[dice % CUTS.length]!),
     );
   return choices[dice % choices.length]!;
 }
@@ -174,7 +174,7 @@ describe('pieces as they come', () => {
 describe('project.json', () => {
   const full = laid(
     [
-      photoOf('photo', asset, { x: 10, y: 10, width: 90, height: 60 }, SHAPES[0]),
+      photoOf('photo', asset, { x: 10, y: 10, width: 90, height: 60 }, CUTS[0]),
       wordsOf('words', 'Who & when'),
       inkPiece('stroked', 5, 5, 9, 9, {
         finish: {

@@ -6,6 +6,7 @@ import type { DrawingPart } from '@/core/drawing/drawing';
 import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
+import type { Blend } from '@/core/picture/blend';
 import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark } from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
@@ -83,6 +84,11 @@ async function addPage(
   const { content, resources } = pen.end();
   page.node.set(PDFName.of('Contents'), content);
   page.node.set(PDFName.of('Resources'), resources);
+  // Colours blend as they are named, in RGB, whatever the printer makes of them later.
+  page.node.set(
+    PDFName.of('Group'),
+    document.context.obj({ Type: 'Group', S: 'Transparency', CS: 'DeviceRGB' }),
+  );
 }
 
 /** Hairlines at the trim's corners, beginning outside the bleed (or 3 pt out), in the four inks at full strength. */
@@ -117,6 +123,10 @@ const colour = (hex: string): string =>
     .join(' ');
 const rectangle = ({ x, y, width, height }: Box): string => [x, y, width, height].map(n).join(' ') + ' re';
 
+/** `color-dodge` is ColorDodge there (ISO 32000-1, table 136). */
+const nameOf = (blend: Blend): string =>
+  blend.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase());
+
 const OPERATORS = { M: 'm', L: 'l', C: 'c', Z: 'h' } as const;
 const outline = (path: Path): string =>
   path.map(([kind, ...values]) => [...values.map(n), OPERATORS[kind]].join(' ')).join('\n');
@@ -131,7 +141,7 @@ class Pen {
   };
   private readonly files = new Map<string, PDFRef>();
   private readonly fonts = new Map<string, EmbeddedFont>();
-  private readonly states = new Map<number, PDFRef>();
+  private readonly states = new Map<string, PDFRef>();
   private count = 0;
 
   constructor(
@@ -161,14 +171,14 @@ class Pen {
 
   async piece(piece: DrawnPiece): Promise<void> {
     if (piece.opacity <= 0) return;
-    if (piece.opacity < 1 && piece.marks.length > 1) return this.group(piece);
+    if (piece.blend || (piece.opacity < 1 && piece.marks.length > 1)) return this.group(piece);
     this.write(`q ${cm(piece.matrix)}`);
     if (piece.opacity < 1) this.fade(piece.opacity);
     for (const mark of piece.marks) await this.mark(mark, piece.opacity);
     this.write('Q');
   }
 
-  /** A faded piece of several marks fades as a whole: a transparency group (ISO 32000-1, 11.6.6). */
+  /** A piece of several marks fades, and any piece blends, as a whole: a transparency group (ISO 32000-1, 11.6.6). */
   private async group(piece: DrawnPiece): Promise<void> {
     const outer = { lines: this.lines, used: this.used };
     this.start();
@@ -176,7 +186,7 @@ class Pen {
     for (const mark of piece.marks) await this.mark(mark, 1);
     const form = this.form(piece.bounds, outer);
     this.write('q');
-    this.fade(piece.opacity);
+    this.fade(piece.opacity, piece.blend);
     this.write(`/${this.name('XObject', 'X', form)} Do Q`);
   }
 
@@ -300,11 +310,13 @@ class Pen {
     this.write(`${cm(map)} /${this.name('XObject', 'X', ref)} Do Q`);
   }
 
-  private fade(alpha: number): void {
-    const key = Math.round(alpha * 1000) / 1000;
+  private fade(alpha: number, blend?: Blend): void {
+    const ca = Math.round(alpha * 1000) / 1000;
+    const key = `${ca} ${blend ?? ''}`;
     let ref = this.states.get(key);
     if (!ref) {
-      ref = this.context.register(this.context.obj({ Type: 'ExtGState', ca: key, CA: key }));
+      const mode = blend ? { BM: nameOf(blend) } : {};
+      ref = this.context.register(this.context.obj({ Type: 'ExtGState', ca, CA: ca, ...mode }));
       this.states.set(key, ref);
     }
     this.write(`/${this.name('ExtGState', 'G', ref)} gs`);

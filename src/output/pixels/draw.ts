@@ -43,14 +43,14 @@ export function pixelBounds(piece: DrawnPiece, view: Matrix): Box {
 
 export function drawPiece(context: Context, piece: DrawnPiece, view: Matrix, source: DrawingSource): void {
   if (piece.opacity <= 0) return;
-  if (piece.opacity >= 1 || piece.marks.length === 1) {
+  if (!piece.blend && (piece.opacity >= 1 || piece.marks.length === 1)) {
     context.globalAlpha = piece.opacity;
     for (const mark of piece.marks)
       drawMark(context, mark, compose(view, piece.matrix), source, piece.opacity);
     context.globalAlpha = 1;
     return;
   }
-  // A faded piece fades as a whole (W3C Compositing and Blending Level 1, group compositing).
+  // A piece fades and blends as a whole (W3C Compositing and Blending Level 1, group compositing).
   const bounds = clipped(pixelBounds(piece, view), context.canvas);
   if (bounds.width <= 0 || bounds.height <= 0) return;
   const group = source.platform.canvas(bounds.width, bounds.height);
@@ -58,7 +58,9 @@ export function drawPiece(context: Context, piece: DrawnPiece, view: Matrix, sou
   for (const mark of piece.marks) drawMark(group.context, mark, moved, source, 1);
   context.setTransform(1, 0, 0, 1, 0, 0);
   context.globalAlpha = piece.opacity;
+  context.globalCompositeOperation = piece.blend ?? 'source-over';
   context.drawImage(group.canvas, bounds.x, bounds.y);
+  context.globalCompositeOperation = 'source-over';
   context.globalAlpha = 1;
 }
 

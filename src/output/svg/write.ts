@@ -62,7 +62,8 @@ export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource
 function group(piece: DrawnPiece, index: number, defs: string[], files: Map<string, string>): string {
   const marks = piece.marks.map((mark, i) => draw(mark, `p${index + 1}-${i + 1}`, defs, files));
   const fade = piece.opacity < 1 ? ` opacity="${number(piece.opacity)}"` : '';
-  return `<g transform="${matrix(piece.matrix)}"${fade}><title>${escape(piece.words ?? piece.name)}</title>${marks.join('')}</g>`;
+  const blend = piece.blend ? ` style="mix-blend-mode:${piece.blend}"` : '';
+  return `<g transform="${matrix(piece.matrix)}"${fade}${blend}><title>${escape(piece.words ?? piece.name)}</title>${marks.join('')}</g>`;
 }
 
 function draw(mark: Mark, id: string, defs: string[], files: Map<string, string>): string {

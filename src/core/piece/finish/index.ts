@@ -1,23 +1,62 @@
 /** What is done to a cut piece. A new finish is a file, a field here, and its marks under or over the material. */
-import { number, object, type AnyObject, type ObjectSchema } from 'yup';
+import { array, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import type { Path } from '@/core/geometry/path';
+import { pathBounds } from '@/core/geometry/path';
 import type { Matrix } from '@/core/geometry/matrix';
+import { BLENDS, type Blend } from '@/core/picture/blend';
+import type { Asset } from '@/core/picture/asset';
 import type { Mark } from '@/core/picture/picture';
+import {
+  edged,
+  edgeSchema,
+  LARGEST_EDGE,
+  SMALLEST_EDGE,
+  WIDEST_CORE,
+  type Edge,
+} from '@/core/piece/finish/edge';
 import { liftMarks, liftSchema, type Lift } from '@/core/piece/finish/lift';
 import type { PageLight } from '@/core/piece/finish/light';
-import { strokeMarks, strokeReach, strokeSchema, type Stroke } from '@/core/piece/finish/stroke';
+import { matPaths, matSchema, MOST_MATS, WIDEST_MAT, type Mat } from '@/core/piece/finish/mats';
+import {
+  FARTHEST_SHADOW,
+  MOST_SHADOWS,
+  ownShadowMark,
+  ownShadowSchema,
+  SOFTEST_SHADOW,
+  type OwnShadow,
+} from '@/core/piece/finish/shadow';
+import {
+  strokeMarks,
+  strokeReach,
+  strokeSchema,
+  WIDEST_STROKE,
+  type Stroke,
+} from '@/core/piece/finish/stroke';
+import { materialKind } from '@/core/piece/material';
 
 export interface Finish {
   lift: Lift;
   stroke: Stroke | null;
   /** 0 to 1, of the whole piece with its stroke and shadow. */
   opacity: number;
+  /** How its edge is worked; plainly cut without. */
+  edge?: Edge;
+  /** Papers beneath it, the nearest first. */
+  mats?: Mat[];
+  /** More shadows beside the page light's. */
+  shadows?: OwnShadow[];
+  /** How its colours meet what lies beneath; they cover without. */
+  blend?: Blend;
 }
 
 export const finishSchema: ObjectSchema<AnyObject> = object({
   lift: liftSchema.required(),
   stroke: strokeSchema.nullable().defined(),
   opacity: number().min(0).max(1).required(),
+  edge: edgeSchema.default(undefined).optional(),
+  mats: array(matSchema.required()).min(1).max(MOST_MATS),
+  shadows: array(ownShadowSchema.required()).min(1).max(MOST_SHADOWS),
+  blend: string().oneOf([...BLENDS]),
 }).noUnknown();
 
 export const finishOf = (height: number): Finish => ({
@@ -26,9 +65,67 @@ export const finishOf = (height: number): Finish => ({
   opacity: 1,
 });
 
-/** What is drawn before the material. */
-export const marksUnder = (finish: Finish, light: PageLight, path: Path, toPage: Matrix): Mark[] =>
-  liftMarks(finish.lift, light, path, strokeReach(finish.stroke), toPage);
+/** The outline after its edge was worked, and where the material's face ends if bare paper shows beyond it. */
+export const worked = ({ edge }: Finish, path: Path): { path: Path; face?: Path } =>
+  edge ? edged(edge, path) : { path };
+
+/** What is drawn before the material: shadows, and the mats with theirs. */
+export function marksUnder(
+  finish: Finish,
+  light: PageLight,
+  path: Path,
+  toPage: Matrix,
+  asset: (sha: string) => Asset | undefined,
+): Mark[] {
+  const reach = strokeReach(finish.stroke);
+  const mats = finish.mats ?? [];
+  const shapes = matPaths(mats, path);
+  const lowest = shapes.at(-1);
+  // What was laid by hand is thrown by the whole stack; the page light's shadow falls from each sheet on the next.
+  const own = (finish.shadows ?? []).map((shadow) =>
+    ownShadowMark(shadow, lowest ?? path, lowest ? 0 : reach, toPage),
+  );
+  const beneath = shapes.map((shape, i): Mark[] => {
+    const { material, lift } = mats[i]!;
+    const { width, height } = pathBounds(shape);
+    return [
+      ...liftMarks({ height: lift, shadow: finish.lift.shadow }, light, shape, 0, toPage),
+      materialKind(material).fill(material, { size: { width, height }, path: shape, asset }),
+    ];
+  });
+  return [...own, ...beneath.reverse().flat(), ...liftMarks(finish.lift, light, path, reach, toPage)];
+}
 
 /** What is drawn after it. */
 export const marksOver = (finish: Finish, path: Path): Mark[] => strokeMarks(finish.stroke, path);
+
+/** Pictures a finish is made with. */
+export const finishAssets = ({ mats = [] }: Finish): string[] =>
+  mats.flatMap(({ material }) => (material.kind === 'paper' ? material.asset : []));
+
+/** The finish for a piece that became larger or smaller with all that is on it. */
+export const scaledFinish = (finish: Finish, scale: number): Finish => {
+  const { stroke, edge, mats, shadows } = finish;
+  return {
+    ...finish,
+    stroke: stroke && { ...stroke, width: Math.min(WIDEST_STROKE, stroke.width * scale) },
+    ...(edge && {
+      edge: {
+        ...edge,
+        size: Math.min(LARGEST_EDGE, Math.max(SMALLEST_EDGE, edge.size * scale)),
+        core: Math.min(WIDEST_CORE, edge.core * scale),
+      },
+    }),
+    ...(mats && { mats: mats.map((mat) => ({ ...mat, width: Math.min(WIDEST_MAT, mat.width * scale) })) }),
+    ...(shadows && {
+      shadows: shadows.map((shadow) => ({
+        ...shadow,
+        x: within(shadow.x * scale, FARTHEST_SHADOW),
+        y: within(shadow.y * scale, FARTHEST_SHADOW),
+        blur: Math.min(SOFTEST_SHADOW, shadow.blur * scale),
+      })),
+    }),
+  };
+};
+
+const within = (value: number, most: number): number => Math.max(-most, Math.min(most, value));

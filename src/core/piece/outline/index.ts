@@ -1,16 +1,19 @@
 /** The kinds of outline a piece can be cut to. Adding one is adding a file and a line in each list here. */
 import { ellipse, type EllipseOutline } from '@/core/piece/outline/ellipse';
-import { glyphs, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { glyphs, LARGEST_LETTERS, SMALLEST_LETTERS, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { OutlineKind } from '@/core/piece/outline/kind';
 import { own, type OwnOutline } from '@/core/piece/outline/own';
 import { path, type PathOutline } from '@/core/piece/outline/path';
+import { punch, scaledSettings, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
 
-export type Outline = RectangleOutline | EllipseOutline | PathOutline | GlyphsOutline | OwnOutline;
+export type Outline =
+  RectangleOutline | EllipseOutline | PunchOutline | PathOutline | GlyphsOutline | OwnOutline;
 
 export const OUTLINES: { [K in Outline['kind']]: OutlineKind<Extract<Outline, { kind: K }>> } = {
   rectangle,
   ellipse,
+  punch,
   path,
   glyphs,
   own,
@@ -18,3 +21,20 @@ export const OUTLINES: { [K in Outline['kind']]: OutlineKind<Extract<Outline, { 
 
 export const outlineKind = (outline: Outline): OutlineKind<Outline> =>
   OUTLINES[outline.kind] as unknown as OutlineKind<Outline>;
+
+/** The outline for a piece that became larger or smaller with all that is on it: what it measures in real units goes along. */
+export function scaledOutline(outline: Outline, scale: number): Outline {
+  switch (outline.kind) {
+    case 'rectangle':
+      return { ...outline, radius: outline.radius * scale };
+    case 'glyphs':
+      return {
+        ...outline,
+        size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale)),
+      };
+    case 'punch':
+      return { ...outline, settings: scaledSettings(outline, scale) };
+    default:
+      return outline;
+  }
+}

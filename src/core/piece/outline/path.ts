@@ -1,13 +1,16 @@
 /** Any drawn shape, stretched to the piece's box. */
-import { object, string } from 'yup';
+import { number, object, string } from 'yup';
+import type { Box, Size } from '@/core/geometry/box';
 import { compose, scaling, translation } from '@/core/geometry/matrix';
 import { parsePath, pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import type { OutlineKind } from '@/core/piece/outline/kind';
 
 export interface PathOutline {
   kind: 'path';
-  /** SVG path data without arcs, in any unit: its own extent is what is stretched to the box. */
+  /** SVG path data without arcs, in any unit. */
   data: string;
+  /** What of the drawing's plane is stretched to the box; its own extent without. */
+  frame?: Box;
   /** What the shape is called. */
   name: string;
 }
@@ -22,19 +25,28 @@ export const isReadablePath = (data: string | undefined): boolean => {
   }
 };
 
+/** Characters of path data. */
+export const LONGEST_PATH = 1_000_000;
+
+const far = number().min(-1e6).max(1e6).required();
+const side = number().moreThan(0).max(1e6).required();
+
 export const path: OutlineKind<PathOutline> = {
   kind: 'path',
   name: 'Shape',
   schema: object({
     kind: string().oneOf(['path']).required(),
-    data: string().max(200_000).test('path', 'a cut is not a readable path', isReadablePath).required(),
+    data: string().max(LONGEST_PATH).test('path', 'a cut is not a readable path', isReadablePath).required(),
     name: string().max(80).required(),
+    frame: object({ x: far, y: far, width: side, height: side }).noUnknown().default(undefined).optional(),
   }).noUnknown(),
-  cut: ({ data }, size) => ({ path: fitted(parsePath(data), size) }),
+  cut: ({ data, frame }, size) => {
+    const drawn = parsePath(data);
+    return { path: fitted(drawn, frame ?? pathBounds(drawn), size) };
+  },
 };
 
-function fitted(drawn: Path, size: { width: number; height: number }): Path {
-  const { x, y, width, height } = pathBounds(drawn);
+function fitted(drawn: Path, { x, y, width, height }: Box, size: Size): Path {
   return transformPath(
     compose(scaling(size.width / width, size.height / height), translation(-x - width / 2, -y - height / 2)),
     drawn,

@@ -39,3 +39,14 @@ function punched(id: string, settings: Values, size: Size): Path {
     drawn,
   );
 }
+
+/** Settings that are lengths, grown with the piece. */
+export function scaledSettings({ punch: id, settings }: PunchOutline, scale: number): Values {
+  const { settings: known } = punchOf(id);
+  return Object.fromEntries(
+    Object.entries(settings).map(([key, value]) => {
+      const setting = known.find((each) => each.id === key);
+      return [key, setting?.unit === 'length' ? Math.min(setting.most, value * scale) : value];
+    }),
+  );
+}

@@ -2,8 +2,8 @@
 import type { Draft } from 'immer';
 import { unite } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
-import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/piece/outline/glyphs';
-import { WIDEST_STROKE } from '@/core/piece/finish/stroke';
+import { scaledFinish, type Finish } from '@/core/piece/finish';
+import { scaledOutline, type Outline } from '@/core/piece/outline';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import {
   carried,
@@ -46,13 +46,10 @@ export const placePiece = (
     verb,
   );
 
-/** Words, strokes and rounded corners take part in a change of size. */
+/** Words, strokes, rounded corners and all else that has a size of its own takes part in a change of size. */
 function scaleContents(draft: Draft<Piece>, scale: number): void {
-  const { outline, finish } = draft;
-  if (outline.kind === 'glyphs')
-    outline.size = Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale));
-  if (outline.kind === 'rectangle') outline.radius *= scale;
-  if (finish.stroke) finish.stroke.width = Math.min(WIDEST_STROKE, finish.stroke.width * scale);
+  draft.outline = scaledOutline(draft.outline, scale) as Draft<Outline>;
+  draft.finish = scaledFinish(draft.finish, scale) as Draft<Finish>;
 }
 
 /**

@@ -9,6 +9,7 @@ import { IconChevronRight } from '@tabler/icons-react';
 import { memo, useDeferredValue, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { LIFTS } from '@/core/piece/finish/lift';
+import { punchOf } from '@/core/piece/outline/punches';
 import type { Piece } from '@/core/piece/piece';
 import { renamePiece } from '@/core/project/edits/make';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
@@ -192,6 +193,8 @@ function cutInWords({ outline }: Piece, unit: Unit): string {
       return 'Ellipse';
     case 'path':
       return outline.name;
+    case 'punch':
+      return punchOf(outline.punch).name;
     case 'glyphs':
       return 'Words';
     case 'own':

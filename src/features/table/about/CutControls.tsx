@@ -1,132 +1,215 @@
 'use client';
-
+/** How pieces are cut: the usual cuts at once, all punches in their sheet, the settings of the one in use, the edge. */
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import { IconCut, IconLayersIntersect } from '@tabler/icons-react';
 import { pathData } from '@/core/geometry/path';
 import type { Outline } from '@/core/piece/outline';
 import { ellipse } from '@/core/piece/outline/ellipse';
-import { path } from '@/core/piece/outline/path';
+import { punchOf } from '@/core/piece/outline/punches';
+import { valuesFor, type Setting } from '@/core/piece/outline/punches/punch';
 import { rectangle } from '@/core/piece/outline/rectangle';
-import { SHAPES } from '@/core/piece/outline/shapes';
 import type { Piece } from '@/core/piece/piece';
+import { cutToPunch, setPunch } from '@/core/project/edits/cut';
 import { changeOutline } from '@/core/project/edits/make';
 import { fail } from '@/core/result';
 import { formatLength, parseLength, type Unit } from '@/core/units/lengths';
-import { useSession } from '@/features/table/room/context';
+import { EdgeControls } from '@/features/table/about/EdgeControls';
+import { measureWithin, percentWithin, wholeWithin } from '@/features/table/about/measures';
+import { punchDrawing } from '@/features/table/about/punchDrawing';
+import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
 const ICON = { width: 26, height: 26 };
 /** Cuts that need no letters never ask the typesetter. */
 const NO_TYPE = undefined as never;
 
-const CHOICES: readonly { name: string; outline: Exclude<Outline, { kind: 'glyphs' }>; drawing: string }[] = [
+interface Choice {
+  id: string;
+  name: string;
+  drawing: string;
+  outline?: Outline;
+}
+
+const plain = (radius: number) =>
+  pathData(rectangle.cut({ kind: 'rectangle', radius }, { width: 26, height: 20 }, NO_TYPE).path);
+const CHOICES: readonly Choice[] = [
+  { id: 'rectangle', name: 'Rectangle', outline: { kind: 'rectangle', radius: 0 }, drawing: plain(0) },
+  { id: 'rounded', name: 'Rounded', outline: { kind: 'rectangle', radius: 18 }, drawing: plain(6) },
   {
-    name: 'Rectangle',
-    outline: { kind: 'rectangle', radius: 0 },
-    drawing: pathData(
-      rectangle.cut({ kind: 'rectangle', radius: 0 }, { width: 26, height: 20 }, NO_TYPE).path,
-    ),
-  },
-  {
-    name: 'Rounded',
-    outline: { kind: 'rectangle', radius: 18 },
-    drawing: pathData(
-      rectangle.cut({ kind: 'rectangle', radius: 6 }, { width: 26, height: 20 }, NO_TYPE).path,
-    ),
-  },
-  {
+    id: 'ellipse',
     name: 'Ellipse',
     outline: { kind: 'ellipse' },
     drawing: pathData(ellipse.cut({ kind: 'ellipse' }, ICON, NO_TYPE).path),
   },
-  ...SHAPES.map((outline) => ({
-    name: outline.name,
-    outline,
-    drawing: pathData(path.cut(outline, ICON, NO_TYPE).path),
+  ...['arch', 'hexagon', 'tag', 'heart', 'scalloped-round'].map((id) => ({
+    id,
+    name: punchOf(id).name,
+    drawing: punchDrawing(punchOf(id), 26),
   })),
 ];
 
-const nameOf = (outline: Outline): string =>
-  outline.kind === 'path'
-    ? outline.name
-    : outline.kind === 'ellipse'
-      ? 'Ellipse'
-      : outline.kind === 'rectangle'
-        ? outline.radius
-          ? 'Rounded'
-          : 'Rectangle'
-        : '';
+const choiceOf = (outline: Outline): string =>
+  outline.kind === 'punch'
+    ? outline.punch
+    : outline.kind === 'rectangle' && outline.radius
+      ? 'rounded'
+      : outline.kind;
 
 export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
+  const { store } = useRoom();
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
-  const cuttable = pieces.filter((piece) => piece.outline.kind !== 'glyphs' && !piece.placement.locked);
+  const free = pieces.filter(({ placement }) => !placement.locked);
+  const cuttable = free.filter(({ outline }) => outline.kind !== 'glyphs');
   const [piece] = cuttable;
-  if (!piece)
+  if (!free.length)
     return (
       <Typography variant="body2" color="text.secondary">
-        {pieces.some((p) => p.placement.locked)
-          ? 'Locked: unlock it to cut it anew.'
-          : 'Words are cut to their letters.'}
+        Locked: unlock it to cut it anew.
       </Typography>
     );
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
-      <ToggleButtonGroup
-        exclusive
-        disabled={readOnly}
-        value={nameOf(piece.outline)}
-        onChange={(_, name: string | null) => {
-          const choice = CHOICES.find((candidate) => candidate.name === name);
-          if (choice) perform(changeOutline(surfaceId, cuttable, choice.outline));
-        }}
-        aria-label="Cut to a shape"
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: 'repeat(4, 1fr)',
-          gap: 0.75,
-          '& .MuiToggleButton-root': {
-            border: 1,
-            borderColor: 'divider',
-            borderRadius: 1.5,
-            height: 46,
-            m: 0,
-          },
-        }}
-      >
-        {CHOICES.map(({ name, drawing }) => (
-          <ToggleButton key={name} value={name} aria-label={name}>
-            <Tooltip title={name}>
-              <svg width={36} height={32} viewBox="-18 -16 36 32" aria-hidden="true">
-                <path
-                  d={drawing}
-                  fill="currentColor"
-                  fillOpacity={0.22}
-                  stroke="currentColor"
-                  strokeWidth={1.6}
-                />
-              </svg>
-            </Tooltip>
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-      {piece.outline.kind === 'rectangle' && (
-        <LengthField
-          label="Corner radius"
-          unit={unit}
-          disabled={readOnly}
-          shown={formatLength(piece.outline.radius, unit)}
-          read={(text) => {
-            const read = parseLength(text, unit);
-            return read.ok && (read.value < 0 || read.value > 4320) ? fail('From 0 to 60 in.') : read;
-          }}
-          onCommit={(radius) => perform(changeOutline(surfaceId, cuttable, { kind: 'rectangle', radius }))}
-        />
+      {!piece && (
+        <Typography variant="body2" color="text.secondary">
+          Words are cut to their letters.
+        </Typography>
       )}
+      {piece && (
+        <>
+          <ToggleButtonGroup
+            exclusive
+            disabled={readOnly}
+            value={choiceOf(piece.outline)}
+            onChange={(_, id: string | null) => {
+              const choice = CHOICES.find((candidate) => candidate.id === id);
+              if (!choice) return;
+              const { outline } = choice;
+              perform(
+                outline
+                  ? changeOutline(surfaceId, cuttable, outline)
+                  : cutToPunch(surfaceId, cuttable, choice.id),
+              );
+            }}
+            aria-label="Cut to a shape"
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: 'repeat(4, 1fr)',
+              gap: 0.75,
+              '& .MuiToggleButton-root': {
+                border: 1,
+                borderColor: 'divider',
+                borderRadius: 1.5,
+                height: 46,
+                m: 0,
+              },
+            }}
+          >
+            {CHOICES.map(({ id, name, drawing }) => (
+              <ToggleButton key={id} value={id} aria-label={name}>
+                <Tooltip title={name}>
+                  <svg width={36} height={32} viewBox="-18 -16 36 32" aria-hidden="true">
+                    <path
+                      d={drawing}
+                      fill="currentColor"
+                      fillOpacity={0.22}
+                      stroke="currentColor"
+                      strokeWidth={1.6}
+                    />
+                  </svg>
+                </Tooltip>
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Box sx={{ display: 'flex', gap: 0.75 }}>
+            <Button
+              size="small"
+              color="inherit"
+              variant="outlined"
+              disabled={readOnly}
+              startIcon={<IconCut size={17} />}
+              title="All punches (D)"
+              onClick={() => store.setState({ sheet: 'punches' })}
+              sx={{ flex: 1 }}
+            >
+              All punches
+            </Button>
+            <Button
+              size="small"
+              color="inherit"
+              variant="outlined"
+              disabled={readOnly}
+              startIcon={<IconLayersIntersect size={17} />}
+              title="Join, cut out, overlap, divide, grow (X)"
+              onClick={() => store.setState({ sheet: 'combine' })}
+              sx={{ flex: 1 }}
+            >
+              Combine
+            </Button>
+          </Box>
+          {piece.outline.kind === 'rectangle' && (
+            <LengthField
+              label="Corner radius"
+              unit={unit}
+              disabled={readOnly}
+              shown={formatLength(piece.outline.radius, unit)}
+              read={(text) => {
+                const read = parseLength(text, unit);
+                return read.ok && (read.value < 0 || read.value > 4320) ? fail('From 0 to 60 in.') : read;
+              }}
+              onCommit={(radius) =>
+                perform(changeOutline(surfaceId, cuttable, { kind: 'rectangle', radius }))
+              }
+            />
+          )}
+          <PunchSettings pieces={cuttable} unit={unit} />
+        </>
+      )}
+      <EdgeControls pieces={free} unit={unit} />
+    </Box>
+  );
+}
+
+/** What can be set of the punch the first piece is cut to. */
+function PunchSettings({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
+  const perform = useSession((session) => session.perform);
+  const surfaceId = useSession((session) => session.surfaceId);
+  const readOnly = useSession((session) => session.readOnly);
+  const [piece] = pieces;
+  if (piece?.outline.kind !== 'punch') return null;
+  const { punch: id, settings } = piece.outline;
+  const punch = punchOf(id);
+  if (!punch.settings.length) return null;
+  const value = valuesFor(punch, piece.placement, settings);
+  const shown = (setting: Setting) =>
+    setting.unit === 'length'
+      ? formatLength(value(setting.id), unit)
+      : String(setting.unit === 'share' ? Math.round(value(setting.id) * 100) : value(setting.id));
+  const read = ({ unit: kind, least, most }: Setting) =>
+    kind === 'length'
+      ? measureWithin(unit, least, most)
+      : kind === 'share'
+        ? percentWithin(least, most)
+        : wholeWithin(least, most);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px', pt: 0.5 }}>
+      {punch.settings.map((setting) => (
+        <LengthField
+          key={setting.id}
+          label={setting.name}
+          unit={setting.unit === 'length' ? unit : setting.unit === 'share' ? '%' : undefined}
+          disabled={readOnly}
+          shown={shown(setting)}
+          read={read(setting)}
+          onCommit={(next) => perform(setPunch(surfaceId, pieces, id, { [setting.id]: next }))}
+        />
+      ))}
     </Box>
   );
 }

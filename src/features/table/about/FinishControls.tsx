@@ -14,6 +14,9 @@ import { changeFinish } from '@/core/project/edits/make';
 import { fail, ok } from '@/core/result';
 import { formatLength, parseLength, type Unit } from '@/core/units/lengths';
 import { useSession } from '@/features/table/room/context';
+import { BLENDS, type Blend } from '@/core/picture/blend';
+import { MatControls } from '@/features/table/about/MatControls';
+import { ShadowControls } from '@/features/table/about/ShadowControls';
 import { ColourField } from '@/ui/ColourField';
 import { LengthField } from '@/ui/LengthField';
 
@@ -140,6 +143,29 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
           </Box>
         </>
       )}
+      <MatControls pieces={free} unit={unit} />
+      <ShadowControls pieces={free} unit={unit} />
+      <TextField
+        select
+        label="Blend with what lies beneath"
+        value={piece.finish.blend ?? 'normal'}
+        disabled={readOnly}
+        sx={{ gridColumn: '1 / -1', mt: 0.75 }}
+        onChange={(event) =>
+          perform(
+            changeFinish(surfaceId, free, 'change blend', {
+              blend: event.target.value === 'normal' ? undefined : (event.target.value as Blend),
+            }),
+          )
+        }
+      >
+        <MenuItem value="normal">Normal: it covers</MenuItem>
+        {BLENDS.map((blend) => (
+          <MenuItem key={blend} value={blend}>
+            {blendName(blend)}
+          </MenuItem>
+        ))}
+      </TextField>
       <Typography id="opacity-label" variant="body2">
         Opacity {Math.round(opacity * 100)} %
       </Typography>
@@ -155,3 +181,9 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
     </Box>
   );
 }
+
+/** The published names, as words: `color-burn` is Colour burn. */
+const blendName = (blend: Blend): string => {
+  const words = blend.replace('-', ' ').replace('color', 'colour');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+};

@@ -31,3 +31,13 @@ export const wholeWithin =
       ? ok(value)
       : fail(`A whole number from ${least} to ${most}.`);
   };
+
+/** Reads a percentage between two limits, as a share. */
+export const percentWithin =
+  (least: number, most: number) =>
+  (text: string): Result<number> => {
+    const value = Number(text.replace(',', '.').replace('%', '').trim()) / 100;
+    return text.trim() !== '' && value >= least - 1e-9 && value <= most + 1e-9
+      ? ok(value)
+      : fail(`From ${Math.round(least * 100)} to ${Math.round(most * 100)} %.`);
+  };

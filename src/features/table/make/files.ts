@@ -1,4 +1,5 @@
 /** The picture files a page needs to be made. */
+import { assetsIn } from '@/core/piece/piece';
 import type { Project, Surface } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { assetBlob, readableBlob } from '@/storage/assets';
@@ -7,13 +8,12 @@ import type { Order } from '@/workers/make.worker';
 /** By SHA-256; says which is missing. */
 export async function filesFor(project: Project, { pile }: Surface): Promise<Result<Order['files']>> {
   const files: Order['files'] = new Map();
-  for (const piece of pile) {
-    if (!('asset' in piece.material) || piece.placement.hidden) continue;
-    const { asset: sha } = piece.material;
+  const seen = pile.filter(({ placement }) => !placement.hidden);
+  for (const sha of new Set(seen.flatMap(assetsIn))) {
     const [own, readable] = await Promise.all([assetBlob(sha), readableBlob(sha)]);
     if (!own || !readable)
       return fail(
-        `The picture file of “${project.assets[sha]?.name ?? piece.name}” is not in this browser. Bring it in again, or take the piece off the page; nothing was made.`,
+        `The picture file of “${project.assets[sha]?.name ?? 'one of the pieces'}” is not in this browser. Bring it in again, or take the piece off the page; nothing was made.`,
       );
     files.set(sha, { own, readable });
   }

@@ -31,7 +31,8 @@ export interface Show {
 export type Mode = { kind: 'pick' } | { kind: 'slide'; id: string } | { kind: 'write'; id: string };
 
 /** What may be opened over the table. */
-export type SheetName = 'rows' | 'guides' | 'match' | 'pages' | 'steps' | 'actions' | 'screen';
+export type SheetName =
+  'punches' | 'combine' | 'rows' | 'guides' | 'match' | 'pages' | 'steps' | 'actions' | 'screen';
 
 /** A property on its way from one piece to those that are pressed next. */
 export interface Matching {

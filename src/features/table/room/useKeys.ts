@@ -95,6 +95,20 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => store.setState({ sheet: 'rows' }),
   },
   {
+    keys: 'D',
+    does: 'Punches: cut it to one, or punch a new piece',
+    group: 'Pieces',
+    is: key('d'),
+    run: (store) => store.setState({ sheet: 'punches' }),
+  },
+  {
+    keys: 'X',
+    does: 'Outlines: join, cut out, overlap, divide, grow',
+    group: 'Pieces',
+    is: key('x'),
+    run: (store) => store.setState({ sheet: 'combine' }),
+  },
+  {
     keys: 'K',
     does: 'Match: give others its size, angle, ink …',
     group: 'Pieces',

@@ -6,6 +6,7 @@ import { apply, compose, translation, type Matrix, type Point } from '@/core/geo
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, type Side } from '@/core/piece/placement/placement';
 import type { Grip } from '@/features/table/stage/drags';
+import { SettingGrips } from '@/features/table/stage/SettingGrips';
 
 /** A closed run of thread: a light strand under a dark one, so that it reads on any colour. */
 function Stitch({ rings, quiet }: { rings: readonly (readonly Point[])[]; quiet?: boolean }) {
@@ -71,6 +72,9 @@ export function Selection({ pieces, hovered, view, around, moving, handles, onGr
           turn={only.placement.turn}
           onGrip={onGrip}
         />
+      )}
+      {handles && pieces.length === 1 && only && !only.placement.locked && (
+        <SettingGrips piece={only} view={view} onGrip={onGrip} />
       )}
       {handles && around && !moving && (
         <Handles

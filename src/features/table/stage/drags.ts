@@ -1,6 +1,6 @@
 /** What a drag on the stage comes to: for where the pointer is now, an edit, and why it snapped. */
 import { boxOfPoints, type Box } from '@/core/geometry/box';
-import { apply, type Point } from '@/core/geometry/matrix';
+import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { toolsFor } from '@/core/page/draw';
 import { extentOfAll, trueExtent } from '@/core/page/extent';
 import { framed, silhouettes } from '@/core/page/framed';
@@ -14,9 +14,14 @@ import {
   type SnapReason,
 } from '@/core/page/snap';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { FARTHEST_SHADOW } from '@/core/piece/finish/shadow';
+import { punchOf } from '@/core/piece/outline/punches';
+import type { SettingId } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, resized, type Placement, type Side } from '@/core/piece/placement/placement';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
+import { setPunch } from '@/core/project/edits/cut';
+import { changeFinish } from '@/core/project/edits/make';
 import { isBackground } from '@/core/project/edits/pile';
 import { carryPieces, movePieces, placePiece, scaleWords } from '@/core/project/edits/place';
 import { surfaceOf } from '@/core/project/model';
@@ -40,7 +45,11 @@ export interface Dragged {
 export type Drag = (now: Point, held: Held) => Dragged;
 
 /** What a hand took hold of. */
-export type Grip = { kind: 'resize'; sx: Side; sy: Side } | { kind: 'turn' };
+export type Grip =
+  | { kind: 'resize'; sx: Side; sy: Side }
+  | { kind: 'turn' }
+  | { kind: 'setting'; id: SettingId }
+  | { kind: 'shadow'; index: number };
 
 /** Pixels within which something snaps. */
 const REACH = 6;
@@ -306,4 +315,32 @@ function reflow(surfaceId: string, piece: Piece, to: Placement, typesetter: Type
     draft.outline = outline;
   });
   return together(place.label, [place, rewrapped]);
+}
+
+/** The handle of something a punch lets one set: a notch's depth, a tag's corner. */
+export function settingDrag(session: Session, piece: Piece, id: SettingId): Drag {
+  const { outline, placement } = piece;
+  return (now) => {
+    if (outline.kind !== 'punch') return { edit: null };
+    const setting = punchOf(outline.punch).settings.find((each) => each.id === id);
+    if (!setting?.grip) return { edit: null };
+    const own = apply(invert(placementMatrix(placement)), toPage(session.view, now));
+    const from = { x: own.x + placement.width / 2, y: own.y + placement.height / 2 };
+    const value = Math.min(setting.most, Math.max(setting.least, setting.grip.value(placement, from)));
+    return { edit: setPunch(session.surfaceId, [piece], outline.punch, { [id]: value }) };
+  };
+}
+
+/** A shadow laid by hand, dragged to where it shall fall. */
+export function shadowDrag(session: Session, piece: Piece, index: number): Drag {
+  const within = (value: number) => Math.max(-FARTHEST_SHADOW, Math.min(FARTHEST_SHADOW, value));
+  return (now) => {
+    const to = toPage(session.view, now);
+    const shadows = (piece.finish.shadows ?? []).map((shadow, i) =>
+      i === index
+        ? { ...shadow, x: within(to.x - piece.placement.x), y: within(to.y - piece.placement.y) }
+        : { ...shadow },
+    );
+    return { edit: changeFinish(session.surfaceId, [piece], 'move shadow', { shadows }) };
+  };
 }

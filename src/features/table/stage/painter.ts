@@ -4,7 +4,7 @@ import { compose, growth, scaling, translation, type Matrix } from '@/core/geome
 import { drawPiece, toolsFor } from '@/core/page/draw';
 import type { DrawnPiece } from '@/core/picture/picture';
 import type { PageLight } from '@/core/piece/finish/light';
-import type { Piece } from '@/core/piece/piece';
+import { assetsIn, type Piece } from '@/core/piece/piece';
 import { drawPieces, pixelBounds, type DrawingSource } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/room/pictures';
@@ -43,19 +43,20 @@ export class Painter {
 
   /** A picture arrived: what shows it must be drawn anew. */
   forget(sha: string): void {
-    for (const [id, { piece }] of this.sheets)
-      if ('asset' in piece.material && piece.material.asset === sha) this.sheets.delete(id);
+    for (const [id, { piece }] of this.sheets) if (assetsIn(piece).includes(sha)) this.sheets.delete(id);
     this.dirty = true;
   }
 
   /** Brings the canvases up to date; `moving` are the pieces a hand holds. */
   paint(session: Session, moving: readonly string[]): void {
-    const { pile, light } = shownSurface(session);
+    const { pile, light, ground, width, height } = shownSurface(session);
     const scale = window.devicePixelRatio || 1;
     const resized = this.fit(session.stage, scale);
     const view = compose(scaling(scale), viewMatrix(session.view));
     const visible = pile.filter((piece) => !piece.placement.hidden);
-    const held = new Set(moving);
+    // Colours that meet need all that lies beneath on the same canvas, the bare page too.
+    const meets = visible.some(({ finish }) => finish.blend);
+    const held = new Set(meets ? [] : moving);
     const first = held.size ? visible.findIndex((piece) => held.has(piece.id)) : visible.length;
     const last = visible.findLastIndex((piece) => held.has(piece.id));
     const before = this.painted;
@@ -70,6 +71,12 @@ export class Painter {
       const context = layer.getContext('2d')!;
       context.setTransform(1, 0, 0, 1, 0, 0);
       context.clearRect(0, 0, layer.width, layer.height);
+      if (meets && pieces.length) {
+        context.setTransform(...view);
+        context.fillStyle = ground;
+        context.fillRect(0, 0, width, height);
+        context.setTransform(1, 0, 0, 1, 0, 0);
+      }
       for (const piece of pieces) this.lay(context, piece, light, view, session);
     };
     if (!settled) {
@@ -115,7 +122,9 @@ export class Painter {
       y > context.canvas.height
     )
       return;
+    context.globalCompositeOperation = piece.finish.blend ?? 'source-over';
     context.drawImage(sheet.bitmap, x, y);
+    context.globalCompositeOperation = 'source-over';
   }
 
   /** The piece as a bitmap, its box counted from the view's origin; drawn again only when something changed. */
@@ -140,7 +149,7 @@ export class Painter {
       bitmap = new OffscreenCanvas(Math.max(1, box.width), Math.max(1, box.height));
       drawPieces(
         bitmap.getContext('2d')!,
-        [drawn],
+        [{ ...drawn, blend: undefined }],
         compose(translation(-box.x, -box.y), origin),
         this.source(session, view, drawn),
       );

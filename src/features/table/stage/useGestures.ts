@@ -22,6 +22,8 @@ import {
   moveDrag,
   resizeDrag,
   scaleDrag,
+  settingDrag,
+  shadowDrag,
   turnDrag,
   type Drag,
   type Grip,
@@ -179,9 +181,13 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const drag =
       hold.kind === 'turn'
         ? turnDrag(session, pieces, from)
-        : pieces.length === 1
-          ? resizeDrag(session, pieces[0]!, hold, from)
-          : scaleDrag(session, pieces, hold, from);
+        : hold.kind === 'setting'
+          ? settingDrag(session, pieces[0]!, hold.id)
+          : hold.kind === 'shadow'
+            ? shadowDrag(session, pieces[0]!, hold.index)
+            : pieces.length === 1
+              ? resizeDrag(session, pieces[0]!, hold, from)
+              : scaleDrag(session, pieces, hold, from);
     begin(event as ReactPointerEvent, { from, drag, tap: () => {} }, true);
   }
 

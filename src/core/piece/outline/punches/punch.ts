@@ -16,8 +16,8 @@ export interface Setting {
   start(size: Size): number;
   /** A handle on the piece, from the box's top left corner: where it lies, and what a pull to a point sets. */
   grip?: {
-    at(size: Size, value: number, all: Values): Point;
-    value(size: Size, point: Point, all: Values): number;
+    at(size: Size, value: number): Point;
+    value(size: Size, point: Point): number;
   };
 }
 
@@ -62,6 +62,8 @@ export interface Punch {
   family: PunchFamily;
   /** Width over height it looks best in. */
   shape: number;
+  /** Whether it should not be stretched: a star, not a banner. */
+  keeps: boolean;
   settings: readonly Setting[];
   /** The outline for a box of this size, its top left corner at the origin. */
   draw(size: Size, value: (id: SettingId) => number): Path;
@@ -76,6 +78,7 @@ export function still(name: string, family: PunchFamily, drawn: Path | string): 
     name,
     family,
     shape: width / height,
+    keeps: true,
     settings: [],
     draw: (size) =>
       transformPath(compose(scaling(size.width / width, size.height / height), translation(-x, -y)), path),
@@ -88,7 +91,15 @@ export const settable = (
   shape: number,
   settings: readonly Setting[],
   draw: Punch['draw'],
-): Punch => ({ id: idOf(name), name, family, shape, settings, draw });
+): Punch => ({ id: idOf(name), name, family, shape, keeps: KEEPING.has(family), settings, draw });
+
+/** In these families what has settings is round or regular all the same. */
+const KEEPING: ReadonlySet<PunchFamily> = new Set<PunchFamily>([
+  'Rounds',
+  'Hearts and stars',
+  'Leaves and flowers',
+  'Sky and shore',
+]);
 
 const idOf = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
 

@@ -6,7 +6,7 @@ import { naming } from '@/core/project/edits/edit';
 import { layOnPages, type CopiedPieces } from '@/core/project/edits/page';
 import { layPieces } from '@/core/project/edits/pile';
 import { surfaceOf, type Project } from '@/core/project/model';
-import type { Piece } from '@/core/piece/piece';
+import { assetsIn, type Piece } from '@/core/piece/piece';
 import { newId } from '@/features/shared/ids';
 import { type SessionStore } from '@/features/table/room/session';
 import { page, chosen } from '@/features/table/room/actions/choosing';
@@ -47,7 +47,7 @@ export function copy(store: SessionStore): void {
 }
 
 export const assetsOf = (project: Project, pieces: readonly Piece[]): Asset[] =>
-  pieces.flatMap(({ material }) => ('asset' in material ? (project.assets[material.asset] ?? []) : []));
+  [...new Set(pieces.flatMap(assetsIn))].flatMap((sha) => project.assets[sha] ?? []);
 
 export function cut(store: SessionStore): void {
   copy(store);

@@ -1,0 +1,129 @@
+/**
+ * Areas after joining and cutting against polygon-clipping (Martinez, Rueda & Feito 2009); growing against Steiner's formula
+ * for convex shapes; pieces of the hobby by hand.
+ */
+import fc from 'fast-check';
+import polygonClipping, { type MultiPolygon } from 'polygon-clipping';
+import { combine, partsOf, type Combination } from '@/core/geometry/combine';
+import { translation } from '@/core/geometry/matrix';
+import { areaOf, closed, gapBetween, grown } from '@/core/geometry/offset';
+import { ellipsePath, flatten, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
+import { polygon, points } from '@/core/geometry/pen';
+import { PUNCHES } from '@/core/piece/outline/punches';
+import { punch } from '@/core/piece/outline/punch';
+
+const square = (x: number, y: number, side: number): Path =>
+  rectanglePath({ x, y, width: side, height: side });
+const round = (x: number, y: number, size: number): Path => ellipsePath({ x, y, width: size, height: size });
+const moved = (path: Path, x: number, y: number): Path => transformPath(translation(x, y), path);
+const cutTo = (id: string, width: number, height: number): Path =>
+  punch.cut({ kind: 'punch', punch: id, settings: {} }, { width, height }, undefined as never).path;
+
+const clipping: Record<
+  Exclude<Combination, 'divide'>,
+  (a: MultiPolygon, ...more: MultiPolygon[]) => MultiPolygon
+> = {
+  join: polygonClipping.union,
+  'cut out': polygonClipping.difference,
+  overlap: polygonClipping.intersection,
+};
+const areaOfPolygons = (shapes: MultiPolygon): number =>
+  shapes
+    .flat()
+    .flatMap((ring) => ring.map((from, i) => [from, ring[(i + 1) % ring.length]!] as const))
+    .reduce((sum, [[x, y], [nx, ny]]) => sum + (x * ny - nx * y) / 2, 0);
+// polygon-clipping gives holes the other turn, so that signed areas add up.
+const asPolygons = (path: Path): MultiPolygon =>
+  polygonClipping.union(
+    flatten(path, 60).map((ring) => [ring.map(({ x, y }): [number, number] => [x, y])]) as never,
+  );
+
+describe('combining', () => {
+  const simple = PUNCHES.filter(({ family }) => family === 'Corners' || family === 'Hearts and stars');
+  test('areas agree with polygon-clipping to 0.1 % of the shapes', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(simple.length - 1),
+        fc.nat(simple.length - 1),
+        fc.integer({ min: -60, max: 60 }),
+        fc.integer({ min: -60, max: 60 }),
+        fc.constantFrom('join' as const, 'cut out' as const, 'overlap' as const),
+        (i, j, dx, dy, how) => {
+          const a = cutTo(simple[i]!.id, 100, 90);
+          const b = moved(cutTo(simple[j]!.id, 80, 110), dx + 0.37, dy + 0.53);
+          const ours = combine(how, [a, b]).reduce((sum, { path }) => sum + areaOf(path), 0);
+          const theirs = Math.abs(areaOfPolygons(clipping[how](asPolygons(a), asPolygons(b))));
+          expect(Math.abs(ours - theirs)).toBeLessThan(0.001 * (areaOf(a) + areaOf(b)));
+        },
+      ),
+      { numRuns: 60, seed: 5 },
+    );
+  });
+
+  test('35 chevrons that overlap are one part; laid a hair apart they are many, and the gap is known and closed', () => {
+    const chevron = cutTo('chevron', 72, 60);
+    const rows = (step: number) =>
+      Array.from({ length: 35 }, (_, i) => moved(chevron, (i % 5) * 71.95, Math.floor(i / 5) * step));
+    const [joined] = combine('join', rows(26));
+    expect(joined).toMatchObject({ parts: 1 });
+    const [apart] = combine('join', rows(27.3));
+    expect(apart!.parts).toBe(7);
+    const [first, second] = partsOf(apart!.path);
+    expect(gapBetween(first!, second!)).toBeGreaterThan(0.1);
+    expect(gapBetween(first!, second!)).toBeLessThan(0.4);
+    expect(combine('join', [closed(apart!.path, 0.5)])[0]!.parts).toBe(1);
+  });
+
+  test('a hole is told; dividing gives every area once; what leaves nothing gives nothing', () => {
+    expect(combine('cut out', [square(0, 0, 100), round(30, 30, 40)])).toEqual([
+      expect.objectContaining({ parts: 1, holes: 1 }),
+    ]);
+    const areas = combine('divide', [square(0, 0, 10), square(5, 5, 10)]).map(({ path }) => areaOf(path));
+    expect(areas.map(Math.round).sort((a, b) => a - b)).toEqual([25, 75, 75]);
+    expect(combine('overlap', [square(0, 0, 10), square(20, 0, 10)])).toEqual([]);
+    expect(combine('cut out', [square(2, 2, 3), square(0, 0, 10)])).toEqual([]);
+  });
+
+  test('curves stay curves: a circle cut by a line has the segment’s area (r²/2 (θ − sin θ))', () => {
+    const [cap] = combine('overlap', [round(0, 0, 100), polygon(points(0, -50, 100, -50, 100, 25, 0, 25))]);
+    const theta = 2 * Math.acos(0.5);
+    expect(areaOf(cap!.path) / ((2500 / 2) * (theta - Math.sin(theta)))).toBeCloseTo(1, 3);
+    expect(cap!.path.filter(([kind]) => kind === 'C').length).toBeLessThan(6);
+  });
+
+  test('a crossing line drawn by hand has one winding afterwards', () => {
+    const [eight] = combine('join', [polygon(points(0, 0, 10, 10, 10, 0, 0, 10))]);
+    expect(eight!.parts).toBeGreaterThanOrEqual(1);
+    expect(areaOf(eight!.path)).toBeCloseTo(50, 3);
+  });
+});
+
+describe('growing', () => {
+  test('by Steiner’s formula: area + perimeter · d + π d², round; + 4 d² mitred, for a square', () => {
+    const d = 7;
+    expect(areaOf(grown(square(0, 0, 100), d, 'round')) / (10000 + 400 * d + Math.PI * d * d)).toBeCloseTo(
+      1,
+      3,
+    );
+    expect(areaOf(grown(square(0, 0, 100), d, 'mitred'))).toBeCloseTo((100 + 2 * d) ** 2, 2);
+    // A bevel takes the corner off at the distance of the round's middle or nearer.
+    const straight = areaOf(grown(square(0, 0, 100), d, 'straight'));
+    expect(straight).toBeLessThan(10000 + 400 * d + 4 * d * d);
+    expect(straight).toBeGreaterThan(10000 + 400 * d);
+  });
+
+  test('grown and shrunk again, a convex shape is as it was; shrunk too far, nothing is left', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 3, max: 12 }), fc.integer({ min: 1, max: 30 }), (sides, d) => {
+        const shape = punch.cut(
+          { kind: 'punch', punch: 'even-corners', settings: { count: sides } },
+          { width: 100, height: 100 },
+          undefined as never,
+        ).path;
+        expect(areaOf(grown(grown(shape, d), -d)) / areaOf(shape)).toBeCloseTo(1, 2);
+      }),
+      { numRuns: 20, seed: 5 },
+    );
+    expect(grown(square(0, 0, 10), -6)).toEqual([]);
+  });
+});

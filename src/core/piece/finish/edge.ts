@@ -1,0 +1,272 @@
+/** How a cut edge is worked: scallops, perforation, a torn edge. Always a whole number along each side. */
+import { array, number, object, string } from 'yup';
+import type { Point } from '@/core/geometry/matrix';
+import { noise } from '@/core/geometry/noise';
+import { common, pathOfRings, polygons, signedArea } from '@/core/geometry/offset';
+import { pathBounds, type Path } from '@/core/geometry/path';
+import { PROFILES, type EdgeKind, type Profile } from '@/core/piece/finish/profiles';
+
+export const EDGE_SIDES = ['top', 'right', 'bottom', 'left'] as const;
+export type EdgeSide = (typeof EDGE_SIDES)[number];
+
+export interface Edge {
+  kind: EdgeKind;
+  /** Points from one scallop, tooth or hole to the next; for a torn edge, how coarse it is. */
+  size: number;
+  /** Which sides, by where they face before the piece is turned. */
+  sides: EdgeSide[];
+  /** A torn edge is another one for every number. */
+  seed: number;
+  /** Points of bare paper that show along a torn edge; 0 for none. */
+  core: number;
+}
+
+export const SMALLEST_EDGE = 2;
+export const LARGEST_EDGE = 432;
+export const WIDEST_CORE = 72;
+
+export const edgeSchema = object({
+  kind: string().oneOf(Object.keys(PROFILES)).required(),
+  size: number().min(SMALLEST_EDGE).max(LARGEST_EDGE).required(),
+  sides: array(
+    string()
+      .oneOf([...EDGE_SIDES])
+      .required(),
+  )
+    .min(1)
+    .max(4)
+    .required(),
+  seed: number().integer().min(0).max(1e9).required(),
+  core: number().min(0).max(WIDEST_CORE).required(),
+}).noUnknown();
+
+export const NEW_EDGE: Edge = { kind: 'scallop', size: 24, sides: [...EDGE_SIDES], seed: 1, core: 0 };
+
+export interface Edged {
+  path: Path;
+  /** Where the material still has its face; between it and the path bare paper shows. */
+  face?: Path;
+}
+
+/** A stretch of a ring between two corners, with the way out of the paper at each of its points. */
+interface Run {
+  points: Point[];
+  normals: Point[];
+  /** Length up to each point. */
+  at: number[];
+  length: number;
+  side: EdgeSide;
+  /** The angle inside the paper where it begins and ends, radians; null where there is no corner. */
+  before: number | null;
+  after: number | null;
+}
+
+/** How deep a tear goes, in sizes. */
+const TORN_DEPTH = 0.42;
+/** A turn sharper than this, degrees, is a corner. */
+const CORNER = 35;
+
+/** As asked for, or as large as leaves the middle of the piece whole. */
+function fitting(edge: Edge, path: Path): Edge {
+  const profile = PROFILES[edge.kind];
+  const { width, height } = pathBounds(path);
+  const deepest = Math.min(width, height) * 0.4;
+  const depth = profile.kind === 'torn' ? TORN_DEPTH : profile.depth;
+  return {
+    ...edge,
+    size: Math.min(edge.size, deepest / depth),
+    core: Math.min(edge.core, deepest / 2),
+  };
+}
+
+/** The worked outline. Holes keep their edge. */
+export function edged(asked: Edge, path: Path): Edged {
+  const edge = fitting(asked, path);
+  const profile = PROFILES[edge.kind];
+  const rings = polygons(path);
+  const worked: Point[][] = [];
+  const faces: Point[][] = [];
+  for (const ring of rings) {
+    if (signedArea(ring) <= 0) {
+      worked.push(ring);
+      faces.push(ring);
+      continue;
+    }
+    const runs = runsOf(ring, edge);
+    const total = runs.reduce((sum, { length }) => sum + length, 0);
+    let start = 0;
+    const outer: Point[] = [];
+    const inner: Point[] = [];
+    runs.forEach((run, i) => {
+      const chosen = edge.sides.includes(run.side);
+      const [last, next] = [runs[(i + runs.length - 1) % runs.length]!, runs[(i + 1) % runs.length]!];
+      if (!chosen) {
+        outer.push(...run.points);
+        inner.push(...run.points);
+      } else if (profile.kind === 'torn') {
+        const [out, face] = torn(run, edge, start, total);
+        outer.push(...out);
+        inner.push(...face);
+      } else {
+        const depth = profile.depth * edge.size;
+        const trim = (angle: number | null, neighbour: Run) =>
+          profile.foot === 'valley' && angle !== null && edge.sides.includes(neighbour.side)
+            ? Math.max(0, Math.min(depth / Math.tan(angle / 2), run.length * 0.45))
+            : 0;
+        outer.push(...repeated(run, profile, edge.size, trim(run.before, last), trim(run.after, next)));
+        for (const hole of profile.holes ?? [])
+          worked.push(...holesAlong(run, hole, edge.size, trim(run.before, last), trim(run.after, next)));
+      }
+      start += run.length;
+    });
+    worked.push(outer);
+    faces.push(inner);
+  }
+  // Where the paper bends more sharply than the edge is deep, the sides' lines cross: what is not paper is cut off again.
+  const within = (rings: Point[][]) => pathOfRings(common(pathOfRings(rings), path));
+  return {
+    path: within(worked),
+    ...(profile.kind === 'torn' && edge.core > 0 ? { face: within(faces) } : {}),
+  };
+}
+
+/** How many of them go round, for the words beside the field. */
+export function countAlong(asked: Edge, path: Path): number {
+  const edge = fitting(asked, path);
+  const profile = PROFILES[edge.kind];
+  if (profile.kind === 'torn') return 0;
+  return polygons(path)
+    .filter((ring) => signedArea(ring) > 0)
+    .flatMap((ring) => runsOf(ring, edge))
+    .filter(({ side }) => edge.sides.includes(side))
+    .reduce((sum, { length }) => sum + Math.max(1, Math.round(length / edge.size)), 0);
+}
+
+const facing = ({ x, y }: Point): EdgeSide =>
+  Math.abs(y) >= Math.abs(x) ? (y < 0 ? 'top' : 'bottom') : x > 0 ? 'right' : 'left';
+
+function runsOf(ring: readonly Point[], edge: Edge): Run[] {
+  const count = ring.length;
+  const at = (i: number) => ring[(i + count) % count]!;
+  const way = (i: number): Point => {
+    const [a, b] = [at(i), at(i + 1)];
+    const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+    return { x: (b.x - a.x) / long, y: (b.y - a.y) / long };
+  };
+  const out = (i: number): Point => ({ x: way(i).y, y: -way(i).x });
+  const turn = (i: number): number => {
+    const [a, b] = [way(i - 1), way(i)];
+    return Math.atan2(a.x * b.y - a.y * b.x, a.x * b.x + a.y * b.y);
+  };
+  const corner = (i: number) => Math.abs(turn(i)) > (CORNER * Math.PI) / 180;
+  const all = edge.sides.length === EDGE_SIDES.length;
+  // With some sides only, a rounded edge ends where it begins to face another way.
+  const breaks = (i: number) =>
+    corner(i) || (!all && edge.sides.includes(facing(out(i - 1))) !== edge.sides.includes(facing(out(i))));
+  const starts = Array.from({ length: count }, (_, i) => i).filter(breaks);
+  if (!starts.length) return [runBetween(0, count, true)];
+  return starts.map((from, k) => {
+    const next = starts[(k + 1) % starts.length]!;
+    return runBetween(from, next > from ? next : next + count, false);
+  });
+
+  function runBetween(from: number, to: number, closed: boolean): Run {
+    const points: Point[] = [];
+    const normals: Point[] = [];
+    const lengths: number[] = [];
+    let length = 0;
+    for (let i = from; i <= to; i++) {
+      const p = at(i);
+      if (i > from) length += Math.hypot(p.x - at(i - 1).x, p.y - at(i - 1).y);
+      const [a, b] = [!closed && i === from ? out(i) : out(i - 1), !closed && i === to ? out(i - 1) : out(i)];
+      const long = Math.hypot(a.x + b.x, a.y + b.y) || 1;
+      points.push(p);
+      normals.push({ x: (a.x + b.x) / long, y: (a.y + b.y) / long });
+      lengths.push(length);
+    }
+    const inside = (i: number) => (corner(i) ? Math.PI - turn(i) : null);
+    return {
+      points,
+      normals,
+      at: lengths,
+      length,
+      side: facing(out(Math.floor((from + to - 1) / 2))),
+      before: closed ? null : inside(from % count),
+      after: closed ? null : inside(to % count),
+    };
+  }
+}
+
+/** The point `s` along a run, `v` out of the paper. */
+function onRun(run: Run, s: number, v: number): Point {
+  let low = 0;
+  let high = run.at.length - 1;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (run.at[middle]! <= s) low = middle;
+    else high = middle;
+  }
+  const t = (s - run.at[low]!) / (run.at[high]! - run.at[low]! || 1);
+  const mix = (of: Point[], key: 'x' | 'y') => of[low]![key] + t * (of[high]![key] - of[low]![key]);
+  const [nx, ny] = [mix(run.normals, 'x'), mix(run.normals, 'y')];
+  const long = Math.hypot(nx, ny) || 1;
+  return { x: mix(run.points, 'x') + (v * nx) / long, y: mix(run.points, 'y') + (v * ny) / long };
+}
+
+function repeated(
+  run: Run,
+  profile: Extract<Profile, { kind: 'repeated' }>,
+  size: number,
+  from: number,
+  to: number,
+): Point[] {
+  const length = run.length - from - to;
+  const many = Math.max(1, Math.round(length / size));
+  const pitch = length / many;
+  return Array.from({ length: many }, (_, i) =>
+    profile.unit.map(({ x, y }) => onRun(run, from + (i + x) * pitch, y * size)),
+  ).flat();
+}
+
+/** A round hole in each unit, turned so that it cuts. */
+function holesAlong(
+  run: Run,
+  hole: { x: number; y: number; radius: number },
+  size: number,
+  from: number,
+  to: number,
+): Point[][] {
+  const length = run.length - from - to;
+  const many = Math.max(1, Math.round(length / size));
+  const pitch = length / many;
+  const sides = 20;
+  return Array.from({ length: many }, (_, i) => {
+    const middle = onRun(run, from + (i + hole.x) * pitch, hole.y * size);
+    return Array.from({ length: sides }, (__, k) => ({
+      x: middle.x + hole.radius * size * Math.cos((-2 * Math.PI * k) / sides),
+      y: middle.y + hole.radius * size * Math.sin((-2 * Math.PI * k) / sides),
+    }));
+  });
+}
+
+/** A torn side, and where its face ends: coarse and fine noise, the same again once round. */
+function torn(run: Run, { size, seed, core }: Edge, start: number, total: number): [Point[], Point[]] {
+  const coarse = Math.max(2, Math.round(total / size));
+  const steps = Math.max(2, Math.ceil(run.length / Math.max(0.6, size / 14)));
+  const outer: Point[] = [];
+  const inner: Point[] = [];
+  for (let i = 0; i <= steps; i++) {
+    const s = (run.length * i) / steps;
+    const x = ((start + s) / total) * coarse;
+    const rough =
+      0.5 * noise(x, coarse, seed) +
+      0.3 * noise(x * 3, coarse * 3, seed + 1) +
+      0.2 * noise(x * 11, coarse * 11, seed + 2);
+    const v = -TORN_DEPTH * size * rough;
+    const bare =
+      core * (0.3 + 0.9 * noise(x * 2, coarse * 2, seed + 3) + 0.25 * noise(x * 9, coarse * 9, seed + 4));
+    outer.push(onRun(run, s, v));
+    inner.push(onRun(run, s, v - bare));
+  }
+  return [outer, inner];
+}

@@ -1,0 +1,120 @@
+/** Edges, mats and shadows against numbers done by hand. */
+import fc from 'fast-check';
+import { areaOf } from '@/core/geometry/offset';
+import { ellipsePath, pathBounds, rectanglePath } from '@/core/geometry/path';
+import { scaledFinish, finishOf } from '@/core/piece/finish';
+import { countAlong, edged, NEW_EDGE, type Edge, type EdgeSide } from '@/core/piece/finish/edge';
+import { castShadow } from '@/core/piece/finish/lift';
+import { DAYLIGHT } from '@/core/piece/finish/light';
+import { matPaths, NEW_MAT } from '@/core/piece/finish/mats';
+import { PROFILES, type EdgeKind } from '@/core/piece/finish/profiles';
+
+const box = (width: number, height: number) =>
+  rectanglePath({ x: -width / 2, y: -height / 2, width, height });
+const edge = (more: Partial<Edge>): Edge => ({ ...NEW_EDGE, ...more });
+const KINDS = Object.keys(PROFILES) as EdgeKind[];
+
+describe('edges', () => {
+  test('a 100 px round at 100 % spacing makes 36 scallops along 3600 px (common practice, no source)', () => {
+    const strip = box(3600, 400);
+    expect(countAlong(edge({ size: 100, sides: ['bottom'] }), strip)).toBe(36);
+    const { path } = edged(edge({ size: 100, sides: ['bottom'] }), strip);
+    // Each valley is cut out of a band of half a scallop: 36 times a square less its half circle.
+    expect(areaOf(path)).toBeCloseTo(3600 * 400 - 36 * (100 * 50 - (Math.PI * 50 * 50) / 2), -4);
+    const valleys = path.filter(([kind, , y]) => kind === 'L' && Math.abs((y ?? 0) - 150) < 1e-6).length;
+    expect(valleys).toBeGreaterThanOrEqual(36);
+  });
+
+  test('the torn and worked edges stay within the cut, take something off it, and are the same for the same seed', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...KINDS),
+        fc.double({ min: 6, max: 60, noNaN: true }),
+        fc.integer({ min: 60, max: 400 }),
+        fc.integer({ min: 60, max: 400 }),
+        fc.subarray<EdgeSide>(['top', 'right', 'bottom', 'left'], { minLength: 1 }),
+        fc.boolean(),
+        (kind, size, width, height, sides, round) => {
+          const cut = round
+            ? ellipsePath({ x: -width / 2, y: -height / 2, width, height })
+            : box(width, height);
+          const made = edge({ kind, size, sides });
+          const { path } = edged(made, cut);
+          const { x, y, width: w, height: h } = pathBounds(path);
+          expect(x).toBeGreaterThan(-width / 2 - 0.01);
+          expect(y).toBeGreaterThan(-height / 2 - 0.01);
+          expect(w).toBeLessThan(width + 0.02);
+          expect(h).toBeLessThan(height + 0.02);
+          expect(areaOf(path)).toBeLessThan(areaOf(cut));
+          expect(edged(made, cut).path).toEqual(path);
+        },
+      ),
+      { numRuns: 50, seed: 5 },
+    );
+  });
+
+  test('sides that are not chosen stay plainly cut', () => {
+    const { path } = edged(edge({ kind: 'zigzag', size: 20, sides: ['right'] }), box(200, 100));
+    const inside = path.filter((s) => s[0] !== 'Z' && s[1]! < 79.9 && Math.abs(s[2]!) < 49.9);
+    expect(inside).toEqual([]);
+  });
+
+  test('bare paper shows along a torn edge alone, about as wide as asked for', () => {
+    const torn = edge({ kind: 'torn', size: 24, sides: ['bottom'], core: 6 });
+    const { path, face } = edged(torn, box(400, 100));
+    const bare = (areaOf(path) - areaOf(face!)) / 400;
+    expect(bare).toBeGreaterThan(3);
+    expect(bare).toBeLessThan(9);
+    expect(edged({ ...torn, seed: 2 }, box(400, 100)).path).not.toEqual(path);
+  });
+});
+
+describe('mats', () => {
+  test('each stands out by its own width round the one before; straight ones are rectangles', () => {
+    const mats = [
+      { ...NEW_MAT, width: 10 },
+      { ...NEW_MAT, width: 5 },
+    ];
+    const [near, far] = matPaths(mats, box(100, 60));
+    expect(areaOf(near!)).toBeCloseTo(120 * 80, 1);
+    expect(areaOf(far!)).toBeCloseTo(130 * 90, 1);
+    const [round] = matPaths(
+      [{ ...NEW_MAT, width: 10 }],
+      ellipsePath({ x: -50, y: -50, width: 100, height: 100 }),
+    );
+    expect(areaOf(round!) / (Math.PI * 60 * 60)).toBeCloseTo(1, 2);
+    const [straight] = matPaths(
+      [{ ...NEW_MAT, width: 10, straight: true, turn: 90 }],
+      ellipsePath({ x: -50, y: -30, width: 100, height: 60 }),
+    );
+    expect(pathBounds(straight!)).toMatchObject({
+      width: expect.closeTo(80, 6),
+      height: expect.closeTo(120, 6),
+    });
+  });
+});
+
+describe('shadows', () => {
+  // h = sqrt(lift) mm, offset = h cot(e); at 45 degrees cot is 1. By hand: 0.25 mm -> 0.5 mm, 1 -> 1, 4 -> 2 mm.
+  test.each([
+    [0.25, 0.5],
+    [1, 1],
+    [4, 2],
+  ])('%d mm of lift under a light at 45 degrees throws a shadow %d mm away', (lift, away) => {
+    expect(castShadow(lift, { ...DAYLIGHT, height: 45 }).offset).toBeCloseTo((away * 72) / 25.4, 9);
+  });
+});
+
+test('a piece that grows takes along all that has a size of its own', () => {
+  const finish = {
+    ...finishOf(1),
+    edge: edge({ size: 20, core: 2 }),
+    mats: [{ ...NEW_MAT, width: 9 }],
+    shadows: [{ x: 3, y: -4, blur: 2, strength: 0.5, colour: '#000000' }],
+  };
+  expect(scaledFinish(finish, 2)).toMatchObject({
+    edge: { size: 40, core: 4 },
+    mats: [{ width: 18 }],
+    shadows: [{ x: 6, y: -8, blur: 4 }],
+  });
+});
