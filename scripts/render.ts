@@ -4,7 +4,8 @@
  */
 import { readFile, writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { drawSurface, toolsFor } from '@/core/page/draw';
+import { drawSurface } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { make, type Format } from '@/output/make';
 import { unpackProject } from '@/storage/project-file';
 import { nodeTypesetter, nodeWorkshop } from './node/platform';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from '@playwright/test';
 import { piecesAt } from '@/core/page/pick';
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { extentOf } from '@/core/piece/placement/placement';
 import { unpackProject } from '@/storage/project-file';
 import { random } from '../art/noise';

@@ -1,6 +1,7 @@
 /** A project's page in, a finished file out, with progress on the way. Ended from outside to cancel. */
 import { expose } from 'comlink';
-import { drawSurface, toolsFor } from '@/core/page/draw';
+import { drawSurface } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import type { Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
 import { FONT_FILES } from '@/core/text/families';

@@ -1,5 +1,14 @@
 /** Outlines grown and shrunk by a distance, and small gaps closed (Clipper2, by way of fine polygons). */
-import { EndType, FillRule, inflatePathsD, intersectD, JoinType, unionD, type PathsD } from 'clipper2-ts';
+import {
+  differenceD,
+  EndType,
+  FillRule,
+  inflatePathsD,
+  intersectD,
+  JoinType,
+  unionD,
+  type PathsD,
+} from 'clipper2-ts';
 import type { Point } from '@/core/geometry/matrix';
 import { flatten, type Path, type Segment } from '@/core/geometry/path';
 
@@ -55,6 +64,10 @@ export const signedArea = (ring: readonly Point[]): number =>
 
 /** Area the path covers, square units, its curves as fine polygons. */
 export const areaOf = (path: Path): number => polygons(path).reduce((sum, ring) => sum + signedArea(ring), 0);
+
+/** The first outline without the second. */
+export const without = (a: Path, b: Path): Path =>
+  pathOfRings(differenceD(polygons(a), polygons(b), FillRule.NonZero, DECIMALS));
 
 /** What two outlines have in common, as separate rings. */
 export const common = (a: Path, b: Path): Point[][] =>

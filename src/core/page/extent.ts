@@ -1,7 +1,7 @@
 /** How much room pieces take on the page, by their true outlines. */
 import { unite, type Box } from '@/core/geometry/box';
 import { pathBounds, transformPath } from '@/core/geometry/path';
-import { outlineOf, type DrawingTools } from '@/core/page/draw';
+import { outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { extentOf, placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 

@@ -2,7 +2,7 @@
 import { boxOfPoints, centredBox, corners, type Box } from '@/core/geometry/box';
 import { apply, type Point } from '@/core/geometry/matrix';
 import { flatten } from '@/core/geometry/path';
-import { outlineOf, type DrawingTools } from '@/core/page/draw';
+import { outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 

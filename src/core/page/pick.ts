@@ -2,7 +2,8 @@
 import { centredBox } from '@/core/geometry/box';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { contains, rectanglePath } from '@/core/geometry/path';
-import { outlineOf, type DrawingTools } from '@/core/page/draw';
+import { crossingsOf } from '@/core/page/tuck';
+import { outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { strokeReach } from '@/core/piece/finish/stroke';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
@@ -14,7 +15,16 @@ export function piecesAt(
   tolerance: number,
   tools: DrawingTools,
 ): Piece[] {
-  return pile.filter((piece) => !piece.placement.hidden && lies(piece, point, tolerance, tools)).reverse();
+  const found = pile.filter((piece) => !piece.placement.hidden && lies(piece, point, tolerance, tools));
+  if (!found.some(({ tucks }) => tucks)) return found.reverse();
+  // Where a piece passes beneath another, it is the other that is touched.
+  const beneath = (piece: Piece) =>
+    piece.tucks &&
+    crossingsOf(pile, piece.id, tools).some(
+      ({ upper, tuck, area }) => tuck && upper === piece && contains(area, point),
+    );
+  const [under, over] = [found.filter(beneath), found.filter((piece) => !beneath(piece))];
+  return [...over.reverse(), ...under.reverse()];
 }
 
 function lies(piece: Piece, point: Point, tolerance: number, tools: DrawingTools): boolean {

@@ -34,7 +34,8 @@ export interface DrawnPiece {
   words?: string;
 }
 
-export type Mark = ShadowMark | FillMark | ImageMark | StrokeMark;
+/** A mark may be seen in part only: `within` is an outline in the piece's own frame. */
+export type Mark = (ShadowMark | FillMark | ImageMark | StrokeMark) & { within?: Path };
 
 /** A blurred copy of `path`, made larger by `grow` and moved by `offset`; blur is the Gaussian's standard deviation. */
 export interface ShadowMark {

@@ -31,7 +31,20 @@ export interface Piece {
   placement: Placement;
   /** Ids of the groups it is in, outermost first; absent if in none. */
   groups?: string[];
+  /** Where it passes under pieces that lie lower in the pile. */
+  tucks?: Tuck[];
 }
+
+/** One crossing at which a piece passes under another. */
+export interface Tuck {
+  /** Id of the piece it passes under. */
+  under: string;
+  /** Where the crossing lies, from the middle of the box, in shares of its width and height: the nearest one is meant. */
+  x: number;
+  y: number;
+}
+
+export const MOST_TUCKS = 200;
 
 /** SHA-256 of every picture file a piece is made of: its material's, and those it is finished with. */
 export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'>): string[] => [

@@ -15,16 +15,21 @@ export function copiesOf(
     pile.every((piece) => !piece.groups?.includes(id) || chosen.has(piece.id)),
   );
   const ids = new Map(whole.map(({ id }) => [id, newId()]));
+  const copied = new Map(pieces.map(({ id }) => [id, newId()]));
   return {
     pieces: pieces.map((piece): Piece => {
-      const { groups: before, ...bare } = structuredClone(piece);
+      const { groups: before, tucks: beneath, ...bare } = structuredClone(piece);
       const { x, y } = bare.placement;
       const within = (before ?? []).flatMap((id) => ids.get(id) ?? []);
       return {
         ...bare,
-        id: newId(),
+        id: copied.get(piece.id)!,
         placement: { ...bare.placement, x: x + by.x, y: y + by.y, locked: false },
         ...(within.length ? { groups: within } : {}),
+        // What was copied along is passed under as before; what was not, still lies there or is not missed.
+        ...(beneath
+          ? { tucks: beneath.map((tuck) => ({ ...tuck, under: copied.get(tuck.under) ?? tuck.under })) }
+          : {}),
       };
     }),
     groups: whole.map((group) => ({ ...structuredClone(group), id: ids.get(group.id)! })),

@@ -18,7 +18,7 @@ import { MATERIALS } from '@/core/piece/material';
 import { SHA256 } from '@/core/piece/material/picture';
 import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
-import { ROLES } from '@/core/piece/piece';
+import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
 import { FAR, placementSchema } from '@/core/piece/placement/placement';
 import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
 import { flatten, treeOf } from '@/core/project/tree';
@@ -38,7 +38,7 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
       ? old.surfaces.map((surface: object) => ({ groups: [], guides: [], locked: false, ...surface }))
       : old.surfaces,
   }),
-  // 4: punches, worked edges, mats, own shadows, blend modes. All of them may be absent.
+  // 4: punches, worked edges, mats, own shadows, blend modes, tucks. All of them may be absent.
   3: (old) => old,
 };
 
@@ -64,6 +64,7 @@ const oneOfKinds = (kinds: Record<string, { schema: ObjectSchema<AnyObject> }>, 
       : object().test('kind', `\${path} is a ${what} this version does not know`, () => false);
   });
 
+const within = number().min(-100).max(100).required();
 const pieceSchema = object({
   id,
   name: string().max(400).defined(),
@@ -75,6 +76,9 @@ const pieceSchema = object({
   finish: finishSchema.required(),
   placement: placementSchema.required(),
   groups: array(id).min(1).max(DEEPEST_GROUP),
+  tucks: array(object({ under: id, x: within, y: within }).noUnknown().required())
+    .min(1)
+    .max(MOST_TUCKS),
 }).noUnknown();
 
 const far = number().min(-FAR).max(FAR).required();

@@ -22,7 +22,13 @@ import {
   writeWords,
 } from '@/core/project/edits/make';
 import { layBeside } from '@/core/project/edits/group';
-import { isBackground, layBackground, layPieces, removePieces } from '@/core/project/edits/pile';
+import { NEW_EDGE } from '@/core/piece/finish/edge';
+import { NEW_MAT } from '@/core/piece/finish/mats';
+import { NEW_SHADOW } from '@/core/piece/finish/shadow';
+import { PUNCHES } from '@/core/piece/outline/punches';
+import { BLENDS } from '@/core/picture/blend';
+import { cutToPunch } from '@/core/project/edits/cut';
+import { isBackground, layBackground, layPieces, removePieces, setTucks } from '@/core/project/edits/pile';
 import { lockPieces, mirrorPieces, movePieces, placePiece } from '@/core/project/edits/place';
 import { readProject, writeProject } from '@/core/project/file';
 import { FILE_VERSION } from '@/core/project/model';
@@ -64,6 +70,14 @@ function someEdit(of: Project, dice: number): Edit {
       changeFinish(surface.id, [pick], 'change opacity', { opacity: (dice % 100) / 100 }),
       changeMaterial(surface.id, [pick], { kind: 'ink', colour: `#${String(100000 + (dice % 899999))}` }),
       changeOutline(surface.id, [pick], CUTS[dice % CUTS.length]!),
+      cutToPunch(surface.id, [pick], PUNCHES[dice % PUNCHES.length]!.id),
+      setTucks(surface.id, pick, [{ under: surface.pile[0]!.id, x: (dice % 10) / 10 - 0.5, y: 0.25 }]),
+      changeFinish(surface.id, [pick], 'change edge', {
+        edge: { ...NEW_EDGE, kind: dice % 2 ? 'torn' : 'lace', size: 4 + (dice % 40) },
+        mats: [NEW_MAT],
+        shadows: [NEW_SHADOW],
+        blend: BLENDS[dice % BLENDS.length],
+      }),
     );
   return choices[dice % choices.length]!;
 }
@@ -238,7 +252,7 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 4; this one reads up to 3\)/,
+      /newer Bellagraph \(file version 5; this one reads up to 4\)/,
     ],
     [
       'without a version',

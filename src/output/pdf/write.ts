@@ -191,6 +191,11 @@ class Pen {
   }
 
   private async mark(mark: Mark, alpha: number): Promise<void> {
+    if (mark.within) {
+      this.write(`q ${outline(mark.within)} W n`);
+      await this.mark({ ...mark, within: undefined }, alpha);
+      return this.write('Q');
+    }
     switch (mark.mark) {
       case 'fill':
         this.write(`${colour(mark.colour)} rg`);

@@ -78,6 +78,12 @@ function clipped(box: Box, { width, height }: Size): Box {
 function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSource, alpha: number): void {
   const { platform } = source;
   context.setTransform(...map);
+  if (mark.within) {
+    context.save();
+    context.clip(outline(platform, mark.within));
+    drawMark(context, { ...mark, within: undefined }, map, source, alpha);
+    return context.restore();
+  }
   switch (mark.mark) {
     case 'shadow':
       return drawShadow(context, mark, map, platform, alpha);

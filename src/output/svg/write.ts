@@ -67,6 +67,10 @@ function group(piece: DrawnPiece, index: number, defs: string[], files: Map<stri
 }
 
 function draw(mark: Mark, id: string, defs: string[], files: Map<string, string>): string {
+  if (mark.within) {
+    defs.push(`<clipPath id="${id}-seen"><path d="${pathData(mark.within)}"/></clipPath>`);
+    return `<g clip-path="url(#${id}-seen)">${draw({ ...mark, within: undefined }, id, defs, files)}</g>`;
+  }
   switch (mark.mark) {
     case 'fill':
       return `<path d="${pathData(mark.path)}" fill="${mark.colour}"/>`;

@@ -1,6 +1,6 @@
 /** Edits of which pieces a page has and how they are piled. */
 import type { Asset } from '@/core/picture/asset';
-import type { Piece } from '@/core/piece/piece';
+import type { Piece, Tuck } from '@/core/piece/piece';
 import { naming, type Edit } from '@/core/project/edits/edit';
 import { surfaceOf, type Group } from '@/core/project/model';
 
@@ -77,3 +77,14 @@ export function isBackground(piece: Piece, page: { width: number; height: number
     height >= page.height + 2 * page.bleed - 0.5
   );
 }
+
+/** Lets a piece pass under another at crossings, or over it again: `tucks` are all it has from now on. */
+export const setTucks = (surfaceId: string, piece: Piece, tucks: readonly Tuck[]): Edit => ({
+  label: `${tucks.length < (piece.tucks?.length ?? 0) ? 'untuck' : 'tuck'} ${piece.role}`,
+  apply(project) {
+    const found = surfaceOf(project, surfaceId).pile.find(({ id }) => id === piece.id);
+    if (!found) return;
+    if (tucks.length) found.tucks = tucks.map((tuck) => ({ ...tuck }));
+    else delete found.tucks;
+  },
+});

@@ -22,7 +22,7 @@ import {
 import { useState, type ReactNode } from 'react';
 import type { AlignTo } from '@/core/page/arrange';
 import { extentOfAll } from '@/core/page/extent';
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { moveEach, setEach } from '@/core/project/edits/place';
 import { unitsOf } from '@/core/project/tree';
 import { SMALLEST_PIECE } from '@/core/piece/placement/placement';

@@ -115,6 +115,15 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
           Bring it back to the page
         </Button>
       )}
+      <Button
+        size="small"
+        color="inherit"
+        title="Where it passes over others and where under (F)"
+        onClick={() => store.setState({ sheet: 'tuck' })}
+        sx={{ gridColumn: '1 / -1' }}
+      >
+        {piece.tucks ? `Tucked under at ${piece.tucks.length}` : 'Tuck it under something'}
+      </Button>
     </Box>
   );
 }

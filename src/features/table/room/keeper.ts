@@ -1,6 +1,7 @@
 /** Keeps every edit: a tenth of a second after it happened, and at once when the page is left. */
 import type { History } from '@/core/project/history';
-import { drawSurface, toolsFor } from '@/core/page/draw';
+import { drawSurface } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { drawPieces, sheetOf } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import { database, isFull } from '@/storage/database';

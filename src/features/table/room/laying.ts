@@ -1,6 +1,6 @@
 /** How things out of the workbox and the cupboard come to the page, each kind in its own way. */
 import type { Asset } from '@/core/picture/asset';
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
 import { artPiece, exchanged, type ArtCompartment, type Spot } from '@/core/project/create';
 import type { Edit } from '@/core/project/edits/edit';

@@ -2,7 +2,8 @@
 import { useEffect } from 'react';
 import { boxOfPoints, corners } from '@/core/geometry/box';
 import { compose, growth, scaling, translation } from '@/core/geometry/matrix';
-import { drawPiece, toolsFor } from '@/core/page/draw';
+import { drawPiece } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { drawPieces } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import * as act from '@/features/table/room/actions';

@@ -109,6 +109,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => store.setState({ sheet: 'combine' }),
   },
   {
+    keys: 'F',
+    does: 'Tuck: where it passes over others and where under',
+    group: 'Pieces',
+    is: key('f'),
+    run: (store) => store.setState({ sheet: 'tuck' }),
+  },
+  {
     keys: 'K',
     does: 'Match: give others its size, angle, ink …',
     group: 'Pieces',

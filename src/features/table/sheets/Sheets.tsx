@@ -15,6 +15,7 @@ type Sheet = ComponentType<{ onClose: () => void }>;
 const SHEETS: Record<SheetName, Sheet> = {
   punches: dynamic(() => import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet)),
   combine: dynamic(() => import('@/features/table/sheets/CombineSheet').then((m) => m.CombineSheet)),
+  tuck: dynamic(() => import('@/features/table/sheets/TuckSheet').then((m) => m.TuckSheet)),
   rows: dynamic(() => import('@/features/table/sheets/RowsSheet').then((m) => m.RowsSheet)),
   guides: dynamic(() => import('@/features/table/sheets/GuidesSheet').then((m) => m.GuidesSheet)),
   steps: dynamic(() => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),

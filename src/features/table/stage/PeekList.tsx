@@ -7,7 +7,7 @@ import { IconLock } from '@tabler/icons-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Piece } from '@/core/piece/piece';
 import { piecesAt } from '@/core/page/pick';
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/room/session';
 import { toPage } from '@/features/table/stage/view';

@@ -1,9 +1,10 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
 import { piecesAt } from '@/core/page/pick';
+import { Crossings } from '@/features/table/stage/Crossings';
 import { Guides } from '@/features/table/stage/Guides';
 import { Loupe } from '@/features/table/stage/Loupe';
 import { PeekList } from '@/features/table/stage/PeekList';
@@ -47,6 +48,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     }),
   );
   const unit = useSession((session) => shownProject(session).unit);
+  const tucking = useSession((session) => session.sheet === 'tuck');
   const locked = useSession((session) => shownSurface(session).locked);
   const guides = useSession(
     useShallow((session) => {
@@ -212,6 +214,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
         <Held unit={unit} />
+        {tucking && <Crossings />}
       </svg>
       {mode.kind === 'write' && <Writing key={mode.id} id={mode.id} />}
       <svg

@@ -1,7 +1,7 @@
 /** What a drag on the stage comes to: for where the pointer is now, an edit, and why it snapped. */
 import { boxOfPoints, type Box } from '@/core/geometry/box';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll, trueExtent } from '@/core/page/extent';
 import { framed, silhouettes } from '@/core/page/framed';
 import {

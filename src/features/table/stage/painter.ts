@@ -1,7 +1,9 @@
 /** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
 import type { Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
-import { drawPiece, toolsFor } from '@/core/page/draw';
+import { drawPiece } from '@/core/page/draw';
+import { tuckedOn, type Tucked } from '@/core/page/tuck';
+import { toolsFor } from '@/core/page/outlines';
 import type { DrawnPiece } from '@/core/picture/picture';
 import type { PageLight } from '@/core/piece/finish/light';
 import { assetsIn, type Piece } from '@/core/piece/piece';
@@ -21,6 +23,8 @@ interface Sheet {
   piece: Piece;
   light: PageLight;
   scale: number;
+  /** What of it is hidden beneath others, for comparing. */
+  tuck: string;
   drawn: DrawnPiece;
   /** Null for pieces too large to keep: they are drawn straight onto the layer. */
   bitmap: OffscreenCanvas | null;
@@ -35,6 +39,11 @@ export class Painter {
   private readonly sheets = new Map<string, Sheet>();
   private painted: { session: Session | null; moving: string } = { session: null, moving: '' };
   private dirty = true;
+  private tucks: { pile: unknown; light: unknown; by: ReadonlyMap<string, Tucked> } = {
+    pile: null,
+    light: null,
+    by: new Map(),
+  };
 
   constructor(
     private readonly layers: Layers,
@@ -67,6 +76,9 @@ export class Painter {
       before.moving === moving.join() &&
       before.session?.view === session.view &&
       before.session.history === session.history;
+    const tools = toolsFor(shownProject(session), session.typesetter);
+    if (this.tucks.pile !== pile || this.tucks.light !== light)
+      this.tucks = { pile, light, by: tuckedOn(pile, light, tools) };
     const draw = (layer: HTMLCanvasElement, pieces: readonly Piece[]) => {
       const context = layer.getContext('2d')!;
       context.setTransform(1, 0, 0, 1, 0, 0);
@@ -131,16 +143,18 @@ export class Painter {
   private sheetOf(piece: Piece, light: PageLight, view: Matrix, session: Session): Sheet {
     const scale = view[0];
     const known = this.sheets.get(piece.id);
-    if (known && known.light === light && known.scale === scale) {
+    const tucked = this.tucks.by.get(piece.id);
+    const tuck = tucked ? JSON.stringify(tucked) : '';
+    if (known && known.light === light && known.scale === scale && known.tuck === tuck) {
       if (known.piece === piece) return known;
-      const shifted = known.bitmap && shift(known.piece, piece);
+      const shifted = known.bitmap && !tuck && shift(known.piece, piece);
       if (shifted) {
         // Only moved: the same bitmap serves while the hand holds it, on whole pixels.
         const { x, y } = known.box;
         return { ...known, box: { ...known.box, x: x + shifted.x * scale, y: y + shifted.y * scale } };
       }
     }
-    const drawn = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter));
+    const drawn = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter), tucked);
     const origin: Matrix = [scale, 0, 0, scale, 0, 0];
     const box = pixelBounds(drawn, origin);
     const stage = this.layers.below.width * this.layers.below.height;
@@ -154,7 +168,7 @@ export class Painter {
         this.source(session, view, drawn),
       );
     }
-    const sheet: Sheet = { piece, light, scale, drawn, bitmap, box };
+    const sheet: Sheet = { piece, light, scale, tuck, drawn, bitmap, box };
     this.sheets.set(piece.id, sheet);
     return sheet;
   }

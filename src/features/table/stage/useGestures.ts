@@ -1,7 +1,7 @@
 /** Pointer work on the stage: select, peek, frame, move, resize, turn, slide, pan, guides. */
 import { useEffect, useRef, type PointerEvent as ReactPointerEvent } from 'react';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';

@@ -1,4 +1,7 @@
-/** All ready outlines, by family. A new punch is a few lines in its family's file. */
+/**
+ * All ready outlines, by family. A new punch is a few lines in its family's file. Pages kept for decades name them: what an
+ * id draws must never change, a better drawing gets another name.
+ */
 import { arches } from '@/core/piece/outline/punches/arches';
 import { arrows } from '@/core/piece/outline/punches/arrows';
 import { banners } from '@/core/piece/outline/punches/banners';

@@ -1,5 +1,5 @@
 /** What is selected on the table, and selecting by name, step and group. */
-import { toolsFor } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { groupsAmong } from '@/core/project/edits/group';
 import { surfaceOf } from '@/core/project/model';
 import { unitsOf, wholeUnits } from '@/core/project/tree';

@@ -1,5 +1,5 @@
 /** Cutting: to punches, with and out of each other, larger and smaller, apart. */
-import { toolsFor, cutOf } from '@/core/page/draw';
+import { toolsFor, cutOf } from '@/core/page/outlines';
 import type { Combination } from '@/core/geometry/combine';
 import { transformPath, type Path } from '@/core/geometry/path';
 import type { Corners } from '@/core/geometry/offset';

@@ -7,3 +7,4 @@ export * from '@/features/table/room/actions/arranging';
 export * from '@/features/table/room/actions/pages';
 export * from '@/features/table/room/actions/looking';
 export * from '@/features/table/room/actions/cutting';
+export * from '@/features/table/room/actions/tucking';

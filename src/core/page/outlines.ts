@@ -1,0 +1,54 @@
+/** How pieces are cut, worked and matted, in their own frames: what is drawn, taken hold of, and lies over others. */
+import type { Path } from '@/core/geometry/path';
+import type { Asset } from '@/core/picture/asset';
+import { worked } from '@/core/piece/finish';
+import type { Edge } from '@/core/piece/finish/edge';
+import { matPaths } from '@/core/piece/finish/mats';
+import { strokeReach } from '@/core/piece/finish/stroke';
+import { outlineKind, type Outline } from '@/core/piece/outline';
+import type { MadeCut } from '@/core/piece/outline/kind';
+import type { Piece } from '@/core/piece/piece';
+import type { Project } from '@/core/project/model';
+import type { Typesetter } from '@/core/text/typesetter';
+
+/** What drawing needs beside the page itself. */
+export interface DrawingTools {
+  typesetter: Typesetter;
+  asset(sha: string): Asset | undefined;
+}
+
+export const toolsFor = (project: Project, typesetter: Typesetter): DrawingTools => ({
+  typesetter,
+  asset: (sha) => project.assets[sha],
+});
+
+/** A cut as it was last made: an outline is another object when anything of it was changed. */
+interface Made {
+  width: number;
+  height: number;
+  edge: Edge | undefined;
+  typesetter: Typesetter;
+  cut: MadeCut & { face?: Path };
+}
+const made = new WeakMap<Outline, Made>();
+
+/** The piece's outline in its own frame, its edge worked. */
+export function cutOf({ outline, finish, placement }: Piece, { typesetter }: DrawingTools): Made['cut'] {
+  const { width, height } = placement;
+  const { edge } = finish;
+  const last = made.get(outline);
+  if (last?.width === width && last.height === height && last.edge === edge && last.typesetter === typesetter)
+    return last.cut;
+  const plain = outlineKind(outline).cut(outline, { width, height }, typesetter);
+  // Where the edge is worked, a picture's soft edge and words as words are gone.
+  const cut = edge ? worked(finish, plain.path) : plain;
+  made.set(outline, { width, height, edge, typesetter, cut });
+  return cut;
+}
+
+/** The same with its mats, and the room its stroke takes: what a hand can take hold of. */
+export function outlineOf(piece: Piece, tools: DrawingTools): { path: Path; reach: number } {
+  const { path } = cutOf(piece, tools);
+  const mats = matPaths(piece.finish.mats ?? [], path);
+  return { path: mats.at(-1) ?? path, reach: strokeReach(piece.finish.stroke) };
+}

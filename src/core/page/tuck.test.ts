@@ -1,0 +1,82 @@
+/** Tucks: found areas against areas done by hand; true after moves; what is hidden, picked and shadowed. */
+import { areaOf } from '@/core/geometry/offset';
+import { drawSurface } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
+import { piecesAt } from '@/core/page/pick';
+import { crossingsOf, tuckAt, tuckedOn } from '@/core/page/tuck';
+import type { Piece } from '@/core/piece/piece';
+import { movePieces } from '@/core/project/edits/place';
+import { removePieces, setTucks } from '@/core/project/edits/pile';
+import { copiesOf } from '@/core/project/copies';
+import { perform, startHistory } from '@/core/project/history';
+import type { Typesetter } from '@/core/text/typesetter';
+import { nodeTypesetter } from '../../../scripts/node/platform';
+import { inkPiece, laid } from '../../../scripts/testing/samples';
+
+let typesetter: Typesetter;
+beforeAll(async () => {
+  typesetter = await nodeTypesetter();
+});
+
+// Two clouds, 80 x 60, beneath a string 300 x 10 that runs across both.
+const clouds = [inkPiece('near', 60, 60, 80, 60), inkPiece('far', 200, 60, 80, 60)];
+const string = inkPiece('string', 20, 80, 300, 10);
+const start = () => startHistory(laid([...clouds, string], []));
+const pile = (history: ReturnType<typeof start>) => history.project.surfaces[0]!.pile;
+const tools = () => toolsFor(laid([], []), typesetter);
+
+function tucked() {
+  const history = start();
+  const { id } = history.project.surfaces[0]!;
+  const [, far] = crossingsOf(pile(history), 'string', tools());
+  return { id, history: perform(history, setTucks(id, pile(history)[2]!, [tuckAt(far!)]), 0) };
+}
+
+test('every crossing is found, with the area the two have in common', () => {
+  const found = crossingsOf(pile(start()), 'string', tools());
+  expect(found.map(({ lower, area }) => [lower.id, Math.round(areaOf(area))])).toEqual([
+    ['near', 800],
+    ['far', 800],
+  ]);
+  expect(crossingsOf(pile(start()), 'near', tools())).toHaveLength(1);
+});
+
+test('the string goes under the far cloud alone; it is hidden there, the cloud is touched and throws its shadow on it', () => {
+  const { history } = tucked();
+  const page = history.project.surfaces[0]!;
+  const hidden = tuckedOn(page.pile, page.light, tools()).get('string')!;
+  expect(hidden.areas.map((area) => Math.round(areaOf(area)))).toEqual([800]);
+  expect(hidden.shadows).toHaveLength(2);
+  const touched = (x: number) => piecesAt(page.pile, { x, y: 85 }, 0, tools()).map(({ id }) => id);
+  expect(touched(100)).toEqual(['string', 'near']);
+  expect(touched(240)).toEqual(['far', 'string']);
+  const drawn = drawSurface(page, tools()).pieces.find(({ id }) => id === 'string')!;
+  expect(drawn.marks.every(({ within }) => within)).toBe(true);
+});
+
+test('it stays true when either is moved, and is no more when they part; undone, all is as before', () => {
+  const { id, history } = tucked();
+  const moved = perform(history, movePieces(id, [clouds[1]!], 30, 8), 5000);
+  const areas = (h: typeof history) => {
+    const page = h.project.surfaces[0]!;
+    return (tuckedOn(page.pile, page.light, tools()).get('string')?.areas ?? []).map((area) =>
+      Math.round(areaOf(area)),
+    );
+  };
+  expect(areas(moved)).toEqual([800]);
+  const up = perform(moved, movePieces(id, [string], -5, -3), 9000);
+  expect(areas(up)).toEqual([800]);
+  const parted = perform(up, movePieces(id, [clouds[1]!], 0, 100), 13_000);
+  expect(areas(parted)).toEqual([]);
+  expect(areas(perform(parted, movePieces(id, [clouds[1]!], 0, -100), 17_000))).toEqual([800]);
+  expect(areas(perform(up, removePieces(id, [clouds[1]!]), 21_000))).toEqual([]);
+});
+
+test('copied together, the copy of the string goes under the copy of the cloud', () => {
+  const { history } = tucked();
+  const page = history.project.surfaces[0]!;
+  let next = 0;
+  const { pieces } = copiesOf(page.pile, page, () => `copy-${++next}`);
+  const string = pieces[2] as Piece;
+  expect(string.tucks).toEqual([expect.objectContaining({ under: pieces[1]!.id })]);
+});
