@@ -274,6 +274,17 @@ const sheetParts = async (file: Blob) => (await import('@/workers/sheet')).sheet
 const cutSheet = async (file: Blob, groups: readonly (readonly number[])[], ppi: number) =>
   (await import('@/workers/sheet')).cutSheet(file, groups, ppi);
 
-const importer = { importPicture, listZip, importFromZip, bytesFromZip, sheetParts, cutSheet };
+const templateTones = async (file: Blob, most: number) =>
+  (await import('@/workers/template')).templateTones(file, most);
+
+const importer = {
+  importPicture,
+  listZip,
+  importFromZip,
+  bytesFromZip,
+  sheetParts,
+  cutSheet,
+  templateTones,
+};
 export type Importer = typeof importer;
 expose(importer);

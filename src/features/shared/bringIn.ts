@@ -8,6 +8,7 @@ import { storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
 import type { Imported, Importer } from '@/workers/import.worker';
 import type { SheetParts } from '@/workers/sheet';
+import type { ToldTones } from '@/workers/template';
 
 /** A file as it is chosen, or one inside a kit's zip. */
 export interface Incoming {
@@ -138,6 +139,10 @@ export const sheetParts = (file: Blob): Promise<SheetParts> => ask((importer) =>
 /** Each group of a sheet's parts as a picture of its own. Throws if the picture cannot be decoded. */
 export const cutSheet = (file: Blob, groups: readonly (readonly number[])[], ppi: number): Promise<Blob[]> =>
   ask((importer) => importer.cutSheet(file, groups, ppi));
+
+/** The tones of a picture as outlines, at most `most` of them. Throws if the picture cannot be decoded. */
+export const templateTones = (file: Blob, most: number): Promise<ToldTones> =>
+  ask((importer) => importer.templateTones(file, most));
 
 /** What to tell a person afterwards; null when all went well. */
 export function describeTrouble({ arrived, assets, refused, left, full }: BroughtIn): string | null {

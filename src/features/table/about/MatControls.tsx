@@ -16,10 +16,13 @@ import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, type Unit } from '@/core/units/lengths';
+import type { Asset } from '@/core/picture/asset';
+import { together } from '@/core/project/edits/edit';
+import { gather } from '@/core/project/edits/gather';
+import { PaperField } from '@/features/table/about/PaperField';
 import { InkField } from '@/features/table/about/InkField';
 import { measureWithin, readDegrees } from '@/features/table/about/measures';
 import { useSession } from '@/features/table/room/context';
-import { shownProject } from '@/features/table/room/session';
 import { LengthField } from '@/ui/LengthField';
 
 const CORNER_NAMES: Record<Corners, string> = { round: 'Round', mitred: 'Mitred', straight: 'Straight' };
@@ -28,19 +31,18 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
-  const assets = useSession((session) => shownProject(session).assets);
-  const papers = useSession((session) => shownProject(session).papers);
   const mats = pieces[0]?.finish.mats ?? [];
-  const change = (label: string, next: readonly Mat[]) =>
-    perform(
-      changeFinish(surfaceId, pieces, label, { mats: next.length ? structuredClone([...next]) : undefined }),
-    );
-  const set = (at: number, to: Partial<Mat>) =>
+  const change = (next: readonly Mat[], paper?: Asset) => {
+    const edit = changeFinish(surfaceId, pieces, 'change mats', {
+      mats: next.length ? structuredClone([...next]) : undefined,
+    });
+    perform(paper ? together(edit.label, [gather('papers', [paper]), edit]) : edit);
+  };
+  const set = (at: number, to: Partial<Mat>, paper?: Asset) =>
     change(
-      'change mats',
       mats.map((mat, i) => (i === at ? { ...mat, ...to } : mat)),
+      paper,
     );
-  const known = (sha: string) => papers.includes(sha);
   return (
     <Box
       component="section"
@@ -57,7 +59,7 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
           disabled={readOnly || mats.length >= MOST_MATS}
           startIcon={<IconPlus size={16} />}
           onClick={() =>
-            change('change mats', [
+            change([
               ...mats,
               // The second is darker and narrower, so that both are seen.
               mats.length ? { ...NEW_MAT, width: 5, material: { kind: 'ink', colour: '#2f6f68' } } : NEW_MAT,
@@ -104,43 +106,21 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
                 color="inherit"
                 disabled={readOnly}
                 aria-label={`Take mat ${i + 1} away`}
-                onClick={() =>
-                  change(
-                    'change mats',
-                    mats.filter((_, at) => at !== i),
-                  )
-                }
+                onClick={() => change(mats.filter((_, at) => at !== i))}
               >
                 <IconX size={17} />
               </IconButton>
             </Tooltip>
           </Box>
-          <TextField
-            select
+          <PaperField
             label="Made of"
-            value={mat.material.kind === 'paper' ? mat.material.asset : 'ink'}
+            paper={mat.material.kind === 'paper' ? mat.material.asset : null}
             disabled={readOnly}
-            onChange={(event) =>
-              set(i, {
-                material:
-                  event.target.value === 'ink'
-                    ? NEW_MAT.material
-                    : { kind: 'paper', asset: event.target.value, window: WHOLE },
-              })
+            onNone={() => set(i, { material: NEW_MAT.material })}
+            onPaper={(paper) =>
+              set(i, { material: { kind: 'paper', asset: paper.sha, window: WHOLE } }, paper)
             }
-          >
-            <MenuItem value="ink">Cardstock in an ink</MenuItem>
-            {mat.material.kind === 'paper' && !known(mat.material.asset) && (
-              <MenuItem value={mat.material.asset}>
-                {assets[mat.material.asset]?.name ?? 'A paper not here'}
-              </MenuItem>
-            )}
-            {papers.map((sha) => (
-              <MenuItem key={sha} value={sha}>
-                {assets[sha]?.name ?? 'A paper'}
-              </MenuItem>
-            ))}
-          </TextField>
+          />
           <TextField
             select
             label="Corners"

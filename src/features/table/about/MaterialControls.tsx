@@ -17,24 +17,31 @@ import {
   IconAlertTriangle,
   IconCircleCheck,
   IconRotateClockwise,
+  IconTemplate,
 } from '@tabler/icons-react';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isPicture, pictureScale } from '@/core/piece/material';
 import type { ArtMaterial } from '@/core/piece/material/art';
-import { keepCovered, MOST_ZOOM } from '@/core/piece/material/window';
+import { keepCovered, MOST_ZOOM, WHOLE } from '@/core/piece/material/window';
 import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/piece/outline/glyphs';
 import { normalTurn } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { FIRST_INK } from '@/core/project/create';
+import { together } from '@/core/project/edits/edit';
+import { gather } from '@/core/project/edits/gather';
 import { changeMaterial, slidePicture } from '@/core/project/edits/make';
 import { describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
 import { fail, ok } from '@/core/result';
 import { FAMILIES } from '@/core/text/families';
 import type { Unit } from '@/core/units/lengths';
+import { PaperField } from '@/features/table/about/PaperField';
 import { InkField } from '@/features/table/about/InkField';
 import { rewrite } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
+
+/** What a paper becomes when it is made of an ink again. */
+const NEW_INK = '#9e2b45';
 
 interface Props {
   pieces: readonly Piece[];
@@ -43,17 +50,41 @@ interface Props {
 }
 
 export function MaterialControls({ pieces, asset, unit }: Props) {
+  const { store } = useRoom();
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [piece] = pieces;
   const inks = pieces.filter((candidate) => candidate.material.kind === 'ink' && !candidate.placement.locked);
+  const sheets = pieces.filter(
+    ({ material, placement }) => (material.kind === 'ink' || material.kind === 'paper') && !placement.locked,
+  );
   if (!piece || piece.placement.locked)
     return <Typography variant="body2">Locked: unlock it to change it.</Typography>;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       {pieces.length === 1 && piece.outline.kind === 'glyphs' && (
         <LetterControls piece={piece} readOnly={readOnly} />
+      )}
+      {(piece.material.kind === 'ink' || piece.material.kind === 'paper') && (
+        <PaperField
+          label="Made of"
+          none={piece.outline.kind === 'glyphs' ? 'An ink' : 'Cardstock in an ink'}
+          paper={piece.material.kind === 'paper' ? piece.material.asset : null}
+          disabled={readOnly}
+          onNone={() =>
+            piece.material.kind === 'paper' &&
+            perform(changeMaterial(surfaceId, sheets, { kind: 'ink', colour: NEW_INK }))
+          }
+          onPaper={(paper) => {
+            const edit = changeMaterial(surfaceId, sheets, {
+              kind: 'paper',
+              asset: paper.sha,
+              window: WHOLE,
+            });
+            perform(together(edit.label, [gather('papers', [paper]), edit]));
+          }}
+        />
       )}
       {piece.material.kind === 'ink' && inks.length > 0 && (
         <InkField
@@ -68,6 +99,16 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       )}
       {pieces.length === 1 && piece.material.kind === 'art' && (
         <ArtControls piece={piece} material={piece.material} readOnly={readOnly} />
+      )}
+      {pieces.length === 1 && 'asset' in piece.material && asset && !readOnly && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconTemplate size={17} />}
+          onClick={() => store.setState({ sheet: 'template' })}
+        >
+          Cut papers by its tones
+        </Button>
       )}
       {'asset' in piece.material && !asset && (
         <Typography variant="body2" color="error">

@@ -8,6 +8,7 @@ import * as act from '@/features/table/room/actions';
 import { shownSurface } from '@/features/table/room/session';
 import { placePiece, scaleWords } from '@/core/project/edits/place';
 import { extentOf, SMALLEST_PIECE } from '@/core/piece/placement/placement';
+import { punchOf } from '@/core/piece/outline/punches';
 import type { Piece } from '@/core/piece/piece';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { ArrangeControls } from '@/features/table/about/ArrangeControls';
@@ -35,15 +36,22 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
   const { x, y, width, height, turn, locked } = placement;
   const disabled = locked || readOnly;
   const length = (least: number) => measureWithin(unit, least, FARTHEST);
-  /** The new size with the top left corner kept; the other side follows, so that nothing is squashed. */
+  // A strip of paper is as long and as wide as one likes; what shows a picture or has a shape keeps its proportions.
+  const free =
+    (piece.material.kind === 'ink' || piece.material.kind === 'paper') &&
+    (piece.outline.kind === 'rectangle' ||
+      (piece.outline.kind === 'punch' && !punchOf(piece.outline.punch).keeps));
+  /** The new size with the top left corner kept; the other side follows where that would squash something. */
   const resize = (side: 'width' | 'height') => (value: number) => {
     const scale = value / placement[side];
+    const across = side === 'width' || !free ? scale : 1;
+    const down = side === 'height' || !free ? scale : 1;
     const to = {
       ...placement,
-      width: width * scale,
-      height: height * scale,
-      x: x + (width * (scale - 1)) / 2,
-      y: y + (height * (scale - 1)) / 2,
+      width: width * across,
+      height: height * down,
+      x: x + (width * (across - 1)) / 2,
+      y: y + (height * (down - 1)) / 2,
     };
     perform(
       piece.outline.kind === 'glyphs'

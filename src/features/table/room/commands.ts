@@ -37,6 +37,7 @@ export const COMMANDS: readonly Command[] = [
   command('Pieces', 'Lock everything else', act.lockOthers),
   command('Pieces', 'Bring back to the page', act.bringBack),
   opens('Pieces', 'Copy to other pages', 'pages'),
+  opens('Pieces', 'Cut papers by the tones of a picture', 'template'),
   ...(
     [
       ['left', 'left edges'],

@@ -32,7 +32,17 @@ export type Mode = { kind: 'pick' } | { kind: 'slide'; id: string } | { kind: 'w
 
 /** What may be opened over the table. */
 export type SheetName =
-  'punches' | 'combine' | 'tuck' | 'rows' | 'guides' | 'match' | 'pages' | 'steps' | 'actions' | 'screen';
+  | 'punches'
+  | 'combine'
+  | 'tuck'
+  | 'template'
+  | 'rows'
+  | 'guides'
+  | 'match'
+  | 'pages'
+  | 'steps'
+  | 'actions'
+  | 'screen';
 
 /** A property on its way from one piece to those that are pressed next. */
 export interface Matching {

@@ -16,6 +16,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   punches: dynamic(() => import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet)),
   combine: dynamic(() => import('@/features/table/sheets/CombineSheet').then((m) => m.CombineSheet)),
   tuck: dynamic(() => import('@/features/table/sheets/TuckSheet').then((m) => m.TuckSheet)),
+  template: dynamic(() => import('@/features/table/sheets/TemplateSheet').then((m) => m.TemplateSheet)),
   rows: dynamic(() => import('@/features/table/sheets/RowsSheet').then((m) => m.RowsSheet)),
   guides: dynamic(() => import('@/features/table/sheets/GuidesSheet').then((m) => m.GuidesSheet)),
   steps: dynamic(() => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),

@@ -26,6 +26,18 @@ function Stitch({ rings, quiet }: { rings: readonly (readonly Point[])[]; quiet?
   );
 }
 
+/** Pixels a handle needs between two corners, and how long a strip must be to have its ends outside. */
+const ROOM = 40;
+const LONG = 72;
+const OUTSIDE = 18;
+
+/** A point a little further from the middle. */
+function beyond(point: Point, centre: Point): Point {
+  const long = Math.hypot(point.x - centre.x, point.y - centre.y) || 1;
+  const share = (long + OUTSIDE) / long;
+  return { x: centre.x + (point.x - centre.x) * share, y: centre.y + (point.y - centre.y) * share };
+}
+
 const HANDLES: readonly [Side, Side][] = [
   [-1, -1],
   [1, -1],
@@ -134,8 +146,11 @@ function Handles({ map, size, turn, cornersOnly = false, onGrip }: HandlesProps)
       </g>
       {HANDLES.map(([sx, sy]) => {
         const side = sx === 0 || sy === 0;
-        if (side && (cornersOnly || (sx === 0 ? across < 64 : down < 64))) return null;
-        const { x, y } = at(sx, sy);
+        const [beside, along] = sx === 0 ? [across, down] : [down, across];
+        // A long thin strip has no room between its corners: its ends are taken hold of just outside.
+        const outside = side && beside < ROOM;
+        if (side && (cornersOnly || (outside && along < LONG))) return null;
+        const { x, y } = outside ? beyond(at(sx, sy), centre) : at(sx, sy);
         const angle = (Math.atan2(sy * height, sx * width) * 180) / Math.PI + turn;
         const cursor =
           CURSORS[

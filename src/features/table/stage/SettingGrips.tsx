@@ -6,7 +6,7 @@ import { punchOf } from '@/core/piece/outline/punches';
 import { valuesFor } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
-import type { Grip } from '@/features/table/stage/drags';
+import { shadowRoot, type Grip } from '@/features/table/stage/drags';
 
 interface Props {
   piece: Piece;
@@ -20,7 +20,6 @@ export function SettingGrips({ piece, view, onGrip }: Props) {
   const fromCorner = compose(lies, translation(-placement.width / 2, -placement.height / 2));
   const punch = outline.kind === 'punch' ? punchOf(outline.punch) : null;
   const value = outline.kind === 'punch' && punch ? valuesFor(punch, placement, outline.settings) : null;
-  const middle = apply(lies, { x: 0, y: 0 });
   return (
     <g>
       {punch?.settings.map(
@@ -35,7 +34,9 @@ export function SettingGrips({ piece, view, onGrip }: Props) {
           ),
       )}
       {finish.shadows?.map(({ x, y }, index) => {
-        const at = apply(view, { x: placement.x + x, y: placement.y + y });
+        const root = shadowRoot(piece, index);
+        const middle = apply(view, root);
+        const at = apply(view, { x: root.x + x, y: root.y + y });
         return (
           <g
             key={index}

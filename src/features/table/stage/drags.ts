@@ -331,15 +331,20 @@ export function settingDrag(session: Session, piece: Piece, id: SettingId): Drag
   };
 }
 
+/** Where on the piece the handle of a shadow is tied, page points: side by side, so that each can be caught. */
+export function shadowRoot({ placement, finish }: Piece, index: number): Point {
+  const share = (index + 1) / ((finish.shadows?.length ?? 0) + 1) - 0.5;
+  return apply(placementMatrix(placement), { x: share * placement.width, y: 0 });
+}
+
 /** A shadow laid by hand, dragged to where it shall fall. */
 export function shadowDrag(session: Session, piece: Piece, index: number): Drag {
+  const root = shadowRoot(piece, index);
   const within = (value: number) => Math.max(-FARTHEST_SHADOW, Math.min(FARTHEST_SHADOW, value));
   return (now) => {
     const to = toPage(session.view, now);
     const shadows = (piece.finish.shadows ?? []).map((shadow, i) =>
-      i === index
-        ? { ...shadow, x: within(to.x - piece.placement.x), y: within(to.y - piece.placement.y) }
-        : { ...shadow },
+      i === index ? { ...shadow, x: within(to.x - root.x), y: within(to.y - root.y) } : { ...shadow },
     );
     return { edit: changeFinish(session.surfaceId, [piece], 'move shadow', { shadows }) };
   };

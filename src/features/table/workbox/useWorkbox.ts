@@ -3,15 +3,14 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
-import { fail, type Result } from '@/core/result';
 import { COMPARTMENTS, uses, type Compartment, type Project } from '@/core/project/model';
 import { KINDS } from '@/core/supplies/model';
 import { cueOf, guessKind } from '@/core/supplies/sort';
-import { pictureOf } from '@/features/shared/supplyFiles';
 import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { Session } from '@/features/table/room/session';
 import { smallBlob } from '@/storage/assets';
+import { housePapers, takeHousePaper, type HousePaper } from '@/features/table/workbox/usePapers';
 import type { Carried } from '@/features/table/workbox/carry';
 import { useNotify } from '@/ui/notices';
 
@@ -31,11 +30,6 @@ export interface Counting {
 
 /** Milliseconds between looks into the workbox while pictures arrive. */
 const SHOW_EVERY = 300;
-
-interface HousePaper {
-  id: string;
-  asset: Asset;
-}
 
 /** Addresses of small pictures out of the store. */
 function useThumbs(shas: readonly string[]): ReadonlyMap<string, string> {
@@ -116,10 +110,11 @@ export function useWorkbox() {
   const thumbs = useThumbs(gathered);
 
   useEffect(() => {
-    void fetch('/house/papers.json')
-      .then((answer) => answer.json())
-      .then(setHouse)
-      .catch(() => notify({ text: 'The house papers could not be read.', tone: 'error' }));
+    void housePapers().then((papers) =>
+      papers.length
+        ? setHouse(papers)
+        : notify({ text: 'The house papers could not be read.', tone: 'error' }),
+    );
   }, [notify]);
 
   const items = useMemo(() => {
@@ -190,15 +185,7 @@ export function useWorkbox() {
   );
 
   /** A house paper's file comes into the store when it is first used. */
-  const housePaper = useCallback(
-    async (sha: string): Promise<Result<Asset>> => {
-      const paper = house.find(({ asset }) => asset.sha === sha);
-      return paper
-        ? pictureOf({ asset: paper.asset, name: paper.asset.name, at: `/house/papers/${paper.id}.jpg` })
-        : fail('This paper is no longer there.');
-    },
-    [house],
-  );
+  const housePaper = useCallback(async (sha: string) => takeHousePaper(house, sha), [house]);
 
   return { items, counting, bring, housePaper };
 }

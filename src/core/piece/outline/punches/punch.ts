@@ -93,6 +93,9 @@ export const settable = (
   draw: Punch['draw'],
 ): Punch => ({ id: idOf(name), name, family, shape, keeps: KEEPING.has(family), settings, draw });
 
+/** A punch that may be as long as one likes, whatever its family. */
+export const anyLength = (punch: Punch): Punch => ({ ...punch, keeps: false });
+
 /** In these families what has settings is round or regular all the same. */
 const KEEPING: ReadonlySet<PunchFamily> = new Set<PunchFamily>([
   'Rounds',

@@ -3,6 +3,7 @@ import { around, mirroredPoints, pen, points, smooth } from '@/core/geometry/pen
 import type { Path } from '@/core/geometry/path';
 import type { Size } from '@/core/geometry/box';
 import {
+  anyLength,
   count,
   length,
   fromRight,
@@ -95,22 +96,24 @@ export const rounds: readonly Punch[] = [
   ),
   still('Half round', FAMILY, pen().arc(50, 50, 50, 50, -90, 90).close().done()),
   still('Quarter round', FAMILY, pen().from(0, 0).arc(0, 100, 100, 100, 0, 90).to(0, 100).close().done()),
-  settable('Pill', FAMILY, 2.4, [], ({ width, height }) => {
-    const r = Math.min(width, height) / 2;
-    return width >= height
-      ? pen()
-          .from(r, 0)
-          .arc(width - r, r, r, r, 0, 180)
-          .arc(r, r, r, r, 180, 360)
-          .close()
-          .done()
-      : pen()
-          .from(0, r)
-          .arc(r, r, r, r, -90, 90)
-          .arc(r, height - r, r, r, 90, 270)
-          .close()
-          .done();
-  }),
+  anyLength(
+    settable('Pill', FAMILY, 2.4, [], ({ width, height }) => {
+      const r = Math.min(width, height) / 2;
+      return width >= height
+        ? pen()
+            .from(r, 0)
+            .arc(width - r, r, r, r, 0, 180)
+            .arc(r, r, r, r, 180, 360)
+            .close()
+            .done()
+        : pen()
+            .from(0, r)
+            .arc(r, r, r, r, -90, 90)
+            .arc(r, height - r, r, r, 90, 270)
+            .close()
+            .done();
+    }),
+  ),
   settable('Scalloped round', FAMILY, 1, [count('count', 'Scallops', 16, 5, 120)], (size, value) =>
     scalloped(size, value('count')),
   ),

@@ -8,3 +8,4 @@ export * from '@/features/table/room/actions/pages';
 export * from '@/features/table/room/actions/looking';
 export * from '@/features/table/room/actions/cutting';
 export * from '@/features/table/room/actions/tucking';
+export * from '@/features/table/room/actions/templating';

@@ -1,0 +1,269 @@
+/** Cutting and finishing: punches, outlines together, worked edges, mats, shadows, tucks, templates; by mouse and by keyboard. */
+import { execFileSync } from 'node:child_process';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import sharp from 'sharp';
+import { axe } from './axe';
+import {
+  bringIn,
+  field,
+  kept,
+  layByEnter,
+  newPage,
+  notice,
+  openRow,
+  pageOnScreen,
+  photo,
+  slabs,
+} from './table';
+
+const stage = (page: Page): Locator => page.getByTestId('stage');
+const sheet = (page: Page, name: string): Locator => page.getByRole('dialog', { name });
+const undoOf = (page: Page, what: string): Locator =>
+  page.getByRole('button', { name: `Undo ${what}`, exact: true });
+
+async function set(page: Page, name: string, value: string): Promise<void> {
+  await field(page, name).fill(value);
+  await field(page, name).press('Enter');
+}
+async function nothingChosen(page: Page): Promise<void> {
+  await stage(page).focus();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+}
+/** Punches a new piece out of cardstock, by keyboard, and puts it at inches from left and top. */
+async function punch(page: Page, name: string, width: string, left: string, top: string): Promise<void> {
+  await nothingChosen(page);
+  await page.keyboard.press('d');
+  await sheet(page, 'Punches').getByLabel('Find a punch').fill(name);
+  await sheet(page, 'Punches').getByRole('button', { name, exact: true }).press('Enter');
+  await expect(page.getByLabel('Name of this piece')).toHaveValue(name);
+  await page.keyboard.press('Escape');
+  await openRow(page, 'Place');
+  await set(page, 'Width', width);
+  await set(page, 'From left', left);
+  await set(page, 'From top', top);
+}
+async function choose(page: Page, list: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: list }).click();
+  await page.getByRole('option', { name: option }).click();
+}
+const colourAt = async (page: Page, x: number, y: number): Promise<number[]> => {
+  const at = await pageOnScreen(page);
+  const shot = await page.screenshot({
+    clip: { x: at.x + (x - 6) * at.inch, y: at.y + (y - 6) * at.inch, width: 2, height: 2 },
+  });
+  return [...(await sharp(shot).removeAlpha().raw().toBuffer())].slice(0, 3);
+};
+const isNear = (colour: readonly number[], hex: string, by = 14): boolean =>
+  [1, 3, 5].every((at, k) => Math.abs(colour[k]! - Number.parseInt(hex.slice(at, at + 2), 16)) < by);
+
+test('a banner is punched, its notch set by number and by its handle; it stays as deep when the banner grows', async ({
+  page,
+}) => {
+  await newPage(page);
+  await punch(page, 'Banner', '4', '2', '2');
+  await openRow(page, 'Cut');
+  await set(page, 'Depth of the notch', '0.5');
+  await openRow(page, 'Place');
+  const { x, inch } = await pageOnScreen(page);
+  // From its side a banner only grows longer.
+  const side = page.locator('[data-grip="1,0"]').first();
+  const from = (await side.boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + 3 * inch, from.y + from.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await openRow(page, 'Cut');
+  await expect(field(page, 'Depth of the notch')).toHaveValue('0.5');
+  const grip = (await page.locator('[data-grip="Depth of the notch"]').boundingBox())!;
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + grip.width / 2 - inch, grip.y + grip.height / 2, { steps: 6 });
+  await page.mouse.up();
+  expect(Number(await field(page, 'Depth of the notch').inputValue())).toBeCloseTo(1.5, 1);
+  await expect(undoOf(page, 'change banner')).toBeVisible();
+  await set(page, 'Depth of the notch', 'deep');
+  await expect(
+    page.getByText('“deep” could not be worked out').or(page.getByText('“deep” is not a length')).first(),
+  ).toBeVisible();
+  await page.keyboard.press('Escape');
+  await nothingChosen(page);
+  const colour = await colourAt(page, 8.6, 2.3);
+  expect(isNear(colour, '#ffffff')).toBe(true);
+  await axe(page);
+});
+
+test('a photo is cut to a punch and slides in it; outlines are joined, cut out and overlapped, with what comes of it said', async ({
+  page,
+}) => {
+  await newPage(page);
+  await punch(page, 'Star', '3', '2', '2');
+  await punch(page, 'Cloud', '3', '3.5', '3');
+  await nothingChosen(page);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('x');
+  const outlines = sheet(page, 'Outlines');
+  await expect(outlines.getByRole('status')).toContainText('1 part');
+  await outlines.getByRole('button', { name: 'Cut out' }).click();
+  await expect(outlines.getByRole('status')).toContainText(
+    /^The lowest one, without all that lies above it. \d/,
+  );
+  await axe(page);
+  await outlines.getByRole('button', { name: 'Overlap' }).click();
+  await outlines.getByRole('button', { name: 'Overlap' }).last().click();
+  await expect(slabs(page)).toHaveCount(1);
+  await expect(undoOf(page, 'keep the overlap of 2 pieces')).toBeVisible();
+  await stage(page).press('Control+z');
+  await expect(slabs(page)).toHaveCount(2);
+
+  // Laid apart they come to nothing, and that is said; joined with a hair between them, the gap is named and closed.
+  await nothingChosen(page);
+  await punch(page, 'Right triangle', '2', '8', '8');
+  await nothingChosen(page);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('x');
+  await outlines.getByRole('button', { name: 'Overlap' }).first().click();
+  await expect(outlines.getByRole('status')).toContainText('They do not overlap, so nothing would be left');
+  await page.keyboard.press('Escape');
+  await stage(page).press('Delete');
+  await punch(page, 'Hexagon', '2', '2', '2');
+  await punch(page, 'Hexagon', '2', '4.005', '2');
+  await nothingChosen(page);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('x');
+  await expect(outlines.getByText(/“Hexagon” and “Hexagon” only nearly touch: 0\.0/)).toBeVisible();
+  await outlines.getByRole('button', { name: 'Join and close the gaps' }).click();
+  await expect(slabs(page)).toHaveCount(1);
+  await set(page, 'By', '0.25');
+  await outlines.getByRole('button', { name: 'Grow' }).click();
+  await openRow(page, 'Place');
+  await expect.poll(async () => Number(await field(page, 'Width').inputValue())).toBeCloseTo(4.5, 1);
+
+  await page.keyboard.press('Escape');
+  await nothingChosen(page);
+  await bringIn(page, photo('fly-in-high'));
+  await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').first());
+  await stage(page).press('d');
+  await sheet(page, 'Punches').getByRole('button', { name: 'Heart', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await openRow(page, 'Cut');
+  await expect(page.getByRole('button', { name: /^Cut Heart/ })).toBeVisible();
+  await expect(undoOf(page, 'cut photo to heart')).toBeVisible();
+  await expect(page.getByRole('toolbar').getByRole('button', { name: 'Slide' })).toBeVisible();
+});
+
+test('a page from the house alone: a template in four papers, a banner with two shadows, a torn strip, a double mat, a string over and under clouds; printed', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await newPage(page);
+  const template = await sharp(
+    Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900"><rect width="1200" height="900" fill="#fff"/>' +
+        ['#222', '#666', '#999', '#ccc']
+          .map((tone, i) =>
+            [0, 1, 2]
+              .map(
+                (k) =>
+                  `<circle cx="${160 + i * 290}" cy="${160 + k * 290}" r="${90 + 10 * i}" fill="${tone}"/>`,
+              )
+              .join(''),
+          )
+          .join('') +
+        '</svg>',
+    ),
+  )
+    .png()
+    .withMetadata({ density: 300 })
+    .toBuffer();
+  await bringIn(page, [{ name: 'circles.png', mimeType: 'image/png', buffer: template }]);
+  await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').first());
+  await openRow(page, 'Place');
+  await set(page, 'From left', '1');
+  await set(page, 'From top', '1');
+  await openRow(page, 'Material');
+  await page.getByRole('button', { name: 'Cut papers by its tones' }).click();
+  const tones = sheet(page, 'Template');
+  await expect(tones.getByRole('status')).toContainText('5 tones');
+  await expect(tones.getByText('3 areas', { exact: false })).toHaveCount(4);
+  await axe(page);
+  // The white ground is the largest; the other four each get a paper.
+  for (const [tone, paper] of [1, 2, 3, 4].entries()) {
+    await page.getByRole('combobox', { name: `Paper for tone ${tone + 2}` }).click();
+    await page.getByRole('option').nth(paper).click();
+    await expect(page.getByRole('option')).toHaveCount(0);
+  }
+  await tones.getByRole('button', { name: 'Cut them all' }).click();
+  await expect(notice(page)).toContainText('4 pieces were cut. The template is hidden');
+  await expect(slabs(page)).toHaveCount(5);
+  await expect(undoOf(page, 'cut papers by template')).toBeVisible();
+
+  await punch(page, 'Banner', '5', '6', '1');
+  await openRow(page, 'Finish');
+  await page.getByRole('button', { name: 'Add a shadow' }).click();
+  await page.getByRole('button', { name: 'Add a shadow' }).click();
+  await expect(page.getByRole('group', { name: /^Shadow \d$/ })).toHaveCount(2);
+  const grip = (await page.locator('[data-grip="shadow-1"]').boundingBox())!;
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + grip.width / 2 + 20, grip.y + grip.height / 2 + 20, { steps: 5 });
+  await page.mouse.up();
+  await expect(undoOf(page, 'move shadow of embellishment')).toBeVisible();
+  expect(Number(await field(page, 'Shadow 1, right').inputValue())).toBeGreaterThan(0.4);
+
+  // A strip of house paper, torn below, white inside.
+  await nothingChosen(page);
+  await layByEnter(page.getByRole('list', { name: 'Papers' }).getByRole('button').first());
+  await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
+  await openRow(page, 'Cut');
+  await choose(page, 'Edge', 'Torn');
+  for (const side of ['top', 'left', 'right'])
+    await page.getByRole('button', { name: side, exact: true }).click();
+  await set(page, 'White inside', '0.08');
+  await page.getByRole('button', { name: 'Tear anew' }).click();
+  await expect(page.getByRole('button', { name: 'bottom', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+
+  // A focal circle on a double mat.
+  await nothingChosen(page);
+  await bringIn(page, photo('fly-in-high'));
+  await layByEnter(
+    page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button', { name: /fly-in-high/ }),
+  );
+  await openRow(page, 'Cut');
+  await page.getByRole('button', { name: 'Ellipse' }).click();
+  await openRow(page, 'Finish');
+  await page.getByRole('button', { name: 'Lay a mat' }).click();
+  await page.getByRole('button', { name: 'One more beneath' }).click();
+  await expect(page.getByRole('group', { name: /^Mat \d$/ })).toHaveCount(2);
+
+  // Two clouds and a string across them: over the first, under the second.
+  await punch(page, 'Cloud', '2.5', '1', '8.5');
+  await punch(page, 'Cloud', '2.5', '5', '8.5');
+  await punch(page, 'Pill', '8', '0.5', '9.4');
+  await set(page, 'Height', '0.12');
+  await expect(field(page, 'Width')).toHaveValue('8');
+  await nothingChosen(page);
+  await slabs(page).first().click();
+  await stage(page).press('f');
+  const tuck = sheet(page, 'Tuck');
+  const under = tuck.getByRole('group', { name: /Cloud/ }).last().getByRole('button', { name: 'Under' });
+  await under.focus();
+  await page.keyboard.press('Enter');
+  await expect(undoOf(page, 'tuck embellishment')).toBeVisible();
+  await page.locator('[data-crossing] text').last().click();
+  await page.locator('[data-crossing] text').last().click();
+  await axe(page);
+  await page.keyboard.press('Escape');
+  await kept(page);
+
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Make the PDF' }).click();
+  const file = await (await download).path();
+  expect(execFileSync('qpdf', ['--check', file], { encoding: 'utf8' })).toContain(
+    'No syntax or stream encoding errors',
+  );
+});
