@@ -1,6 +1,6 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
- * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cupboard` runs some.
+ * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,cupboard` runs some.
  */
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
@@ -15,6 +15,7 @@ import { ROOT } from '../node/platform';
 import { unpackProject } from '@/storage/project-file';
 import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
+import { cutting } from './cutting';
 import { cupboard } from './cupboard';
 
 const PORT = 3297;
@@ -408,6 +409,7 @@ try {
     await outputs(browser, { png: Boolean(wants('png')), pdf: Boolean(wants('pdf')) });
   if (wants('import')) await importing(browser);
   if (wants('arrange')) await arrange(browser, { withPage, openFile, frames, note });
+  if (wants('cutting')) await cutting({ note });
   if (wants('cupboard')) await cupboard(browser, BASE, withPage, note);
   await browser.close();
   await writeFile(

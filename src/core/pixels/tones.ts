@@ -340,6 +340,32 @@ function contours(width: number, height: number, labels: Int8Array, soft: Soft, 
   return ways.map(ringsOf);
 }
 
+const [TOP, RIGHT, BOTTOM, LEFT] = [0, 1, 2, 3];
+/** From which side to which the line goes, by the corners inside (8 top left, 4 top right, 2 bottom right, 1 bottom left). */
+const LINES: readonly (readonly number[])[] = [
+  [],
+  [LEFT, BOTTOM],
+  [BOTTOM, RIGHT],
+  [LEFT, RIGHT],
+  [RIGHT, TOP],
+  [RIGHT, TOP, LEFT, BOTTOM],
+  [BOTTOM, TOP],
+  [LEFT, TOP],
+  [TOP, LEFT],
+  [TOP, BOTTOM],
+  [TOP, LEFT, BOTTOM, RIGHT],
+  [TOP, RIGHT],
+  [RIGHT, LEFT],
+  [RIGHT, BOTTOM],
+  [BOTTOM, LEFT],
+  [],
+];
+/** Two corners that face each other, joined because the cell's middle is inside. */
+const JOINED: Readonly<Record<number, readonly number[]>> = {
+  5: [LEFT, TOP, RIGHT, BOTTOM],
+  10: [BOTTOM, LEFT, TOP, RIGHT],
+};
+
 /** The line's way through one cell, its corners' covers given clockwise from the top left. */
 function cell(
   way: Map<number, { to: number; at: Point }>,
@@ -352,55 +378,30 @@ function cell(
   d: number,
 ): void {
   const kind = (a >= 0.5 ? 8 : 0) | (b >= 0.5 ? 4 : 0) | (c >= 0.5 ? 2 : 0) | (d >= 0.5 ? 1 : 0);
-  if (kind === 0 || kind === 15) return;
+  const lines = (a + b + c + d >= 2 && JOINED[kind]) || LINES[kind]!;
+  // A side's number is that of the pair of pixels it lies between.
   const base = 2 * ((y + 1) * across + x + 1);
-  const cut = (from: number, to: number) => (0.5 - from) / (to - from);
-  // Sides by the number of the pixel pair they lie between; pixel (x, y) has its middle at x + 0.5, y + 0.5.
-  const top = () => ({ id: base, at: { x: x + 0.5 + cut(a, b), y: y + 0.5 } });
-  const left = () => ({ id: base + 1, at: { x: x + 0.5, y: y + 0.5 + cut(a, d) } });
-  const bottom = () => ({ id: base + 2 * across, at: { x: x + 0.5 + cut(d, c), y: y + 1.5 } });
-  const right = () => ({ id: base + 3, at: { x: x + 1.5, y: y + 0.5 + cut(b, c) } });
-  type Side = () => { id: number; at: Point };
-  const go = (to: Side, from: Side) => {
-    const start = from();
-    way.set(start.id, { to: to().id, at: start.at });
-  };
-  switch (kind) {
-    case 1:
-      return go(bottom, left);
-    case 2:
-      return go(right, bottom);
-    case 3:
-      return go(right, left);
-    case 4:
-      return go(top, right);
-    case 6:
-      return go(top, bottom);
-    case 7:
-      return go(top, left);
-    case 8:
-      return go(left, top);
-    case 9:
-      return go(bottom, top);
-    case 11:
-      return go(right, top);
-    case 12:
-      return go(left, right);
-    case 13:
-      return go(bottom, right);
-    case 14:
-      return go(left, bottom);
-    default: {
-      // Two corners that face each other: joined if the middle is inside.
-      const joined = a + b + c + d >= 2;
-      if (kind === 5) {
-        go(top, joined ? left : right);
-        go(bottom, joined ? right : left);
-      } else {
-        go(left, joined ? bottom : top);
-        go(right, joined ? top : bottom);
-      }
-    }
+  for (let i = 0; i < lines.length; i += 2)
+    way.set(sideId(lines[i]!, base, across), {
+      to: sideId(lines[i + 1]!, base, across),
+      at: crossed(lines[i]!, x + 0.5, y + 0.5, a, b, c, d),
+    });
+}
+
+const sideId = (side: number, base: number, across: number): number =>
+  side === TOP ? base : side === LEFT ? base + 1 : side === BOTTOM ? base + 2 * across : base + 3;
+
+/** Where the line crosses a side; x, y is the middle of the top left pixel. */
+function crossed(side: number, x: number, y: number, a: number, b: number, c: number, d: number): Point {
+  switch (side) {
+    case TOP:
+      return { x: x + (0.5 - a) / (b - a), y };
+    case LEFT:
+      return { x, y: y + (0.5 - a) / (d - a) };
+    case BOTTOM:
+      return { x: x + (0.5 - d) / (c - d), y: y + 1 };
+    default:
+      return { x: x + 1, y: y + (0.5 - b) / (c - b) };
   }
 }
 

@@ -1,0 +1,123 @@
+/** Cutting, in this process: outlines joined, tones of a template told apart, pages with and without shadows. */
+import sharp from 'sharp';
+import { combine } from '@/core/geometry/combine';
+import { translation } from '@/core/geometry/matrix';
+import { transformPath } from '@/core/geometry/path';
+import { drawSurface } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
+import { punch } from '@/core/piece/outline/punch';
+import { tonesOf } from '@/core/pixels/tones';
+import type { Project } from '@/core/project/model';
+import { make } from '@/output/make';
+import { unpackProject } from '@/storage/project-file';
+import { nodeTypesetter, nodeWorkshop } from '../node/platform';
+import { crowdedFile } from './crowded';
+import type { Tools } from './arrange';
+
+/** The best of some runs, milliseconds: the rest is this machine's. */
+async function quickest(times: number, work: () => unknown): Promise<number> {
+  let least = Infinity;
+  for (let i = 0; i < times; i++) {
+    const start = performance.now();
+    await work();
+    least = Math.min(least, performance.now() - start);
+  }
+  return least;
+}
+
+async function joining(note: Tools['note']): Promise<void> {
+  const { path } = punch.cut(
+    { kind: 'punch', punch: 'chevron', settings: {} },
+    { width: 72, height: 60 },
+    undefined as never,
+  );
+  const chevrons = Array.from({ length: 35 }, (_, i) =>
+    transformPath(translation((i % 5) * 71, Math.floor(i / 5) * 26), path),
+  );
+  const one = await quickest(9, () => combine('join', chevrons.slice(0, 2)));
+  const all = await quickest(9, () => combine('join', chevrons));
+  note('Join 35 chevrons (5 x 7)', all, one, 'ms', 'under 100 ms; floor: two of them', all < 100);
+}
+
+async function templates(note: Tools['note']): Promise<void> {
+  const shapes = Array.from({ length: 200 }, (_, i) => {
+    const [x, y, r] = [(i % 15) * 240 + 120, Math.floor(i / 15) * 255 + 130, 60 + ((i * 37) % 50)];
+    const fill = ['#444', '#888', '#ccc'][i % 3];
+    return i % 2
+      ? `<ellipse cx="${x}" cy="${y}" rx="${r}" ry="${r * 0.6}" transform="rotate(${i} ${x} ${y})" fill="${fill}"/>`
+      : `<path d="M${x} ${y - r}L${x + r} ${y + r}L${x - r} ${y + r * 0.7}Z" fill="${fill}"/>`;
+  });
+  const png = await sharp(
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="3600" height="3600"><rect width="3600" height="3600" fill="#fff"/>${shapes.join('')}</svg>`,
+    ),
+  )
+    .png()
+    .toBuffer();
+  let pixels = new Uint8ClampedArray();
+  const floor = await quickest(3, async () => {
+    const { data } = await sharp(png).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+    pixels = new Uint8ClampedArray(data.buffer, data.byteOffset, data.length);
+    const levels = new Uint8Array(3600 * 3600);
+    for (let i = 0; i < levels.length; i++) {
+      const value = pixels[4 * i]!;
+      levels[i] = value > 0x66 ? (value > 0xaa ? (value > 0xe5 ? 3 : 2) : 1) : 0;
+    }
+  });
+  const told = await quickest(3, () => tonesOf(pixels, 3600, 3600, 24));
+  note(
+    'Template of 3600 x 3600 px, 4 tones, 200 areas, to outlines',
+    told,
+    floor,
+    'ms',
+    'under 2 s, ratio at most 3; floor: the picture read and thresholded',
+    told < 2000 && told / floor <= 3,
+  );
+}
+
+async function shadows(note: Tools['note']): Promise<void> {
+  const opened = await unpackProject(new Uint8Array(await crowdedFile(150)));
+  if (!opened.ok) throw new Error(opened.message);
+  const { project, assets } = opened.value;
+  const typesetter = await nodeTypesetter();
+  const bytes = new Map<string, Buffer>();
+  for (const [sha, blob] of assets) bytes.set(sha, Buffer.from(blob));
+  const flat: Project = {
+    ...project,
+    surfaces: project.surfaces.map((surface) => ({
+      ...surface,
+      pile: surface.pile.map((piece) => ({
+        ...piece,
+        finish: { ...piece.finish, lift: { ...piece.finish.lift, shadow: false } },
+      })),
+    })),
+  };
+  const time = (of: Project) =>
+    quickest(2, () =>
+      make(
+        { ...drawSurface(of.surfaces[0]!, toolsFor(of, typesetter)), title: of.title },
+        { format: 'jpg', ppi: 300, withBleed: false, cropMarks: false },
+        nodeWorkshop(
+          (sha) => of.assets[sha]!,
+          (sha) => bytes.get(sha)!,
+          typesetter,
+        ),
+      ),
+    );
+  const without = await time(flat);
+  const withThem = await time(project);
+  note(
+    'Page of 150 pieces at 300 ppi with shadows',
+    withThem,
+    without,
+    'ms',
+    'ratio at most 2; floor: the same page without shadows',
+    withThem / without <= 2,
+  );
+}
+
+export async function cutting({ note }: Pick<Tools, 'note'>): Promise<void> {
+  await joining(note);
+  await templates(note);
+  await shadows(note);
+}
