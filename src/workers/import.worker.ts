@@ -5,6 +5,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { meaningfulDensity, readHeader, type PictureHeader } from '@/core/pixels/header';
 import { PRINT_PPI } from '@/core/units/lengths';
+import type { Tracing } from '@/core/pixels/outline';
 import type { ReadDrawing } from '@/core/drawing/read';
 import {
   decodeHeic,
@@ -277,6 +278,9 @@ const cutSheet = async (file: Blob, groups: readonly (readonly number[])[], ppi:
 const templateTones = async (file: Blob, most: number) =>
   (await import('@/workers/template')).templateTones(file, most);
 
+const tracePicture = async (file: Blob, tracing: Tracing, side: number) =>
+  (await import('@/workers/template')).tracePicture(file, tracing, side);
+
 const importer = {
   importPicture,
   listZip,
@@ -285,6 +289,7 @@ const importer = {
   sheetParts,
   cutSheet,
   templateTones,
+  tracePicture,
 };
 export type Importer = typeof importer;
 expose(importer);

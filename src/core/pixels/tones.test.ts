@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { areaOf } from '@/core/geometry/offset';
 import { flatten } from '@/core/geometry/path';
+import { FIRST_TRACING, outlineOfPicture, type Tracing } from '@/core/pixels/outline';
 import { tonesOf, type Tones } from '@/core/pixels/tones';
 
 const folder = mkdtempSync(join(tmpdir(), 'tones-'));
@@ -115,4 +116,24 @@ test('clear pixels are no tone; a photograph is told by how many tones it has', 
     .toBuffer();
   expect(tonesOf(new Uint8ClampedArray(smooth), 200, 200, 6).found).toBeGreaterThan(24);
   expect(tonesOf(new Uint8ClampedArray(smooth), 200, 200, 6).tones.length).toBeLessThanOrEqual(6);
+});
+
+test('a picture is traced by darkness or by what is solid: outer edge or all, small parts left out', async () => {
+  const picture = svg(
+    '<circle cx="200" cy="200" r="150" fill="#333"/><circle cx="200" cy="200" r="60" fill="#fff"/><circle cx="20" cy="20" r="4" fill="#333"/>',
+  );
+  const { data, info } = await sharp(Buffer.from(picture))
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const traced = (more: Partial<Tracing>) =>
+    outlineOfPicture(new Uint8ClampedArray(data), info.width, info.height, { ...FIRST_TRACING, ...more });
+  const ring = traced({ smallest: 100 });
+  expect(ring).toMatchObject({ parts: 1, holes: 1 });
+  expect(areaOf(ring.path) / (Math.PI * (150 * 150 - 60 * 60))).toBeCloseTo(1, 2);
+  expect(traced({ smallest: 10 }).parts).toBe(2);
+  expect(areaOf(traced({ outer: true, smallest: 100 }).path) / (Math.PI * 150 * 150)).toBeCloseTo(1, 2);
+  // The white middle is solid too.
+  expect(traced({ by: 'clearness', smallest: 100 })).toMatchObject({ parts: 1, holes: 0 });
+  expect(traced({ threshold: 0.05 }).path).toEqual([]);
 });

@@ -7,6 +7,7 @@ import { fitRing } from '@/core/geometry/fit';
 import { signedArea } from '@/core/geometry/offset';
 import type { Point } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
+import { addCell, ringsOf, type Ways } from '@/core/pixels/squares';
 
 export interface Tone {
   /** `#rrggbb` */
@@ -292,12 +293,9 @@ const nearestCentre = (r: number, g: number, b: number, centres: readonly Centre
     { i: 0, off: Infinity },
   ).i;
 
-/**
- * Rings round each tone by marching squares (Lorensen & Cline 1987, in the plane), only where tones meet: paper lies to the
- * right of the way, so that outer rings turn clockwise. Pixels count at their middles; outside the picture nothing is.
- */
+/** Rings round each tone by marching squares, only where tones meet; outside the picture nothing is. */
 function contours(width: number, height: number, labels: Int8Array, soft: Soft, count: number): Point[][][] {
-  const ways = Array.from({ length: count }, () => new Map<number, { to: number; at: Point }>());
+  const ways = Array.from({ length: count }, () => new Map() as Ways);
   const across = width + 2;
   const cover = (tone: number, x: number, y: number): number => {
     if (x < 0 || y < 0 || x >= width || y >= height) return 0;
@@ -334,88 +332,8 @@ function contours(width: number, height: number, labels: Int8Array, soft: Soft, 
         const b = cover(tone, x + 1, y);
         const c = cover(tone, x + 1, y + 1);
         const d = cover(tone, x, y + 1);
-        cell(ways[tone]!, x, y, across, a, b, c, d);
+        addCell(ways[tone]!, x, y, across, a, b, c, d);
       }
     }
   return ways.map(ringsOf);
-}
-
-const [TOP, RIGHT, BOTTOM, LEFT] = [0, 1, 2, 3];
-/** From which side to which the line goes, by the corners inside (8 top left, 4 top right, 2 bottom right, 1 bottom left). */
-const LINES: readonly (readonly number[])[] = [
-  [],
-  [LEFT, BOTTOM],
-  [BOTTOM, RIGHT],
-  [LEFT, RIGHT],
-  [RIGHT, TOP],
-  [RIGHT, TOP, LEFT, BOTTOM],
-  [BOTTOM, TOP],
-  [LEFT, TOP],
-  [TOP, LEFT],
-  [TOP, BOTTOM],
-  [TOP, LEFT, BOTTOM, RIGHT],
-  [TOP, RIGHT],
-  [RIGHT, LEFT],
-  [RIGHT, BOTTOM],
-  [BOTTOM, LEFT],
-  [],
-];
-/** Two corners that face each other, joined because the cell's middle is inside. */
-const JOINED: Readonly<Record<number, readonly number[]>> = {
-  5: [LEFT, TOP, RIGHT, BOTTOM],
-  10: [BOTTOM, LEFT, TOP, RIGHT],
-};
-
-/** The line's way through one cell, its corners' covers given clockwise from the top left. */
-function cell(
-  way: Map<number, { to: number; at: Point }>,
-  x: number,
-  y: number,
-  across: number,
-  a: number,
-  b: number,
-  c: number,
-  d: number,
-): void {
-  const kind = (a >= 0.5 ? 8 : 0) | (b >= 0.5 ? 4 : 0) | (c >= 0.5 ? 2 : 0) | (d >= 0.5 ? 1 : 0);
-  const lines = (a + b + c + d >= 2 && JOINED[kind]) || LINES[kind]!;
-  // A side's number is that of the pair of pixels it lies between.
-  const base = 2 * ((y + 1) * across + x + 1);
-  for (let i = 0; i < lines.length; i += 2)
-    way.set(sideId(lines[i]!, base, across), {
-      to: sideId(lines[i + 1]!, base, across),
-      at: crossed(lines[i]!, x + 0.5, y + 0.5, a, b, c, d),
-    });
-}
-
-const sideId = (side: number, base: number, across: number): number =>
-  side === TOP ? base : side === LEFT ? base + 1 : side === BOTTOM ? base + 2 * across : base + 3;
-
-/** Where the line crosses a side; x, y is the middle of the top left pixel. */
-function crossed(side: number, x: number, y: number, a: number, b: number, c: number, d: number): Point {
-  switch (side) {
-    case TOP:
-      return { x: x + (0.5 - a) / (b - a), y };
-    case LEFT:
-      return { x, y: y + (0.5 - a) / (d - a) };
-    case BOTTOM:
-      return { x: x + (0.5 - d) / (c - d), y: y + 1 };
-    default:
-      return { x: x + 1, y: y + (0.5 - b) / (c - b) };
-  }
-}
-
-function ringsOf(way: Map<number, { to: number; at: Point }>): Point[][] {
-  const rings: Point[][] = [];
-  for (const start of way.keys()) {
-    const ring: Point[] = [];
-    let step = way.get(start);
-    for (let id = start; step; step = way.get(id)) {
-      ring.push(step.at);
-      way.delete(id);
-      id = step.to;
-    }
-    if (ring.length > 2) rings.push(ring);
-  }
-  return rings;
 }

@@ -8,7 +8,8 @@ import { storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
 import type { Imported, Importer } from '@/workers/import.worker';
 import type { SheetParts } from '@/workers/sheet';
-import type { ToldTones } from '@/workers/template';
+import type { Tracing } from '@/core/pixels/outline';
+import type { ToldTones, Traced } from '@/workers/template';
 
 /** A file as it is chosen, or one inside a kit's zip. */
 export interface Incoming {
@@ -143,6 +144,10 @@ export const cutSheet = (file: Blob, groups: readonly (readonly number[])[], ppi
 /** The tones of a picture as outlines, at most `most` of them. Throws if the picture cannot be decoded. */
 export const templateTones = (file: Blob, most: number): Promise<ToldTones> =>
   ask((importer) => importer.templateTones(file, most));
+
+/** A picture's outline by a threshold, at full size. Throws if the picture cannot be decoded. */
+export const tracePicture = (file: Blob, tracing: Tracing, side: number): Promise<Traced> =>
+  ask((importer) => importer.tracePicture(file, tracing, side));
 
 /** What to tell a person afterwards; null when all went well. */
 export function describeTrouble({ arrived, assets, refused, left, full }: BroughtIn): string | null {

@@ -18,6 +18,7 @@ import {
   IconCircleCheck,
   IconRotateClockwise,
   IconTemplate,
+  IconVector,
 } from '@tabler/icons-react';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isPicture, pictureScale } from '@/core/piece/material';
@@ -107,7 +108,17 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           startIcon={<IconTemplate size={17} />}
           onClick={() => store.setState({ sheet: 'template' })}
         >
-          Cut papers by its tones
+          Use it as a template
+        </Button>
+      )}
+      {pieces.length === 1 && 'asset' in piece.material && asset && !readOnly && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconVector size={17} />}
+          onClick={() => store.setState({ sheet: 'trace' })}
+        >
+          Trace it to an outline
         </Button>
       )}
       {'asset' in piece.material && !asset && (

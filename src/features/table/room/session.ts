@@ -6,6 +6,7 @@ import { screenZoom } from '@/features/table/room/screen';
 import type { Edit } from '@/core/project/edits/edit';
 import type { Point } from '@/core/geometry/matrix';
 import type { Box } from '@/core/geometry/box';
+import type { Path } from '@/core/geometry/path';
 import type { SnapReason } from '@/core/page/snap';
 import { surfaceOf, type Group, type Guide, type Project, type Surface } from '@/core/project/model';
 import type { Piece } from '@/core/piece/piece';
@@ -36,6 +37,7 @@ export type SheetName =
   | 'combine'
   | 'tuck'
   | 'template'
+  | 'trace'
   | 'rows'
   | 'guides'
   | 'match'
@@ -60,6 +62,8 @@ export interface Session {
   snapped: readonly SnapReason[];
   /** What a hand is drawing a frame round, page points. */
   marquee: Box | null;
+  /** An outline that is shown on the page while it is looked for, page points. */
+  sought: Path | null;
   /** A guide that is being drawn or moved. */
   drawnGuide: Guide | null;
   selection: readonly string[];
@@ -134,6 +138,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       tryout: null,
       snapped: [],
       marquee: null,
+      sought: null,
       drawnGuide: null,
       selection: [],
       entered: null,

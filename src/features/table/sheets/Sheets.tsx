@@ -17,6 +17,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   combine: dynamic(() => import('@/features/table/sheets/CombineSheet').then((m) => m.CombineSheet)),
   tuck: dynamic(() => import('@/features/table/sheets/TuckSheet').then((m) => m.TuckSheet)),
   template: dynamic(() => import('@/features/table/sheets/TemplateSheet').then((m) => m.TemplateSheet)),
+  trace: dynamic(() => import('@/features/table/sheets/TraceSheet').then((m) => m.TraceSheet)),
   rows: dynamic(() => import('@/features/table/sheets/RowsSheet').then((m) => m.RowsSheet)),
   guides: dynamic(() => import('@/features/table/sheets/GuidesSheet').then((m) => m.GuidesSheet)),
   steps: dynamic(() => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
+import { pathData, transformPath } from '@/core/geometry/path';
 import { piecesAt } from '@/core/page/pick';
 import { Crossings } from '@/features/table/stage/Crossings';
 import { Guides } from '@/features/table/stage/Guides';
@@ -215,6 +216,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       >
         <Held unit={unit} />
         {tucking && <Crossings />}
+        <Sought />
       </svg>
       {mode.kind === 'write' && <Writing key={mode.id} id={mode.id} />}
       <svg
@@ -266,6 +268,20 @@ function Chosen({ moving, handles, onGrip }: Pick<SelectionProps, 'moving' | 'ha
       handles={handles}
       onGrip={onGrip}
     />
+  );
+}
+
+/** An outline that is looked for, as a light and a dark thread over the picture. */
+function Sought() {
+  const sought = useSession((session) => session.sought);
+  const view = useSession((session) => session.view);
+  if (!sought) return null;
+  const data = pathData(transformPath(viewMatrix(view), sought), 1);
+  return (
+    <g fill="none" strokeLinejoin="round" data-testid="sought">
+      <path d={data} stroke="#fffdf6" strokeWidth={3} />
+      <path d={data} stroke="#9e2b45" strokeWidth={1.6} />
+    </g>
   );
 }
 

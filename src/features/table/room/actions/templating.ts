@@ -1,6 +1,6 @@
 /** Papers cut by the tones of a picture that lies on the page. */
-import { compose, scaling } from '@/core/geometry/matrix';
-import { parsePath, transformPath } from '@/core/geometry/path';
+import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
+import { parsePath, transformPath, type Path } from '@/core/geometry/path';
 import { drawPiece } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { uprightSize, type Asset } from '@/core/picture/asset';
@@ -10,7 +10,8 @@ import type { Material } from '@/core/piece/material';
 import { WHOLE } from '@/core/piece/material/window';
 import { LONGEST_PATH } from '@/core/piece/outline/path';
 import type { Piece } from '@/core/piece/piece';
-import { recut } from '@/core/project/edits/cut';
+import { placementMatrix } from '@/core/piece/placement/placement';
+import { recut, replacePieces } from '@/core/project/edits/cut';
 import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { hidePieces } from '@/core/project/edits/place';
@@ -21,7 +22,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/room/session';
 import { chosen, page } from '@/features/table/room/actions/choosing';
-import type { ToldTone, ToldTones } from '@/workers/template';
+import type { ToldTone, ToldTones, Traced } from '@/workers/template';
 
 /** What the areas of one tone are cut from: a paper, or cardstock of a colour. */
 export type Filling = { tone: number } & ({ paper: Asset } | { colour: string });
@@ -33,6 +34,64 @@ export function templateOf(session: Session): { piece: Piece; asset: Asset } | n
   const asset = session.history.project.assets[piece.material.asset];
   return asset ? { piece, asset } : null;
 }
+
+/** From the pixels of a picture that was looked at `width` pixels wide to its piece's own frame; null if it is not there. */
+function fromPixels(
+  session: Session,
+  { piece, asset }: { piece: Piece; asset: Asset },
+  width: number,
+): Matrix | null {
+  const tools = toolsFor(session.history.project, session.typesetter);
+  const mark = drawPiece(piece, page(session).light, tools).marks.findLast((each) => each.mark === 'image');
+  return mark?.mark === 'image' ? compose(mark.matrix, scaling(uprightSize(asset).width / width)) : null;
+}
+
+/** An outline in a picture's pixels, as it lies on the page. */
+export function onPageFrom(
+  session: Session,
+  template: { piece: Piece; asset: Asset },
+  path: Path,
+  width: number,
+): Path | null {
+  const map = fromPixels(session, template, width);
+  return map && transformPath(compose(placementMatrix(template.piece.placement), map), path);
+}
+
+/** Cuts the picture to a traced outline, or lays a piece of cardstock cut to it over the picture. */
+export function layTraced(
+  store: SessionStore,
+  template: { piece: Piece; asset: Asset },
+  { data, width }: Traced,
+  how: 'cut' | 'lay',
+): Result<number> {
+  const session = store.getState();
+  const map = fromPixels(session, template, width);
+  if (!map) return fail('The picture is not here.');
+  if (!data) return fail('Nothing would be left: no part of the picture is inside. Nothing was changed.');
+  if (data.length > LONGEST_PATH) return fail('This outline has too many corners. Smooth it more.');
+  const { piece, asset } = template;
+  const path = transformPath(map, parsePath(data));
+  const name = (piece.name || 'Traced').slice(0, 80);
+  if (how === 'cut') {
+    const cut = recut(piece, path, name, asset);
+    session.perform(replacePieces(`cut ${piece.role} to its outline`, session.surfaceId, [piece], [cut]));
+    return ok(1);
+  }
+  const base: Piece = {
+    id: newId(),
+    name,
+    role: 'embellishment',
+    material: { kind: 'ink', colour: TRACED_INK },
+    outline: { kind: 'rectangle', radius: 0 },
+    finish: finishOf(LIFTS.cardstock),
+    placement: { ...piece.placement, locked: false, hidden: false },
+  };
+  const laid = recut(base, path, name, undefined);
+  session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'trace'));
+  store.getState().select([laid.id]);
+  return ok(1);
+}
+const TRACED_INK = '#2f6f68';
 
 /**
  * Cuts all areas of each tone from what was chosen for it and lays them where they are on the template, which is hidden.
@@ -47,10 +106,8 @@ export async function cutTemplate(
 ): Promise<Result<number>> {
   const { partsOf } = await import('@/core/geometry/combine');
   const session = store.getState();
-  const tools = toolsFor(session.history.project, session.typesetter);
-  const mark = drawPiece(template, page(session).light, tools).marks.find((each) => each.mark === 'image');
-  if (mark?.mark !== 'image') return fail('The picture of this template is not here.');
-  const toFrame = compose(mark.matrix, scaling(uprightSize(asset).width / width));
+  const toFrame = fromPixels(session, { piece: template, asset }, width);
+  if (!toFrame) return fail('The picture of this template is not here.');
   const groups: Group[] = [];
   const laid: Piece[] = [];
   for (const filling of fillings) {
