@@ -2,7 +2,7 @@
  * The one object of the program: a piece is a material, cut to an outline, finished, and placed.
  * Each of the four has a folder here with one file for each kind; a new kind is one file and one line in its index.
  */
-import { finishAssets, type Finish } from '@/core/piece/finish';
+import type { Finish } from '@/core/piece/finish';
 import type { Material } from '@/core/piece/material';
 import type { Outline } from '@/core/piece/outline';
 import type { Placement } from '@/core/piece/placement/placement';
@@ -45,9 +45,3 @@ export interface Tuck {
 }
 
 export const MOST_TUCKS = 200;
-
-/** SHA-256 of every picture file a piece is made of: its material's, and those it is finished with. */
-export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'>): string[] => [
-  ...('asset' in material ? [material.asset] : []),
-  ...finishAssets(finish),
-];

@@ -2,7 +2,8 @@
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
-import { assetsIn, type Piece } from '@/core/piece/piece';
+import { assetsIn } from '@/core/piece/assets';
+import type { Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
 
 /** A fine line to lay things along: upright at `x` points from the trim's left, or level at `y` from its top. */

@@ -99,10 +99,6 @@ export function marksUnder(
 /** What is drawn after it. */
 export const marksOver = (finish: Finish, path: Path): Mark[] => strokeMarks(finish.stroke, path);
 
-/** Pictures a finish is made with. */
-export const finishAssets = ({ mats = [] }: Finish): string[] =>
-  mats.flatMap(({ material }) => (material.kind === 'paper' ? material.asset : []));
-
 /** The finish for a piece that became larger or smaller with all that is on it. */
 export const scaledFinish = (finish: Finish, scale: number): Finish => {
   const { stroke, edge, mats, shadows } = finish;

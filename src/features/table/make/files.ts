@@ -1,5 +1,5 @@
 /** The picture files a page needs to be made. */
-import { assetsIn } from '@/core/piece/piece';
+import { assetsIn } from '@/core/piece/assets';
 import type { Project, Surface } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { assetBlob, readableBlob } from '@/storage/assets';

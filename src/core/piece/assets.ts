@@ -1,0 +1,8 @@
+/** Which picture files a piece is made of. By itself, so that those who only list files need know nothing of finishes. */
+import type { Piece } from '@/core/piece/piece';
+
+/** SHA-256 of each: its material's, and its mats'. */
+export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'>): string[] => [
+  ...('asset' in material ? [material.asset] : []),
+  ...(finish.mats ?? []).flatMap((mat) => (mat.material.kind === 'paper' ? mat.material.asset : [])),
+];
