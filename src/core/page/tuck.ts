@@ -2,10 +2,10 @@
  * Tucks: where a piece passes under another that lies lower in the pile. Nothing is cut for good: which areas are hidden is
  * found anew from where the pieces lie now, so that it stays true when either is moved.
  */
-import { outset, overlaps, type Box } from '@/core/geometry/box';
+import { outset, overlaps } from '@/core/geometry/box';
 import { apply, compose, invert, type Point } from '@/core/geometry/matrix';
 import { common, grown, pathOfRings, polygons, signedArea, without } from '@/core/geometry/offset';
-import { contains, pathBounds, transformPath, type Path } from '@/core/geometry/path';
+import { contains, pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { cutOf, outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { marksUnder } from '@/core/piece/finish';
 import type { PageLight } from '@/core/piece/finish/light';
@@ -97,13 +97,7 @@ function insideOf(area: Path): Point {
   let best = { point: middle, wide: 0 };
   for (let line = 1; line < 8; line++) {
     const level = y + (height * line) / 8;
-    const strip = common(area, [
-      ['M', x, level - 0.01],
-      ['L', x + width, level - 0.01],
-      ['L', x + width, level + 0.01],
-      ['L', x, level + 0.01],
-      ['Z'],
-    ]);
+    const strip = common(area, rectanglePath({ x, y: level - 0.01, width, height: 0.02 }));
     for (const ring of strip) {
       const xs = ring.map((p) => p.x);
       const [from, to] = [Math.min(...xs), Math.max(...xs)];
@@ -173,17 +167,9 @@ export function tuckedOn(
       }
     }
     if (!hidden.length) return;
-    const everything: Box = outset(pathBounds(own), 400);
-    const { x, y, width, height } = everything;
-    const sheet: Path = [
-      ['M', x, y],
-      ['L', x + width, y],
-      ['L', x + width, y + height],
-      ['L', x, y + height],
-      ['Z'],
-    ];
+    const everywhere = rectanglePath(outset(pathBounds(own), 400));
     result.set(upper.id, {
-      within: transformPath(toOwn, without(sheet, hidden.flat())),
+      within: transformPath(toOwn, without(everywhere, hidden.flat())),
       shadows,
       areas,
     });

@@ -42,11 +42,12 @@ export const path: OutlineKind<PathOutline> = {
   }).noUnknown(),
   cut: ({ data, frame }, size) => {
     const drawn = parsePath(data);
-    return { path: fitted(drawn, frame ?? pathBounds(drawn), size) };
+    return { path: stretched(drawn, frame ?? pathBounds(drawn), size) };
   },
 };
 
-function fitted(drawn: Path, { x, y, width, height }: Box, size: Size): Path {
+/** A drawing whose `frame` is stretched to a box of this size about the origin. */
+export function stretched(drawn: Path, { x, y, width, height }: Box, size: Size): Path {
   return transformPath(
     compose(scaling(size.width / width, size.height / height), translation(-x - width / 2, -y - height / 2)),
     drawn,

@@ -1,9 +1,9 @@
 /** A ready outline from the punches, with its settings. */
 import { number, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
-import { compose, scaling, translation } from '@/core/geometry/matrix';
-import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
+import { pathBounds, type Path } from '@/core/geometry/path';
 import type { OutlineKind } from '@/core/piece/outline/kind';
+import { stretched } from '@/core/piece/outline/path';
 import { PUNCHES, punchOf } from '@/core/piece/outline/punches';
 import { SETTING_IDS, valuesFor, type Values } from '@/core/piece/outline/punches/punch';
 
@@ -33,11 +33,7 @@ export const punch: OutlineKind<PunchOutline> = {
 function punched(id: string, settings: Values, size: Size): Path {
   const ready = punchOf(id);
   const drawn = ready.draw(size, valuesFor(ready, size, settings));
-  const { x, y, width, height } = pathBounds(drawn);
-  return transformPath(
-    compose(scaling(size.width / width, size.height / height), translation(-x - width / 2, -y - height / 2)),
-    drawn,
-  );
+  return stretched(drawn, pathBounds(drawn), size);
 }
 
 /** Settings that are lengths, grown with the piece. */

@@ -1,6 +1,6 @@
 /** Edits of how pieces are cut. */
 import type { Box, Size } from '@/core/geometry/box';
-import { apply, invert, type Matrix } from '@/core/geometry/matrix';
+import { apply, invert, rotation, type Point } from '@/core/geometry/matrix';
 import { pathBounds, pathData, transformPath, type Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightSize } from '@/core/picture/asset';
@@ -9,9 +9,10 @@ import { keepCovered, type Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { Values } from '@/core/piece/outline/punches/punch';
-import type { Piece } from '@/core/piece/piece';
+import type { Piece, Tuck } from '@/core/piece/piece';
 import { placementMatrix, type Placement } from '@/core/piece/placement/placement';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
+import { dropEmptyGroups } from '@/core/project/edits/pile';
 import { surfaceOf } from '@/core/project/model';
 
 /** The largest box of a shape (width over height) that fits into a box, in its middle. */
@@ -64,13 +65,19 @@ export function recut(piece: Piece, path: Path, name: string, asset: Asset | und
   const lies = apply(placementMatrix(placement), middle);
   const next: Placement = { ...placement, ...lies, width: box.width, height: box.height };
   const outline: Outline = { kind: 'path', name, data };
-  if (!isPicture(material) || !asset) return { ...piece, outline, placement: next };
+  const moved: Piece = {
+    ...piece,
+    outline,
+    placement: next,
+    ...(piece.tucks ? { tucks: piece.tucks.map((tuck) => tuckIn(tuck, placement, middle, box)) } : {}),
+  };
+  if (!isPicture(material) || !asset) return moved;
   const picture = uprightSize(asset);
   const scale = pictureScale(material, asset, placement);
   const seen = keepCovered(material.window, picture, placement, scale);
   // The picture point that lies in the new middle, seen through the old window.
   const pixel = scale * seen.zoom;
-  const back = invertTurn(seen.turn, middle);
+  const back = apply(rotation(-seen.turn), middle);
   const base = pictureScale(material, asset, next);
   const window: Window = keepCovered(
     {
@@ -83,22 +90,19 @@ export function recut(piece: Piece, path: Path, name: string, asset: Asset | und
     next,
     base,
   );
-  return { ...piece, outline, placement: next, material: { ...material, window } };
+  return { ...moved, material: { ...material, window } };
 }
 
-function invertTurn(degrees: number, { x, y }: { x: number; y: number }) {
-  const radians = (-degrees * Math.PI) / 180;
-  return {
-    x: x * Math.cos(radians) - y * Math.sin(radians),
-    y: x * Math.sin(radians) + y * Math.cos(radians),
-  };
-}
+/** A tuck keeps its place on the page when its piece gets another box. */
+const tuckIn = (tuck: Tuck, before: Size, middle: Point, after: Size): Tuck => ({
+  ...tuck,
+  x: (tuck.x * before.width - middle.x) / after.width,
+  y: (tuck.y * before.height - middle.y) / after.height,
+});
 
 /** A path on the page in a piece's own frame. */
-export const intoFrame = (piece: Piece, onPage: Path): Path => {
-  const back: Matrix = invert(placementMatrix(piece.placement));
-  return transformPath(back, onPage);
-};
+export const intoFrame = (piece: Piece, onPage: Path): Path =>
+  transformPath(invert(placementMatrix(piece.placement)), onPage);
 
 /** Pieces in the place of others, at the height of the lowest of them and in its groups. */
 export const replacePieces = (
@@ -126,8 +130,6 @@ export const replacePieces = (
       ...laid,
       ...surface.pile.slice(at).filter(stays),
     ];
-    const held = new Set(surface.pile.flatMap(({ groups: of = [] }) => of));
-    if (surface.groups.some(({ id }) => !held.has(id)))
-      surface.groups = surface.groups.filter(({ id }) => held.has(id));
+    dropEmptyGroups(surface);
   },
 });

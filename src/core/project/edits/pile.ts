@@ -1,8 +1,9 @@
 /** Edits of which pieces a page has and how they are piled. */
+import type { Draft } from 'immer';
 import type { Asset } from '@/core/picture/asset';
 import type { Piece, Tuck } from '@/core/piece/piece';
 import { naming, type Edit } from '@/core/project/edits/edit';
-import { surfaceOf, type Group } from '@/core/project/model';
+import { surfaceOf, type Group, type Surface } from '@/core/project/model';
 
 /** Lays pieces on top of the pile, or at `at` counted from the bottom, with what is known of their picture files. */
 export const layPieces = (
@@ -38,6 +39,13 @@ export const exchangePiece = (
   },
 });
 
+/** Forgets the groups no piece is in any more. */
+export function dropEmptyGroups(surface: Draft<Surface>): void {
+  const held = new Set(surface.pile.flatMap(({ groups = [] }) => groups));
+  if (surface.groups.some(({ id }) => !held.has(id)))
+    surface.groups = surface.groups.filter(({ id }) => held.has(id));
+}
+
 export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit => {
   const gone = new Set(pieces.map((piece) => piece.id));
   return {
@@ -45,9 +53,7 @@ export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit 
     apply(project) {
       const surface = surfaceOf(project, surfaceId);
       surface.pile = surface.pile.filter((piece) => !gone.has(piece.id));
-      const held = new Set(surface.pile.flatMap(({ groups = [] }) => groups));
-      if (surface.groups.some(({ id }) => !held.has(id)))
-        surface.groups = surface.groups.filter(({ id }) => held.has(id));
+      dropEmptyGroups(surface);
     },
   };
 };

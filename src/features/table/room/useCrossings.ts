@@ -1,14 +1,17 @@
-/** The crossings of the selected piece, found anew when the page or the selection changes. */
+/** The crossings of the one piece that is selected, found anew when the page or the selection changes. */
 import { useMemo } from 'react';
-import type { Crossing } from '@/core/page/tuck';
-import { crossings } from '@/features/table/room/actions';
-import { useRoom, useSession } from '@/features/table/room/context';
-import { shownSurface } from '@/features/table/room/session';
+import { toolsFor } from '@/core/page/outlines';
+import { crossingsOf, type Crossing } from '@/core/page/tuck';
+import { useSession } from '@/features/table/room/context';
+import { shownProject, shownSurface } from '@/features/table/room/session';
 
 export function useCrossings(): readonly Crossing[] {
-  const { store } = useRoom();
+  const project = useSession(shownProject);
   const { pile } = useSession(shownSurface);
-  const selection = useSession((session) => session.selection);
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- what they are found in
-  return useMemo(() => crossings(store.getState()), [store, pile, selection]);
+  const typesetter = useSession((session) => session.typesetter);
+  const id = useSession(({ selection }) => (selection.length === 1 ? selection[0] : undefined));
+  return useMemo(
+    () => (id ? crossingsOf(pile, id, toolsFor(project, typesetter)) : []),
+    [project, pile, typesetter, id],
+  );
 }

@@ -52,6 +52,11 @@ const tooMany = (paths: readonly Path[]): string | null => {
     : null;
 };
 
+/** Whether an outline has more path data than a project file takes. */
+export const tooLong = (pieces: readonly Piece[]): boolean =>
+  pieces.some(({ outline }) => outline.kind === 'path' && outline.data.length > LONGEST_PATH);
+const TOO_LONG = 'The outline would have too many corners to be kept. Nothing was changed.';
+
 export interface Told {
   parts: number;
   holes: number;
@@ -130,8 +135,7 @@ export async function combineChosen(
     const piece = { ...over, id: i === 0 ? base.id : newId(), finish: { ...over.finish, edge: undefined } };
     return recut(piece, intoFrame(over, area), over.name.slice(0, 80) || 'Shape', assetFor(session, over));
   });
-  const long = fresh.some(({ outline }) => outline.kind === 'path' && outline.data.length > LONGEST_PATH);
-  if (long) return fail('The outline would become too long to be kept. Nothing was changed.');
+  if (tooLong(fresh)) return fail(TOO_LONG);
   const upper = how === 'cut out' || how === 'overlap' ? pieces.slice(1) : [];
   session.perform(
     replacePieces(
@@ -152,6 +156,8 @@ export async function growChosen(store: SessionStore, by: number, corners: Corne
   const pieces = unlocked(session);
   if (!pieces.length) return fail('Select what is to grow.');
   const tools = toolsFor(session.history.project, session.typesetter);
+  const refused = tooMany(pieces.map((piece) => cutOf(piece, tools).path));
+  if (refused) return fail(refused);
   const fresh: Piece[] = [];
   for (const piece of pieces) {
     const path = grown(cutOf(piece, tools).path, by, corners);
@@ -159,6 +165,7 @@ export async function growChosen(store: SessionStore, by: number, corners: Corne
     const plain = { ...piece, finish: { ...piece.finish, edge: undefined } };
     fresh.push(recut(plain, path, piece.name.slice(0, 80) || 'Shape', assetFor(session, piece)));
   }
+  if (tooLong(fresh)) return fail(TOO_LONG);
   // Each keeps its own place in the pile.
   session.perform({
     label: `${by > 0 ? 'grow' : 'shrink'} outline of ${naming(pieces)}`,
@@ -192,6 +199,7 @@ export async function breakChosen(store: SessionStore): Promise<Result<number>> 
       assetFor(session, piece),
     ),
   );
+  if (tooLong(fresh)) return fail(TOO_LONG);
   session.perform(replacePieces(`break ${piece.role} into parts`, session.surfaceId, [piece], fresh));
   store.getState().select(fresh.map(({ id }) => id));
   return ok(fresh.length);

@@ -8,7 +8,6 @@ import { finishOf } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
 import type { Material } from '@/core/piece/material';
 import { WHOLE } from '@/core/piece/material/window';
-import { LONGEST_PATH } from '@/core/piece/outline/path';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { recut, replacePieces } from '@/core/project/edits/cut';
@@ -22,6 +21,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/room/session';
 import { chosen, page } from '@/features/table/room/actions/choosing';
+import { tooLong } from '@/features/table/room/actions/cutting';
 import type { ToldTone, ToldTones, Traced } from '@/workers/template';
 
 /** What the areas of one tone are cut from: a paper, or cardstock of a colour. */
@@ -68,12 +68,12 @@ export function layTraced(
   const map = fromPixels(session, template, width);
   if (!map) return fail('The picture is not here.');
   if (!data) return fail('Nothing would be left: no part of the picture is inside. Nothing was changed.');
-  if (data.length > LONGEST_PATH) return fail('This outline has too many corners. Smooth it more.');
   const { piece, asset } = template;
   const path = transformPath(map, parsePath(data));
   const name = (piece.name || 'Traced').slice(0, 80);
   if (how === 'cut') {
     const cut = recut(piece, path, name, asset);
+    if (tooLong([cut])) return fail(TANGLED);
     session.perform(replacePieces(`cut ${piece.role} to its outline`, session.surfaceId, [piece], [cut]));
     return ok(1);
   }
@@ -87,11 +87,13 @@ export function layTraced(
     placement: { ...piece.placement, locked: false, hidden: false },
   };
   const laid = recut(base, path, name, undefined);
+  if (tooLong([laid])) return fail(TANGLED);
   session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'trace'));
   store.getState().select([laid.id]);
   return ok(1);
 }
 const TRACED_INK = '#2f6f68';
+const TANGLED = 'This outline has too many corners to be kept. Smooth it more, or keep fewer small parts.';
 
 /**
  * Cuts all areas of each tone from what was chosen for it and lays them where they are on the template, which is hidden.
@@ -154,7 +156,7 @@ export async function cutTemplate(
       `That would be ${laid.length} pieces; a page holds ${MOST_PIECES}. Let each tone stay one piece.`,
     );
   if (!laid.length) return fail('Choose a paper or an ink for one tone at least.');
-  if (laid.some(({ outline }) => outline.kind === 'path' && outline.data.length > LONGEST_PATH))
+  if (tooLong(laid))
     return fail('These areas have too many corners to be kept. Reduce the tones, or use a simpler template.');
   const papers = fillings.flatMap((filling) => ('paper' in filling ? filling.paper : []));
   session.perform(

@@ -1,15 +1,7 @@
 /** Tucking: which crossings of the selected piece pass over and which beneath. */
-import { toolsFor } from '@/core/page/outlines';
-import { crossingsOf, tuckAt, type Crossing } from '@/core/page/tuck';
+import { tuckAt, type Crossing } from '@/core/page/tuck';
 import { setTucks } from '@/core/project/edits/pile';
-import { shownProject, shownSurface, type Session, type SessionStore } from '@/features/table/room/session';
-
-/** The crossings of the one piece that is selected. */
-export function crossings(session: Session): Crossing[] {
-  const [id, more] = session.selection;
-  if (!id || more) return [];
-  return crossingsOf(shownSurface(session).pile, id, toolsFor(shownProject(session), session.typesetter));
-}
+import type { SessionStore } from '@/features/table/room/session';
 
 /** Whether the selected piece passes over the other at a crossing. */
 export const passesOver = ({ upper, tuck }: Crossing, id: string): boolean => (upper.id === id) === !tuck;

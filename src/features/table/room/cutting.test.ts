@@ -1,0 +1,130 @@
+/** Cutting at the room: what is chosen, refused, laid and selected. */
+import { pathBounds } from '@/core/geometry/path';
+import { cutOf, toolsFor } from '@/core/page/outlines';
+import type { Piece } from '@/core/piece/piece';
+import { startHistory } from '@/core/project/history';
+import * as act from '@/features/table/room/actions';
+import { createSession, type SessionStore } from '@/features/table/room/session';
+import type { Typesetter } from '@/core/text/typesetter';
+import { nodeTypesetter } from '../../../../scripts/node/platform';
+import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../../scripts/testing/samples';
+
+let typesetter: Typesetter;
+beforeAll(async () => {
+  typesetter = await nodeTypesetter();
+});
+
+const asset = assetOf(quarters(90, 60), 900, 600);
+function table(pieces: readonly Piece[]): SessionStore {
+  const store = createSession(startHistory(laid(pieces, [asset])), typesetter, false);
+  store.setState({ stage: { width: 800, height: 600 }, view: { zoom: 1, x: 0, y: 0 } });
+  store.getState().select(pieces.map(({ id }) => id));
+  return store;
+}
+const pile = (store: SessionStore) => store.getState().history.project.surfaces[0]!.pile;
+const sizeOf = (store: SessionStore, at: number) => {
+  const { history } = store.getState();
+  return pathBounds(cutOf(pile(store)[at]!, toolsFor(history.project, typesetter)).path);
+};
+const two = () => [inkPiece('low', 0, 0, 60, 60), inkPiece('high', 30, 30, 60, 60)];
+
+test('a punch cuts what is selected in its own proportions, but words; with nothing selected it is laid', () => {
+  const store = table([inkPiece('wide', 0, 0, 200, 60), wordsOf('words', 'Wind')]);
+  act.punchWith(store, 'heart');
+  const [wide, words] = pile(store);
+  expect(wide!.outline).toMatchObject({ kind: 'punch', punch: 'heart' });
+  expect(wide!.placement.width / wide!.placement.height).toBeCloseTo(100 / 90, 1);
+  expect(words!.outline.kind).toBe('glyphs');
+  store.getState().select(['wide']);
+  act.punchWith(store, 'banner');
+  expect(pile(store)[0]!.placement).toMatchObject(wide!.placement);
+  store.getState().select([]);
+  act.punchWith(store, 'star');
+  expect(pile(store)).toHaveLength(3);
+  expect(store.getState().selection).toEqual([pile(store)[2]!.id]);
+});
+
+test.each([
+  ['join', 1, 90],
+  ['cut out', 1, 60],
+  ['overlap', 1, 30],
+  ['divide', 3, 60],
+] as const)('%s gives %d pieces and selects them', async (how, count, width) => {
+  const store = table(two());
+  expect(await act.combineChosen(store, how)).toEqual({ ok: true, value: count });
+  expect(pile(store)).toHaveLength(count);
+  expect(store.getState().selection).toHaveLength(count);
+  expect(Math.round(sizeOf(store, 0).width)).toBe(width);
+  store.getState().undo();
+  expect(pile(store)).toEqual(two());
+});
+
+test('the upper ones stay if asked for; what would leave nothing is refused in words and changes nothing', async () => {
+  const store = table(two());
+  await act.combineChosen(store, 'cut out', { keep: true });
+  expect(pile(store).map(({ id }) => id)).toEqual(['low', 'high']);
+  const apart = table([inkPiece('a', 0, 0, 20, 20), inkPiece('b', 50, 0, 20, 20)]);
+  expect(await act.combineChosen(apart, 'overlap')).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('nothing would be left'),
+  });
+  expect(apart.getState().history.done).toBe(0);
+  const told = await act.tellCombined(apart.getState(), 'join', 40);
+  expect(told).toMatchObject({ ok: true, value: { parts: 2, near: { names: ['a', 'b'] } } });
+  expect((await act.growChosen(apart, -15, 'round')).ok).toBe(false);
+});
+
+test('grown apart pieces keep their places in the pile; a piece of two parts is broken into them', async () => {
+  const store = table([...two(), inkPiece('alone', 200, 0, 20, 20)]);
+  await act.growChosen(store, 5, 'mitred');
+  expect(pile(store).map(({ id }) => id)).toEqual(['low', 'high', 'alone']);
+  expect(sizeOf(store, 2).width).toBeCloseTo(30, 3);
+  store.getState().select(['low', 'alone']);
+  await act.combineChosen(store, 'join');
+  expect(await act.breakChosen(store)).toEqual({ ok: true, value: 2 });
+  expect(pile(store)).toHaveLength(3);
+  store.getState().select(['high']);
+  expect(await act.breakChosen(store)).toMatchObject({ ok: false, message: 'It is in one part already.' });
+});
+
+test('a template’s areas lie where they are on the picture, one piece a tone or a group of areas; it is hidden', async () => {
+  const photo = photoOf('template', asset, { x: 20, y: 10, width: 180, height: 120 });
+  const tones = {
+    tones: [
+      {
+        colour: '#333333',
+        share: 0.1,
+        areas: 2,
+        data: 'M0 0L90 0L90 60L0 60ZM450 300L540 300L540 360L450 360Z',
+      },
+      { colour: '#999999', share: 0.1, areas: 1, data: 'M0 300L90 300L90 360L0 360Z' },
+    ],
+    found: 2,
+    width: 900,
+    height: 600,
+  };
+  const fillings = [{ tone: 0, colour: '#333333' } as const];
+  const store = table([photo]);
+  const template = act.templateOf(store.getState())!;
+  expect(await act.cutTemplate(store, template, tones, fillings, false)).toEqual({ ok: true, value: 1 });
+  const [hidden, cut] = pile(store);
+  expect(hidden!.placement.hidden).toBe(true);
+  // A pixel of 900 takes a fifth of a point; the first area begins in the picture's corner.
+  expect(cut!.placement.x - cut!.placement.width / 2).toBeCloseTo(20, 3);
+  expect(cut!.placement.width).toBeCloseTo(540 / 5, 3);
+  store.getState().undo();
+  expect(await act.cutTemplate(store, template, tones, fillings, true)).toEqual({ ok: true, value: 2 });
+  expect(pile(store).filter(({ groups }) => groups)).toHaveLength(2);
+  expect((await act.cutTemplate(store, template, tones, [], false)).ok).toBe(false);
+});
+
+test('a traced outline cuts the picture or is laid as a shape; none at all is refused', () => {
+  const store = table([photoOf('photo', asset, { x: 20, y: 10, width: 180, height: 120 })]);
+  const template = act.templateOf(store.getState())!;
+  const traced = { data: 'M225 150L675 150L675 450L225 450Z', parts: 1, holes: 0, width: 900 };
+  expect(act.layTraced(store, template, traced, 'lay').ok).toBe(true);
+  expect(pile(store)[1]!.placement).toMatchObject({ width: 90, height: 60, x: 110, y: 70 });
+  expect(act.layTraced(store, template, traced, 'cut').ok).toBe(true);
+  expect(pile(store)[0]!.placement).toMatchObject({ width: 90, height: 60 });
+  expect(act.layTraced(store, template, { ...traced, data: '' }, 'cut').ok).toBe(false);
+});
