@@ -1,8 +1,9 @@
-/** Outlines out of a grid of values, by marching squares (Lorensen & Cline 1987, in the plane; d3-contour). */
-import { contours } from 'd3-contour';
-import { pathData, type Path, type Segment } from '@/core/geometry/path';
+/** Outlines out of a grid of values, as straight lines: for edges and openings that are only felt for. */
+import { pathData, type Segment } from '@/core/geometry/path';
+import type { Point } from '@/core/geometry/matrix';
 import { signedArea } from '@/core/geometry/offset';
 import { simplifyRing } from '@/core/geometry/simplify';
+import { ringsAround } from '@/core/pixels/squares';
 
 export interface Grid {
   /** Row by row from the top, 0 to 255. */
@@ -21,17 +22,16 @@ const DUST = 9;
  * cells to the unit wanted. Empty if nothing is.
  */
 export function trace({ values, width, height }: Grid, threshold: number, scale: number): string {
-  const [shape] = contours().size([width, height]).thresholds([threshold])(values as number[]);
-  const path: Path = (shape?.coordinates ?? []).flatMap((polygon) =>
-    polygon.flatMap((ring) => ringPath(ring, scale)),
+  const field = Float32Array.from(values, (value) => 0.5 + (value - threshold) / 510);
+  return pathData(
+    ringsAround(field, width, height).flatMap((ring) => ringPath(ring, scale)),
+    1,
   );
-  return pathData(path, 1);
 }
 
-function ringPath(ring: readonly number[][], scale: number): Segment[] {
-  const points = ring.slice(0, -1).map(([x, y]) => ({ x: x!, y: y! }));
-  if (Math.abs(signedArea(points)) < DUST) return [];
-  const thin = simplifyRing(points, TOLERANCE);
+function ringPath(ring: readonly Point[], scale: number): Segment[] {
+  if (Math.abs(signedArea(ring)) < DUST) return [];
+  const thin = simplifyRing(ring, TOLERANCE);
   if (thin.length < 3) return [];
   return [...thin.map(({ x, y }, i): Segment => [i === 0 ? 'M' : 'L', x * scale, y * scale]), ['Z']];
 }
