@@ -256,7 +256,10 @@ test('a page from the house alone: a template in four papers, a banner with two 
   await page.locator('[data-crossing] text').last().click();
   await page.locator('[data-crossing] text').last().click();
   expect(await axe(page)).toEqual([]);
-  await page.keyboard.press('Escape');
+  // From the page, Escape shuts the sheet and leaves the piece selected.
+  await stage(page).press('Escape');
+  await expect(tuck).toBeHidden();
+  await expect(page.getByLabel('Name of this piece')).toHaveValue('Pill');
   await kept(page);
 
   await page.getByRole('button', { name: 'Make', exact: true }).click();

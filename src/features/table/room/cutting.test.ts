@@ -5,6 +5,7 @@ import type { Piece } from '@/core/piece/piece';
 import { startHistory } from '@/core/project/history';
 import * as act from '@/features/table/room/actions';
 import { createSession, type SessionStore } from '@/features/table/room/session';
+import { apart } from '@/features/table/stage/apart';
 import type { Typesetter } from '@/core/text/typesetter';
 import { nodeTypesetter } from '../../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../../scripts/testing/samples';
@@ -127,4 +128,21 @@ test('a traced outline cuts the picture or is laid as a shape; none at all is re
   expect(act.layTraced(store, template, traced, 'cut').ok).toBe(true);
   expect(pile(store)[0]!.placement).toMatchObject({ width: 90, height: 60 });
   expect(act.layTraced(store, template, { ...traced, data: '' }, 'cut').ok).toBe(false);
+});
+
+test('numbers that would lie on each other lie side by side, others where they are', () => {
+  const points = [
+    { x: 0, y: 0 },
+    { x: 3, y: 1 },
+    { x: 100, y: 0 },
+    { x: 0, y: 0 },
+  ];
+  const laid = apart(points, 20);
+  expect(laid[0]).toEqual(points[0]);
+  expect(laid[2]).toEqual(points[2]);
+  laid.forEach((one, i) =>
+    laid
+      .slice(0, i)
+      .forEach((other) => expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeGreaterThanOrEqual(20)),
+  );
 });

@@ -262,14 +262,16 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   {
     keys: 'Esc',
-    does: 'Let go, or close the open group',
+    does: 'Shut the open sheet, let go, or close the open group',
     group: 'Pieces',
     listed: false,
     is: key('escape'),
     run: (store) => {
-      const { mode, select, matching, compared, peeking } = store.getState();
+      const { mode, select, matching, compared, peeking, sheet } = store.getState();
       if (matching || compared || peeking)
         return store.setState({ matching: null, compared: null, peeking: null });
+      // What is open over the table goes first; what is selected stays.
+      if (sheet) return store.setState({ sheet: null });
       if (mode.kind === 'pick' && !act.leave(store)) select([]);
       else if (mode.kind !== 'pick') store.setState({ mode: { kind: 'pick' } });
     },

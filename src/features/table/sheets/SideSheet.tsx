@@ -18,13 +18,16 @@ export function SideSheet({ title, onClose, children }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const [before] = useState(() => document.activeElement as HTMLElement | null);
   useEffect(() => {
-    frame.current?.querySelector<HTMLElement>('input')?.focus();
+    const element = frame.current!;
+    // Its first field, or the sheet itself, so that its keys work at once.
+    (element.querySelector<HTMLElement>('input') ?? element).focus();
     return () => before?.focus();
   }, [before]);
   return (
     <Paper
       ref={frame}
       role="dialog"
+      tabIndex={-1}
       aria-label={title}
       elevation={6}
       data-own-keys

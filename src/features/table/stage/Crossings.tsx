@@ -2,49 +2,58 @@
 /** The places where the selected piece meets others, numbered, while tucks are chosen: a press turns one. */
 import { pathData, transformPath } from '@/core/geometry/path';
 import { apply } from '@/core/geometry/matrix';
+import { apart } from '@/features/table/stage/apart';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { useCrossings } from '@/features/table/room/useCrossings';
 import { viewMatrix } from '@/features/table/stage/view';
+
+const RADIUS = 11;
 
 export function Crossings() {
   const { store } = useRoom();
   const view = viewMatrix(useSession((session) => session.view));
   const [id] = useSession((session) => session.selection);
   const found = useCrossings();
+  // What lies beneath one piece is met at much the same place: each number is to be seen and pressed all the same.
+  const places = apart(
+    found.map(({ middle }) => apply(view, middle)),
+    2 * RADIUS + 4,
+  );
+  const marks = found.map((crossing, i) => {
+    const over = act.passesOver(crossing, id!);
+    return { crossing, over, colour: over ? '#2f6f68' : '#9e2b45', at: places[i]! };
+  });
   return (
     <g>
-      {found.map((crossing, i) => {
-        const over = act.passesOver(crossing, id!);
-        const { x, y } = apply(view, crossing.middle);
-        const colour = over ? '#2f6f68' : '#9e2b45';
-        return (
-          <g
-            key={i}
-            style={{ cursor: 'pointer', pointerEvents: 'auto' }}
-            data-crossing={i + 1}
-            onPointerDown={(event) => {
-              event.stopPropagation();
-              act.turnCrossing(store, crossing);
-            }}
-          >
-            <title>{`${i + 1}: passes ${over ? 'over' : 'under'}`}</title>
-            <path
-              d={pathData(transformPath(view, crossing.area), 1)}
-              fill={colour}
-              fillOpacity={0.14}
-              stroke={colour}
-              strokeWidth={1.4}
-              strokeDasharray={over ? undefined : '4 3'}
-            />
-            <circle cx={x} cy={y} r={16} fill="transparent" />
-            <circle cx={x} cy={y} r={11} fill={colour} stroke="#fffdf6" strokeWidth={1.6} />
-            <text x={x} y={y + 4.5} textAnchor="middle" fontSize={13} fontWeight={600} fill="#fffdf6">
-              {i + 1}
-            </text>
-          </g>
-        );
-      })}
+      {marks.map(({ crossing, over, colour }, i) => (
+        <path
+          key={i}
+          d={pathData(transformPath(view, crossing.area), 1)}
+          fill={colour}
+          fillOpacity={0.1}
+          stroke={colour}
+          strokeWidth={1.4}
+          strokeDasharray={over ? undefined : '4 3'}
+        />
+      ))}
+      {marks.map(({ crossing, over, colour, at: { x, y } }, i) => (
+        <g
+          key={i}
+          style={{ cursor: 'pointer', pointerEvents: 'auto' }}
+          data-crossing={i + 1}
+          onPointerDown={(event) => {
+            event.stopPropagation();
+            act.turnCrossing(store, crossing);
+          }}
+        >
+          <title>{`${i + 1}: passes ${over ? 'over' : 'under'}`}</title>
+          <circle cx={x} cy={y} r={RADIUS} fill={colour} stroke="#fffdf6" strokeWidth={1.6} />
+          <text x={x} y={y + 4.5} textAnchor="middle" fontSize={13} fontWeight={600} fill="#fffdf6">
+            {i + 1}
+          </text>
+        </g>
+      ))}
     </g>
   );
 }
