@@ -309,6 +309,11 @@ test('a picture is traced: the outline follows the threshold over it; the pictur
   await expect(field(page, 'Width')).toHaveValue('3');
   await openRow(page, 'Material');
   await page.getByRole('button', { name: 'Trace it to an outline' }).click();
+  // The lighter ring alone, by its colour.
+  await choose(page, 'What counts as inside', 'Parts of one colour');
+  await set(page, 'Colour that is traced', '#bbbbbb');
+  await trace.getByRole('slider', { name: 'How near' }).fill('5');
+  await expect(trace.getByRole('status')).toHaveText('1 part, 1 hole.');
   await trace.getByRole('button', { name: 'Lay the shape' }).click();
   await expect(slabs(page)).toHaveCount(2);
   await expect(page.getByRole('button', { name: /^Material Ink/ })).toBeVisible();

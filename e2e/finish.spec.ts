@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { axe } from './axe';
 import {
   bringIn,
   field,
@@ -29,7 +30,8 @@ test('a photo is cut to a shape, given a stroke and a lift, faded; each is undon
   await page.getByRole('combobox', { name: 'Lies like' }).click();
   await page.getByRole('option', { name: 'Chipboard' }).click();
   await expect(field(page, 'Lift')).toHaveValue('1.5');
-  await page.getByRole('switch', { name: 'Stroke along the edge' }).check();
+  await page.getByRole('combobox', { name: 'Stroke along the edge' }).click();
+  await page.getByRole('option', { name: 'A line' }).click();
   await field(page, 'Width').fill('2mm');
   await field(page, 'Width').press('Enter');
   await expect(field(page, 'Width')).toHaveValue('0.08');
@@ -44,7 +46,7 @@ test('a photo is cut to a shape, given a stroke and a lift, faded; each is undon
 });
 
 /** The colour of one pixel of the page as it is shown, by a share of its width and height. */
-async function colourAt(page: import('@playwright/test').Page, x: number, y: number): Promise<number[]> {
+async function colourAt(page: Page, x: number, y: number): Promise<number[]> {
   const { default: sharp } = await import('sharp');
   const box = (await page.locator('[data-testid=stage] > div').first().boundingBox())!;
   const shot = await page.screenshot({
@@ -79,6 +81,18 @@ test('the page light moves every shadow; without strength there is none', async 
   await page.waitForTimeout(400);
   expect((await colourAt(page, 0.5, 3.85 / 12))[0]).toBeLessThan(235);
   await expect(page.getByRole('button', { name: 'Undo move page light' })).toBeVisible();
+  // On the page itself the lamp is dragged back to above the photo, and low.
+  await page.getByRole('button', { name: 'Lamp on the page' }).click();
+  const lamp = (await page.getByTestId('lamp').locator('circle').last().boundingBox())!;
+  const whole = (await page.locator('[data-testid=stage] > div').first().boundingBox())!;
+  await page.mouse.move(lamp.x + lamp.width / 2, lamp.y + lamp.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(whole.x + 0.5 * whole.width, whole.y + 0.1 * whole.height, { steps: 6 });
+  await page.mouse.up();
+  await page.waitForTimeout(400);
+  expect(await colourAt(page, 0.5, 3.85 / 12)).toEqual([255, 255, 255]);
+  expect((await colourAt(page, 0.5, 8.15 / 12))[0]).toBeLessThan(235);
+  await page.getByRole('button', { name: 'Lamp on the page' }).click();
   await page.getByRole('slider', { name: 'Page light: strength' }).fill('0');
   await page.waitForTimeout(400);
   expect(await colourAt(page, 0.5, 3.85 / 12)).toEqual([255, 255, 255]);
@@ -113,4 +127,82 @@ test('inches or millimetres, for the whole project, in every field and on the ru
   await expect(page.getByRole('button', { name: 'Undo measure in inches' })).toBeVisible();
   await page.getByTestId('stage').press('Control+z');
   await expect(page.getByText(/bleed 3 mm/)).toBeVisible();
+});
+
+async function punchHeart(page: Page): Promise<void> {
+  await page.keyboard.press('d');
+  const punches = page.getByRole('dialog', { name: 'Punches' });
+  await punches.getByLabel('Find a punch').fill('Heart');
+  await punches.getByRole('button', { name: 'Heart', exact: true }).press('Enter');
+  await page.keyboard.press('Escape');
+}
+
+test('a face is treated, lit by the page light, and its edge is sewn; both are kept, undone and printed', async ({
+  page,
+}) => {
+  await newPage(page);
+  await punchHeart(page);
+  await openRow(page, 'Finish');
+  const plain = await colourAt(page, 0.5, 0.52);
+  await page.getByRole('button', { name: 'Treat it' }).press('Enter');
+  await expect(page.getByRole('group', { name: 'Surface 1' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Treated' }).click();
+  await expect(page.getByRole('option')).toHaveCount(11);
+  await page.getByRole('option', { name: 'Glitter' }).click();
+  await expect(page.getByRole('button', { name: /^Undo change surface of/ })).toBeVisible();
+  await expect.poll(() => colourAt(page, 0.5, 0.52)).not.toEqual(plain);
+  const once = await colourAt(page, 0.5, 0.52);
+  await page.getByRole('button', { name: 'Anew' }).press('Enter');
+  await expect.poll(() => colourAt(page, 0.5, 0.52)).not.toEqual(once);
+  await page.getByRole('combobox', { name: 'Stroke along the edge' }).click();
+  await page.getByRole('option', { name: 'Stitches' }).click();
+  await field(page, 'Length of a stitch').fill('0.2');
+  await field(page, 'Length of a stitch').press('Enter');
+  await expect(page.getByText(/^\d+ stitches, whole on each side\.$/)).toBeVisible();
+  await field(page, 'From the edge').fill('1.5');
+  await field(page, 'From the edge').press('Enter');
+  await expect(page.getByText('There is no room for them: less from the edge.')).toBeVisible();
+  await field(page, 'From the edge').fill('0.1');
+  await field(page, 'From the edge').press('Enter');
+  await expect(page.getByText(/^\d+ stitches, whole on each side\.$/)).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Undo change stroke of/ })).toBeVisible();
+});
+
+test('a finish is kept as a look and changed for all that wear it; before and after stand side by side', async ({
+  page,
+}) => {
+  await newPage(page);
+  await punchHeart(page);
+  // The finish is kept as a look, given to a second piece, and changed for both at once.
+  await openRow(page, 'Finish');
+  await page.getByRole('button', { name: 'Keep this finish as a look' }).press('Enter');
+  await field(page, 'Name of the look').fill('Gold and thread');
+  await field(page, 'Name of the look').press('Enter');
+  await page.locator('[data-testid=stage]').focus();
+  await page.keyboard.press('Control+d');
+  await page.getByRole('combobox', { name: 'Look' }).click();
+  await page.getByRole('option', { name: 'Its own' }).click();
+  await page.getByRole('combobox', { name: 'Look' }).click();
+  await page.getByRole('option', { name: 'Gold and thread' }).click();
+  await page.getByRole('combobox', { name: 'Lies like' }).click();
+  await page.getByRole('option', { name: 'Button' }).click();
+  await page.getByRole('button', { name: 'Change all 2' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo change look “Gold and thread”' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change all 2' })).toBeHidden();
+
+  // Two versions side by side; the earlier one is kept as a page.
+  await page.keyboard.press('y');
+  await page.getByRole('button', { name: 'Before and after' }).press('Enter');
+  const versions = page.getByRole('dialog', { name: 'Before and after' });
+  await expect(versions.getByRole('img', { name: 'This page now' })).toBeVisible();
+  await versions.getByRole('combobox', { name: 'On the left' }).click();
+  await page
+    .getByRole('option', { name: /^Before “keep look/ })
+    .last()
+    .click();
+  expect(await axe(page)).toEqual([]);
+  await versions.getByRole('button', { name: 'Keep the left one as a page' }).click();
+  await expect(page.getByRole('button', { name: 'Undo keep version as page' })).toBeVisible();
 });

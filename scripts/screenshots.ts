@@ -88,12 +88,44 @@ async function tour(page: Page): Promise<void> {
   await page.getByTestId('stage').press('Escape');
   await shoot(page, 'ready-page');
   await arranging(page);
+  await cutting(page);
+  await page.goto(`http://localhost:${PORT}/`);
+  await page.getByRole('button', { name: 'New layout A4' }).click();
+  await page.getByTestId('stage').waitFor();
   await page.keyboard.press('c');
   await page.getByTestId('supply-input').setInputFiles(await looseZip());
   await page.getByRole('dialog', { name: /supplies came in/ }).waitFor();
   await page.getByRole('option').first().focus();
   await page.keyboard.press('Space');
   await shoot(page, 'review');
+}
+
+/** A page made of what is cut and finished: a treated star, and the points of the banner's outline. */
+async function cutting(page: Page): Promise<void> {
+  await page.goto(`http://localhost:${PORT}/`);
+  await page.getByRole('button', { name: 'Open Tide pools in July' }).click();
+  const stage = page.getByTestId('stage');
+  await stage.waitFor();
+  await page.getByRole('button', { name: 'Page 2', exact: true }).click();
+  await page.waitForTimeout(2500);
+  const slab = (name: string) =>
+    page
+      .getByRole('list', { name: 'Pieces, top first' })
+      .locator('button[aria-pressed]')
+      .filter({ hasText: new RegExp(`^${name}`) });
+  await slab('Sea star').click();
+  await page.getByRole('button', { name: /^Finish / }).click();
+  await page.getByRole('region', { name: 'Surface' }).scrollIntoViewIfNeeded();
+  await page.getByRole('group', { name: 'Surface 1' }).getByRole('button').scrollIntoViewIfNeeded();
+  await shoot(page, 'finish');
+  await slab('Banner').click();
+  await stage.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('n');
+  await page.getByRole('button', { name: /^Cut / }).click();
+  await page.getByRole('group', { name: 'Points of its outline' }).scrollIntoViewIfNeeded();
+  await shoot(page, 'points');
+  await page.keyboard.press('Escape');
 }
 
 /** Two things grouped and dragged along a guide, with the pile unfolded. */

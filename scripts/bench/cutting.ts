@@ -8,6 +8,9 @@ import { toolsFor } from '@/core/page/outlines';
 import { punch } from '@/core/piece/outline/punch';
 import { tonesOf } from '@/core/pixels/tones';
 import type { Project } from '@/core/project/model';
+import { TREATMENT_NAMES } from '@/core/treatment/kinds';
+import { paintTreatment } from '@/core/treatment/paint';
+import { Layer } from '@/core/treatment/treatment';
 import { make } from '@/output/make';
 import { unpackProject } from '@/storage/project-file';
 import { nodeTypesetter, nodeWorkshop } from '../node/platform';
@@ -116,8 +119,35 @@ async function shadows(note: Tools['note']): Promise<void> {
   );
 }
 
+/** Every treatment of a face 2 in square at 300 ppi; the slowest is told. */
+async function treating(note: Tools['note']): Promise<void> {
+  const side = 600;
+  const shape = new Uint8ClampedArray(4 * side * side).fill(255);
+  const place = { width: side, height: side, scale: 300 / 72, x: -72, y: -72 };
+  const light = { x: -0.5, y: -0.64, z: 0.588 };
+  const floor = await quickest(5, () => {
+    const layer = new Layer(side * side);
+    for (let i = 0; i < side * side; i++) layer.lay(i, 0.2, 0.4, 0.6, 0.5);
+    return layer.within(shape);
+  });
+  let slowest = { kind: '', time: 0 };
+  for (const kind of TREATMENT_NAMES) {
+    const time = await quickest(3, () => paintTreatment({ kind, values: {} }, light, shape, place));
+    if (time > slowest.time) slowest = { kind, time };
+  }
+  note(
+    `Face of 2 x 2 in treated at 300 ppi, the slowest (${slowest.kind})`,
+    slowest.time,
+    floor,
+    'ms',
+    'no figure asked; floor: one colour laid on every pixel',
+    true,
+  );
+}
+
 export async function cutting({ note }: Pick<Tools, 'note'>): Promise<void> {
   await joining(note);
   await templates(note);
   await shadows(note);
+  await treating(note);
 }

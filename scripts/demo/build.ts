@@ -74,6 +74,7 @@ async function build(): Promise<void> {
     'scripts/demo',
     'scripts/art',
     'scripts/house',
+    'src/core/piece',
     'src/core/project',
     'src/core/text',
   );

@@ -1,176 +1,15 @@
-/** The demo projects: three pages of the kite club's album, composed by hand. */
-import { uprightSize, type Asset } from '@/core/picture/asset';
-import { finishOf, type Finish } from '@/core/piece/finish';
+/** The demo projects: four pages of the kite club's album, composed by hand. */
+import { type Asset } from '@/core/picture/asset';
+import { type Finish } from '@/core/piece/finish';
+import { NEW_EDGE } from '@/core/piece/finish/edge';
 import { LIFTS } from '@/core/piece/finish/lift';
-import type { Material } from '@/core/piece/material';
-import { keepCovered, WHOLE, type Window } from '@/core/piece/material/window';
-import { pictureScale } from '@/core/piece/material';
+import { NEW_MAT } from '@/core/piece/finish/mats';
+import { NEW_SHADOW } from '@/core/piece/finish/shadow';
+import { NEW_STITCHES } from '@/core/piece/finish/stroke';
 import type { Outline } from '@/core/piece/outline';
-import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
-import { wantedSize } from '@/core/piece/outline/glyphs';
-import type { Piece, Role } from '@/core/piece/piece';
-import { newLayout, type Project } from '@/core/project/model';
+import { type Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
-
-const IN = 72;
-
-interface Where {
-  /** Centre and size in inches; degrees clockwise. */
-  at: [number, number];
-  size: [number, number];
-  turn?: number;
-}
-
-const RECTANGLE: Outline = { kind: 'rectangle', radius: 0 };
-const CIRCLE: Outline = { kind: 'ellipse' };
-
-/** Lays pieces on a new project, one after the other, from the bottom up. */
-class Album {
-  readonly project: Project;
-  private count = 0;
-
-  constructor(
-    id: string,
-    title: string,
-    width: number,
-    height: number,
-    private readonly assets: ReadonlyMap<string, Asset>,
-    private readonly typesetter: Typesetter,
-  ) {
-    this.project = newLayout({ id, title, unit: 'in', width: width * IN, height: height * IN });
-  }
-
-  gather(photos: readonly string[]): this {
-    for (const name of photos) {
-      const asset = this.asset(name);
-      this.project.assets[asset.sha] = asset;
-      this.project.photos.push(asset.sha);
-    }
-    return this;
-  }
-
-  background(paper: string): this {
-    const { width, height, bleed } = this.page;
-    const size: [number, number] = [(width + 2 * bleed) / IN, (height + 2 * bleed) / IN];
-    return this.paper(paper, { at: [width / 2 / IN, height / 2 / IN], size }, 'paper', { lift: 0 });
-  }
-
-  paper(
-    name: string,
-    where: Where,
-    role: Role = 'paper',
-    options: { outline?: Outline; lift?: number; window?: Partial<Window> } = {},
-  ): this {
-    const { outline = RECTANGLE, lift = LIFTS.paper, window = {} } = options;
-    const asset = this.asset(name);
-    this.project.assets[asset.sha] = asset;
-    if (!this.project.papers.includes(asset.sha)) this.project.papers.push(asset.sha);
-    return this.lay(
-      asset.name,
-      role,
-      this.window({ kind: 'paper', asset: asset.sha, window: { ...WHOLE, ...window } }, where),
-      outline,
-      finishOf(lift),
-      where,
-    );
-  }
-
-  photo(
-    name: string,
-    where: Where,
-    options: { outline?: Outline; window?: Partial<Window>; border?: number } = {},
-  ): this {
-    const { outline = RECTANGLE, window = {}, border = 0 } = options;
-    const asset = this.asset(name);
-    const finish: Finish = {
-      ...finishOf(LIFTS.photo),
-      stroke: border ? { colour: '#fdfbf6', width: border * IN, side: 'outside' } : null,
-    };
-    const material: Material = { kind: 'photo', asset: asset.sha, window: { ...WHOLE, ...window } };
-    return this.lay(
-      asset.name.replace(/\.jpg$/, ''),
-      'photo',
-      this.window(material, where),
-      outline,
-      finish,
-      where,
-    );
-  }
-
-  words(
-    role: 'title' | 'journaling',
-    colour: string,
-    at: [number, number],
-    style: Omit<GlyphsOutline, 'kind' | 'leading' | 'wrap'> & {
-      leading?: number;
-      column?: number;
-      turn?: number;
-    },
-  ): this {
-    const { column, turn = 0, leading = 1.2, ...rest } = style;
-    const outline: GlyphsOutline = { kind: 'glyphs', leading, wrap: column !== undefined, ...rest };
-    const size = wantedSize(outline, { width: (column ?? 0) * IN, height: 0 }, this.typesetter);
-    const where: Where = { at, size: [size.width / IN, size.height / IN], turn };
-    return this.lay(
-      style.text.split('\n')[0]!.slice(0, 40),
-      role,
-      { kind: 'ink', colour },
-      outline,
-      finishOf(0),
-      where,
-    );
-  }
-
-  private window(material: Material, { size }: Where): Material {
-    if (!('window' in material)) return material;
-    const asset = this.project.assets[material.asset]!;
-    const box = { width: size[0] * IN, height: size[1] * IN };
-    return {
-      ...material,
-      window: keepCovered(material.window, uprightSize(asset), box, pictureScale(material, asset, box)),
-    };
-  }
-
-  private lay(
-    name: string,
-    role: Role,
-    material: Material,
-    outline: Outline,
-    finish: Finish,
-    { at, size, turn = 0 }: Where,
-  ): this {
-    const piece: Piece = {
-      id: `${this.project.id}-piece-${++this.count}`,
-      name,
-      role,
-      material,
-      outline,
-      finish,
-      placement: {
-        x: at[0] * IN,
-        y: at[1] * IN,
-        width: size[0] * IN,
-        height: size[1] * IN,
-        turn,
-        mirror: false,
-        locked: false,
-        hidden: false,
-      },
-    };
-    this.page.pile.push(piece);
-    return this;
-  }
-
-  private get page() {
-    return this.project.surfaces[0]!;
-  }
-
-  private asset(name: string): Asset {
-    const found = this.assets.get(name);
-    if (!found) throw new RangeError(`No picture ${name}.`);
-    return found;
-  }
-}
+import { Album, CIRCLE, RECTANGLE } from './album';
 
 /** `assets` by file name (photos) or paper id. */
 export function demoProjects(
@@ -273,6 +112,122 @@ export function demoProjects(
       family: 'zilla-slab',
       size: 12,
       align: 'left',
+    });
+
+  const thread = (colour: string, from = 7): Finish['stroke'] => ({
+    colour,
+    width: 2,
+    side: 'inside',
+    broken: { ...NEW_STITCHES, from },
+  });
+  const star = (colour: string, seed: number): Partial<Finish> => ({
+    lift: { height: LIFTS.button, shadow: true },
+    treatments: [
+      { kind: 'puffy', values: { depth: 0.4, gloss: 0.2 } },
+      { kind: 'inked', values: { reach: 9, strength: 0.5 }, colour, seed },
+    ],
+  });
+  const punched = (punch: string): Outline => ({ kind: 'punch', punch, settings: {} });
+  pools
+    .turn()
+    .background('sailcloth-linen')
+    .cut(
+      'Wave line',
+      { paper: 'tide-wash' },
+      RECTANGLE,
+      { edge: { ...NEW_EDGE, kind: 'torn', size: 42, sides: ['top'], seed: 4, core: 5 } },
+      { at: [4.25, 9.1], size: [8.75, 4.1] },
+    )
+    .cut(
+      'Sand strip',
+      { paper: 'dune-kraft' },
+      RECTANGLE,
+      {
+        edge: { ...NEW_EDGE, kind: 'scallop', size: 18, sides: ['top'] },
+        treatments: [{ kind: 'grain', values: {} }],
+      },
+      { at: [4.25, 10.55], size: [8.75, 1.1] },
+    )
+    .cut(
+      'Card',
+      { paper: 'sailcloth-white' },
+      { kind: 'rectangle', radius: 10 },
+      {
+        stroke: thread('#2f6f68'),
+        treatments: [{ kind: 'inked', values: { reach: 12, strength: 0.55 }, colour: '#7fa9a3' }],
+      },
+      { at: [4.3, 3.75], size: [6.6, 5.5], turn: -2 },
+    )
+    .cut(
+      'Tide pools in the round',
+      { photo: 'tide-pools.jpg' },
+      CIRCLE,
+      {
+        lift: { height: LIFTS.photo, shadow: true },
+        mats: [
+          { ...NEW_MAT, width: 7, corners: 'round' },
+          { ...NEW_MAT, width: 5, corners: 'round', material: { kind: 'ink', colour: '#2f6f68' } },
+        ],
+      },
+      { at: [4.3, 3.85], size: [4.3, 4.3] },
+    )
+    .cut(
+      'Banner',
+      { ink: '#9e2b45' },
+      punched('banner'),
+      {
+        lift: { height: LIFTS.chipboard, shadow: true },
+        treatments: [{ kind: 'fabric', values: { size: 1.6, strength: 0.35 } }],
+        stroke: thread('#f3e3c0', 5),
+        shadows: [{ ...NEW_SHADOW, x: -6, strength: 0.25 }],
+      },
+      { at: [4.2, 6.75], size: [6.4, 1.05], turn: -1.5 },
+    )
+    .words('title', '#fdfbf6', [4.05, 6.74], {
+      text: 'At low water',
+      family: 'abril-fatface',
+      size: 37,
+      align: 'centre',
+      turn: -1.5,
+    })
+    .cut(
+      'Pocket',
+      { paper: 'buoy-dots' },
+      { kind: 'rectangle', radius: 5 },
+      { treatments: [{ kind: 'worn', values: { reach: 8 }, seed: 3 }] },
+      { at: [5.9, 9.35], size: [3.9, 2.1], turn: 0 },
+    )
+    .cut(
+      'Horizon, slipped in',
+      { photo: 'fly-in-horizon.jpg' },
+      RECTANGLE,
+      {
+        lift: { height: LIFTS.photo, shadow: true },
+        stroke: { colour: '#fdfbf6', width: 7, side: 'inside' },
+      },
+      { at: [5.9, 8.7], size: [3, 2.1], turn: 0 },
+    )
+    .slippedInto('Pocket', 9.05)
+    .cut('Sea star', { ink: '#e08a4f' }, punched('star'), star('#9e4a25', 1), {
+      at: [1.35, 8.35],
+      size: [1.3, 1.24],
+      turn: 12,
+    })
+    .cut('Small sea star', { ink: '#d9b45b' }, punched('star'), star('#8a5a20', 2), {
+      at: [2.45, 9.15],
+      size: [0.95, 0.9],
+      turn: -20,
+    })
+    .cut('Young sea star', { ink: '#b5526a' }, punched('star'), star('#6a1f33', 5), {
+      at: [1.5, 9.65],
+      size: [0.7, 0.67],
+      turn: 33,
+    })
+    .words('journaling', '#25232a', [4.25, 10.62], {
+      text: 'Olu and Ines, ankle deep until the tide came back. Saltmarsh Bay, 11 July 2026',
+      family: 'zilla-slab',
+      size: 11.5,
+      align: 'centre',
     });
 
   return [pools.project, lanterns.project, flyIn.project];

@@ -1,13 +1,13 @@
 /** A Picture to a finished file: PNG, JPEG, PDF or SVG. The same in a browser's worker and in Node. */
-import type { Size } from '@/core/geometry/box';
+import type { Box, Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import type { Mark, Picture } from '@/core/picture/picture';
+import type { Mark, Picture, TreatmentMark } from '@/core/picture/picture';
 import { fail, ok, type Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
 import { inkedDrawing, inkedPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
 import { writePdf } from '@/output/pdf/write';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
-import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
+import { drawPieces, LONGEST_SIDE, sheetOf, treatmentBitmap, TREATMENT_PPI } from '@/output/pixels/draw';
 import type { Canvas, Drawable, Platform } from '@/output/platform';
 import { writeSvg } from '@/output/svg/write';
 
@@ -247,13 +247,27 @@ async function makeSvg(
     progress((0.8 * i) / files.length, `Packing ${i + 1} of ${files.length} pictures`);
     if (!drawings.has(sha)) addresses.set(sha, await address(sha, shop));
   }
+  const treatments = await packedTreatments(picture, shop);
   return new TextEncoder().encode(
     writeSvg(picture, withBleed, {
       asset: shop.asset,
       drawing: (key) => drawings.get(key),
       address: (key) => addresses.get(key)!,
+      treatment: (mark) => treatments.get(mark)!,
     }),
   );
+}
+
+/** Every treatment as a PNG, and where it lies. */
+async function packedTreatments(picture: Picture, shop: Workshop) {
+  const packed = new Map<TreatmentMark, Box & { address: string }>();
+  for (const mark of picture.pieces.flatMap(({ marks }) => marks)) {
+    if (mark.mark !== 'treatment') continue;
+    const { canvas, x, y, width, height } = treatmentBitmap(mark, TREATMENT_PPI / 72, shop.platform);
+    const bytes = await shop.encode(canvas, 'image/png', 1);
+    packed.set(mark, { x, y, width, height, address: `data:image/png;base64,${base64(bytes)}` });
+  }
+  return packed;
 }
 
 /** A data: URL. HEIC, which few readers know, goes as the JPEG that was made of it. */

@@ -12,6 +12,7 @@ import { invert } from '@/core/geometry/matrix';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
 import { finishOf } from '@/core/piece/finish';
+import { NEW_STITCHES } from '@/core/piece/finish/stroke';
 import { NEW_MAT } from '@/core/piece/finish/mats';
 import { WHOLE } from '@/core/piece/material/window';
 import { BLENDS, type Blend } from '@/core/picture/blend';
@@ -165,6 +166,23 @@ function sampler(): Project {
       }),
       inkPiece('multiplied', 200, 130, 80, 60, {
         finish: { ...finishOf(0), blend: 'multiply', opacity: 0.8 },
+      }),
+      inkPiece('treated', 16, 250, 40, 24, {
+        placement: { ...inkPiece('', 16, 250, 40, 24).placement, turn: 20, mirror: true },
+        finish: {
+          ...finishOf(0.3),
+          opacity: 0.9,
+          treatments: [
+            { kind: 'grain', values: { strength: 0.5 } },
+            { kind: 'enamel', values: {} },
+          ],
+        },
+      }),
+      inkPiece('sewn', 90, 300, 90, 40, {
+        finish: {
+          ...finishOf(0.1),
+          stroke: { colour: '#f3e3c0', width: 2.5, side: 'inside', broken: NEW_STITCHES },
+        },
       }),
       inkPiece('round', 300, 170, 90, 60, {
         outline: { kind: 'rectangle', radius: 14 },

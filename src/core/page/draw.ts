@@ -44,7 +44,7 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
       words,
       asset: tools.asset,
     }),
-    ...marksOver(finish, path),
+    ...marksOver(finish, light, { path, face }, matrix),
   ];
   const marks = tucked
     ? [...whole.map((mark) => ({ ...mark, within: tucked.within })), ...tucked.shadows]

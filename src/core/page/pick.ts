@@ -21,7 +21,7 @@ export function piecesAt(
   const beneath = (piece: Piece) =>
     piece.tucks &&
     crossingsOf(pile, piece.id, tools).some(
-      ({ upper, tuck, area }) => tuck && upper === piece && contains(area, point),
+      ({ upper, hidden }) => hidden && upper === piece && contains(hidden, point),
     );
   const [under, over] = [found.filter(beneath), found.filter((piece) => !beneath(piece))];
   return [...over.reverse(), ...under.reverse()];

@@ -1,9 +1,11 @@
 /** Tucks: found areas against areas done by hand; true after moves; what is hidden, picked and shadowed. */
 import { areaOf } from '@/core/geometry/offset';
+import { pathBounds } from '@/core/geometry/path';
+import type { ShadowMark } from '@/core/picture/picture';
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
-import { crossingsOf, tuckAt, tuckedOn } from '@/core/page/tuck';
+import { crossingsOf, slitAt, slitOnPage, tuckAt, tuckedOn } from '@/core/page/tuck';
 import type { Piece } from '@/core/piece/piece';
 import { movePieces } from '@/core/project/edits/place';
 import { removePieces, setTucks } from '@/core/project/edits/pile';
@@ -79,4 +81,38 @@ test('copied together, the copy of the string goes under the copy of the cloud',
   const { pieces } = copiesOf(page.pile, page, () => `copy-${++next}`);
   const string = pieces[2] as Piece;
   expect(string.tucks).toEqual([expect.objectContaining({ under: pieces[1]!.id })]);
+});
+
+test('through a slit one side is hidden, wherever paper and photo are moved, with the cut to be seen', () => {
+  // A photo 60 x 80 on a paper 200 x 150; the slit lies level, 100 from the paper's left, 120 down the page.
+  const paper = inkPiece('paper', 40, 40, 200, 150);
+  const photo = inkPiece('photo', 110, 60, 60, 80);
+  const history = startHistory(laid([paper, photo], []));
+  const { id } = history.project.surfaces[0]!;
+  const [crossing] = crossingsOf(pile(history), 'photo', tools());
+  const slit = slitAt(paper, { x: 90, y: 120 }, { x: 190, y: 120 });
+  expect(slitOnPage(slit, paper)[0].y).toBeCloseTo(120);
+  // However far it is dragged, a file takes it.
+  expect(slitAt(paper, { x: -1e6, y: 0 }, { x: 1e6, y: 0 })).toMatchObject({ ax: -100, bx: 100 });
+  const slipped = perform(history, setTucks(id, photo, [{ ...tuckAt(crossing!), slit }]), 0);
+  const hidden = (h: typeof history) => {
+    const page = h.project.surfaces[0]!;
+    return tuckedOn(page.pile, page.light, tools()).get('photo');
+  };
+  const area = (h: typeof history) => (hidden(h)?.areas ?? []).reduce((sum, each) => sum + areaOf(each), 0);
+  // Of its 80 points 20 lie below the slit.
+  expect(area(slipped)).toBeCloseTo(60 * 20, 0);
+  expect(area(perform(slipped, movePieces(id, [photo], 0, 15), 5000))).toBeCloseTo(60 * 35, 0);
+  expect(area(perform(slipped, movePieces(id, [paper], 0, 5), 5000))).toBeCloseTo(60 * 15, 0);
+  // Two shadows of the flap, and the cut.
+  const { shadows } = hidden(slipped)!;
+  expect(shadows.filter(({ within }) => within)).toHaveLength(2);
+  const [cut] = shadows.filter(({ within }) => !within);
+  expect(pathBounds((cut as ShadowMark).path).width).toBeCloseTo(70, 0);
+  const { pile: pieces } = slipped.project.surfaces[0]!;
+  expect(piecesAt(pieces, { x: 140, y: 130 }, 0, tools()).map((piece) => piece.id)).toEqual([
+    'paper',
+    'photo',
+  ]);
+  expect(piecesAt(pieces, { x: 140, y: 100 }, 0, tools())[0]!.id).toBe('photo');
 });

@@ -3,14 +3,14 @@
  * found anew from where the pieces lie now, so that it stays true when either is moved.
  */
 import { outset, overlaps } from '@/core/geometry/box';
-import { apply, compose, invert, type Point } from '@/core/geometry/matrix';
+import { apply, compose, invert, linear, type Matrix, type Point } from '@/core/geometry/matrix';
 import { common, grown, pathOfRings, polygons, signedArea, without } from '@/core/geometry/offset';
 import { contains, pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { cutOf, outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { marksUnder } from '@/core/piece/finish';
-import type { PageLight } from '@/core/piece/finish/light';
+import { SHADOW_INK, type PageLight } from '@/core/piece/finish/light';
 import type { Mark } from '@/core/picture/picture';
-import type { Piece, Tuck } from '@/core/piece/piece';
+import type { Piece, Slit, Tuck } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 
 /** Where two pieces lie over each other: one area of it, on the page. */
@@ -22,6 +22,8 @@ export interface Crossing {
   middle: Point;
   /** The tuck that makes the upper one pass beneath here; null where it passes over. */
   tuck: Tuck | null;
+  /** What of the area is beneath: all of it, or what lies beyond a slit. */
+  hidden: Path | null;
 }
 
 const onPage = (piece: Piece, tools: DrawingTools): Path =>
@@ -79,13 +81,11 @@ export function crossingsOf(pile: readonly Piece[], id: string, tools: DrawingTo
     const [upper, lower] = i < at ? [piece, other] : [other, piece];
     const areas = areasOf(own, onPage(other, tools));
     const tucks = matched(areas, upper, lower);
-    return areas.map((area) => ({
-      upper,
-      lower,
-      area,
-      middle: insideOf(area),
-      tuck: tucks.get(area) ?? null,
-    }));
+    return areas.map((area) => {
+      const tuck = tucks.get(area) ?? null;
+      const hidden = tuck?.slit ? pathOfRings(common(area, beyondSlit(tuck.slit, lower))) : tuck && area;
+      return { upper, lower, area, middle: insideOf(area), tuck, hidden };
+    });
   });
 }
 
@@ -124,6 +124,83 @@ export interface Tucked {
   areas: Path[];
 }
 
+/** A slit’s ends on the page. */
+export const slitOnPage = ({ ax, ay, bx, by }: Slit, { placement }: Piece): [Point, Point] => {
+  const at = (x: number, y: number) =>
+    apply(placementMatrix(placement), { x: x * placement.width, y: y * placement.height });
+  return [at(ax, ay), at(bx, by)];
+};
+
+/** How far off a slit may end, in shares of the lower piece's box: what a file takes. */
+const FARTHEST_SLIT = 100;
+
+/** A slit with its ends at these places of the page. */
+export function slitAt({ placement }: Piece, a: Point, b: Point): Slit {
+  const back = invert(placementMatrix(placement));
+  const [p, q] = [apply(back, a), apply(back, b)];
+  const { width, height } = placement;
+  const share = (value: number) => Math.max(-FARTHEST_SLIT, Math.min(FARTHEST_SLIT, value));
+  return {
+    ax: share(p.x / width),
+    ay: share(p.y / height),
+    bx: share(q.x / width),
+    by: share(q.y / height),
+  };
+}
+
+/** The way along a slit, length 1. */
+const wayOf = ([a, b]: [Point, Point]): Point => {
+  const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+  return { x: (b.x - a.x) / long, y: (b.y - a.y) / long };
+};
+
+/** Everything on the page on the side of a slit where things lie beneath the paper. */
+function beyondSlit(slit: Slit, lower: Piece): Path {
+  const ends = slitOnPage(slit, lower);
+  const { x, y } = wayOf(ends);
+  const [a, b] = ends;
+  const far = 1e4;
+  const from = { x: a.x - far * x, y: a.y - far * y };
+  const to = { x: b.x + far * x, y: b.y + far * y };
+  return pathOfRings([
+    [from, to, { x: to.x - far * y, y: to.y + far * x }, { x: from.x - far * y, y: from.y + far * x }],
+  ]);
+}
+
+/** How far a slit is cut beyond what goes through it, points. */
+const SLIT_BEYOND = 5;
+const SLIT_WIDTH = 0.5;
+
+/** The cut itself, a little longer than what goes through it is wide, in the upper piece’s frame; null where it meets nothing. */
+function slitMark(area: Path, slit: Slit, lower: Piece, toOwn: Matrix): Mark | null {
+  const ends = slitOnPage(slit, lower);
+  const { x, y } = wayOf(ends);
+  const [a] = ends;
+  const strip = (from: number, to: number, half: number): Path =>
+    pathOfRings([
+      [
+        [from, -half],
+        [to, -half],
+        [to, half],
+        [from, half],
+      ].map(([s, v]) => ({ x: a.x + s! * x - v! * y, y: a.y + s! * y + v! * x })),
+    ]);
+  const along = common(area, strip(-1e4, 1e4, 0.2)).flatMap((ring) =>
+    ring.map((p) => (p.x - a.x) * x + (p.y - a.y) * y),
+  );
+  if (!along.length) return null;
+  const cut = strip(Math.min(...along) - SLIT_BEYOND, Math.max(...along) + SLIT_BEYOND, SLIT_WIDTH / 2);
+  return {
+    mark: 'shadow',
+    path: transformPath(toOwn, cut),
+    grow: 0,
+    offset: { x: 0, y: 0 },
+    blur: 0.3,
+    colour: SHADOW_INK,
+    opacity: 0.75,
+  };
+}
+
 /** Shadows reach as far as this beyond a crossing, points, at the most. */
 const FAR = 60;
 
@@ -144,26 +221,42 @@ export function tuckedOn(
     const areas: Path[] = [];
     for (const lower of pile.slice(0, at)) {
       if (lower.placement.hidden || !upper.tucks.some(({ under }) => under === lower.id)) continue;
-      const over = onPage(lower, tools);
-      const mine = [...matched(areasOf(own, over), upper, lower).keys()];
-      if (!mine.length) continue;
-      const area = mine.flat();
-      areas.push(...mine);
-      // Nor does its shadow fall on what it passes under, close by.
-      const near = grown(area, FAR / 4);
-      hidden.push(without(pathOfRings(common(near, over)), without(own, area)));
-      const around = without(pathOfRings(common(grown(area, FAR), own)), over);
+      const whole = onPage(lower, tools);
+      const mine = matched(areasOf(own, whole), upper, lower);
+      if (!mine.size) continue;
       const lowerLies = placementMatrix(lower.placement);
       const under = compose(toOwn, lowerLies);
-      for (const mark of marksUnder(lower.finish, light, cutOf(lower, tools).path, lowerLies, tools.asset)) {
-        if (mark.mark !== 'shadow') continue;
-        const moved = apply([under[0], under[1], under[2], under[3], 0, 0], mark.offset);
-        shadows.push({
-          ...mark,
-          path: transformPath(under, mark.path),
-          offset: moved,
-          within: transformPath(toOwn, around),
-        });
+      // Without slits all of it goes under the whole of the lower piece; each slit has a flap of paper of its own.
+      const plain = [...mine].filter(([, tuck]) => !tuck.slit).map(([area]) => area);
+      const passed: { area: Path; over: Path; edge: Path }[] = plain.length
+        ? [{ area: plain.flat(), over: whole, edge: cutOf(lower, tools).path }]
+        : [];
+      areas.push(...plain);
+      for (const [area, { slit }] of mine) {
+        if (!slit) continue;
+        const flap = pathOfRings(common(whole, beyondSlit(slit, lower)));
+        const beneath = pathOfRings(common(area, flap));
+        if (!beneath.length) continue;
+        passed.push({ area: beneath, over: flap, edge: transformPath(invert(lowerLies), flap) });
+        areas.push(beneath);
+        const cut = slitMark(area, slit, lower, toOwn);
+        if (cut) shadows.push(cut);
+      }
+      for (const { area, over, edge } of passed) {
+        // Nor does its shadow fall on what it passes under, close by.
+        const near = grown(area, FAR / 4);
+        hidden.push(without(pathOfRings(common(near, over)), without(own, area)));
+        const around = without(pathOfRings(common(grown(area, FAR), own)), over);
+        for (const mark of marksUnder(lower.finish, light, edge, lowerLies, tools.asset)) {
+          if (mark.mark !== 'shadow') continue;
+          const moved = apply(linear(under), mark.offset);
+          shadows.push({
+            ...mark,
+            path: transformPath(under, mark.path),
+            offset: moved,
+            within: transformPath(toOwn, around),
+          });
+        }
       }
     }
     if (!hidden.length) return;

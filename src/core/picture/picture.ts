@@ -6,6 +6,8 @@ import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix, Point } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { Blend } from '@/core/picture/blend';
+import type { Treatment } from '@/core/treatment/paint';
+import type { Toward } from '@/core/treatment/treatment';
 import type { GlyphRun } from '@/core/text/typesetter';
 
 export interface Picture {
@@ -35,7 +37,7 @@ export interface DrawnPiece {
 }
 
 /** A mark may be seen in part only: `within` is an outline in the piece's own frame. */
-export type Mark = (ShadowMark | FillMark | ImageMark | StrokeMark) & { within?: Path };
+export type Mark = (ShadowMark | FillMark | ImageMark | TreatmentMark | StrokeMark) & { within?: Path };
 
 /** A blurred copy of `path`, made larger by `grow` and moved by `offset`; blur is the Gaussian's standard deviation. */
 export interface ShadowMark {
@@ -69,6 +71,14 @@ export interface ImageMark {
   words?: readonly GlyphRun[];
 }
 
+/** What the face was treated with, laid over it within its outline; `light` shines in the piece's own frame. */
+export interface TreatmentMark {
+  mark: 'treatment';
+  path: Path;
+  treatment: Treatment;
+  light: Toward;
+}
+
 /** A line along the path: inside, on or outside its edge. */
 export interface StrokeMark {
   mark: 'stroke';
@@ -93,6 +103,7 @@ export function reachOf(mark: Mark): { path: Path; by: number; offset: Point } {
         offset: { x: 0, y: 0 },
       };
     case 'fill':
+    case 'treatment':
       return { path: mark.path, by: 0, offset: { x: 0, y: 0 } };
     case 'image':
       return { path: mark.clip, by: 0, offset: { x: 0, y: 0 } };

@@ -4,5 +4,8 @@ import type { Piece } from '@/core/piece/piece';
 /** SHA-256 of each: its material's, and its mats'. */
 export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'>): string[] => [
   ...('asset' in material ? [material.asset] : []),
-  ...(finish.mats ?? []).flatMap((mat) => (mat.material.kind === 'paper' ? mat.material.asset : [])),
+  ...finishAssets(finish),
 ];
+
+export const finishAssets = ({ mats = [] }: Piece['finish']): string[] =>
+  mats.flatMap(({ material }) => (material.kind === 'paper' ? material.asset : []));

@@ -31,6 +31,8 @@ export interface Piece {
   placement: Placement;
   /** Ids of the groups it is in, outermost first; absent if in none. */
   groups?: string[];
+  /** Id of the look it wears; its finish is its own copy of it. */
+  look?: string;
   /** Where it passes under pieces that lie lower in the pile. */
   tucks?: Tuck[];
 }
@@ -42,6 +44,19 @@ export interface Tuck {
   /** Where the crossing lies, from the middle of the box, in shares of its width and height: the nearest one is meant. */
   x: number;
   y: number;
+  /** It goes through a slit in the lower piece instead of under all of it. */
+  slit?: Slit;
+}
+
+/**
+ * A straight cut in the lower piece, from a to b, in shares of its box from the middle. What lies to the right of the way
+ * from a to b (below a cut that goes from left to right) is beneath the paper.
+ */
+export interface Slit {
+  ax: number;
+  ay: number;
+  bx: number;
+  by: number;
 }
 
 export const MOST_TUCKS = 200;

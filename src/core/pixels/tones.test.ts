@@ -137,3 +137,45 @@ test('a picture is traced by darkness or by what is solid: outer edge or all, sm
   expect(traced({ by: 'clearness', smallest: 100 })).toMatchObject({ parts: 1, holes: 0 });
   expect(traced({ threshold: 0.05 }).path).toEqual([]);
 });
+
+test('parts of one colour are traced; as many pixels are near it as ImageMagick finds with the same fuzz', async () => {
+  const picture = svg(
+    '<circle cx="150" cy="200" r="90" fill="#b5263f"/><circle cx="310" cy="120" r="50" fill="#a02038"/><rect x="240" y="230" width="120" height="120" fill="#2f6f9e"/>',
+  );
+  const png = await sharp(Buffer.from(picture)).flatten({ background: '#204060' }).png().toBuffer();
+  const { data, info } = await sharp(png).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  const traced = (threshold: number) =>
+    outlineOfPicture(new Uint8ClampedArray(data), info.width, info.height, {
+      ...FIRST_TRACING,
+      by: 'colour',
+      colour: '#b5263f',
+      threshold,
+    });
+  const counted = (fuzz: number) =>
+    Number(
+      execFileSync(
+        '/usr/bin/convert',
+        [
+          '-',
+          '-fuzz',
+          `${fuzz}%`,
+          '-fill',
+          'white',
+          '-opaque',
+          '#b5263f',
+          '-fill',
+          'black',
+          '+opaque',
+          'white',
+          '-format',
+          '%[fx:mean*w*h]',
+          'info:',
+        ],
+        { input: png, encoding: 'utf8' },
+      ),
+    );
+  expect(traced(0.02)).toMatchObject({ parts: 1 });
+  expect(traced(0.1)).toMatchObject({ parts: 2, holes: 0 });
+  for (const near of [2, 10])
+    expect(Math.abs(areaOf(traced(near / 100).path) / counted(near) - 1)).toBeLessThan(0.01);
+});

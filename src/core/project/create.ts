@@ -1,5 +1,6 @@
 /** Pieces as they come to the page: at their true size, in the middle, lying as their material lies. */
 import type { Box, Size } from '@/core/geometry/box';
+import { pathBounds, pathData, type Path } from '@/core/geometry/path';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf, type Finish } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -168,5 +169,18 @@ export function punchedPiece(id: string, punch: Punch, colour: string, spot: Spo
     outline: { kind: 'punch', punch: punch.id, settings: {} },
     finish: finishOf(LIFTS.cardstock),
     placement: placedAt(around(spot, size)),
+  };
+}
+
+/** Plain cardstock cut to an outline where that lies on the page. */
+export function shapedPiece(id: string, name: string, onPage: Path, colour: string): Piece {
+  return {
+    id,
+    name,
+    role: 'embellishment',
+    material: { kind: 'ink', colour },
+    outline: { kind: 'path', name, data: pathData(onPage, 3) },
+    finish: finishOf(LIFTS.cardstock),
+    placement: placedAt(pathBounds(onPage)),
   };
 }

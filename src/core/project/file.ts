@@ -20,6 +20,7 @@ import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
 import { FAR, placementSchema } from '@/core/piece/placement/placement';
+import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
 import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
 import { flatten, treeOf } from '@/core/project/tree';
 import { fail, ok, type Result } from '@/core/result';
@@ -40,6 +41,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   }),
   // 4: punches, worked edges, mats, own shadows, blend modes, tucks. All of them may be absent.
   3: (old) => old,
+  // 5: dashes and stitches, treated faces, slits, looks. They may be absent.
+  4: (old) => old,
 };
 
 export const MOST_PIECES = 5000;
@@ -76,7 +79,20 @@ const pieceSchema = object({
   finish: finishSchema.required(),
   placement: placementSchema.required(),
   groups: array(id).min(1).max(DEEPEST_GROUP),
-  tucks: array(object({ under: id, x: within, y: within }).noUnknown().required())
+  look: string().min(1).max(80),
+  tucks: array(
+    object({
+      under: id,
+      x: within,
+      y: within,
+      slit: object({ ax: within, ay: within, bx: within, by: within })
+        .noUnknown()
+        .default(undefined)
+        .optional(),
+    })
+      .noUnknown()
+      .required(),
+  )
     .min(1)
     .max(MOST_TUCKS),
 }).noUnknown();
@@ -159,6 +175,13 @@ const projectSchema = object({
   surfaces: array(surfaceSchema.required()).min(1).max(MOST_SURFACES).required(),
   guides: guidesSchema,
   guidesLocked: boolean().required(),
+  looks: array(
+    object({ id, name: string().min(1).max(LONGEST_LOOK).required(), finish: finishSchema.required() })
+      .noUnknown()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_LOOKS),
   assets: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((sha) => [sha, assetSchema.required()])))
       .test('names', 'the list of pictures is damaged', (assets) =>

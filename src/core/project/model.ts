@@ -2,7 +2,8 @@
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
-import { assetsIn } from '@/core/piece/assets';
+import { assetsIn, finishAssets } from '@/core/piece/assets';
+import type { Finish } from '@/core/piece/finish';
 import type { Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
 
@@ -52,6 +53,13 @@ export interface Surface {
   locked: boolean;
 }
 
+/** A finish that pieces share by its name. */
+export interface Look {
+  id: string;
+  name: string;
+  finish: Finish;
+}
+
 export interface Project {
   id: string;
   title: string;
@@ -63,6 +71,8 @@ export interface Project {
   guides: Guide[];
   /** Guides cannot be dragged. */
   guidesLocked: boolean;
+  /** Finishes with a name, in the order they were kept; absent if there are none. */
+  looks?: Look[];
   /** By SHA-256: every picture the project has gathered, used or not. */
   assets: Record<string, Asset>;
   /** What was gathered for it, by the workbox's compartments, in order, as SHA-256. */
@@ -75,7 +85,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 4;
+export const FILE_VERSION = 5;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;
@@ -140,10 +150,13 @@ export function surfaceOf<P extends { surfaces: readonly Surface[] }>(
   return found;
 }
 
-/** How often each picture file is used on the project's pages. */
+/** How often each picture file is used on the project's pages, and by its looks. */
 export function uses(project: Project): Map<string, number> {
   const counts = new Map<string, number>();
-  for (const { pile } of project.surfaces)
-    for (const piece of pile) for (const sha of assetsIn(piece)) counts.set(sha, (counts.get(sha) ?? 0) + 1);
+  const used = [
+    ...project.surfaces.flatMap(({ pile }) => pile.flatMap(assetsIn)),
+    ...(project.looks ?? []).flatMap(({ finish }) => finishAssets(finish)),
+  ];
+  for (const sha of used) counts.set(sha, (counts.get(sha) ?? 0) + 1);
   return counts;
 }

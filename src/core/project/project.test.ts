@@ -252,7 +252,7 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 5; this one reads up to 4\)/,
+      /newer Bellagraph \(file version 6; this one reads up to 5\)/,
     ],
     [
       'without a version',

@@ -7,13 +7,13 @@ import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Blend } from '@/core/picture/blend';
-import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark } from '@/core/picture/picture';
+import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark, TreatmentMark } from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { EmbeddedFont } from '@/output/pdf/fonts';
 import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
-import { around, shadowBitmap } from '@/output/pixels/draw';
+import { around, shadowBitmap, treatmentBitmap, TREATMENT_PPI } from '@/output/pixels/draw';
 import type { Platform } from '@/output/platform';
 
 export interface PdfSource {
@@ -212,6 +212,8 @@ class Pen {
       }
       case 'image':
         return this.image(mark);
+      case 'treatment':
+        return this.treatment(mark);
       case 'shadow':
         return this.shadow(mark, alpha);
     }
@@ -292,6 +294,17 @@ class Pen {
     this.lines = outer.lines;
     this.used = outer.used;
     return ref;
+  }
+
+  private async treatment(mark: TreatmentMark): Promise<void> {
+    const { canvas, context, x, y, width, height } = treatmentBitmap(
+      mark,
+      TREATMENT_PPI / 72,
+      this.source.platform,
+    );
+    const ref = await embedPixels(this.context, context.getImageData(0, 0, canvas.width, canvas.height));
+    const map: Matrix = [width, 0, 0, -height, x, y + height];
+    this.write(`q ${cm(map)} /${this.name('XObject', 'X', ref)} Do Q`);
   }
 
   private async shadow(mark: ShadowMark, alpha: number): Promise<void> {

@@ -3,7 +3,16 @@ import type { Drawing } from '@/core/drawing/drawing';
 import { outset, overlaps, type Box, type Size } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, pathData, type Path } from '@/core/geometry/path';
-import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark, StrokeMark } from '@/core/picture/picture';
+import type {
+  DrawnPiece,
+  ImageMark,
+  Mark,
+  Picture,
+  ShadowMark,
+  StrokeMark,
+  TreatmentMark,
+} from '@/core/picture/picture';
+import { paintTreatment, type Treatment } from '@/core/treatment/paint';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 
@@ -13,6 +22,8 @@ export interface DrawingSource {
   image(asset: string, ink?: string): (Drawable & { whole: Size }) | undefined;
   /** The drawing behind a picture that is one. */
   drawing(asset: string, ink?: string): PlacedDrawing | undefined;
+  /** Most pixels a treatment is worked out at, where it must be quick. */
+  treatmentPixels?: number;
 }
 
 /** Draws the pieces of a picture through `view` (page points to canvas pixels). */
@@ -92,6 +103,17 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
       return context.fill(outline(platform, mark.path));
     case 'stroke':
       return drawStroke(context, mark, platform);
+    case 'treatment': {
+      const { canvas, x, y, width, height } = treatmentBitmap(
+        mark,
+        growth(map),
+        platform,
+        source.treatmentPixels,
+      );
+      context.imageSmoothingEnabled = true;
+      context.imageSmoothingQuality = 'high';
+      return context.drawImage(canvas, x, y, width, height);
+    }
     case 'image': {
       const drawing = source.drawing(mark.asset, mark.ink);
       if (drawing) return drawDrawing(context, mark, drawing, map, platform, alpha);
@@ -255,6 +277,44 @@ export function shadowBitmap(
     context.fill(outline(platform, mark.path));
   }
   return { canvas, context, x, y, width, height };
+}
+
+/** Pixels an inch of treatments in files that hold no pixels otherwise. */
+export const TREATMENT_PPI = 300;
+
+/** Most pixels a treatment is worked out at: 13 inches square at 300 ppi. Larger ones are coarser. */
+const MOST_TREATMENT = 16e6;
+
+export interface TreatmentBitmap extends Box {
+  canvas: Canvas & CanvasImageSource;
+  context: Context;
+}
+const treatments = new WeakMap<Treatment, { key: string; path: Path; bitmap: TreatmentBitmap }>();
+
+/** A treatment as a bitmap at so many pixels a point, and where it lies in the piece's own frame. Kept while nothing changes. */
+export function treatmentBitmap(
+  mark: TreatmentMark,
+  wanted: number,
+  platform: Platform,
+  most = MOST_TREATMENT,
+): TreatmentBitmap {
+  const { path, treatment, light } = mark;
+  const box = pathBounds(path);
+  const scale = Math.min(wanted, Math.sqrt(most / Math.max(1e-6, box.width * box.height)));
+  const key = [scale, light.x, light.y, light.z].join();
+  const last = treatments.get(treatment);
+  if (last?.key === key && last.path === path) return last.bitmap;
+  const [width, height] = [Math.ceil(box.width * scale) + 2, Math.ceil(box.height * scale) + 2];
+  const [x, y] = [box.x - 1 / scale, box.y - 1 / scale];
+  const { canvas, context } = platform.canvas(width, height);
+  context.setTransform(scale, 0, 0, scale, -x * scale, -y * scale);
+  context.fill(outline(platform, path));
+  const pixels = context.getImageData(0, 0, width, height);
+  pixels.data.set(paintTreatment(treatment, light, pixels.data, { width, height, scale, x, y }));
+  context.putImageData(pixels, 0, 0);
+  const bitmap = { canvas, context, x, y, width: width / scale, height: height / scale };
+  treatments.set(treatment, { key, path, bitmap });
+  return bitmap;
 }
 
 function boundsUnder(box: Box, [a, b, c, d, e, f]: Matrix): Box {

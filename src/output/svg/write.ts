@@ -4,7 +4,8 @@ import type { Matrix } from '@/core/geometry/matrix';
 import { pathData } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
-import type { DrawnPiece, Mark, Picture } from '@/core/picture/picture';
+import type { Box } from '@/core/geometry/box';
+import type { DrawnPiece, Mark, Picture, TreatmentMark } from '@/core/picture/picture';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/draw';
 
@@ -14,6 +15,8 @@ export interface SvgSource {
   drawing(sha: string): PlacedDrawing | undefined;
   /** The file's address: a data: URL, so that nothing outside is needed. Bytes as stored, unturned. */
   address(sha: string): string;
+  /** A treatment as a picture: its address, and where it lies in its piece's frame. */
+  treatment(mark: TreatmentMark): Box & { address: string };
 }
 
 const number = (value: number): string => String(Math.round(value * 1e4) / 1e4);
@@ -46,7 +49,7 @@ export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource
         `style="image-orientation:none" preserveAspectRatio="none" href="${source.address(sha)}"/>`,
     );
   }
-  const body = picture.pieces.map((piece, i) => group(piece, i, defs, used));
+  const body = picture.pieces.map((piece, i) => group(piece, i, defs, used, source));
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${number(width / 72)}in" height="${number(height / 72)}in" ` +
@@ -59,24 +62,43 @@ export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource
   ].join('\n');
 }
 
-function group(piece: DrawnPiece, index: number, defs: string[], files: Map<string, string>): string {
-  const marks = piece.marks.map((mark, i) => draw(mark, `p${index + 1}-${i + 1}`, defs, files));
+function group(
+  piece: DrawnPiece,
+  index: number,
+  defs: string[],
+  files: Map<string, string>,
+  source: SvgSource,
+): string {
+  const marks = piece.marks.map((mark, i) => draw(mark, `p${index + 1}-${i + 1}`, defs, files, source));
   const fade = piece.opacity < 1 ? ` opacity="${number(piece.opacity)}"` : '';
   const blend = piece.blend ? ` style="mix-blend-mode:${piece.blend}"` : '';
   return `<g transform="${matrix(piece.matrix)}"${fade}${blend}><title>${escape(piece.words ?? piece.name)}</title>${marks.join('')}</g>`;
 }
 
-function draw(mark: Mark, id: string, defs: string[], files: Map<string, string>): string {
-  if (mark.within) {
-    defs.push(`<clipPath id="${id}-seen"><path d="${pathData(mark.within)}"/></clipPath>`);
-    return `<g clip-path="url(#${id}-seen)">${draw({ ...mark, within: undefined }, id, defs, files)}</g>`;
-  }
+function draw(mark: Mark, id: string, defs: string[], files: Map<string, string>, source: SvgSource): string {
+  const drawn = whole(mark, id, defs, files, source);
+  if (!mark.within) return drawn;
+  defs.push(`<clipPath id="${id}-seen"><path d="${pathData(mark.within)}"/></clipPath>`);
+  return `<g clip-path="url(#${id}-seen)">${drawn}</g>`;
+}
+
+function whole(
+  mark: Mark,
+  id: string,
+  defs: string[],
+  files: Map<string, string>,
+  source: SvgSource,
+): string {
   switch (mark.mark) {
     case 'fill':
       return `<path d="${pathData(mark.path)}" fill="${mark.colour}"/>`;
     case 'image':
       defs.push(`<clipPath id="${id}"><path d="${pathData(mark.clip)}"/></clipPath>`);
       return `<g clip-path="url(#${id})"><g transform="${matrix(mark.matrix)}"><use href="#${files.get(mark.asset)}"/></g></g>`;
+    case 'treatment': {
+      const { x, y, width, height, address } = source.treatment(mark);
+      return `<image x="${number(x)}" y="${number(y)}" width="${number(width)}" height="${number(height)}" preserveAspectRatio="none" href="${address}"/>`;
+    }
     case 'shadow':
       // Blurred in sRGB, as canvases do; the region is generous as blurred edges reach three deviations.
       defs.push(

@@ -4,10 +4,8 @@ import type { Point } from '@/core/geometry/matrix';
 import { noise } from '@/core/geometry/noise';
 import { common, pathOfRings, polygons, signedArea } from '@/core/geometry/offset';
 import { pathBounds, type Path } from '@/core/geometry/path';
+import { EDGE_SIDES, onRun, openRun, runsOf, type EdgeSide, type Run } from '@/core/piece/finish/runs';
 import { PROFILES, type EdgeKind, type Profile } from '@/core/piece/finish/profiles';
-
-export const EDGE_SIDES = ['top', 'right', 'bottom', 'left'] as const;
-export type EdgeSide = (typeof EDGE_SIDES)[number];
 
 export interface Edge {
   kind: EdgeKind;
@@ -48,24 +46,8 @@ export interface Edged {
   face?: Path;
 }
 
-/** A stretch of a ring between two corners, with the way out of the paper at each of its points. */
-interface Run {
-  points: Point[];
-  normals: Point[];
-  /** Length up to each point. */
-  at: number[];
-  length: number;
-  side: EdgeSide;
-  /** The angle inside the paper where it begins and ends, radians; null where there is no corner. */
-  before: number | null;
-  after: number | null;
-}
-
 /** How deep a tear goes, in sizes. */
 const TORN_DEPTH = 0.42;
-/** A turn sharper than this, degrees, is a corner. */
-const CORNER = 35;
-
 /** As asked for, or as large as leaves the middle of the piece whole. */
 function fitting(edge: Edge, path: Path): Edge {
   const profile = PROFILES[edge.kind];
@@ -92,7 +74,7 @@ export function edged(asked: Edge, path: Path): Edged {
       faces.push(ring);
       continue;
     }
-    const runs = runsOf(ring, edge);
+    const runs = runsOf(ring, edge.sides);
     const total = runs.reduce((sum, { length }) => sum + length, 0);
     let start = 0;
     const outer: Point[] = [];
@@ -130,6 +112,15 @@ export function edged(asked: Edge, path: Path): Edged {
   };
 }
 
+/** A line worked like an edge, to the right of its way: what scissors with a fancy blade cut. */
+export function workedLine(line: readonly Point[], kind: EdgeKind, size: number, seed: number): Point[] {
+  const run = openRun(line);
+  const profile = PROFILES[kind];
+  return profile.kind === 'torn'
+    ? torn(run, { ...NEW_EDGE, size, seed }, 0, run.length)[0]
+    : repeated(run, profile, size, 0, 0);
+}
+
 /** How many of them go round, for the words beside the field. */
 export function countAlong(asked: Edge, path: Path): number {
   const edge = fitting(asked, path);
@@ -137,80 +128,9 @@ export function countAlong(asked: Edge, path: Path): number {
   if (profile.kind === 'torn') return 0;
   return polygons(path)
     .filter((ring) => signedArea(ring) > 0)
-    .flatMap((ring) => runsOf(ring, edge))
+    .flatMap((ring) => runsOf(ring, edge.sides))
     .filter(({ side }) => edge.sides.includes(side))
     .reduce((sum, { length }) => sum + Math.max(1, Math.round(length / edge.size)), 0);
-}
-
-const facing = ({ x, y }: Point): EdgeSide =>
-  Math.abs(y) >= Math.abs(x) ? (y < 0 ? 'top' : 'bottom') : x > 0 ? 'right' : 'left';
-
-function runsOf(ring: readonly Point[], edge: Edge): Run[] {
-  const count = ring.length;
-  const at = (i: number) => ring[(i + count) % count]!;
-  const way = (i: number): Point => {
-    const [a, b] = [at(i), at(i + 1)];
-    const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-    return { x: (b.x - a.x) / long, y: (b.y - a.y) / long };
-  };
-  const out = (i: number): Point => ({ x: way(i).y, y: -way(i).x });
-  const turn = (i: number): number => {
-    const [a, b] = [way(i - 1), way(i)];
-    return Math.atan2(a.x * b.y - a.y * b.x, a.x * b.x + a.y * b.y);
-  };
-  const corner = (i: number) => Math.abs(turn(i)) > (CORNER * Math.PI) / 180;
-  const all = edge.sides.length === EDGE_SIDES.length;
-  // With some sides only, a rounded edge ends where it begins to face another way.
-  const breaks = (i: number) =>
-    corner(i) || (!all && edge.sides.includes(facing(out(i - 1))) !== edge.sides.includes(facing(out(i))));
-  const starts = Array.from({ length: count }, (_, i) => i).filter(breaks);
-  if (!starts.length) return [runBetween(0, count, true)];
-  return starts.map((from, k) => {
-    const next = starts[(k + 1) % starts.length]!;
-    return runBetween(from, next > from ? next : next + count, false);
-  });
-
-  function runBetween(from: number, to: number, closed: boolean): Run {
-    const points: Point[] = [];
-    const normals: Point[] = [];
-    const lengths: number[] = [];
-    let length = 0;
-    for (let i = from; i <= to; i++) {
-      const p = at(i);
-      if (i > from) length += Math.hypot(p.x - at(i - 1).x, p.y - at(i - 1).y);
-      const [a, b] = [!closed && i === from ? out(i) : out(i - 1), !closed && i === to ? out(i - 1) : out(i)];
-      const long = Math.hypot(a.x + b.x, a.y + b.y) || 1;
-      points.push(p);
-      normals.push({ x: (a.x + b.x) / long, y: (a.y + b.y) / long });
-      lengths.push(length);
-    }
-    const inside = (i: number) => (corner(i) ? Math.PI - turn(i) : null);
-    return {
-      points,
-      normals,
-      at: lengths,
-      length,
-      side: facing(out(Math.floor((from + to - 1) / 2))),
-      before: closed ? null : inside(from % count),
-      after: closed ? null : inside(to % count),
-    };
-  }
-}
-
-/** The point `s` along a run, `v` out of the paper. */
-function onRun(run: Run, s: number, v: number): Point {
-  let low = 0;
-  let high = run.at.length - 1;
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    if (run.at[middle]! <= s) low = middle;
-    else high = middle;
-  }
-  const t = (s - run.at[low]!) / (run.at[high]! - run.at[low]! || 1);
-  const mix = (of: Point[], key: 'x' | 'y') => of[low]![key] + t * (of[high]![key] - of[low]![key]);
-  const [nx, ny] = [mix(run.normals, 'x'), mix(run.normals, 'y')];
-  const long = Math.hypot(nx, ny) || 1;
-  return { x: mix(run.points, 'x') + (v * nx) / long, y: mix(run.points, 'y') + (v * ny) / long };
 }
 
 function repeated(

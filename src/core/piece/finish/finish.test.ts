@@ -3,11 +3,14 @@ import fc from 'fast-check';
 import { areaOf } from '@/core/geometry/offset';
 import { ellipsePath, pathBounds, rectanglePath } from '@/core/geometry/path';
 import { scaledFinish, finishOf } from '@/core/piece/finish';
-import { countAlong, edged, NEW_EDGE, type Edge, type EdgeSide } from '@/core/piece/finish/edge';
+import { countAlong, edged, NEW_EDGE, type Edge } from '@/core/piece/finish/edge';
+import type { EdgeSide } from '@/core/piece/finish/runs';
 import { castShadow } from '@/core/piece/finish/lift';
 import { DAYLIGHT } from '@/core/piece/finish/light';
 import { matPaths, NEW_MAT } from '@/core/piece/finish/mats';
 import { PROFILES, type EdgeKind } from '@/core/piece/finish/profiles';
+import { countBroken, NEW_DASHES, strokeMarks, type Broken, type Stroke } from '@/core/piece/finish/stroke';
+import type { FillMark, ShadowMark } from '@/core/picture/picture';
 
 const box = (width: number, height: number) =>
   rectanglePath({ x: -width / 2, y: -height / 2, width, height });
@@ -116,5 +119,48 @@ test('a piece that grows takes along all that has a size of its own', () => {
     edge: { size: 40, core: 4 },
     mats: [{ width: 18 }],
     shadows: [{ x: 6, y: -8, blur: 4 }],
+  });
+});
+
+describe('dashes and stitches', () => {
+  const square = rectanglePath({ x: -90, y: -60, width: 180, height: 120 });
+  const sewn = (change: Partial<Stroke> = {}, broken: Partial<Broken> = {}): Stroke => ({
+    colour: '#f3e3c0',
+    width: 2,
+    side: 'on',
+    ...change,
+    broken: { ...NEW_DASHES, length: 8, gap: 4, ...broken },
+  });
+  const marks = (stroke: Stroke) => strokeMarks(stroke, square, { x: -0.6, y: -0.5, z: 0.6 }, 0.5);
+
+  test('each side takes a whole number, as near to what was asked as comes out even', () => {
+    // 180 / 12 = 15 and 120 / 12 = 10, on each of two sides.
+    expect(countBroken(sewn(), square)).toBe(50);
+    // 7 inside all round: 164.. and 104 long.
+    expect(countBroken(sewn({ side: 'inside' }, { from: 6 }), square)).toBe(
+      2 * (Math.round(166 / 12) + Math.round(106 / 12)),
+    );
+    expect(countBroken(sewn({ side: 'inside' }, { from: 70 }), square)).toBe(0);
+  });
+
+  test('dashes cover length × width each, and stay on their side of the edge', () => {
+    const [on] = marks(sewn());
+    expect(on!.mark).toBe('fill');
+    expect(areaOf((on as FillMark).path)).toBeCloseTo(50 * 8 * 2, 0);
+    const [inside] = marks(sewn({ side: 'inside' }, { from: 3 }));
+    expect(pathBounds((inside as FillMark).path)).toMatchObject({ x: -87, y: -57 });
+    const [outside] = marks(sewn({ side: 'outside' }, { from: 3 }));
+    expect(pathBounds((outside as FillMark).path).x).toBeCloseTo(-95);
+  });
+
+  test('thread lies on its own shadow, in its own colours, and grows with the piece', () => {
+    const all = marks(sewn({}, { into: 'stitches' }));
+    expect(all.map(({ mark }) => mark)).toEqual(['shadow', 'fill', 'fill', 'fill', 'fill', 'fill']);
+    expect((all[2] as FillMark).colour).toBe('#f3e3c0');
+    expect((all[0] as ShadowMark).offset.x).toBeGreaterThan(0);
+    expect(scaledFinish({ ...finishOf(0.3), stroke: sewn() }, 2).stroke).toMatchObject({
+      width: 4,
+      broken: { length: 16, gap: 8 },
+    });
   });
 });

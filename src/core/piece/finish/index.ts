@@ -28,10 +28,18 @@ import {
 import {
   strokeMarks,
   strokeReach,
+  scaledStroke,
   strokeSchema,
-  WIDEST_STROKE,
   type Stroke,
 } from '@/core/piece/finish/stroke';
+import {
+  lightFrom,
+  MOST_TREATMENTS,
+  scaledTreatment,
+  treatmentMarks,
+  treatmentSchema,
+} from '@/core/piece/finish/treatments';
+import type { Treatment } from '@/core/treatment/paint';
 import { materialKind } from '@/core/piece/material';
 
 export interface Finish {
@@ -45,6 +53,8 @@ export interface Finish {
   mats?: Mat[];
   /** More shadows beside the page light's. */
   shadows?: OwnShadow[];
+  /** What its face was treated with, the lowest first. */
+  treatments?: Treatment[];
   /** How its colours meet what lies beneath; they cover without. */
   blend?: Blend;
 }
@@ -56,6 +66,7 @@ export const finishSchema: ObjectSchema<AnyObject> = object({
   edge: edgeSchema.default(undefined).optional(),
   mats: array(matSchema.required()).min(1).max(MOST_MATS),
   shadows: array(ownShadowSchema.required()).min(1).max(MOST_SHADOWS),
+  treatments: array(treatmentSchema.required()).min(1).max(MOST_TREATMENTS),
   blend: string().oneOf([...BLENDS]),
 }).noUnknown();
 
@@ -96,15 +107,23 @@ export function marksUnder(
   return [...own, ...beneath.reverse().flat(), ...liftMarks(finish.lift, light, path, reach, toPage)];
 }
 
-/** What is drawn after it. */
-export const marksOver = (finish: Finish, path: Path): Mark[] => strokeMarks(finish.stroke, path);
+/** What is drawn after it: treatments on its face, and the stroke along its edge. */
+export const marksOver = (
+  { treatments = [], stroke }: Finish,
+  light: PageLight,
+  { path, face = path }: { path: Path; face?: Path },
+  toPage: Matrix,
+): Mark[] => [
+  ...treatmentMarks(treatments, light, face, toPage),
+  ...strokeMarks(stroke, path, lightFrom(light, toPage), light.strength),
+];
 
 /** The finish for a piece that became larger or smaller with all that is on it. */
 export const scaledFinish = (finish: Finish, scale: number): Finish => {
-  const { stroke, edge, mats, shadows } = finish;
+  const { stroke, edge, mats, shadows, treatments } = finish;
   return {
     ...finish,
-    stroke: stroke && { ...stroke, width: Math.min(WIDEST_STROKE, stroke.width * scale) },
+    stroke: stroke && scaledStroke(stroke, scale),
     ...(edge && {
       edge: {
         ...edge,
@@ -113,6 +132,7 @@ export const scaledFinish = (finish: Finish, scale: number): Finish => {
       },
     }),
     ...(mats && { mats: mats.map((mat) => ({ ...mat, width: Math.min(WIDEST_MAT, mat.width * scale) })) }),
+    ...(treatments && { treatments: treatments.map((treatment) => scaledTreatment(treatment, scale)) }),
     ...(shadows && {
       shadows: shadows.map((shadow) => ({
         ...shadow,

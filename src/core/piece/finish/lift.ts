@@ -3,7 +3,7 @@ import { boolean, number, object } from 'yup';
 import type { Path } from '@/core/geometry/path';
 import { apply, invert, type Matrix } from '@/core/geometry/matrix';
 import type { Mark } from '@/core/picture/picture';
-import type { PageLight } from '@/core/piece/finish/light';
+import { SHADOW_INK, type PageLight } from '@/core/piece/finish/light';
 
 export const lightSchema = object({
   direction: number().min(0).max(360).required(),
@@ -30,7 +30,6 @@ export const liftSchema = object({
 }).noUnknown();
 
 const POINTS_PER_MM = 72 / 25.4;
-const SHADOW_INK = '#1c1410';
 
 /** A shadow's offset length and blur (standard deviation of a Gaussian), points, and its darkness. */
 export interface CastShadow {

@@ -12,3 +12,6 @@ export interface PageLight {
 
 /** A window to the upper left on a bright day. */
 export const DAYLIGHT: PageLight = { direction: 322, height: 36, softness: 16, strength: 0.5 };
+
+/** What shadows are made of: a warm black. */
+export const SHADOW_INK = '#1c1410';

@@ -2,6 +2,7 @@
 import { number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { apply, invert, type Matrix } from '@/core/geometry/matrix';
+import { SHADOW_INK } from '@/core/piece/finish/light';
 import type { Path } from '@/core/geometry/path';
 import type { ShadowMark } from '@/core/picture/picture';
 
@@ -19,7 +20,7 @@ export interface OwnShadow {
 export const MOST_SHADOWS = 4;
 export const FARTHEST_SHADOW = 288;
 export const SOFTEST_SHADOW = 72;
-export const NEW_SHADOW: OwnShadow = { x: 7, y: 10, blur: 5, strength: 0.4, colour: '#1c1410' };
+export const NEW_SHADOW: OwnShadow = { x: 7, y: 10, blur: 5, strength: 0.4, colour: SHADOW_INK };
 
 const away = number().min(-FARTHEST_SHADOW).max(FARTHEST_SHADOW).required();
 export const ownShadowSchema = object({

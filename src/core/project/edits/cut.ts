@@ -10,8 +10,8 @@ import type { Outline } from '@/core/piece/outline';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { Values } from '@/core/piece/outline/punches/punch';
 import type { Piece, Tuck } from '@/core/piece/piece';
-import { placementMatrix, type Placement } from '@/core/piece/placement/placement';
-import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
+import { placementMatrix, SMALLEST_PIECE, type Placement } from '@/core/piece/placement/placement';
+import { changePieces, naming, together, type Edit } from '@/core/project/edits/edit';
 import { dropEmptyGroups } from '@/core/project/edits/pile';
 import { surfaceOf } from '@/core/project/model';
 
@@ -63,7 +63,9 @@ export function recut(piece: Piece, path: Path, name: string, asset: Asset | und
   const box = pathBounds(path);
   const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   const lies = apply(placementMatrix(placement), middle);
-  const next: Placement = { ...placement, ...lies, width: box.width, height: box.height };
+  // What is narrower than a file takes is stretched to that.
+  const size = { width: Math.max(SMALLEST_PIECE, box.width), height: Math.max(SMALLEST_PIECE, box.height) };
+  const next: Placement = { ...placement, ...lies, ...size };
   const outline: Outline = { kind: 'path', name, data };
   const moved: Piece = {
     ...piece,
@@ -92,6 +94,20 @@ export function recut(piece: Piece, path: Path, name: string, asset: Asset | und
   );
   return { ...moved, material: { ...material, window } };
 }
+
+/** A piece with other points in its outline (a path of its own frame); the rest stays where it lies. */
+export const reshape = (
+  label: string,
+  surfaceId: string,
+  piece: Piece,
+  path: Path,
+  asset: Asset | undefined,
+): Edit => {
+  const { outline } = piece;
+  const name = outline.kind === 'path' ? outline.name : piece.name.slice(0, 80) || 'Shape';
+  const next = recut(piece, path, name, asset);
+  return changePieces(label, surfaceId, [piece.id], (draft) => Object.assign(draft, structuredClone(next)));
+};
 
 /** A tuck keeps its place on the page when its piece gets another box. */
 const tuckIn = (tuck: Tuck, before: Size, middle: Point, after: Size): Tuck => ({
@@ -133,3 +149,15 @@ export const replacePieces = (
     dropEmptyGroups(surface);
   },
 });
+
+/** Other pieces in the place of each, in its own place in the pile. */
+export const replaceEach = (
+  label: string,
+  surfaceId: string,
+  gone: readonly Piece[],
+  fresh: readonly (readonly Piece[])[],
+): Edit =>
+  together(
+    label,
+    gone.map((piece, i) => replacePieces(label, surfaceId, [piece], fresh[i]!)),
+  );

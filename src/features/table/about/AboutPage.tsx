@@ -1,17 +1,20 @@
 'use client';
 /** About this page, when nothing is selected: its size, its unit, its light. */
 import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import { IconSun } from '@tabler/icons-react';
 import type { PageLight } from '@/core/piece/finish/light';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatLength, PRINT_PPI } from '@/core/units/lengths';
 import { nameOfSize } from '@/core/units/sizes';
 import { KeepButton } from '@/features/table/about/KeepButton';
-import { useSession } from '@/features/table/room/context';
+import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/room/session';
 
 export function AboutPage() {
@@ -19,6 +22,8 @@ export function AboutPage() {
   const { unit } = useSession(shownProject);
   const perform = useSession((session) => session.perform);
   const readOnly = useSession((session) => session.readOnly);
+  const show = useSession((session) => session.show);
+  const { store } = useRoom();
   const pixels = (length: number) => Math.round((length / 72) * PRINT_PPI);
   const { light } = surface;
   return (
@@ -54,7 +59,23 @@ export function AboutPage() {
           onChange={(direction) => perform(changeLight(surface.id, { direction }))}
         />
         <Box sx={{ flex: 1, minWidth: 0 }}>
-          <Typography sx={{ fontWeight: 600, fontSize: '0.95rem' }}>Page light</Typography>
+          <Box sx={{ display: 'flex', alignItems: 'center' }}>
+            <Typography sx={{ fontWeight: 600, fontSize: '0.95rem', flex: 1 }}>Page light</Typography>
+            <Tooltip
+              title={show.lamp ? 'Take the lamp off the page' : 'Put the lamp on the page, to drag it there'}
+            >
+              <IconButton
+                size="small"
+                color={show.lamp ? 'primary' : 'inherit'}
+                disabled={readOnly}
+                aria-pressed={show.lamp}
+                aria-label="Lamp on the page"
+                onClick={() => store.setState({ show: { ...show, lamp: !show.lamp } })}
+              >
+                <IconSun size={19} />
+              </IconButton>
+            </Tooltip>
+          </Box>
           <LightSlider
             name="Height"
             value={light.height}

@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconCut, IconLayersIntersect } from '@tabler/icons-react';
+import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
 import { pathData } from '@/core/geometry/path';
 import type { Outline } from '@/core/piece/outline';
 import { ellipse } from '@/core/piece/outline/ellipse';
@@ -20,6 +20,7 @@ import { fail } from '@/core/result';
 import { formatLength, parseLength, type Unit } from '@/core/units/lengths';
 import { EdgeControls } from '@/features/table/about/EdgeControls';
 import { measureWithin, percentWithin, wholeWithin } from '@/features/table/about/measures';
+import { PointControls } from '@/features/table/about/PointControls';
 import { punchDrawing } from '@/features/table/about/punchDrawing';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
@@ -153,6 +154,21 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               Combine
             </Button>
           </Box>
+          <Box sx={{ display: 'flex', gap: 0.75 }}>
+            <Button
+              size="small"
+              color="inherit"
+              variant="outlined"
+              disabled={readOnly}
+              startIcon={<IconScissors size={17} />}
+              title="Draw an outline by hand, or cut with scissors (A)"
+              onClick={() => store.setState({ sheet: 'draw', mode: { kind: 'pick' } })}
+              sx={{ flex: 1 }}
+            >
+              Draw and cut
+            </Button>
+          </Box>
+          {cuttable.length === 1 && <PointControls piece={piece} unit={unit} />}
           {piece.outline.kind === 'rectangle' && (
             <LengthField
               label="Corner radius"

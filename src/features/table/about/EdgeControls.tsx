@@ -17,14 +17,13 @@ import {
 import type { ReactNode } from 'react';
 import {
   countAlong,
-  EDGE_SIDES,
   LARGEST_EDGE,
   NEW_EDGE,
   SMALLEST_EDGE,
   WIDEST_CORE,
   type Edge,
-  type EdgeSide,
 } from '@/core/piece/finish/edge';
+import { EDGE_SIDES, type EdgeSide } from '@/core/piece/finish/runs';
 import { PROFILES, type EdgeKind } from '@/core/piece/finish/profiles';
 import { outlineKind } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';

@@ -8,19 +8,19 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { HIGHEST_LIFT, LIFTS } from '@/core/piece/finish/lift';
-import { STROKE_SIDES, WIDEST_STROKE, type Stroke } from '@/core/piece/finish/stroke';
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { fail, ok } from '@/core/result';
-import { formatLength, parseLength, type Unit } from '@/core/units/lengths';
+import type { Unit } from '@/core/units/lengths';
 import { useSession } from '@/features/table/room/context';
-import { BLENDS, type Blend } from '@/core/picture/blend';
+import { BlendField } from '@/features/table/about/BlendField';
+import { LookField } from '@/features/table/about/LookField';
 import { MatControls } from '@/features/table/about/MatControls';
 import { ShadowControls } from '@/features/table/about/ShadowControls';
-import { ColourField } from '@/ui/ColourField';
+import { StrokeControls } from '@/features/table/about/StrokeControls';
+import { TreatmentControls } from '@/features/table/about/TreatmentControls';
 import { LengthField } from '@/ui/LengthField';
 
-const NEW_STROKE: Stroke = { colour: '#fdfbf6', width: 6, side: 'outside' };
 const MATERIAL_NAMES: Record<keyof typeof LIFTS, string> = {
   ink: 'Flat, like ink',
   paper: 'Paper',
@@ -37,7 +37,7 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
   const free = pieces.filter((piece) => !piece.placement.locked);
   const [piece] = free;
   if (!piece) return <Typography variant="body2">Locked: unlock it to change its finish.</Typography>;
-  const { lift, stroke, opacity } = piece.finish;
+  const { lift, opacity } = piece.finish;
   const named = (Object.keys(LIFTS) as (keyof typeof LIFTS)[]).find((key) => LIFTS[key] === lift.height);
   const setLift = (height: number) =>
     perform(
@@ -45,14 +45,9 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
         lift: { height, shadow: height > 0 && (lift.shadow || lift.height === 0) },
       }),
     );
-  const setStroke = (change: Partial<Stroke> | null) =>
-    perform(
-      changeFinish(surfaceId, free, change ? 'change stroke' : 'take stroke off', {
-        stroke: change && { ...(stroke ?? NEW_STROKE), ...change },
-      }),
-    );
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '10px 8px', alignItems: 'center' }}>
+      <LookField pieces={free} />
       <TextField
         select
         label="Lies like"
@@ -94,78 +89,11 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
         }
         label="Shadow from the page light"
       />
-      <FormControlLabel
-        sx={{ gridColumn: '1 / -1', my: -0.5 }}
-        control={
-          <Switch
-            checked={stroke !== null}
-            disabled={readOnly}
-            onChange={(event) => setStroke(event.target.checked ? {} : null)}
-          />
-        }
-        label="Stroke along the edge"
-      />
-      {stroke && (
-        <>
-          <LengthField
-            label="Width"
-            unit={unit}
-            disabled={readOnly}
-            shown={formatLength(stroke.width, unit)}
-            read={(text) => {
-              const read = parseLength(text, unit);
-              return read.ok && (read.value <= 0 || read.value > WIDEST_STROKE)
-                ? fail('Above 0, up to 2 in.')
-                : read;
-            }}
-            onCommit={(width) => setStroke({ width })}
-          />
-          <TextField
-            select
-            label="Side"
-            value={stroke.side}
-            disabled={readOnly}
-            onChange={(event) => setStroke({ side: event.target.value as Stroke['side'] })}
-          >
-            {STROKE_SIDES.map((side) => (
-              <MenuItem key={side} value={side}>
-                {side === 'on' ? 'On the edge' : side === 'inside' ? 'Inside' : 'Outside'}
-              </MenuItem>
-            ))}
-          </TextField>
-          <Box sx={{ gridColumn: '1 / -1' }}>
-            <ColourField
-              label="Stroke ink"
-              colour={stroke.colour}
-              disabled={readOnly}
-              onChange={(colour) => setStroke({ colour })}
-            />
-          </Box>
-        </>
-      )}
+      <StrokeControls pieces={free} unit={unit} />
+      <TreatmentControls pieces={free} unit={unit} />
       <MatControls pieces={free} unit={unit} />
       <ShadowControls pieces={free} unit={unit} />
-      <TextField
-        select
-        label="Blend with what lies beneath"
-        value={piece.finish.blend ?? 'normal'}
-        disabled={readOnly}
-        sx={{ gridColumn: '1 / -1', mt: 0.75 }}
-        onChange={(event) =>
-          perform(
-            changeFinish(surfaceId, free, 'change blend', {
-              blend: event.target.value === 'normal' ? undefined : (event.target.value as Blend),
-            }),
-          )
-        }
-      >
-        <MenuItem value="normal">Normal: it covers</MenuItem>
-        {BLENDS.map((blend) => (
-          <MenuItem key={blend} value={blend}>
-            {blendName(blend)}
-          </MenuItem>
-        ))}
-      </TextField>
+      <BlendField pieces={free} />
       <Typography id="opacity-label" variant="body2">
         Opacity {Math.round(opacity * 100)} %
       </Typography>
@@ -181,9 +109,3 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
     </Box>
   );
 }
-
-/** The published names, as words: `color-burn` is Colour burn. */
-const blendName = (blend: Blend): string => {
-  const words = blend.replace('-', ' ').replace('color', 'colour');
-  return words.charAt(0).toUpperCase() + words.slice(1);
-};

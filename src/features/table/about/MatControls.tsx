@@ -1,15 +1,10 @@
 'use client';
 /** Mats in a stack: each a paper or an ink, its own width, following the outline or straight, turned a little by hand. */
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import Tooltip from '@mui/material/Tooltip';
-import Typography from '@mui/material/Typography';
-import { IconPlus, IconX } from '@tabler/icons-react';
 import { CORNERS, type Corners } from '@/core/geometry/offset';
 import { MOST_MATS, NEW_MAT, WIDEST_MAT, type Mat } from '@/core/piece/finish/mats';
 import { WHOLE } from '@/core/piece/material/window';
@@ -22,6 +17,7 @@ import { gather } from '@/core/project/edits/gather';
 import { PaperField } from '@/features/table/about/PaperField';
 import { InkField } from '@/features/table/about/InkField';
 import { measureWithin, readDegrees } from '@/features/table/about/measures';
+import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
 import { useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
@@ -44,46 +40,20 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
       paper,
     );
   return (
-    <Box
-      component="section"
-      aria-label="Mats"
-      sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}
+    <Stack
+      title="Mats"
+      more={mats.length ? 'One more beneath' : 'Lay a mat'}
+      full={readOnly || mats.length >= MOST_MATS}
+      onMore={() =>
+        change([
+          ...mats,
+          // The second is darker and narrower, so that both are seen.
+          mats.length ? { ...NEW_MAT, width: 5, material: { kind: 'ink', colour: '#2f6f68' } } : NEW_MAT,
+        ])
+      }
     >
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
-        <Typography component="h3" sx={{ fontSize: '0.95rem', fontWeight: 600, flex: 1 }}>
-          Mats
-        </Typography>
-        <Button
-          size="small"
-          color="inherit"
-          disabled={readOnly || mats.length >= MOST_MATS}
-          startIcon={<IconPlus size={16} />}
-          onClick={() =>
-            change([
-              ...mats,
-              // The second is darker and narrower, so that both are seen.
-              mats.length ? { ...NEW_MAT, width: 5, material: { kind: 'ink', colour: '#2f6f68' } } : NEW_MAT,
-            ])
-          }
-        >
-          {mats.length ? 'One more beneath' : 'Lay a mat'}
-        </Button>
-      </Box>
       {mats.map((mat, i) => (
-        <Box
-          key={i}
-          role="group"
-          aria-label={`Mat ${i + 1}`}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '1fr 1fr',
-            gap: '12px 8px',
-            alignItems: 'center',
-            borderTop: '1px dotted',
-            borderColor: 'divider',
-            py: 1.25,
-          }}
-        >
+        <Layer key={i} name={`Mat ${i + 1}`}>
           <LengthField
             label={`Width of mat ${i + 1}`}
             unit={unit}
@@ -101,16 +71,11 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               read={readDegrees}
               onCommit={(turn) => set(i, { turn: Math.max(-180, Math.min(180, turn)) })}
             />
-            <Tooltip title="Take this mat away">
-              <IconButton
-                color="inherit"
-                disabled={readOnly}
-                aria-label={`Take mat ${i + 1} away`}
-                onClick={() => change(mats.filter((_, at) => at !== i))}
-              >
-                <IconX size={17} />
-              </IconButton>
-            </Tooltip>
+            <TakeAway
+              name={`Mat ${i + 1}`}
+              disabled={readOnly}
+              onTake={() => change(mats.filter((_, at) => at !== i))}
+            />
           </Box>
           <PaperField
             label="Made of"
@@ -155,8 +120,8 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
             }
             label="Straight, whatever lies on it"
           />
-        </Box>
+        </Layer>
       ))}
-    </Box>
+    </Stack>
   );
 }

@@ -1,12 +1,8 @@
 'use client';
 /** More shadows beside the page light's: each is dragged on the page by its handle, or set here. */
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
 import Slider from '@mui/material/Slider';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconPlus, IconX } from '@tabler/icons-react';
 import {
   FARTHEST_SHADOW,
   MOST_SHADOWS,
@@ -18,6 +14,7 @@ import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { measureWithin } from '@/features/table/about/measures';
+import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
 import { useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
@@ -38,42 +35,20 @@ export function ShadowControls({ pieces, unit }: { pieces: readonly Piece[]; uni
       shadows.map((shadow, i) => (i === at ? { ...shadow, ...to } : shadow)),
     );
   return (
-    <Box component="section" aria-label="More shadows" sx={{ gridColumn: '1 / -1' }}>
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
-        <Typography component="h3" sx={{ fontSize: '0.95rem', fontWeight: 600, flex: 1 }}>
-          More shadows
-        </Typography>
-        <Button
-          size="small"
-          color="inherit"
-          disabled={readOnly || shadows.length >= MOST_SHADOWS}
-          startIcon={<IconPlus size={16} />}
-          onClick={() =>
-            // A second one falls the other way: the piece then looks lifted.
-            change('change shadows', [
-              ...shadows,
-              { ...NEW_SHADOW, x: shadows.length % 2 ? -NEW_SHADOW.x : NEW_SHADOW.x },
-            ])
-          }
-        >
-          Add a shadow
-        </Button>
-      </Box>
+    <Stack
+      title="More shadows"
+      more="Add a shadow"
+      full={readOnly || shadows.length >= MOST_SHADOWS}
+      onMore={() =>
+        // A second one falls the other way: the piece then looks lifted.
+        change('change shadows', [
+          ...shadows,
+          { ...NEW_SHADOW, x: shadows.length % 2 ? -NEW_SHADOW.x : NEW_SHADOW.x },
+        ])
+      }
+    >
       {shadows.map((shadow, i) => (
-        <Box
-          key={i}
-          role="group"
-          aria-label={`Shadow ${i + 1}`}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '1fr 1fr',
-            gap: '12px 8px',
-            alignItems: 'center',
-            borderTop: '1px dotted',
-            borderColor: 'divider',
-            py: 1.25,
-          }}
-        >
+        <Layer key={i} name={`Shadow ${i + 1}`}>
           <LengthField
             label={`Shadow ${i + 1}, right`}
             unit={unit}
@@ -91,21 +66,16 @@ export function ShadowControls({ pieces, unit }: { pieces: readonly Piece[]; uni
               read={measureWithin(unit, -FARTHEST_SHADOW, FARTHEST_SHADOW)}
               onCommit={(y) => set(i, { y })}
             />
-            <Tooltip title="Take this shadow away">
-              <IconButton
-                color="inherit"
-                disabled={readOnly}
-                aria-label={`Take shadow ${i + 1} away`}
-                onClick={() =>
-                  change(
-                    'change shadows',
-                    shadows.filter((_, at) => at !== i),
-                  )
-                }
-              >
-                <IconX size={17} />
-              </IconButton>
-            </Tooltip>
+            <TakeAway
+              name={`Shadow ${i + 1}`}
+              disabled={readOnly}
+              onTake={() =>
+                change(
+                  'change shadows',
+                  shadows.filter((_, at) => at !== i),
+                )
+              }
+            />
           </Box>
           <LengthField
             label="Softness"
@@ -127,8 +97,8 @@ export function ShadowControls({ pieces, unit }: { pieces: readonly Piece[]; uni
               onChange={(_, value) => set(i, { strength: (value as number) / 100 })}
             />
           </Box>
-        </Box>
+        </Layer>
       ))}
-    </Box>
+    </Stack>
   );
 }

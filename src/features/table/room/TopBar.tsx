@@ -275,6 +275,7 @@ const PANELS: readonly { panel: keyof Show; name: string; key: string }[] = [
   { panel: 'zones', name: 'Bleed and safe area', key: 'Z' },
   { panel: 'grid', name: 'Grid on the table', key: 'G' },
   { panel: 'guides', name: 'Guides', key: 'U' },
+  { panel: 'lamp', name: 'Lamp on the page', key: '' },
   { panel: 'side', name: 'Side panel', key: 'P' },
   { panel: 'workbox', name: 'Workbox', key: 'W' },
 ];

@@ -2,7 +2,7 @@
 import { ROLES } from '@/core/piece/piece';
 import * as act from '@/features/table/room/actions';
 import type { SheetName, SessionStore } from '@/features/table/room/session';
-import { SHORTCUTS, type Shortcut } from '@/features/table/room/useKeys';
+import { SHORTCUTS, type Shortcut } from '@/features/table/room/shortcuts';
 
 export type Command = Pick<Shortcut, 'keys' | 'does' | 'group' | 'run'>;
 
@@ -36,6 +36,8 @@ export const COMMANDS: readonly Command[] = [
   command('Pieces', 'Select everything else', act.selectOthers),
   command('Pieces', 'Lock everything else', act.lockOthers),
   command('Pieces', 'Bring back to the page', act.bringBack),
+  opens('Steps', 'Before and after, side by side', 'versions'),
+  command('Pieces', 'Move the points of an outline', act.startReshaping),
   opens('Pieces', 'Copy to other pages', 'pages'),
   opens('Pieces', 'Cut papers by the tones of a picture', 'template'),
   opens('Pieces', 'Trace a picture to an outline', 'trace'),

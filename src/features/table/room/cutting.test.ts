@@ -2,6 +2,7 @@
 import { pathBounds } from '@/core/geometry/path';
 import { cutOf, toolsFor } from '@/core/page/outlines';
 import type { Piece } from '@/core/piece/piece';
+import { checkProject } from '@/core/project/file';
 import { startHistory } from '@/core/project/history';
 import * as act from '@/features/table/room/actions';
 import { createSession, type SessionStore } from '@/features/table/room/session';
@@ -145,4 +146,95 @@ test('numbers that would lie on each other lie side by side, others where they a
       .slice(0, i)
       .forEach((other) => expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeGreaterThanOrEqual(20)),
   );
+});
+
+describe('drawn by hand', () => {
+  const draw = (store: SessionStore, line: readonly { x: number; y: number }[]) =>
+    act.setDrawing(store, { way: 'freehand', line, zoom: 1, smoothing: 0 });
+  const eight = Array.from({ length: 100 }, (_, i) => {
+    const angle = (2 * Math.PI * i) / 100;
+    return { x: 200 + 80 * Math.sin(angle), y: 150 + 60 * Math.sin(2 * angle) };
+  });
+
+  test('an outline that crosses itself is what it goes round; a line there and back encloses nothing', async () => {
+    const store = table([]);
+    draw(store, eight);
+    expect(await act.layDrawing(store)).toEqual({ ok: true, value: 1 });
+    const [piece] = pile(store);
+    expect(piece!.placement).toMatchObject({ locked: false });
+    expect(Math.round(piece!.placement.width / 4)).toBe(40);
+    act.startReshaping(store);
+    expect(act.reshaped(store.getState())!.rings).toHaveLength(2);
+    draw(store, [...eight.slice(0, 10), ...eight.slice(0, 10).reverse()]);
+    act.setDrawing(store, { way: 'box', line: [eight[0]!, { x: 280, y: eight[0]!.y }] });
+    expect(await act.layDrawing(store)).toMatchObject({ ok: false });
+    expect(pile(store)).toHaveLength(1);
+  });
+
+  test('a photo cut to it, or in two, keeps its picture where it lies, and undo gives all of it back', async () => {
+    const before = photoOf('photo', asset, { x: 20, y: 10, width: 180, height: 120 });
+    const store = table([before]);
+    const { x, y, width, height } = before.placement;
+    const pixelAt = (piece: Piece) => {
+      if (piece.material.kind !== 'photo') throw new Error('a photo stays one');
+      return piece.material.window;
+    };
+    act.setDrawing(store, {
+      way: 'box',
+      line: [
+        { x: x - width / 4, y: y - height / 4 },
+        { x: x + width, y: y + height },
+      ],
+    });
+    expect(await act.cutToDrawing(store)).toEqual({ ok: true, value: 1 });
+    expect(pile(store)[0]!.placement.width).toBeCloseTo(0.75 * width, 1);
+    // The middle of what is left lies an eighth of it to the right of the middle there was.
+    expect(pixelAt(pile(store)[0]!).x).toBeCloseTo(pixelAt(before).x + 0.125, 2);
+    store.getState().undo();
+    act.lineAcross(store, 90, 0);
+    expect(await act.scissor(store)).toEqual({ ok: true, value: 2 });
+    expect(pile(store).map((piece) => Math.round(piece.placement.width))).toEqual([
+      Math.round(width / 2),
+      Math.round(width / 2),
+    ]);
+    expect(pile(store).map((piece) => Math.sign(pixelAt(piece).x - 0.5))).toEqual(
+      expect.arrayContaining([-1, 1]),
+    );
+    store.getState().undo();
+    expect(pile(store)).toEqual([before]);
+  });
+
+  test('points move on through undo; words and several pieces are refused in words', () => {
+    const store = table([inkPiece('box', 0, 0, 60, 60), wordsOf('words', 'Wind')]);
+    expect(act.startReshaping(store)).toMatchObject({ ok: false });
+    store.getState().select(['words']);
+    expect(act.startReshaping(store)).toMatchObject({ ok: false });
+    store.getState().select(['box']);
+    expect(act.startReshaping(store)).toEqual({ ok: true, value: 4 });
+    act.stepPoint(store, 1);
+    act.nudgePoint(store, -20, 0);
+    expect(sizeOf(store, 0).width).toBeCloseTo(80);
+    expect(
+      act.pointOnPage(pile(store)[0]!, act.reshaped(store.getState())!.rings, { ring: 0, knot: 0 }).x,
+    ).toBeCloseTo(
+      act.pointOnPage(pile(store)[0]!, act.reshaped(store.getState())!.rings, { ring: 0, knot: 3 }).x - 20,
+    );
+    expect(act.addPoint(store)).toMatchObject({ ok: true });
+    expect(act.roundCorner(store, 5)).toMatchObject({ ok: false });
+    store.getState().undo();
+    store.getState().undo();
+    expect(store.getState().mode.kind).toBe('reshape');
+    expect(sizeOf(store, 0).width).toBeCloseTo(60);
+  });
+
+  test('a sliver that scissors leave is still as wide as a file takes; what a key cannot do is told', async () => {
+    const store = table([inkPiece('box', 0, 0, 60, 60)]);
+    act.lineAcross(store, 90, 29.8);
+    expect(await act.scissor(store)).toEqual({ ok: true, value: 2 });
+    expect(Math.min(...pile(store).map(({ placement }) => placement.width))).toBe(1);
+    expect(checkProject(store.getState().history.project)).toMatchObject({ ok: true });
+    store.getState().select([]);
+    act.startReshaping(store);
+    expect(store.getState().refused).toEqual({ why: 'Select one piece whose outline is to be worked.' });
+  });
 });

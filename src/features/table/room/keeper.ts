@@ -1,12 +1,10 @@
 /** Keeps every edit: a tenth of a second after it happened, and at once when the page is left. */
 import type { History } from '@/core/project/history';
-import { drawSurface } from '@/core/page/draw';
-import { toolsFor } from '@/core/page/outlines';
-import { drawPieces, sheetOf } from '@/output/pixels/draw';
-import { browser } from '@/output/platform';
+import type { Typesetter } from '@/core/text/typesetter';
 import { database, isFull } from '@/storage/database';
 import { keep } from '@/storage/projects';
 import { giveUp, setAside } from '@/storage/reserve';
+import { paintPage } from '@/features/table/room/paintPage';
 import type { PictureShelf } from '@/features/table/room/pictures';
 import type { SessionStore } from '@/features/table/room/session';
 
@@ -77,29 +75,8 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf): () => vo
   };
 }
 
-async function previewOf(
-  history: History,
-  typesetter: Parameters<typeof toolsFor>[1],
-  shelf: PictureShelf,
-): Promise<Blob> {
+async function previewOf(history: History, typesetter: Typesetter, shelf: PictureShelf): Promise<Blob> {
   const { project } = history;
-  const picture = drawSurface(project.surfaces[0]!, toolsFor(project, typesetter));
-  const longest = Math.max(picture.trim.width, picture.trim.height);
-  const sheet = sheetOf(picture, (PREVIEW_SIDE / longest) * 72, false);
-  const canvas = new OffscreenCanvas(sheet.width, sheet.height);
-  const context = canvas.getContext('2d')!;
-  context.fillStyle = picture.ground;
-  context.fillRect(0, 0, sheet.width, sheet.height);
-  drawPieces(context, picture.pieces, sheet.view, {
-    platform: browser,
-    drawing: (sha, ink) => {
-      const asset = project.assets[sha];
-      return asset && shelf.drawing(asset, ink);
-    },
-    image: (sha, ink) => {
-      const asset = project.assets[sha];
-      return asset && shelf.take(asset, PREVIEW_SIDE, ink);
-    },
-  });
+  const canvas = paintPage(project, project.surfaces[0]!, typesetter, shelf, PREVIEW_SIDE);
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
 }

@@ -2,10 +2,12 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { goTo, perform, redo, undo, type History } from '@/core/project/history';
 import type { Match } from '@/core/project/edits/match';
+import { NOTHING_DRAWN, type Drawing } from '@/features/table/room/drawing';
 import { screenZoom } from '@/features/table/room/screen';
 import type { Edit } from '@/core/project/edits/edit';
 import type { Point } from '@/core/geometry/matrix';
 import type { Box } from '@/core/geometry/box';
+import type { Spot } from '@/core/geometry/knots';
 import type { Path } from '@/core/geometry/path';
 import type { SnapReason } from '@/core/page/snap';
 import { surfaceOf, type Group, type Guide, type Project, type Surface } from '@/core/project/model';
@@ -26,14 +28,22 @@ export interface Show {
   side: boolean;
   workbox: boolean;
   guides: boolean;
+  /** The page light as a lamp on the page. */
+  lamp: boolean;
 }
 
-/** Picking pieces up, sliding a picture behind its cut, or writing words. */
-export type Mode = { kind: 'pick' } | { kind: 'slide'; id: string } | { kind: 'write'; id: string };
+/** Picking pieces up, sliding a picture behind its cut, writing words, or moving the points of an outline. */
+export type Mode =
+  | { kind: 'pick' }
+  | { kind: 'slide'; id: string }
+  | { kind: 'write'; id: string }
+  /** `at` is the point that is held, or with `side` the side that begins there. */
+  | { kind: 'reshape'; id: string; at: Spot | null; side: boolean };
 
 /** What may be opened over the table. */
 export type SheetName =
   | 'punches'
+  | 'draw'
   | 'combine'
   | 'tuck'
   | 'template'
@@ -43,6 +53,7 @@ export type SheetName =
   | 'match'
   | 'pages'
   | 'steps'
+  | 'versions'
   | 'actions'
   | 'screen';
 
@@ -64,6 +75,8 @@ export interface Session {
   marquee: Box | null;
   /** An outline that is shown on the page while it is looked for, page points. */
   sought: Path | null;
+  /** What is drawn by hand while its sheet is open. */
+  drawing: Drawing;
   /** A guide that is being drawn or moved. */
   drawnGuide: Guide | null;
   selection: readonly string[];
@@ -96,6 +109,8 @@ export interface Session {
   /** Where the pointer was last on the stage. */
   pointer: Point | null;
   matching: Matching | null;
+  /** Why the last thing that was asked for was not done; another object each time. */
+  refused: { why: string } | null;
   /** When a locked page was last touched, milliseconds since 1970. */
   touchedLocked: number;
   copied: { groups: readonly Group[]; pieces: readonly Piece[]; assets: readonly Asset[] } | null;
@@ -127,7 +142,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
           ? get().entered
           : null,
         surfaceId: surfaceAt(to.project, get().surfaceId).id,
-        mode: { kind: 'pick' },
+        mode: stillReshaping(get().mode, present),
         kept: null,
       });
     };
@@ -139,6 +154,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       snapped: [],
       marquee: null,
       sought: null,
+      drawing: NOTHING_DRAWN,
       drawnGuide: null,
       selection: [],
       entered: null,
@@ -146,7 +162,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       mode: { kind: 'pick' },
       view: { zoom: 0, x: 0, y: 0 },
       stage: { width: 0, height: 0 },
-      show: { zones: true, grid: true, side: true, workbox: true, guides: true },
+      show: { zones: true, grid: true, side: true, workbox: true, guides: true, lamp: false },
       readOnly,
       kept: Date.now(),
       trouble: null,
@@ -159,6 +175,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       peeking: null,
       pointer: null,
       matching: null,
+      refused: null,
       touchedLocked: 0,
       copied: null,
       perform(edit) {
@@ -183,6 +200,10 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
     };
   });
 }
+
+/** Points are moved on through undo, as long as there is something to move. */
+const stillReshaping = (mode: Mode, present: ReadonlySet<string>): Mode =>
+  mode.kind === 'reshape' && present.has(mode.id) ? { ...mode, at: null } : { kind: 'pick' };
 
 /** The page with this id, or the first if undo took it away. */
 const surfaceAt = (project: Project, id: string): Surface =>

@@ -14,6 +14,7 @@ import { useNotify } from '@/ui/notices';
 type Sheet = ComponentType<{ onClose: () => void }>;
 const SHEETS: Record<SheetName, Sheet> = {
   punches: dynamic(() => import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet)),
+  draw: dynamic(() => import('@/features/table/sheets/DrawSheet').then((m) => m.DrawSheet)),
   combine: dynamic(() => import('@/features/table/sheets/CombineSheet').then((m) => m.CombineSheet)),
   tuck: dynamic(() => import('@/features/table/sheets/TuckSheet').then((m) => m.TuckSheet)),
   template: dynamic(() => import('@/features/table/sheets/TemplateSheet').then((m) => m.TemplateSheet)),
@@ -21,6 +22,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   rows: dynamic(() => import('@/features/table/sheets/RowsSheet').then((m) => m.RowsSheet)),
   guides: dynamic(() => import('@/features/table/sheets/GuidesSheet').then((m) => m.GuidesSheet)),
   steps: dynamic(() => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),
+  versions: dynamic(() => import('@/features/table/sheets/VersionsSheet').then((m) => m.VersionsSheet)),
   match: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.MatchSheet)),
   pages: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.PagesSheet)),
   screen: dynamic(() => import('@/features/table/sheets/ScreenSheet').then((m) => m.ScreenSheet)),
@@ -33,6 +35,7 @@ export function Sheets() {
   const matching = useSession((session) => session.matching);
   const compared = useSession((session) => session.compared !== null);
   useLockedNotice();
+  useRefusalNotice();
   return (
     <>
       {sheet && createElement(SHEETS[sheet], { onClose: () => store.setState({ sheet: null }) })}
@@ -77,4 +80,13 @@ function useLockedNotice(): void {
       });
     else notify({ text: 'That page is locked: it was left as it is.' });
   }, [touched, store, notify]);
+}
+
+/** What was asked for by key or verb and could not be done. */
+function useRefusalNotice(): void {
+  const notify = useNotify();
+  const refused = useSession((session) => session.refused);
+  useEffect(() => {
+    if (refused) notify({ text: refused.why });
+  }, [refused, notify]);
 }

@@ -1,15 +1,18 @@
 'use client';
 /** Everything that was done, by name: a press goes to the state after it; what lies after can be done again. */
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
+import { IconColumns2 } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
-import { useSession } from '@/features/table/room/context';
+import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
 
 const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 export function StepsSheet({ onClose }: { onClose: () => void }) {
+  const { store } = useRoom();
   const history = useSession((session) => session.history);
   const goTo = useSession((session) => session.goTo);
   const here = useRef<HTMLButtonElement>(null);
@@ -20,6 +23,16 @@ export function StepsSheet({ onClose }: { onClose: () => void }) {
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
         Press a step to go back to it, or forward. Hold O to see the page as it was before the last one.
       </Typography>
+      <Button
+        size="small"
+        color="inherit"
+        variant="outlined"
+        startIcon={<IconColumns2 size={17} />}
+        onClick={() => store.setState({ sheet: 'versions' })}
+        sx={{ mb: 1 }}
+      >
+        Before and after
+      </Button>
       <Box component="ol" aria-label="Steps, newest first" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {rows
           .map(({ label, at }, i) => (

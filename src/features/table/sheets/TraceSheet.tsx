@@ -4,17 +4,18 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
-import Slider from '@mui/material/Slider';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { FIRST_TRACING, outlineOfPicture, type Tracing } from '@/core/pixels/outline';
 import { tracePicture } from '@/features/shared/bringIn';
+import { InkField } from '@/features/table/about/InkField';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
 import { readableBlob } from '@/storage/assets';
+import { Dial } from '@/ui/Dial';
 
 /** Longest side, pixels, of the copy that is traced while one looks. */
 const LOOKED_AT = 900;
@@ -97,14 +98,29 @@ export function TraceSheet({ onClose }: { onClose: () => void }) {
             fullWidth
             label="What counts as inside"
             value={tracing.by}
-            onChange={(event) => set({ by: event.target.value as Tracing['by'] })}
+            onChange={(event) => {
+              const by = event.target.value as Tracing['by'];
+              // Half of all colours would be near; a fifth of the way is what looks alike.
+              set({ by, threshold: by === 'colour' ? 0.2 : FIRST_TRACING.threshold });
+            }}
             sx={{ mt: 0.5, mb: 1.5 }}
           >
-            <MenuItem value="darkness">What is darker than the threshold</MenuItem>
-            <MenuItem value="clearness">What one cannot see through</MenuItem>
+            <MenuItem value="darkness">Its dark parts</MenuItem>
+            <MenuItem value="clearness">Its solid parts</MenuItem>
+            <MenuItem value="colour">Parts of one colour</MenuItem>
           </TextField>
+          {tracing.by === 'colour' && (
+            <Box sx={{ mb: 1.5 }}>
+              <InkField
+                label="Colour that is traced"
+                colour={tracing.colour}
+                disabled={false}
+                onChange={(colour) => set({ colour })}
+              />
+            </Box>
+          )}
           <Dial
-            name="Threshold"
+            name={tracing.by === 'colour' ? 'How near' : 'Threshold'}
             unit="%"
             least={1}
             most={99}
@@ -169,30 +185,3 @@ export function TraceSheet({ onClose }: { onClose: () => void }) {
     </SideSheet>
   );
 }
-
-interface DialProps {
-  name: string;
-  unit: string;
-  least: number;
-  most: number;
-  step?: number;
-  value: number;
-  onChange: (value: number) => void;
-}
-
-const Dial = ({ name, unit, least, most, step = 1, value, onChange }: DialProps) => (
-  <Box sx={{ px: 1, mb: 0.5 }}>
-    <Typography variant="body2">
-      {name} {Math.round(value * 10) / 10} {unit}
-    </Typography>
-    <Slider
-      size="small"
-      aria-label={name}
-      min={least}
-      max={most}
-      step={step}
-      value={value}
-      onChange={(_, next) => onChange(next as number)}
-    />
-  </Box>
-);

@@ -1,7 +1,9 @@
 'use client';
 /** The places where the selected piece meets others, numbered, while tucks are chosen: a press turns one. */
 import { pathData, transformPath } from '@/core/geometry/path';
-import { apply } from '@/core/geometry/matrix';
+import type { PointerEvent as ReactPointerEvent } from 'react';
+import { apply, type Point } from '@/core/geometry/matrix';
+import type { Grip } from '@/features/table/stage/drags';
 import { apart } from '@/features/table/stage/apart';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -10,7 +12,11 @@ import { viewMatrix } from '@/features/table/stage/view';
 
 const RADIUS = 11;
 
-export function Crossings() {
+interface Props {
+  onGrip: (event: ReactPointerEvent, grip: Grip) => void;
+}
+
+export function Crossings({ onGrip }: Props) {
   const { store } = useRoom();
   const view = viewMatrix(useSession((session) => session.view));
   const [id] = useSession((session) => session.selection);
@@ -54,6 +60,37 @@ export function Crossings() {
           </text>
         </g>
       ))}
+      {found.map((crossing, i) => {
+        const slit = crossing.upper.id === id && act.slitLies(crossing);
+        if (!slit) return null;
+        const [a, b] = slit.ends.map((end) => apply(view, end)) as [Point, Point];
+        return (
+          <g key={`slit ${i}`}>
+            <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="#fffdf6" strokeWidth={3.5} />
+            <path
+              d={`M${a.x} ${a.y}L${b.x} ${b.y}`}
+              stroke="#25232a"
+              strokeWidth={1.6}
+              strokeDasharray="5 3"
+            />
+            {(['a', 'b'] as const).map((end) => {
+              const { x, y } = end === 'a' ? a : b;
+              return (
+                <g
+                  key={end}
+                  style={{ cursor: 'move', pointerEvents: 'auto' }}
+                  data-slit={end}
+                  onPointerDown={(event) => onGrip(event, { kind: 'slit', crossing, end })}
+                >
+                  <title>End of the slit: drag it</title>
+                  <circle cx={x} cy={y} r={13} fill="transparent" />
+                  <circle cx={x} cy={y} r={5.5} fill="#e3b34a" stroke="#25232a" strokeWidth={1.6} />
+                </g>
+              );
+            })}
+          </g>
+        );
+      })}
     </g>
   );
 }

@@ -6,11 +6,14 @@ import { extentOfAll } from '@/core/page/extent';
 import { pathData, transformPath } from '@/core/geometry/path';
 import { piecesAt } from '@/core/page/pick';
 import { Crossings } from '@/features/table/stage/Crossings';
+import { Draw } from '@/features/table/stage/Draw';
 import { Guides } from '@/features/table/stage/Guides';
+import { Knots } from '@/features/table/stage/Knots';
+import { Lamp } from '@/features/table/stage/Lamp';
 import { Loupe } from '@/features/table/stage/Loupe';
 import { PeekList } from '@/features/table/stage/PeekList';
 import { Snaps } from '@/features/table/stage/Snaps';
-import { enter } from '@/features/table/room/actions';
+import { enter, startReshaping } from '@/features/table/room/actions';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Selection, type SelectionProps } from '@/features/table/stage/Selection';
 import { Grid, Rulers } from '@/features/table/stage/Rulers';
@@ -50,6 +53,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
   );
   const unit = useSession((session) => shownProject(session).unit);
   const tucking = useSession((session) => session.sheet === 'tuck');
+  const drawing = useSession((session) => session.sheet === 'draw');
   const locked = useSession((session) => shownSurface(session).locked);
   const guides = useSession(
     useShallow((session) => {
@@ -140,6 +144,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         if (!piece || piece.placement.locked || readOnly) return;
         if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
         else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
+        else startReshaping(store);
       }}
       onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
       onDrop={drop}
@@ -203,8 +208,9 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       >
         <g style={{ pointerEvents: 'all' }}>
           <Chosen
+            worked={mode.kind === 'reshape'}
             moving={moving.length > 0}
-            handles={mode.kind === 'pick' && !readOnly && !locked}
+            handles={mode.kind === 'pick' && !drawing && !readOnly && !locked}
             onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)}
           />
         </g>
@@ -215,8 +221,13 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
         <Held unit={unit} />
-        {tucking && <Crossings />}
+        {tucking && <Crossings onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)} />}
         <Sought />
+        {mode.kind === 'reshape' && (
+          <Knots onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)} />
+        )}
+        {show.lamp && !readOnly && !locked && <Lamp />}
+        {drawing && <Draw />}
       </svg>
       {mode.kind === 'write' && <Writing key={mode.id} id={mode.id} />}
       <svg
@@ -245,7 +256,12 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
 });
 
 /** What is selected and what is rested upon: all that must be drawn anew in every frame of a drag. */
-function Chosen({ moving, handles, onGrip }: Pick<SelectionProps, 'moving' | 'handles' | 'onGrip'>) {
+function Chosen({
+  worked,
+  moving,
+  handles,
+  onGrip,
+}: Pick<SelectionProps, 'moving' | 'handles' | 'onGrip'> & { worked: boolean }) {
   const pieces = useSession(useShallow(selectedPieces));
   const view = useSession((session) => session.view);
   const hovered = useSession((session) =>
@@ -260,7 +276,7 @@ function Chosen({ moving, handles, onGrip }: Pick<SelectionProps, 'moving' | 'ha
   }, [pieces, store]);
   return (
     <Selection
-      pieces={pieces}
+      pieces={worked ? [] : pieces}
       hovered={hovered}
       view={viewMatrix(view)}
       around={around}

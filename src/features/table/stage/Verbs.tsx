@@ -17,6 +17,12 @@ import {
   IconLockOpen,
   IconPencil,
   IconTrash,
+  IconPlus,
+  IconMinus,
+  IconVectorBezier2,
+  IconLine,
+  IconWaveSine,
+  IconChevronUp,
 } from '@tabler/icons-react';
 import { memo, type ReactNode } from 'react';
 import { transformBox, unite } from '@/core/geometry/box';
@@ -36,6 +42,7 @@ const GAP = 26;
 const LOOP = 56;
 
 export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
+  const { store } = useRoom();
   const view = useSession((session) => session.view);
   const stage = useSession((session) => session.stage);
   const mode = useSession((session) => session.mode);
@@ -60,8 +67,12 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
             ? 'slide'
             : null,
     mode: mode.kind,
+    point:
+      mode.kind === 'reshape' && mode.at && only?.id === mode.id
+        ? { side: mode.side, round: act.isRound(act.ringsOf(store.getState(), only), mode.at, mode.side) }
+        : null,
   });
-  const width = verbs.length * 88;
+  const width = verbs.length * (mode.kind === 'reshape' ? 124 : 88);
   const below = extent.y + extent.height + GAP;
   const above = extent.y - LOOP - HEIGHT;
   const top =
@@ -141,6 +152,19 @@ const VERBS = {
   mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />, (store) => act.mirror(store)),
   rows: verb('Rows', 'R', <IconGridDots size={18} />, (store) => store.setState({ sheet: 'rows' })),
   match: verb('Match', 'K', <IconColorPicker size={18} />, (store) => store.setState({ sheet: 'match' })),
+  donePoints: verb('Done', 'Esc', <IconCheck size={18} />, (store) =>
+    store.setState({ mode: { kind: 'pick' } }),
+  ),
+  addPoint: verb('Add a point', 'double-click a side', <IconPlus size={18} />, (store) =>
+    act.addPoint(store),
+  ),
+  takePoint: verb('Take it away', 'Delete', <IconMinus size={18} />, (store) => act.removePoint(store)),
+  bend: verb('Curve it', 'or drag the side', <IconVectorBezier2 size={18} />, (store) =>
+    act.turnRound(store),
+  ),
+  straighten: verb('Straighten it', 'no curve', <IconLine size={18} />, (store) => act.turnRound(store)),
+  smooth: verb('Smooth it', 'no corner', <IconWaveSine size={18} />, (store) => act.turnRound(store)),
+  sharpen: verb('Make a corner', 'no curve', <IconChevronUp size={18} />, (store) => act.turnRound(store)),
   lock: verb('Lock', 'L', <IconLock size={18} />, (store) => act.toggleLock(store)),
   unlock: verb('Unlock', 'L', <IconLockOpen size={18} />, (store) => act.toggleLock(store)),
   delete: verb('Delete', 'Delete', <IconTrash size={18} />, (store) => act.remove(store)),
@@ -153,9 +177,22 @@ interface Chosen {
   opened: boolean;
   inside: 'write' | 'slide' | null;
   mode: Mode['kind'];
+  /** What of an outline is held, and whether it is round. */
+  point: { side: boolean; round: boolean } | null;
 }
 
-function verbsFor({ many, locked, opened, inside, mode }: Chosen): Verb[] {
+function verbsFor({ many, locked, opened, inside, mode, point }: Chosen): Verb[] {
+  if (mode === 'reshape')
+    return [
+      VERBS.donePoints,
+      VERBS.addPoint,
+      ...(point && !point.side ? [VERBS.takePoint] : []),
+      ...(!point
+        ? []
+        : point.side
+          ? [point.round ? VERBS.straighten : VERBS.bend]
+          : [point.round ? VERBS.sharpen : VERBS.smooth]),
+    ];
   if (mode !== 'pick') return [mode === 'write' ? VERBS.doneWriting : VERBS.doneSliding];
   if (locked) return [VERBS.copy, VERBS.unlock];
   return [

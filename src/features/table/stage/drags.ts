@@ -1,9 +1,11 @@
 /** What a drag on the stage comes to: for where the pointer is now, an edit, and why it snapped. */
 import { boxOfPoints, type Box } from '@/core/geometry/box';
+import type { Spot } from '@/core/geometry/knots';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll, trueExtent } from '@/core/page/extent';
 import { framed, silhouettes } from '@/core/page/framed';
+import type { Crossing } from '@/core/page/tuck';
 import {
   equalSize,
   equalTurn,
@@ -26,6 +28,7 @@ import { isBackground } from '@/core/project/edits/pile';
 import { carryPieces, movePieces, placePiece, scaleWords } from '@/core/project/edits/place';
 import { surfaceOf } from '@/core/project/model';
 import { wholeUnits } from '@/core/project/tree';
+import { slitEdit, slitLies } from '@/features/table/room/actions';
 import type { Session, SessionStore } from '@/features/table/room/session';
 import { toPage } from '@/features/table/stage/view';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -49,7 +52,10 @@ export type Grip =
   | { kind: 'resize'; sx: Side; sy: Side }
   | { kind: 'turn' }
   | { kind: 'setting'; id: SettingId }
-  | { kind: 'shadow'; index: number };
+  | { kind: 'shadow'; index: number }
+  | { kind: 'slit'; crossing: Crossing; end: 'a' | 'b' }
+  | { kind: 'knot' | 'side'; spot: Spot }
+  | { kind: 'handle'; spot: Spot; which: 'before' | 'after' };
 
 /** Pixels within which something snaps. */
 const REACH = 6;
@@ -347,5 +353,14 @@ export function shadowDrag(session: Session, piece: Piece, index: number): Drag 
       i === index ? { ...shadow, x: within(to.x - root.x), y: within(to.y - root.y) } : { ...shadow },
     );
     return { edit: changeFinish(session.surfaceId, [piece], 'move shadow', { shadows }) };
+  };
+}
+
+/** An end of a slit, moved with the hand. */
+export function slitDrag({ surfaceId, view }: Session, crossing: Crossing, end: 'a' | 'b'): Drag {
+  const [a, b] = slitLies(crossing)!.ends;
+  return (now) => {
+    const to = toPage(view, now);
+    return { edit: slitEdit(surfaceId, crossing, end === 'a' ? to : a, end === 'b' ? to : b) };
   };
 }

@@ -178,6 +178,7 @@ export class Painter {
     const { assets } = shownProject(session);
     return {
       platform: browser,
+      treatmentPixels: 1.5e6,
       drawing: (sha, ink) => {
         const asset = assets[sha];
         return asset && this.shelf.drawing(asset, ink);

@@ -8,7 +8,7 @@ import { placementMatrix } from '@/core/piece/placement/placement';
 import { setGuides } from '@/core/project/edits/page';
 import { surfaceOf } from '@/core/project/model';
 import { wholeUnits } from '@/core/project/tree';
-import { match, stopWriting } from '@/features/table/room/actions';
+import { holdPoint, match, stopWriting } from '@/features/table/room/actions';
 import {
   selectedPieces,
   settledPieces,
@@ -24,10 +24,12 @@ import {
   scaleDrag,
   settingDrag,
   shadowDrag,
+  slitDrag,
   turnDrag,
   type Drag,
   type Grip,
 } from '@/features/table/stage/drags';
+import { knotDrag } from '@/features/table/stage/knotDrags';
 import { RULER } from '@/features/table/stage/Rulers';
 import { panned, toPage, zoomed } from '@/features/table/stage/view';
 
@@ -178,6 +180,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const pieces = selectedPieces(session).filter(({ placement }) => !placement.locked);
     if (!pieces.length || session.readOnly) return;
     const from = at(event, stage);
+    if (hold.kind === 'knot' || hold.kind === 'side') holdPoint(store, hold.spot, hold.kind === 'side');
     const drag =
       hold.kind === 'turn'
         ? turnDrag(session, pieces, from)
@@ -185,9 +188,13 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
           ? settingDrag(session, pieces[0]!, hold.id)
           : hold.kind === 'shadow'
             ? shadowDrag(session, pieces[0]!, hold.index)
-            : pieces.length === 1
-              ? resizeDrag(session, pieces[0]!, hold, from)
-              : scaleDrag(session, pieces, hold, from);
+            : hold.kind === 'slit'
+              ? slitDrag(session, hold.crossing, hold.end)
+              : 'spot' in hold
+                ? knotDrag(session, hold, from)
+                : pieces.length === 1
+                  ? resizeDrag(session, pieces[0]!, hold, from)
+                  : scaleDrag(session, pieces, hold, from);
     begin(event as ReactPointerEvent, { from, drag, tap: () => {} }, true);
   }
 

@@ -8,7 +8,7 @@ import { punchOf } from '@/core/piece/outline/punches';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { punchedPiece } from '@/core/project/create';
-import { cutToPunch, intoFrame, recut, replacePieces } from '@/core/project/edits/cut';
+import { cutToPunch, intoFrame, recut, replaceEach, replacePieces } from '@/core/project/edits/cut';
 import { naming } from '@/core/project/edits/edit';
 import { layPieces } from '@/core/project/edits/pile';
 import { fail, ok, type Result } from '@/core/result';
@@ -36,16 +36,16 @@ export function punchWith(store: SessionStore, id: string): void {
   store.getState().select([piece.id]);
 }
 
-const onPage = (session: Session, piece: Piece): Path =>
+export const onPage = (session: Session, piece: Piece): Path =>
   transformPath(
     placementMatrix(piece.placement),
     cutOf(piece, toolsFor(session.history.project, session.typesetter)).path,
   );
 
-const assetFor = (session: Session, { material }: Piece) =>
+export const assetFor = (session: Session, { material }: Piece) =>
   'asset' in material ? session.history.project.assets[material.asset] : undefined;
 
-const tooMany = (paths: readonly Path[]): string | null => {
+export const tooMany = (paths: readonly Path[]): string | null => {
   const points = paths.reduce((sum, path) => sum + path.length, 0);
   return points > MOST_POINTS
     ? `These outlines have ${points} points together; up to ${MOST_POINTS} can be combined. Nothing was changed.`
@@ -55,7 +55,7 @@ const tooMany = (paths: readonly Path[]): string | null => {
 /** Whether an outline has more path data than a project file takes. */
 export const tooLong = (pieces: readonly Piece[]): boolean =>
   pieces.some(({ outline }) => outline.kind === 'path' && outline.data.length > LONGEST_PATH);
-const TOO_LONG = 'The outline would have too many corners to be kept. Nothing was changed.';
+export const TOO_LONG = 'The outline would have too many corners to be kept. Nothing was changed.';
 
 export interface Told {
   parts: number;
@@ -166,12 +166,14 @@ export async function growChosen(store: SessionStore, by: number, corners: Corne
     fresh.push(recut(plain, path, piece.name.slice(0, 80) || 'Shape', assetFor(session, piece)));
   }
   if (tooLong(fresh)) return fail(TOO_LONG);
-  // Each keeps its own place in the pile.
-  session.perform({
-    label: `${by > 0 ? 'grow' : 'shrink'} outline of ${naming(pieces)}`,
-    apply: (project) =>
-      pieces.forEach((piece, i) => replacePieces('', session.surfaceId, [piece], [fresh[i]!]).apply(project)),
-  });
+  session.perform(
+    replaceEach(
+      `${by > 0 ? 'grow' : 'shrink'} outline of ${naming(pieces)}`,
+      session.surfaceId,
+      pieces,
+      fresh.map((piece) => [piece]),
+    ),
+  );
   return ok(fresh.length);
 }
 

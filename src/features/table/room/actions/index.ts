@@ -7,5 +7,6 @@ export * from '@/features/table/room/actions/arranging';
 export * from '@/features/table/room/actions/pages';
 export * from '@/features/table/room/actions/looking';
 export * from '@/features/table/room/actions/cutting';
+export * from '@/features/table/room/actions/drawing';
 export * from '@/features/table/room/actions/tucking';
 export * from '@/features/table/room/actions/templating';

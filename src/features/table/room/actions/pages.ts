@@ -1,4 +1,5 @@
 /** Pages: turned, added, copied, deleted, locked. */
+import { goTo } from '@/core/project/history';
 import { copiesOf } from '@/core/project/copies';
 import { addPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
@@ -26,6 +27,26 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
     ? { ...now, ...copiedPile(now), id: fresh.id, name: fresh.name, locked: false }
     : { ...fresh, bleed: now.bleed, safe: now.safe, light: now.light };
   session.perform(addPage(made, now.id));
+  if (!session.readOnly) toPageAt(store, made.id);
+}
+
+/** The page as it was after so many steps, as a page of its own behind the one it is now. */
+export function keepVersion(store: SessionStore, done: number): void {
+  const session = store.getState();
+  const now = page(session);
+  const old = goTo(session.history, done);
+  const was = old.project.surfaces.find(({ id }) => id === now.id);
+  if (!was) return;
+  const made: Surface = { ...was, ...copiedPile(was), id: newId(), locked: false };
+  // Pictures that were taken away since are known again.
+  const lost = Object.values(old.project.assets).filter(({ sha }) => !session.history.project.assets[sha]);
+  session.perform({
+    label: 'keep version as page',
+    apply(project) {
+      for (const asset of lost) project.assets[asset.sha] = structuredClone(asset);
+      addPage(made, now.id).apply(project);
+    },
+  });
   if (!session.readOnly) toPageAt(store, made.id);
 }
 

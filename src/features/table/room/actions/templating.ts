@@ -10,6 +10,7 @@ import type { Material } from '@/core/piece/material';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
+import { shapedPiece } from '@/core/project/create';
 import { recut, replacePieces } from '@/core/project/edits/cut';
 import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
@@ -77,16 +78,7 @@ export function layTraced(
     session.perform(replacePieces(`cut ${piece.role} to its outline`, session.surfaceId, [piece], [cut]));
     return ok(1);
   }
-  const base: Piece = {
-    id: newId(),
-    name,
-    role: 'embellishment',
-    material: { kind: 'ink', colour: TRACED_INK },
-    outline: { kind: 'rectangle', radius: 0 },
-    finish: finishOf(LIFTS.cardstock),
-    placement: { ...piece.placement, locked: false, hidden: false },
-  };
-  const laid = recut(base, path, name, undefined);
+  const laid = shapedPiece(newId(), name, transformPath(placementMatrix(piece.placement), path), TRACED_INK);
   if (tooLong([laid])) return fail(TANGLED);
   session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'trace'));
   store.getState().select([laid.id]);

@@ -1,0 +1,243 @@
+/** Outlines drawn by hand and point by point, their points moved, and scissors; by mouse and by keyboard. */
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { axe } from './axe';
+import { field, kept, newPage, openRow, pageOnScreen, slabs } from './table';
+
+const stage = (page: Page): Locator => page.getByTestId('stage');
+const sheet = (page: Page): Locator => page.getByRole('dialog', { name: 'Draw and cut' });
+const undoOf = (page: Page, what: string): Locator =>
+  page.getByRole('button', { name: `Undo ${what}`, exact: true });
+const set = async (page: Page, name: string, value: string): Promise<void> => {
+  await field(page, name).fill(value);
+  await field(page, name).press('Enter');
+};
+/** The page's top left corner on the screen, and pixels an inch. */
+async function corner(page: Page): Promise<{ x: number; y: number; inch: number }> {
+  const { x, y, inch } = await pageOnScreen(page);
+  return { x: x - 6 * inch, y: y - 6 * inch, inch };
+}
+/** Presses, draws through all places (inches from the page's top left) and lets go. */
+async function drag(page: Page, places: readonly (readonly [number, number])[]): Promise<void> {
+  const { x, y, inch } = await corner(page);
+  const at = ([across, down]: readonly [number, number]) => [x + across * inch, y + down * inch] as const;
+  await page.mouse.move(...at(places[0]!));
+  await page.mouse.down();
+  for (const place of places.slice(1)) await page.mouse.move(...at(place), { steps: 4 });
+  await page.mouse.up();
+}
+const round = (count: number, radius: number, cx: number, cy: number): [number, number][] =>
+  Array.from({ length: count + 1 }, (_, i) => {
+    const angle = (2 * Math.PI * i) / count;
+    // A hand trembles.
+    const r = radius * (1 + 0.03 * Math.sin(7 * angle));
+    return [cx + r * Math.cos(angle), cy + r * Math.sin(angle)];
+  });
+
+test('an outline drawn by hand is smoothed, laid, and its points and sides are moved by mouse', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('a');
+  await expect(sheet(page)).toBeVisible();
+  await drag(page, [
+    [5, 5],
+    [5.05, 5],
+  ]);
+  await expect(sheet(page).getByRole('button', { name: 'Lay it' })).toBeDisabled();
+  await drag(page, round(40, 2, 7, 5));
+  await expect(page.getByTestId('drawing')).toContainText(/^[34](\.\d+)? x [34](\.\d+)? in$/);
+  const drawn = page.getByTestId('drawing').locator('path[stroke="#9e2b45"]');
+  const trembling = (await drawn.getAttribute('d'))!;
+  await sheet(page).getByRole('slider', { name: 'Smoothing' }).fill('100');
+  await expect(drawn).not.toHaveAttribute('d', trembling);
+  await sheet(page).getByRole('button', { name: 'Lay it' }).click();
+  await expect(undoOf(page, 'draw embellishment')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  // A double-click on it, as it holds neither words nor a picture, opens its points.
+  const { x, y, inch } = await corner(page);
+  await page.mouse.dblclick(x + 7 * inch, y + 5 * inch);
+  const knots = page.locator('[data-knot]');
+  await expect(knots.first()).toBeVisible();
+  const count = await knots.count();
+  const first = (await knots.first().boundingBox())!;
+  await page.mouse.move(first.x + first.width / 2, first.y + first.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + 10 * inch, y + 5 * inch, { steps: 5 });
+  await page.mouse.up();
+  await expect(undoOf(page, 'move point')).toBeVisible();
+  const moved = (await knots.first().boundingBox())!;
+  expect(moved.x + moved.width / 2).toBeCloseTo(x + 10 * inch, -1);
+  await page.getByRole('button', { name: 'Make a corner' }).click();
+  await expect(page.getByRole('button', { name: 'Smooth it' })).toBeVisible();
+  // A side is pressed away from its ends.
+  const side = await page.locator('[data-side="0.1"]').evaluate((path: SVGPathElement) => {
+    const box = path.ownerSVGElement!.getBoundingClientRect();
+    const at = path.getPointAtLength(path.getTotalLength() / 2);
+    return { x: at.x + box.x, y: at.y + box.y };
+  });
+  await page.mouse.move(side.x, side.y);
+  await page.mouse.down();
+  await page.mouse.move(x + 6 * inch, y + 9 * inch, { steps: 5 });
+  await page.mouse.up();
+  await expect(undoOf(page, 'bend side')).toBeVisible();
+  await page.getByRole('button', { name: 'Straighten it' }).click();
+  await expect(undoOf(page, 'straighten side')).toBeVisible();
+  const middle = await page.locator('[data-side="0.1"]').evaluate((path: SVGPathElement) => {
+    const box = path.ownerSVGElement!.getBoundingClientRect();
+    const at = path.getPointAtLength(path.getTotalLength() / 2);
+    return { x: at.x + box.x, y: at.y + box.y };
+  });
+  await page.mouse.dblclick(middle.x, middle.y);
+  await expect(knots).toHaveCount(count + 1);
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Control+z');
+  await expect(knots).toHaveCount(count);
+});
+
+test('by keyboard an outline is set point by point, its corners rounded, moved and taken away', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('a');
+  await sheet(page).getByRole('button', { name: 'Points' }).press('Enter');
+  const places = [
+    ['2', '2'],
+    ['6', '2'],
+    ['6', '5'],
+    ['4', '6'],
+    ['2', '5'],
+  ];
+  for (const [i, [across, down]] of places.entries()) {
+    await set(page, 'Next point across', across!);
+    await set(page, 'Next point down', down!);
+    await sheet(page).getByRole('button', { name: 'Add the point' }).press('Enter');
+    if (i === 1) {
+      await sheet(page).getByRole('button', { name: 'Close it' }).press('Enter');
+      await expect(sheet(page).getByRole('alert')).toHaveText('Two points enclose nothing: set one more.');
+    }
+  }
+  await sheet(page).getByRole('button', { name: 'Close it' }).press('Enter');
+  await expect(page.getByTestId('drawing')).toContainText('4 x 4 in');
+  expect(await axe(page)).toEqual([]);
+  await sheet(page).getByRole('button', { name: 'Lay it' }).press('Enter');
+  await page.keyboard.press('Escape');
+  await stage(page).focus();
+  await page.keyboard.press('Enter');
+  const status = page.getByRole('group', { name: 'Points of its outline' }).getByRole('status');
+  await openRow(page, 'Cut');
+  await expect(status).toContainText('5 points');
+  await stage(page).focus();
+  await page.keyboard.press('n');
+  await page.keyboard.press('n');
+  await expect(status).toHaveText('Point 2 of 5.');
+  await expect(field(page, 'Across')).toHaveValue('6');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(field(page, 'Across')).toHaveValue('6.1');
+  await set(page, 'Across', '7');
+  await set(page, 'Corner radius', '0.5');
+  await page.getByRole('button', { name: 'Round it' }).press('Enter');
+  await expect(status).toHaveText('Point 2 of 6.');
+  await stage(page).focus();
+  await page.keyboard.press('b');
+  await page.keyboard.press('b');
+  await expect(status).toHaveText('Point 6 of 6.');
+  await page.keyboard.press('Delete');
+  await expect(undoOf(page, 'take point away')).toBeVisible();
+  await expect(status).toContainText('5 points');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('[data-knot]')).toHaveCount(0);
+  await kept(page);
+});
+
+test('scissors cut a piece in two along a wavy line and by number; a box crops; what misses says so', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('a');
+  await sheet(page).getByRole('button', { name: 'Box' }).click();
+  await drag(page, [
+    [5, 4],
+    [11, 8],
+  ]);
+  await sheet(page).getByRole('button', { name: 'Lay it' }).click();
+  await sheet(page).getByRole('button', { name: 'Scissors' }).click();
+  await drag(page, [
+    [5, 2],
+    [11, 3],
+  ]);
+  await sheet(page).getByRole('button', { name: 'Cut in two' }).click();
+  await expect(sheet(page).getByRole('alert')).toHaveText(
+    'The line cuts nothing off: it passes beside. Nothing was changed.',
+  );
+  await page.getByRole('combobox', { name: 'Blade' }).click();
+  await page.getByRole('option', { name: 'Wave' }).click();
+  // It begins and ends inside, and goes on to the edge.
+  await drag(page, [
+    [6, 5],
+    [10, 7],
+  ]);
+  await sheet(page).getByRole('button', { name: 'Cut in two' }).click();
+  await expect(undoOf(page, 'cut embellishment in two')).toBeVisible();
+  await expect(slabs(page)).toHaveCount(2);
+  // By keyboard: exactly in half, upright.
+  await set(page, 'Angle', '90');
+  await sheet(page).getByRole('button', { name: 'Line right across it' }).press('Enter');
+  await sheet(page).getByRole('button', { name: 'Cut in two' }).press('Enter');
+  await expect(slabs(page)).toHaveCount(3);
+  await page.keyboard.press('Control+z');
+  await expect(slabs(page)).toHaveCount(2);
+  // A box over both halves leaves of them what lies inside.
+  await page.keyboard.press('Control+a');
+  await sheet(page).getByRole('button', { name: 'Box' }).click();
+  await drag(page, [
+    [6, 4.5],
+    [9, 7],
+  ]);
+  await sheet(page).getByRole('button', { name: 'Cut to it' }).click();
+  await expect(undoOf(page, 'cut 2 pieces to a drawn outline')).toBeVisible();
+});
+
+test('a piece goes through a slit: by keyboard, then the cut is moved by mouse; it stays when things are moved', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('a');
+  await sheet(page).getByRole('button', { name: 'Box' }).click();
+  for (const [from, to] of [
+    [
+      [4, 3],
+      [11, 10],
+    ],
+    [
+      [6, 4],
+      [9, 8],
+    ],
+  ] as const) {
+    await drag(page, [from, to]);
+    await sheet(page).getByRole('button', { name: 'Lay it' }).click();
+    await expect(sheet(page).getByRole('button', { name: 'Lay it' })).toBeDisabled();
+  }
+  await page.keyboard.press('Escape');
+  await stage(page).focus();
+  await page.keyboard.press('f');
+  const tuck = page.getByRole('dialog', { name: 'Tuck' });
+  await tuck.getByRole('button', { name: 'Slit' }).press('Enter');
+  await expect(undoOf(page, 'tuck embellishment')).toBeVisible();
+  await expect(field(page, 'Angle')).toHaveValue('0');
+  await expect(field(page, 'Off its middle')).toHaveValue('0.8');
+  await set(page, 'Off its middle', '1');
+  await set(page, 'Angle', '5');
+  await tuck.getByRole('button', { name: 'Other side of slit 1' }).press('Enter');
+  await expect(field(page, 'Angle')).toHaveValue('-175');
+  await page.keyboard.press('Control+z');
+  await expect(field(page, 'Angle')).toHaveValue('5');
+  const end = (await page.locator('[data-slit="b"]').boundingBox())!;
+  await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(end.x + end.width / 2 + 5, end.y - 30, { steps: 5 });
+  await page.mouse.up();
+  await expect(undoOf(page, 'move slit')).toBeVisible();
+  await expect(field(page, 'Angle')).not.toHaveValue('5');
+  expect(await axe(page)).toEqual([]);
+});

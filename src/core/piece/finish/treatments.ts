@@ -1,0 +1,59 @@
+/** What the face of a piece was treated with, one over the other, all lit by the page light. */
+import { lazy, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import { apply, invert, linear, type Matrix } from '@/core/geometry/matrix';
+import type { Path } from '@/core/geometry/path';
+import type { TreatmentMark } from '@/core/picture/picture';
+import type { PageLight } from '@/core/piece/finish/light';
+import { TREATMENT_NAMES, treatmentKind, type TreatmentName } from '@/core/treatment/kinds';
+import type { Treatment } from '@/core/treatment/paint';
+import type { Toward } from '@/core/treatment/treatment';
+
+export const MOST_TREATMENTS = 4;
+
+export const treatmentSchema: ObjectSchema<AnyObject> = object({
+  kind: string()
+    .oneOf([...TREATMENT_NAMES])
+    .required(),
+  values: lazy((_, { parent }: { parent?: { kind?: string } }) => {
+    const known = TREATMENT_NAMES.find((name) => name === parent?.kind);
+    const settings = known ? treatmentKind(known).settings : [];
+    return object(
+      Object.fromEntries(settings.map(({ id, least, most }) => [id, number().min(least).max(most)])),
+    )
+      .noUnknown()
+      .required();
+  }),
+  colour: string().matches(HEX_COLOUR),
+  seed: number().integer().min(0).max(1e9),
+}).noUnknown();
+
+/** A treatment as it begins. */
+export const newTreatment = (kind: TreatmentName): Treatment => ({ kind, values: {} });
+
+/** Where the page’s light comes from, seen from the piece. */
+export function lightFrom(light: PageLight, toPage: Matrix): Toward {
+  const [way, up] = [(light.direction * Math.PI) / 180, (light.height * Math.PI) / 180];
+  const own = apply(invert(linear(toPage)), { x: Math.sin(way), y: -Math.cos(way) });
+  const long = Math.hypot(own.x, own.y) || 1;
+  return { x: (own.x / long) * Math.cos(up), y: (own.y / long) * Math.cos(up), z: Math.sin(up) };
+}
+
+export const treatmentMarks = (
+  treatments: readonly Treatment[],
+  light: PageLight,
+  path: Path,
+  toPage: Matrix,
+): TreatmentMark[] =>
+  treatments.map((treatment) => ({ mark: 'treatment', path, treatment, light: lightFrom(light, toPage) }));
+
+/** For a piece that became larger or smaller with all that is on it: lengths go along, within their limits. */
+export const scaledTreatment = (treatment: Treatment, scale: number): Treatment => ({
+  ...treatment,
+  values: Object.fromEntries(
+    treatmentKind(treatment.kind).settings.map(({ id, unit, least, most, first }) => {
+      const value = treatment.values[id] ?? first;
+      return [id, unit === 'length' ? Math.min(most, Math.max(least, value * scale)) : value];
+    }),
+  ),
+});

@@ -1,0 +1,363 @@
+/** What each key on the table does. One list serves the keys, the tooltips and the “?” overlay. */
+import type { SessionStore } from '@/features/table/room/session';
+import { nearer, pushed, slideNow } from '@/features/table/room/slide';
+import * as act from '@/features/table/room/actions';
+
+export interface Shortcut {
+  /** As written for a person: `Ctrl Z`. */
+  keys: string;
+  does: string;
+  group: 'Pieces' | 'Pile' | 'Pages' | 'Looking' | 'Steps';
+  /** False for what only makes sense as a key. */
+  listed?: boolean;
+  /** Whether a key press is this one. */
+  is(event: KeyboardEvent): boolean;
+  run(store: SessionStore, event: KeyboardEvent): unknown;
+}
+
+export const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
+export const key = (name: string) => (event: KeyboardEvent) =>
+  plain(event) && !event.shiftKey && event.key.toLowerCase() === name;
+const ctrl =
+  (name: string, shift = false) =>
+  (event: KeyboardEvent) =>
+    (event.ctrlKey || event.metaKey) && event.shiftKey === shift && event.key.toLowerCase() === name;
+const toggle = (panel: 'zones' | 'grid' | 'side' | 'workbox' | 'guides') => (store: SessionStore) => {
+  const { show } = store.getState();
+  store.setState({ show: { ...show, [panel]: !show[panel] } });
+};
+
+/** The browser itself tells of these: see useClipboard. */
+const byClipboard = () => false;
+
+/** What one press of + brings a photo closer in its place. */
+const SLIDE_STEP = 1.1;
+
+const ARROWS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+export const SHORTCUTS: readonly Shortcut[] = [
+  {
+    keys: 'Arrows',
+    does: 'Nudge by 1/100 in, with Shift by 1/10 in; a photo being slid, in its place; a held point',
+    group: 'Pieces',
+    listed: false,
+    is: (event) => plain(event) && event.key in ARROWS,
+    run: (store, event) => {
+      const [x, y] = ARROWS[event.key]!;
+      const by = act.NUDGE * (event.shiftKey ? 10 : 1);
+      if (act.nudgePoint(store, x * by, y * by)) return;
+      if (!slideNow(store, (session, piece) => pushed(session, piece, { x: x * by, y: y * by })))
+        act.nudge(store, x * by, y * by);
+    },
+  },
+  {
+    keys: 'Delete',
+    does: 'Delete what is selected; the held point of an outline, the last one drawn',
+    group: 'Pieces',
+    is: (e) => plain(e) && (e.key === 'Delete' || e.key === 'Backspace'),
+    run: (store) => act.dropPoint(store) || act.removePoint(store) || act.remove(store),
+  },
+  { keys: 'Ctrl C', does: 'Copy', group: 'Pieces', is: byClipboard, run: act.copy },
+  { keys: 'Ctrl X', does: 'Cut out', group: 'Pieces', is: byClipboard, run: act.cut },
+  { keys: 'Ctrl V', does: 'Paste', group: 'Pieces', is: byClipboard, run: act.paste },
+  { keys: 'Ctrl D', does: 'Duplicate', group: 'Pieces', is: ctrl('d'), run: (store) => act.duplicate(store) },
+  {
+    keys: 'Ctrl Shift D',
+    does: 'Duplicate in place',
+    group: 'Pieces',
+    is: ctrl('d', true),
+    run: (store) => act.duplicate(store, { x: 0, y: 0 }),
+  },
+  {
+    keys: 'Ctrl Enter',
+    does: 'Copy to the next page, in the same place',
+    group: 'Pieces',
+    is: (e) => (e.ctrlKey || e.metaKey) && e.key === 'Enter',
+    run: act.copyToNextPage,
+  },
+  {
+    keys: 'Ctrl A',
+    does: 'Select everything',
+    group: 'Pieces',
+    is: ctrl('a'),
+    run: (store) => act.selectAll(store),
+  },
+  {
+    keys: 'R',
+    does: 'Rows and columns of it',
+    group: 'Pieces',
+    is: key('r'),
+    run: (store) => store.setState({ sheet: 'rows' }),
+  },
+  {
+    keys: 'D',
+    does: 'Punches: cut it to one, or punch a new piece',
+    group: 'Pieces',
+    is: key('d'),
+    run: (store) => store.setState({ sheet: 'punches' }),
+  },
+  {
+    keys: 'A',
+    does: 'Draw an outline by hand, or cut with scissors',
+    group: 'Pieces',
+    is: key('a'),
+    run: (store) => store.setState({ sheet: 'draw', mode: { kind: 'pick' } }),
+  },
+  {
+    keys: 'X',
+    does: 'Outlines: join, cut out, overlap, divide, grow',
+    group: 'Pieces',
+    is: key('x'),
+    run: (store) => store.setState({ sheet: 'combine' }),
+  },
+  {
+    keys: 'F',
+    does: 'Tuck: where it passes over others and where under',
+    group: 'Pieces',
+    is: key('f'),
+    run: (store) => store.setState({ sheet: 'tuck' }),
+  },
+  {
+    keys: 'K',
+    does: 'Match: give others its size, angle, ink …',
+    group: 'Pieces',
+    is: key('k'),
+    run: (store) => store.getState().selection.length && store.setState({ sheet: 'match' }),
+  },
+  {
+    keys: 'Q',
+    does: 'Peek: list all that lies under the pointer',
+    group: 'Pile',
+    is: key('q'),
+    run: act.peek,
+  },
+  {
+    keys: 'I',
+    does: 'Guides by number, or spaced evenly',
+    group: 'Looking',
+    is: key('i'),
+    run: (store) => store.setState({ sheet: 'guides' }),
+  },
+  {
+    keys: 'Y',
+    does: 'All steps by name',
+    group: 'Steps',
+    is: key('y'),
+    run: (store) => store.setState({ sheet: 'steps' }),
+  },
+  {
+    keys: 'O',
+    does: 'Hold to see the page before the last step, with Shift before the last ten',
+    group: 'Steps',
+    listed: false,
+    is: (event) => plain(event) && event.key.toLowerCase() === 'o',
+    run: (store, event) => !event.repeat && act.compare(store, event.shiftKey ? 10 : 1),
+  },
+  {
+    keys: 'Ctrl K',
+    does: 'All actions, found by typing',
+    group: 'Looking',
+    listed: false,
+    is: ctrl('k'),
+    run: (store) => store.setState({ sheet: 'actions' }),
+  },
+  { keys: 'Ctrl G', does: 'Group', group: 'Pieces', is: ctrl('g'), run: act.group },
+  { keys: 'Ctrl Shift G', does: 'Ungroup', group: 'Pieces', is: ctrl('g', true), run: act.ungroupChosen },
+  {
+    keys: 'M',
+    does: 'Mirror left to right',
+    group: 'Pieces',
+    is: key('m'),
+    run: (store) => act.mirror(store),
+  },
+  {
+    keys: 'V',
+    does: 'Flip top to bottom',
+    group: 'Pieces',
+    is: key('v'),
+    run: (store) => act.mirror(store, 'y'),
+  },
+  { keys: 'L', does: 'Lock or unlock', group: 'Pieces', is: key('l'), run: (store) => act.toggleLock(store) },
+  { keys: 'H', does: 'Hide', group: 'Pieces', is: key('h'), run: (store) => act.toggleHidden(store) },
+  {
+    keys: 'T',
+    does: 'Write a title',
+    group: 'Pieces',
+    is: key('t'),
+    run: (store) => act.startWords(store, 'title'),
+  },
+  {
+    keys: 'J',
+    does: 'Write journaling',
+    group: 'Pieces',
+    is: key('j'),
+    run: (store) => act.startWords(store, 'journaling'),
+  },
+  {
+    keys: 'Enter',
+    does: 'Open the group, slide the photo in its place, write on, or move points; again when done',
+    group: 'Pieces',
+    is: key('enter'),
+    run: (store) => {
+      const session = store.getState();
+      if (session.mode.kind === 'slide' || session.mode.kind === 'reshape')
+        return store.setState({ mode: { kind: 'pick' } });
+      if (session.matching) return act.match(store, session.matching, session.selection);
+      if (act.enter(store)) return;
+      const piece = session.history.project.surfaces
+        .flatMap(({ pile }) => pile)
+        .find(({ id }) => id === session.selection[0]);
+      if (!piece || piece.placement.locked || session.readOnly) return;
+      if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
+      else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
+      else act.startReshaping(store);
+    },
+  },
+  {
+    keys: 'N',
+    does: 'Select the next piece up, or the next point',
+    group: 'Pile',
+    is: key('n'),
+    run: (store) => act.stepPoint(store, 1) || act.step(store, 1),
+  },
+  {
+    keys: 'B',
+    does: 'Select the next piece down, or the point before',
+    group: 'Pile',
+    is: key('b'),
+    run: (store) => act.stepPoint(store, -1) || act.step(store, -1),
+  },
+  {
+    keys: 'Tab',
+    does: 'With something selected on the page, the next; with Shift the one before',
+    group: 'Pile',
+    listed: false,
+    is: (event) =>
+      plain(event) && event.key === 'Tab' && (event.target as HTMLElement).dataset.testid === 'stage',
+    run: (store, event) => {
+      const by = event.shiftKey ? -1 : 1;
+      return act.stepPoint(store, by) || act.step(store, by);
+    },
+  },
+  {
+    keys: 'Page Up',
+    does: 'Raise one step in the pile',
+    group: 'Pile',
+    is: key('pageup'),
+    run: (store) => act.shiftInPile(store, 'up'),
+  },
+  {
+    keys: 'Page Down',
+    does: 'Lower one step',
+    group: 'Pile',
+    is: key('pagedown'),
+    run: (store) => act.shiftInPile(store, 'down'),
+  },
+  {
+    keys: 'Home',
+    does: 'To the top of the pile',
+    group: 'Pile',
+    is: key('home'),
+    run: (store) => act.shiftInPile(store, 'top'),
+  },
+  {
+    keys: 'End',
+    does: 'To the bottom of the pile',
+    group: 'Pile',
+    is: key('end'),
+    run: (store) => act.shiftInPile(store, 'bottom'),
+  },
+  {
+    keys: 'Esc',
+    does: 'Shut the open sheet, let go, or close the open group',
+    group: 'Pieces',
+    listed: false,
+    is: key('escape'),
+    run: (store) => {
+      const { mode, select, matching, compared, peeking, sheet } = store.getState();
+      if (matching || compared || peeking)
+        return store.setState({ matching: null, compared: null, peeking: null });
+      // What is open over the table goes first; what is selected stays.
+      if (sheet) return store.setState({ sheet: null });
+      if (mode.kind === 'pick' && !act.leave(store)) select([]);
+      else if (mode.kind !== 'pick') store.setState({ mode: { kind: 'pick' } });
+    },
+  },
+  {
+    keys: '+',
+    does: 'Closer; a photo being slid, in its place',
+    group: 'Looking',
+    is: (e) => !e.altKey && (e.key === '+' || e.key === '='),
+    run: (store) =>
+      slideNow(store, (session, piece) => nearer(session, piece, SLIDE_STEP)) || act.zoomBy(store, 1),
+  },
+  {
+    keys: '-',
+    does: 'Further away',
+    group: 'Looking',
+    is: (e) => !e.altKey && e.key === '-',
+    run: (store) =>
+      slideNow(store, (session, piece) => nearer(session, piece, 1 / SLIDE_STEP)) || act.zoomBy(store, -1),
+  },
+  {
+    keys: '2',
+    does: 'As close as the selection fits',
+    group: 'Looking',
+    is: key('2'),
+    run: act.zoomToChosen,
+  },
+  {
+    keys: 'Alt Page Down',
+    does: 'The next page',
+    group: 'Pages',
+    is: (e) => e.altKey && e.key === 'PageDown',
+    run: (store) => act.turnPage(store, 1),
+  },
+  {
+    keys: 'Alt Page Up',
+    does: 'The page before',
+    group: 'Pages',
+    is: (e) => e.altKey && e.key === 'PageUp',
+    run: (store) => act.turnPage(store, -1),
+  },
+  {
+    keys: 'S',
+    does: 'Snapping on or off; hold Ctrl while dragging to switch it off for once',
+    group: 'Looking',
+    is: key('s'),
+    run: (store) => store.setState({ snapping: !store.getState().snapping }),
+  },
+  {
+    keys: 'E',
+    does: 'Loupe: three times as large, where the pointer is',
+    group: 'Looking',
+    is: key('e'),
+    run: (store) => store.setState({ loupe: !store.getState().loupe }),
+  },
+  { keys: 'U', does: 'Show or hide guides', group: 'Looking', is: key('u'), run: toggle('guides') },
+  { keys: '0', does: 'The whole page', group: 'Looking', is: key('0'), run: act.zoomFit },
+  { keys: '1', does: 'True size', group: 'Looking', is: key('1'), run: act.zoomTrue },
+  {
+    keys: 'Z',
+    does: 'Show or hide bleed and safe area',
+    group: 'Looking',
+    is: key('z'),
+    run: toggle('zones'),
+  },
+  { keys: 'G', does: 'Show or hide the grid', group: 'Looking', is: key('g'), run: toggle('grid') },
+  { keys: 'P', does: 'Put the side panel away', group: 'Looking', is: key('p'), run: toggle('side') },
+  { keys: 'W', does: 'Put the workbox away', group: 'Looking', is: key('w'), run: toggle('workbox') },
+  { keys: 'Ctrl Z', does: 'Undo', group: 'Steps', is: ctrl('z'), run: (store) => store.getState().undo() },
+  {
+    keys: 'Ctrl Shift Z',
+    does: 'Redo (also Ctrl Y)',
+    group: 'Steps',
+    is: (e) => ctrl('z', true)(e) || ctrl('y')(e),
+    run: (store) => store.getState().redo(),
+  },
+];
