@@ -29,7 +29,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     launchOptions: CHROMIUM,
-    trace: 'retain-on-failure',
+    // Recording costs more than the test itself: only what failed once is recorded.
+    trace: 'on-first-retry',
   },
   webServer: {
     command: `node_modules/.bin/next start --port ${port}`,

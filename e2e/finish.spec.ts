@@ -43,6 +43,26 @@ test('a photo is cut to a shape, given a stroke and a lift, faded; each is undon
   await page.getByRole('slider', { name: /^Opacity/ }).fill('60');
   await expect(page.getByRole('button', { name: /^Finish chipboard, stroke 0.08 in, 60 %/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo change opacity of photo' })).toBeVisible();
+
+  // Its corners come loose, by keyboard; lying higher afterwards, they still do.
+  await page.getByRole('combobox', { name: 'Lies', exact: true }).press('ArrowDown');
+  await page.getByRole('option', { name: 'Corners up' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo change curl of photo' })).toBeVisible();
+  const corners = page.getByRole('group', { name: 'Corners that stand up' });
+  await expect(corners.getByRole('button', { pressed: true })).toHaveAccessibleName('bottom right');
+  await corners.getByRole('button', { name: 'top left' }).press('Space');
+  await field(page, 'Stands up').fill('50');
+  await field(page, 'Stands up').press('Enter');
+  await expect(page.getByText('From 0.5 to 20 mm.')).toBeVisible();
+  await field(page, 'Stands up').fill('8 mm');
+  await field(page, 'Stands up').press('Enter');
+  await field(page, 'Lift').fill('2');
+  await field(page, 'Lift').press('Enter');
+  await expect(corners.getByRole('button', { pressed: true })).toHaveCount(2);
+  await expect(field(page, 'Stands up')).toHaveValue('8');
+  await corners.getByRole('button', { name: 'top left' }).click();
+  await corners.getByRole('button', { name: 'bottom right' }).click();
+  await expect(page.getByRole('button', { name: 'Undo change curl of photo' })).toBeVisible();
 });
 
 /** The colour of one pixel of the page as it is shown, by a share of its width and height. */

@@ -2,7 +2,7 @@
 import { type Asset } from '@/core/picture/asset';
 import { type Finish } from '@/core/piece/finish';
 import { NEW_EDGE } from '@/core/piece/finish/edge';
-import { LIFTS } from '@/core/piece/finish/lift';
+import { LIFTS, NEW_CURL } from '@/core/piece/finish/lift';
 import { NEW_MAT } from '@/core/piece/finish/mats';
 import { NEW_SHADOW } from '@/core/piece/finish/shadow';
 import { NEW_STITCHES } from '@/core/piece/finish/stroke';
@@ -153,6 +153,12 @@ export function demoProjects(
       { paper: 'sailcloth-white' },
       { kind: 'rectangle', radius: 10 },
       {
+        // Its upper right corner has come loose.
+        lift: {
+          height: LIFTS.cardstock,
+          shadow: true,
+          curl: { ...NEW_CURL, corners: [false, true, false, false], rise: 6, reach: 0.45 },
+        },
         stroke: thread('#2f6f68'),
         treatments: [{ kind: 'inked', values: { reach: 12, strength: 0.55 }, colour: '#7fa9a3' }],
       },

@@ -6,7 +6,7 @@ import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix, Point } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { Blend } from '@/core/picture/blend';
-import type { Treatment } from '@/core/treatment/paint';
+import type { Painted } from '@/core/treatment/paint';
 import type { Toward } from '@/core/treatment/treatment';
 import type { GlyphRun } from '@/core/text/typesetter';
 
@@ -75,7 +75,7 @@ export interface ImageMark {
 export interface TreatmentMark {
   mark: 'treatment';
   path: Path;
-  treatment: Treatment;
+  treatment: Painted;
   light: Toward;
 }
 

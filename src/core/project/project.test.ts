@@ -16,12 +16,14 @@ import type { Edit } from '@/core/project/edits/edit';
 import { gather, retitle } from '@/core/project/edits/gather';
 import {
   changeFinish,
+  changeLift,
   changeLight,
   changeMaterial,
   changeOutline,
   writeWords,
 } from '@/core/project/edits/make';
 import { layBeside } from '@/core/project/edits/group';
+import { NEW_CURL } from '@/core/piece/finish/lift';
 import { NEW_EDGE } from '@/core/piece/finish/edge';
 import { NEW_MAT } from '@/core/piece/finish/mats';
 import { NEW_SHADOW } from '@/core/piece/finish/shadow';
@@ -67,6 +69,7 @@ function someEdit(of: Project, dice: number): Edit {
       removePieces(surface.id, [pick]),
       mirrorPieces(surface.id, [pick]),
       lockPieces(surface.id, [pick], dice % 2 === 0),
+      changeLift(surface.id, [pick], 'curl', { curl: dice % 3 ? { ...NEW_CURL, rise: 1 + (dice % 15) } : undefined }),
       changeFinish(surface.id, [pick], 'change opacity', { opacity: (dice % 100) / 100 }),
       changeMaterial(surface.id, [pick], { kind: 'ink', colour: `#${String(100000 + (dice % 899999))}` }),
       changeOutline(surface.id, [pick], CUTS[dice % CUTS.length]!),

@@ -1,7 +1,7 @@
 /** A treatment on a shape, as pixels to be laid over it. */
 import { rgbOf } from '@/core/color/hex';
 import { fieldOf, type Field } from '@/core/treatment/field';
-import { treatmentKind, type TreatmentName } from '@/core/treatment/kinds';
+import { treatmentKind, type PaintedName, type TreatmentName } from '@/core/treatment/kinds';
 import { Layer, type Toward } from '@/core/treatment/treatment';
 
 export interface Treatment {
@@ -14,7 +14,9 @@ export interface Treatment {
   seed?: number;
 }
 
-export const valueOf = ({ kind, values }: Pick<Treatment, 'kind' | 'values'>, id: string): number => {
+export type Painted = Omit<Treatment, 'kind'> & { kind: PaintedName };
+
+export const valueOf = ({ kind, values }: Pick<Painted, 'kind' | 'values'>, id: string): number => {
   const setting = treatmentKind(kind).settings.find((each) => each.id === id);
   if (!setting) throw new RangeError(`A ${kind} treatment has no ${id}.`);
   return values[id] ?? setting.first;
@@ -25,7 +27,7 @@ export const valueOf = ({ kind, values }: Pick<Treatment, 'kind' | 'values'>, id
  * the same size, clear outside of the shape.
  */
 export function paintTreatment(
-  treatment: Treatment,
+  treatment: Painted,
   light: Toward,
   shape: Uint8ClampedArray,
   place: Pick<Field, 'width' | 'height' | 'scale' | 'x' | 'y'>,

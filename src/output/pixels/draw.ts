@@ -12,7 +12,7 @@ import type {
   StrokeMark,
   TreatmentMark,
 } from '@/core/picture/picture';
-import { paintTreatment, type Treatment } from '@/core/treatment/paint';
+import { paintTreatment, type Painted } from '@/core/treatment/paint';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 
@@ -289,7 +289,7 @@ export interface TreatmentBitmap extends Box {
   canvas: Canvas & CanvasImageSource;
   context: Context;
 }
-const treatments = new WeakMap<Treatment, { key: string; path: Path; bitmap: TreatmentBitmap }>();
+const treatments = new WeakMap<Painted, { key: string; path: Path; bitmap: TreatmentBitmap }>();
 
 /** A treatment as a bitmap at so many pixels a point, and where it lies in the piece's own frame. Kept while nothing changes. */
 export function treatmentBitmap(

@@ -1,16 +1,18 @@
 /** Edges, mats and shadows against numbers done by hand. */
 import fc from 'fast-check';
 import { areaOf } from '@/core/geometry/offset';
-import { ellipsePath, pathBounds, rectanglePath } from '@/core/geometry/path';
+import { contains, ellipsePath, flatten, pathBounds, rectanglePath } from '@/core/geometry/path';
 import { scaledFinish, finishOf } from '@/core/piece/finish';
 import { countAlong, edged, NEW_EDGE, type Edge } from '@/core/piece/finish/edge';
 import type { EdgeSide } from '@/core/piece/finish/runs';
-import { castShadow } from '@/core/piece/finish/lift';
+import { castShadow, curlMarks, liftMarks, NEW_CURL } from '@/core/piece/finish/lift';
 import { DAYLIGHT } from '@/core/piece/finish/light';
 import { matPaths, NEW_MAT } from '@/core/piece/finish/mats';
 import { PROFILES, type EdgeKind } from '@/core/piece/finish/profiles';
 import { countBroken, NEW_DASHES, strokeMarks, type Broken, type Stroke } from '@/core/piece/finish/stroke';
-import type { FillMark, ShadowMark } from '@/core/picture/picture';
+import type { FillMark, ShadowMark, TreatmentMark } from '@/core/picture/picture';
+import type { Curl } from '@/core/treatment/curl';
+import { paintTreatment } from '@/core/treatment/paint';
 
 const box = (width: number, height: number) =>
   rectanglePath({ x: -width / 2, y: -height / 2, width, height });
@@ -105,6 +107,71 @@ describe('shadows', () => {
     [4, 2],
   ])('%d mm of lift under a light at 45 degrees throws a shadow %d mm away', (lift, away) => {
     expect(castShadow(lift, { ...DAYLIGHT, height: 45 }).offset).toBeCloseTo((away * 72) / 25.4, 9);
+  });
+
+  // Light from the left at 45 degrees: what stands h higher throws its shadow h farther to the right.
+  const thrown = (curl?: Curl) =>
+    liftMarks(
+      { height: 1, shadow: true, curl },
+      { ...DAYLIGHT, direction: 270, height: 45 },
+      box(200, 100),
+      0,
+      [1, 0, 0, 1, 0, 0],
+    ) as ShadowMark[];
+  const mm = 72 / 25.4;
+
+  test('a corner that stands 10 mm up throws its shadow 10 mm farther; the others as far as a flat sheet', () => {
+    const [soft, tight] = thrown({ ...NEW_CURL, rise: 10 });
+    expect(soft!.offset.x).toBeCloseTo(mm, 9);
+    const points = flatten(soft!.path).flat();
+    const near = (x: number, y: number) => points.some((p) => Math.hypot(p.x - x, p.y - y) < 1e-6);
+    expect(near(100 + 10 * mm, 50)).toBe(true);
+    expect([near(-100, -50), near(100, -50), near(-100, 50)]).toEqual([true, true, true]);
+    expect(soft!.blur).toBeGreaterThan(thrown()[0]!.blur);
+    // Beneath the corner nothing touches the page.
+    expect(pathBounds(tight!.path).width).toBeLessThan(200.001);
+    expect(contains(tight!.path, { x: 99, y: 49 })).toBe(false);
+    expect(contains(tight!.path, { x: 99, y: -49 })).toBe(true);
+  });
+
+  test('a bowed strip touches the page at its ends, a bent one in its middle', () => {
+    const [middle] = thrown({ ...NEW_CURL, kind: 'middle', rise: 10 });
+    const { x, width } = pathBounds(middle!.path);
+    expect([x, x + width]).toEqual([expect.closeTo(-100, 6), expect.closeTo(100, 6)]);
+    const top = flatten(middle!.path)
+      .flat()
+      .filter((p) => Math.abs(p.y + 50) < 1e-6);
+    expect(Math.max(...top.map((p) => p.x))).toBeCloseTo(100, 6);
+    const [ends] = thrown({ ...NEW_CURL, kind: 'ends', rise: 10, reach: 0.5 });
+    const right = pathBounds(ends!.path);
+    expect(right.x + right.width).toBeCloseTo(100 + 10 * mm, 6);
+  });
+
+  test('a corner that turns to the light is lighter, one that turns away darker; the rest is untouched', () => {
+    const shape = new Uint8ClampedArray(4 * 200 * 100).fill(255);
+    const lit = (corners: Curl['corners']) => {
+      const [mark] = curlMarks(
+        { height: 1, shadow: true, curl: { ...NEW_CURL, corners } },
+        toward,
+        box(200, 100),
+      );
+      const pixels = paintTreatment((mark as TreatmentMark).treatment, toward, shape, {
+        width: 200,
+        height: 100,
+        scale: 1,
+        x: -100,
+        y: -50,
+      });
+      return (x: number, y: number) => pixels.slice(4 * (y * 200 + x), 4 * (y * 200 + x) + 4);
+    };
+    const toward = { x: -0.5, y: -0.5, z: Math.SQRT1_2 };
+    const right = lit([false, false, true, false])(195, 95);
+    expect(right[3]).toBeGreaterThan(20);
+    expect(right[0]).toBeGreaterThan(240);
+    const left = lit([true, false, false, false])(5, 5);
+    expect(left[3]).toBeGreaterThan(20);
+    expect(left[0]).toBeLessThan(60);
+    expect(lit([true, false, true, false])(100, 50)[3]).toBe(0);
   });
 });
 

@@ -14,7 +14,7 @@ import {
   WIDEST_CORE,
   type Edge,
 } from '@/core/piece/finish/edge';
-import { liftMarks, liftSchema, type Lift } from '@/core/piece/finish/lift';
+import { curlMarks, liftMarks, liftSchema, type Lift } from '@/core/piece/finish/lift';
 import type { PageLight } from '@/core/piece/finish/light';
 import { matPaths, matSchema, MOST_MATS, WIDEST_MAT, type Mat } from '@/core/piece/finish/mats';
 import {
@@ -109,13 +109,14 @@ export function marksUnder(
 
 /** What is drawn after it: treatments on its face, and the stroke along its edge. */
 export const marksOver = (
-  { treatments = [], stroke }: Finish,
+  { treatments = [], stroke, lift }: Finish,
   light: PageLight,
   { path, face = path }: { path: Path; face?: Path },
   toPage: Matrix,
 ): Mark[] => [
   ...treatmentMarks(treatments, light, face, toPage),
   ...strokeMarks(stroke, path, lightFrom(light, toPage), light.strength),
+  ...curlMarks(lift, lightFrom(light, toPage), path),
 ];
 
 /** The finish for a piece that became larger or smaller with all that is on it. */

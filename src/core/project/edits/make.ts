@@ -2,6 +2,7 @@
 import type { Size } from '@/core/geometry/box';
 import { apply } from '@/core/geometry/matrix';
 import type { Finish } from '@/core/piece/finish';
+import type { Lift } from '@/core/piece/finish/lift';
 import type { PageLight } from '@/core/piece/finish/light';
 import { isPicture, type Material } from '@/core/piece/material';
 import type { Window } from '@/core/piece/material/window';
@@ -63,6 +64,24 @@ export const changeFinish = (
       Object.assign(finish, to);
     },
     `finish ${Object.keys(to).join()}`,
+  );
+
+/** How high pieces lie, each with what else is true of its own lift. */
+export const changeLift = (
+  surfaceId: string,
+  pieces: readonly Piece[],
+  label: string,
+  to: Partial<Lift>,
+): Edit =>
+  changePieces(
+    `${label} of ${naming(pieces)}`,
+    surfaceId,
+    idsOf(pieces),
+    ({ finish: { lift } }) => {
+      Object.assign(lift, structuredClone(to));
+      if (!lift.curl) delete lift.curl;
+    },
+    `lift ${Object.keys(to).join()}`,
   );
 
 /** Words are called by their first line, until somebody names them. */

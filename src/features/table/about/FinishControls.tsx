@@ -9,11 +9,12 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { HIGHEST_LIFT, LIFTS } from '@/core/piece/finish/lift';
 import type { Piece } from '@/core/piece/piece';
-import { changeFinish } from '@/core/project/edits/make';
+import { changeFinish, changeLift } from '@/core/project/edits/make';
 import { fail, ok } from '@/core/result';
 import type { Unit } from '@/core/units/lengths';
 import { useSession } from '@/features/table/room/context';
 import { BlendField } from '@/features/table/about/BlendField';
+import { CurlControls } from '@/features/table/about/CurlControls';
 import { LookField } from '@/features/table/about/LookField';
 import { MatControls } from '@/features/table/about/MatControls';
 import { ShadowControls } from '@/features/table/about/ShadowControls';
@@ -41,8 +42,9 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
   const named = (Object.keys(LIFTS) as (keyof typeof LIFTS)[]).find((key) => LIFTS[key] === lift.height);
   const setLift = (height: number) =>
     perform(
-      changeFinish(surfaceId, free, 'change lift', {
-        lift: { height, shadow: height > 0 && (lift.shadow || lift.height === 0) },
+      changeLift(surfaceId, free, 'change lift', {
+        height,
+        shadow: height > 0 && (lift.shadow || lift.height === 0),
       }),
     );
   return (
@@ -79,16 +81,13 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
             checked={lift.shadow && lift.height > 0}
             disabled={readOnly || lift.height === 0}
             onChange={(event) =>
-              perform(
-                changeFinish(surfaceId, free, 'change shadow', {
-                  lift: { ...lift, shadow: event.target.checked },
-                }),
-              )
+              perform(changeLift(surfaceId, free, 'change shadow', { shadow: event.target.checked }))
             }
           />
         }
         label="Shadow from the page light"
       />
+      <CurlControls pieces={free} />
       <StrokeControls pieces={free} unit={unit} />
       <TreatmentControls pieces={free} unit={unit} />
       <MatControls pieces={free} unit={unit} />
