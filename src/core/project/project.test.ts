@@ -69,7 +69,9 @@ function someEdit(of: Project, dice: number): Edit {
       removePieces(surface.id, [pick]),
       mirrorPieces(surface.id, [pick]),
       lockPieces(surface.id, [pick], dice % 2 === 0),
-      changeLift(surface.id, [pick], 'curl', { curl: dice % 3 ? { ...NEW_CURL, rise: 1 + (dice % 15) } : undefined }),
+      changeLift(surface.id, [pick], 'curl', {
+        curl: dice % 3 ? { ...NEW_CURL, rise: 1 + (dice % 15) } : undefined,
+      }),
       changeFinish(surface.id, [pick], 'change opacity', { opacity: (dice % 100) / 100 }),
       changeMaterial(surface.id, [pick], { kind: 'ink', colour: `#${String(100000 + (dice % 899999))}` }),
       changeOutline(surface.id, [pick], CUTS[dice % CUTS.length]!),
