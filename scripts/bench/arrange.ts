@@ -7,7 +7,7 @@ import { piecesAt } from '@/core/page/pick';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOf } from '@/core/piece/placement/placement';
 import { unpackProject } from '@/storage/project-file';
-import { random } from '../art/noise';
+import { random } from '@/core/random';
 import { nodeTypesetter } from '../node/platform';
 import { crowdedFile } from './crowded';
 

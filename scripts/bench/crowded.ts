@@ -6,7 +6,7 @@ import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { packProject, unpackProject } from '@/storage/project-file';
-import { random } from '../art/noise';
+import { random } from '@/core/random';
 import { CUTS } from '../testing/samples';
 import { ROOT } from '../node/platform';
 

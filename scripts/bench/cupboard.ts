@@ -7,7 +7,7 @@ import { unzipSync, zipSync } from 'fflate';
 import type { Browser, Page } from '@playwright/test';
 import sharp from 'sharp';
 import type { Supply } from '@/core/supplies/model';
-import { random } from '../art/noise';
+import { random } from '@/core/random';
 import { ROOT } from '../node/platform';
 
 type Note = (

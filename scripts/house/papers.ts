@@ -1,6 +1,7 @@
 /** The house papers: patterns drawn by code, with the grain, weave and wash of real sheets. 12 x 12 in at 300 ppi. */
 import { createCanvas, type Canvas, type SKRSContext2D } from '@napi-rs/canvas';
-import { fbm, mix, noise, random, smooth } from '../art/noise';
+import { random } from '@/core/random';
+import { fbm, mix, noise, smooth } from '../art/noise';
 
 export const SIDE = 3600;
 

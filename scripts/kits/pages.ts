@@ -1,4 +1,5 @@
 /** A kit's ready-made pages, composed of its own supplies, and sketches: plans of where photos go. */
+import { PLACE } from '@/core/project/edits/photos';
 import type { Box } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { finishOf } from '@/core/piece/finish';
@@ -23,8 +24,6 @@ const box = (x: number, y: number, w: number, h: number): Box => ({
 });
 const RECTANGLE: Outline = { kind: 'rectangle', radius: 0 };
 const ROUND: Outline = { kind: 'ellipse' };
-/** What an empty place shows until a photo lies in it. */
-const WAITING = '#dcd7ce';
 
 /** Lays a kit's supplies on one page, in inches. */
 class Composer {
@@ -75,7 +74,7 @@ class Composer {
       id: this.id(),
       name: 'Place for a photo',
       role: 'photo',
-      material: { kind: 'ink', colour: WAITING },
+      material: { kind: 'ink', colour: PLACE },
       outline,
       finish: finishOf(LIFTS.photo),
       placement: { ...placedAt(at), turn },

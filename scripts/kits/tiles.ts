@@ -1,5 +1,5 @@
 /** Papers as SVG: a ground and one repeated tile, sharp at any size, every colour named for its ink. 12 x 12 in. */
-import { random } from '../art/noise';
+import { random } from '@/core/random';
 import { byHand, starPath, type Icon } from './icons/pen';
 
 export interface Ink {

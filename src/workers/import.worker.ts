@@ -202,6 +202,7 @@ async function finish(
   if (!fits) bitmap.close();
   const thumb = await smaller(screen, THUMB_SIDE);
   const facts = factsOf(thumb);
+  const focus = asset.type === 'image/svg+xml' ? {} : { focus: await focusIn(thumb) };
   const edges = clear ? await edgesIn(screen, uprightSize(asset)) : {};
   // A small picture is its own copy for the screen.
   const own =
@@ -214,7 +215,15 @@ async function finish(
   };
   screen.close();
   thumb.close();
-  return { asset: { ...asset, ...edges }, proxies, facts };
+  return { asset: { ...asset, ...focus, ...edges }, proxies, facts };
+}
+
+/** Longest side, pixels, of the copy in which what matters is looked for. */
+const FOCUS_SIDE = 180;
+
+async function focusIn(bitmap: ImageBitmap): Promise<Asset['focus']> {
+  const { focusOf } = await import('@/core/pixels/focus');
+  return focusOf(pixelsOf(bitmap, FOCUS_SIDE));
 }
 
 /** Longest side, pixels, of the copy that is traced. */

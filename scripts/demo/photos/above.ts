@@ -1,6 +1,7 @@
 /** The two photos taken looking down: a tide pool and the workshop table. */
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
-import { fbm, mix, noise, random, smooth } from '../../art/noise';
+import { random } from '@/core/random';
+import { fbm, mix, noise, smooth } from '../../art/noise';
 import { blend, develop, dim, expose, fromHex, layer, type Light } from './light';
 import { diamondKite } from './things';
 import { RED_GOLD } from './looks';

@@ -1,6 +1,7 @@
 /** A photograph in the making: linear light per pixel, then what a camera does to it. */
 import { createCanvas, type Canvas, type SKRSContext2D } from '@napi-rs/canvas';
-import { random, smooth } from '../../art/noise';
+import { random } from '@/core/random';
+import { smooth } from '../../art/noise';
 
 /** Red, green, blue of linear light; 1 is paper white. */
 export type Light = [number, number, number];

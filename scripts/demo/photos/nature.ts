@@ -1,6 +1,7 @@
 /** Sky, sea, sand and dune grass of Saltmarsh Bay. */
 import type { Canvas, SKRSContext2D } from '@napi-rs/canvas';
-import { fbm, mix, noise, random, smooth } from '../../art/noise';
+import { random } from '@/core/random';
+import { fbm, mix, noise, smooth } from '../../art/noise';
 import { blend, dim, expose, fromHex, type Light } from './light';
 
 export interface Weather {

@@ -1,6 +1,6 @@
 /** The kite club's photos: invented people and places, made here from light and noise at real camera sizes. */
 import type { Canvas } from '@napi-rs/canvas';
-import { random } from '../../art/noise';
+import { random } from '@/core/random';
 import { tidePool, workshop } from './above';
 import { develop, layer } from './light';
 import { BLUE, COATS, GREEN, PLUM, RED_GOLD, TEAL } from './looks';

@@ -1,6 +1,6 @@
 /** Kites, people, a lighthouse and lanterns, as a lens sees them. */
 import type { SKRSContext2D } from '@napi-rs/canvas';
-import { random } from '../../art/noise';
+import { random } from '@/core/random';
 
 interface At {
   x: number;

@@ -1,6 +1,7 @@
 /** Buttons, sawn wood, enamel, leaves and paint. */
 import { Path2D, type Canvas } from '@napi-rs/canvas';
-import { fbm, random } from '../../art/noise';
+import { random } from '@/core/random';
+import { fbm } from '../../art/noise';
 import { blend, grain, inch, lit, pileUp, plate, rgb, rounded, scaled, trimmed, type Rgb } from '../relief';
 import { stitch } from './cloth';
 import { PAD } from './pad';

@@ -1,6 +1,7 @@
 /** Washi tape, tags, scraps, chipboard, doilies, bunting and paper flowers. */
 import { Path2D, type Canvas } from '@napi-rs/canvas';
-import { fbm, random } from '../../art/noise';
+import { random } from '@/core/random';
+import { fbm } from '../../art/noise';
 import { blend, inch, lit, pileUp, plate, rgb, rounded, scaled, tooth, trimmed } from '../relief';
 import { twine } from './cloth';
 import { eyelet } from './metal';

@@ -20,6 +20,8 @@ export interface Asset {
   ppi: number;
   /** Local time the photo was taken, `2026-05-16T14:32:00`, if the file says so. */
   taken?: string;
+  /** Where the thing lies that matters, as shares of the upright width and height (`focusOf`); the middle if not known. */
+  focus?: { x: number; y: number };
   /** The outline of what is not transparent, as path data in upright pixels; absent for a full rectangle. */
   cut?: string;
   /** The transparent openings a photo can lie behind, as path data in upright pixels, largest first. */

@@ -4,7 +4,7 @@ import { pathBounds, pathData, type Path } from '@/core/geometry/path';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf, type Finish } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
-import { WHOLE } from '@/core/piece/material/window';
+import { firstWindow, WHOLE } from '@/core/piece/material/window';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Punch } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
@@ -36,7 +36,7 @@ export function photoPiece(id: string, asset: Asset, page: Size, spot: Spot): Pi
     id,
     name: plainName(asset.name),
     role: 'photo',
-    material: { kind: 'photo', asset: asset.sha, window: WHOLE },
+    material: { kind: 'photo', asset: asset.sha, window: firstWindow(asset) },
     outline: { kind: 'rectangle', radius: 0 },
     finish: finishOf(LIFTS.photo),
     placement: placedAt(around(spot, { width: width * fit, height: height * fit })),
@@ -118,7 +118,11 @@ export function exchanged(piece: Piece, asset: Asset, compartment: Compartment):
       ...piece,
       name,
       role: photo ? 'photo' : piece.role === 'mat' ? 'mat' : 'paper',
-      material: { kind: photo ? 'photo' : 'paper', asset: asset.sha, window: WHOLE },
+      material: {
+        kind: photo ? 'photo' : 'paper',
+        asset: asset.sha,
+        window: photo ? firstWindow(asset) : WHOLE,
+      },
       finish:
         flat && piece.material.kind === 'ink' ? finishOf(photo ? LIFTS.photo : LIFTS.paper) : piece.finish,
     };

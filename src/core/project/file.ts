@@ -156,6 +156,10 @@ export const assetSchema = object({
   orientation: number().integer().min(1).max(8).required(),
   ppi: number().min(1).max(10_000).required(),
   taken: string().matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d$/),
+  focus: object({ x: number().min(0).max(1).required(), y: number().min(0).max(1).required() })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
   cut: outlineData,
   holes: array(outlineData.required()).max(MOST_HOLES),
   lift: number().min(0).max(HIGHEST_LIFT),

@@ -12,7 +12,7 @@ import {
 import { contains, parsePath, pathBounds } from '@/core/geometry/path';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf, scaledFinish } from '@/core/piece/finish';
-import { WHOLE } from '@/core/piece/material/window';
+import { firstWindow } from '@/core/piece/material/window';
 import { scaledOutline } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt, placementMatrix } from '@/core/piece/placement/placement';
@@ -59,12 +59,12 @@ export function openingAt(pile: readonly Piece[], assets: Assets, point: Point):
 /** The frame's first opening with no photo in it. */
 export function freeOpening(frame: Piece, pile: readonly Piece[], assets: Assets): Opening | undefined {
   const photos = pile.filter(({ role }) => role === 'photo');
-  return openingsOf(frame, assets).find((opening) => {
-    const hole = parsePath(opening.hole);
-    const back = invert(toPage(opening));
-    return !photos.some(({ placement }) => contains(hole, apply(back, placement)));
-  });
+  return openingsOf(frame, assets).find((opening) => !photos.some((photo) => holdsPhoto(opening, photo)));
 }
+
+/** Whether a photo's middle lies in an opening. */
+export const holdsPhoto = (opening: Opening, { placement }: Piece): boolean =>
+  contains(parsePath(opening.hole), apply(invert(toPage(opening)), placement));
 
 /** How far a photo reaches under the edge of the opening it lies behind, points. */
 const UNDER_EDGE = 4;
@@ -85,7 +85,7 @@ export function photoBehind(id: string, asset: Asset, { frame, hole, size }: Ope
     id,
     name: plainName(asset.name),
     role: 'photo',
-    material: { kind: 'photo', asset: asset.sha, window: WHOLE },
+    material: { kind: 'photo', asset: asset.sha, window: firstWindow(asset) },
     outline: { kind: 'rectangle', radius: 0 },
     finish: finishOf(0),
     placement: { ...placedAt(around), turn: placement.turn },

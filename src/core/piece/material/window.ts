@@ -24,6 +24,9 @@ export const windowSchema = object({
 
 export const WHOLE: Window = { x: 0.5, y: 0.5, zoom: 1, turn: 0 };
 
+/** How a photo is first seen in a place: as much of it as fits, with what matters as near the middle as that allows. */
+export const firstWindow = ({ focus }: { focus?: Point }): Window => ({ ...WHOLE, ...focus });
+
 /** Half the width and height, along the picture's own axes, of a box turned by -`turn`. */
 function halfReach({ width, height }: Size, turn: number): Size {
   const cos = Math.abs(Math.cos((turn * Math.PI) / 180));

@@ -38,6 +38,7 @@ export const COMMANDS: readonly Command[] = [
   command('Pieces', 'Bring back to the page', act.bringBack),
   opens('Steps', 'Before and after, side by side', 'versions'),
   command('Pieces', 'Move the points of an outline', act.startReshaping),
+  command('Pieces', 'Make places for photos of what is selected', act.makePlaces),
   opens('Pieces', 'Copy to other pages', 'pages'),
   opens('Pieces', 'Cut papers by the tones of a picture', 'template'),
   opens('Pieces', 'Trace a picture to an outline', 'trace'),

@@ -43,6 +43,7 @@ export type Mode =
 /** What may be opened over the table. */
 export type SheetName =
   | 'punches'
+  | 'proposals'
   | 'draw'
   | 'combine'
   | 'tuck'

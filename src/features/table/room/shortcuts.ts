@@ -18,6 +18,8 @@ export interface Shortcut {
 export const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
 export const key = (name: string) => (event: KeyboardEvent) =>
   plain(event) && !event.shiftKey && event.key.toLowerCase() === name;
+const shifted = (name: string) => (event: KeyboardEvent) =>
+  plain(event) && event.shiftKey && event.key.toLowerCase() === name;
 const ctrl =
   (name: string, shift = false) =>
   (event: KeyboardEvent) =>
@@ -243,6 +245,20 @@ export const SHORTCUTS: readonly Shortcut[] = [
       const by = event.shiftKey ? -1 : 1;
       return act.stepPoint(store, by) || act.step(store, by);
     },
+  },
+  {
+    keys: 'Shift A',
+    does: 'Arrange photos: proposals for as many as there are',
+    group: 'Pieces',
+    is: shifted('a'),
+    run: (store) => store.setState({ sheet: 'proposals' }),
+  },
+  {
+    keys: 'Shift S',
+    does: 'Let two photos change places',
+    group: 'Pieces',
+    is: shifted('s'),
+    run: act.swapChosen,
   },
   {
     keys: 'Page Up',

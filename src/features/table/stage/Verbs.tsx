@@ -4,6 +4,7 @@ import Paper from '@mui/material/Paper';
 import Button from '@mui/material/Button';
 import Tooltip from '@mui/material/Tooltip';
 import {
+  IconArrowsExchange,
   IconArrowsMove,
   IconBoxMultiple,
   IconColorPicker,
@@ -13,6 +14,7 @@ import {
   IconCheck,
   IconCopy,
   IconFlipHorizontal,
+  IconLayoutCollage,
   IconLock,
   IconLockOpen,
   IconPencil,
@@ -58,6 +60,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
     many: pieces.length > 1,
     locked: pieces.every((piece) => piece.placement.locked),
     opened: groups.length === 1,
+    photos: pieces.every(({ material }) => material.kind === 'photo') ? pieces.length : 0,
     inside:
       pieces.length > 1
         ? null
@@ -165,6 +168,10 @@ const VERBS = {
   straighten: verb('Straighten it', 'no curve', <IconLine size={18} />, (store) => act.turnRound(store)),
   smooth: verb('Smooth it', 'no corner', <IconWaveSine size={18} />, (store) => act.turnRound(store)),
   sharpen: verb('Make a corner', 'no curve', <IconChevronUp size={18} />, (store) => act.turnRound(store)),
+  arrange: verb('Arrange', 'Shift A', <IconLayoutCollage size={18} />, (store) =>
+    store.setState({ sheet: 'proposals' }),
+  ),
+  swap: verb('Swap', 'Shift S', <IconArrowsExchange size={18} />, (store) => act.swapChosen(store)),
   lock: verb('Lock', 'L', <IconLock size={18} />, (store) => act.toggleLock(store)),
   unlock: verb('Unlock', 'L', <IconLockOpen size={18} />, (store) => act.toggleLock(store)),
   delete: verb('Delete', 'Delete', <IconTrash size={18} />, (store) => act.remove(store)),
@@ -175,13 +182,15 @@ interface Chosen {
   locked: boolean;
   /** Whether it is one group. */
   opened: boolean;
+  /** How many, if all are photos. */
+  photos: number;
   inside: 'write' | 'slide' | null;
   mode: Mode['kind'];
   /** What of an outline is held, and whether it is round. */
   point: { side: boolean; round: boolean } | null;
 }
 
-function verbsFor({ many, locked, opened, inside, mode, point }: Chosen): Verb[] {
+function verbsFor({ many, locked, opened, photos, inside, mode, point }: Chosen): Verb[] {
   if (mode === 'reshape')
     return [
       VERBS.donePoints,
@@ -197,6 +206,8 @@ function verbsFor({ many, locked, opened, inside, mode, point }: Chosen): Verb[]
   if (locked) return [VERBS.copy, VERBS.unlock];
   return [
     ...(opened ? [VERBS.open] : []),
+    ...(many && photos && !opened ? [VERBS.arrange] : []),
+    ...(photos === 2 && !opened ? [VERBS.swap] : []),
     ...(many ? [opened ? VERBS.ungroup : VERBS.group] : inside ? [VERBS[inside]] : []),
     VERBS.copy,
     ...(many ? [] : [VERBS.mirror]),

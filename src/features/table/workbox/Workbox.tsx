@@ -4,10 +4,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { IconPlus, IconBuildingWarehouse } from '@tabler/icons-react';
+import { IconBuildingWarehouse, IconLayoutCollage, IconPlus } from '@tabler/icons-react';
 import { Fragment, type ReactNode } from 'react';
 import { COMPARTMENTS, type Compartment } from '@/core/project/model';
 import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
+import { useRoom } from '@/features/table/room/context';
 import { Divider } from '@/features/table/workbox/Divider';
 import { Items } from '@/features/table/workbox/Items';
 import { useWidths } from '@/features/table/workbox/useWidths';
@@ -40,6 +41,7 @@ export interface WorkboxProps {
 }
 
 export function Workbox(props: WorkboxProps) {
+  const { store } = useRoom();
   const { items, counting, readOnly, onPickFiles, onLay } = props;
   const { widths, drag } = useWidths((name) => items[name].length);
   const used = (name: Compartment) => items[name].filter((item) => item.used > 0).length;
@@ -102,9 +104,26 @@ export function Workbox(props: WorkboxProps) {
             action={
               name === 'photos' &&
               !readOnly && (
-                <Button size="small" color="inherit" startIcon={<IconPlus size={17} />} onClick={onPickFiles}>
-                  Bring in photos
-                </Button>
+                <>
+                  {items.photos.length > 1 && (
+                    <Button
+                      size="small"
+                      color="inherit"
+                      startIcon={<IconLayoutCollage size={17} />}
+                      onClick={() => store.setState({ sheet: 'proposals' })}
+                    >
+                      Arrange
+                    </Button>
+                  )}
+                  <Button
+                    size="small"
+                    color="inherit"
+                    startIcon={<IconPlus size={17} />}
+                    onClick={onPickFiles}
+                  >
+                    Bring in photos
+                  </Button>
+                </>
               )
             }
           >

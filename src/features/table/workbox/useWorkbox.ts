@@ -1,5 +1,5 @@
 /** What was gathered for the project, and bringing more in. */
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
@@ -9,7 +9,7 @@ import { cueOf, guessKind } from '@/core/supplies/sort';
 import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { Session } from '@/features/table/room/session';
-import { smallBlob } from '@/storage/assets';
+import { useThumbs } from '@/features/table/workbox/useThumbs';
 import { housePapers, takeHousePaper, type HousePaper } from '@/features/table/workbox/usePapers';
 import type { Carried } from '@/features/table/workbox/carry';
 import { useNotify } from '@/ui/notices';
@@ -30,37 +30,6 @@ export interface Counting {
 
 /** Milliseconds between looks into the workbox while pictures arrive. */
 const SHOW_EVERY = 300;
-
-/** Addresses of small pictures out of the store. */
-function useThumbs(shas: readonly string[]): ReadonlyMap<string, string> {
-  const [thumbs, setThumbs] = useState<ReadonlyMap<string, string>>(new Map());
-  const known = useRef(new Map<string, string>());
-  useEffect(() => {
-    let gone = false;
-    void (async () => {
-      let changed = false;
-      for (const sha of shas) {
-        if (known.current.has(sha)) continue;
-        const blob = await smallBlob(sha);
-        if (!blob) continue;
-        known.current.set(sha, URL.createObjectURL(blob));
-        changed = true;
-      }
-      if (changed && !gone) setThumbs(new Map(known.current));
-    })();
-    return () => {
-      gone = true;
-    };
-  }, [shas]);
-  useEffect(() => {
-    const addresses = known.current;
-    return () => {
-      addresses.forEach((address) => URL.revokeObjectURL(address));
-      addresses.clear();
-    };
-  }, []);
-  return thumbs;
-}
 
 /** Where a picture dropped on the table goes: a full one is a photo unless its name says paper. */
 const compartmentOf = (arrived: Arrived): Compartment => {

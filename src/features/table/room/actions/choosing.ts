@@ -1,4 +1,5 @@
 /** What is selected on the table, and selecting by name, step and group. */
+import { fail, type Result } from '@/core/result';
 import { toolsFor } from '@/core/page/outlines';
 import { groupsAmong } from '@/core/project/edits/group';
 import { surfaceOf } from '@/core/project/model';
@@ -6,7 +7,9 @@ import { unitsOf, wholeUnits } from '@/core/project/tree';
 import type { Piece, Role } from '@/core/piece/piece';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/room/session';
 
-export const page = (session: Session) => surfaceOf(session.history.project, session.surfaceId);
+/** The page that is shown, of a session or as much of it as tells. */
+export const page = (session: Pick<Session, 'history' | 'surfaceId'>) =>
+  surfaceOf(session.history.project, session.surfaceId);
 
 export const chosen = (session: Session): Piece[] => settledPieces(session, session.selection);
 
@@ -80,3 +83,9 @@ export function selectOthers(store: SessionStore): void {
 }
 
 export const tools = (session: Session) => toolsFor(session.history.project, session.typesetter);
+
+/** Not done, and said: keys and verbs have no place of their own to say it. */
+export function refuse(store: SessionStore, why: string): Result<number> {
+  store.setState({ refused: { why } });
+  return fail(why);
+}

@@ -30,7 +30,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { newId } from '@/features/shared/ids';
 import { drawnPath, NOTHING_DRAWN, scissorLine, type Drawing } from '@/features/table/room/drawing';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/room/session';
-import { unlocked } from '@/features/table/room/actions/choosing';
+import { refuse, unlocked } from '@/features/table/room/actions/choosing';
 import {
   assetFor,
   cuttable,
@@ -182,12 +182,6 @@ const recutOnPage = (session: Session, piece: Piece, path: Path): Piece => {
     assetFor(session, piece),
   );
 };
-
-/** Not done, and said: keys and verbs have no place of their own to say it. */
-function refuse(store: SessionStore, why: string): Result<number> {
-  store.setState({ refused: { why } });
-  return fail(why);
-}
 
 /** More points than this are not moved one by one. */
 const MOST_KNOTS = 1500;

@@ -1,6 +1,7 @@
 /** What a person can do on the table, by hand, key or button: one function each. */
 export * from '@/features/table/room/actions/choosing';
 export * from '@/features/table/room/actions/laying';
+export * from '@/features/table/room/actions/photos';
 export * from '@/features/table/room/actions/changing';
 export * from '@/features/table/room/actions/copying';
 export * from '@/features/table/room/actions/arranging';

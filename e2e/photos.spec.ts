@@ -1,0 +1,127 @@
+/** Photos among themselves: arranged by proposal, swapped, put into places; by mouse and by keyboard. */
+import { expect, test, type Page } from '@playwright/test';
+import { axe } from './axe';
+import {
+  bringIn,
+  field,
+  kept,
+  layByEnter,
+  newPage,
+  notice,
+  openRow,
+  photo,
+  photosInBox,
+  slabs,
+} from './table';
+
+const SIX = [
+  'fly-in-all-up',
+  'fly-in-first-launch',
+  'fly-in-high',
+  'fly-in-horizon',
+  'fly-in-plum-kite',
+  'tide-pools',
+];
+const shot = async (page: Page, name: string) => {
+  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
+};
+
+test('six photos become a page by proposal; a cut photo, a strip and a title stay where they are', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, SIX.map(photo));
+  await expect(photosInBox(page)).toHaveCount(6);
+  await layByEnter(page.getByRole('button', { name: /^Sailcloth linen/ }));
+  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
+  await page.getByRole('button', { name: 'Arrange', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'Arrange photos' });
+  const proposals = sheet.getByRole('option');
+  await expect(proposals).toHaveCount(12);
+  await sheet.getByRole('button', { name: 'fly-in-plum-kite matters most' }).click();
+  await expect(proposals.first()).toHaveAccessibleName(
+    /^Proposal 1: .*fly-in-plum-kite is [23]\.\d times as large as the others, \d+ % of the area stays bare/,
+  );
+  await expect(sheet.getByText('The starred one 3 times as large')).toBeVisible();
+  await page.waitForTimeout(600);
+  await shot(page, 'proposals');
+  expect(await axe(page)).toEqual([]);
+  await proposals.nth(2).click();
+  await sheet.getByRole('button', { name: 'Lay them so' }).click();
+  await expect(page.getByRole('button', { name: 'Undo arrange 6 photos' })).toBeVisible();
+  await expect(slabs(page)).toHaveCount(7);
+  await shot(page, 'arranged');
+
+  // One is cut to a shape: an arrangement of the others leaves it alone, and says so by picture.
+  await slabs(page).first().click();
+  const name = await page.getByRole('textbox', { name: 'Name of this piece' }).inputValue();
+  await openRow(page, 'Cut');
+  await page.getByRole('button', { name: 'Heart' }).click();
+  await openRow(page, 'Place');
+  const place = () =>
+    Promise.all(['From left', 'From top', 'Width', 'Height'].map((each) => field(page, each).inputValue()));
+  const before = await place();
+  // By keyboard from here on.
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+A');
+  await expect(sheet.getByText(/One stays as it is: cut to a shape/)).toBeVisible();
+  await expect(sheet.getByRole('img', { name })).toBeVisible();
+  await expect(sheet.getByText('5 of 5 photos')).toBeVisible();
+  await field(page, 'Gap').fill('6');
+  await field(page, 'Gap').press('Enter');
+  await expect(sheet.getByRole('status').last()).toContainText('The gaps leave no room');
+  await field(page, 'Gap').fill('0.25');
+  await field(page, 'Gap').press('Enter');
+  await proposals.first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(proposals.nth(1)).toHaveAttribute('aria-selected', 'true');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo arrange 5 photos' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '5 pieces' })).toBeVisible();
+  await slabs(page).filter({ hasText: name }).click();
+  expect(await place()).toEqual(before);
+  await kept(page);
+});
+
+test('places are made of what lies there and filled at once, what finds none is shown; two photos change places', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, SIX.slice(0, 5).map(photo));
+  await expect(photosInBox(page)).toHaveCount(5);
+  await layByEnter(
+    photosInBox(page)
+      .and(page.getByRole('button', { name: /tide-pools|plum-kite/ }))
+      .first(),
+  );
+  await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /first-launch/ })));
+  await expect(slabs(page)).toHaveCount(2);
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('make places');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo make 2 places for photos' })).toBeVisible();
+  await page.getByRole('button', { name: 'Arrange', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'Arrange photos' });
+  await expect(sheet.getByRole('combobox', { name: 'Where' })).toHaveText('Into the 2 empty places');
+  await expect(sheet.getByText('3 photos find no place and wait in the workbox:')).toBeVisible();
+  await expect(sheet.getByRole('option')).toHaveCount(2);
+  // Not this one.
+  await sheet.getByRole('button', { name: 'fly-in-high' }).click();
+  await expect(sheet.getByText('2 photos find no place and wait in the workbox:')).toBeVisible();
+  await sheet.getByRole('option', { name: /Where the least is cropped: nothing is cropped/ }).click();
+  await page.waitForTimeout(500);
+  await shot(page, 'places');
+  await sheet.getByRole('button', { name: 'Lay them so' }).click();
+  await expect(page.getByRole('button', { name: 'Undo fill 2 places' })).toBeVisible();
+  const names = await slabs(page).allTextContents();
+  expect(names.join()).not.toContain('fly-in-high');
+  await page.getByRole('button', { name: 'Swap' }).click();
+  await expect(page.getByRole('button', { name: 'Undo swap 2 photos' })).toBeVisible();
+  await expect(slabs(page)).toHaveText([...names].reverse());
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Shift+S');
+  await expect(notice(page)).toContainText('Select two photos to let them change places.');
+});

@@ -1,0 +1,81 @@
+/** What photos a page has, which of them may be arranged, and which are waiting. */
+import { overlaps, type Box } from '@/core/geometry/box';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { Piece } from '@/core/piece/piece';
+import { extentOf } from '@/core/piece/placement/placement';
+import { largestFree } from '@/core/page/free';
+import { isBackground } from '@/core/project/edits/pile';
+import { holdsPhoto, isEmptyPlace, openingsOf } from '@/core/project/frames';
+import { uses, type Project, type Surface } from '@/core/project/model';
+
+export interface PagePhotos {
+  /** Plain photos, which an arrangement may move; as they are read, rows from the top. */
+  movable: Piece[];
+  /** Photos that stay whatever is arranged: cut to a shape, behind a frame, in a group, locked or hidden. */
+  staying: Piece[];
+  /** Places kept free. */
+  places: Piece[];
+}
+
+const isPhoto = ({ role, material }: Piece): boolean => role === 'photo' && material.kind === 'photo';
+
+export function photosOn({ pile }: Surface, assets: Project['assets']): PagePhotos {
+  const openings = pile.flatMap((piece) => openingsOf(piece, assets));
+  const photos = pile.filter(isPhoto);
+  const stays = (piece: Piece) =>
+    piece.outline.kind !== 'rectangle' ||
+    piece.placement.locked ||
+    piece.placement.hidden ||
+    (piece.groups?.length ?? 0) > 0 ||
+    openings.some((opening) => holdsPhoto(opening, piece));
+  return {
+    movable: inReading(photos.filter((piece) => !stays(piece))),
+    staying: photos.filter(stays),
+    places: inReading(pile.filter((piece) => isEmptyPlace(piece) && !piece.placement.locked)),
+  };
+}
+
+/** Left to right, row by row: what begins in the upper half of the row before belongs to it. */
+export function inReading(pieces: readonly Piece[]): Piece[] {
+  const left = [...pieces].sort((a, b) => top(a) - top(b));
+  const rows: Piece[][] = [];
+  for (const piece of left) {
+    const row = rows.at(-1);
+    if (row && top(piece) < row[0]!.placement.y) row.push(piece);
+    else rows.push([piece]);
+  }
+  return rows.flatMap((row) => row.sort((a, b) => a.placement.x - b.placement.x));
+}
+const top = ({ placement }: Piece): number => placement.y - placement.height / 2;
+
+/** By the time they were taken; those that do not say come after, in the order they were brought in. */
+export const byTime = (assets: readonly Asset[]): Asset[] =>
+  [...assets].sort(
+    (a, b) => Number(!a.taken) - Number(!b.taken) || (a.taken! < b.taken! ? -1 : Number(a.taken! > b.taken!)),
+  );
+
+/** The project’s photos that lie on no page yet, by time. */
+export function waitingPhotos(project: Project): Asset[] {
+  const used = uses(project);
+  return byTime(project.photos.filter((sha) => !used.has(sha)).flatMap((sha) => project.assets[sha] ?? []));
+}
+
+/** Upright width by height. */
+export function shapeOf(asset: Asset): number {
+  const { width, height } = uprightSize(asset);
+  return width / height;
+}
+
+/** The largest part of a page within `margin` on which nothing lies but what is named and what covers the whole page. */
+export function freeArea(surface: Surface, margin: number, without: ReadonlySet<string>): Box | null {
+  const inner = { width: surface.width - 2 * margin, height: surface.height - 2 * margin };
+  if (inner.width <= 0 || inner.height <= 0) return null;
+  const whole = { x: margin, y: margin, ...inner };
+  const taken = surface.pile
+    .filter((piece) => !without.has(piece.id) && !piece.placement.hidden && !isBackground(piece, surface))
+    .map(({ placement }) => extentOf(placement))
+    .filter((box) => overlaps(box, whole))
+    .map((box) => ({ ...box, x: box.x - margin, y: box.y - margin }));
+  const free = largestFree(inner, taken);
+  return free && { ...free, x: free.x + margin, y: free.y + margin };
+}

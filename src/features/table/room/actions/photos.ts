@@ -1,0 +1,183 @@
+/** Photos among themselves: arranged by proposal, swapped, put into empty places. */
+import type { Box } from '@/core/geometry/box';
+import { assign } from '@/core/assignment';
+import type { Asset } from '@/core/picture/asset';
+import type { Piece } from '@/core/piece/piece';
+import { photoPiece } from '@/core/project/create';
+import { isBackground } from '@/core/project/edits/pile';
+import type { Edit } from '@/core/project/edits/edit';
+import { arrangePhotos, emptyPlaces, swapPhotos } from '@/core/project/edits/photos';
+import { byTime, freeArea, photosOn, shapeOf, waitingPhotos } from '@/core/project/photos';
+import { ok, type Result } from '@/core/result';
+import { croppedOf } from '@/core/proposals/measures';
+import { MOST_PHOTOS } from '@/core/proposals/propose';
+import { newId } from '@/features/shared/ids';
+import { chosen, page, refuse } from '@/features/table/room/actions/choosing';
+import type { Session, SessionStore } from '@/features/table/room/session';
+
+/** As much of a session as tells what is where. */
+export type Shown = Pick<Session, 'history' | 'surfaceId' | 'selection'>;
+
+/** A photo that may be arranged: on the page already, or waiting in the workbox. */
+export interface Arrangeable {
+  asset: Asset;
+  piece: Piece | null;
+}
+
+export interface PhotosHere {
+  onPage: Arrangeable[];
+  waiting: Arrangeable[];
+  /** Photos that stay as they are, whatever is arranged. */
+  staying: Piece[];
+  places: Piece[];
+}
+
+export function photosHere(session: Shown): PhotosHere {
+  const { project } = session.history;
+  const { movable, staying, places } = photosOn(page(session), project.assets);
+  return {
+    onPage: movable.flatMap((piece) => {
+      const asset = piece.material.kind === 'photo' && project.assets[piece.material.asset];
+      return asset ? [{ asset, piece }] : [];
+    }),
+    waiting: waitingPhotos(project).map((asset) => ({ asset, piece: null })),
+    staying,
+    places,
+  };
+}
+
+export type Where = 'page' | 'free' | 'places';
+
+/** Where photos may go if not into places: the page within a margin, or its largest part on which nothing else lies. */
+export function areaFor(session: Shown, which: Where, margin: number): Box | null {
+  const surface = page(session);
+  const { onPage, places } = photosHere(session);
+  const without = new Set([...onPage.map(({ piece }) => piece!.id), ...places.map(({ id }) => id)]);
+  if (which === 'free') return freeArea(surface, margin, without);
+  const box = {
+    x: margin,
+    y: margin,
+    width: surface.width - 2 * margin,
+    height: surface.height - 2 * margin,
+  };
+  return box.width > 0 && box.height > 0 ? box : null;
+}
+
+/** A proposal laid into an area of the page, as an edit, and the ids of what it lays. */
+export function arrangement(
+  session: Shown,
+  photos: readonly Arrangeable[],
+  boxes: readonly Box[],
+  area: Box,
+): { edit: Edit; ids: string[] } {
+  const surface = page(session);
+  const placed = photos.map(({ asset, piece }, i) => {
+    const box = { ...boxes[i]!, x: area.x + boxes[i]!.x, y: area.y + boxes[i]!.y };
+    return { piece: piece ?? photoPiece(newId(), asset, surface, box), box };
+  });
+  const fresh = photos.filter(({ piece }) => !piece).map(({ asset }) => asset);
+  return { edit: arrangePhotos(surface.id, placed, fresh), ids: placed.map(({ piece }) => piece.id) };
+}
+
+/** Two selected photos change places. */
+export function swapChosen(store: SessionStore): Result<number> {
+  const session = store.getState();
+  const pieces = chosen(session).filter(({ material }) => material.kind === 'photo');
+  const [a, b] = pieces;
+  if (pieces.length !== 2 || !a || !b) return refuse(store, 'Select two photos to let them change places.');
+  if (a.placement.locked || b.placement.locked) return refuse(store, 'One of the two is locked.');
+  session.perform(swapPhotos(session.surfaceId, [a, b]));
+  return ok(2);
+}
+
+/** What is selected becomes places for photos; words do not. */
+export function makePlaces(store: SessionStore): Result<number> {
+  const session = store.getState();
+  const pieces = chosen(session).filter(
+    ({ placement, outline }) => !placement.locked && outline.kind !== 'glyphs' && outline.kind !== 'own',
+  );
+  if (!pieces.length)
+    return refuse(store, 'Select what shall be a place for a photo: a cut piece or a photo.');
+  session.perform(emptyPlaces(session.surfaceId, pieces));
+  return ok(pieces.length);
+}
+
+export const FILL_ORDERS = {
+  time: 'In the order they were taken',
+  shape: 'Where the least is cropped',
+} as const;
+export type FillOrder = keyof typeof FILL_ORDERS;
+
+export interface Placing {
+  pairs: { place: Piece; asset: Asset }[];
+  /** Photos that find no place. */
+  over: Asset[];
+  /** The share of the photos that is cropped away, as in `Measures`. */
+  cropped: number;
+}
+
+/** Which photo would go into which empty place, and which would be left out. */
+export function filling(places: readonly Piece[], assets: readonly Asset[], order: FillOrder): Placing {
+  const photos = byTime(assets);
+  const count = Math.min(places.length, photos.length);
+  const taken = order === 'time' ? photos.slice(0, count).map((_, i) => i) : byShape(places, photos);
+  const pairs = places.flatMap((place, i) => {
+    const asset = photos[taken[i] ?? -1];
+    return asset ? [{ place, asset }] : [];
+  });
+  const used = new Set(pairs.map(({ asset }) => asset.sha));
+  const sizes = pairs.map(({ place: { placement } }) => placement.width * placement.height);
+  const total = sizes.reduce((sum, size) => sum + size, 0) || 1;
+  return {
+    pairs,
+    over: photos.filter(({ sha }) => !used.has(sha)),
+    cropped: pairs.reduce(
+      (sum, { place, asset }, i) => sum + (croppedOf(shapeOf(asset), place.placement) * sizes[i]!) / total,
+      0,
+    ),
+  };
+}
+
+/** For each place the photo it gets (-1 for none) so that the least is cropped in all. */
+function byShape(places: readonly Piece[], photos: readonly Asset[]): number[] {
+  const few = places.length <= photos.length;
+  const [rows, columns] = few ? [places, photos] : [photos, places];
+  const costs = new Float64Array(rows.length * columns.length);
+  places.forEach(({ placement }, p) =>
+    photos.forEach((asset, a) => {
+      const [row, column] = few ? [p, a] : [a, p];
+      // Among equals the earlier photo comes first.
+      costs[row * columns.length + column] = croppedOf(shapeOf(asset), placement) + 1e-6 * a * (p + 1);
+    }),
+  );
+  const found = [...assign(costs, rows.length, columns.length)];
+  return few ? found : places.map((_, p) => found.indexOf(p));
+}
+
+/** The same photo may lie on the page more than once. */
+export const keyOf = ({ asset, piece }: Arrangeable): string => piece?.id ?? asset.sha;
+
+/** What is arranged to begin with: the photos that are selected, or all on the page, or the first that are waiting. */
+export function firstTaken(session: Shown, { onPage, waiting }: PhotosHere): ReadonlySet<string> {
+  const selected = new Set(session.selection);
+  const chosenOnes = onPage.filter(({ piece }) => selected.has(piece!.id));
+  const some = chosenOnes.length > 1 ? chosenOnes : onPage.length > 1 ? onPage : [...onPage, ...waiting];
+  return new Set(
+    some.slice(0, chosenOnes.length > 1 || onPage.length > 1 ? MOST_PHOTOS : FIRST_PHOTOS).map(keyOf),
+  );
+}
+/** Waiting photos that are taken to begin with. */
+const FIRST_PHOTOS = 6;
+
+/** Where photos go to begin with: into places kept free, or where nothing lies, or all over the page. */
+export const firstWhere = (session: Shown, here: PhotosHere): Where =>
+  here.places.length && here.waiting.length ? 'places' : somethingLies(session, here) ? 'free' : 'page';
+
+/** Whether anything but the photos and a paper under all of it lies on the page. */
+function somethingLies(session: Shown, { onPage, places }: PhotosHere): boolean {
+  const surface = page(session);
+  const photos = new Set([...onPage.map(({ piece }) => piece!.id), ...places.map(({ id }) => id)]);
+  return surface.pile.some(
+    (piece) => !photos.has(piece.id) && !piece.placement.hidden && !isBackground(piece, surface),
+  );
+}
