@@ -9,6 +9,7 @@ import {
   newPage,
   notice,
   openRow,
+  pageOnScreen,
   photo,
   photosInBox,
   slabs,
@@ -124,4 +125,76 @@ test('places are made of what lies there and filled at once, what finds none is 
   await page.keyboard.press('Tab');
   await page.keyboard.press('Shift+S');
   await expect(notice(page)).toContainText('Select two photos to let them change places.');
+});
+
+test('a photo is levelled along its horizon; what one photo wears is given to all, on every page', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, SIX.slice(3, 5).map(photo));
+  await expect(photosInBox(page)).toHaveCount(2);
+  for (const i of [0, 1]) await layByEnter(photosInBox(page).nth(i));
+  await expect(slabs(page)).toHaveCount(2);
+  await page.getByRole('button', { name: 'Slide' }).click();
+  await page.getByRole('button', { name: 'Level it' }).click();
+  const { x, y, inch } = await pageOnScreen(page);
+  await page.mouse.move(x - 2 * inch, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 2 * inch, y + 0.35 * inch, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Undo level photo' })).toBeVisible();
+  await openRow(page, 'Material');
+  // A twelfth down over a whole across: 5 degrees.
+  await expect(page.getByRole('slider', { name: 'Straighten' })).toHaveAttribute('aria-valuenow', '-5');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await openRow(page, 'Finish');
+  await page.getByRole('combobox', { name: 'Stroke along the edge' }).click();
+  await page.getByRole('option', { name: 'A line' }).click();
+  await page.getByRole('button', { name: 'of this page' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo finish all photos alike' })).toBeVisible();
+  await slabs(page).nth(1).click();
+  await expect(page.getByRole('button', { name: /^Finish photo, stroke/ })).toBeVisible();
+});
+
+test('a mosaic: photos matched to a picture that is seen over them, on as many pages as they need, each cell adjustable', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(
+    page,
+    [...SIX, 'fly-in-ines-and-olu', 'fly-in-last-light', 'lantern-night', 'workshop-table'].map(photo),
+  );
+  await expect(photosInBox(page)).toHaveCount(10);
+  await page.getByRole('button', { name: 'Arrange', exact: true }).click();
+  await page.getByRole('button', { name: 'A mosaic instead' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Photo mosaic' });
+  await expect(sheet.getByText(/^100 cells, 10 photos\. They begin again when all are used\./)).toBeVisible();
+  await field(page, 'Columns').fill('2');
+  await field(page, 'Columns').press('Enter');
+  await field(page, 'Rows').fill('4');
+  await field(page, 'Rows').press('Enter');
+  await expect(sheet.getByText(/They fill 2 pages: the further ones come after this one\./)).toBeVisible();
+  await field(page, 'Rows').fill('100');
+  await field(page, 'Rows').press('Enter');
+  await expect(sheet.getByText('From 1 to 40.')).toBeVisible();
+  await field(page, 'Columns').fill('12');
+  await field(page, 'Columns').press('Enter');
+  await field(page, 'Rows').fill('12');
+  await field(page, 'Rows').press('Enter');
+  await sheet.getByRole('button', { name: 'fly-in-plum-kite is seen over all of it' }).press('Enter');
+  await sheet.getByRole('combobox', { name: 'Order' }).press('ArrowDown');
+  await page.getByRole('option', { name: 'Matched to the picture over them' }).press('Enter');
+  await expect(
+    sheet.getByText(
+      /There are too few: each is used up to 16 times\. The picture (suits|will be hard to see): \d+ % of it is dark/,
+    ),
+  ).toBeVisible();
+  await page.waitForTimeout(800);
+  await shot(page, 'mosaic');
+  expect(await axe(page)).toEqual([]);
+  await sheet.getByRole('button', { name: 'Lay the mosaic' }).click();
+  await expect(page.getByRole('button', { name: 'Undo lay mosaic of 9 photos' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '145 pieces' })).toBeVisible();
+  await shot(page, 'mosaic-laid');
+  await kept(page);
 });

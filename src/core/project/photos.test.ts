@@ -3,10 +3,17 @@ import fc from 'fast-check';
 import { overlaps, type Box } from '@/core/geometry/box';
 import { largestFree } from '@/core/page/free';
 import { photoPiece, stripPiece } from '@/core/project/create';
-import { arrangePhotos, emptyPlaces, fillPlaces, swapPhotos } from '@/core/project/edits/photos';
+import {
+  arrangePhotos,
+  emptyPlaces,
+  fillPlaces,
+  finishPhotos,
+  swapPhotos,
+} from '@/core/project/edits/photos';
 import { layPieces } from '@/core/project/edits/pile';
 import { perform, startHistory, undo } from '@/core/project/history';
-import { newLayout, type Project } from '@/core/project/model';
+import { newLayout, newSurface, type Project } from '@/core/project/model';
+import { levelled, WHOLE } from '@/core/piece/material/window';
 import { byTime, freeArea, inReading, photosOn, waitingPhotos } from '@/core/project/photos';
 import type { Asset } from '@/core/picture/asset';
 
@@ -78,6 +85,53 @@ test('photos change places, places are made and filled', () => {
   const filled = perform(startHistory(emptied), fillPlaces('p-1', [{ place: place!, asset: c }]), 0).project;
   expect(find(filled, 'cut')).toMatchObject({ outline: { kind: 'ellipse' }, material: { asset: c.sha } });
   expect(waitingPhotos({ ...filled, photos: [a.sha, c.sha] })).toEqual([]);
+});
+
+test('one photo’s finish is given to all others, of the page or of every page; framed and locked ones keep theirs', () => {
+  const history = start();
+  const one = find(history.project, 'one');
+  const from = {
+    ...one,
+    finish: { ...one.finish, opacity: 0.5 },
+    outline: { kind: 'rectangle' as const, radius: 9 },
+  };
+  const locked = {
+    ...photoPiece('locked', b, page, at(300, 300)),
+    placement: { ...one.placement, locked: true },
+  };
+  const second = newSurface('p-2', 'Page 2', page, 'in');
+  const project = {
+    ...history.project,
+    surfaces: [
+      { ...history.project.surfaces[0]!, pile: [...pileOf(history.project), locked] },
+      { ...second, pile: [photoPiece('far', c, page, at(300, 300))] },
+    ],
+  };
+  const opacities = (made: Project) =>
+    made.surfaces
+      .flatMap(({ pile }) => pile.filter(({ role }) => role === 'photo'))
+      .map(({ finish }) => finish.opacity);
+  expect(opacities(perform(startHistory(project), finishPhotos(from, 'p-1'), 0).project)).toEqual([
+    1, 0.5, 0.5, 1, 1,
+  ]);
+  const all = perform(startHistory(project), finishPhotos(from, null), 0).project;
+  expect(opacities(all)).toEqual([1, 0.5, 0.5, 1, 0.5]);
+  expect(find(all, 'two').outline).toEqual({ kind: 'rectangle', radius: 9 });
+  expect(find(all, 'cut').outline).toEqual({ kind: 'ellipse' });
+});
+
+test('a photo is levelled by a line along a synthetic horizon, to a fifth of a degree', () => {
+  fc.assert(
+    fc.property(fc.double({ min: -44, max: 44, noNaN: true }), fc.boolean(), (tilt, upright) => {
+      // The horizon lies tilted in the picture; the hand draws along it with a pixel of tremble at 600 pixels' length.
+      const angle = ((tilt + (upright ? 90 : 0)) * Math.PI) / 180;
+      const to = { x: 600 * Math.cos(angle), y: 600 * Math.sin(angle) + (upright ? 0 : 1) };
+      const { turn } = levelled(WHOLE, { x: 0, y: 0 }, to);
+      expect(Math.abs(turn + tilt)).toBeLessThan(0.2);
+      // Drawn the other way round it comes to the same.
+      expect(levelled(WHOLE, to, { x: 0, y: 0 }).turn).toBeCloseTo(turn, 9);
+    }),
+  );
 });
 
 test('photos are read row by row, and by the time they were taken', () => {

@@ -35,6 +35,12 @@ export function photosOn({ pile }: Surface, assets: Project['assets']): PagePhot
   };
 }
 
+/** Photos that wear a finish of their own: all but those behind the opening of a frame. */
+export function unframedPhotos({ pile }: Surface, assets: Project['assets']): Piece[] {
+  const openings = pile.flatMap((piece) => openingsOf(piece, assets));
+  return pile.filter((piece) => isPhoto(piece) && !openings.some((opening) => holdsPhoto(opening, piece)));
+}
+
 /** Left to right, row by row: what begins in the upper half of the row before belongs to it. */
 export function inReading(pieces: readonly Piece[]): Piece[] {
   const left = [...pieces].sort((a, b) => top(a) - top(b));

@@ -82,6 +82,16 @@ export function slid(window: Window, by: Point, picture: Size, box: Size, scale:
   );
 }
 
+/**
+ * The window turned so that what lay along the line from `from` to `to` (points of the piece's own frame) lies level, or
+ * upright where that is nearer.
+ */
+export function levelled(window: Window, from: Point, to: Point): Window {
+  const angle = (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
+  const turn = window.turn - (angle - Math.round(angle / 90) * 90);
+  return { ...window, turn: turn > 180 ? turn - 360 : turn <= -180 ? turn + 360 : turn };
+}
+
 /** The window brought closer by `factor` about a point of the piece's own frame, which keeps what it shows. */
 export function closer(
   window: Window,

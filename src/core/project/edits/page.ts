@@ -36,7 +36,7 @@ export const movePage = (surfaceId: string, to: number): Edit => ({
 });
 
 /** Pages nobody named are called by their place. */
-function renumber(surface: { name: string }, i: number): void {
+export function renumber(surface: { name: string }, i: number): void {
   if (/^Page \d+$/.test(surface.name)) surface.name = `Page ${i + 1}`;
 }
 

@@ -7,7 +7,8 @@ import type { Piece } from '@/core/piece/piece';
 import { exchanged } from '@/core/project/create';
 import { piecesOf, type Edit } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
-import { surfaceOf } from '@/core/project/model';
+import { surfaceOf, type Project, type Surface } from '@/core/project/model';
+import { unframedPhotos } from '@/core/project/photos';
 
 export interface Placed {
   piece: Piece;
@@ -96,6 +97,30 @@ export const emptyPlaces = (surfaceId: string, pieces: readonly Piece[]): Edit =
       draft.role = 'photo';
       draft.name = 'Place';
       draft.material = { kind: 'ink', colour: PLACE };
+    }
+  },
+});
+
+/**
+ * Gives a photo's finish to all other photos of a page, or of every page, and the corners of its rectangle to those that are
+ * rectangles. Photos behind frames, locked ones and locked pages stay as they are.
+ */
+export const finishPhotos = (from: Piece, surfaceId: string | null): Edit => ({
+  label: `finish all photos${surfaceId ? '' : ' of the project'} alike`,
+  apply(project) {
+    for (const surface of project.surfaces) {
+      if (surface.locked || (surfaceId && surface.id !== surfaceId)) continue;
+      const ids = new Set(
+        unframedPhotos(surface as Surface, project.assets as Project['assets']).map(({ id }) => id),
+      );
+      for (const draft of surface.pile) {
+        if (!ids.has(draft.id) || draft.id === from.id || draft.placement.locked) continue;
+        draft.finish = structuredClone(from.finish);
+        if (from.look) draft.look = from.look;
+        else delete draft.look;
+        if (draft.outline.kind === 'rectangle' && from.outline.kind === 'rectangle')
+          draft.outline.radius = from.outline.radius;
+      }
     }
   },
 });

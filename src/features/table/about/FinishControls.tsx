@@ -1,6 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';
@@ -10,6 +11,7 @@ import Typography from '@mui/material/Typography';
 import { HIGHEST_LIFT, LIFTS } from '@/core/piece/finish/lift';
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish, changeLift } from '@/core/project/edits/make';
+import { finishPhotos } from '@/core/project/edits/photos';
 import { fail, ok } from '@/core/result';
 import type { Unit } from '@/core/units/lengths';
 import { useSession } from '@/features/table/room/context';
@@ -105,6 +107,27 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
           perform(changeFinish(surfaceId, free, 'change opacity', { opacity: (value as number) / 100 }))
         }
       />
+      {free.length === 1 && piece.material.kind === 'photo' && !readOnly && <ForAllPhotos piece={piece} />}
+    </Box>
+  );
+}
+
+/** What one photo wears, given to the others. */
+function ForAllPhotos({ piece }: { piece: Piece }) {
+  const perform = useSession((session) => session.perform);
+  const surfaceId = useSession((session) => session.surfaceId);
+  const pages = useSession((session) => session.history.project.surfaces.length);
+  return (
+    <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1 }}>
+      <Typography variant="body2">Give this finish to all photos</Typography>
+      <Button size="small" color="inherit" onClick={() => perform(finishPhotos(piece, surfaceId))}>
+        of this page
+      </Button>
+      {pages > 1 && (
+        <Button size="small" color="inherit" onClick={() => perform(finishPhotos(piece, null))}>
+          of every page
+        </Button>
+      )}
     </Box>
   );
 }

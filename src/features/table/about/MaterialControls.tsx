@@ -197,7 +197,7 @@ function PictureControls({
           max={15}
           step={0.1}
           track={false}
-          value={straightening(window.turn)}
+          value={Math.round(10 * straightening(window.turn)) / 10}
           valueLabelDisplay="auto"
           disabled={readOnly}
           onChange={(_, value) => change({ turn: normalTurn(quarter(window.turn) + (value as number)) })}

@@ -35,7 +35,8 @@ export interface Show {
 /** Picking pieces up, sliding a picture behind its cut, writing words, or moving the points of an outline. */
 export type Mode =
   | { kind: 'pick' }
-  | { kind: 'slide'; id: string }
+  /** `level` while a line is drawn along what shall be level. */
+  | { kind: 'slide'; id: string; level?: boolean }
   | { kind: 'write'; id: string }
   /** `at` is the point that is held, or with `side` the side that begins there. */
   | { kind: 'reshape'; id: string; at: Spot | null; side: boolean };
@@ -44,6 +45,7 @@ export type Mode =
 export type SheetName =
   | 'punches'
   | 'proposals'
+  | 'mosaic'
   | 'draw'
   | 'combine'
   | 'tuck'

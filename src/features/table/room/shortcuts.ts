@@ -254,6 +254,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => store.setState({ sheet: 'proposals' }),
   },
   {
+    keys: 'Shift M',
+    does: 'Photo mosaic: photos in cells, a picture over them',
+    group: 'Pieces',
+    is: shifted('m'),
+    run: (store) => store.setState({ sheet: 'mosaic' }),
+  },
+  {
     keys: 'Shift S',
     does: 'Let two photos change places',
     group: 'Pieces',

@@ -2,7 +2,7 @@
 import { apply, invert, linear, type Point } from '@/core/geometry/matrix';
 import { uprightSize } from '@/core/picture/asset';
 import { pictureScale } from '@/core/piece/material';
-import { closer, slid, type Window } from '@/core/piece/material/window';
+import { closer, levelled, slid, type Window } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Edit } from '@/core/project/edits/edit';
@@ -31,6 +31,13 @@ export const nearer = (session: Session, piece: Piece, factor: number, about?: P
     const own = about ? apply(invert(placementMatrix(piece.placement)), about) : { x: 0, y: 0 };
     return closer(window, factor, own, picture, piece.placement, scale);
   });
+
+/** Turns the picture so that what was drawn along on the page lies level in its place. */
+export const levelledAlong = (session: Session, piece: Piece, from: Point, to: Point): Edit | null => {
+  const back = invert(placementMatrix(piece.placement));
+  const edit = windowEdit(session, piece, (window) => levelled(window, apply(back, from), apply(back, to)));
+  return edit && { ...edit, label: `level ${piece.role}` };
+};
 
 /** One push or zoom of what is being slid; says whether there was anything to slide. */
 export function slideNow(

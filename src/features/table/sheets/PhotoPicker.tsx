@@ -20,11 +20,21 @@ interface Props {
   onTaken: (taken: ReadonlySet<string>) => void;
   focal?: string | null;
   onFocal?: (key: string | null) => void;
+  /** What the starred one is, in words that follow its name. */
+  focalMeans?: string;
   /** Photos of the page that will not be touched. */
   staying?: readonly Piece[];
 }
 
-export function PhotoPicker({ photos, taken, onTaken, focal, onFocal, staying = [] }: Props) {
+export function PhotoPicker({
+  photos,
+  taken,
+  onTaken,
+  focal,
+  onFocal,
+  focalMeans = 'matters most',
+  staying = [],
+}: Props) {
   const shas = useMemo(
     () => [
       ...photos.map(({ asset }) => asset.sha),
@@ -96,12 +106,10 @@ export function PhotoPicker({ photos, taken, onTaken, focal, onFocal, staying = 
                 />
               </Tooltip>
               {on && onFocal && (
-                <Tooltip
-                  title={focal === key ? 'No longer the one that matters most' : 'The one that matters most'}
-                >
+                <Tooltip title={focal === key ? 'Not this one' : `This one ${focalMeans}`}>
                   <IconButton
                     size="small"
-                    aria-label={`${name} matters most`}
+                    aria-label={`${name} ${focalMeans}`}
                     aria-pressed={focal === key}
                     onClick={() => onFocal(focal === key ? null : key)}
                     sx={{

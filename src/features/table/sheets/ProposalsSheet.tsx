@@ -273,6 +273,9 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
         >
           Try others
         </Button>
+        <Button color="inherit" onClick={() => store.setState({ sheet: 'mosaic' })}>
+          A mosaic instead
+        </Button>
         <Box sx={{ flex: 1 }} />
         <Button color="inherit" onClick={onClose}>
           Leave them

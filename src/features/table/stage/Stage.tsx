@@ -8,6 +8,7 @@ import { piecesAt } from '@/core/page/pick';
 import { Crossings } from '@/features/table/stage/Crossings';
 import { Draw } from '@/features/table/stage/Draw';
 import { Guides } from '@/features/table/stage/Guides';
+import { Horizon } from '@/features/table/stage/Horizon';
 import { Knots } from '@/features/table/stage/Knots';
 import { Lamp } from '@/features/table/stage/Lamp';
 import { Loupe } from '@/features/table/stage/Loupe';
@@ -228,6 +229,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         )}
         {show.lamp && !readOnly && !locked && <Lamp />}
         {drawing && <Draw />}
+        {mode.kind === 'slide' && mode.level && <Horizon />}
       </svg>
       {mode.kind === 'write' && <Writing key={mode.id} id={mode.id} />}
       <svg

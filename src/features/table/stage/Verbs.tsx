@@ -4,6 +4,7 @@ import Paper from '@mui/material/Paper';
 import Button from '@mui/material/Button';
 import Tooltip from '@mui/material/Tooltip';
 import {
+  IconAngle,
   IconArrowsExchange,
   IconArrowsMove,
   IconBoxMultiple,
@@ -144,6 +145,10 @@ const VERBS = {
   doneSliding: verb('Done', 'Esc', <IconCheck size={18} />, (store) =>
     store.setState({ mode: { kind: 'pick' } }),
   ),
+  level: verb('Level it', 'draw along the horizon', <IconAngle size={18} />, (store) => {
+    const { mode } = store.getState();
+    if (mode.kind === 'slide') store.setState({ mode: { ...mode, level: !mode.level } });
+  }),
   open: verb('Open', 'Enter', <IconFolderOpen size={18} />, (store) => act.enter(store)),
   ungroup: verb('Ungroup', 'Ctrl Shift G', <IconBoxMultiple size={18} />, (store) =>
     act.ungroupChosen(store),
@@ -202,7 +207,8 @@ function verbsFor({ many, locked, opened, photos, inside, mode, point }: Chosen)
           ? [point.round ? VERBS.straighten : VERBS.bend]
           : [point.round ? VERBS.sharpen : VERBS.smooth]),
     ];
-  if (mode !== 'pick') return [mode === 'write' ? VERBS.doneWriting : VERBS.doneSliding];
+  if (mode === 'write') return [VERBS.doneWriting];
+  if (mode === 'slide') return [VERBS.doneSliding, VERBS.level];
   if (locked) return [VERBS.copy, VERBS.unlock];
   return [
     ...(opened ? [VERBS.open] : []),
