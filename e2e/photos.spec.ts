@@ -198,3 +198,60 @@ test('a mosaic: photos matched to a picture that is seen over them, on as many p
   await shot(page, 'mosaic-laid');
   await kept(page);
 });
+
+test('light and tone: seen on the page at once, by mouse and keys; taken back; given to another photo', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, ['fly-in-last-light', 'fly-in-plum-kite'].map(photo));
+  await expect(photosInBox(page)).toHaveCount(2);
+  for (const name of ['plum-kite', 'last-light'])
+    await layByEnter(photosInBox(page).and(page.getByRole('button', { name: new RegExp(name) })));
+  await expect(slabs(page)).toHaveCount(2);
+  await openRow(page, 'Material');
+  await page.getByRole('button', { name: 'Light and tone' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Light and tone' });
+  await expect(sheet.getByRole('img', { name: /^Histogram\. / })).toBeVisible();
+  const { x, y } = await pageOnScreen(page);
+  const colour = async () => {
+    const { default: sharp } = await import('sharp');
+    const shot = await page.screenshot({ clip: { x, y: y + 20, width: 2, height: 2 } });
+    return [...(await sharp(shot).removeAlpha().raw().toBuffer())].slice(0, 3);
+  };
+  await page.keyboard.press('Escape');
+  const before = await colour();
+  expect(Math.max(...before) - Math.min(...before)).toBeGreaterThan(30);
+  await page.keyboard.press('Shift+T');
+  await sheet.getByRole('button', { name: 'Black and white' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo change light and tone of photo' })).toBeVisible();
+  await sheet.getByRole('slider', { name: 'Its filter' }).fill('60');
+  await sheet.getByRole('slider', { name: 'Exposure' }).press('ArrowRight');
+  await expect(sheet.getByRole('slider', { name: 'Exposure' })).toHaveAttribute(
+    'aria-valuetext',
+    '0.05, lighter',
+  );
+  await shot(page, 'tone');
+  expect(await axe(page)).toEqual([]);
+  await expect
+    .poll(async () => {
+      const [r = 0, g = 0, b = 0] = await colour();
+      return Math.max(r, g, b) - Math.min(r, g, b);
+    })
+    .toBeLessThan(4);
+  await sheet.getByRole('slider', { name: 'All of it' }).fill('0');
+  await expect.poll(colour).toEqual(before);
+  await sheet.getByRole('button', { name: 'As it was' }).click();
+  await expect(sheet.getByRole('button', { name: 'As it was' })).toBeDisabled();
+  await sheet.getByRole('button', { name: 'By itself' }).click();
+  await expect(sheet.getByRole('button', { name: 'As it was' })).toBeEnabled();
+  await sheet.getByRole('slider', { name: 'Sepia' }).fill('80');
+  await page.keyboard.press('Escape');
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('k');
+  const match = page.getByRole('dialog');
+  await match.getByRole('checkbox', { name: 'angle' }).uncheck();
+  await match.getByRole('checkbox', { name: 'light and tone' }).check();
+  await match.getByRole('button', { name: 'Press the others' }).click();
+  await page.keyboard.press('Escape');
+  await kept(page);
+});

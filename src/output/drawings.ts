@@ -1,9 +1,11 @@
-/** Pictures that are drawings, read once, and pictures stamped in an ink: what every output asks for before it draws. */
+/** Pictures that are drawings, read once, and pictures stamped in an ink or in another light: what every output asks for before it draws. */
 import { inked, type Drawing } from '@/core/drawing/drawing';
 import { readDrawing } from '@/core/drawing/read';
 import type { Size } from '@/core/geometry/box';
 import { scaling, type Matrix } from '@/core/geometry/matrix';
 import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { Worn } from '@/core/picture/picture';
+import { applyTone } from '@/core/tone/apply';
 import { coverage } from '@/core/pixels/coverage';
 import type { Drawable, Platform } from '@/output/platform';
 
@@ -28,12 +30,17 @@ export const inkedDrawing = ({ drawing, whole }: PlacedDrawing, ink: string): Pl
   whole,
 });
 
-/** A decoded picture stamped in one ink. */
-export function inkedPixels({ source, width, height }: Drawable, ink: string, platform: Platform): Drawable {
+/** A decoded picture in its light and tone, or stamped in one ink. */
+export function wornPixels(
+  { source, width, height }: Drawable,
+  { ink, tone }: Worn,
+  platform: Platform,
+): Drawable {
   const { canvas, context } = platform.canvas(width, height);
   context.drawImage(source, 0, 0);
   const pixels = context.getImageData(0, 0, width, height);
-  coverage(pixels.data, ink);
+  if (tone) applyTone(pixels.data, tone);
+  if (ink) coverage(pixels.data, ink);
   context.putImageData(pixels, 0, 0);
   return { source: canvas, width, height };
 }

@@ -1,10 +1,10 @@
 /** A Picture to a finished file: PNG, JPEG, PDF or SVG. The same in a browser's worker and in Node. */
 import type { Box, Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import type { Mark, Picture, TreatmentMark } from '@/core/picture/picture';
+import type { Mark, Picture, TreatmentMark, Worn } from '@/core/picture/picture';
 import { fail, ok, type Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
-import { inkedDrawing, inkedPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
+import { inkedDrawing, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
 import { writePdf } from '@/output/pdf/write';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
 import { drawPieces, LONGEST_SIDE, sheetOf, treatmentBitmap, TREATMENT_PPI } from '@/output/pixels/draw';
@@ -80,44 +80,58 @@ async function openDrawings(picture: Picture, shop: Workshop): Promise<Drawings>
   return drawings;
 }
 
-const inkOf = (key: string): string | undefined => key.split(':')[1];
+/** What follows the SHA-256 in the name of a file that wears something. */
+const wornOf = (key: string): Worn | undefined =>
+  key.length > SHA_LENGTH ? (JSON.parse(key.slice(SHA_LENGTH)) as Worn) : undefined;
+const shaOf = (key: string): string => key.slice(0, SHA_LENGTH);
+const SHA_LENGTH = 64;
+const inkOf = (key: string): string | undefined => wornOf(key)?.ink;
 
-/** The picture with every stamped file under a name of its own, and a workshop that knows those names. */
+/** The picture with every stamped or toned file under a name of its own, and a workshop that knows those names. */
 function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; shop: Workshop } {
-  const stamped = (mark: Mark): Mark =>
-    mark.mark === 'image' && mark.ink
-      ? { ...mark, asset: `${mark.asset}:${mark.ink}`, ink: undefined }
-      : mark;
+  const named = (mark: Mark): Mark => {
+    if (mark.mark !== 'image' || !(mark.ink || mark.tone)) return mark;
+    const { ink, tone, ...plain } = mark;
+    return { ...plain, asset: `${mark.asset}${JSON.stringify({ ink, tone })}` };
+  };
   const decode = async (key: string): Promise<Drawable> => {
-    const decoded = await shop.decode(key.split(':')[0]!);
-    const ink = inkOf(key);
-    return ink ? inkedPixels(decoded, ink, shop.platform) : decoded;
+    const decoded = await shop.decode(shaOf(key));
+    const worn = wornOf(key);
+    return worn ? wornPixels(decoded, worn, shop.platform) : decoded;
+  };
+  const asWritten = (key: string): 'image/png' | 'image/jpeg' | null => {
+    const worn = wornOf(key);
+    const { type } = shop.asset(shaOf(key));
+    if (!worn || type === 'image/svg+xml') return null;
+    // What is stamped or may be clear in places keeps its transparency; a photo stays a photo.
+    return worn.ink || type === 'image/png' || type === 'image/webp' ? 'image/png' : 'image/jpeg';
   };
   return {
     picture: {
       ...picture,
-      pieces: picture.pieces.map((piece) => ({ ...piece, marks: piece.marks.map(stamped) })),
+      pieces: picture.pieces.map((piece) => ({ ...piece, marks: piece.marks.map(named) })),
     },
     shop: {
       ...shop,
       decode,
       asset(key) {
-        const asset = shop.asset(key.split(':')[0]!);
-        return !inkOf(key) || asset.type === 'image/svg+xml'
-          ? asset
-          : { ...asset, ...uprightSize(asset), orientation: 1, type: 'image/png' };
+        const asset = shop.asset(shaOf(key));
+        const type = asWritten(key);
+        return type ? { ...asset, ...uprightSize(asset), orientation: 1, type } : asset;
       },
       async bytes(key) {
-        const [sha, ink] = key.split(':') as [string, string?];
-        if (!ink || shop.asset(sha).type === 'image/svg+xml') return shop.bytes(sha);
+        const type = asWritten(key);
+        if (!type) return shop.bytes(shaOf(key));
         const { source, width, height } = await decode(key);
         const { canvas, context } = shop.platform.canvas(width, height);
         context.drawImage(source, 0, 0);
-        return shop.encode(canvas, 'image/png', 1);
+        return shop.encode(canvas, type, TONED_QUALITY);
       },
     },
   };
 }
+/** Quality of a JPEG that is written anew because its photo wears a tone. */
+const TONED_QUALITY = 0.95;
 
 async function makePixels(
   picture: Picture,

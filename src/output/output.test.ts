@@ -129,6 +129,15 @@ function sampler(): Project {
         finish: { lift: { height: 0, shadow: false }, stroke: null, opacity: 1 },
       },
       photoOf('photo', photo, { x: 24, y: 24, width: 180, height: 120 }),
+      {
+        ...photoOf('toned', photo, { x: 300, y: 200, width: 90, height: 60 }),
+        material: {
+          kind: 'photo',
+          asset: photo.sha,
+          window: { x: 0.5, y: 0.5, zoom: 1.4, turn: 6 },
+          tone: { values: { exposure: 0.5, warmth: 30, mono: 60, sepia: 40 }, strength: 0.9 },
+        },
+      },
       turned,
       art('stamped', png, 210, '#2f5b4a'),
       art('drawn', drawn, 260),

@@ -22,6 +22,8 @@ import {
   changeOutline,
   writeWords,
 } from '@/core/project/edits/make';
+import { changeTone } from '@/core/project/edits/tone';
+import { toneWith } from '@/core/tone/settings';
 import { layBeside } from '@/core/project/edits/group';
 import { NEW_CURL } from '@/core/piece/finish/lift';
 import { NEW_EDGE } from '@/core/piece/finish/edge';
@@ -69,6 +71,10 @@ function someEdit(of: Project, dice: number): Edit {
       removePieces(surface.id, [pick]),
       mirrorPieces(surface.id, [pick]),
       lockPieces(surface.id, [pick], dice % 2 === 0),
+      changeTone(surface.id, [pick], (tone) =>
+        toneWith(tone, dice % 2 ? 'exposure' : 'fade', (dice % 20) / 10),
+      ),
+      changeTone(surface.id, [pick], (tone) => ({ ...tone, strength: (dice % 10) / 10 })),
       changeLift(surface.id, [pick], 'curl', {
         curl: dice % 3 ? { ...NEW_CURL, rise: 1 + (dice % 15) } : undefined,
       }),

@@ -11,6 +11,7 @@ import type {
   ShadowMark,
   StrokeMark,
   TreatmentMark,
+  Worn,
 } from '@/core/picture/picture';
 import { paintTreatment, type Painted } from '@/core/treatment/paint';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
@@ -19,7 +20,7 @@ import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 export interface DrawingSource {
   platform: Platform;
   /** The picture file decoded and upright, and how many pixels the whole file has; undefined while it is not at hand. */
-  image(asset: string, ink?: string): (Drawable & { whole: Size }) | undefined;
+  image(asset: string, worn: Worn): (Drawable & { whole: Size }) | undefined;
   /** The drawing behind a picture that is one. */
   drawing(asset: string, ink?: string): PlacedDrawing | undefined;
   /** Most pixels a treatment is worked out at, where it must be quick. */
@@ -117,7 +118,7 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
     case 'image': {
       const drawing = source.drawing(mark.asset, mark.ink);
       if (drawing) return drawDrawing(context, mark, drawing, map, platform, alpha);
-      const image = source.image(mark.asset, mark.ink);
+      const image = source.image(mark.asset, mark);
       if (!image) {
         context.fillStyle = '#c9c5bf';
         return context.fill(outline(platform, mark.clip));

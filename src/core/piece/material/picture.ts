@@ -1,8 +1,9 @@
 /** What photo and paper have in common: a picture file behind the cut, seen through a window. */
-import { object, string } from 'yup';
+import { number, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { MaterialKind } from '@/core/piece/material/kind';
+import { isPlain, TONE_SETTINGS, type Tone } from '@/core/tone/settings';
 import { windowMatrix, windowSchema, type Window } from '@/core/piece/material/window';
 
 export interface PictureBehind<K extends string> {
@@ -10,9 +11,20 @@ export interface PictureBehind<K extends string> {
   /** SHA-256 of the picture file. */
   asset: string;
   window: Window;
+  /** Light and tone; as in the file without. */
+  tone?: Tone;
 }
 
 export const SHA256 = /^[0-9a-f]{64}$/;
+
+const toneSchema = object({
+  values: object(
+    Object.fromEntries(TONE_SETTINGS.map(({ id, least, most }) => [id, number().min(least).max(most)])),
+  )
+    .noUnknown()
+    .required(),
+  strength: number().min(0).max(1).required(),
+}).noUnknown();
 
 /** Bare grey card, where the picture file is missing. */
 export const MISSING = '#c9c5bf';
@@ -29,11 +41,19 @@ export const pictureKind = <K extends string>(
     kind: string().oneOf([kind]).required(),
     asset: string().matches(SHA256).required(),
     window: windowSchema.required(),
+    tone: toneSchema.default(undefined).optional(),
   }).noUnknown(),
-  fill: ({ asset: sha, window }, { size, path, words, asset: find }) => {
+  fill: ({ asset: sha, window, tone }, { size, path, words, asset: find }) => {
     const asset = find(sha);
     if (!asset) return { mark: 'fill', path, colour: MISSING, words };
     const matrix = windowMatrix(window, uprightSize(asset), size, scale(asset, size, window));
-    return { mark: 'image', asset: sha, matrix, clip: path, words };
+    return {
+      mark: 'image',
+      asset: sha,
+      ...(tone && !isPlain(tone) ? { tone } : {}),
+      matrix,
+      clip: path,
+      words,
+    };
   },
 });

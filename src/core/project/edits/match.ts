@@ -1,5 +1,7 @@
 /** Taking a property over from one piece to others. */
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
+import { setTone } from '@/core/project/edits/tone';
+import { isPicture } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 
 /** What can be taken over, in words, by key. */
@@ -13,6 +15,7 @@ export const MATCHES = {
   finish: 'finish',
   lift: 'lift',
   ink: 'ink',
+  tone: 'light and tone',
   words: 'text style',
 } as const;
 export type Match = keyof typeof MATCHES;
@@ -26,11 +29,13 @@ export const matchesOf = (piece: Piece): Match[] =>
   (Object.keys(MATCHES) as Match[]).filter((what) =>
     what === 'ink'
       ? inkOf(piece) !== undefined
-      : what === 'words'
-        ? piece.outline.kind === 'glyphs'
-        : what === 'size'
-          ? piece.outline.kind !== 'glyphs'
-          : true,
+      : what === 'tone'
+        ? isPicture(piece.material)
+        : what === 'words'
+          ? piece.outline.kind === 'glyphs'
+          : what === 'size'
+            ? piece.outline.kind !== 'glyphs'
+            : true,
   );
 
 /**
@@ -74,6 +79,9 @@ export const matchPieces = (
           break;
         case 'lift':
           finish.lift = structuredClone(from.finish.lift);
+          break;
+        case 'tone':
+          if (isPicture(material) && isPicture(from.material)) setTone(material, from.material.tone);
           break;
         case 'ink': {
           const ink = inkOf(from);

@@ -58,8 +58,13 @@ export const swapPhotos = (surfaceId: string, [a, b]: readonly [Piece, Piece]): 
     ] as const) {
       const [draft] = piecesOf(project, surfaceId, [piece.id]);
       if (!draft || from.material.kind !== 'photo') continue;
-      const { asset } = from.material;
-      draft.material = { kind: 'photo', asset, window: firstWindow(project.assets[asset] ?? {}) };
+      const { asset, tone } = from.material;
+      draft.material = {
+        kind: 'photo',
+        asset,
+        window: firstWindow(project.assets[asset] ?? {}),
+        ...(tone ? { tone: structuredClone(tone) } : {}),
+      };
       draft.name = from.name;
     }
   },

@@ -11,6 +11,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import {
+  IconAdjustmentsHorizontal,
   IconAlignCenter,
   IconAlignLeft,
   IconAlignRight,
@@ -100,6 +101,16 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       )}
       {pieces.length === 1 && piece.material.kind === 'art' && (
         <ArtControls piece={piece} material={piece.material} readOnly={readOnly} />
+      )}
+      {isPicture(piece.material) && asset && !readOnly && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconAdjustmentsHorizontal size={17} />}
+          onClick={() => store.setState({ sheet: 'tone' })}
+        >
+          Light and tone
+        </Button>
       )}
       {pieces.length === 1 && 'asset' in piece.material && asset && !readOnly && (
         <Button

@@ -34,9 +34,9 @@ export function paintPage(
       const asset = project.assets[sha];
       return asset && shelf.drawing(asset, ink);
     },
-    image: (sha, ink) => {
+    image: (sha, worn) => {
       const asset = project.assets[sha];
-      return asset && shelf.take(asset, side, ink);
+      return asset && shelf.take(asset, side, worn);
     },
   });
   return canvas;

@@ -1,7 +1,8 @@
 /** Decoded pictures for the screen: small copies first, the whole file only where zooming needs it. */
 import type { Size } from '@/core/geometry/box';
+import type { Worn } from '@/core/picture/picture';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { inkedDrawing, inkedPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
+import { inkedDrawing, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
 import { browser, type Drawable } from '@/output/platform';
 import { proxyBlob, readableBlob } from '@/storage/assets';
 import type { ProxyLevel } from '@/storage/database';
@@ -15,11 +16,13 @@ const THUMB_SIDE = 320;
 const LEVELS: readonly ProxyLevel[] = ['screen', 'full', 'thumb'];
 /** A small copy serves until it would be stretched by more than this. */
 const STRETCH = 1.25;
+/** So many inks and tones of one picture are kept; while a slider is drawn there would be no end of them. */
+const MOST_WORN = 6;
 
 export class PictureShelf {
   private readonly decoded = new Map<string, ImageBitmap>();
   private readonly drawings = new Map<string, PlacedDrawing>();
-  private readonly inked = new WeakMap<ImageBitmap, Map<string, Drawable>>();
+  private readonly worns = new WeakMap<ImageBitmap, Map<string, Drawable>>();
   private readonly asked = new Set<string>();
   private readonly wholes: string[] = [];
   private readonly listeners = new Set<(sha: string) => void>();
@@ -31,7 +34,7 @@ export class PictureShelf {
   }
 
   /** The best copy at hand for a picture whose longest side covers `pixels` on the screen; sends for a better one. */
-  take(asset: Asset, pixels: number, ink?: string): (Drawable & { whole: Size }) | undefined {
+  take(asset: Asset, pixels: number, worn: Worn = {}): (Drawable & { whole: Size }) | undefined {
     const whole = uprightSize(asset);
     const longest = Math.max(whole.width, whole.height);
     const wanted: ProxyLevel =
@@ -45,7 +48,7 @@ export class PictureShelf {
     const bitmap = best ?? LEVELS.map((level) => this.decoded.get(`${asset.sha} ${level}`)).find(Boolean);
     if (!bitmap) return undefined;
     const plain = { source: bitmap, width: bitmap.width, height: bitmap.height };
-    return { ...(ink ? this.stamped(bitmap, plain, ink) : plain), whole };
+    return { ...(worn.ink || worn.tone ? this.worn(bitmap, plain, worn) : plain), whole };
   }
 
   /** The drawing behind a picture that is one, if it is at hand; sends for it. */
@@ -84,11 +87,15 @@ export class PictureShelf {
     await Promise.all(shas.map((sha) => this.fetch(sha, 'screen')));
   }
 
-  private stamped(bitmap: ImageBitmap, plain: Drawable, ink: string): Drawable {
-    const inks = this.inked.get(bitmap) ?? new Map<string, Drawable>();
-    this.inked.set(bitmap, inks);
-    const known = inks.get(ink) ?? inkedPixels(plain, ink, browser);
-    inks.set(ink, known);
+  private worn(bitmap: ImageBitmap, plain: Drawable, { ink, tone }: Worn): Drawable {
+    const kept = this.worns.get(bitmap) ?? new Map<string, Drawable>();
+    this.worns.set(bitmap, kept);
+    const key = JSON.stringify({ ink, tone });
+    const known = kept.get(key) ?? wornPixels(plain, { ink, tone }, browser);
+    // The one used last is the last in the row.
+    kept.delete(key);
+    kept.set(key, known);
+    if (kept.size > MOST_WORN) kept.delete(kept.keys().next().value!);
     return known;
   }
 

@@ -46,6 +46,7 @@ export type SheetName =
   | 'punches'
   | 'proposals'
   | 'mosaic'
+  | 'tone'
   | 'draw'
   | 'combine'
   | 'tuck'

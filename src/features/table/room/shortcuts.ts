@@ -261,6 +261,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => store.setState({ sheet: 'mosaic' }),
   },
   {
+    keys: 'Shift T',
+    does: 'Light and tone of photos',
+    group: 'Pieces',
+    is: shifted('t'),
+    run: (store) => store.setState({ sheet: 'tone' }),
+  },
+  {
     keys: 'Shift S',
     does: 'Let two photos change places',
     group: 'Pieces',

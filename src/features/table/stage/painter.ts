@@ -183,14 +183,14 @@ export class Painter {
         const asset = assets[sha];
         return asset && this.shelf.drawing(asset, ink);
       },
-      image: (sha, ink) => {
+      image: (sha, worn) => {
         const asset = assets[sha];
         const mark = marks.find((m) => m.mark === 'image' && m.asset === sha);
         if (!asset || mark?.mark !== 'image') return undefined;
         return this.shelf.take(
           asset,
           growth(mark.matrix) * growth(view) * Math.max(asset.width, asset.height),
-          ink,
+          worn,
         );
       },
     };
