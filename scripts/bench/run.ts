@@ -1,6 +1,6 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
- * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,cupboard` runs some.
+ * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,cupboard` runs some.
  */
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
@@ -16,6 +16,7 @@ import { unpackProject } from '@/storage/project-file';
 import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
 import { cutting } from './cutting';
+import { photos } from './photos';
 import { cupboard } from './cupboard';
 
 const PORT = 3297;
@@ -410,6 +411,7 @@ try {
   if (wants('import')) await importing(browser);
   if (wants('arrange')) await arrange(browser, { withPage, openFile, frames, note });
   if (wants('cutting')) await cutting({ note });
+  if (wants('photos')) await photos({ note });
   if (wants('cupboard')) await cupboard(browser, BASE, withPage, note);
   await browser.close();
   await writeFile(

@@ -30,17 +30,20 @@ export const inkedDrawing = ({ drawing, whole }: PlacedDrawing, ink: string): Pl
   whole,
 });
 
-/** A decoded picture in its light and tone, or stamped in one ink. */
+/** A decoded picture in its light and tone, or stamped in one ink; smaller by `scale` where that is enough. */
 export function wornPixels(
   { source, width, height }: Drawable,
   { ink, tone }: Worn,
   platform: Platform,
+  scale = 1,
 ): Drawable {
-  const { canvas, context } = platform.canvas(width, height);
-  context.drawImage(source, 0, 0);
-  const pixels = context.getImageData(0, 0, width, height);
+  const [w, h] = [Math.max(1, Math.round(width * scale)), Math.max(1, Math.round(height * scale))];
+  const { canvas, context } = platform.canvas(w, h);
+  context.imageSmoothingQuality = 'high';
+  context.drawImage(source, 0, 0, w, h);
+  const pixels = context.getImageData(0, 0, w, h);
   if (tone) applyTone(pixels.data, tone);
   if (ink) coverage(pixels.data, ink);
   context.putImageData(pixels, 0, 0);
-  return { source: canvas, width, height };
+  return { source: canvas, width: w, height: h };
 }

@@ -48,7 +48,7 @@ export class PictureShelf {
     const bitmap = best ?? LEVELS.map((level) => this.decoded.get(`${asset.sha} ${level}`)).find(Boolean);
     if (!bitmap) return undefined;
     const plain = { source: bitmap, width: bitmap.width, height: bitmap.height };
-    return { ...(worn.ink || worn.tone ? this.worn(bitmap, plain, worn) : plain), whole };
+    return { ...(worn.ink || worn.tone ? this.worn(bitmap, plain, worn, pixels) : plain), whole };
   }
 
   /** The drawing behind a picture that is one, if it is at hand; sends for it. */
@@ -87,11 +87,16 @@ export class PictureShelf {
     await Promise.all(shas.map((sha) => this.fetch(sha, 'screen')));
   }
 
-  private worn(bitmap: ImageBitmap, plain: Drawable, { ink, tone }: Worn): Drawable {
+  /** A tone is worked out no larger than it is shown, so that a slider is followed. */
+  private worn(bitmap: ImageBitmap, plain: Drawable, { ink, tone }: Worn, pixels: number): Drawable {
     const kept = this.worns.get(bitmap) ?? new Map<string, Drawable>();
     this.worns.set(bitmap, kept);
-    const key = JSON.stringify({ ink, tone });
-    const known = kept.get(key) ?? wornPixels(plain, { ink, tone }, browser);
+    const longest = Math.max(plain.width, plain.height);
+    // In steps of a half more, so that a little zooming needs no other.
+    const side = Math.min(longest, 1.5 ** Math.ceil(Math.log(Math.max(64, pixels)) / Math.log(1.5)));
+    const scale = tone && !ink ? side / longest : 1;
+    const key = JSON.stringify({ ink, tone, scale });
+    const known = kept.get(key) ?? wornPixels(plain, { ink, tone }, browser, scale);
     // The one used last is the last in the row.
     kept.delete(key);
     kept.set(key, known);
