@@ -255,3 +255,30 @@ test('light and tone: seen on the page at once, by mouse and keys; taken back; g
   await page.keyboard.press('Escape');
   await kept(page);
 });
+
+test('contact sheets of all photos, with names and dates, as pages after this one', async ({ page }) => {
+  await newPage(page, '8.5 x 11 in').catch(() => newPage(page));
+  await bringIn(page, SIX.map(photo));
+  await expect(photosInBox(page)).toHaveCount(6);
+  await page.getByRole('button', { name: 'What to do with this page' }).click();
+  await page.getByRole('menuitem', { name: 'Contact sheets of all photos' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Contact sheets' });
+  await expect(
+    sheet.getByText('6 photos, whole, by the time they were taken, on one page after this one.'),
+  ).toBeVisible();
+  await field(page, 'Rows').fill('1');
+  await field(page, 'Rows').press('Enter');
+  await expect(sheet.getByText(/on 2 pages after this one/)).toBeVisible();
+  await field(page, 'Rows').fill('3');
+  await field(page, 'Rows').press('Enter');
+  await field(page, 'Columns').fill('2');
+  await field(page, 'Columns').press('Enter');
+  await page.waitForTimeout(500);
+  await shot(page, 'contact');
+  expect(await axe(page)).toEqual([]);
+  await sheet.getByRole('button', { name: 'Make them' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo make contact sheets' })).toBeVisible();
+  await expect(slabs(page)).toHaveCount(12);
+  await page.waitForTimeout(700);
+  await shot(page, 'contact-made');
+});

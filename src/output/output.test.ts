@@ -4,7 +4,6 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
-import { converter, differenceCiede2000 } from 'culori';
 import sharp from 'sharp';
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
@@ -32,6 +31,7 @@ import {
   quarters,
   wordsOf,
 } from '../../scripts/testing/samples';
+import { difference } from '../../scripts/testing/difference';
 
 const folder = mkdtempSync(join(tmpdir(), 'output-'));
 const tool = (name: string, ...args: string[]) =>
@@ -64,34 +64,6 @@ async function made(
   const path = join(folder, name);
   writeFileSync(path, Buffer.concat(result.value));
   return path;
-}
-
-/** Mean and largest CIEDE2000 between two pictures of one size, over every third pixel each way. */
-async function difference(a: string, b: string): Promise<{ mean: number; share: number }> {
-  const [left, right] = await Promise.all(
-    [a, b].map((path) =>
-      sharp(path).flatten({ background: '#fff' }).removeAlpha().raw().toBuffer({ resolveWithObject: true }),
-    ),
-  );
-  expect(left!.info.width).toBe(right!.info.width);
-  expect(left!.info.height).toBe(right!.info.height);
-  const lab = converter('lab65');
-  const delta = differenceCiede2000();
-  const colour = (data: Buffer, at: number) =>
-    lab({ mode: 'rgb', r: data[at]! / 255, g: data[at + 1]! / 255, b: data[at + 2]! / 255 });
-  let sum = 0;
-  let count = 0;
-  let off = 0;
-  for (let y = 0; y < left!.info.height; y += 3)
-    for (let x = 0; x < left!.info.width; x += 3) {
-      const at = (y * left!.info.width + x) * 3;
-      count += 1;
-      if (left!.data.readUIntBE(at, 3) === right!.data.readUIntBE(at, 3)) continue;
-      const d = delta(colour(left!.data, at), colour(right!.data, at));
-      sum += d;
-      if (d > 5) off += 1;
-    }
-  return { mean: sum / count, share: off / count };
 }
 
 /** Tiles, groups, a curve, an even-odd hole and a half-clear part, at one inch. */

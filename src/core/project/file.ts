@@ -54,6 +54,16 @@ export const MOST_GUIDES = 400;
 export const MOST_REPEATED = 500;
 export const MOST_ASSETS = 20_000;
 
+/** Why a project is more than a file takes, in words; null if it is not. */
+export function pastLimits({ surfaces }: Pick<Project, 'surfaces'>): string | null {
+  if (surfaces.length > MOST_SURFACES)
+    return `A project holds up to ${MOST_SURFACES} pages; that would make ${surfaces.length}. Nothing was changed.`;
+  const full = surfaces.find(({ pile }) => pile.length > MOST_PIECES);
+  return full
+    ? `A page holds up to ${MOST_PIECES} pieces; that would make ${full.pile.length}. Nothing was changed.`
+    : null;
+}
+
 const id = string().min(1).max(80).required();
 const shas = array(string().matches(SHA256).required()).max(MOST_ASSETS).required();
 

@@ -101,6 +101,9 @@ export const PageTabs = memo(function PageTabs() {
         >
           Move it after page {at + 2}
         </MenuItem>
+        <MenuItem onClick={does(() => store.setState({ sheet: 'contact' }))}>
+          Contact sheets of all photos
+        </MenuItem>
         <MenuItem disabled={surfaces.length < 2} onClick={does(() => act.deletePage(store))}>
           Delete {here.name}
         </MenuItem>

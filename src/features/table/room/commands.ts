@@ -58,6 +58,7 @@ export const COMMANDS: readonly Command[] = [
   command('Pieces', 'Space out down', (store) => act.distributeChosen(store, 'y', 'each other')),
   command('Pages', 'Add a page', (store) => act.addPageAfter(store, false)),
   command('Pages', 'Copy this page', (store) => act.addPageAfter(store, true)),
+  opens('Pages', 'Contact sheets of all photos', 'contact'),
   command('Pages', 'Delete this page', act.deletePage),
   command('Pages', 'Lock or unlock this page', act.togglePageLock),
 ];

@@ -1,5 +1,6 @@
 /** One open project on the table: its history, what is selected, how it is looked at. */
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import { pastLimits } from '@/core/project/file';
 import { goTo, perform, redo, undo, type History } from '@/core/project/history';
 import type { Match } from '@/core/project/edits/match';
 import { NOTHING_DRAWN, type Drawing } from '@/features/table/room/drawing';
@@ -47,6 +48,7 @@ export type SheetName =
   | 'proposals'
   | 'mosaic'
   | 'tone'
+  | 'contact'
   | 'draw'
   | 'combine'
   | 'tuck'
@@ -188,6 +190,8 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
         const after = perform(before, edit, Date.now());
         if (touchesLocked(before.project, after.project))
           return set({ tryout: null, snapped: [], touchedLocked: Date.now() });
+        const why = after === before ? null : pastLimits(after.project);
+        if (why) return set({ tryout: null, snapped: [], refused: { why } });
         set({ history: after, tryout: null, snapped: [], ...(after === before ? {} : { kept: null }) });
       },
       tryOut(edit, snapped = []) {

@@ -17,6 +17,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   proposals: dynamic(() => import('@/features/table/sheets/ProposalsSheet').then((m) => m.ProposalsSheet)),
   mosaic: dynamic(() => import('@/features/table/sheets/MosaicSheet').then((m) => m.MosaicSheet)),
   tone: dynamic(() => import('@/features/table/sheets/ToneSheet').then((m) => m.ToneSheet)),
+  contact: dynamic(() => import('@/features/table/sheets/ContactSheet').then((m) => m.ContactSheet)),
   draw: dynamic(() => import('@/features/table/sheets/DrawSheet').then((m) => m.DrawSheet)),
   combine: dynamic(() => import('@/features/table/sheets/CombineSheet').then((m) => m.CombineSheet)),
   tuck: dynamic(() => import('@/features/table/sheets/TuckSheet').then((m) => m.TuckSheet)),

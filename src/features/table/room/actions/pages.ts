@@ -13,7 +13,9 @@ export function togglePageLock(store: SessionStore): void {
   store.setState({ selection: [], entered: null });
 }
 
+/** Turns to a page, if the project has it. */
 export function toPageAt(store: SessionStore, surfaceId: string): void {
+  if (!store.getState().history.project.surfaces.some(({ id }) => id === surfaceId)) return;
   store.setState({ surfaceId, selection: [], entered: null, mode: { kind: 'pick' } });
 }
 
@@ -28,6 +30,20 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
     : { ...fresh, bleed: now.bleed, safe: now.safe, light: now.light };
   session.perform(addPage(made, now.id));
   if (!session.readOnly) toPageAt(store, made.id);
+}
+
+/** Whole pages more after this one; the first of them is shown. */
+export function addPages(store: SessionStore, label: string, pages: readonly Surface[]): void {
+  const session = store.getState();
+  const [first] = pages;
+  if (!first) return;
+  session.perform({
+    label,
+    apply(project) {
+      [...pages].reverse().forEach((made) => addPage(made, session.surfaceId).apply(project));
+    },
+  });
+  toPageAt(store, first.id);
 }
 
 /** The page as it was after so many steps, as a page of its own behind the one it is now. */
