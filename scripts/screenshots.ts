@@ -1,6 +1,6 @@
 /** npm run screenshots: one current picture of each main view, from the demo's data, at 1280 x 800. Needs bin/build. */
 import { spawn } from 'node:child_process';
-import { mkdir, mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
@@ -89,6 +89,7 @@ async function tour(page: Page): Promise<void> {
   await shoot(page, 'ready-page');
   await arranging(page);
   await cutting(page);
+  await photos(page);
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
@@ -125,6 +126,56 @@ async function cutting(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Cut / }).click();
   await page.getByRole('group', { name: 'Points of its outline' }).scrollIntoViewIfNeeded();
   await shoot(page, 'points');
+  await page.keyboard.press('Escape');
+}
+
+/** The kite club's photos on a new page: proposals, one of them in another light, and a mosaic of all. */
+async function photos(page: Page): Promise<void> {
+  await page.goto(`http://localhost:${PORT}/`);
+  await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
+  await page.getByTestId('stage').waitFor();
+  const files = (await readdir(join(ROOT, 'public/demo/photos'))).filter((name) => name.endsWith('.jpg'));
+  const bring = async (some: readonly string[]) => {
+    await page
+      .getByTestId('photo-input')
+      .setInputFiles(some.map((name) => join(ROOT, 'public/demo/photos', name)));
+    await page.getByText(`${some.length} photos in the workbox.`).waitFor();
+  };
+  const firstSix = files.filter((name) => name.startsWith('fly-in')).slice(0, 6);
+  await bring(firstSix);
+  await page.getByRole('button', { name: /^Harbour herringbone/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
+  await page.getByRole('button', { name: 'Undo cover page with paper' }).waitFor();
+  await page.getByTestId('stage').press('Shift+A');
+  await page.getByRole('button', { name: 'fly-in-high matters most' }).click();
+  await page.mouse.move(900, 700);
+  await shoot(page, 'proposals');
+  await page.getByRole('button', { name: 'Lay them so' }).click();
+  await page.getByTestId('stage').press('Escape');
+  await page
+    .getByRole('list', { name: 'Pieces, top first' })
+    .locator('button[aria-pressed]')
+    .filter({ hasText: 'fly-in-high' })
+    .click();
+  await page.getByTestId('stage').press('Shift+T');
+  for (const [name, value] of [
+    ['Warmth', '35'],
+    ['Contrast', '25'],
+    ['Fade', '20'],
+  ] as const)
+    await page.getByRole('slider', { name, exact: true }).fill(value);
+  await page.getByRole('heading', { name: 'Light and tone' }).scrollIntoViewIfNeeded();
+  await shoot(page, 'tone');
+  await page.keyboard.press('Escape');
+  await bring(files.filter((name) => !firstSix.includes(name)));
+  await page.getByTestId('stage').press('Shift+M');
+  await page.getByRole('button', { name: 'fly-in-plum-kite is seen over all of it' }).click();
+  await page.getByRole('combobox', { name: 'Order' }).click();
+  await page.getByRole('option', { name: 'Matched to the picture over them' }).click();
+  await page.getByText(/The picture (suits|will be)/).waitFor();
+  await page.mouse.move(900, 700);
+  await shoot(page, 'mosaic');
   await page.keyboard.press('Escape');
 }
 

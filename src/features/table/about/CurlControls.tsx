@@ -1,11 +1,9 @@
 'use client';
 /** Where a sheet stands up from the page. */
 import MenuItem from '@mui/material/MenuItem';
-import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import { HIGHEST_CURL, NEW_CURL } from '@/core/piece/finish/lift';
 import type { Piece } from '@/core/piece/piece';
@@ -13,6 +11,7 @@ import { changeLift } from '@/core/project/edits/make';
 import { fail, ok } from '@/core/result';
 import { CORNER_NAMES, type Curl } from '@/core/treatment/curl';
 import { useSession } from '@/features/table/room/context';
+import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
 
 const LIES: Record<'flat' | Curl['kind'], string> = {
@@ -83,18 +82,14 @@ export function CurlControls({ pieces }: { pieces: readonly Piece[] }) {
       )}
       {curl && curl.kind !== 'middle' && (
         <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-          <Typography id="curl-reach" variant="body2">
-            Bends over {Math.round(curl.reach * 100)} %
-          </Typography>
-          <Slider
-            size="small"
-            aria-labelledby="curl-reach"
+          <LabelledSlider
+            label={`Bends over ${Math.round(curl.reach * 100)} %`}
             min={10}
             max={100}
             step={5}
             value={Math.round(curl.reach * 100)}
             disabled={disabled}
-            onChange={(_, value) => set({ ...curl, reach: (value as number) / 100 })}
+            onChange={(value) => set({ ...curl, reach: value / 100 })}
           />
         </Box>
       )}

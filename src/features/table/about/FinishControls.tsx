@@ -4,7 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
-import Slider from '@mui/material/Slider';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -22,6 +21,7 @@ import { MatControls } from '@/features/table/about/MatControls';
 import { ShadowControls } from '@/features/table/about/ShadowControls';
 import { StrokeControls } from '@/features/table/about/StrokeControls';
 import { TreatmentControls } from '@/features/table/about/TreatmentControls';
+import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
 
 const MATERIAL_NAMES: Record<keyof typeof LIFTS, string> = {
@@ -95,16 +95,12 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
       <MatControls pieces={free} unit={unit} />
       <ShadowControls pieces={free} unit={unit} />
       <BlendField pieces={free} />
-      <Typography id="opacity-label" variant="body2">
-        Opacity {Math.round(opacity * 100)} %
-      </Typography>
-      <Slider
-        size="small"
-        aria-labelledby="opacity-label"
+      <LabelledSlider
+        label={`Opacity ${Math.round(opacity * 100)} %`}
         value={Math.round(opacity * 100)}
         disabled={readOnly}
-        onChange={(_, value) =>
-          perform(changeFinish(surfaceId, free, 'change opacity', { opacity: (value as number) / 100 }))
+        onChange={(value) =>
+          perform(changeFinish(surfaceId, free, 'change opacity', { opacity: value / 100 }))
         }
       />
       {free.length === 1 && piece.material.kind === 'photo' && !readOnly && <ForAllPhotos piece={piece} />}

@@ -7,7 +7,6 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
-import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -28,6 +27,7 @@ import { useMeans, useParts } from '@/features/table/room/colours';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/room/PagePicture';
 import { PhotoPicker } from '@/features/table/sheets/PhotoPicker';
+import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
 
 /** CSS pixels of the page at its longer side. */
@@ -218,17 +218,13 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
                   ))}
                   <MenuItem value="none">Covering them</MenuItem>
                 </TextField>
-                <Typography id="mosaic-opacity" variant="body2">
-                  Opacity {percent(opacity)}
-                </Typography>
-                <Slider
-                  size="small"
-                  aria-labelledby="mosaic-opacity"
+                <LabelledSlider
+                  label={`Opacity ${percent(opacity)}`}
                   min={5}
                   max={100}
                   step={5}
                   value={Math.round(100 * opacity)}
-                  onChange={(_, value) => setOpacity((value as number) / 100)}
+                  onChange={(value) => setOpacity(value / 100)}
                 />
               </>
             )}

@@ -8,7 +8,6 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
-import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconArrowsShuffle } from '@tabler/icons-react';
@@ -29,6 +28,7 @@ import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/room/PagePicture';
 import { LeftOut, PhotoPicker } from '@/features/table/sheets/PhotoPicker';
+import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
 
 /** CSS pixels of a proposal at its longer side. */
@@ -173,17 +173,13 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
           />
           {which !== 'places' && index >= 0 && photos.length > 1 && (
             <Box sx={{ mt: 1.5 }}>
-              <Typography id="emphasis" variant="body2">
-                The starred one {emphasis} times as large
-              </Typography>
-              <Slider
-                size="small"
-                aria-labelledby="emphasis"
+              <LabelledSlider
+                label={`The starred one ${emphasis} times as large`}
                 min={1}
                 max={8}
                 step={0.5}
                 value={emphasis}
-                onChange={(_, value) => change(setEmphasis)(value as number)}
+                onChange={change(setEmphasis)}
               />
             </Box>
           )}

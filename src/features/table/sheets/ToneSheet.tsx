@@ -2,7 +2,6 @@
 /** Light and tone of the selected photos: seen on the page at once, changed or taken back at any time. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { isPicture, type PictureMaterial } from '@/core/piece/material';
@@ -15,6 +14,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces, shownProject } from '@/features/table/room/session';
 import { HistogramChart } from '@/features/table/sheets/HistogramChart';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
+import { LabelledSlider } from '@/ui/LabelledSlider';
 
 /** Pixels at its longer side of the copy whose histogram is shown. */
 const LOOKED = 200;
@@ -151,12 +151,8 @@ function ToneSlider({
   const says = id === 'exposure' ? value.toFixed(2) : String(value);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '116px 1fr 40px', columnGap: 1, alignItems: 'center' }}>
-      <Typography id={`tone-${id}`} variant="body2">
-        {name}
-      </Typography>
-      <Slider
-        size="small"
-        aria-labelledby={`tone-${id}`}
+      <LabelledSlider
+        label={name}
         getAriaValueText={(now) =>
           now === 0 && least < 0 ? 'as it was' : `${now}, ${now < (least + most) / 2 ? ends[0] : ends[1]}`
         }
@@ -166,7 +162,7 @@ function ToneSlider({
         track={least < 0 ? false : 'normal'}
         value={value}
         disabled={disabled}
-        onChange={(_, next) => onChange(next as number)}
+        onChange={onChange}
       />
       <Typography variant="body2" sx={{ textAlign: 'right', fontVariantNumeric: 'tabular-nums' }}>
         {says}
