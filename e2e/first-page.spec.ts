@@ -69,6 +69,7 @@ test('a first page: three photos, a paper, a title; closed without thinking, fou
 
 test('a piece is moved, resized in proportion, turned, nudged, mirrored, copied, undone by name', async ({
   page,
+  context,
 }) => {
   await newPage(page);
   await bringIn(page, photo('fly-in-first-launch'));
@@ -122,9 +123,19 @@ test('a piece is moved, resized in proportion, turned, nudged, mirrored, copied,
   await expect(page.getByRole('button', { name: 'Undo mirror photo' })).toBeVisible();
   await page.keyboard.press('Control+d');
   await expect(slabs(page)).toHaveCount(2);
+  // A picture copied elsewhere lies on the clipboard, and we may not write there: our own copy is laid, and it alone.
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(60, 30);
+    canvas.getContext('2d')!.fillRect(0, 0, 60, 30);
+    await navigator.clipboard.write([new ClipboardItem({ 'image/png': await canvas.convertToBlob() })]);
+  });
+  await context.clearPermissions();
   await page.keyboard.press('Control+c');
   await page.keyboard.press('Control+v');
   await expect(slabs(page)).toHaveCount(3);
+  await page.waitForTimeout(1500);
+  await expect(photosInBox(page)).toHaveCount(1);
   await page.keyboard.press('Delete');
   await expect(slabs(page)).toHaveCount(2);
   for (let i = 0; i < 20; i++) await page.keyboard.press('Control+z');

@@ -99,6 +99,8 @@ function OpenTable() {
     onDrop: (files) => void setTimeout(() => void workbox.bring(files)),
     noClick: true,
     noKeyboard: true,
+    // What is pasted is looked at by useClipboard alone.
+    noPaste: true,
     disabled: readOnly,
   });
   const thumbs = useMemo(
