@@ -21,17 +21,10 @@ import type { Typesetter } from '@/core/text/typesetter';
 import { make, type MakeOptions } from '@/output/make';
 import { nodeTypesetter, nodeWorkshop } from '../../scripts/node/platform';
 import { withExif } from '../../scripts/demo/photos/exif';
-import {
-  assetOf,
-  CUTS,
-  inkPiece,
-  laid,
-  photoOf,
-  project,
-  quarters,
-  wordsOf,
-} from '../../scripts/testing/samples';
+import * as samples from '../../scripts/testing/samples';
 import { difference } from '../../scripts/testing/difference';
+
+const { assetOf, CUTS, inkPiece, laid, photoOf, project, quarters, wordsOf } = samples;
 
 const folder = mkdtempSync(join(tmpdir(), 'output-'));
 const tool = (name: string, ...args: string[]) =>

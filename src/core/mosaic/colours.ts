@@ -1,14 +1,11 @@
 /** What colour a picture is in its parts, for matching. */
+import { toLinear } from '@/core/color/srgb';
 import type { Size } from '@/core/geometry/box';
 
 /** L, a, b in OKLab (Ottosson 2020), L from 0 to 1. */
 export type Lab = readonly [number, number, number];
 
-const linear = Float64Array.from({ length: 256 }, (_, byte) => {
-  const c = byte / 255;
-  // IEC 61966-2-1, the sRGB curve.
-  return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
-});
+const linear = Float64Array.from({ length: 256 }, (_, byte) => toLinear(byte / 255));
 
 /** Linear-light sRGB to OKLab; the matrices are Ottosson’s, “A perceptual color space for image processing”, 2020. */
 function labOf(r: number, g: number, b: number): Lab {

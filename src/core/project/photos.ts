@@ -19,15 +19,21 @@ export interface PagePhotos {
 
 const isPhoto = ({ role, material }: Piece): boolean => role === 'photo' && material.kind === 'photo';
 
-export function photosOn({ pile }: Surface, assets: Project['assets']): PagePhotos {
+/** Tells whether a photo lies behind the opening of a frame. */
+function framedIn(pile: readonly Piece[], assets: Project['assets']): (photo: Piece) => boolean {
   const openings = pile.flatMap((piece) => openingsOf(piece, assets));
+  return (photo) => openings.some((opening) => holdsPhoto(opening, photo));
+}
+
+export function photosOn({ pile }: Surface, assets: Project['assets']): PagePhotos {
   const photos = pile.filter(isPhoto);
+  const framed = framedIn(pile, assets);
   const stays = (piece: Piece) =>
     piece.outline.kind !== 'rectangle' ||
     piece.placement.locked ||
     piece.placement.hidden ||
     (piece.groups?.length ?? 0) > 0 ||
-    openings.some((opening) => holdsPhoto(opening, piece));
+    framed(piece);
   return {
     movable: inReading(photos.filter((piece) => !stays(piece))),
     staying: photos.filter(stays),
@@ -37,8 +43,8 @@ export function photosOn({ pile }: Surface, assets: Project['assets']): PagePhot
 
 /** Photos that wear a finish of their own: all but those behind the opening of a frame. */
 export function unframedPhotos({ pile }: Surface, assets: Project['assets']): Piece[] {
-  const openings = pile.flatMap((piece) => openingsOf(piece, assets));
-  return pile.filter((piece) => isPhoto(piece) && !openings.some((opening) => holdsPhoto(opening, piece)));
+  const framed = framedIn(pile, assets);
+  return pile.filter((piece) => isPhoto(piece) && !framed(piece));
 }
 
 /** Left to right, row by row: what begins in the upper half of the row before belongs to it. */

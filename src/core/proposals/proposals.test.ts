@@ -1,6 +1,7 @@
 /** Arrangements: photos keep their shapes, measures against pages reckoned by hand. */
 import fc from 'fast-check';
 import { overlaps } from '@/core/geometry/box';
+import { croppedIn, fill } from '@/core/proposals/fill';
 import { croppedOf, measure } from '@/core/proposals/measures';
 import { fullBoxes, wholeBoxes, type Slicing } from '@/core/proposals/slicing';
 import { costOf, MOST_PHOTOS, propose, PROPOSALS, type Wish } from '@/core/proposals/propose';
@@ -116,5 +117,44 @@ describe('proposals', () => {
     const wish = { shapes, area: { width: 9, height: 9 }, gap: 0, focal: null, emphasis: 1, seed: 1 };
     expect(() => propose(wish)).toThrow(RangeError);
     expect(propose({ ...wish, shapes: [] })).toEqual([]);
+  });
+});
+
+describe('places that are there already', () => {
+  const places = [
+    { width: 200, height: 300 },
+    { width: 300, height: 200 },
+    { width: 100, height: 100 },
+  ];
+
+  test('by hand: upright goes to upright, level to level; in turn it does not', () => {
+    const shapes = [1.5, 1, 2 / 3];
+    expect(fill(places, shapes, 'shape')).toEqual([2, 0, 1]);
+    expect(croppedIn(places, shapes, [2, 0, 1])).toBeCloseTo(0, 9);
+    expect(fill(places, shapes, 'time')).toEqual([0, 1, 2]);
+    // 5/9 of the first is lost, a third of the second and the third; weighted by 6, 6 and 1.
+    expect(croppedIn(places, shapes, [0, 1, 2])).toBeCloseTo((6 * (5 / 9) + 6 / 3 + 1 / 3) / 13, 9);
+  });
+
+  test('too few photos leave places free, too many are left out; no order crops less than the best one', () => {
+    expect(fill(places, [1.5], 'shape')).toEqual([-1, 0, -1]);
+    expect(fill(places, [1.5], 'time')).toEqual([0, -1, -1]);
+    expect(croppedIn(places, [], [-1, -1, -1])).toBe(0);
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0.4, max: 2.6, noNaN: true }), { minLength: 3, maxLength: 5 }),
+        (shapes) => {
+          const lost = (filled: readonly number[]) =>
+            filled.reduce((sum, photo, p) => sum + croppedOf(shapes[photo]!, places[p]!), 0);
+          const best = fill(places, shapes, 'shape');
+          expect(new Set(best).size).toBe(3);
+          for (const a of shapes.keys())
+            for (const b of shapes.keys())
+              for (const c of shapes.keys())
+                if (new Set([a, b, c]).size === 3)
+                  expect(lost(best)).toBeLessThanOrEqual(lost([a, b, c]) + 1e-4);
+        },
+      ),
+    );
   });
 });

@@ -1,12 +1,6 @@
 /** Light and tone on pixels. */
+import { LUMA, toEncoded, toLinear } from '@/core/color/srgb';
 import type { Tone, ToneId } from '@/core/tone/settings';
-
-/** IEC 61966-2-1, the sRGB curve, both ways; 0 to 1. */
-const toLinear = (c: number): number => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
-const toEncoded = (c: number): number => (c <= 0.0031308 ? c * 12.92 : 1.055 * c ** (1 / 2.4) - 0.055);
-
-/** Luma of encoded sRGB, Rec. ITU-R BT.709. */
-export const LUMA = [0.2126, 0.7152, 0.0722] as const;
 
 /** The middle grey that contrast turns about, encoded: an 18 % grey card. */
 const GREY = 0.46;

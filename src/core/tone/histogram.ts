@@ -1,5 +1,5 @@
 /** How the light of a photo is spread, and what follows for its exposure. */
-import { LUMA } from '@/core/tone/apply';
+import { LUMA, toLinear } from '@/core/color/srgb';
 import { toneWith, type Tone } from '@/core/tone/settings';
 
 export interface Histogram {
@@ -49,18 +49,13 @@ export function percentile(counts: Uint32Array, share: number): number {
   return counts.length - 1;
 }
 
-const linear = (byte: number): number => {
-  const c = byte / 255;
-  return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
-};
-
 /**
  * What light a photo wants, by its luma: exposure brings the 99th percentile to nine tenths of white in linear light, by one
  * stop and a half at most; shadows are opened by as much as the median then lies below 0.4, contrast is raised where less
  * than six tenths of the range lie between the 2nd and the 98th percentile. Colours are left alone.
  */
 export function autoTone({ luma }: Pick<Histogram, 'luma'>, tone: Tone): Tone {
-  const bright = Math.max(linear(percentile(luma, 0.99)), 0.02);
+  const bright = Math.max(toLinear(percentile(luma, 0.99) / 255), 0.02);
   const exposure = Math.max(-1.5, Math.min(1.5, Math.log2(0.9 / bright)));
   const encoded = (percentile(luma, 0.5) / 255) * 2 ** (exposure / 2.2);
   const spread = (percentile(luma, 0.98) - percentile(luma, 0.02)) / 255;

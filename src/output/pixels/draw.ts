@@ -11,7 +11,6 @@ import type {
   ShadowMark,
   StrokeMark,
   TreatmentMark,
-  Worn,
 } from '@/core/picture/picture';
 import { paintTreatment, type Painted } from '@/core/treatment/paint';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
@@ -20,7 +19,7 @@ import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 export interface DrawingSource {
   platform: Platform;
   /** The picture file decoded and upright, and how many pixels the whole file has; undefined while it is not at hand. */
-  image(asset: string, worn: Worn): (Drawable & { whole: Size }) | undefined;
+  image(asset: string, mark: ImageMark): (Drawable & { whole: Size }) | undefined;
   /** The drawing behind a picture that is one. */
   drawing(asset: string, ink?: string): PlacedDrawing | undefined;
   /** Most pixels a treatment is worked out at, where it must be quick. */

@@ -8,6 +8,7 @@ import { smallBlob } from '@/storage/assets';
 
 /** Pixels a side in which a photo’s mean is taken. */
 const SIDE = 16;
+const GREY: Lab = [0.6, 0, 0];
 /** Milliseconds between looks at what is known so far. */
 const SHOW_EVERY = 200;
 
@@ -40,7 +41,8 @@ export function useMeans(assets: readonly Asset[]): ReadonlyMap<string, Lab> {
         if (gone) return;
         if (known.current.has(asset.sha)) continue;
         const found = await pixels(asset, { width: SIDE, height: SIDE }).catch(() => null);
-        if (found) known.current.set(asset.sha, meanColours(found)[0]!);
+        // One that cannot be read counts as grey: the others need not wait for it.
+        known.current.set(asset.sha, found ? meanColours(found)[0]! : GREY);
         if (performance.now() - shown < SHOW_EVERY) continue;
         shown = performance.now();
         setMeans(new Map(known.current));

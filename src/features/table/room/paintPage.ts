@@ -1,6 +1,6 @@
 /** A page, or a part of it, as a small picture: for the shelf, for versions side by side, for what a choice would do. */
 import type { Box } from '@/core/geometry/box';
-import { compose, scaling, translation } from '@/core/geometry/matrix';
+import { compose, growth, scaling, translation } from '@/core/geometry/matrix';
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Project, Surface } from '@/core/project/model';
@@ -34,9 +34,12 @@ export function paintPage(
       const asset = project.assets[sha];
       return asset && shelf.drawing(asset, ink);
     },
-    image: (sha, worn) => {
+    image: (sha, mark) => {
       const asset = project.assets[sha];
-      return asset && shelf.take(asset, side, worn);
+      // No more of it than is shown here: a mosaic has hundreds.
+      return (
+        asset && shelf.take(asset, growth(mark.matrix) * scale * Math.max(asset.width, asset.height), mark)
+      );
     },
   });
   return canvas;

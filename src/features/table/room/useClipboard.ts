@@ -42,13 +42,11 @@ async function pictureOf(session: Session, shelf: PictureShelf): Promise<Blob> {
       const asset = find(sha);
       return asset && shelf.drawing(asset, ink);
     },
-    image: (sha, worn) => {
+    image: (sha, mark) => {
       const asset = find(sha);
-      const mark = drawn
-        .flatMap(({ marks }) => marks)
-        .find((one) => one.mark === 'image' && one.asset === sha);
-      if (!asset || mark?.mark !== 'image') return undefined;
-      return shelf.take(asset, growth(mark.matrix) * scale * Math.max(asset.width, asset.height), worn);
+      return (
+        asset && shelf.take(asset, growth(mark.matrix) * scale * Math.max(asset.width, asset.height), mark)
+      );
     },
   });
   return canvas.convertToBlob({ type: 'image/png' });

@@ -20,6 +20,7 @@ import { fillPlaces } from '@/core/project/edits/photos';
 import type { Project } from '@/core/project/model';
 import { plainName } from '@/core/project/create';
 import { shapeOf } from '@/core/project/photos';
+import { FILL_ORDERS, type FillOrder } from '@/core/proposals/fill';
 import type { Measures } from '@/core/proposals/measures';
 import { MOST_PHOTOS, propose } from '@/core/proposals/propose';
 import { formatLength, toPoints } from '@/core/units/lengths';
@@ -30,6 +31,11 @@ import { PagePicture } from '@/features/table/room/PagePicture';
 import { LeftOut, PhotoPicker } from '@/features/table/sheets/PhotoPicker';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
+
+const ORDER_NAMES: Record<FillOrder, string> = {
+  time: 'In the order they were taken',
+  shape: 'Where the least is cropped',
+};
 
 /** CSS pixels of a proposal at its longer side. */
 const SIDE = 138;
@@ -98,12 +104,12 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
     const asProject = (edit: Edit) => perform(session.history, edit, 0).project;
     if (which === 'places')
       return wish.photos.length
-        ? (['time', 'shape'] as const).map((order) => {
+        ? FILL_ORDERS.map((order) => {
             const assets = wish.photos.map(({ asset }) => asset);
             const { pairs, over, cropped } = act.filling(here.places, assets, order);
             const edit = fillPlaces(session.surfaceId, pairs);
             return {
-              words: `${act.FILL_ORDERS[order]}: ${croppedInWords(cropped)}.`,
+              words: `${ORDER_NAMES[order]}: ${croppedInWords(cropped)}.`,
               edit,
               ids: pairs.map(({ place }) => place.id),
               project: asProject(edit),

@@ -124,8 +124,7 @@ export class Painter {
     session: Session,
   ): void {
     const sheet = this.sheetOf(piece, light, view, session);
-    if (!sheet.bitmap)
-      return drawPieces(context, [sheet.drawn], view, this.source(session, view, sheet.drawn));
+    if (!sheet.bitmap) return drawPieces(context, [sheet.drawn], view, this.source(session, view));
     const x = Math.round(view[4] + sheet.box.x);
     const y = Math.round(view[5] + sheet.box.y);
     if (
@@ -166,7 +165,7 @@ export class Painter {
         bitmap.getContext('2d')!,
         [{ ...drawn, blend: undefined }],
         compose(translation(-box.x, -box.y), origin),
-        this.source(session, view, drawn),
+        this.source(session, view),
       );
     }
     const sheet: Sheet = { piece, light, scale, tuck, drawn, bitmap, box };
@@ -174,7 +173,7 @@ export class Painter {
     return sheet;
   }
 
-  private source(session: Session, view: Matrix, { marks }: DrawnPiece): DrawingSource {
+  private source(session: Session, view: Matrix): DrawingSource {
     const { assets } = shownProject(session);
     return {
       platform: browser,
@@ -183,14 +182,13 @@ export class Painter {
         const asset = assets[sha];
         return asset && this.shelf.drawing(asset, ink);
       },
-      image: (sha, worn) => {
+      image: (sha, mark) => {
         const asset = assets[sha];
-        const mark = marks.find((m) => m.mark === 'image' && m.asset === sha);
-        if (!asset || mark?.mark !== 'image') return undefined;
+        if (!asset) return undefined;
         return this.shelf.take(
           asset,
           growth(mark.matrix) * growth(view) * Math.max(asset.width, asset.height),
-          worn,
+          mark,
         );
       },
     };

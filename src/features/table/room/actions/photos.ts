@@ -1,6 +1,5 @@
 /** Photos among themselves: arranged by proposal, swapped, put into empty places. */
 import type { Box } from '@/core/geometry/box';
-import { assign } from '@/core/assignment';
 import type { Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
 import { photoPiece } from '@/core/project/create';
@@ -9,7 +8,7 @@ import type { Edit } from '@/core/project/edits/edit';
 import { arrangePhotos, emptyPlaces, swapPhotos } from '@/core/project/edits/photos';
 import { byTime, freeArea, photosOn, shapeOf, waitingPhotos } from '@/core/project/photos';
 import { ok, type Result } from '@/core/result';
-import { croppedOf } from '@/core/proposals/measures';
+import { croppedIn, fill, type FillOrder } from '@/core/proposals/fill';
 import { MOST_PHOTOS } from '@/core/proposals/propose';
 import { newId } from '@/features/shared/ids';
 import { chosen, page, refuse } from '@/features/table/room/actions/choosing';
@@ -102,12 +101,6 @@ export function makePlaces(store: SessionStore): Result<number> {
   return ok(pieces.length);
 }
 
-export const FILL_ORDERS = {
-  time: 'In the order they were taken',
-  shape: 'Where the least is cropped',
-} as const;
-export type FillOrder = keyof typeof FILL_ORDERS;
-
 export interface Placing {
   pairs: { place: Piece; asset: Asset }[];
   /** Photos that find no place. */
@@ -119,39 +112,18 @@ export interface Placing {
 /** Which photo would go into which empty place, and which would be left out. */
 export function filling(places: readonly Piece[], assets: readonly Asset[], order: FillOrder): Placing {
   const photos = byTime(assets);
-  const count = Math.min(places.length, photos.length);
-  const taken = order === 'time' ? photos.slice(0, count).map((_, i) => i) : byShape(places, photos);
-  const pairs = places.flatMap((place, i) => {
-    const asset = photos[taken[i] ?? -1];
-    return asset ? [{ place, asset }] : [];
-  });
-  const used = new Set(pairs.map(({ asset }) => asset.sha));
-  const sizes = pairs.map(({ place: { placement } }) => placement.width * placement.height);
-  const total = sizes.reduce((sum, size) => sum + size, 0) || 1;
+  const boxes = places.map(({ placement }) => placement);
+  const shapes = photos.map(shapeOf);
+  const filled = fill(boxes, shapes, order);
+  const used = new Set(filled);
   return {
-    pairs,
-    over: photos.filter(({ sha }) => !used.has(sha)),
-    cropped: pairs.reduce(
-      (sum, { place, asset }, i) => sum + (croppedOf(shapeOf(asset), place.placement) * sizes[i]!) / total,
-      0,
-    ),
-  };
-}
-
-/** For each place the photo it gets (-1 for none) so that the least is cropped in all. */
-function byShape(places: readonly Piece[], photos: readonly Asset[]): number[] {
-  const few = places.length <= photos.length;
-  const [rows, columns] = few ? [places, photos] : [photos, places];
-  const costs = new Float64Array(rows.length * columns.length);
-  places.forEach(({ placement }, p) =>
-    photos.forEach((asset, a) => {
-      const [row, column] = few ? [p, a] : [a, p];
-      // Among equals the earlier photo comes first.
-      costs[row * columns.length + column] = croppedOf(shapeOf(asset), placement) + 1e-6 * a * (p + 1);
+    pairs: places.flatMap((place, p) => {
+      const asset = photos[filled[p]!];
+      return asset ? [{ place, asset }] : [];
     }),
-  );
-  const found = [...assign(costs, rows.length, columns.length)];
-  return few ? found : places.map((_, p) => found.indexOf(p));
+    over: photos.filter((_, i) => !used.has(i)),
+    cropped: croppedIn(boxes, shapes, filled),
+  };
 }
 
 /** The same photo may lie on the page more than once. */
