@@ -3,10 +3,13 @@ import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { createCanvas, loadImage, type Canvas } from '@napi-rs/canvas';
+import { createCanvas, loadImage, type Canvas, type Image } from '@napi-rs/canvas';
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
+import { blurOf } from '@/core/photos/blur';
+import { likenessOf } from '@/core/photos/likeness';
+import { focusOf } from '@/core/pixels/focus';
 import { invert } from '@/core/geometry/matrix';
 import { packProject } from '@/storage/project-file';
 import { drawPieces, sheetOf } from '@/output/pixels/draw';
@@ -48,9 +51,31 @@ const shootHalf = (half: number): Promise<void> =>
     child.on('exit', (code) => (code === 0 ? resolve() : reject(new Error(`Photos ended with ${code}`))));
   });
 
-async function photoAsset({ file, taken, orientation = 1 }: DemoPhoto): Promise<[Asset, Buffer]> {
+/** Longest sides, pixels, at which a photo is looked at, as when it is brought in. */
+const [CLOSELY, BRIEFLY] = [1600, 180];
+
+/** What is seen in a photo. */
+async function seenIn(image: Image): Promise<Pick<Asset, 'focus' | 'blur' | 'likeness'>> {
+  const pixels = (longest: number) => {
+    const scale = Math.min(1, longest / Math.max(image.width, image.height));
+    const [width, height] = [Math.round(image.width * scale), Math.round(image.height * scale)];
+    const context = createCanvas(width, height).getContext('2d');
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(image, 0, 0, width, height);
+    return context.getImageData(0, 0, width, height);
+  };
+  const small = pixels(BRIEFLY);
+  return {
+    focus: await focusOf(small),
+    likeness: likenessOf(small),
+    blur: blurOf(pixels(CLOSELY)) ?? undefined,
+  };
+}
+
+async function photoAsset({ file, taken, notes, orientation = 1 }: DemoPhoto): Promise<[Asset, Buffer]> {
   const bytes = await readFile(join(PHOTOS, file));
-  const { width, height } = await loadImage(bytes);
+  const image = await loadImage(bytes);
+  const { width, height } = image;
   const [w, h] = orientation >= 5 ? [height, width] : [width, height];
   const sha = createHash('sha256').update(bytes).digest('hex');
   return [
@@ -64,6 +89,8 @@ async function photoAsset({ file, taken, orientation = 1 }: DemoPhoto): Promise<
       orientation,
       ppi: 300,
       taken,
+      ...(await seenIn(image)),
+      ...(notes ? { notes } : {}),
     },
     bytes,
   ];
@@ -74,6 +101,7 @@ async function build(): Promise<void> {
     'scripts/demo',
     'scripts/art',
     'scripts/house',
+    'src/core/photos',
     'src/core/piece',
     'src/core/project',
     'src/core/text',

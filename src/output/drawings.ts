@@ -6,6 +6,7 @@ import { scaling, type Matrix } from '@/core/geometry/matrix';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { Worn } from '@/core/picture/picture';
 import { applyTone } from '@/core/tone/apply';
+import { applyFitted } from '@/core/tone/fitted';
 import { coverage } from '@/core/pixels/coverage';
 import type { Drawable, Platform } from '@/output/platform';
 
@@ -33,7 +34,7 @@ export const inkedDrawing = ({ drawing, whole }: PlacedDrawing, ink: string): Pl
 /** A decoded picture in its light and tone, or stamped in one ink; smaller by `scale` where that is enough. */
 export function wornPixels(
   { source, width, height }: Drawable,
-  { ink, tone }: Worn,
+  { ink, tone, fit }: Worn,
   platform: Platform,
   scale = 1,
 ): Drawable {
@@ -43,6 +44,7 @@ export function wornPixels(
   context.drawImage(source, 0, 0, w, h);
   const pixels = context.getImageData(0, 0, w, h);
   if (tone) applyTone(pixels.data, tone);
+  if (tone && fit) applyFitted(pixels, tone, fit);
   if (ink) coverage(pixels.data, ink);
   context.putImageData(pixels, 0, 0);
   return { source: canvas, width: w, height: h };

@@ -91,8 +91,8 @@ const inkOf = (key: string): string | undefined => wornOf(key)?.ink;
 function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; shop: Workshop } {
   const named = (mark: Mark): Mark => {
     if (mark.mark !== 'image' || !(mark.ink || mark.tone)) return mark;
-    const { ink, tone, ...plain } = mark;
-    return { ...plain, asset: `${mark.asset}${JSON.stringify({ ink, tone })}` };
+    const { ink, tone, fit, ...plain } = mark;
+    return { ...plain, asset: `${mark.asset}${JSON.stringify({ ink, tone, fit })}` };
   };
   const decode = async (key: string): Promise<Drawable> => {
     const decoded = await shop.decode(shaOf(key));

@@ -42,6 +42,10 @@ export const proxyBlob = async (sha: string, level: ProxyLevel): Promise<Blob | 
 export const smallBlob = async (sha: string): Promise<Blob | undefined> =>
   (await proxyBlob(sha, 'thumb')) ?? (await assetBlob(sha));
 
+/** What to show a picture by where it is looked at closely. */
+export const screenBlob = async (sha: string): Promise<Blob | undefined> =>
+  (await proxyBlob(sha, 'screen')) ?? (await readableBlob(sha));
+
 /** A file browsers can decode at full size: the file itself, or the readable copy made when it came in. */
 export const readableBlob = async (sha: string): Promise<Blob | undefined> =>
   (await proxyBlob(sha, 'full')) ?? (await assetBlob(sha));

@@ -3,7 +3,9 @@ import { expose } from 'comlink';
 import type { Size } from '@/core/geometry/box';
 import { fail, ok, type Result } from '@/core/result';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { meaningfulDensity, readHeader, type PictureHeader } from '@/core/pixels/header';
+import { blurOf } from '@/core/photos/blur';
+import { likenessOf } from '@/core/photos/likeness';
+import { readHeader, type PictureHeader } from '@/core/pixels/header';
 import { PRINT_PPI } from '@/core/units/lengths';
 import type { Tracing } from '@/core/pixels/outline';
 import type { ReadDrawing } from '@/core/drawing/read';
@@ -18,6 +20,7 @@ import {
   THUMB_SIDE,
 } from '@/workers/decode';
 import { factsOf, pixelsOf, type Facts } from '@/workers/facts';
+import { fileNotes } from '@/workers/fileNotes';
 import type { KitZip, ListedZip } from '@/workers/zip';
 
 export interface Imported {
@@ -90,13 +93,12 @@ async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Pro
   const header = readHeader(bytes);
   if (!header.ok) return header;
   const { type, ppi } = header.value;
-  const [sha, notes] = await Promise.all([
-    digest(bytes),
-    type === 'image/heic' ? NO_NOTES : cameraNotes(bytes),
-  ]);
+  const [sha, found] = await Promise.all([digest(bytes), fileNotes(bytes)]);
+  // A HEIC's turn is done by its decoder.
+  const orientation = type === 'image/heic' ? 1 : found.orientation;
   let decoded: Decoded;
   try {
-    const tried = await decode(bytes, header.value, notes.orientation ?? 1);
+    const tried = await decode(bytes, header.value, orientation);
     if (!tried.ok) return tried;
     decoded = tried.value;
   } catch {
@@ -108,13 +110,14 @@ async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Pro
     name: name.slice(0, 400),
     bytes: bytes.length,
     ...decoded.stored,
-    orientation: notes.orientation ?? 1,
-    ppi: ppi === PRINT_PPI ? (notes.ppi ?? ppi) : ppi,
-    ...(notes.taken ? { taken: notes.taken } : {}),
+    orientation,
+    ppi: ppi === PRINT_PPI ? (found.ppi ?? ppi) : ppi,
+    ...(found.taken ? { taken: found.taken } : {}),
+    ...(found.notes ? { notes: found.notes } : {}),
   };
   return ok({
     ...(await finish(asset, decoded.bitmap, decoded.full)),
-    camera: notes.camera === true,
+    camera: found.camera,
     ...(still ? { blob: new Blob([still], { type }) } : {}),
     dropped: [],
   });
@@ -202,7 +205,7 @@ async function finish(
   if (!fits) bitmap.close();
   const thumb = await smaller(screen, THUMB_SIDE);
   const facts = factsOf(thumb);
-  const focus = asset.type === 'image/svg+xml' ? {} : { focus: await focusIn(thumb) };
+  const seen = asset.type === 'image/svg+xml' ? {} : await seenIn(screen, thumb);
   const edges = clear ? await edgesIn(screen, uprightSize(asset)) : {};
   // A small picture is its own copy for the screen.
   const own =
@@ -215,15 +218,36 @@ async function finish(
   };
   screen.close();
   thumb.close();
-  return { asset: { ...asset, ...focus, ...edges }, proxies, facts };
+  return { asset: { ...asset, ...seen, ...edges }, proxies, facts };
 }
 
 /** Longest side, pixels, of the copy in which what matters is looked for. */
 const FOCUS_SIDE = 180;
 
-async function focusIn(bitmap: ImageBitmap): Promise<Asset['focus']> {
+/** What a photo's smaller copies show of it. */
+async function seenIn(
+  screen: ImageBitmap,
+  thumb: ImageBitmap,
+): Promise<Pick<Asset, 'focus' | 'blur' | 'likeness'>> {
   const { focusOf } = await import('@/core/pixels/focus');
-  return focusOf(pixelsOf(bitmap, FOCUS_SIDE));
+  const blur = blurOf(pixelsOf(screen, SCREEN_SIDE));
+  return {
+    focus: await focusOf(pixelsOf(thumb, FOCUS_SIDE)),
+    likeness: likenessOf(pixelsOf(thumb, FOCUS_SIDE)),
+    ...(blur === null ? {} : { blur }),
+  };
+}
+
+/** The same of a picture that came in before it was looked for. */
+async function lookAgain(file: Blob): Promise<Pick<Asset, 'focus' | 'blur' | 'likeness'>> {
+  const bitmap = await createImageBitmap(file);
+  const screen = await smaller(bitmap, SCREEN_SIDE);
+  bitmap.close();
+  const thumb = await smaller(screen, THUMB_SIDE);
+  const seen = await seenIn(screen, thumb);
+  screen.close();
+  thumb.close();
+  return seen;
 }
 
 /** Longest side, pixels, of the copy that is traced. */
@@ -240,46 +264,6 @@ async function digest(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
   return Array.from(hash, (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-interface Notes {
-  orientation?: number;
-  taken?: string;
-  ppi?: number;
-  camera?: boolean;
-}
-/** A HEIC's turn is done by its decoder. */
-const NO_NOTES: Notes = {};
-
-async function cameraNotes(bytes: Uint8Array): Promise<Notes> {
-  const { parse } = (await import('exifr/dist/full.esm.mjs')).default;
-  const notes = await parse(bytes, {
-    pick: [
-      'Orientation',
-      'DateTimeOriginal',
-      'CreateDate',
-      'XResolution',
-      'ResolutionUnit',
-      'Make',
-      'Model',
-      'ExposureTime',
-    ],
-    translateValues: false,
-    reviveValues: false,
-  }).catch(() => undefined);
-  const orientation = Number(notes?.Orientation);
-  const date = /^(\d{4}):(\d\d):(\d\d) (\d\d:\d\d:\d\d)/.exec(
-    String(notes?.DateTimeOriginal ?? notes?.CreateDate ?? ''),
-  );
-  // Exif 2.32: a resolution unit of 3 is centimetres, else inches.
-  const density = Number(notes?.XResolution) * (Number(notes?.ResolutionUnit) === 3 ? 2.54 : 1);
-  return {
-    camera: Boolean(notes?.Make ?? notes?.Model ?? notes?.ExposureTime ?? notes?.DateTimeOriginal),
-    ppi: density > 0 ? meaningfulDensity(density) : undefined,
-    orientation:
-      Number.isInteger(orientation) && orientation >= 1 && orientation <= 8 ? orientation : undefined,
-    taken: date && date[1] !== '0000' ? `${date[1]}-${date[2]}-${date[3]}T${date[4]}` : undefined,
-  };
-}
-
 const sheetParts = async (file: Blob) => (await import('@/workers/sheet')).sheetParts(file);
 const cutSheet = async (file: Blob, groups: readonly (readonly number[])[], ppi: number) =>
   (await import('@/workers/sheet')).cutSheet(file, groups, ppi);
@@ -292,6 +276,7 @@ const tracePicture = async (file: Blob, tracing: Tracing, side: number) =>
 
 const importer = {
   importPicture,
+  lookAgain,
   listZip,
   importFromZip,
   bytesFromZip,

@@ -1,5 +1,6 @@
 /** The kite club's photos: invented people and places, made here from light and noise at real camera sizes. */
-import type { Canvas } from '@napi-rs/canvas';
+import { createCanvas, type Canvas } from '@napi-rs/canvas';
+import type { PhotoNotes } from '@/core/photos/notes';
 import { random } from '@/core/random';
 import { tidePool, workshop } from './above';
 import { develop, layer } from './light';
@@ -13,6 +14,8 @@ export interface DemoPhoto {
   taken: string;
   /** Exif orientation the file carries; the pixels are stored turned to match. */
   orientation?: number;
+  /** What the club wrote to it. */
+  notes?: PhotoNotes;
   draw(): Canvas;
 }
 
@@ -283,17 +286,72 @@ function oldPhone(): Canvas {
   return develop(canvas, 13, { grain: 15, bloom: 0.3 });
 }
 
+/** The same a moment later: the camera has moved a little, and was not always held still. */
+function aMomentLater(first: Canvas, shift: number, shaken: number): Canvas {
+  const canvas = createCanvas(first.width, first.height);
+  const context = canvas.getContext('2d');
+  if (shaken) context.filter = `blur(${shaken}px)`;
+  // Drawn a little larger, so that the shift leaves no bare edge.
+  const grown = 1 + (2 * shift) / first.height;
+  context.drawImage(first, -2 * shift, -1.4 * shift, first.width * grown, first.height * grown);
+  return canvas;
+}
+
+const BEACH = 'North beach, Saltmarsh Bay';
+
 export const DEMO_PHOTOS: readonly DemoPhoto[] = [
-  { file: 'workshop-table.jpg', taken: '2026-03-14T10:42:18', draw: workshop },
-  { file: 'fly-in-first-launch.jpg', taken: '2026-05-16T11:05:41', draw: firstLaunch },
-  { file: 'fly-in-all-up.jpg', taken: '2026-05-16T11:38:02', draw: skyFull },
+  {
+    file: 'workshop-table.jpg',
+    taken: '2026-03-14T10:42:18',
+    notes: { place: 'The boathouse, Saltmarsh Bay', caption: 'Spars, silk and far too much glue.' },
+    draw: workshop,
+  },
+  {
+    file: 'fly-in-first-launch.jpg',
+    taken: '2026-05-16T11:05:41',
+    notes: {
+      place: BEACH,
+      people: ['Ines', 'Olu'],
+      stars: 5,
+      caption: 'The red one goes up at the first try.',
+    },
+    draw: firstLaunch,
+  },
+  {
+    file: 'fly-in-first-launch-again.jpg',
+    taken: '2026-05-16T11:05:44',
+    notes: { place: BEACH },
+    draw: () => aMomentLater(firstLaunch(), 26, 0),
+  },
+  {
+    file: 'fly-in-all-up.jpg',
+    taken: '2026-05-16T11:38:02',
+    notes: { place: BEACH, stars: 4 },
+    draw: skyFull,
+  },
+  {
+    file: 'fly-in-all-up-shaken.jpg',
+    taken: '2026-05-16T11:38:05',
+    notes: { place: BEACH },
+    draw: () => aMomentLater(skyFull(), 18, 11),
+  },
   { file: 'fly-in-through-the-grass.jpg', taken: '2026-05-16T12:10:55', draw: throughGrass },
   { file: 'fly-in-high.jpg', taken: '2026-05-16T12:24:30', orientation: 6, draw: highUp },
   { file: 'fly-in-plum-kite.jpg', taken: '2026-05-16T13:02:11', draw: closeUp },
-  { file: 'fly-in-ines-and-olu.jpg', taken: '2026-05-16T13:15:47', draw: twoOnTheSand },
+  {
+    file: 'fly-in-ines-and-olu.jpg',
+    taken: '2026-05-16T13:15:47',
+    notes: { place: BEACH, people: ['Ines', 'Olu'], stars: 5 },
+    draw: twoOnTheSand,
+  },
   { file: 'fly-in-horizon.jpg', taken: '2026-05-16T08:20:05', draw: horizonLine },
   { file: 'fly-in-last-light.jpg', taken: '2026-05-16T20:51:33', draw: goldenEvening },
-  { file: 'tide-pools.jpg', taken: '2026-07-11T09:31:20', draw: tidePool },
+  {
+    file: 'tide-pools.jpg',
+    taken: '2026-07-11T09:31:20',
+    notes: { place: 'Lantern rocks, Saltmarsh Bay', people: ['Pip'], stars: 3 },
+    draw: tidePool,
+  },
   { file: 'lighthouse-walk.jpg', taken: '2026-09-19T18:47:09', orientation: 8, draw: lighthouseWalk },
   { file: 'lantern-night.jpg', taken: '2026-11-07T19:12:50', draw: lanternNight },
   { file: 'from-olus-old-phone.jpg', taken: '2026-05-16T11:52:00', draw: oldPhone },

@@ -1,6 +1,7 @@
 /** What is known of a picture file. Its bytes live elsewhere, named by their SHA-256, and never change. */
 import type { Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
+import type { PhotoNotes } from '@/core/photos/notes';
 
 export type AssetType = 'image/jpeg' | 'image/png' | 'image/webp' | 'image/heic' | 'image/svg+xml';
 
@@ -22,6 +23,12 @@ export interface Asset {
   taken?: string;
   /** Where the thing lies that matters, as shares of the upright width and height (`focusOf`); the middle if not known. */
   focus?: { x: number; y: number };
+  /** How blurred its sharpest part is, 0 to 1 (`blurOf`); absent if not known, or if it is plain all over. */
+  blur?: number;
+  /** What it looks like, for finding others like it (`likenessOf`). */
+  likeness?: string;
+  /** Who, where and what. */
+  notes?: PhotoNotes;
   /** The outline of what is not transparent, as path data in upright pixels; absent for a full rectangle. */
   cut?: string;
   /** The transparent openings a photo can lie behind, as path data in upright pixels, largest first. */

@@ -6,7 +6,7 @@ import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix, Point } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { Blend } from '@/core/picture/blend';
-import type { Tone } from '@/core/tone/settings';
+import type { Fit, Tone } from '@/core/tone/settings';
 import type { Painted } from '@/core/treatment/paint';
 import type { Toward } from '@/core/treatment/treatment';
 import type { GlyphRun } from '@/core/text/typesetter';
@@ -69,13 +69,15 @@ export interface ImageMark {
   ink?: string;
   /** Its light and tone; those of the file without. */
   tone?: Tone;
+  /** Where its tone depends on how it lies. */
+  fit?: Fit;
   matrix: Matrix;
   clip: Path;
   words?: readonly GlyphRun[];
 }
 
 /** What is done to a picture file before it is drawn. */
-export type Worn = Pick<ImageMark, 'ink' | 'tone'>;
+export type Worn = Pick<ImageMark, 'ink' | 'tone' | 'fit'>;
 
 /** What the face was treated with, laid over it within its outline; `light` shines in the piece's own frame. */
 export interface TreatmentMark {

@@ -1,5 +1,6 @@
 import { nodeTypesetter } from '../../../scripts/node/platform';
-import { contactSheets, shortened, takenInWords } from '@/core/project/contact';
+import { takenInWords } from '@/core/photos/when';
+import { contactSheets, shortened } from '@/core/project/contact';
 import { MOST_PIECES, MOST_SURFACES, pastLimits } from '@/core/project/file';
 import { newLayout } from '@/core/project/model';
 import type { Asset } from '@/core/picture/asset';

@@ -1,5 +1,6 @@
 /** Contact sheets: every photo whole, in rows and columns, with its file's name and when it was taken. */
 import type { Box } from '@/core/geometry/box';
+import { takenInWords } from '@/core/photos/when';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
@@ -23,16 +24,6 @@ const LETTERS = 7.5;
 const GAP = 12;
 const BENEATH = 3;
 const LINE = 1.25;
-
-const MONTHS = 'January February March April May June July August September October November December'.split(
-  ' ',
-);
-
-/** `2026-05-16T14:32:00` as `16 May 2026, 14:32`; nothing if it is not known. */
-export function takenInWords(taken: string | undefined): string {
-  const [, year, month, day, time] = /^(\d{4})-(\d\d)-(\d\d)T(\d\d:\d\d)/.exec(taken ?? '') ?? [];
-  return year ? `${Number(day)} ${MONTHS[Number(month) - 1]} ${year}, ${time}` : '';
-}
 
 const lettersFor = (text: string): GlyphsOutline => ({
   kind: 'glyphs',

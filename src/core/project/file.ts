@@ -16,6 +16,8 @@ import { finishSchema } from '@/core/piece/finish';
 import { HIGHEST_LIFT, lightSchema } from '@/core/piece/finish/lift';
 import { MATERIALS } from '@/core/piece/material';
 import { SHA256 } from '@/core/piece/material/picture';
+import { LIKENESS } from '@/core/photos/likeness';
+import { notesSchema } from '@/core/photos/notes';
 import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
@@ -43,6 +45,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   3: (old) => old,
   // 5: dashes and stitches, treated faces, slits, looks. They may be absent.
   4: (old) => old,
+  // 6: what is known of a photo: how blurred, what like, its notes; sharpening and vignette. They may be absent.
+  5: (old) => old,
 };
 
 export const MOST_PIECES = 5000;
@@ -170,6 +174,9 @@ export const assetSchema = object({
     .noUnknown()
     .default(undefined)
     .optional(),
+  blur: number().min(0).max(1),
+  likeness: string().matches(LIKENESS),
+  notes: notesSchema.default(undefined).optional(),
   cut: outlineData,
   holes: array(outlineData.required()).max(MOST_HOLES),
   lift: number().min(0).max(HIGHEST_LIFT),

@@ -263,7 +263,7 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 6; this one reads up to 5\)/,
+      /newer Bellagraph \(file version 7; this one reads up to 6\)/,
     ],
     [
       'without a version',

@@ -1,4 +1,5 @@
 /** Light and tone of a photo: what can be set. Nothing is ever baked: a photo carries its settings, its file stays as it is. */
+import type { Matrix } from '@/core/geometry/matrix';
 
 export interface ToneSetting {
   id: string;
@@ -37,6 +38,8 @@ export const TONE_SETTINGS = [
   both('filter', 'Its filter', ['blue: skies light', 'red: skies dark']),
   one('sepia', 'Sepia', ['none', 'brown as an old print']),
   one('fade', 'Fade', ['none', 'blacks faded']),
+  one('sharpen', 'Sharpen for print', ['none', 'crisp at its printed size']),
+  both('vignette', 'Corners', ['lighter', 'darker']),
 ] as const satisfies readonly ToneSetting[];
 
 export type ToneId = (typeof TONE_SETTINGS)[number]['id'];
@@ -49,6 +52,17 @@ export interface Tone {
 }
 
 export const PLAIN: Tone = { values: {}, strength: 1 };
+
+/** How a picture lies in its piece: what is set by printed size, or from what is seen of it, needs to know. */
+export interface Fit {
+  /** Shares of the upright picture's width and height to points of the piece's own frame. */
+  matrix: Matrix;
+  /** The piece, points. */
+  width: number;
+  height: number;
+}
+
+export const needsFit = ({ values }: Tone): boolean => Boolean(values.sharpen ?? values.vignette);
 
 /** Whether a tone changes anything. */
 export const isPlain = ({ values, strength }: Tone): boolean =>

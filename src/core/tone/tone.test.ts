@@ -2,6 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import fc from 'fast-check';
 import { applyTone } from '@/core/tone/apply';
+import { applyFitted, sharpen } from '@/core/tone/fitted';
 import { autoTone, histogramOf, percentile } from '@/core/tone/histogram';
 import { isPlain, PLAIN, TONE_SETTINGS, toneWith, type Tone, type ToneId } from '@/core/tone/settings';
 
@@ -157,5 +158,76 @@ describe('auto', () => {
         }
       }),
     );
+  });
+});
+
+describe('as it lies on the page', () => {
+  const grey = (width: number, height: number, value: (x: number, y: number) => number) => ({
+    width,
+    height,
+    data: Uint8ClampedArray.from({ length: 4 * width * height }, (_, i) => {
+      const at = i >> 2;
+      return i % 4 === 3 ? 255 : value(at % width, Math.floor(at / width));
+    }),
+  });
+
+  test('sharpening is ImageMagick’s unsharp mask of a grey picture', () => {
+    const [width, height] = [80, 60];
+    const picture = grey(
+      width,
+      height,
+      (x, y) => 128 + 60 * Math.sin(x / 3) * Math.cos(y / 5) + ((x * 7 + y * 3) % 11),
+    );
+    const pgm = Buffer.concat([
+      Buffer.from(`P5 ${width} ${height} 255\n`),
+      Buffer.from(picture.data.filter((_, i) => i % 4 === 0)),
+    ]);
+    const theirs = execFileSync('/usr/bin/convert', ['pgm:-', '-unsharp', '0x1.5+1.2+0', 'gray:-'], {
+      input: pgm,
+    });
+    sharpen(picture, 1.5, 1.2);
+    // Their kernel is cut off sooner than ours.
+    for (let at = 0; at < width * height; at++)
+      expect(Math.abs(picture.data[4 * at]! - theirs[at]!)).toBeLessThanOrEqual(2);
+  });
+
+  test('how much is sharpened follows the printed size, whatever the copy', () => {
+    const step = () => grey(300, 20, (x) => (x < 150 ? 100 : 160));
+    const at = (inches: number) => {
+      const picture = step();
+      applyFitted(picture, tone({ sharpen: 100 }), {
+        matrix: [72 * inches, 0, 0, 5, -36 * inches, -2.5],
+        width: 72 * inches,
+        height: 5,
+      });
+      // How far from the step the light is changed.
+      return [...Array(150).keys()].filter((x) => picture.data[4 * (10 * 300 + x)] !== 100).length;
+    };
+    // 300 pixels over one inch, over half an inch, over four: the last cannot show anything that fine.
+    expect([at(1), at(0.5), at(4)]).toEqual([4, 7, 2].map((n) => expect.closeTo(n, -1)));
+    expect(at(0.5)).toBeGreaterThan(at(1));
+    expect(at(10)).toBe(0);
+  });
+
+  test('corners of what is seen are darkened, not those of the file', () => {
+    const picture = grey(200, 200, () => 200);
+    // The piece shows the left upper quarter of the picture.
+    applyFitted(picture, tone({ vignette: 100 }), {
+      matrix: [200, 0, 0, 200, -50, -50],
+      width: 100,
+      height: 100,
+    });
+    const value = (x: number, y: number) => picture.data[4 * (y * 200 + x)]!;
+    expect(value(50, 50)).toBe(200);
+    expect(value(99, 99)).toBeLessThan(60);
+    expect(value(0, 0)).toBeLessThan(60);
+    const light = grey(20, 20, () => 100);
+    applyFitted(light, tone({ vignette: -100 }, 0.5), {
+      matrix: [20, 0, 0, 20, -10, -10],
+      width: 20,
+      height: 20,
+    });
+    expect(light.data[0]).toBeGreaterThan(130);
+    expect(light.data[4 * (10 * 20 + 10)]).toBe(100);
   });
 });

@@ -134,6 +134,10 @@ export const listZip = (file: File): Promise<Result<ListedZip>> =>
 export const bytesFromZip = (file: File, path: string): Promise<Result<Blob>> =>
   ask(async (importer) => importer.bytesFromZip(file, path));
 
+/** How blurred a picture is and what like. Throws if it cannot be decoded. */
+export const lookAgain = (file: Blob): ReturnType<Importer['lookAgain']> =>
+  ask((importer) => importer.lookAgain(file));
+
 /** Where the parts of a sheet lie. Throws if the picture cannot be decoded. */
 export const sheetParts = (file: Blob): Promise<SheetParts> => ask((importer) => importer.sheetParts(file));
 

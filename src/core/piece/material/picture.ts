@@ -3,7 +3,8 @@ import { number, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { MaterialKind } from '@/core/piece/material/kind';
-import { isPlain, TONE_SETTINGS, type Tone } from '@/core/tone/settings';
+import { compose, scaling } from '@/core/geometry/matrix';
+import { isPlain, needsFit, TONE_SETTINGS, type Tone } from '@/core/tone/settings';
 import { windowMatrix, windowSchema, type Window } from '@/core/piece/material/window';
 
 export interface PictureBehind<K extends string> {
@@ -46,11 +47,15 @@ export const pictureKind = <K extends string>(
   fill: ({ asset: sha, window, tone }, { size, path, words, asset: find }) => {
     const asset = find(sha);
     if (!asset) return { mark: 'fill', path, colour: MISSING, words };
-    const matrix = windowMatrix(window, uprightSize(asset), size, scale(asset, size, window));
+    const whole = uprightSize(asset);
+    const matrix = windowMatrix(window, whole, size, scale(asset, size, window));
     return {
       mark: 'image',
       asset: sha,
       ...(tone && !isPlain(tone) ? { tone } : {}),
+      ...(tone && needsFit(tone)
+        ? { fit: { matrix: compose(matrix, scaling(whole.width, whole.height)), ...size } }
+        : {}),
       matrix,
       clip: path,
       words,

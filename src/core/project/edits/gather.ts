@@ -24,7 +24,7 @@ export const gather = (kind: Compartment, assets: readonly Asset[]): Edit => ({
   merge: `gather ${kind}`,
   apply(project) {
     for (const asset of assets) {
-      project.assets[asset.sha] = asset;
+      project.assets[asset.sha] ??= asset;
       if (!project[kind].includes(asset.sha)) project[kind].push(asset.sha);
     }
   },

@@ -80,7 +80,7 @@ export const fillPlaces = (surfaceId: string, pairs: readonly { place: Piece; as
     ).apply(project);
     const { pile } = surfaceOf(project, surfaceId);
     for (const { place, asset } of pairs) {
-      project.assets[asset.sha] = asset;
+      project.assets[asset.sha] ??= asset;
       const at = pile.findIndex(({ id }) => id === place.id);
       if (at >= 0) pile[at] = structuredClone(exchanged(place, asset, 'photos'));
     }

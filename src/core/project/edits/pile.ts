@@ -16,7 +16,7 @@ export const layPieces = (
 ): Edit => ({
   label: `${verb} ${naming(pieces)}`,
   apply(project) {
-    for (const asset of assets) project.assets[asset.sha] = asset;
+    for (const asset of assets) project.assets[asset.sha] ??= asset;
     const surface = surfaceOf(project, surfaceId);
     surface.pile.splice(at ?? surface.pile.length, 0, ...structuredClone(pieces as Piece[]));
     if (groups.length) surface.groups.push(...structuredClone(groups as Group[]));
@@ -32,7 +32,7 @@ export const exchangePiece = (
 ): Edit => ({
   label: `exchange ${naming([piece])}`,
   apply(project) {
-    for (const asset of assets) project.assets[asset.sha] = asset;
+    for (const asset of assets) project.assets[asset.sha] ??= asset;
     const { pile } = surfaceOf(project, surfaceId);
     const at = pile.findIndex(({ id }) => id === piece.id);
     if (at >= 0) pile[at] = structuredClone(next);
@@ -62,7 +62,7 @@ export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit 
 export const layBackground = (surfaceId: string, piece: Piece, assets: readonly Asset[]): Edit => ({
   label: 'cover page with paper',
   apply(project) {
-    for (const asset of assets) project.assets[asset.sha] = asset;
+    for (const asset of assets) project.assets[asset.sha] ??= asset;
     const surface = surfaceOf(project, surfaceId);
     const below = surface.pile[0];
     if (below && isBackground(below, surface)) surface.pile.shift();

@@ -88,15 +88,15 @@ export class PictureShelf {
   }
 
   /** A tone is worked out no larger than it is shown, so that a slider is followed. */
-  private worn(bitmap: ImageBitmap, plain: Drawable, { ink, tone }: Worn, pixels: number): Drawable {
+  private worn(bitmap: ImageBitmap, plain: Drawable, { ink, tone, fit }: Worn, pixels: number): Drawable {
     const kept = this.worns.get(bitmap) ?? new Map<string, Drawable>();
     this.worns.set(bitmap, kept);
     const longest = Math.max(plain.width, plain.height);
     // In steps of a half more, so that a little zooming needs no other.
     const side = Math.min(longest, 1.5 ** Math.ceil(Math.log(Math.max(64, pixels)) / Math.log(1.5)));
     const scale = tone && !ink ? side / longest : 1;
-    const key = JSON.stringify({ ink, tone, scale });
-    const known = kept.get(key) ?? wornPixels(plain, { ink, tone }, browser, scale);
+    const key = JSON.stringify({ ink, tone, fit, scale });
+    const known = kept.get(key) ?? wornPixels(plain, { ink, tone, fit }, browser, scale);
     // The one used last is the last in the row.
     kept.delete(key);
     kept.set(key, known);

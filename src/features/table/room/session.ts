@@ -45,6 +45,7 @@ export type Mode =
 /** What may be opened over the table. */
 export type SheetName =
   | 'punches'
+  | 'desk'
   | 'proposals'
   | 'mosaic'
   | 'tone'
@@ -107,6 +108,8 @@ export interface Session {
   /** The project as it was some steps ago, for as long as it is compared. */
   compared: Project | null;
   sheet: SheetName | null;
+  /** Photos, by SHA-256, that the sheet which opens next shall begin with. */
+  wanted: readonly string[];
   loupe: boolean;
   /** CSS pixels a point takes at true size on this screen. */
   trueZoom: number;
@@ -176,6 +179,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       growContents: true,
       compared: null,
       sheet: null,
+      wanted: [],
       loupe: false,
       trueZoom: screenZoom(),
       peeking: null,

@@ -247,6 +247,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
     },
   },
   {
+    keys: 'Shift D',
+    does: 'Photo desk: all photos by time, with stars, names and what is alike',
+    group: 'Pieces',
+    is: shifted('d'),
+    run: (store) => store.setState({ sheet: 'desk' }),
+  },
+  {
     keys: 'Shift A',
     does: 'Arrange photos: proposals for as many as there are',
     group: 'Pieces',

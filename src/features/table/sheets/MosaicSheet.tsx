@@ -67,7 +67,10 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
         .map((asset) => ({ asset, piece: null })),
     [project],
   );
-  const [taken, setTaken] = useState<ReadonlySet<string>>(() => new Set(all.map(act.keyOf)));
+  const [taken, setTaken] = useState<ReadonlySet<string>>(() => {
+    const { wanted } = store.getState();
+    return new Set(wanted.length ? wanted : all.map(act.keyOf));
+  });
   const [starred, setStarred] = useState<string | null>(null);
   const [columns, setColumns] = useState(10);
   const [rows, setRows] = useState(10);

@@ -68,7 +68,8 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const session = useSession(
     useShallow(({ history, surfaceId, selection }): act.Shown => ({ history, surfaceId, selection })),
   );
-  const here = useMemo(() => act.photosHere(session), [session]);
+  const [wanted] = useState(() => store.getState().wanted);
+  const here = useMemo(() => act.photosHere(session, wanted), [session, wanted]);
   const { unit } = session.history.project;
   const readOnly = useSession((each) => each.readOnly);
   const [which, setWhich] = useState<act.Where>(() => act.firstWhere(session, here));
@@ -76,7 +77,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
     () => (which === 'places' ? here.waiting : [...here.onPage, ...here.waiting]),
     [here, which],
   );
-  const [taken, setTaken] = useState<ReadonlySet<string>>(() => act.firstTaken(session, here));
+  const [taken, setTaken] = useState<ReadonlySet<string>>(() => act.firstTaken(session, here, wanted));
   const [focal, setFocal] = useState<string | null>(null);
   const [emphasis, setEmphasis] = useState(3);
   const [margin, setMargin] = useState(() => Math.max(act.page(session).safe, toPoints(0.5, 'in')));

@@ -14,6 +14,7 @@ import { useNotify } from '@/ui/notices';
 type Sheet = ComponentType<{ onClose: () => void }>;
 const SHEETS: Record<SheetName, Sheet> = {
   punches: dynamic(() => import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet)),
+  desk: dynamic(() => import('@/features/table/desk/PhotoDesk').then((m) => m.PhotoDesk)),
   proposals: dynamic(() => import('@/features/table/sheets/ProposalsSheet').then((m) => m.ProposalsSheet)),
   mosaic: dynamic(() => import('@/features/table/sheets/MosaicSheet').then((m) => m.MosaicSheet)),
   tone: dynamic(() => import('@/features/table/sheets/ToneSheet').then((m) => m.ToneSheet)),
@@ -42,7 +43,7 @@ export function Sheets() {
   useRefusalNotice();
   return (
     <>
-      {sheet && createElement(SHEETS[sheet], { onClose: () => store.setState({ sheet: null }) })}
+      {sheet && createElement(SHEETS[sheet], { onClose: () => store.setState({ sheet: null, wanted: [] }) })}
       <Snackbar
         open={matching !== null}
         anchorOrigin={{ vertical: 'top', horizontal: 'center' }}

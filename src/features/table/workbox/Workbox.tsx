@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { IconBuildingWarehouse, IconLayoutCollage, IconPlus } from '@tabler/icons-react';
+import { IconBuildingWarehouse, IconLayoutCollage, IconLayoutGrid, IconPlus } from '@tabler/icons-react';
 import { Fragment, type ReactNode } from 'react';
 import { COMPARTMENTS, type Compartment } from '@/core/project/model';
 import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
@@ -106,14 +106,24 @@ export function Workbox(props: WorkboxProps) {
               !readOnly && (
                 <>
                   {items.photos.length > 1 && (
-                    <Button
-                      size="small"
-                      color="inherit"
-                      startIcon={<IconLayoutCollage size={17} />}
-                      onClick={() => store.setState({ sheet: 'proposals' })}
-                    >
-                      Arrange
-                    </Button>
+                    <>
+                      <Button
+                        size="small"
+                        color="inherit"
+                        startIcon={<IconLayoutGrid size={17} />}
+                        onClick={() => store.setState({ sheet: 'desk' })}
+                      >
+                        Desk
+                      </Button>
+                      <Button
+                        size="small"
+                        color="inherit"
+                        startIcon={<IconLayoutCollage size={17} />}
+                        onClick={() => store.setState({ sheet: 'proposals' })}
+                      >
+                        Arrange
+                      </Button>
+                    </>
                   )}
                   <Button
                     size="small"

@@ -31,15 +31,22 @@ export interface PhotosHere {
   places: Piece[];
 }
 
-export function photosHere(session: Shown): PhotosHere {
+/** `wanted` are photos, by SHA-256, that may come to this page though they lie on another already. */
+export function photosHere(session: Shown, wanted: readonly string[] = []): PhotosHere {
   const { project } = session.history;
   const { movable, staying, places } = photosOn(page(session), project.assets);
+  const onPage = movable.flatMap((piece) => {
+    const asset = piece.material.kind === 'photo' && project.assets[piece.material.asset];
+    return asset ? [{ asset, piece }] : [];
+  });
+  const asked = new Set(wanted);
+  onPage.forEach(({ asset }) => asked.delete(asset.sha));
+  const waiting = waitingPhotos(project);
+  waiting.forEach(({ sha }) => asked.delete(sha));
+  const again = byTime([...asked].flatMap((sha) => project.assets[sha] ?? []));
   return {
-    onPage: movable.flatMap((piece) => {
-      const asset = piece.material.kind === 'photo' && project.assets[piece.material.asset];
-      return asset ? [{ asset, piece }] : [];
-    }),
-    waiting: waitingPhotos(project).map((asset) => ({ asset, piece: null })),
+    onPage,
+    waiting: [...waiting, ...again].map((asset) => ({ asset, piece: null })),
     staying,
     places,
   };
@@ -129,8 +136,16 @@ export function filling(places: readonly Piece[], assets: readonly Asset[], orde
 /** The same photo may lie on the page more than once. */
 export const keyOf = ({ asset, piece }: Arrangeable): string => piece?.id ?? asset.sha;
 
-/** What is arranged to begin with: the photos that are selected, or all on the page, or the first that are waiting. */
-export function firstTaken(session: Shown, { onPage, waiting }: PhotosHere): ReadonlySet<string> {
+/** What is arranged to begin with: the photos that are wanted or selected, or all on the page, or the first that are waiting. */
+export function firstTaken(
+  session: Shown,
+  { onPage, waiting }: PhotosHere,
+  wanted: readonly string[],
+): ReadonlySet<string> {
+  if (wanted.length) {
+    const asked = new Set(wanted);
+    return new Set([...onPage, ...waiting].filter(({ asset }) => asked.has(asset.sha)).map(keyOf));
+  }
   const selected = new Set(session.selection);
   const chosenOnes = onPage.filter(({ piece }) => selected.has(piece!.id));
   const some = chosenOnes.length > 1 ? chosenOnes : onPage.length > 1 ? onPage : [...onPage, ...waiting];

@@ -1,0 +1,132 @@
+/** The photo desk: photos told apart, given stars and names, chosen from; by mouse and by keyboard. */
+import { expect, test, type Page } from '@playwright/test';
+import { axe } from './axe';
+import { bringIn, kept, newPage, notice, photo, photosInBox, slabs } from './table';
+
+const SEVEN = [
+  'fly-in-first-launch',
+  'fly-in-first-launch-again',
+  'fly-in-all-up',
+  'fly-in-all-up-shaken',
+  'fly-in-high',
+  'tide-pools',
+  'workshop-table',
+];
+const shot = async (page: Page, name: string) => {
+  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
+};
+
+test('photos lie by occasion; alike and blurred ones are found; stars, names and places are kept', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, SEVEN.map(photo));
+  await expect(photosInBox(page)).toHaveCount(7);
+  await page.getByRole('button', { name: 'Desk' }).click();
+  const desk = page.getByRole('dialog', { name: 'Photo desk' });
+  const options = desk.getByRole('checkbox');
+  await expect(options).toHaveCount(7);
+  await expect(desk.getByRole('heading', { level: 3 })).toHaveText([
+    'Saturday 14 March 2026',
+    'Saturday 16 May 2026',
+    'Saturday 11 July 2026',
+  ]);
+  await expect(desk.getByText('11:05 to 12:24, 5 photos')).toBeVisible();
+  await expect(desk.getByRole('button', { name: 'Blurred 1' })).toBeVisible();
+  await expect(desk.getByRole('button', { name: 'Alike 4' })).toBeVisible();
+
+  await desk.getByRole('button', { name: 'Alike 4' }).click();
+  await expect(desk.getByRole('heading', { level: 3 })).toHaveText(['Alike 1', 'Alike 2']);
+  await desk.getByRole('button', { name: 'Choose all of Alike 2' }).click();
+  await expect(desk.getByText('The sharpest is fly-in-all-up.')).toBeVisible();
+  await expect(desk.getByText('Taken within 3 seconds.')).toBeVisible();
+  await page.waitForTimeout(400);
+  await shot(page, 'desk-alike');
+  await options.filter({ hasText: 'blurred' }).click();
+  await desk.getByRole('button', { name: 'Put away' }).click();
+  await expect(desk.getByRole('button', { name: 'Alike 2' })).toBeVisible();
+  await expect(options).toHaveCount(2);
+
+  // Names and places, for one and for several.
+  await desk.getByRole('button', { name: /^All 6/ }).click();
+  await desk.getByRole('checkbox', { name: /^fly-in-first-launch,/ }).click();
+  await desk.getByRole('textbox', { name: 'Caption' }).fill('Up at the first try');
+  const who = desk.getByRole('combobox', { name: 'Who is in it' });
+  await who.fill('Ines Marlow, Olu');
+  await who.press('Enter');
+  await expect(desk.getByRole('button', { name: 'Olu' })).toBeVisible();
+  await desk.locator('label').filter({ hasText: '4 Stars' }).click();
+  await desk.getByRole('button', { name: 'Choose all of Saturday 16 May 2026' }).click();
+  await desk.getByRole('textbox', { name: 'Where' }).fill('North beach');
+  await desk.getByRole('textbox', { name: 'Where' }).press('Enter');
+  await desk.getByRole('textbox', { name: 'The clock was slow by' }).fill('-1,5');
+  await desk.getByRole('textbox', { name: 'The clock was slow by' }).press('Enter');
+  await expect(desk.getByText('09:35 to 10:54, 4 photos')).toBeVisible();
+  await page.waitForTimeout(400);
+  await shot(page, 'desk');
+  expect(await axe(page)).toEqual([]);
+  await desk.getByRole('textbox', { name: 'Find' }).fill('mar bea');
+  await expect(options).toHaveCount(1);
+  await expect(options).toHaveAccessibleName('fly-in-first-launch, 4 stars, 1 alike');
+  await kept(page);
+  await page.reload();
+  await expect(photosInBox(page)).toHaveCount(6);
+  await page.getByRole('button', { name: 'Desk' }).click();
+  await desk.getByRole('checkbox', { name: /^fly-in-first-launch,/ }).click();
+  await expect(desk.getByRole('textbox', { name: 'Caption' })).toHaveValue('Up at the first try');
+  await expect(desk.getByRole('textbox', { name: 'Where' })).toHaveValue('North beach');
+  await desk.getByRole('button', { name: 'Shut' }).click();
+  for (let i = 0; i < 6; i++) await page.keyboard.press('Control+z');
+  await expect(photosInBox(page)).toHaveCount(7);
+});
+
+test('by keyboard alone: walked, given stars, chosen, arranged on the page', async ({ page }) => {
+  await newPage(page);
+  await bringIn(page, SEVEN.map(photo));
+  await expect(photosInBox(page)).toHaveCount(7);
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+D');
+  const desk = page.getByRole('dialog', { name: 'Photo desk' });
+  const options = desk.getByRole('checkbox');
+  await options.first().focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(options.nth(1)).toBeFocused();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(options.nth(2)).toBeFocused();
+  await page.keyboard.press('5');
+  await expect(desk.getByText('2 chosen')).toBeVisible();
+  await expect(options.nth(1)).toHaveAccessibleName(/5 stars/);
+  await page.keyboard.press('End');
+  await expect(options.last()).toBeFocused();
+  await page.keyboard.press('Control+Space');
+  await page.keyboard.press('3');
+  await expect(options.last()).toHaveAccessibleName(/3 stars/);
+  await desk.getByRole('combobox', { name: 'Stars' }).press('Enter');
+  await page.getByRole('option', { name: '3 or more' }).press('Enter');
+  await expect(options).toHaveCount(3);
+  await options.first().press('Control+a');
+  await expect(desk.getByText('3 chosen')).toBeVisible();
+  await desk.getByRole('button', { name: 'Arrange them' }).press('Enter');
+  const sheet = page.getByRole('dialog', { name: 'Arrange photos' });
+  await expect(sheet.getByText('3 of 7 photos')).toBeVisible();
+  await sheet.getByRole('option').first().press('Enter');
+  await expect(slabs(page)).toHaveCount(3);
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+D');
+  await expect(desk.getByRole('button', { name: 'Used 3' })).toBeVisible();
+  await desk.getByRole('button', { name: 'Waiting 4' }).press('Enter');
+  await options.first().focus();
+  await page.keyboard.press('Enter');
+  await expect(slabs(page)).toHaveCount(4);
+});
+
+test('files that vanish or lie while they come in are named, and the others arrive', async ({ page }) => {
+  await newPage(page);
+  await bringIn(page, [
+    { name: 'gone.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(0) },
+    { name: 'words.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture at all') },
+  ]);
+  await expect(notice(page)).toContainText('gone.jpg is empty (0 bytes).');
+  await expect(notice(page)).toContainText('words.jpg is not a picture this program knows');
+});
