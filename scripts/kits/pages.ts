@@ -1,5 +1,5 @@
 /** A kit's ready-made pages, composed of its own supplies, and sketches: plans of where photos go. */
-import { PLACE } from '@/core/project/edits/photos';
+import { PLACE } from '@/core/project/frames';
 import type { Box } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { finishOf } from '@/core/piece/finish';

@@ -100,7 +100,10 @@ function sampler(): Project {
           kind: 'photo',
           asset: photo.sha,
           window: { x: 0.5, y: 0.5, zoom: 1.4, turn: 6 },
-          tone: { values: { exposure: 0.5, warmth: 30, mono: 60, sepia: 40 }, strength: 0.9 },
+          tone: {
+            values: { exposure: 0.5, warmth: 30, mono: 60, sepia: 40, sharpen: 50, vignette: 60 },
+            strength: 0.9,
+          },
         },
       },
       turned,

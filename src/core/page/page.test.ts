@@ -126,6 +126,13 @@ describe('sharpness', () => {
     [3, 300, 'sharp', 'Prints at 300 ppi: sharp.'],
     [4.5, 200, 'fair', 'Prints at 200 ppi: fair at this size. Good up to 3 x 2 in.'],
     [9, 100, 'soft', 'Prints at 100 ppi: soft at this size. Good up to 3 x 2 in.'],
+    [
+      // One minute of arc at 45 pixels an inch: 3437.7 / 45 = 76.4 inches.
+      20,
+      45,
+      'soft',
+      'Prints at 45 ppi: soft at this size. Good up to 3 x 2 in. On a wall it looks sharp from 77 in away.',
+    ],
   ])('900 x 600 pixels at %p in wide: %p ppi', (inches, ppi, verdict, words) => {
     const found = sharpnessOf(photo(inches * 72), asset)!;
     expect(found.ppi).toBeCloseTo(ppi, 6);

@@ -5,6 +5,7 @@ import {
   openingAt,
   openingsOf,
   photoBehind,
+  sketchOf,
   sketchOn,
 } from '@/core/project/frames';
 import { sheetOfPieces } from '@/core/project/keep';
@@ -77,6 +78,24 @@ test('a sketch fits any page, in the middle, nothing squashed, its places free',
   expect(pieces.map(({ id }) => id)).toEqual(['n1', 'n2']);
   const [a] = pieces;
   expect(a!.placement).toMatchObject({ width: 144, height: 96, x: 144, y: (864 - 576) / 2 + 120 });
+});
+
+test('a page’s photos and places make a sketch; laid again they are where they were, and empty', () => {
+  const page = laid([
+    inkPiece('strip'),
+    {
+      ...photoOf('a', photo, { x: 36, y: 36, width: 72, height: 48 }, { kind: 'ellipse' }),
+      look: 'l',
+      groups: ['g'],
+    },
+    inkPiece('b', 200, 100, 50, 50, { role: 'photo' }),
+  ]).surfaces[0]!;
+  const sketch = sketchOf(page);
+  expect(sketch.pile.map(({ id }) => id)).toEqual(['a', 'b']);
+  expect(sketch.pile.every(isEmptyPlace)).toBe(true);
+  const [a] = sketchOn(page, sketch, () => 'n');
+  expect(a).toMatchObject({ outline: { kind: 'ellipse' }, placement: page.pile[1]!.placement });
+  expect([a!.look, a!.groups]).toEqual([undefined, undefined]);
 });
 
 test('pieces kept as a supply lie in a sheet as large as they are, with clear ground, one alone upright', () => {

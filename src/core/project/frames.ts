@@ -96,6 +96,33 @@ export function photoBehind(id: string, asset: Asset, { frame, hole, size }: Ope
 export const isEmptyPlace = ({ role, material }: Piece): boolean =>
   role === 'photo' && material.kind === 'ink';
 
+/** The pale card of a place kept free. */
+export const PLACE = '#dcd7ce';
+
+/** A page's photos and places as a sketch: a page with nothing but empty places, cut and finished as they are. */
+export function sketchOf({ id, name, pile, ...page }: Surface): Surface {
+  const places = pile.filter((piece) => holdsOrKeeps(piece) && !piece.placement.hidden);
+  return {
+    ...structuredClone(page),
+    id,
+    name,
+    ground: '#ffffff',
+    groups: [],
+    guides: [],
+    locked: false,
+    pile: places.map(({ tucks: _, look: __, groups: ___, ...piece }) => ({
+      ...structuredClone(piece),
+      name: 'Place',
+      material: { kind: 'ink', colour: PLACE },
+      placement: { ...piece.placement, locked: false },
+    })),
+  };
+}
+
+/** A photo, or a place for one. */
+export const holdsOrKeeps = (piece: Piece): boolean =>
+  (piece.role === 'photo' && piece.material.kind === 'photo') || isEmptyPlace(piece);
+
 /** A sketch's pieces on another page: all of it to be seen, in the middle, nothing squashed. */
 export function sketchOn(page: Size, sketch: Surface, newId: () => string): Piece[] {
   const scale = Math.min(page.width / sketch.width, page.height / sketch.height);

@@ -14,7 +14,8 @@ import { layPieces } from '@/core/project/edits/pile';
 import { perform, startHistory, undo } from '@/core/project/history';
 import { newLayout, newSurface, type Project } from '@/core/project/model';
 import { levelled, WHOLE } from '@/core/piece/material/window';
-import { byTime, freeArea, inReading, photosOn, waitingPhotos } from '@/core/project/photos';
+import { isEmptyPlace } from '@/core/project/frames';
+import { byTime, freeArea, inReading, photosOn, swapsFor, waitingPhotos } from '@/core/project/photos';
 import type { Asset } from '@/core/picture/asset';
 
 const asset = (sha: string, more: Partial<Asset> = {}): Asset => ({
@@ -79,6 +80,28 @@ test('photos change places, places are made and filled', () => {
     placement: find(project, 'cut').placement,
   });
   expect(find(swapped, 'one')).toMatchObject({ name: 'b', material: { asset: b.sha } });
+  // With an empty place: the photo goes there, and leaves one behind.
+  const free = perform(history, emptyPlaces('p-1', [find(project, 'cut')]), 5000).project;
+  const put = perform(
+    startHistory(free),
+    swapPhotos('p-1', [find(free, 'one'), find(free, 'cut')]),
+    0,
+  ).project;
+  expect(find(put, 'cut')).toMatchObject({
+    name: 'a',
+    material: { asset: a.sha },
+    outline: { kind: 'ellipse' },
+  });
+  expect(isEmptyPlace(find(put, 'one'))).toBe(true);
+  // Only what is free to go, and none of other groups.
+  const { surfaces } = history.project;
+  expect(swapsFor(surfaces[0]!, find(project, 'one')).map(({ id }) => id)).toContain('cut');
+  expect(swapsFor(surfaces[0]!, find(project, 'strip'))).toEqual([]);
+  const grouped = {
+    ...surfaces[0]!,
+    pile: surfaces[0]!.pile.map((p) => (p.id === 'cut' ? { ...p, groups: ['g'] } : p)),
+  };
+  expect(swapsFor(grouped, find(project, 'one')).map(({ id }) => id)).not.toContain('cut');
   const emptied = perform(history, emptyPlaces('p-1', [find(project, 'cut')]), 5000).project;
   const [place, ...more] = photosOn(emptied.surfaces[0]!, emptied.assets).places;
   expect(more).toEqual([]);

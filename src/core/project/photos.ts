@@ -47,6 +47,19 @@ export function unframedPhotos({ pile }: Surface, assets: Project['assets']): Pi
   return pile.filter((piece) => isPhoto(piece) && !framed(piece));
 }
 
+/** Photos and empty places of the same group with which a photo may change places, bottom first: none that is locked or hidden. */
+export const swapsFor = ({ pile }: Surface, photo: Piece): Piece[] =>
+  isPhoto(photo)
+    ? pile.filter(
+        (piece) =>
+          piece.id !== photo.id &&
+          (isPhoto(piece) || isEmptyPlace(piece)) &&
+          piece.groups?.at(-1) === photo.groups?.at(-1) &&
+          !piece.placement.locked &&
+          !piece.placement.hidden,
+      )
+    : [];
+
 /** Left to right, row by row: what begins in the upper half of the row before belongs to it. */
 export function inReading(pieces: readonly Piece[]): Piece[] {
   const left = [...pieces].sort((a, b) => top(a) - top(b));

@@ -51,9 +51,28 @@ export const belowPrint = (project: Project, surface: Surface): Sharpness[] =>
     )
     .sort((a, b) => a.ppi - b.ppi);
 
+/** What is as long as this is not read in the hand, points: 20 inches. */
+const POSTER = 1440;
+
+/**
+ * Inches from which the eye no longer tells so many pixels an inch apart: one minute of arc between two of them, the acuity of
+ * normal sight (a visual acuity of 1.0, ISO 8596). 300 ppi want 11.5 inches.
+ */
+export const sharpFrom = (ppi: number): number => 1 / (ppi * Math.tan(Math.PI / 180 / 60));
+
+/** `142 ppi: soft`, while a hand is at it. */
+export const sharpnessInShort = ({ ppi, verdict }: Sharpness): string => `${Math.floor(ppi)} ppi: ${verdict}`;
+
 /** `Prints at 142 ppi: soft at this size. Good up to 6.3 x 4.2 in.` */
-export function describeSharpness({ ppi, good, verdict }: Sharpness, unit: Unit): string {
+export function describeSharpness({ piece, ppi, good, verdict }: Sharpness, unit: Unit): string {
   const words = { sharp: 'sharp', fair: 'fair at this size', soft: 'soft at this size' }[verdict];
   const limit = verdict === 'sharp' ? '' : ` Good up to ${formatSize(good, unit)}.`;
-  return `Prints at ${Math.floor(ppi)} ppi: ${words}.${limit}`;
+  return `Prints at ${Math.floor(ppi)} ppi: ${words}.${limit}${seenFrom()}`;
+
+  function seenFrom(): string {
+    const { width, height } = piece.placement;
+    if (verdict === 'sharp' || Math.max(width, height) < POSTER) return '';
+    const inches = sharpFrom(ppi);
+    return ` On a wall it looks sharp from ${unit === 'in' ? `${Math.ceil(inches)} in` : `${Math.ceil(inches * 2.54)} cm`} away.`;
+  }
 }

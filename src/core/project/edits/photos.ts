@@ -5,6 +5,7 @@ import { isPicture } from '@/core/piece/material';
 import { firstWindow } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { exchanged } from '@/core/project/create';
+import { isEmptyPlace, PLACE } from '@/core/project/frames';
 import { piecesOf, type Edit } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
@@ -48,23 +49,19 @@ export const arrangePhotos = (
   },
 });
 
-/** Lets two photos change places: cut, finish and place stay, the pictures go. */
+/** Lets two photos, or a photo and an empty place, change places: cut, finish and place stay, the pictures go. */
 export const swapPhotos = (surfaceId: string, [a, b]: readonly [Piece, Piece]): Edit => ({
-  label: 'swap 2 photos',
+  label: [a, b].some(isEmptyPlace) ? 'put photo into another place' : 'swap 2 photos',
   apply(project) {
     for (const [piece, from] of [
       [a, b],
       [b, a],
     ] as const) {
       const [draft] = piecesOf(project, surfaceId, [piece.id]);
-      if (!draft || from.material.kind !== 'photo') continue;
-      const { asset, tone } = from.material;
-      draft.material = {
-        kind: 'photo',
-        asset,
-        window: firstWindow(project.assets[asset] ?? {}),
-        ...(tone ? { tone: structuredClone(tone) } : {}),
-      };
+      if (!draft) continue;
+      const material = structuredClone(from.material);
+      if (material.kind === 'photo') material.window = firstWindow(project.assets[material.asset] ?? {});
+      draft.material = material;
       draft.name = from.name;
     }
   },
@@ -86,9 +83,6 @@ export const fillPlaces = (surfaceId: string, pairs: readonly { place: Piece; as
     }
   },
 });
-
-/** The pale card of a place kept free. */
-export const PLACE = '#dcd7ce';
 
 /** Makes places for photos of pieces of any kind: cut, finish and place stay. */
 export const emptyPlaces = (surfaceId: string, pieces: readonly Piece[]): Edit => ({

@@ -16,7 +16,7 @@ import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
 import { AboutPage } from '@/features/table/about/AboutPage';
 import { CutControls } from '@/features/table/about/CutControls';
 import { FinishControls } from '@/features/table/about/FinishControls';
-import { KeepButton } from '@/features/table/about/KeepButton';
+import { KeepPieces } from '@/features/table/about/KeepButtons';
 import { MaterialControls } from '@/features/table/about/MaterialControls';
 import { PlaceControls } from '@/features/table/about/PlaceControls';
 import { useSession } from '@/features/table/room/context';
@@ -98,7 +98,7 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
       ))}
       {!readOnly && (
         <Box sx={{ mx: 1.5, borderTop: '1px dotted', borderColor: 'divider', py: 0.5 }}>
-          <KeepButton pieces={pieces} />
+          <KeepPieces pieces={pieces} />
         </Box>
       )}
     </Box>

@@ -13,7 +13,7 @@ import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatLength, PRINT_PPI } from '@/core/units/lengths';
 import { nameOfSize } from '@/core/units/sizes';
-import { KeepButton } from '@/features/table/about/KeepButton';
+import { KeepPage, KeepSketch } from '@/features/table/about/KeepButtons';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/room/session';
 
@@ -102,7 +102,8 @@ export function AboutPage() {
           />
         </Box>
       </Box>
-      {!readOnly && <KeepButton />}
+      {!readOnly && <KeepPage />}
+      {!readOnly && <KeepSketch />}
     </Box>
   );
 }

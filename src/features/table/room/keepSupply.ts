@@ -2,7 +2,8 @@
 import { proxy, wrap } from 'comlink';
 import type { Piece } from '@/core/piece/piece';
 import { sheetOfPieces } from '@/core/project/keep';
-import type { Project, Surface } from '@/core/project/model';
+import { sketchOf } from '@/core/project/frames';
+import { newLayout, type Project, type Surface } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import type { Kit, Supply } from '@/core/supplies/model';
 import { PRINT_PPI } from '@/core/units/lengths';
@@ -13,7 +14,7 @@ import { newId } from '@/features/shared/ids';
 import { filesFor, makeWorker } from '@/features/table/make/files';
 import { database } from '@/storage/database';
 import { storePage } from '@/storage/assets';
-import { sha256 } from '@/storage/project-file';
+import { FILE_MIME, packProject, sha256 } from '@/storage/project-file';
 import { addKit } from '@/storage/supplies';
 import type { Maker } from '@/workers/make.worker';
 
@@ -76,6 +77,30 @@ export async function keepPage(project: Project, { name, tags, kit }: Kept): Pro
   const preview = await database.previews.get(project.id);
   await storePage(sha, blob, preview?.blob);
   await put(kit, { kind: 'page', name, tags, colours: [], page: sha });
+  return ok(null);
+}
+
+/** The places of a page as a sketch; `preview` paints it in small. */
+export async function keepSketch(
+  project: Project,
+  surface: Surface,
+  { name, tags, kit }: Kept,
+  preview: (sketch: Project) => Promise<Blob>,
+): Promise<Result<null>> {
+  const sketch: Project = {
+    ...newLayout({ ...surface, id: newId(), title: name, unit: project.unit }),
+    surfaces: [sketchOf(surface)],
+  };
+  const small = await preview(sketch);
+  const { parts } = await packProject(
+    sketch,
+    async () => undefined,
+    new Uint8Array(await small.arrayBuffer()),
+  );
+  const blob = new Blob(parts as Uint8Array<ArrayBuffer>[], { type: FILE_MIME });
+  const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
+  await storePage(sha, blob, small);
+  await put(kit, { kind: 'sketch', name, tags, colours: [], page: sha });
   return ok(null);
 }
 

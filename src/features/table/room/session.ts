@@ -42,6 +42,12 @@ export type Mode =
   /** `at` is the point that is held, or with `side` the side that begins there. */
   | { kind: 'reshape'; id: string; at: Spot | null; side: boolean };
 
+/** Photos and places with which the one that is dragged may change places, and the one it is held over. */
+export interface Swaps {
+  with: readonly Piece[];
+  onto: string | null;
+}
+
 /** What may be opened over the table. */
 export type SheetName =
   | 'punches'
@@ -78,6 +84,8 @@ export interface Session {
   tryout: Project | null;
   /** Why what is being dragged snapped, for the pins. */
   snapped: readonly SnapReason[];
+  /** Where a photo may go while it is dragged. */
+  swaps: Swaps | null;
   /** What a hand is drawing a frame round, page points. */
   marquee: Box | null;
   /** An outline that is shown on the page while it is looked for, page points. */
@@ -161,6 +169,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       typesetter,
       tryout: null,
       snapped: [],
+      swaps: null,
       marquee: null,
       sought: null,
       drawing: NOTHING_DRAWN,

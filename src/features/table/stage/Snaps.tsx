@@ -125,7 +125,7 @@ function Gap({ axis, from, to, across, words }: GapProps) {
 }
 
 /** A word on a paper label. */
-function Said({ x, y, words }: { x: number; y: number; words: string }) {
+export function Said({ x, y, words }: { x: number; y: number; words: string }) {
   const width = words.length * 7 + 12;
   return (
     <g>

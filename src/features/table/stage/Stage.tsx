@@ -13,6 +13,8 @@ import { Knots } from '@/features/table/stage/Knots';
 import { Lamp } from '@/features/table/stage/Lamp';
 import { Loupe } from '@/features/table/stage/Loupe';
 import { PeekList } from '@/features/table/stage/PeekList';
+import { SizeTag } from '@/features/table/stage/SizeTag';
+import { SwapPads } from '@/features/table/stage/SwapPads';
 import { Snaps } from '@/features/table/stage/Snaps';
 import { enter, startReshaping } from '@/features/table/room/actions';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
@@ -308,7 +310,13 @@ function Held({ unit }: { unit: 'in' | 'mm' }) {
   const { snapped, marquee, view } = useSession(
     useShallow(({ snapped, marquee, view }) => ({ snapped, marquee, view })),
   );
-  return <Snaps snapped={snapped} marquee={marquee} view={view} unit={unit} />;
+  return (
+    <>
+      <Snaps snapped={snapped} marquee={marquee} view={view} unit={unit} />
+      <SwapPads />
+      <SizeTag unit={unit} />
+    </>
+  );
 }
 
 function ChosenVerbs() {

@@ -26,10 +26,12 @@ import { setPunch } from '@/core/project/edits/cut';
 import { changeFinish } from '@/core/project/edits/make';
 import { isBackground } from '@/core/project/edits/pile';
 import { carryPieces, movePieces, placePiece, scaleWords } from '@/core/project/edits/place';
+import { swapPhotos } from '@/core/project/edits/photos';
 import { surfaceOf } from '@/core/project/model';
+import { swapsFor } from '@/core/project/photos';
 import { wholeUnits } from '@/core/project/tree';
 import { slitEdit, slitLies } from '@/features/table/room/actions';
-import type { Session, SessionStore } from '@/features/table/room/session';
+import type { Session, SessionStore, Swaps } from '@/features/table/room/session';
 import { toPage } from '@/features/table/stage/view';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -44,6 +46,8 @@ export interface Held {
 export interface Dragged {
   edit: Edit | null;
   snapped?: readonly SnapReason[];
+  /** Where a photo that is being moved may change places with another, and which one it would. */
+  swaps?: Swaps;
 }
 export type Drag = (now: Point, held: Held) => Dragged;
 
@@ -83,12 +87,26 @@ function fieldAround(session: Session, moving: readonly Piece[]): SnapField {
   );
 }
 
+/** Pixels about the middle of a photo on which another is dropped to change places with it. */
+export const PAD = 17;
+
+const onPad = ({ placement }: Piece, at: Point, zoom: number): boolean =>
+  Math.hypot(placement.x - at.x, placement.y - at.y) * zoom <= PAD;
+
 export function moveDrag(session: Session, pieces: readonly Piece[], from: Point): Drag {
   const start = toPage(session.view, from);
   const box = extentOfAll(pieces, toolsFor(session.history.project, session.typesetter));
   let field: SnapField | undefined;
+  const [only] = pieces;
+  const others =
+    pieces.length === 1 ? swapsFor(surfaceOf(session.history.project, session.surfaceId), only!) : [];
   return (now, held) => {
     const to = toPage(session.view, now);
+    const onto = snaps(session, held)
+      ? others.find((piece) => onPad(piece, to, session.view.zoom))
+      : undefined;
+    const swaps = { with: others, onto: onto?.id ?? null };
+    if (onto) return { edit: swapPhotos(session.surfaceId, [only!, onto]), swaps };
     let dx = to.x - start.x;
     let dy = to.y - start.y;
     // With Shift straight across or straight down.
@@ -106,7 +124,7 @@ export function moveDrag(session: Session, pieces: readonly Piece[], from: Point
       if (!acrossOnly) dy += found.dy;
       snapped = found.reasons.filter(({ axis }) => (axis === 'x' ? !downOnly : !acrossOnly));
     }
-    return { edit: movePieces(session.surfaceId, pieces, dx, dy), snapped };
+    return { edit: movePieces(session.surfaceId, pieces, dx, dy), snapped, swaps };
   };
 }
 

@@ -220,7 +220,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     hand.current = null;
     cancelAnimationFrame(frame.current);
     store.getState().tryOut(null);
-    store.setState({ marquee: null, drawnGuide: null });
+    store.setState({ marquee: null, drawnGuide: null, swaps: null });
     onMoving([]);
   }
 
@@ -249,8 +249,9 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     cancelAnimationFrame(frame.current);
     frame.current = requestAnimationFrame(() => {
       if (hand.current !== held) return;
-      const { edit, snapped } = held.drag!(now, native);
+      const { edit, snapped, swaps } = held.drag!(now, native);
       if (edit) store.getState().tryOut(edit, snapped);
+      if (swaps?.with.length) store.setState({ swaps });
     });
   }
 
@@ -263,8 +264,8 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const edit = held.moved ? held.drag?.(at(event, stage), event.nativeEvent).edit : null;
     if (edit) store.getState().perform({ ...edit, merge: undefined });
     else store.getState().tryOut(null);
-    if (store.getState().marquee || store.getState().drawnGuide)
-      store.setState({ marquee: null, drawnGuide: null });
+    const { marquee, drawnGuide, swaps } = store.getState();
+    if (marquee || drawnGuide || swaps) store.setState({ marquee: null, drawnGuide: null, swaps: null });
     onMoving([]);
     if (!held.moved && event.type === 'pointerup') held.tap();
   }
