@@ -1,7 +1,7 @@
 /** The photo desk: photos told apart, given stars and names, chosen from; by mouse and by keyboard. */
 import { expect, test, type Page } from '@playwright/test';
 import { axe } from './axe';
-import { bringIn, kept, newPage, notice, photo, photosInBox, slabs } from './table';
+import { bringIn, kept, newPage, photo, photosInBox, slabs } from './table';
 
 const SEVEN = [
   'fly-in-first-launch',
@@ -119,14 +119,4 @@ test('by keyboard alone: walked, given stars, chosen, arranged on the page', asy
   await options.first().focus();
   await page.keyboard.press('Enter');
   await expect(slabs(page)).toHaveCount(4);
-});
-
-test('files that vanish or lie while they come in are named, and the others arrive', async ({ page }) => {
-  await newPage(page);
-  await bringIn(page, [
-    { name: 'gone.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(0) },
-    { name: 'words.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture at all') },
-  ]);
-  await expect(notice(page)).toContainText('gone.jpg is empty (0 bytes).');
-  await expect(notice(page)).toContainText('words.jpg is not a picture this program knows');
 });

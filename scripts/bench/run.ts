@@ -3,19 +3,18 @@
  * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,cupboard` runs some.
  */
 import { spawn } from 'node:child_process';
-import { createHash } from 'node:crypto';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Page } from '@playwright/test';
-import sharp from 'sharp';
 import { CHROMIUM } from '../../playwright.config';
 import { ROOT } from '../node/platform';
 import { unpackProject } from '@/storage/project-file';
 import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
 import { cutting } from './cutting';
+import { importing } from './importing';
 import { photos } from './photos';
 import { cupboard } from './cupboard';
 
@@ -218,139 +217,6 @@ async function outputs(browser: Browser, which: { png: boolean; pdf: boolean }):
   });
 }
 
-/** Forty different photos of 12 megapixels: one demo photo scaled to 4000 x 3000, each with a few bytes of its own. */
-async function fortyPhotos(): Promise<string[]> {
-  const folder = await mkdtemp(join(tmpdir(), 'bench-photos-'));
-  const sources = ['fly-in-first-launch', 'tide-pools', 'lantern-night', 'fly-in-plum-kite'];
-  const bases = await Promise.all(
-    sources.map((name) =>
-      sharp(join(ROOT, 'public/demo/photos', `${name}.jpg`))
-        .resize(4000, 3000, { fit: 'cover' })
-        .jpeg({ quality: 90 })
-        .toBuffer(),
-    ),
-  );
-  return Promise.all(
-    Array.from({ length: 40 }, async (_, i) => {
-      const path = join(folder, `photo-${i}.jpg`);
-      const base = bases[i % bases.length]!;
-      const comment = Buffer.from(`kite ${i}`.padEnd(12));
-      const marker = Buffer.concat([Buffer.from([0xff, 0xfe, 0, comment.length + 2]), comment]);
-      await writeFile(path, Buffer.concat([base.subarray(0, 2), marker, base.subarray(2)]));
-      return path;
-    }),
-  );
-}
-
-async function importing(browser: Browser): Promise<void> {
-  const files = await fortyPhotos();
-  const start = performance.now();
-  const queue = [...files];
-  await Promise.all(
-    [0, 1].map(async () => {
-      for (let file = queue.shift(); file; file = queue.shift()) {
-        const bytes = await readFile(file);
-        createHash('sha256').update(bytes).digest('hex');
-        const screen = await sharp(bytes)
-          .resize(1600, 1600, { fit: 'inside' })
-          .jpeg({ quality: 86 })
-          .toBuffer();
-        await sharp(screen).resize(320, 320, { fit: 'inside' }).jpeg({ quality: 82 }).toBuffer();
-      }
-    }),
-  );
-  const floor = (performance.now() - start) / 1000;
-  const { seconds, longest } = await withPage(browser, async (page) => {
-    await page.goto(`${BASE}/`);
-    await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
-    await page.getByTestId('stage').waitFor();
-    await page.waitForTimeout(1500);
-    await page.evaluate(() => {
-      const tasks: number[] = [];
-      new PerformanceObserver((list) =>
-        list.getEntries().forEach((entry) => tasks.push(entry.duration)),
-      ).observe({ type: 'longtask' });
-      Object.assign(window, { longTasks: tasks });
-    });
-    const before = await page.evaluate(() => performance.now());
-    await page.getByTestId('photo-input').setInputFiles(files);
-    await page.getByText('40 photos in the workbox.').waitFor({ timeout: 180_000 });
-    const after = await page.evaluate(() => performance.now());
-    const tasks = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
-    return { seconds: (after - before) / 1000, longest: Math.max(0, ...tasks) };
-  });
-  note(
-    'Import 40 photos of 12 megapixels',
-    seconds,
-    floor,
-    's',
-    'at most 1.5 x sharp on the same cores',
-    seconds <= 1.5 * floor,
-  );
-  const floorTask = await longestBeside(browser, files);
-  note(
-    'Longest main-thread task while importing',
-    longest,
-    floorTask,
-    'ms',
-    'not over 50 ms; floor: a bare page working 15 ms at a time beside two workers that decode the same photos',
-    longest <= 50,
-  );
-}
-
-/** What the machine itself does to short tasks: the longest of a bare page's, while two workers keep both cores busy. */
-async function longestBeside(browser: Browser, files: readonly string[]): Promise<number> {
-  const photos = await Promise.all(
-    files.slice(0, 8).map(async (file) => (await readFile(file)).toString('base64')),
-  );
-  return withPage(browser, async (page) => {
-    await page.goto(`${BASE}/`);
-    return page.evaluate(async (texts) => {
-      const work = `onmessage = async ({ data }) => {
-        for (let i = 0; i < 3; i++)
-          for (const blob of data) {
-            const bitmap = await createImageBitmap(blob, { resizeWidth: 1600, resizeQuality: 'medium' });
-            const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
-            canvas.getContext('2d').drawImage(bitmap, 0, 0);
-            await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.86 });
-          }
-        postMessage(0);
-      };`;
-      const blobs = await Promise.all(
-        texts.map(async (text) => (await fetch(`data:image/jpeg;base64,${text}`)).blob()),
-      );
-      const address = URL.createObjectURL(new Blob([work]));
-      let busy = 2;
-      for (let i = 0; i < 2; i++) {
-        const worker = new Worker(address);
-        worker.onmessage = () => (busy -= 1);
-        worker.postMessage(blobs.filter((_, k) => k % 2 === i));
-      }
-      // What 15 ms of work is, counted while nothing else runs would be best; the least of many counts comes close.
-      const step = () => {
-        let x = 0;
-        for (let i = 0; i < 200_000; i++) x += Math.sqrt(i);
-        return x;
-      };
-      let least = Infinity;
-      for (let i = 0; i < 60; i++) {
-        const start = performance.now();
-        step();
-        least = Math.min(least, performance.now() - start);
-      }
-      const steps = Math.max(1, Math.round(15 / Math.max(0.05, least)));
-      let longest = 0;
-      while (busy) {
-        await new Promise((done) => setTimeout(done, 60));
-        const start = performance.now();
-        for (let i = 0; i < steps; i++) step();
-        longest = Math.max(longest, performance.now() - start);
-      }
-      return longest;
-    }, photos);
-  });
-}
-
 async function sizes(browser: Browser): Promise<void> {
   const gzipped = (address: string) =>
     withPage(browser, async (page) => {
@@ -408,7 +274,7 @@ try {
   if (wants('drag')) await drag(browser);
   if (wants('png') || wants('pdf'))
     await outputs(browser, { png: Boolean(wants('png')), pdf: Boolean(wants('pdf')) });
-  if (wants('import')) await importing(browser);
+  if (wants('import')) await importing(browser, BASE, withPage, note);
   if (wants('arrange')) await arrange(browser, { withPage, openFile, frames, note });
   if (wants('cutting')) await cutting({ note });
   if (wants('photos')) await photos({ note });

@@ -1,12 +1,8 @@
 /** Every output against tools that are not ours: poppler, qpdf, sharp. */
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
 import sharp from 'sharp';
-import { drawSurface } from '@/core/page/draw';
-import { toolsFor } from '@/core/page/outlines';
 import { invert } from '@/core/geometry/matrix';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
@@ -17,47 +13,14 @@ import { WHOLE } from '@/core/piece/material/window';
 import { BLENDS, type Blend } from '@/core/picture/blend';
 import type { Project } from '@/core/project/model';
 import { sharpnessOf } from '@/core/proof/sharpness';
-import type { Typesetter } from '@/core/text/typesetter';
-import { make, type MakeOptions } from '@/output/make';
-import { nodeTypesetter, nodeWorkshop } from '../../scripts/node/platform';
 import { withExif } from '../../scripts/demo/photos/exif';
+import { making } from '../../scripts/testing/making';
 import * as samples from '../../scripts/testing/samples';
 import { difference } from '../../scripts/testing/difference';
 
-const { assetOf, CUTS, inkPiece, laid, photoOf, project, quarters, wordsOf } = samples;
+const { CUTS, inkPiece, laid, photoOf, project, quarters, wordsOf } = samples;
 
-const folder = mkdtempSync(join(tmpdir(), 'output-'));
-const tool = (name: string, ...args: string[]) =>
-  execFileSync(name, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] });
-const files = new Map<string, Buffer>();
-const register = (bytes: Buffer, width: number, height: number, more: Partial<Asset> = {}): Asset => {
-  const asset = assetOf(bytes, width, height, more);
-  files.set(asset.sha, bytes);
-  return asset;
-};
-
-let typesetter: Typesetter;
-beforeAll(async () => {
-  typesetter = await nodeTypesetter();
-});
-
-async function made(
-  of: Project,
-  options: Partial<MakeOptions> & Pick<MakeOptions, 'format'>,
-  name: string,
-): Promise<string> {
-  const picture = { ...drawSurface(of.surfaces[0]!, toolsFor(of, typesetter)), title: of.title };
-  const workshop = nodeWorkshop(
-    (sha) => of.assets[sha]!,
-    (sha) => files.get(sha)!,
-    typesetter,
-  );
-  const result = await make(picture, { ppi: 300, withBleed: false, cropMarks: false, ...options }, workshop);
-  if (!result.ok) throw new Error(result.message);
-  const path = join(folder, name);
-  writeFileSync(path, Buffer.concat(result.value));
-  return path;
-}
+const { folder, files, tool, register, made } = making();
 
 /** Tiles, groups, a curve, an even-odd hole and a half-clear part, at one inch. */
 const DRAWN =

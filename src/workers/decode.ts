@@ -82,6 +82,16 @@ export function looksDrawn(bytes: Uint8Array): boolean {
   return head.startsWith('<') && /<svg[\s>]|<!DOCTYPE\s+svg/i.test(head);
 }
 
+const PRESS_QUALITY = 0.97;
+
+/** A JPEG in the colours of a press (CMYK) as one in those of the screen, upright: every output then shows the same. */
+export async function screenColours(bytes: Uint8Array<ArrayBuffer>): Promise<Uint8Array<ArrayBuffer>> {
+  const bitmap = await createImageBitmap(new Blob([bytes], { type: 'image/jpeg' }));
+  const jpeg = await encode(bitmap, bitmap.width, bitmap.height, 'image/jpeg', PRESS_QUALITY);
+  bitmap.close();
+  return new Uint8Array(await jpeg.arrayBuffer());
+}
+
 /** A GIF's first picture as PNG: what comes in as a moving picture is kept as a still. */
 export async function stillOfGif(bytes: Uint8Array<ArrayBuffer>): Promise<Uint8Array<ArrayBuffer> | null> {
   if (String.fromCharCode(...bytes.subarray(0, 4)) !== 'GIF8') return null;

@@ -15,6 +15,7 @@ import {
   encode,
   SCREEN_SIDE,
   looksDrawn,
+  screenColours,
   smaller,
   stillOfGif,
   THUMB_SIDE,
@@ -89,13 +90,17 @@ async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Pro
     return drawn.ok ? importDrawing(original, name, drawn.value) : drawn;
   }
   const still = await stillOfGif(original).catch(() => null);
-  const bytes = still ?? original;
-  const header = readHeader(bytes);
+  const given = readHeader(still ?? original);
+  if (!given.ok) return given;
+  const { type, ppi, press } = given.value;
+  const screened = press ? await screenColours(original).catch(() => null) : null;
+  if (press && !screened) return fail('is damaged: the picture in it cannot be decoded');
+  const bytes = screened ?? still ?? original;
+  const header = screened ? readHeader(screened) : given;
   if (!header.ok) return header;
-  const { type, ppi } = header.value;
-  const [sha, found] = await Promise.all([digest(bytes), fileNotes(bytes)]);
-  // A HEIC's turn is done by its decoder.
-  const orientation = type === 'image/heic' ? 1 : found.orientation;
+  const [sha, found] = await Promise.all([digest(bytes), fileNotes(original)]);
+  // A HEIC's turn is done by its decoder, that of a press picture when its colours were changed.
+  const orientation = type === 'image/heic' || screened ? 1 : found.orientation;
   let decoded: Decoded;
   try {
     const tried = await decode(bytes, header.value, orientation);
@@ -118,8 +123,8 @@ async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Pro
   return ok({
     ...(await finish(asset, decoded.bitmap, decoded.full)),
     camera: found.camera,
-    ...(still ? { blob: new Blob([still], { type }) } : {}),
-    dropped: [],
+    ...(screened || still ? { blob: new Blob([bytes], { type }) } : {}),
+    dropped: screened ? ['its press colours (CMYK), which were turned into those of the screen'] : [],
   });
 }
 

@@ -10,6 +10,8 @@ export interface PictureHeader {
   height: number;
   /** Pixels per inch the file states; 300 where it states none, or only the 72 or 96 that stand for none. */
   ppi: number;
+  /** A JPEG in the four colours of a press. */
+  press?: boolean;
 }
 
 /** Bytes a picture file may have. */
@@ -60,7 +62,7 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
 const CUT_OFF = 'is cut off: the end of the picture is missing';
 
 function jpegHeader(bytes: Uint8Array): Result<PictureHeader> {
-  let size: { width: number; height: number } | undefined;
+  let size: { width: number; height: number; press?: boolean } | undefined;
   let ppi = PRINT_PPI;
   for (let at = 2; at + 9 < bytes.length;) {
     if (bytes[at] !== 0xff) return fail('is a damaged JPEG');
@@ -79,6 +81,7 @@ function jpegHeader(bytes: Uint8Array): Result<PictureHeader> {
       size = {
         height: (bytes[at + 5]! << 8) | bytes[at + 6]!,
         width: (bytes[at + 7]! << 8) | bytes[at + 8]!,
+        ...(bytes[at + 9] === 4 ? { press: true } : {}),
       };
     if (marker === 0xda) {
       // The picture must end with an end-of-image marker; some cameras add notes after it.

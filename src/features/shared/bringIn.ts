@@ -103,7 +103,9 @@ export async function bringIn(
           result.full = true;
           await giveUp();
           result.left.push(name);
-        } else result.refused.push(`${name} could not be read.`);
+        } else if (!(await isThere(file)))
+          result.refused.push(`${name} could not be read: it may have been moved or deleted meanwhile.`);
+        else result.refused.push(`${name} could not be read.`);
       }
       done += 1;
       counted(done, arrived[index]);
@@ -115,6 +117,16 @@ export async function bringIn(
   result.assets = result.arrived.map(({ asset }) => asset);
   return result;
 }
+
+/** Whether a file on the disk can still be read. */
+const isThere = (file: File): Promise<boolean> =>
+  file
+    .slice(0, 1)
+    .arrayBuffer()
+    .then(
+      () => true,
+      () => false,
+    );
 
 /** A worker's hands for one job. */
 async function ask<T>(job: (importer: Remote<Importer>) => Promise<T>): Promise<T> {

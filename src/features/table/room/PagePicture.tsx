@@ -17,11 +17,15 @@ interface Props {
   style?: CSSProperties;
 }
 
+/** Milliseconds within which pictures that arrive are painted together. */
+const ARRIVALS = 120;
+
 export function PagePicture({ project, surface, side, part, label, style }: Props) {
   const { store, shelf } = useRoom();
   const holder = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     let frame = 0;
+    let waiting: ReturnType<typeof setTimeout> | undefined;
     const paint = () => {
       frame = 0;
       const element = holder.current;
@@ -33,12 +37,15 @@ export function PagePicture({ project, surface, side, part, label, style }: Prop
       element.getContext('2d')!.drawImage(picture, 0, 0);
     };
     const soon = () => {
+      waiting = undefined;
       frame ||= requestAnimationFrame(paint);
     };
     soon();
-    const stop = shelf.onArrival(soon);
+    // A hundred photos that arrive one after the other are painted a few times, not a hundred.
+    const stop = shelf.onArrival(() => (waiting ??= setTimeout(soon, ARRIVALS)));
     return () => {
       stop();
+      clearTimeout(waiting);
       cancelAnimationFrame(frame);
     };
   }, [store, shelf, project, surface, side, part]);

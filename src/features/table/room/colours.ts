@@ -4,55 +4,58 @@ import type { Size } from '@/core/geometry/box';
 import { meanColours, type Lab } from '@/core/mosaic/colours';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { coverScale, firstWindow, keepCovered } from '@/core/piece/material/window';
-import { smallBlob } from '@/storage/assets';
+import { useRoom } from '@/features/table/room/context';
 
 /** Pixels a side in which a photo’s mean is taken. */
 const SIDE = 16;
 const GREY: Lab = [0.6, 0, 0];
-/** Milliseconds between looks at what is known so far. */
-const SHOW_EVERY = 200;
+/** Photos that are decoded beside each other: the browser does it on other cores. */
+const AT_ONCE = 50;
 
-async function pixels(
-  asset: Asset,
-  size: Size,
-  part?: (whole: Size) => readonly [number, number, number, number],
-) {
-  const blob = await smallBlob(asset.sha);
-  if (!blob) return null;
-  const bitmap = await createImageBitmap(blob);
-  const canvas = new OffscreenCanvas(size.width, size.height);
-  const context = canvas.getContext('2d', { willReadFrequently: true })!;
-  context.imageSmoothingQuality = 'high';
-  const [x, y, width, height] = part?.(bitmap) ?? [0, 0, bitmap.width, bitmap.height];
-  context.drawImage(bitmap, x, y, width, height, 0, 0, size.width, size.height);
-  bitmap.close();
-  return context.getImageData(0, 0, size.width, size.height);
+/** Made once: a mosaic looks at hundreds of photos. */
+let desk: OffscreenCanvasRenderingContext2D | undefined;
+
+/** A picture's part, as pixels of another size. */
+function pixels(
+  bitmap: ImageBitmap,
+  { width, height }: Size,
+  [x, y, w, h]: readonly [number, number, number, number] = [0, 0, bitmap.width, bitmap.height],
+): ImageData {
+  desk ??= new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true })!;
+  if (desk.canvas.width !== width || desk.canvas.height !== height)
+    Object.assign(desk.canvas, { width, height });
+  desk.clearRect(0, 0, width, height);
+  desk.imageSmoothingQuality = 'high';
+  desk.drawImage(bitmap, x, y, w, h, 0, 0, width, height);
+  return desk.getImageData(0, 0, width, height);
 }
 
 /** The mean colour of each photo that is known already, by SHA-256. */
 export function useMeans(assets: readonly Asset[]): ReadonlyMap<string, Lab> {
+  const { shelf } = useRoom();
   const known = useRef(new Map<string, Lab>());
   const [means, setMeans] = useState<ReadonlyMap<string, Lab>>(new Map());
   useEffect(() => {
     let gone = false;
     void (async () => {
-      let shown = performance.now();
-      for (const asset of assets) {
-        if (gone) return;
-        if (known.current.has(asset.sha)) continue;
-        const found = await pixels(asset, { width: SIDE, height: SIDE }).catch(() => null);
-        // One that cannot be read counts as grey: the others need not wait for it.
-        known.current.set(asset.sha, found ? meanColours(found)[0]! : GREY);
-        if (performance.now() - shown < SHOW_EVERY) continue;
-        shown = performance.now();
-        setMeans(new Map(known.current));
-      }
+      const wanted = assets.filter(({ sha }) => !known.current.has(sha));
+      for (let at = 0; at < wanted.length && !gone; at += AT_ONCE)
+        await Promise.all(
+          wanted.slice(at, at + AT_ONCE).map(async (asset) => {
+            const bitmap = await shelf.small(asset.sha).catch(() => undefined);
+            // One that cannot be read counts as grey: the others need not wait for it.
+            known.current.set(
+              asset.sha,
+              bitmap ? meanColours(pixels(bitmap, { width: SIDE, height: SIDE }))[0]! : GREY,
+            );
+          }),
+        );
       if (!gone) setMeans(new Map(known.current));
     })();
     return () => {
       gone = true;
     };
-  }, [assets]);
+  }, [assets, shelf]);
   return means;
 }
 
@@ -63,6 +66,7 @@ export function useParts(
   columns: number,
   rows: number,
 ): readonly Lab[] | null {
+  const { shelf } = useRoom();
   const [parts, setParts] = useState<{ key: string; parts: readonly Lab[] } | null>(null);
   const key = asset ? `${asset.sha} ${width} ${height} ${columns} ${rows}` : '';
   useEffect(() => {
@@ -81,14 +85,17 @@ export function useParts(
         share.y * whole.height,
       ] as const;
     };
-    void pixels(asset, { width: 6 * columns, height: 6 * rows }, seen)
-      .catch(() => null)
-      .then((found) => {
-        if (found && !gone) setParts({ key, parts: meanColours(found, columns, rows) });
+    void shelf
+      .small(asset.sha)
+      .catch(() => undefined)
+      .then((bitmap) => {
+        if (!bitmap || gone) return;
+        const found = pixels(bitmap, { width: 6 * columns, height: 6 * rows }, seen(bitmap));
+        setParts({ key, parts: meanColours(found, columns, rows) });
       });
     return () => {
       gone = true;
     };
-  }, [asset, width, height, columns, rows, key]);
+  }, [asset, width, height, columns, rows, key, shelf]);
   return parts?.key === key ? parts.parts : null;
 }

@@ -23,7 +23,8 @@ export class PictureShelf {
   private readonly decoded = new Map<string, ImageBitmap>();
   private readonly drawings = new Map<string, PlacedDrawing>();
   private readonly worns = new WeakMap<ImageBitmap, Map<string, Drawable>>();
-  private readonly asked = new Set<string>();
+  /** What was sent for, and is there or on its way. */
+  private readonly asked = new Map<string, Promise<void>>();
   private readonly wholes: string[] = [];
   private readonly listeners = new Set<(sha: string) => void>();
 
@@ -67,9 +68,11 @@ export class PictureShelf {
     return undefined;
   }
 
-  private async open(asset: Asset): Promise<void> {
-    if (this.asked.has(asset.sha)) return;
-    this.asked.add(asset.sha);
+  private open(asset: Asset): Promise<void> {
+    return this.once(asset.sha, () => this.read(asset));
+  }
+
+  private async read(asset: Asset): Promise<void> {
     const bytes = await (await readableBlob(asset.sha))?.arrayBuffer();
     const drawing = bytes && openDrawing(asset, new Uint8Array(bytes));
     if (!drawing) return this.askAgain(asset.sha);
@@ -80,6 +83,21 @@ export class PictureShelf {
   /** It may still be on its way into the store. */
   private askAgain(key: string): void {
     setTimeout(() => this.asked.delete(key), 1500);
+  }
+
+  /** The smallest copy, decoded: shared with all that is painted. */
+  async small(sha: string): Promise<ImageBitmap | undefined> {
+    await this.fetch(sha, 'thumb');
+    return this.decoded.get(`${sha} thumb`);
+  }
+
+  /** Does something once, however often it is asked for. */
+  private once(key: string, work: () => Promise<void>): Promise<void> {
+    const known = this.asked.get(key);
+    if (known) return known;
+    const doing = work();
+    this.asked.set(key, doing);
+    return doing;
   }
 
   /** Waits until small copies of all these are at hand, or cannot be had. */
@@ -104,17 +122,17 @@ export class PictureShelf {
     return known;
   }
 
-  private async fetch(sha: string, level: ProxyLevel): Promise<void> {
+  private fetch(sha: string, level: ProxyLevel): Promise<void> {
+    return this.once(`${sha} ${level}`, () => this.decode(sha, level));
+  }
+
+  private async decode(sha: string, level: ProxyLevel): Promise<void> {
     const key = `${sha} ${level}`;
-    if (this.asked.has(key)) return;
-    this.asked.add(key);
     const blob =
       level === 'full'
         ? await readableBlob(sha)
         : ((await proxyBlob(sha, level)) ?? (await readableBlob(sha)));
-    if (!blob) {
-      return this.askAgain(key);
-    }
+    if (!blob) return this.askAgain(key);
     this.decoded.set(key, await createImageBitmap(blob));
     if (level === 'full') this.makeRoom(key);
     this.listeners.forEach((listener) => listener(sha));

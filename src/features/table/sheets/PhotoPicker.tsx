@@ -2,8 +2,8 @@
 /** Photos to choose from by picture: pressed ones are taken, the starred one matters most. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
+import { styled } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconStar, IconStarFilled } from '@tabler/icons-react';
@@ -85,26 +85,18 @@ export function PhotoPicker({
           const name = plainName(photo.asset.name);
           return (
             <Box component="li" key={key} sx={{ position: 'relative', aspectRatio: '1' }}>
-              <Tooltip title={`${name}${photo.piece ? ', on the page' : ''}`}>
-                <ButtonBase
-                  aria-label={name}
-                  aria-pressed={on}
-                  onClick={() => toggle(key)}
-                  sx={{
-                    width: '100%',
-                    height: '100%',
-                    borderRadius: 1,
-                    border: 2,
-                    borderColor: on ? 'primary.main' : 'divider',
-                    opacity: on ? 1 : 0.5,
-                    backgroundImage: thumbs.has(photo.asset.sha)
-                      ? `url("${thumbs.get(photo.asset.sha)}")`
-                      : undefined,
-                    backgroundSize: 'cover',
-                    backgroundPosition: 'center',
-                  }}
-                />
-              </Tooltip>
+              <Choice
+                type="button"
+                title={`${name}${photo.piece ? ', on the page' : ''}`}
+                aria-label={name}
+                aria-pressed={on}
+                onClick={() => toggle(key)}
+                style={{
+                  backgroundImage: thumbs.has(photo.asset.sha)
+                    ? `url("${thumbs.get(photo.asset.sha)}")`
+                    : undefined,
+                }}
+              />
               {on && onFocal && (
                 <Tooltip title={focal === key ? 'Not this one' : `This one ${focalMeans}`}>
                   <IconButton
@@ -151,6 +143,22 @@ export function PhotoPicker({
     </>
   );
 }
+
+// Drawn by the hundred: styles that never change are made once.
+const Choice = styled('button')(({ theme }) => ({
+  display: 'block',
+  width: '100%',
+  height: '100%',
+  padding: 0,
+  borderRadius: 8,
+  border: `2px solid ${(theme.vars ?? theme).palette.divider}`,
+  backgroundColor: 'transparent',
+  backgroundSize: 'cover',
+  backgroundPosition: 'center',
+  cursor: 'pointer',
+  opacity: 0.5,
+  '&[aria-pressed="true"]': { opacity: 1, borderColor: (theme.vars ?? theme).palette.primary.main },
+}));
 
 /** Photos for which there is no place, by picture. */
 export function LeftOut({ assets }: { assets: readonly Asset[] }) {

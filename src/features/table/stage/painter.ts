@@ -51,10 +51,16 @@ export class Painter {
     private readonly shelf: PictureShelf,
   ) {}
 
-  /** A picture arrived: what shows it must be drawn anew. */
-  forget(sha: string): void {
-    for (const [id, { piece }] of this.sheets) if (assetsIn(piece).includes(sha)) this.sheets.delete(id);
-    this.dirty = true;
+  /** A picture arrived: what shows it must be drawn anew. Tells whether anything does. */
+  forget(sha: string): boolean {
+    let shown = false;
+    for (const [id, { piece }] of this.sheets) {
+      if (!assetsIn(piece).includes(sha)) continue;
+      this.sheets.delete(id);
+      shown = true;
+    }
+    this.dirty ||= shown;
+    return shown;
   }
 
   /** Brings the canvases up to date; `moving` are the pieces a hand holds. */

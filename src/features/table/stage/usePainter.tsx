@@ -65,8 +65,7 @@ export function usePainter(moving: readonly string[]) {
         soon();
     });
     const stopShelf = shelf.onArrival((sha) => {
-      painter.forget(sha);
-      soon();
+      if (painter.forget(sha)) soon();
     });
     soon();
     return () => {

@@ -1,0 +1,56 @@
+/** Projects made into files in a folder of their own, for tools that are not ours to look at. */
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { drawSurface } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
+import type { Asset } from '@/core/picture/asset';
+import type { Project } from '@/core/project/model';
+import type { Typesetter } from '@/core/text/typesetter';
+import { make, type MakeOptions } from '@/output/make';
+import { nodeTypesetter, nodeWorkshop } from '../node/platform';
+import { assetOf } from './samples';
+
+export function making() {
+  const folder = mkdtempSync(join(tmpdir(), 'output-'));
+  const files = new Map<string, Buffer>();
+  let typesetter: Promise<Typesetter> | undefined;
+  return {
+    folder,
+    /** By SHA-256. */
+    files: files as ReadonlyMap<string, Buffer>,
+    /** What a command line tool says. */
+    tool: (name: string, ...args: string[]): string =>
+      execFileSync(name, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] }),
+    /** A picture file that pieces may show. */
+    register(bytes: Buffer, width: number, height: number, more: Partial<Asset> = {}): Asset {
+      const asset = assetOf(bytes, width, height, more);
+      files.set(asset.sha, bytes);
+      return asset;
+    },
+    /** The first page as a file of this name; the path to it. */
+    async made(
+      of: Project,
+      options: Partial<MakeOptions> & Pick<MakeOptions, 'format'>,
+      name: string,
+    ): Promise<string> {
+      const letters = await (typesetter ??= nodeTypesetter());
+      const picture = { ...drawSurface(of.surfaces[0]!, toolsFor(of, letters)), title: of.title };
+      const workshop = nodeWorkshop(
+        (sha) => of.assets[sha]!,
+        (sha) => files.get(sha)!,
+        letters,
+      );
+      const result = await make(
+        picture,
+        { ppi: 300, withBleed: false, cropMarks: false, ...options },
+        workshop,
+      );
+      if (!result.ok) throw new Error(result.message);
+      const path = join(folder, name);
+      writeFileSync(path, Buffer.concat(result.value));
+      return path;
+    },
+  };
+}
