@@ -7,7 +7,7 @@ import { createCanvas, loadImage, type Canvas, type Image } from '@napi-rs/canva
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
-import { blurOf } from '@/core/photos/blur';
+import { blurIn } from '../testing/samples';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
 import { invert } from '@/core/geometry/matrix';
@@ -52,7 +52,7 @@ const shootHalf = (half: number): Promise<void> =>
   });
 
 /** Longest sides, pixels, at which a photo is looked at, as when it is brought in. */
-const [CLOSELY, BRIEFLY] = [1600, 180];
+const [CLOSELY, BRIEFLY] = [1600, 128];
 
 /** What is seen in a photo. */
 async function seenIn(image: Image): Promise<Pick<Asset, 'focus' | 'blur' | 'likeness'>> {
@@ -65,10 +65,11 @@ async function seenIn(image: Image): Promise<Pick<Asset, 'focus' | 'blur' | 'lik
     return context.getImageData(0, 0, width, height);
   };
   const small = pixels(BRIEFLY);
+  const closely = pixels(CLOSELY);
   return {
     focus: await focusOf(small),
     likeness: likenessOf(small),
-    blur: blurOf(pixels(CLOSELY)) ?? undefined,
+    blur: blurIn(closely) ?? undefined,
   };
 }
 

@@ -64,17 +64,17 @@ export async function smaller(bitmap: ImageBitmap, longest: number): Promise<Ima
   });
 }
 
-export function encode(
-  bitmap: ImageBitmap,
-  width: number,
-  height: number,
-  type: string,
-  quality: number,
-): Promise<Blob> {
-  const canvas = new OffscreenCanvas(width, height);
-  canvas.getContext('2d')!.drawImage(bitmap, 0, 0);
-  return canvas.convertToBlob({ type, quality });
+/** A bitmap on a canvas whose pixels can be read at little cost. */
+export function drawn(bitmap: ImageBitmap): OffscreenCanvasRenderingContext2D {
+  const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d', {
+    willReadFrequently: true,
+  })!;
+  context.drawImage(bitmap, 0, 0);
+  return context;
 }
+
+export const encode = (bitmap: ImageBitmap, type: string, quality: number): Promise<Blob> =>
+  drawn(bitmap).canvas.convertToBlob({ type, quality });
 
 /** Whether the bytes are a drawing's, by their beginning. */
 export function looksDrawn(bytes: Uint8Array): boolean {
@@ -87,7 +87,7 @@ const PRESS_QUALITY = 0.97;
 /** A JPEG in the colours of a press (CMYK) as one in those of the screen, upright: every output then shows the same. */
 export async function screenColours(bytes: Uint8Array<ArrayBuffer>): Promise<Uint8Array<ArrayBuffer>> {
   const bitmap = await createImageBitmap(new Blob([bytes], { type: 'image/jpeg' }));
-  const jpeg = await encode(bitmap, bitmap.width, bitmap.height, 'image/jpeg', PRESS_QUALITY);
+  const jpeg = await encode(bitmap, 'image/jpeg', PRESS_QUALITY);
   bitmap.close();
   return new Uint8Array(await jpeg.arrayBuffer());
 }
@@ -96,7 +96,7 @@ export async function screenColours(bytes: Uint8Array<ArrayBuffer>): Promise<Uin
 export async function stillOfGif(bytes: Uint8Array<ArrayBuffer>): Promise<Uint8Array<ArrayBuffer> | null> {
   if (String.fromCharCode(...bytes.subarray(0, 4)) !== 'GIF8') return null;
   const still = await createImageBitmap(new Blob([bytes], { type: 'image/gif' }));
-  const png = await encode(still, still.width, still.height, 'image/png', 1);
+  const png = await encode(still, 'image/png', 1);
   still.close();
   return new Uint8Array(await png.arrayBuffer());
 }

@@ -3,8 +3,9 @@ import { expose } from 'comlink';
 import type { Size } from '@/core/geometry/box';
 import { fail, ok, type Result } from '@/core/result';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { blurOf } from '@/core/photos/blur';
+import { blurOf, blurSquares } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
+import { shrunk } from '@/core/pixels/shrink';
 import { readHeader, type PictureHeader } from '@/core/pixels/header';
 import { PRINT_PPI } from '@/core/units/lengths';
 import type { Tracing } from '@/core/pixels/outline';
@@ -12,6 +13,7 @@ import type { ReadDrawing } from '@/core/drawing/read';
 import {
   decodeHeic,
   decodeReduced,
+  drawn,
   encode,
   SCREEN_SIDE,
   looksDrawn,
@@ -179,7 +181,7 @@ async function decode(
     const picture = await decodeHeic(bytes);
     if (!picture.ok) return picture;
     const bitmap = picture.value;
-    const full = await encode(bitmap, bitmap.width, bitmap.height, 'image/jpeg', 0.95);
+    const full = await encode(bitmap, 'image/jpeg', 0.95);
     return ok({ bitmap, stored: { width: bitmap.width, height: bitmap.height }, full });
   }
   const bitmap = await createImageBitmap(new Blob([bytes], { type }));
@@ -209,16 +211,18 @@ async function finish(
   const screen = fits ? bitmap : await smaller(bitmap, SCREEN_SIDE);
   if (!fits) bitmap.close();
   const thumb = await smaller(screen, THUMB_SIDE);
-  const facts = factsOf(thumb);
-  const seen = asset.type === 'image/svg+xml' ? {} : await seenIn(screen, thumb);
+  const small = pixelsOf(thumb, THUMB_SIDE);
+  const facts = factsOf(small);
+  const sheet = drawn(screen);
+  const seen = asset.type === 'image/svg+xml' ? {} : await seenIn(sheet, small);
   const edges = clear ? await edgesIn(screen, uprightSize(asset)) : {};
   // A small picture is its own copy for the screen.
   const own =
     fits && asset.orientation === 1 && asset.type !== 'image/heic' && asset.type !== 'image/svg+xml';
-  const small = own && Math.max(bitmap.width, bitmap.height) <= SMALL_SIDE && asset.bytes <= SMALL_BYTES;
+  const isSmall = own && Math.max(bitmap.width, bitmap.height) <= SMALL_SIDE && asset.bytes <= SMALL_BYTES;
   const proxies = {
-    ...(own ? {} : { screen: await encode(screen, screen.width, screen.height, copies, 0.86) }),
-    ...(small ? {} : { thumb: await encode(thumb, thumb.width, thumb.height, copies, 0.82) }),
+    ...(own ? {} : { screen: await sheet.canvas.convertToBlob({ type: copies, quality: 0.86 }) }),
+    ...(isSmall ? {} : { thumb: await encode(thumb, copies, 0.82) }),
     ...(full ? { full } : {}),
   };
   screen.close();
@@ -227,18 +231,22 @@ async function finish(
 }
 
 /** Longest side, pixels, of the copy in which what matters is looked for. */
-const FOCUS_SIDE = 180;
+const FOCUS_SIDE = 128;
 
-/** What a photo's smaller copies show of it. */
+/** What a photo's copies show of it. */
 async function seenIn(
-  screen: ImageBitmap,
-  thumb: ImageBitmap,
+  sheet: OffscreenCanvasRenderingContext2D,
+  small: ImageData,
 ): Promise<Pick<Asset, 'focus' | 'blur' | 'likeness'>> {
   const { focusOf } = await import('@/core/pixels/focus');
-  const blur = blurOf(pixelsOf(screen, SCREEN_SIDE));
+  const least = shrunk(small, FOCUS_SIDE);
+  const { side, corners } = blurSquares(sheet.canvas);
+  const strip = new Uint8ClampedArray(4 * side * side * corners.length);
+  corners.forEach(({ x, y }, i) => strip.set(sheet.getImageData(x, y, side, side).data, 4 * side * side * i));
+  const blur = blurOf(strip, side);
   return {
-    focus: await focusOf(pixelsOf(thumb, FOCUS_SIDE)),
-    likeness: likenessOf(pixelsOf(thumb, FOCUS_SIDE)),
+    focus: await focusOf(least),
+    likeness: likenessOf(least),
     ...(blur === null ? {} : { blur }),
   };
 }
@@ -249,7 +257,7 @@ async function lookAgain(file: Blob): Promise<Pick<Asset, 'focus' | 'blur' | 'li
   const screen = await smaller(bitmap, SCREEN_SIDE);
   bitmap.close();
   const thumb = await smaller(screen, THUMB_SIDE);
-  const seen = await seenIn(screen, thumb);
+  const seen = await seenIn(drawn(screen), pixelsOf(thumb, THUMB_SIDE));
   screen.close();
   thumb.close();
   return seen;

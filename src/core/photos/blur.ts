@@ -1,6 +1,7 @@
 /** How blurred a photo is. */
 import { LUMA } from '@/core/color/srgb';
 import type { Size } from '@/core/geometry/box';
+import type { Point } from '@/core/geometry/matrix';
 
 /** Squares a side that are looked at, and their pixels a side. */
 const SQUARES = 5;
@@ -14,30 +15,33 @@ const PLAIN = 0.4;
 /** From here on a photo is marked as blurred; our own choice, by eye, on photographs blurred by known amounts. */
 export const BLURRED = 0.5;
 
+/** The squares of a picture that are looked at, each `side` pixels a side, spread evenly. */
+export function blurSquares({ width, height }: Size): { side: number; corners: Point[] } {
+  const side = Math.min(SQUARE, width, height);
+  const corners = Array.from({ length: SQUARES * SQUARES }, (_, i) => ({
+    x: Math.floor(((width - side) * (i % SQUARES)) / (SQUARES - 1)),
+    y: Math.floor(((height - side) * Math.floor(i / SQUARES)) / (SQUARES - 1)),
+  }));
+  return { side, corners };
+}
+
 /**
  * The blur of the sharpest part of a picture, 0 (none) to 1, as Crété-Roffet, Dolmiere, Ladret and Nicolas measure it (“The blur
  * effect: perception and estimation with a new no-reference perceptual blur metric”, 2007): how little is lost when it is
  * blurred once more. The sharpest of the squares in which most happens, since a portrait's ground may be as soft as it likes.
- * Null if all of it is plain. Work on an upright copy of about 1600 pixels.
+ * Null if all of it is plain. `strip` is RGBA of the squares of an upright copy of about 1600 pixels, one below the other.
  */
-export function blurOf({ data, width, height }: Size & { data: Uint8ClampedArray }): number | null {
-  const side = Math.min(SQUARE, width, height);
+export function blurOf(strip: Uint8ClampedArray, side: number): number | null {
   const luma = new Float32Array(side * side);
   const squares: Change[] = [];
-  for (let row = 0; row < SQUARES; row++)
-    for (let column = 0; column < SQUARES; column++) {
-      const left = Math.floor(((width - side) * column) / (SQUARES - 1));
-      const top = Math.floor(((height - side) * row) / (SQUARES - 1));
-      for (let y = 0, at = 0; y < side; y++)
-        for (let x = 0; x < side; x++, at++) {
-          const i = 4 * ((top + y) * width + left + x);
-          luma[at] = LUMA[0] * data[i]! + LUMA[1] * data[i + 1]! + LUMA[2] * data[i + 2]!;
-        }
-      const across = change(luma, side, 1, side);
-      const down = change(luma, side, side, 1);
-      const steps = Math.min(across.steps, down.steps);
-      if (steps >= PLAIN) squares.push({ steps, blur: Math.max(across.blur, down.blur) });
-    }
+  for (let from = 0; from < strip.length; from += 4 * side * side) {
+    for (let at = 0, i = from; at < luma.length; at++, i += 4)
+      luma[at] = LUMA[0] * strip[i]! + LUMA[1] * strip[i + 1]! + LUMA[2] * strip[i + 2]!;
+    const across = change(luma, side, 1, side);
+    const down = change(luma, side, side, 1);
+    const steps = Math.min(across.steps, down.steps);
+    if (steps >= PLAIN) squares.push({ steps, blur: Math.max(across.blur, down.blur) });
+  }
   if (!squares.length) return null;
   squares.sort((a, b) => b.steps - a.steps);
   const sharpest = Math.min(...squares.slice(0, BELIEVED).map(({ blur }) => blur));

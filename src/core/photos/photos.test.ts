@@ -1,10 +1,12 @@
 /** Occasions by hand, likeness and blur on pictures that were changed by known amounts, notes within their limits. */
 import fc from 'fast-check';
 import sharp, { type Sharp } from 'sharp';
-import { BLURRED, blurOf } from '@/core/photos/blur';
+import { BLURRED } from '@/core/photos/blur';
 import { alikeGroups, likenessOf } from '@/core/photos/likeness';
 import { namesIn, notesSchema, tidyNotes } from '@/core/photos/notes';
 import { occasionsOf } from '@/core/photos/occasions';
+import { shrunk } from '@/core/pixels/shrink';
+import { blurIn } from '../../../scripts/testing/samples';
 
 describe('occasions', () => {
   const at = (minutes: number) => ({
@@ -84,7 +86,7 @@ test('more blur measures as more, and a blurred photo is marked', async () => {
     const blurs: number[] = [];
     for (const sigma of [0, 1, 2, 4]) {
       const image = sigma ? sharp(await one.clone().blur(sigma).toBuffer()) : one;
-      blurs.push(blurOf(await pixels(image))!);
+      blurs.push(blurIn(await pixels(image))!);
     }
     expect([...blurs].sort((a, b) => a - b)).toEqual(blurs);
     expect(blurs[0]).toBeLessThan(BLURRED);
@@ -92,9 +94,9 @@ test('more blur measures as more, and a blurred photo is marked', async () => {
   }
   // Nothing to be sharp about, and pictures of a few pixels.
   expect(
-    blurOf({ data: new Uint8ClampedArray(4 * 200 * 200).fill(120), width: 200, height: 200 }),
+    blurIn({ data: new Uint8ClampedArray(4 * 200 * 200).fill(120), width: 200, height: 200 }),
   ).toBeNull();
-  expect(blurOf({ data: new Uint8ClampedArray([1, 2, 3, 255]), width: 1, height: 1 })).toBeNull();
+  expect(blurIn({ data: new Uint8ClampedArray([1, 2, 3, 255]), width: 1, height: 1 })).toBeNull();
   expect(likenessOf({ data: new Uint8ClampedArray([1, 2, 3, 255]), width: 1, height: 1 })).toHaveLength(32);
 });
 
@@ -108,7 +110,7 @@ test('half a sharp picture is enough to be sharp', async () => {
       .png()
       .toBuffer(),
   );
-  expect(blurOf(await pixels(half))).toBeLessThan(BLURRED);
+  expect(blurIn(await pixels(half))).toBeLessThan(BLURRED);
 });
 
 test('notes are kept within what a file may hold', () => {
@@ -129,5 +131,20 @@ test('notes are kept within what a file may hold', () => {
         if (tidied) expect(tidyNotes(tidied)).toEqual(tidied);
       },
     ),
+  );
+});
+
+test('shrunk pixels are means: by hand, and the mean of all stays', () => {
+  const data = Uint8ClampedArray.from([0, 100, 20, 60].flatMap((v) => [v, v, v, 255]));
+  expect([...shrunk({ width: 4, height: 1, data }, 2).data]).toEqual([50, 50, 50, 255, 40, 40, 40, 255]);
+  expect(shrunk({ width: 4, height: 1, data }, 4).data).toBe(data);
+  fc.assert(
+    fc.property(fc.uint8Array({ minLength: 4 * 144, maxLength: 4 * 144 }), (bytes) => {
+      const mean = (of: ArrayLike<number>) => Array.from(of).reduce((a, b) => a + b, 0) / of.length;
+      const all = new Uint8ClampedArray(bytes);
+      expect(Math.abs(mean(shrunk({ width: 12, height: 12, data: all }, 4).data) - mean(all))).toBeLessThan(
+        0.6,
+      );
+    }),
   );
 });

@@ -70,10 +70,37 @@ export async function bringIn(
     index,
   }));
   let done = 0;
+  /** Stores what a worker made of a file, all or nothing, and says how it went; null if the file could not be read. */
+  const keep = async (
+    imported: Result<Imported> | null,
+    { file, path, index }: { file: File; path: string; index: number },
+  ) => {
+    const name = path.split('/').pop()!;
+    try {
+      if (!imported) throw new Error('unreadable');
+      if (!imported.ok) result.refused.push(`${name} ${imported.message}.`);
+      else {
+        const { asset, proxies, facts, camera, dropped, blob } = imported.value;
+        await storeAsset({ asset, blob: blob ?? new Blob([file], { type: asset.type }), proxies });
+        arrived[index] = { asset, facts, camera, dropped, path };
+      }
+    } catch (error) {
+      if (isFull(error)) {
+        result.full = true;
+        await giveUp();
+        result.left.push(name);
+      } else if (!(await isThere(file)))
+        result.refused.push(`${name} could not be read: it may have been moved or deleted meanwhile.`);
+      else result.refused.push(`${name} could not be read.`);
+    }
+    done += 1;
+    counted(done, arrived[index]);
+  };
   const work = async (_: unknown, turn: number) => {
     // Starting a worker takes the page's own time: one a turn, after the screen has said what begins.
     await new Promise((resolve) => setTimeout(resolve, 60 * turn + 30));
     const hand = hire();
+    let storing = Promise.resolve();
     for (let next = queue.shift(); next; next = queue.shift()) {
       const { file, path, zipped, index } = next;
       const name = path.split('/').pop()!;
@@ -88,28 +115,15 @@ export async function bringIn(
         counted((done += 1));
         continue;
       }
-      try {
-        const imported = zipped
-          ? await hand.importer.importFromZip(file, path)
-          : await hand.importer.importPicture(file, name);
-        if (!imported.ok) result.refused.push(`${name} ${imported.message}.`);
-        else {
-          const { asset, proxies, facts, camera, dropped, blob } = imported.value;
-          await storeAsset({ asset, blob: blob ?? new Blob([file], { type: asset.type }), proxies });
-          arrived[index] = { asset, facts, camera, dropped, path };
-        }
-      } catch (error) {
-        if (isFull(error)) {
-          result.full = true;
-          await giveUp();
-          result.left.push(name);
-        } else if (!(await isThere(file)))
-          result.refused.push(`${name} could not be read: it may have been moved or deleted meanwhile.`);
-        else result.refused.push(`${name} could not be read.`);
-      }
-      done += 1;
-      counted(done, arrived[index]);
+      const importing = zipped
+        ? hand.importer.importFromZip(file, path)
+        : hand.importer.importPicture(file, name);
+      // The worker goes on to the next while this one is stored.
+      const imported = await importing.catch(() => null);
+      await storing;
+      storing = keep(imported, { file, path, index });
     }
+    await storing;
     hands.push(hand);
   };
   await Promise.all(Array.from({ length: Math.min(AT_ONCE, files.length) }, work));
