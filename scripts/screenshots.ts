@@ -52,6 +52,10 @@ async function tour(page: Page): Promise<void> {
   await page.mouse.click(...at(10, 2.8));
   await shoot(page, 'table-dark');
   await page.getByRole('button', { name: 'Light surroundings' }).click();
+  await page.getByRole('button', { name: 'Desk' }).click();
+  await page.getByRole('checkbox', { name: /^fly-in-first-launch,/ }).click();
+  await shoot(page, 'desk');
+  await page.keyboard.press('Escape');
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
@@ -141,7 +145,7 @@ async function photos(page: Page): Promise<void> {
       .setInputFiles(some.map((name) => join(ROOT, 'public/demo/photos', name)));
     await page.getByText(`${some.length} photos in the workbox.`).waitFor();
   };
-  const firstSix = files.filter((name) => name.startsWith('fly-in')).slice(0, 6);
+  const firstSix = files.filter((name) => /^fly-in.*(?<!again|shaken)\.jpg$/.test(name)).slice(0, 6);
   await bring(firstSix);
   await page.getByRole('button', { name: /^Harbour herringbone/ }).focus();
   await page.keyboard.press('Enter');

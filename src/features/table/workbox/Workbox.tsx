@@ -129,9 +129,10 @@ export function Workbox(props: WorkboxProps) {
                     size="small"
                     color="inherit"
                     startIcon={<IconPlus size={17} />}
+                    aria-label="Bring in photos"
                     onClick={onPickFiles}
                   >
-                    Bring in photos
+                    Bring in
                   </Button>
                 </>
               )
@@ -214,7 +215,16 @@ export function Compartment({ name, width, count, action, children }: Compartmen
         <Typography variant="caption" color="text.secondary" noWrap>
           {count}
         </Typography>
-        <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>{action}</Box>
+        <Box
+          sx={{
+            ml: 'auto',
+            whiteSpace: 'nowrap',
+            '& .MuiButton-root': { minWidth: 0, px: 0.7 },
+            '& .MuiButton-startIcon': { mr: 0.5 },
+          }}
+        >
+          {action}
+        </Box>
       </Box>
       <Box
         sx={{
