@@ -3,15 +3,30 @@ import { assign } from '@/core/assignment';
 import type { Size } from '@/core/geometry/box';
 import { croppedOf } from '@/core/proposals/measures';
 
-export const FILL_ORDERS = ['time', 'shape'] as const;
+export const FILL_ORDERS = ['time', 'shape', 'stars'] as const;
 export type FillOrder = (typeof FILL_ORDERS)[number];
 
 /**
  * For each place the photo it gets, by its place in the list, or -1 where there are too few: in turn, or so that the least is
- * cropped in all (an optimal assignment of the shares cropped; among equals the earlier photo comes first). `shapes` are the
- * photos’ width by height.
+ * cropped in all (an optimal assignment of the shares cropped; among equals the earlier photo comes first), or the photo with
+ * the most stars into the largest place and so on. `shapes` are the photos’ width by height, `stars` how many each has.
  */
-export function fill(places: readonly Size[], shapes: readonly number[], order: FillOrder): number[] {
+export function fill(
+  places: readonly Size[],
+  shapes: readonly number[],
+  order: FillOrder,
+  stars: readonly number[] = [],
+): number[] {
+  if (order === 'stars') {
+    const falling = (values: readonly number[]) =>
+      values.map((_, i) => i).sort((a, b) => values[b]! - values[a]! || a - b);
+    const photos = falling(shapes.map((_, s) => stars[s] ?? 0));
+    const filled = new Array<number>(places.length).fill(-1);
+    falling(places.map(({ width, height }) => width * height)).forEach(
+      (p, i) => (filled[p] = photos[i] ?? -1),
+    );
+    return filled;
+  }
   if (order === 'time') return places.map((_, p) => (p < shapes.length ? p : -1));
   const few = places.length <= shapes.length;
   const [rows, columns] = few ? [places.length, shapes.length] : [shapes.length, places.length];

@@ -136,6 +136,16 @@ describe('places that are there already', () => {
     expect(croppedIn(places, shapes, [0, 1, 2])).toBeCloseTo((6 * (5 / 9) + 6 / 3 + 1 / 3) / 13, 9);
   });
 
+  test('the most stars come to the largest place; what has none comes last, in its order', () => {
+    const three = [
+      { width: 1, height: 1 },
+      { width: 3, height: 3 },
+      { width: 2, height: 2 },
+    ];
+    expect(fill(three, [1, 1, 1, 1], 'stars', [0, 3, 0, 5])).toEqual([0, 3, 1]);
+    expect(fill(three, [1], 'stars', [2])).toEqual([-1, 0, -1]);
+  });
+
   test('too few photos leave places free, too many are left out; no order crops less than the best one', () => {
     expect(fill(places, [1.5], 'shape')).toEqual([-1, 0, -1]);
     expect(fill(places, [1.5], 'time')).toEqual([0, -1, -1]);

@@ -35,6 +35,7 @@ import { LengthField } from '@/ui/LengthField';
 const ORDER_NAMES: Record<FillOrder, string> = {
   time: 'In the order they were taken',
   shape: 'Where the least is cropped',
+  stars: 'The most stars in the largest places',
 };
 
 /** CSS pixels of a proposal at its longer side. */
@@ -105,7 +106,9 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
     const asProject = (edit: Edit) => perform(session.history, edit, 0).project;
     if (which === 'places')
       return wish.photos.length
-        ? FILL_ORDERS.map((order) => {
+        ? FILL_ORDERS.filter(
+            (order) => order !== 'stars' || wish.photos.some(({ asset }) => asset.notes?.stars),
+          ).map((order) => {
             const assets = wish.photos.map(({ asset }) => asset);
             const { pairs, over, cropped } = act.filling(here.places, assets, order);
             const edit = fillPlaces(session.surfaceId, pairs);

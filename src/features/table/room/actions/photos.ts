@@ -121,7 +121,12 @@ export function filling(places: readonly Piece[], assets: readonly Asset[], orde
   const photos = byTime(assets);
   const boxes = places.map(({ placement }) => placement);
   const shapes = photos.map(shapeOf);
-  const filled = fill(boxes, shapes, order);
+  const filled = fill(
+    boxes,
+    shapes,
+    order,
+    photos.map(({ notes }) => notes?.stars ?? 0),
+  );
   const used = new Set(filled);
   return {
     pairs: places.flatMap((place, p) => {
