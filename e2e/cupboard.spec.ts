@@ -82,8 +82,9 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await page.getByTestId('stage').press('Escape');
   await lay(page, 'Kite, solid');
   await page.getByRole('button', { name: /^Material / }).click();
-  await page.getByRole('button', { name: 'Inks' }).click();
+  await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
   await page.getByRole('button', { name: 'Kite red', exact: true }).click();
+  await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: /^Material Stamped in #c5503f/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo ink stamp' })).toBeVisible();
   const { x, y } = await pageOnScreen(page);

@@ -9,10 +9,12 @@ type Props = Pick<SliderProps, 'min' | 'max' | 'step' | 'disabled' | 'track' | '
   label: string;
   value: number;
   onChange: (value: number) => void;
+  /** When the hand lets go. */
+  onCommit?: (value: number) => void;
 };
 
 /** A slider named by the words beside or above it, as the grid it stands in has it. */
-export function LabelledSlider({ label, value, onChange, ...slider }: Props) {
+export function LabelledSlider({ label, value, onChange, onCommit, ...slider }: Props) {
   const id = useId();
   return (
     <>
@@ -24,6 +26,7 @@ export function LabelledSlider({ label, value, onChange, ...slider }: Props) {
         aria-labelledby={id}
         value={value}
         onChange={(_, next) => onChange(next as number)}
+        onChangeCommitted={onCommit && ((_, next) => onCommit(next as number))}
         {...slider}
       />
     </>

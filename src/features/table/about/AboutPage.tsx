@@ -1,13 +1,14 @@
 'use client';
 /** About this page, when nothing is selected: its size, its unit, its light. */
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconSun } from '@tabler/icons-react';
+import { IconPalette, IconSun } from '@tabler/icons-react';
 import type { PageLight } from '@/core/piece/finish/light';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
@@ -102,6 +103,14 @@ export function AboutPage() {
           />
         </Box>
       </Box>
+      <Button
+        size="small"
+        color="inherit"
+        startIcon={<IconPalette size={18} />}
+        onClick={() => store.setState({ sheet: 'inks' })}
+      >
+        Inks of this page
+      </Button>
       {!readOnly && <KeepPage />}
       {!readOnly && <KeepSketch />}
     </Box>

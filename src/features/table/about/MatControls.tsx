@@ -15,7 +15,7 @@ import type { Asset } from '@/core/picture/asset';
 import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { PaperField } from '@/features/table/about/PaperField';
-import { InkField } from '@/features/table/about/InkField';
+import { InkField } from '@/features/table/inks/InkField';
 import { measureWithin, readDegrees } from '@/features/table/about/measures';
 import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
 import { useSession } from '@/features/table/room/context';

@@ -37,7 +37,7 @@ import { fail, ok } from '@/core/result';
 import { FAMILIES } from '@/core/text/families';
 import type { Unit } from '@/core/units/lengths';
 import { PaperField } from '@/features/table/about/PaperField';
-import { InkField } from '@/features/table/about/InkField';
+import { InkField } from '@/features/table/inks/InkField';
 import { rewrite } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';

@@ -19,7 +19,7 @@ import {
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { InkField } from '@/features/table/about/InkField';
+import { InkField } from '@/features/table/inks/InkField';
 import { measureWithin } from '@/features/table/about/measures';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';

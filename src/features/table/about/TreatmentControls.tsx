@@ -16,7 +16,7 @@ import { changeFinish } from '@/core/project/edits/make';
 import { TREATMENT_NAMES, treatmentKind, type TreatmentName } from '@/core/treatment/kinds';
 import { valueOf, type Treatment } from '@/core/treatment/paint';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { InkField } from '@/features/table/about/InkField';
+import { InkField } from '@/features/table/inks/InkField';
 import { measureWithin } from '@/features/table/about/measures';
 import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
 import { useSession } from '@/features/table/room/context';

@@ -16,7 +16,7 @@ const AT_ONCE = 50;
 let desk: OffscreenCanvasRenderingContext2D | undefined;
 
 /** A picture's part, as pixels of another size. */
-function pixels(
+export function bitmapPixels(
   bitmap: ImageBitmap,
   { width, height }: Size,
   [x, y, w, h]: readonly [number, number, number, number] = [0, 0, bitmap.width, bitmap.height],
@@ -46,7 +46,7 @@ export function useMeans(assets: readonly Asset[]): ReadonlyMap<string, Lab> {
             // One that cannot be read counts as grey: the others need not wait for it.
             known.current.set(
               asset.sha,
-              bitmap ? meanColours(pixels(bitmap, { width: SIDE, height: SIDE }))[0]! : GREY,
+              bitmap ? meanColours(bitmapPixels(bitmap, { width: SIDE, height: SIDE }))[0]! : GREY,
             );
           }),
         );
@@ -90,7 +90,7 @@ export function useParts(
       .catch(() => undefined)
       .then((bitmap) => {
         if (!bitmap || gone) return;
-        const found = pixels(bitmap, { width: 6 * columns, height: 6 * rows }, seen(bitmap));
+        const found = bitmapPixels(bitmap, { width: 6 * columns, height: 6 * rows }, seen(bitmap));
         setParts({ key, parts: meanColours(found, columns, rows) });
       });
     return () => {

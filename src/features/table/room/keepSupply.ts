@@ -5,7 +5,7 @@ import { sheetOfPieces } from '@/core/project/keep';
 import { sketchOf } from '@/core/project/frames';
 import { newLayout, type Project, type Surface } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
-import type { Kit, Supply } from '@/core/supplies/model';
+import type { Kit, NamedInk, Supply } from '@/core/supplies/model';
 import { PRINT_PPI } from '@/core/units/lengths';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { fileOf } from '@/features/shared/files';
@@ -104,9 +104,21 @@ export async function keepSketch(
   return ok(null);
 }
 
+/** Inks as a set, beside those of the kits. */
+export async function keepInks(inks: readonly NamedInk[], { name, tags, kit }: Kept): Promise<Result<null>> {
+  await put(kit, {
+    kind: 'inks',
+    name,
+    tags,
+    colours: inks.slice(0, 3).map(({ colour }) => colour),
+    inks: [...inks],
+  });
+  return ok(null);
+}
+
 async function put(
   kit: Kit,
-  supply: Pick<Supply, 'kind' | 'name' | 'tags' | 'colours' | 'asset' | 'page'>,
+  supply: Pick<Supply, 'kind' | 'name' | 'tags' | 'colours' | 'asset' | 'page' | 'inks'>,
 ): Promise<void> {
   const order = await database.supplies.where('kit').equals(kit.id).count();
   await addKit(kit, [{ ...supply, id: newId(), kit: kit.id, order, added: Date.now(), favourite: false }]);

@@ -52,6 +52,7 @@ export interface Swaps {
 export type SheetName =
   | 'punches'
   | 'desk'
+  | 'inks'
   | 'proposals'
   | 'mosaic'
   | 'tone'

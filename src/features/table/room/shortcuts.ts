@@ -261,6 +261,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => store.setState({ sheet: 'proposals' }),
   },
   {
+    keys: 'Shift I',
+    does: 'Inks of this page: each with where it is, changed everywhere at once',
+    group: 'Pages',
+    is: shifted('i'),
+    run: (store) => store.setState({ sheet: 'inks' }),
+  },
+  {
     keys: 'Shift M',
     does: 'Photo mosaic: photos in cells, a picture over them',
     group: 'Pieces',

@@ -15,6 +15,7 @@ type Sheet = ComponentType<{ onClose: () => void }>;
 const SHEETS: Record<SheetName, Sheet> = {
   punches: dynamic(() => import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet)),
   desk: dynamic(() => import('@/features/table/desk/PhotoDesk').then((m) => m.PhotoDesk)),
+  inks: dynamic(() => import('@/features/table/inks/InksSheet').then((m) => m.InksSheet)),
   proposals: dynamic(() => import('@/features/table/sheets/ProposalsSheet').then((m) => m.ProposalsSheet)),
   mosaic: dynamic(() => import('@/features/table/sheets/MosaicSheet').then((m) => m.MosaicSheet)),
   tone: dynamic(() => import('@/features/table/sheets/ToneSheet').then((m) => m.ToneSheet)),

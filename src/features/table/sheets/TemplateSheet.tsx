@@ -13,11 +13,11 @@ import { PaperField } from '@/features/table/about/PaperField';
 import { wholeWithin } from '@/features/table/about/measures';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { InkField } from '@/features/table/inks/InkField';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
 import { isCarried, readCarried } from '@/features/table/workbox/carry';
 import { usePapers } from '@/features/table/workbox/usePapers';
 import { readableBlob } from '@/storage/assets';
-import { ColourField } from '@/ui/ColourField';
 import { LengthField } from '@/ui/LengthField';
 import { useNotify } from '@/ui/notices';
 import type { Asset } from '@/core/picture/asset';
@@ -171,7 +171,7 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
                   </Box>
                   {choice && 'colour' in choice && (
                     <Box sx={{ mt: 1, display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-                      <ColourField
+                      <InkField
                         label={`Ink of tone ${i + 1}`}
                         colour={choice.colour}
                         disabled={readOnly}

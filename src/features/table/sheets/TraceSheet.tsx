@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { FIRST_TRACING, outlineOfPicture, type Tracing } from '@/core/pixels/outline';
 import { tracePicture } from '@/features/shared/bringIn';
-import { InkField } from '@/features/table/about/InkField';
+import { InkField } from '@/features/table/inks/InkField';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/sheets/SideSheet';

@@ -1,0 +1,141 @@
+/** Inks: found in the sets, by partners, from the page, mixed; the page's inks changed at once, and taken from a photo. */
+import { expect, test, type Page } from '@playwright/test';
+import { axe } from './axe';
+import {
+  bringIn,
+  field,
+  kept,
+  layByEnter,
+  newPage,
+  notice,
+  openRow,
+  photo,
+  photosInBox,
+  slabs,
+} from './table';
+
+const shot = async (page: Page, name: string) => {
+  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
+};
+const picker = (page: Page) => page.getByRole('dialog', { name: 'Inks', exact: true });
+
+/** A punched shape in an ink, in the middle of the page. */
+async function lay(page: Page, shape: string, ink: string): Promise<void> {
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('d');
+  const punches = page.getByRole('dialog', { name: 'Punches' });
+  await punches.getByLabel('Find a punch').fill(shape);
+  await punches.getByRole('button', { name: shape, exact: true }).press('Enter');
+  await expect(page.getByLabel('Name of this piece')).toHaveValue(shape);
+  await page.keyboard.press('Escape');
+  await openRow(page, 'Material');
+  await field(page, 'Ink').fill(ink);
+  await field(page, 'Ink').press('Enter');
+  await page.getByTestId('stage').focus();
+}
+
+test('an ink is found by name, by what goes with it, on the page, and mixed; nonsense is refused', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.getByTestId('stage').focus();
+  await lay(page, 'Heart', 'rgb(36 80 107)');
+  await expect(field(page, 'Ink')).toHaveValue('#24506b');
+  await field(page, 'Ink').fill('expression(1)');
+  await field(page, 'Ink').press('Enter');
+  await expect(page.getByText('A colour, such as #9e2b45, rgb(158 43 69) or teal.')).toBeVisible();
+  await field(page, 'Ink').press('Escape');
+  await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
+  await picker(page).getByRole('textbox', { name: 'Find an ink' }).fill('kit');
+  await expect(picker(page).getByRole('button', { name: 'Kite red', exact: true })).toBeVisible();
+  await page.waitForTimeout(300);
+  await shot(page, 'picker-sets');
+  await picker(page).getByRole('button', { name: 'Kite red', exact: true }).click();
+  await expect(page.getByLabel('Ink', { exact: true })).toHaveValue('#c5503f');
+  // By keyboard from here on: partners, the page, a mix.
+  await picker(page).getByRole('tab', { name: 'Sets' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  const opposite = picker(page).getByRole('group', { name: 'Opposite', exact: true }).getByRole('button');
+  await expect(opposite).toHaveCount(1);
+  await shot(page, 'picker-partners');
+  expect(await axe(page)).toEqual([]);
+  const name = await opposite.getAttribute('aria-label');
+  await opposite.press('Enter');
+  await expect(picker(page).getByText(name!, { exact: true }).first()).toBeVisible();
+  await picker(page).getByRole('tab', { name: 'Page' }).press('Enter');
+  await expect(picker(page).getByRole('group', { name: 'On this page' }).getByRole('button')).toHaveCount(2);
+  await picker(page)
+    .getByRole('group', { name: 'Chosen last' })
+    .getByRole('button', { name: 'Kite red' })
+    .press('Enter');
+  await expect(page.getByLabel('Ink', { exact: true })).toHaveValue('#c5503f');
+  await picker(page).getByRole('tab', { name: 'Mix' }).press('Enter');
+  await picker(page).getByRole('button', { name: 'RGB' }).press('Enter');
+  await picker(page).getByRole('slider', { name: 'Red' }).press('Home');
+  await expect(page.getByLabel('Ink', { exact: true })).toHaveValue('#00503f');
+  await expect(picker(page).getByText(/On the bare page \d+\.\d to 1: good for words\./)).toBeVisible();
+  await picker(page).getByRole('textbox', { name: 'Any CSS colour' }).fill('oklch(0.9 0.05 90)');
+  await page.keyboard.press('Enter');
+  await expect(picker(page).getByText(/too faint for words/)).toBeVisible();
+  await shot(page, 'picker-mix');
+  await page.keyboard.press('Escape');
+  await expect(picker(page)).toBeHidden();
+});
+
+test('a page moves to other inks: one everywhere, two swapped, all from a photo in one step and back', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, photo('fly-in-first-launch'));
+  await expect(photosInBox(page)).toHaveCount(1);
+  await layByEnter(photosInBox(page).first());
+  await page.getByTestId('stage').focus();
+  await lay(page, 'Heart', '#24506b');
+  await lay(page, 'Hexagon', '#e3b34a');
+  await expect(slabs(page)).toHaveCount(3);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Inks of this page' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Inks of this page' });
+  const rows = sheet.getByRole('list', { name: 'Inks, most first' }).getByRole('listitem');
+  await expect(rows).toHaveCount(3);
+  await expect(rows.first()).toContainText('Bare page');
+  await sheet
+    .getByRole('button', { name: '#24506b: choose an ink' })
+    .or(rows.filter({ hasText: 'On Heart' }).getByRole('button').first())
+    .first()
+    .click();
+  await picker(page).getByRole('textbox', { name: 'Find an ink' }).fill('kite');
+  await picker(page).getByRole('button', { name: 'Kite red', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(rows.filter({ hasText: 'Kite red' })).toContainText('On Heart');
+  for (const row of [rows.filter({ hasText: 'On Heart' }), rows.filter({ hasText: 'On Hexagon' })])
+    await row.getByRole('checkbox').check();
+  await sheet.getByRole('button', { name: 'Swap the two' }).click();
+  await expect(rows.filter({ hasText: 'Kite red' })).toContainText('On Hexagon');
+  await rows.filter({ hasText: 'On Hexagon' }).getByRole('button').last().click();
+  await expect(page.getByRole('button', { name: /^Material Ink/ })).toBeVisible();
+
+  await sheet.getByRole('button', { name: 'From a photo' }).press('Enter');
+  await expect(sheet.getByRole('img', { name: /^Its colours: .*#/ })).toBeVisible();
+  await page.waitForTimeout(500);
+  await shot(page, 'inks-photo');
+  expect(await axe(page)).toEqual([]);
+  await sheet.getByRole('switch', { name: 'The nearest inks instead' }).press('Space');
+  const before = await rows.allTextContents();
+  await sheet
+    .getByRole('group', { name: 'The page in these colours' })
+    .getByRole('button', { name: 'Light stays light' })
+    .press('Enter');
+  await expect(
+    page.getByRole('button', { name: 'Undo recolour the page from fly-in-first-launch' }),
+  ).toBeVisible();
+  expect(await rows.allTextContents()).not.toEqual(before);
+  await page.getByRole('button', { name: 'Undo recolour the page from fly-in-first-launch' }).click();
+  await expect(rows.filter({ hasText: 'Kite red' })).toContainText('On Hexagon');
+  await sheet.getByRole('button', { name: 'Keep them as an ink set' }).click();
+  await page.getByRole('dialog').last().getByRole('button', { name: 'Keep it' }).click();
+  await expect(notice(page)).toContainText('Inks of fly-in-first-launch lies in My kit now.');
+  await kept(page);
+});

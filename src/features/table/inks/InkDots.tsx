@@ -1,0 +1,52 @@
+'use client';
+/** Inks as dots to choose from; the arrows walk along them. */
+import ButtonBase from '@mui/material/ButtonBase';
+import Box from '@mui/material/Box';
+import type { KeyboardEvent } from 'react';
+import type { NamedInk } from '@/core/supplies/model';
+
+interface Props {
+  label: string;
+  inks: readonly NamedInk[];
+  colour?: string;
+  onChoose: (colour: string) => void;
+}
+
+export function InkDots({ label, inks, colour, onChoose }: Props) {
+  const walk = (event: KeyboardEvent<HTMLElement>) => {
+    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (!by) return;
+    const dots = [...event.currentTarget.querySelectorAll('button')];
+    dots[dots.indexOf(document.activeElement as HTMLButtonElement) + by]?.focus();
+    event.preventDefault();
+  };
+  return (
+    <Box
+      role="group"
+      aria-label={label}
+      data-own-arrows
+      onKeyDown={walk}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}
+    >
+      {inks.map((ink, i) => (
+        <ButtonBase
+          key={`${ink.colour} ${i}`}
+          aria-label={ink.name}
+          aria-pressed={ink.colour === colour}
+          title={ink.name}
+          onClick={() => onChoose(ink.colour)}
+          sx={{
+            width: 34,
+            height: 34,
+            borderRadius: '50%',
+            bgcolor: ink.colour,
+            border: '1px solid rgba(0,0,0,0.25)',
+            outline: ink.colour === colour ? '2px dashed' : 'none',
+            outlineColor: 'primary.main',
+            outlineOffset: 2,
+          }}
+        />
+      ))}
+    </Box>
+  );
+}
