@@ -9,6 +9,7 @@ import {
   newPage,
   notice,
   openRow,
+  pageOnScreen,
   photo,
   photosInBox,
   slabs,
@@ -79,6 +80,30 @@ test('an ink is found by name, by what goes with it, on the page, and mixed; non
   await page.keyboard.press('Enter');
   await expect(picker(page).getByText(/too faint for words/)).toBeVisible();
   await shot(page, 'picker-mix');
+  // A slider keeps the focus, and the way of mixing stays.
+  await picker(page).getByRole('slider', { name: 'Green' }).press('ArrowUp');
+  await expect(picker(page).getByRole('slider', { name: 'Green' })).toBeFocused();
+
+  // Taken from the page: by mouse, then by keys.
+  await picker(page).getByRole('button', { name: 'Take a colour from the page' }).click();
+  const dropper = page.getByTestId('dropper');
+  const { x, y, inch } = await pageOnScreen(page);
+  await page.mouse.move(x - 4 * inch, y - 4 * inch);
+  await expect(dropper.getByRole('status')).toContainText('#ffffff');
+  await page.mouse.move(x, y);
+  await shot(page, 'dropper');
+  expect(await axe(page)).toEqual([]);
+  const taken = (await dropper.getByRole('status').textContent())!.slice(0, 7);
+  await page.mouse.click(x, y);
+  await expect(picker(page).getByText(taken).first()).toBeVisible();
+  await picker(page).getByRole('button', { name: 'Take a colour from the page' }).press('Enter');
+  await expect(dropper).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(dropper).toHaveCount(0);
+  await picker(page).getByRole('button', { name: 'Take a colour from the page' }).press('Enter');
+  for (let i = 0; i < 20; i++) await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Ink', { exact: true })).toHaveValue('#ffffff');
   await page.keyboard.press('Escape');
   await expect(picker(page)).toBeHidden();
 });

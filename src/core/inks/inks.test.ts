@@ -10,6 +10,7 @@ import { colourOf, mixOf } from '@/core/inks/mix';
 import { apartInWords, contrast, nearestInks } from '@/core/inks/near';
 import { paletteOf } from '@/core/inks/palette';
 import { chancePartners, partnersOf } from '@/core/inks/partners';
+import { spotColour } from '@/core/inks/spot';
 import { inksOn, slotsOf } from '@/core/inks/used';
 import { toolsFor } from '@/core/page/outlines';
 import { perform, startHistory, undo } from '@/core/project/history';
@@ -165,6 +166,12 @@ describe('partners', () => {
     ).toEqual(['Its family', 'Neutrals']);
     expect(partnersOf('#c5503f', [])).toEqual([]);
   });
+});
+
+test('the mean of a spot is of light: half black and half white is 188, not 128', () => {
+  expect(spotColour(new Uint8ClampedArray([0, 0, 0, 255, 255, 255, 255, 255]))).toBe('#bcbcbc');
+  expect(spotColour(new Uint8ClampedArray([9, 90, 200, 255, 0, 0, 0, 0]))).toBe('#095ac8');
+  expect(spotColour(new Uint8ClampedArray(8))).toBe('#ffffff');
 });
 
 describe('palettes', () => {

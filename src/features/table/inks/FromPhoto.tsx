@@ -130,14 +130,6 @@ export function FromPhoto({ used, readOnly }: { used: readonly UsedInk[]; readOn
           ))}
         </Box>
       </Box>
-      <FormControlLabel
-        control={<Switch size="small" checked={asInks} onChange={(_, on) => setAsInks(on)} />}
-        label="The nearest inks instead"
-      />
-      <FormControlLabel
-        control={<Switch size="small" checked={neutrals} onChange={(_, on) => setNeutrals(on)} />}
-        label="Whites, greys and blacks stay"
-      />
       <Box
         role="group"
         aria-label="The page in these colours"
@@ -172,6 +164,14 @@ export function FromPhoto({ used, readOnly }: { used: readonly UsedInk[]; readOn
           );
         })}
       </Box>
+      <FormControlLabel
+        control={<Switch size="small" checked={asInks} onChange={(_, on) => setAsInks(on)} />}
+        label="The nearest inks instead"
+      />
+      <FormControlLabel
+        control={<Switch size="small" checked={neutrals} onChange={(_, on) => setNeutrals(on)} />}
+        label="Whites, greys and blacks stay"
+      />
       <Button
         size="small"
         color="inherit"

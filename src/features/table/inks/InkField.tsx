@@ -6,6 +6,7 @@ import Popover from '@mui/material/Popover';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { CssField } from '@/features/table/inks/CssField';
+import { useRoom } from '@/features/table/room/context';
 import { noteRecent } from '@/features/table/inks/useInks';
 
 const InkPicker = dynamic(() => import('@/features/table/inks/InkPicker').then((module) => module.InkPicker));
@@ -80,22 +81,33 @@ interface PopoverProps {
 
 /** Stays open while one tries inks. */
 export function InkPopover({ at, colour, onChoose, onClose }: PopoverProps) {
+  const { store } = useRoom();
+  const [dropping, setDropping] = useState(false);
+  const choose = (next: string) => {
+    noteRecent(next);
+    onChoose(next);
+  };
+  const drop = () => {
+    setDropping(true);
+    store.setState({
+      dropper: {
+        done(taken) {
+          setDropping(false);
+          if (taken) choose(taken);
+        },
+      },
+    });
+  };
   return (
     <Popover
-      open
+      open={!dropping}
       onClose={onClose}
       anchorReference="anchorPosition"
       anchorPosition={at}
       transitionDuration={{ enter: 140, exit: 0 }}
       slotProps={{ paper: { role: 'dialog', 'aria-label': 'Inks', sx: { borderRadius: 2.5 } } }}
     >
-      <InkPicker
-        colour={colour}
-        onChoose={(next) => {
-          noteRecent(next);
-          onChoose(next);
-        }}
-      />
+      <InkPicker colour={colour} onChoose={choose} onDrop={drop} />
     </Popover>
   );
 }

@@ -9,7 +9,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { IconArrowsShuffle, IconCopy } from '@tabler/icons-react';
+import { IconArrowsShuffle, IconColorPicker, IconCopy } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { toOklch } from '@/core/color/spaces';
 import { colourOf, MIXES, mixOf, type Mix } from '@/core/inks/mix';
@@ -32,7 +32,8 @@ interface Props {
   onChoose: (colour: string) => void;
 }
 
-export function InkPicker({ colour, onChoose }: Props) {
+/** `onDrop` begins to take a colour from the page. */
+export function InkPicker({ colour, onChoose, onDrop }: Props & { onDrop: () => void }) {
   const sets = useInkSets();
   const inks = useMemo(() => inksIn(sets), [sets]);
   const [place, setPlace] = useState<Place>('Sets');
@@ -52,7 +53,7 @@ export function InkPicker({ colour, onChoose }: Props) {
             border: '1px solid rgba(0,0,0,0.25)',
           }}
         />
-        <Box sx={{ minWidth: 0 }}>
+        <Box sx={{ minWidth: 0, flex: 1 }}>
           <Typography noWrap sx={{ fontWeight: 600 }}>
             {near?.by === 0 ? near.ink.name : colour}
           </Typography>
@@ -67,6 +68,15 @@ export function InkPicker({ colour, onChoose }: Props) {
             </Button>
           )}
         </Box>
+        <Button
+          color="inherit"
+          aria-label="Take a colour from the page"
+          title="Take a colour from the page"
+          onClick={onDrop}
+          sx={{ minWidth: 40, height: 40, px: 1, border: 1, borderColor: 'divider' }}
+        >
+          <IconColorPicker size={20} />
+        </Button>
       </Box>
       <Tabs
         value={place}
@@ -94,7 +104,7 @@ export function InkPicker({ colour, onChoose }: Props) {
         {place === 'Sets' && <FromSets sets={sets} colour={colour} onChoose={onChoose} />}
         {place === 'Partners' && <FromPartners inks={inks} colour={colour} onChoose={onChoose} />}
         {place === 'Page' && <FromPage colour={colour} named={named} onChoose={onChoose} />}
-        {place === 'Mix' && <Mixed key={colour} colour={colour} onChoose={onChoose} />}
+        {place === 'Mix' && <Mixed colour={colour} onChoose={onChoose} />}
       </Box>
     </Box>
   );
@@ -232,8 +242,14 @@ function Mixed({ colour, onChoose }: Props) {
   const notify = useNotify();
   const ground = useSession((session) => shownSurface(session).ground);
   const [mix, setMix] = useState<Mix>('HSV');
+  const [from, setFrom] = useState(colour);
   const [three, setThree] = useState(() => mixOf(colour, mix));
   const mixed = colourOf(three, mix);
+  // Another colour came from outside: the sliders follow it. What was mixed here keeps its numbers: a grey keeps its hue.
+  if (colour !== from) {
+    setFrom(colour);
+    if (colour !== mixed) setThree(mixOf(colour, mix));
+  }
   const ratio = contrast(mixed, ground);
   return (
     <>

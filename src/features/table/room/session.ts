@@ -120,6 +120,8 @@ export interface Session {
   /** Photos, by SHA-256, that the sheet which opens next shall begin with. */
   wanted: readonly string[];
   loupe: boolean;
+  /** A colour is being taken from the page; `done` hears which, or null if it was left. */
+  dropper: { done(colour: string | null): void } | null;
   /** CSS pixels a point takes at true size on this screen. */
   trueZoom: number;
   /** The spot of the stage under which everything is listed. */
@@ -191,6 +193,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       sheet: null,
       wanted: [],
       loupe: false,
+      dropper: null,
       trueZoom: screenZoom(),
       peeking: null,
       pointer: null,

@@ -11,6 +11,7 @@ import { Guides } from '@/features/table/stage/Guides';
 import { Horizon } from '@/features/table/stage/Horizon';
 import { Knots } from '@/features/table/stage/Knots';
 import { Lamp } from '@/features/table/stage/Lamp';
+import { Dropper } from '@/features/table/stage/Dropper';
 import { Loupe } from '@/features/table/stage/Loupe';
 import { PeekList } from '@/features/table/stage/PeekList';
 import { SizeTag } from '@/features/table/stage/SizeTag';
@@ -58,6 +59,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const tucking = useSession((session) => session.sheet === 'tuck');
   const drawing = useSession((session) => session.sheet === 'draw');
   const locked = useSession((session) => shownSurface(session).locked);
+  const dropping = useSession((session) => session.dropper !== null);
   const guides = useSession(
     useShallow((session) => {
       const { guides: everywhere, guidesLocked } = shownProject(session);
@@ -255,6 +257,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
       <PeekList />
       <Loupe />
+      {dropping && <Dropper />}
     </Box>
   );
 });
