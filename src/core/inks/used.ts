@@ -1,5 +1,6 @@
 /** The inks of a page: where each is used and how much of it there is. */
 import { areaOf } from '@/core/geometry/offset';
+import type { Path } from '@/core/geometry/path';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { matPaths } from '@/core/piece/finish/mats';
 import type { Piece } from '@/core/piece/piece';
@@ -49,6 +50,17 @@ export function inkSlots(piece: Piece): { part: Part; colour: string; set(colour
   ];
 }
 
+/** Areas already reckoned: a cut is another path only when it changed. */
+const areas = new WeakMap<Path, number>();
+
+function areaIn(path: Path): number {
+  const known = areas.get(path);
+  if (known !== undefined) return known;
+  const area = Math.abs(areaOf(path));
+  areas.set(path, area);
+  return area;
+}
+
 /** The inks of a page, most first. Pieces that are hidden do not count. */
 export function inksOn(surface: Surface, tools: DrawingTools): UsedInk[] {
   const used = new Map<string, UsedInk>();
@@ -65,8 +77,8 @@ export function inksOn(surface: Surface, tools: DrawingTools): UsedInk[] {
     const slots = inkSlots(piece);
     if (!slots.length) continue;
     const { path } = cutOf(piece, tools);
-    const face = Math.abs(areaOf(path));
-    const mats = matPaths(piece.finish.mats ?? [], path).map((mat) => Math.abs(areaOf(mat)));
+    const face = areaIn(path);
+    const mats = matPaths(piece.finish.mats ?? [], path).map(areaIn);
     let mat = 0;
     for (const { part, colour } of slots) {
       const ink = note(colour);

@@ -324,8 +324,8 @@ function Held({ unit }: { unit: 'in' | 'mm' }) {
 
 function ChosenVerbs() {
   const pieces = useSession(useShallow(selectedPieces));
-  const quiet = useSession(({ marquee, peeking, matching, compared, sheet }) =>
-    Boolean(marquee ?? peeking ?? matching ?? compared ?? sheet),
+  const quiet = useSession(({ marquee, peeking, matching, compared, sheet, dropper }) =>
+    Boolean(marquee ?? peeking ?? matching ?? compared ?? sheet ?? dropper),
   );
   return pieces.length && !quiet ? <Verbs pieces={pieces} /> : null;
 }
