@@ -1,6 +1,8 @@
 /** Unit tests run as native ES modules, as HarfBuzz is one. See `npm run unit`. */
 export default {
   testEnvironment: 'node',
+  // No test is about speed; a busy machine must not fail one.
+  testTimeout: 30_000,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   setupFiles: ['<rootDir>/scripts/testing/indexeddb.ts'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

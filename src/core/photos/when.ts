@@ -11,6 +11,9 @@ export function takenInWords(taken: string | undefined): string {
   return year ? `${Number(day)} ${MONTHS[Number(month) - 1]} ${year}, ${time}` : '';
 }
 
+/** A local time as it is kept. */
+export const LOCAL_TIME = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d$/;
+
 /** Seconds of a local time, for gaps between times. */
 export const secondsOf = (taken: string): number => Date.parse(`${taken}Z`) / 1000;
 

@@ -18,6 +18,7 @@ import { MATERIALS } from '@/core/piece/material';
 import { SHA256 } from '@/core/piece/material/picture';
 import { LIKENESS } from '@/core/photos/likeness';
 import { notesSchema } from '@/core/photos/notes';
+import { LOCAL_TIME } from '@/core/photos/when';
 import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
@@ -169,7 +170,7 @@ export const assetSchema = object({
   height: number().integer().min(1).required(),
   orientation: number().integer().min(1).max(8).required(),
   ppi: number().min(1).max(10_000).required(),
-  taken: string().matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d$/),
+  taken: string().matches(LOCAL_TIME),
   focus: object({ x: number().min(0).max(1).required(), y: number().min(0).max(1).required() })
     .noUnknown()
     .default(undefined)

@@ -10,6 +10,8 @@ import {
   finishPhotos,
   swapPhotos,
 } from '@/core/project/edits/photos';
+import { gather } from '@/core/project/edits/gather';
+import { changeNotes, putAway, setTaken, shiftTaken } from '@/core/project/edits/notes';
 import { layPieces } from '@/core/project/edits/pile';
 import { perform, startHistory, undo } from '@/core/project/history';
 import { newLayout, newSurface, type Project } from '@/core/project/model';
@@ -215,5 +217,54 @@ describe('the largest free part', () => {
         expect(taken.some((box) => overlaps(box, inner))).toBe(false);
       }),
     );
+  });
+});
+
+describe('what is known of photos', () => {
+  const known = (history: ReturnType<typeof start>, sha: string) => history.project.assets[sha]!;
+  const gathered = () => perform(start(), gather('photos', [a, b, c]), 0);
+
+  test('notes are changed for several at once, and leave nothing empty behind; undo brings them back', () => {
+    const before = gathered();
+    const named = perform(
+      before,
+      changeNotes([a.sha, b.sha], 'people', () => ['Ines', ' Olu ']),
+      5000,
+    );
+    expect(known(named, a.sha).notes).toEqual({ people: ['Ines', 'Olu'] });
+    const placed = perform(
+      named,
+      changeNotes([a.sha], 'place', () => 'North beach'),
+      9000,
+    );
+    expect(known(placed, a.sha).notes).toEqual({ people: ['Ines', 'Olu'], place: 'North beach' });
+    const cleared = perform(
+      placed,
+      changeNotes([b.sha], 'people', () => []),
+      15_000,
+    );
+    expect('notes' in known(cleared, b.sha)).toBe(false);
+    expect(undo(undo(undo(cleared))).project).toEqual(before.project);
+    // Brought in once more, a photo keeps what was said of it.
+    expect(known(perform(placed, gather('photos', [a]), 20_000), a.sha).notes?.place).toBe('North beach');
+  });
+
+  test('times are set, shifted over midnight and leap days, and never become what a file would refuse', () => {
+    const set = perform(gathered(), setTaken(a.sha, '2028-02-28T23:30:00'), 0);
+    expect(known(perform(set, shiftTaken([a.sha, b.sha], 3600), 1), a.sha).taken).toBe('2028-02-29T00:30:00');
+    expect(known(perform(set, setTaken(a.sha, '12028-02-28T23:30:00'), 1), a.sha).taken).toBe(
+      '2028-02-28T23:30:00',
+    );
+    const late = perform(set, setTaken(a.sha, '9999-12-31T23:30:00'), 1);
+    expect(known(perform(late, shiftTaken([a.sha], 7200), 2), a.sha).taken).toBe('9999-12-31T23:30:00');
+    expect('taken' in known(perform(set, setTaken(a.sha, null), 1), a.sha)).toBe(false);
+  });
+
+  test('only what lies on no page is put away', () => {
+    const history = gathered();
+    const { photos, assets } = perform(history, putAway([a.sha, c.sha]), 1).project;
+    expect(photos).toContain(a.sha);
+    expect(photos).not.toContain(c.sha);
+    expect(c.sha in assets).toBe(false);
   });
 });

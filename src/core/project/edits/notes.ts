@@ -2,7 +2,7 @@
 import type { Draft } from 'immer';
 import type { Asset } from '@/core/picture/asset';
 import { tidyNotes, type PhotoNotes } from '@/core/photos/notes';
-import { secondsOf } from '@/core/photos/when';
+import { LOCAL_TIME, secondsOf } from '@/core/photos/when';
 import type { Edit } from '@/core/project/edits/edit';
 import { COMPARTMENTS, uses } from '@/core/project/model';
 
@@ -44,18 +44,20 @@ const WHAT: Record<keyof PhotoNotes, string> = {
   stars: 'stars',
 };
 
-/** Says when a photo was taken (local time as in `Asset`); null takes it away. */
+/** Says when a photo was taken (local time as in `Asset`); null takes it away, and what is no such time changes nothing. */
 export const setTaken = (sha: string, taken: string | null): Edit =>
   changeAssets('change time', [sha], (asset) => {
-    if (taken) asset.taken = taken;
-    else delete asset.taken;
+    if (taken === null) delete asset.taken;
+    else if (LOCAL_TIME.test(taken)) asset.taken = taken;
   });
 
 /** Moves the time of photos whose camera's clock was wrong, seconds; those that say nothing stay so. */
 export const shiftTaken = (shas: readonly string[], seconds: number): Edit =>
   changeAssets('shift time', shas, (asset) => {
     if (!asset.taken) return;
-    asset.taken = new Date(1000 * (secondsOf(asset.taken) + seconds)).toISOString().slice(0, 19);
+    const taken = new Date(1000 * (secondsOf(asset.taken) + seconds)).toISOString().slice(0, -5);
+    // Before the year 0 and after 9999 there are no photos.
+    if (LOCAL_TIME.test(taken)) asset.taken = taken;
   });
 
 /** Takes photos out of the workbox and out of the project; those that are used stay in both. */

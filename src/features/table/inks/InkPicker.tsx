@@ -132,12 +132,11 @@ function FromSets({ sets, colour, onChoose }: Props & { sets: ReturnType<typeof 
   const [words, setWords] = useState('');
   const [order, setOrder] = useState<keyof typeof ORDERS>('set');
   const shown = useMemo(() => {
-    const typed = words.trim().toLowerCase();
-    const fits = ({ name }: NamedInk) =>
-      name
-        .toLowerCase()
-        .split(/\s+/)
-        .some((word) => word.startsWith(typed));
+    const typed = words.toLowerCase().split(/\s+/).filter(Boolean);
+    const fits = ({ name }: NamedInk) => {
+      const known = name.toLowerCase().split(/\s+/);
+      return typed.every((word) => known.some((one) => one.startsWith(word)));
+    };
     if (order === 'set')
       return sets
         .map(({ id, name, inks = [] }) => ({ id, name, inks: inks.filter(fits) }))

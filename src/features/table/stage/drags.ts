@@ -102,10 +102,10 @@ export function moveDrag(session: Session, pieces: readonly Piece[], from: Point
     pieces.length === 1 ? swapsFor(surfaceOf(session.history.project, session.surfaceId), only!) : [];
   return (now, held) => {
     const to = toPage(session.view, now);
-    const onto = snaps(session, held)
-      ? others.find((piece) => onPad(piece, to, session.view.zoom))
-      : undefined;
-    const swaps = { with: others, onto: onto?.id ?? null };
+    // With Ctrl, which lets go of snaps too, it is only moved.
+    const free = held.ctrlKey || held.metaKey ? [] : others;
+    const onto = free.find((piece) => onPad(piece, to, session.view.zoom));
+    const swaps = { with: free, onto: onto?.id ?? null };
     if (onto) return { edit: swapPhotos(session.surfaceId, [only!, onto]), swaps };
     let dx = to.x - start.x;
     let dy = to.y - start.y;

@@ -251,11 +251,11 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
       if (hand.current !== held) return;
       const { edit, snapped, swaps } = held.drag!(now, native);
       if (edit) store.getState().tryOut(edit, snapped);
-      if (!swaps?.with.length) return;
       const { swaps: before, selection } = store.getState();
+      const onto = swaps?.onto ?? null;
       // What would change places with it is painted anew as well.
-      if (before?.onto !== swaps.onto) onMoving(swaps.onto ? [...selection, swaps.onto] : selection);
-      store.setState({ swaps });
+      if ((before?.onto ?? null) !== onto) onMoving(onto ? [...selection, onto] : selection);
+      if (before || swaps?.with.length) store.setState({ swaps: swaps?.with.length ? swaps : null });
     });
   }
 
