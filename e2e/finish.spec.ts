@@ -37,7 +37,7 @@ test('a photo is cut to a shape, given a stroke and a lift, faded; each is undon
   await expect(field(page, 'Width')).toHaveValue('0.08');
   await field(page, 'Stroke ink').fill('9e2b');
   await field(page, 'Stroke ink').press('Enter');
-  await expect(page.getByText('Six digits, such as #9e2b45.')).toBeVisible();
+  await expect(page.getByText('A colour, such as #9e2b45, rgb(158 43 69) or teal.')).toBeVisible();
   await field(page, 'Stroke ink').fill('9E2B45');
   await field(page, 'Stroke ink').press('Enter');
   await page.getByRole('slider', { name: /^Opacity/ }).fill('60');

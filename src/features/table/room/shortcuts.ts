@@ -248,7 +248,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   },
   {
     keys: 'Shift D',
-    does: 'Photo desk: all photos by time, with stars, names and what is alike',
+    does: 'Photo desk: every photo by time, with stars, names and what is alike',
     group: 'Pieces',
     is: shifted('d'),
     run: (store) => store.setState({ sheet: 'desk' }),
