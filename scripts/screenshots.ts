@@ -56,6 +56,12 @@ async function tour(page: Page): Promise<void> {
   await page.getByRole('checkbox', { name: /^fly-in-first-launch,/ }).click();
   await shoot(page, 'desk');
   await page.keyboard.press('Escape');
+  await page.getByTestId('stage').press('Escape');
+  await page.getByTestId('stage').press('Shift+I');
+  await page.getByRole('button', { name: 'From a photo' }).click();
+  await page.getByRole('img', { name: /^Its colours/ }).waitFor();
+  await shoot(page, 'inks');
+  await page.keyboard.press('Escape');
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
