@@ -13,5 +13,7 @@ const LONGEST = 80;
  */
 export function cssColour(text: string): string | undefined {
   const typed = text.trim().slice(0, LONGEST);
-  return formatHex(parseColour(/^([0-9a-f]{3}|[0-9a-f]{6})$/i.test(typed) ? `#${typed}` : typed));
+  // Digits without the sign are taken as three or six; other numbers of them are a slip of the hand.
+  if (/^[0-9a-f]+$/i.test(typed) && typed.length !== 3 && typed.length !== 6) return undefined;
+  return formatHex(parseColour(typed));
 }

@@ -74,7 +74,17 @@ test('CSS Color 4’s own samples are one colour however they are written; HSV a
   expect(cssColour('teal')).toBe('#008080');
   expect(cssColour('#abc')).toBe('#aabbcc');
   expect(cssColour('color(display-p3 1 1 1)')).toBe('#ffffff');
-  for (const nonsense of ['', 'url(x)', 'rgb(', '#12', 'expression(alert(1))', '12345', 'x'.repeat(9999)])
+  for (const nonsense of [
+    '',
+    'url(x)',
+    'rgb(',
+    '#12',
+    'expression(alert(1))',
+    '12345',
+    '9e2b',
+    '9e2b45ff',
+    'x'.repeat(9999),
+  ])
     expect(cssColour(nonsense)).toBeUndefined();
   // The HSV table of any handbook: pure and half hues.
   expect(mixOf('#ff0000', 'HSV')).toEqual([0, 100, 100]);
