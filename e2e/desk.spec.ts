@@ -1,7 +1,7 @@
 /** The photo desk: photos told apart, given stars and names, chosen from; by mouse and by keyboard. */
 import { expect, test, type Page } from '@playwright/test';
 import { axe } from './axe';
-import { bringIn, kept, newPage, photo, photosInBox, slabs } from './table';
+import { bringIn, kept, newPage, photo, photosInBox, slabs, shot } from './table';
 
 const SEVEN = [
   'fly-in-first-launch',
@@ -12,9 +12,6 @@ const SEVEN = [
   'tide-pools',
   'workshop-table',
 ];
-const shot = async (page: Page, name: string) => {
-  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
-};
 
 test('photos lie by occasion; alike and blurred ones are found; stars, names and places are kept', async ({
   page,

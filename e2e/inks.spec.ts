@@ -13,11 +13,9 @@ import {
   photo,
   photosInBox,
   slabs,
+  shot,
 } from './table';
 
-const shot = async (page: Page, name: string) => {
-  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
-};
 const picker = (page: Page) => page.getByRole('dialog', { name: 'Inks', exact: true });
 
 /** A punched shape in an ink, in the middle of the page. */

@@ -13,6 +13,7 @@ import {
   photo,
   photosInBox,
   slabs,
+  shot,
 } from './table';
 
 const SIX = [
@@ -23,9 +24,6 @@ const SIX = [
   'fly-in-plum-kite',
   'tide-pools',
 ];
-const shot = async (page: Page, name: string) => {
-  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
-};
 
 test('six photos become a page by proposal; a cut photo, a strip and a title stay where they are', async ({
   page,

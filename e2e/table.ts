@@ -59,3 +59,8 @@ export async function layByEnter(item: Locator): Promise<void> {
 
 /** The message at the foot of the screen. */
 export const notice = (page: Page): Locator => page.locator('.MuiSnackbar-root [role=alert]');
+
+/** A picture of the screen for whoever looks at it, where SHOTS names a folder. */
+export async function shot(page: Page, name: string): Promise<void> {
+  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
+}
