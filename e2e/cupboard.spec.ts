@@ -5,24 +5,23 @@ import { expect, test, type Page } from '@playwright/test';
 import { strFromU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { axe } from './axe';
-import { bringIn, kept, newPage, notice, pageOnScreen, photo, photosInBox, slabs } from './table';
+import {
+  bringIn,
+  cupboard,
+  cupboardSearch as search,
+  found,
+  kept,
+  layFromCupboard as lay,
+  newPage,
+  openCupboard,
+  notice,
+  pageOnScreen,
+  photo,
+  photosInBox,
+  slabs,
+} from './table';
 
 const KITS = join(import.meta.dirname, '..', 'public', 'house', 'kits');
-const found = (page: Page) => page.getByRole('listbox', { name: 'Supplies' }).getByRole('option');
-const search = (page: Page) => page.getByRole('searchbox', { name: 'Search the cupboard' });
-const cupboard = (page: Page) => page.getByRole('region', { name: 'Cupboard' });
-
-async function openCupboard(page: Page): Promise<void> {
-  await page.keyboard.press('c');
-  await expect(found(page).first()).toBeVisible();
-}
-async function lay(page: Page, name: string): Promise<void> {
-  await openCupboard(page);
-  await search(page).fill(name);
-  await found(page).filter({ hasText: name }).first().click();
-  await page.getByRole('button', { name: 'Lay it' }).click();
-  await expect(cupboard(page)).toBeHidden();
-}
 const colourOf = async (page: Page, x: number, y: number): Promise<number[]> => {
   const shot = await page.screenshot({ clip: { x, y, width: 2, height: 2 } });
   return [...(await sharp(shot).removeAlpha().raw().toBuffer())].slice(0, 3);

@@ -57,6 +57,26 @@ export async function layByEnter(item: Locator): Promise<void> {
   await item.press('Enter');
 }
 
+export const cupboard = (page: Page): Locator => page.getByRole('region', { name: 'Cupboard' });
+export const found = (page: Page): Locator =>
+  page.getByRole('listbox', { name: 'Supplies' }).getByRole('option');
+export const cupboardSearch = (page: Page): Locator =>
+  page.getByRole('searchbox', { name: 'Search the cupboard' });
+
+export async function openCupboard(page: Page): Promise<void> {
+  await page.keyboard.press('c');
+  await expect(found(page).first()).toBeVisible();
+}
+
+/** Lays the first supply of this name. */
+export async function layFromCupboard(page: Page, name: string): Promise<void> {
+  await openCupboard(page);
+  await cupboardSearch(page).fill(name);
+  await found(page).filter({ hasText: name }).first().click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await expect(cupboard(page)).toBeHidden();
+}
+
 /** The message at the foot of the screen. */
 export const notice = (page: Page): Locator => page.locator('.MuiSnackbar-root [role=alert]');
 

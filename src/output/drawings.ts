@@ -1,6 +1,8 @@
-/** Pictures that are drawings, read once, and pictures stamped in an ink or in another light: what every output asks for before it draws. */
-import { inked, type Drawing } from '@/core/drawing/drawing';
+/** Pictures that are drawings, read once, and pictures stamped, dyed or in another light: what every output asks for before it draws. */
+import type { Drawing } from '@/core/drawing/drawing';
 import { readDrawing } from '@/core/drawing/read';
+import { applyDyes } from '@/core/dye/apply';
+import { wornDrawing } from '@/core/dye/drawing';
 import type { Size } from '@/core/geometry/box';
 import { scaling, type Matrix } from '@/core/geometry/matrix';
 import { uprightSize, type Asset } from '@/core/picture/asset';
@@ -26,15 +28,15 @@ export function openDrawing(asset: Asset, bytes: Uint8Array): PlacedDrawing | un
   return read.ok ? { drawing: read.value.drawing, whole: uprightSize(asset) } : undefined;
 }
 
-export const inkedDrawing = ({ drawing, whole }: PlacedDrawing, ink: string): PlacedDrawing => ({
-  drawing: inked(drawing, ink),
+export const placedWorn = ({ drawing, whole }: PlacedDrawing, worn: Worn): PlacedDrawing => ({
+  drawing: wornDrawing(drawing, worn),
   whole,
 });
 
-/** A decoded picture in its light and tone, or stamped in one ink; smaller by `scale` where that is enough. */
+/** A decoded picture in its light and tone, stamped in an ink, dyed; smaller by `scale` where that is enough. */
 export function wornPixels(
   { source, width, height }: Drawable,
-  { ink, tone, fit }: Worn,
+  { ink, tone, fit, dyes }: Worn,
   platform: Platform,
   scale = 1,
 ): Drawable {
@@ -44,8 +46,9 @@ export function wornPixels(
   context.drawImage(source, 0, 0, w, h);
   const pixels = context.getImageData(0, 0, w, h);
   if (tone) applyTone(pixels.data, tone);
-  if (tone && fit) applyFitted(pixels, tone, fit);
   if (ink) coverage(pixels.data, ink);
+  if (dyes) applyDyes(pixels, dyes);
+  if (tone && fit) applyFitted(pixels, tone, fit);
   context.putImageData(pixels, 0, 0);
   return { source: canvas, width: w, height: h };
 }

@@ -1,13 +1,13 @@
 /** A Picture to a finished file: PNG, JPEG, PDF or SVG. The same in a browser's worker and in Node. */
 import type { Box, Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import type { Mark, Picture, TreatmentMark, Worn } from '@/core/picture/picture';
+import type { Mark, Picture, WorkedMark, Worn } from '@/core/picture/picture';
 import { fail, ok, type Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
-import { inkedDrawing, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
+import { placedWorn, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
 import { writePdf } from '@/output/pdf/write';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
-import { drawPieces, LONGEST_SIDE, sheetOf, treatmentBitmap, TREATMENT_PPI } from '@/output/pixels/draw';
+import { drawPieces, LONGEST_SIDE, sheetOf, workedBitmap, WORKED_PPI } from '@/output/pixels/draw';
 import type { Canvas, Drawable, Platform } from '@/output/platform';
 import { writeSvg } from '@/output/svg/write';
 
@@ -67,33 +67,40 @@ export async function make(
 
 type Drawings = ReadonlyMap<string, PlacedDrawing>;
 
-/** Everything drawn that the picture shows, read, and in its ink. */
-async function openDrawings(picture: Picture, shop: Workshop): Promise<Drawings> {
+/** Everything drawn that the picture shows, read, and as it is worn. */
+async function openDrawings(picture: Picture, shop: Stock): Promise<Drawings> {
   const drawings = new Map<string, PlacedDrawing>();
   for (const key of filesOf(picture)) {
     const asset = shop.asset(key);
     if (asset.type !== 'image/svg+xml') continue;
     const drawing = openDrawing(asset, await shop.bytes(key));
-    const ink = inkOf(key);
-    if (drawing) drawings.set(key, ink ? inkedDrawing(drawing, ink) : drawing);
+    const worn = shop.worn(key);
+    if (drawing) drawings.set(key, worn ? placedWorn(drawing, worn) : drawing);
   }
   return drawings;
 }
 
-/** What follows the SHA-256 in the name of a file that wears something. */
-const wornOf = (key: string): Worn | undefined =>
-  key.length > SHA_LENGTH ? (JSON.parse(key.slice(SHA_LENGTH)) as Worn) : undefined;
-const shaOf = (key: string): string => key.slice(0, SHA_LENGTH);
-const SHA_LENGTH = 64;
-const inkOf = (key: string): string | undefined => wornOf(key)?.ink;
+/** A workshop that knows files by what they wear, too. */
+interface Stock extends Workshop {
+  worn(key: string): Worn | undefined;
+}
 
-/** The picture with every stamped or toned file under a name of its own, and a workshop that knows those names. */
-function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; shop: Workshop } {
+/** The picture with every stamped, toned or dyed file under a name of its own, and a workshop that knows those names. */
+function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; shop: Stock } {
+  const keys = new Map<string, string>();
+  const files = new Map<string, { sha: string; worn: Worn }>();
   const named = (mark: Mark): Mark => {
-    if (mark.mark !== 'image' || !(mark.ink || mark.tone)) return mark;
-    const { ink, tone, fit, ...plain } = mark;
-    return { ...plain, asset: `${mark.asset}${JSON.stringify({ ink, tone, fit })}` };
+    if (mark.mark !== 'image' || !(mark.ink || mark.tone || mark.dyes)) return mark;
+    const { ink, tone, fit, dyes, ...plain } = mark;
+    const worn: Worn = { ink, tone, fit, dyes };
+    const says = mark.asset + JSON.stringify(worn);
+    const key = keys.get(says) ?? `${mark.asset} ${keys.size + 1}`;
+    keys.set(says, key);
+    files.set(key, { sha: mark.asset, worn });
+    return { ...plain, asset: key };
   };
+  const shaOf = (key: string): string => files.get(key)?.sha ?? key;
+  const wornOf = (key: string): Worn | undefined => files.get(key)?.worn;
   const decode = async (key: string): Promise<Drawable> => {
     const decoded = await shop.decode(shaOf(key));
     const worn = wornOf(key);
@@ -113,6 +120,7 @@ function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; sho
     },
     shop: {
       ...shop,
+      worn: wornOf,
       decode,
       asset(key) {
         const asset = shop.asset(shaOf(key));
@@ -261,23 +269,23 @@ async function makeSvg(
     progress((0.8 * i) / files.length, `Packing ${i + 1} of ${files.length} pictures`);
     if (!drawings.has(sha)) addresses.set(sha, await address(sha, shop));
   }
-  const treatments = await packedTreatments(picture, shop);
+  const worked = await packedWorked(picture, shop);
   return new TextEncoder().encode(
     writeSvg(picture, withBleed, {
       asset: shop.asset,
       drawing: (key) => drawings.get(key),
       address: (key) => addresses.get(key)!,
-      treatment: (mark) => treatments.get(mark)!,
+      worked: (mark) => worked.get(mark)!,
     }),
   );
 }
 
-/** Every treatment as a PNG, and where it lies. */
-async function packedTreatments(picture: Picture, shop: Workshop) {
-  const packed = new Map<TreatmentMark, Box & { address: string }>();
+/** Every mark that is pixels as a PNG, and where it lies. */
+async function packedWorked(picture: Picture, shop: Workshop) {
+  const packed = new Map<WorkedMark, Box & { address: string }>();
   for (const mark of picture.pieces.flatMap(({ marks }) => marks)) {
-    if (mark.mark !== 'treatment') continue;
-    const { canvas, x, y, width, height } = treatmentBitmap(mark, TREATMENT_PPI / 72, shop.platform);
+    if (mark.mark !== 'treatment' && mark.mark !== 'colouring') continue;
+    const { canvas, x, y, width, height } = workedBitmap(mark, WORKED_PPI / 72, shop.platform);
     const bytes = await shop.encode(canvas, 'image/png', 1);
     packed.set(mark, { x, y, width, height, address: `data:image/png;base64,${base64(bytes)}` });
   }

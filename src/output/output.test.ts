@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
 import sharp from 'sharp';
+import type { Dye } from '@/core/dye/dye';
 import { invert } from '@/core/geometry/matrix';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
@@ -29,6 +30,13 @@ const DRAWN =
   '<rect width="96" height="96" fill="#f2d98a"/><rect width="96" height="48" fill="url(#t)"/>' +
   '<g transform="translate(48 60) rotate(20)" opacity="0.6"><path d="M-30-20h60v40h-60ZM-10-8h20v16h-20Z" fill-rule="evenodd" fill="#1c1410"/></g>' +
   '<path d="M8 88C30 60 60 100 88 84" fill="none" stroke="#c5503f" stroke-width="5" stroke-linecap="round"/></svg>';
+
+const dye = (ink: string): Dye => ({
+  id: ink,
+  name: ink,
+  change: { how: 'ink', ink },
+  strength: 1,
+});
 
 /** A page with every material, outline and finish there is. */
 function sampler(): Project {
@@ -74,6 +82,25 @@ function sampler(): Project {
       art('drawn', drawn, 260),
       art('inked', drawn, 310, '#a92f3f'),
       art('faded', drawn, 360),
+      {
+        ...photoOf('dyed', photo, { x: 300, y: 130, width: 90, height: 60 }),
+        material: {
+          kind: 'photo',
+          asset: photo.sha,
+          window: WHOLE,
+          dyes: [dye('#2f6f8f'), { ...dye('#f2e2b8'), where: { strokes: [], area: '4 2 1 2 2 2' } }],
+        },
+      },
+      {
+        ...art('coloured', drawn, 60, '#25232a'),
+        material: {
+          kind: 'art',
+          asset: drawn.sha,
+          ink: '#25232a',
+          dyes: [{ ...dye('#c5503f'), where: { parts: [1] } }],
+          fills: [{ ink: '#e8c66a', texture: 'watercolour', shade: 0.4, light: 315, area: '4 4 4 9' }],
+        },
+      },
       inkPiece('disc', 60, 120, 110, 70, {
         outline: { kind: 'ellipse' },
         finish: {

@@ -1,6 +1,7 @@
 import { createCanvas } from '@napi-rs/canvas';
 import sharp from 'sharp';
-import { inked, strength } from '@/core/drawing/drawing';
+import { strength } from '@/core/drawing/drawing';
+import { wornDrawing } from '@/core/dye/drawing';
 import { readDrawing } from '@/core/drawing/read';
 import { writeDrawing } from '@/core/drawing/write';
 import { scaling } from '@/core/geometry/matrix';
@@ -125,8 +126,8 @@ describe('inking', () => {
     const { drawing } = read(
       svg('<rect width="9" height="9" fill="#fff"/><rect width="9" height="9" fill="#000"/>'),
     );
-    expect(inked(drawing, '#2f5b4a').parts.map(({ colour, opacity }) => [colour, opacity])).toEqual([
-      ['#2f5b4a', 1],
-    ]);
+    expect(
+      wornDrawing(drawing, { ink: '#2f5b4a' }).parts.map(({ colour, opacity }) => [colour, opacity]),
+    ).toEqual([['#2f5b4a', 1]]);
   });
 });

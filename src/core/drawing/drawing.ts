@@ -36,11 +36,3 @@ export const strength = (hex: string): number => {
   const [r, g, b] = rgbOf(hex);
   return 1 - (0.2126 * r + 0.7152 * g + 0.0722 * b);
 };
-
-/** The drawing stamped in one ink: what was dark covers, what was white is bare. */
-export const inked = (drawing: Drawing, colour: string): Drawing => ({
-  ...drawing,
-  parts: drawing.parts
-    .map((part) => ({ ...part, colour, opacity: part.opacity * strength(part.colour) }))
-    .filter((part) => part.opacity > 0.003),
-});

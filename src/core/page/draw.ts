@@ -2,12 +2,13 @@
 import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
 import { apply, translation, compose } from '@/core/geometry/matrix';
 import { pathBounds } from '@/core/geometry/path';
-import { reachOf, type DrawnPiece, type Mark, type Picture } from '@/core/picture/picture';
+import { reachOf, type DrawnPiece, type ImageMark, type Mark, type Picture } from '@/core/picture/picture';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { marksOver, marksUnder } from '@/core/piece/finish';
 import type { PageLight } from '@/core/piece/finish/light';
 import { materialKind } from '@/core/piece/material';
+import type { Cut } from '@/core/piece/material/kind';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Surface } from '@/core/project/model';
@@ -32,18 +33,15 @@ function drawPile({ pile, light }: Surface, tools: DrawingTools): DrawnPiece[] {
 export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, tucked?: Tucked): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
-  const { path, face, soft, words } = cutOf(piece, tools);
+  const { path, face } = cutOf(piece, tools);
+  const kind = materialKind(piece.material);
+  const cut = cutFor(piece, tools);
   const whole: Mark[] = [
     ...marksUnder(finish, light, path, matrix, tools.asset),
     // Torn paper is white inside.
     ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
-    materialKind(piece.material).fill(piece.material, {
-      size: placement,
-      path: face ?? path,
-      soft,
-      words,
-      asset: tools.asset,
-    }),
+    ...(kind.beneath?.(piece.material, cut) ?? []),
+    kind.fill(piece.material, cut),
     ...marksOver(finish, light, { path, face }, matrix),
   ];
   const marks = tucked
@@ -59,6 +57,17 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
     bounds: boundsOf(marks, matrix),
     words: piece.outline.kind === 'glyphs' ? piece.outline.text : undefined,
   };
+}
+
+const cutFor = (piece: Piece, tools: DrawingTools): Cut => {
+  const { path, face, soft, words } = cutOf(piece, tools);
+  return { size: piece.placement, path: face ?? path, soft, words, asset: tools.asset };
+};
+
+/** How a piece shows its picture: where the picture lies in the piece, and what cuts it; null if it shows none. */
+export function pictureOn(piece: Piece, tools: DrawingTools): ImageMark | null {
+  const mark = materialKind(piece.material).fill(piece.material, cutFor(piece, tools));
+  return mark.mark === 'image' ? mark : null;
 }
 
 function boundsOf(marks: readonly Mark[], matrix: DrawnPiece['matrix']): Box {

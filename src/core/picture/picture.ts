@@ -6,6 +6,8 @@ import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix, Point } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { Blend } from '@/core/picture/blend';
+import type { Fill } from '@/core/colouring/fills';
+import type { Dye } from '@/core/dye/dye';
 import type { Fit, Tone } from '@/core/tone/settings';
 import type { Painted } from '@/core/treatment/paint';
 import type { Toward } from '@/core/treatment/treatment';
@@ -38,7 +40,7 @@ export interface DrawnPiece {
 }
 
 /** A mark may be seen in part only: `within` is an outline in the piece's own frame. */
-export type Mark = (ShadowMark | FillMark | ImageMark | TreatmentMark | StrokeMark) & { within?: Path };
+export type Mark = (ShadowMark | FillMark | ImageMark | WorkedMark | StrokeMark) & { within?: Path };
 
 /** A blurred copy of `path`, made larger by `grow` and moved by `offset`; blur is the Gaussian's standard deviation. */
 export interface ShadowMark {
@@ -71,13 +73,15 @@ export interface ImageMark {
   tone?: Tone;
   /** Where its tone depends on how it lies. */
   fit?: Fit;
+  /** Other colours for all or parts of it. */
+  dyes?: readonly Dye[];
   matrix: Matrix;
   clip: Path;
   words?: readonly GlyphRun[];
 }
 
 /** What is done to a picture file before it is drawn. */
-export type Worn = Pick<ImageMark, 'ink' | 'tone' | 'fit'>;
+export type Worn = Pick<ImageMark, 'ink' | 'tone' | 'fit' | 'dyes'>;
 
 /** What the face was treated with, laid over it within its outline; `light` shines in the piece's own frame. */
 export interface TreatmentMark {
@@ -86,6 +90,17 @@ export interface TreatmentMark {
   treatment: Painted;
   light: Toward;
 }
+
+/** Areas of a picture coloured in, beneath its lines. */
+export interface ColouringMark {
+  mark: 'colouring';
+  /** The box of the whole picture. */
+  path: Path;
+  fills: readonly Fill[];
+}
+
+/** What is worked out as pixels, whatever the output. */
+export type WorkedMark = TreatmentMark | ColouringMark;
 
 /** A line along the path: inside, on or outside its edge. */
 export interface StrokeMark {
@@ -112,6 +127,7 @@ export function reachOf(mark: Mark): { path: Path; by: number; offset: Point } {
       };
     case 'fill':
     case 'treatment':
+    case 'colouring':
       return { path: mark.path, by: 0, offset: { x: 0, y: 0 } };
     case 'image':
       return { path: mark.clip, by: 0, offset: { x: 0, y: 0 } };

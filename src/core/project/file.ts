@@ -48,6 +48,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   4: (old) => old,
   // 6: what is known of a photo: how blurred, what like, its notes; sharpening and vignette. They may be absent.
   5: (old) => old,
+  // 7: dyes, colour under the lines of a stamp, gradients. They may be absent.
+  6: (old) => old,
 };
 
 export const MOST_PIECES = 5000;

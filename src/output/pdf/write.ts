@@ -7,13 +7,13 @@ import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Blend } from '@/core/picture/blend';
-import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark, TreatmentMark } from '@/core/picture/picture';
+import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark, WorkedMark } from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { EmbeddedFont } from '@/output/pdf/fonts';
 import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
-import { around, shadowBitmap, treatmentBitmap, TREATMENT_PPI } from '@/output/pixels/draw';
+import { around, shadowBitmap, workedBitmap, WORKED_PPI } from '@/output/pixels/draw';
 import type { Platform } from '@/output/platform';
 
 export interface PdfSource {
@@ -213,7 +213,8 @@ class Pen {
       case 'image':
         return this.image(mark);
       case 'treatment':
-        return this.treatment(mark);
+      case 'colouring':
+        return this.worked(mark);
       case 'shadow':
         return this.shadow(mark, alpha);
     }
@@ -296,10 +297,10 @@ class Pen {
     return ref;
   }
 
-  private async treatment(mark: TreatmentMark): Promise<void> {
-    const { canvas, context, x, y, width, height } = treatmentBitmap(
+  private async worked(mark: WorkedMark): Promise<void> {
+    const { canvas, context, x, y, width, height } = workedBitmap(
       mark,
-      TREATMENT_PPI / 72,
+      WORKED_PPI / 72,
       this.source.platform,
     );
     const ref = await embedPixels(this.context, context.getImageData(0, 0, canvas.width, canvas.height));

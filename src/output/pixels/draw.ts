@@ -1,9 +1,11 @@
 /** Draws a Picture on a canvas: the screen, the PNG and the JPEG all come from here. */
+import { paintFills } from '@/core/colouring/paint';
 import type { Drawing } from '@/core/drawing/drawing';
 import { outset, overlaps, type Box, type Size } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, pathData, type Path } from '@/core/geometry/path';
 import type {
+  ColouringMark,
   DrawnPiece,
   ImageMark,
   Mark,
@@ -11,8 +13,9 @@ import type {
   ShadowMark,
   StrokeMark,
   TreatmentMark,
+  WorkedMark,
 } from '@/core/picture/picture';
-import { paintTreatment, type Painted } from '@/core/treatment/paint';
+import { paintTreatment } from '@/core/treatment/paint';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 
@@ -21,7 +24,7 @@ export interface DrawingSource {
   /** The picture file decoded and upright, and how many pixels the whole file has; undefined while it is not at hand. */
   image(asset: string, mark: ImageMark): (Drawable & { whole: Size }) | undefined;
   /** The drawing behind a picture that is one. */
-  drawing(asset: string, ink?: string): PlacedDrawing | undefined;
+  drawing(asset: string, mark: ImageMark): PlacedDrawing | undefined;
   /** Most pixels a treatment is worked out at, where it must be quick. */
   treatmentPixels?: number;
 }
@@ -103,8 +106,9 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
       return context.fill(outline(platform, mark.path));
     case 'stroke':
       return drawStroke(context, mark, platform);
-    case 'treatment': {
-      const { canvas, x, y, width, height } = treatmentBitmap(
+    case 'treatment':
+    case 'colouring': {
+      const { canvas, x, y, width, height } = workedBitmap(
         mark,
         growth(map),
         platform,
@@ -115,7 +119,7 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
       return context.drawImage(canvas, x, y, width, height);
     }
     case 'image': {
-      const drawing = source.drawing(mark.asset, mark.ink);
+      const drawing = source.drawing(mark.asset, mark);
       if (drawing) return drawDrawing(context, mark, drawing, map, platform, alpha);
       const image = source.image(mark.asset, mark);
       if (!image) {
@@ -279,31 +283,48 @@ export function shadowBitmap(
   return { canvas, context, x, y, width, height };
 }
 
-/** Pixels an inch of treatments in files that hold no pixels otherwise. */
-export const TREATMENT_PPI = 300;
+/** Pixels an inch of what is worked out as pixels, in files that hold no pixels otherwise. */
+export const WORKED_PPI = 300;
 
-/** Most pixels a treatment is worked out at: 13 inches square at 300 ppi. Larger ones are coarser. */
-const MOST_TREATMENT = 16e6;
+/** Most pixels a mark is worked out at: 13 inches square at 300 ppi. Larger ones are coarser. */
+const MOST_WORKED = 16e6;
 
-export interface TreatmentBitmap extends Box {
+export interface WorkedBitmap extends Box {
   canvas: Canvas & CanvasImageSource;
   context: Context;
 }
-const treatments = new WeakMap<Painted, { key: string; path: Path; bitmap: TreatmentBitmap }>();
+const workedBitmaps = new WeakMap<object, { key: string; path: Path; bitmap: WorkedBitmap }>();
 
-/** A treatment as a bitmap at so many pixels a point, and where it lies in the piece's own frame. Kept while nothing changes. */
-export function treatmentBitmap(
-  mark: TreatmentMark,
+/** A mark as a bitmap at so many pixels a point, and where it lies in the piece's own frame. Kept while nothing changes. */
+export function workedBitmap(
+  mark: WorkedMark,
   wanted: number,
   platform: Platform,
-  most = MOST_TREATMENT,
-): TreatmentBitmap {
-  const { path, treatment, light } = mark;
+  most = MOST_WORKED,
+): WorkedBitmap {
+  const { path } = mark;
   const box = pathBounds(path);
   const scale = Math.min(wanted, Math.sqrt(most / Math.max(1e-6, box.width * box.height)));
-  const key = [scale, light.x, light.y, light.z].join();
-  const last = treatments.get(treatment);
-  if (last?.key === key && last.path === path) return last.bitmap;
+  const treated = mark.mark === 'treatment';
+  const of = treated ? mark.treatment : mark.fills;
+  const key = [
+    scale,
+    ...(treated ? [mark.light.x, mark.light.y, mark.light.z] : [box.width, box.height]),
+  ].join();
+  const last = workedBitmaps.get(of);
+  // A picture's box is made anew each time; a cut is another only when it changed.
+  if (last?.key === key && (!treated || last.path === path)) return last.bitmap;
+  const bitmap = treated ? treatedBitmap(mark, scale, platform) : colouredBitmap(mark, scale, platform);
+  workedBitmaps.set(of, { key, path, bitmap });
+  return bitmap;
+}
+
+function treatedBitmap(
+  { path, treatment, light }: TreatmentMark,
+  scale: number,
+  platform: Platform,
+): WorkedBitmap {
+  const box = pathBounds(path);
   const [width, height] = [Math.ceil(box.width * scale) + 2, Math.ceil(box.height * scale) + 2];
   const [x, y] = [box.x - 1 / scale, box.y - 1 / scale];
   const { canvas, context } = platform.canvas(width, height);
@@ -312,9 +333,18 @@ export function treatmentBitmap(
   const pixels = context.getImageData(0, 0, width, height);
   pixels.data.set(paintTreatment(treatment, light, pixels.data, { width, height, scale, x, y }));
   context.putImageData(pixels, 0, 0);
-  const bitmap = { canvas, context, x, y, width: width / scale, height: height / scale };
-  treatments.set(treatment, { key, path, bitmap });
-  return bitmap;
+  return { canvas, context, x, y, width: width / scale, height: height / scale };
+}
+
+function colouredBitmap({ path, fills }: ColouringMark, scale: number, platform: Platform): WorkedBitmap {
+  const box = pathBounds(path);
+  const width = Math.max(1, Math.round(box.width * scale));
+  const height = Math.max(1, Math.round(box.height * scale));
+  const { canvas, context } = platform.canvas(width, height);
+  const pixels = context.getImageData(0, 0, width, height);
+  pixels.data.set(paintFills(fills, { width, height, pitch: box.width / width }));
+  context.putImageData(pixels, 0, 0);
+  return { canvas, context, ...box };
 }
 
 function boundsUnder(box: Box, [a, b, c, d, e, f]: Matrix): Box {

@@ -5,7 +5,7 @@ import { pathData } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { Box } from '@/core/geometry/box';
-import type { DrawnPiece, Mark, Picture, TreatmentMark } from '@/core/picture/picture';
+import type { DrawnPiece, Mark, Picture, WorkedMark } from '@/core/picture/picture';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/draw';
 
@@ -15,8 +15,8 @@ export interface SvgSource {
   drawing(sha: string): PlacedDrawing | undefined;
   /** The file's address: a data: URL, so that nothing outside is needed. Bytes as stored, unturned. */
   address(sha: string): string;
-  /** A treatment as a picture: its address, and where it lies in its piece's frame. */
-  treatment(mark: TreatmentMark): Box & { address: string };
+  /** A mark that is pixels: its address, and where it lies in its piece's frame. */
+  worked(mark: WorkedMark): Box & { address: string };
 }
 
 const number = (value: number): string => String(Math.round(value * 1e4) / 1e4);
@@ -95,8 +95,9 @@ function whole(
     case 'image':
       defs.push(`<clipPath id="${id}"><path d="${pathData(mark.clip)}"/></clipPath>`);
       return `<g clip-path="url(#${id})"><g transform="${matrix(mark.matrix)}"><use href="#${files.get(mark.asset)}"/></g></g>`;
-    case 'treatment': {
-      const { x, y, width, height, address } = source.treatment(mark);
+    case 'treatment':
+    case 'colouring': {
+      const { x, y, width, height, address } = source.worked(mark);
       return `<image x="${number(x)}" y="${number(y)}" width="${number(width)}" height="${number(height)}" preserveAspectRatio="none" href="${address}"/>`;
     }
     case 'shadow':

@@ -2,7 +2,7 @@ import type { ObjectSchema, AnyObject } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
-import type { FillMark, ImageMark } from '@/core/picture/picture';
+import type { ColouringMark, FillMark, ImageMark } from '@/core/picture/picture';
 import type { GlyphRun } from '@/core/text/typesetter';
 
 /** What a material needs to know to fill an outline. */
@@ -25,4 +25,6 @@ export interface MaterialKind<M extends { kind: string }> {
   schema: ObjectSchema<AnyObject>;
   /** The material, cut. */
   fill(material: M, cut: Cut): FillMark | ImageMark;
+  /** What shows beneath it, where it covers nothing. */
+  beneath?(material: M, cut: Cut): ColouringMark[];
 }

@@ -3,6 +3,7 @@ import { number, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { MaterialKind } from '@/core/piece/material/kind';
+import { dyesSchema, isSeen, type Dye } from '@/core/dye/dye';
 import { compose, scaling } from '@/core/geometry/matrix';
 import { isPlain, needsFit, TONE_SETTINGS, type Tone } from '@/core/tone/settings';
 import { windowMatrix, windowSchema, type Window } from '@/core/piece/material/window';
@@ -14,6 +15,8 @@ export interface PictureBehind<K extends string> {
   window: Window;
   /** Light and tone; as in the file without. */
   tone?: Tone;
+  /** Other colours for all or parts of it, one after the other. */
+  dyes?: Dye[];
 }
 
 export const SHA256 = /^[0-9a-f]{64}$/;
@@ -43,8 +46,9 @@ export const pictureKind = <K extends string>(
     asset: string().matches(SHA256).required(),
     window: windowSchema.required(),
     tone: toneSchema.default(undefined).optional(),
+    dyes: dyesSchema,
   }).noUnknown(),
-  fill: ({ asset: sha, window, tone }, { size, path, words, asset: find }) => {
+  fill: ({ asset: sha, window, tone, dyes }, { size, path, words, asset: find }) => {
     const asset = find(sha);
     if (!asset) return { mark: 'fill', path, colour: MISSING, words };
     const whole = uprightSize(asset);
@@ -56,6 +60,7 @@ export const pictureKind = <K extends string>(
       ...(tone && needsFit(tone)
         ? { fit: { matrix: compose(matrix, scaling(whole.width, whole.height)), ...size } }
         : {}),
+      ...(dyes?.some(isSeen) ? { dyes } : {}),
       matrix,
       clip: path,
       words,

@@ -16,7 +16,9 @@ import {
   IconAlignLeft,
   IconAlignRight,
   IconAlertTriangle,
+  IconBrush,
   IconCircleCheck,
+  IconPalette,
   IconRotateClockwise,
   IconTemplate,
   IconVector,
@@ -101,6 +103,26 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       )}
       {pieces.length === 1 && piece.material.kind === 'art' && (
         <ArtControls piece={piece} material={piece.material} readOnly={readOnly} />
+      )}
+      {'asset' in piece.material && asset && !readOnly && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconPalette size={17} />}
+          onClick={() => store.setState({ sheet: 'recolour' })}
+        >
+          Recolour
+        </Button>
+      )}
+      {pieces.length === 1 && piece.material.kind === 'art' && asset && !readOnly && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconBrush size={17} />}
+          onClick={() => store.setState({ sheet: 'colourIn' })}
+        >
+          Colour it in
+        </Button>
       )}
       {isPicture(piece.material) && asset && !readOnly && (
         <Button

@@ -20,7 +20,7 @@ import { InkField } from '@/features/table/inks/InkField';
 import { measureWithin } from '@/features/table/about/measures';
 import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
 import { useSession } from '@/features/table/room/context';
-import { treatmentBitmap } from '@/output/pixels/draw';
+import { workedBitmap } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import { Dial } from '@/ui/Dial';
 import { LengthField } from '@/ui/LengthField';
@@ -154,7 +154,7 @@ function Swatch({ kind }: { kind: TreatmentName }) {
     context.beginPath();
     context.roundRect(1, 1, SWATCH.width - 2, SWATCH.height - 2, 4);
     context.fill();
-    const bitmap = treatmentBitmap(
+    const bitmap = workedBitmap(
       {
         mark: 'treatment',
         path: SWATCH_PATH,

@@ -22,7 +22,7 @@ import { recolour } from '@/core/project/edits/inks';
 import { perform } from '@/core/project/history';
 import { uses } from '@/core/project/model';
 import { inksIn, useInkSets } from '@/features/table/inks/useInks';
-import { bitmapPixels } from '@/features/table/room/colours';
+import { smallPixels } from '@/features/table/room/colours';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/room/PagePicture';
 import { LabelledSlider } from '@/ui/LabelledSlider';
@@ -65,11 +65,8 @@ export function FromPhoto({ used, readOnly }: { used: readonly UsedInk[]; readOn
     let gone = false;
     void shelf.small(sha).then((bitmap) => {
       if (gone) return;
-      const scale = bitmap ? Math.min(1, LOOKED / Math.max(bitmap.width, bitmap.height)) : 0;
-      const to = (length: number) => Math.max(1, Math.round(length * scale));
-      setPixels(
-        bitmap ? bitmapPixels(bitmap, { width: to(bitmap.width), height: to(bitmap.height) }).data : null,
-      );
+      const { width, height } = bitmap ?? { width: 0, height: 0 };
+      setPixels(bitmap ? smallPixels({ source: bitmap, width, height }, LOOKED).data : null);
     });
     return () => {
       gone = true;

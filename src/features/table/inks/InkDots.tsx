@@ -9,10 +9,12 @@ interface Props {
   label: string;
   inks: readonly NamedInk[];
   colour?: string;
+  /** Where there is little room. */
+  small?: boolean;
   onChoose: (colour: string) => void;
 }
 
-export function InkDots({ label, inks, colour, onChoose }: Props) {
+export function InkDots({ label, inks, colour, small, onChoose }: Props) {
   const walk = (event: KeyboardEvent<HTMLElement>) => {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
     if (!by) return;
@@ -26,7 +28,7 @@ export function InkDots({ label, inks, colour, onChoose }: Props) {
       aria-label={label}
       data-own-arrows
       onKeyDown={walk}
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: small ? 0.6 : 0.75 }}
     >
       {inks.map((ink, i) => (
         <ButtonBase
@@ -36,8 +38,8 @@ export function InkDots({ label, inks, colour, onChoose }: Props) {
           title={ink.name}
           onClick={() => onChoose(ink.colour)}
           sx={{
-            width: 34,
-            height: 34,
+            width: small ? 26 : 34,
+            height: small ? 26 : 34,
             borderRadius: '50%',
             bgcolor: ink.colour,
             border: '1px solid rgba(0,0,0,0.25)',

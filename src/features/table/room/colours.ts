@@ -4,6 +4,7 @@ import type { Size } from '@/core/geometry/box';
 import { meanColours, type Lab } from '@/core/mosaic/colours';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { coverScale, firstWindow, keepCovered } from '@/core/piece/material/window';
+import type { Drawable } from '@/output/platform';
 import { useRoom } from '@/features/table/room/context';
 
 /** Pixels a side in which a photo’s mean is taken. */
@@ -17,9 +18,9 @@ let desk: OffscreenCanvasRenderingContext2D | undefined;
 
 /** A picture's part, as pixels of another size. */
 export function bitmapPixels(
-  bitmap: ImageBitmap,
+  bitmap: CanvasImageSource,
   { width, height }: Size,
-  [x, y, w, h]: readonly [number, number, number, number] = [0, 0, bitmap.width, bitmap.height],
+  [x, y, w, h]: readonly [number, number, number, number],
 ): ImageData {
   desk ??= new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true })!;
   if (desk.canvas.width !== width || desk.canvas.height !== height)
@@ -28,6 +29,13 @@ export function bitmapPixels(
   desk.imageSmoothingQuality = 'high';
   desk.drawImage(bitmap, x, y, w, h, 0, 0, width, height);
   return desk.getImageData(0, 0, width, height);
+}
+
+/** A small copy of a picture, `side` pixels at its longer side at most. */
+export function smallPixels({ source, width, height }: Drawable, side: number): ImageData {
+  const scale = Math.min(1, side / Math.max(width, height));
+  const to = (length: number) => Math.max(1, Math.round(length * scale));
+  return bitmapPixels(source, { width: to(width), height: to(height) }, [0, 0, width, height]);
 }
 
 /** The mean colour of each photo that is known already, by SHA-256. */
@@ -46,7 +54,11 @@ export function useMeans(assets: readonly Asset[]): ReadonlyMap<string, Lab> {
             // One that cannot be read counts as grey: the others need not wait for it.
             known.current.set(
               asset.sha,
-              bitmap ? meanColours(bitmapPixels(bitmap, { width: SIDE, height: SIDE }))[0]! : GREY,
+              bitmap
+                ? meanColours(
+                    bitmapPixels(bitmap, { width: SIDE, height: SIDE }, [0, 0, bitmap.width, bitmap.height]),
+                  )[0]!
+                : GREY,
             );
           }),
         );

@@ -30,9 +30,9 @@ export function paintPage(
   drawPieces(context, pieces, compose(scaling(scale), translation(-part.x, -part.y)), {
     platform: browser,
     treatmentPixels: side * side,
-    drawing: (sha, ink) => {
+    drawing: (sha, mark) => {
       const asset = project.assets[sha];
-      return asset && shelf.drawing(asset, ink);
+      return asset && shelf.drawing(asset, mark);
     },
     image: (sha, mark) => {
       const asset = project.assets[sha];

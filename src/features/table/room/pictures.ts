@@ -1,8 +1,9 @@
 /** Decoded pictures for the screen: small copies first, the whole file only where zooming needs it. */
 import type { Size } from '@/core/geometry/box';
+import type { Dye } from '@/core/dye/dye';
 import type { Worn } from '@/core/picture/picture';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { inkedDrawing, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
+import { placedWorn, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
 import { browser, type Drawable } from '@/output/platform';
 import { proxyBlob, readableBlob } from '@/storage/assets';
 import type { ProxyLevel } from '@/storage/database';
@@ -23,6 +24,10 @@ export class PictureShelf {
   private readonly decoded = new Map<string, ImageBitmap>();
   private readonly drawings = new Map<string, PlacedDrawing>();
   private readonly worns = new WeakMap<ImageBitmap, Map<string, Drawable>>();
+  private readonly wornDrawings = new WeakMap<PlacedDrawing, Map<string, PlacedDrawing>>();
+  /** Dyes are compared by which they are: what they mark may be long. */
+  private readonly dyeNames = new WeakMap<readonly Dye[], number>();
+  private dyesNamed = 0;
   /** What was sent for, and is there or on its way. */
   private readonly asked = new Map<string, Promise<void>>();
   private readonly wholes: string[] = [];
@@ -49,23 +54,20 @@ export class PictureShelf {
     const bitmap = best ?? LEVELS.map((level) => this.decoded.get(`${asset.sha} ${level}`)).find(Boolean);
     if (!bitmap) return undefined;
     const plain = { source: bitmap, width: bitmap.width, height: bitmap.height };
-    return { ...(worn.ink || worn.tone ? this.worn(bitmap, plain, worn, pixels) : plain), whole };
+    return {
+      ...(worn.ink || worn.tone || worn.dyes ? this.worn(bitmap, plain, worn, pixels) : plain),
+      whole,
+    };
   }
 
   /** The drawing behind a picture that is one, if it is at hand; sends for it. */
-  drawing(asset: Asset, ink?: string): PlacedDrawing | undefined {
+  drawing(asset: Asset, worn: Worn = {}): PlacedDrawing | undefined {
     if (asset.type !== 'image/svg+xml') return undefined;
-    const key = ink ? `${asset.sha} ${ink}` : asset.sha;
-    const known = this.drawings.get(key);
-    if (known) return known;
     const plain = this.drawings.get(asset.sha);
-    if (plain && ink) {
-      const stamped = inkedDrawing(plain, ink);
-      this.drawings.set(key, stamped);
-      return stamped;
-    }
-    void this.open(asset);
-    return undefined;
+    if (!plain) void this.open(asset);
+    if (!plain || !(worn.ink || worn.dyes)) return plain;
+    const kept = keptOf(this.wornDrawings, plain);
+    return keptLast(kept, this.keyOf(worn), () => placedWorn(plain, worn));
   }
 
   private open(asset: Asset): Promise<void> {
@@ -105,21 +107,20 @@ export class PictureShelf {
     await Promise.all(shas.map((sha) => this.fetch(sha, 'screen')));
   }
 
-  /** A tone is worked out no larger than it is shown, so that a slider is followed. */
-  private worn(bitmap: ImageBitmap, plain: Drawable, { ink, tone, fit }: Worn, pixels: number): Drawable {
-    const kept = this.worns.get(bitmap) ?? new Map<string, Drawable>();
-    this.worns.set(bitmap, kept);
+  private keyOf({ ink, tone, fit, dyes }: Worn): string {
+    const named = dyes && (this.dyeNames.get(dyes) ?? ++this.dyesNamed);
+    if (dyes) this.dyeNames.set(dyes, named!);
+    return JSON.stringify({ ink, tone, fit, named });
+  }
+
+  /** A tone or dye is worked out no larger than it is shown, so that a slider is followed. */
+  private worn(bitmap: ImageBitmap, plain: Drawable, worn: Worn, pixels: number): Drawable {
+    const kept = keptOf(this.worns, bitmap);
     const longest = Math.max(plain.width, plain.height);
     // In steps of a half more, so that a little zooming needs no other.
     const side = Math.min(longest, 1.5 ** Math.ceil(Math.log(Math.max(64, pixels)) / Math.log(1.5)));
-    const scale = tone && !ink ? side / longest : 1;
-    const key = JSON.stringify({ ink, tone, fit, scale });
-    const known = kept.get(key) ?? wornPixels(plain, { ink, tone, fit }, browser, scale);
-    // The one used last is the last in the row.
-    kept.delete(key);
-    kept.set(key, known);
-    if (kept.size > MOST_WORN) kept.delete(kept.keys().next().value!);
-    return known;
+    const scale = worn.ink ? 1 : side / longest;
+    return keptLast(kept, `${scale} ${this.keyOf(worn)}`, () => wornPixels(plain, worn, browser, scale));
   }
 
   private fetch(sha: string, level: ProxyLevel): Promise<void> {
@@ -147,4 +148,20 @@ export class PictureShelf {
       this.asked.delete(oldest);
     }
   }
+}
+
+/** What is kept of something, however it is worn. */
+function keptOf<K extends object, V>(all: WeakMap<K, Map<string, V>>, of: K): Map<string, V> {
+  const kept = all.get(of) ?? new Map<string, V>();
+  all.set(of, kept);
+  return kept;
+}
+
+/** What is kept under a key, or made now; the one used last is the last in the row, and the first in it goes. */
+function keptLast<V>(kept: Map<string, V>, key: string, make: () => V): V {
+  const known = kept.get(key) ?? make();
+  kept.delete(key);
+  kept.set(key, known);
+  if (kept.size > MOST_WORN) kept.delete(kept.keys().next().value!);
+  return known;
 }

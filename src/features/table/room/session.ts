@@ -2,6 +2,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { pastLimits } from '@/core/project/file';
 import { goTo, perform, redo, undo, type History } from '@/core/project/history';
+import type { Area } from '@/core/dye/area';
 import type { Match } from '@/core/project/edits/match';
 import { NOTHING_DRAWN, type Drawing } from '@/features/table/room/drawing';
 import { screenZoom } from '@/features/table/room/screen';
@@ -53,6 +54,8 @@ export type SheetName =
   | 'punches'
   | 'desk'
   | 'inks'
+  | 'recolour'
+  | 'colourIn'
   | 'proposals'
   | 'mosaic'
   | 'tone'
@@ -75,6 +78,22 @@ export type SheetName =
 export interface Matching {
   from: Piece;
   what: readonly Match[];
+}
+
+/** What a hand marks on a picture while a sheet asks for it. Points are x, y ... in shares of the upright picture. */
+export interface Marking {
+  /** Id of the piece that shows it. */
+  piece: string;
+  /** What it is for, for those who cannot see. */
+  says: string;
+  /** How wide the brush is, as a share of the picture's longer side; 0 for presses alone. */
+  brush: number;
+  /** What is marked: all else is veiled. */
+  shown: Area | null;
+  /** What a stroke, as far as it was drawn, would come to; undefined where that is not shown. */
+  stroke(points: readonly number[]): Area | null | undefined;
+  done(points: readonly number[]): void;
+  leave(): void;
 }
 
 export interface Session {
@@ -122,6 +141,7 @@ export interface Session {
   loupe: boolean;
   /** A colour is being taken from the page; `done` hears which, or null if it was left. */
   dropper: { done(colour: string | null): void } | null;
+  marking: Marking | null;
   /** CSS pixels a point takes at true size on this screen. */
   trueZoom: number;
   /** The spot of the stage under which everything is listed. */
@@ -194,6 +214,7 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       wanted: [],
       loupe: false,
       dropper: null,
+      marking: null,
       trueZoom: screenZoom(),
       peeking: null,
       pointer: null,

@@ -1,5 +1,5 @@
 /** What each key on the table does. One list serves the keys, the tooltips and the “?” overlay. */
-import type { SessionStore } from '@/features/table/room/session';
+import type { SessionStore, SheetName } from '@/features/table/room/session';
 import { nearer, pushed, slideNow } from '@/features/table/room/slide';
 import * as act from '@/features/table/room/actions';
 
@@ -24,6 +24,13 @@ const ctrl =
   (name: string, shift = false) =>
   (event: KeyboardEvent) =>
     (event.ctrlKey || event.metaKey) && event.shiftKey === shift && event.key.toLowerCase() === name;
+const opens = (
+  group: Shortcut['group'],
+  keys: string,
+  does: string,
+  is: Shortcut['is'],
+  sheet: SheetName,
+): Shortcut => ({ keys, does, group, is, run: (store) => store.setState({ sheet }) });
 const toggle = (panel: 'zones' | 'grid' | 'side' | 'workbox' | 'guides') => (store: SessionStore) => {
   const { show } = store.getState();
   store.setState({ show: { ...show, [panel]: !show[panel] } });
@@ -89,20 +96,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
     is: ctrl('a'),
     run: (store) => act.selectAll(store),
   },
-  {
-    keys: 'R',
-    does: 'Rows and columns of it',
-    group: 'Pieces',
-    is: key('r'),
-    run: (store) => store.setState({ sheet: 'rows' }),
-  },
-  {
-    keys: 'D',
-    does: 'Punches: cut it to one, or punch a new piece',
-    group: 'Pieces',
-    is: key('d'),
-    run: (store) => store.setState({ sheet: 'punches' }),
-  },
+  opens('Pieces', 'R', 'Rows and columns of it', key('r'), 'rows'),
+  opens('Pieces', 'D', 'Punches: cut it to one, or punch a new piece', key('d'), 'punches'),
   {
     keys: 'A',
     does: 'Draw an outline by hand, or cut with scissors',
@@ -110,20 +105,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
     is: key('a'),
     run: (store) => store.setState({ sheet: 'draw', mode: { kind: 'pick' } }),
   },
-  {
-    keys: 'X',
-    does: 'Outlines: join, cut out, overlap, divide, grow',
-    group: 'Pieces',
-    is: key('x'),
-    run: (store) => store.setState({ sheet: 'combine' }),
-  },
-  {
-    keys: 'F',
-    does: 'Tuck: where it passes over others and where under',
-    group: 'Pieces',
-    is: key('f'),
-    run: (store) => store.setState({ sheet: 'tuck' }),
-  },
+  opens('Pieces', 'X', 'Outlines: join, cut out, overlap, divide, grow', key('x'), 'combine'),
+  opens('Pieces', 'F', 'Tuck: where it passes over others and where under', key('f'), 'tuck'),
   {
     keys: 'K',
     does: 'Match: give others its size, angle, ink …',
@@ -138,20 +121,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
     is: key('q'),
     run: act.peek,
   },
-  {
-    keys: 'I',
-    does: 'Guides by number, or spaced evenly',
-    group: 'Looking',
-    is: key('i'),
-    run: (store) => store.setState({ sheet: 'guides' }),
-  },
-  {
-    keys: 'Y',
-    does: 'All steps by name',
-    group: 'Steps',
-    is: key('y'),
-    run: (store) => store.setState({ sheet: 'steps' }),
-  },
+  opens('Looking', 'I', 'Guides by number, or spaced evenly', key('i'), 'guides'),
+  opens('Steps', 'Y', 'All steps by name', key('y'), 'steps'),
   {
     keys: 'O',
     does: 'Hold to see the page before the last step, with Shift before the last ten',
@@ -246,41 +217,25 @@ export const SHORTCUTS: readonly Shortcut[] = [
       return act.stepPoint(store, by) || act.step(store, by);
     },
   },
-  {
-    keys: 'Shift D',
-    does: 'Photo desk: every photo by time, with stars, names and what is alike',
-    group: 'Pieces',
-    is: shifted('d'),
-    run: (store) => store.setState({ sheet: 'desk' }),
-  },
-  {
-    keys: 'Shift A',
-    does: 'Arrange photos: proposals for as many as there are',
-    group: 'Pieces',
-    is: shifted('a'),
-    run: (store) => store.setState({ sheet: 'proposals' }),
-  },
-  {
-    keys: 'Shift I',
-    does: 'Inks of this page: each with where it is, changed everywhere at once',
-    group: 'Pages',
-    is: shifted('i'),
-    run: (store) => store.setState({ sheet: 'inks' }),
-  },
-  {
-    keys: 'Shift M',
-    does: 'Photo mosaic: photos in cells, a picture over them',
-    group: 'Pieces',
-    is: shifted('m'),
-    run: (store) => store.setState({ sheet: 'mosaic' }),
-  },
-  {
-    keys: 'Shift T',
-    does: 'Light and tone of photos',
-    group: 'Pieces',
-    is: shifted('t'),
-    run: (store) => store.setState({ sheet: 'tone' }),
-  },
+  opens(
+    'Pieces',
+    'Shift D',
+    'Photo desk: every photo by time, with stars, names and what is alike',
+    shifted('d'),
+    'desk',
+  ),
+  opens('Pieces', 'Shift A', 'Arrange photos: proposals for as many as there are', shifted('a'), 'proposals'),
+  opens(
+    'Pages',
+    'Shift I',
+    'Inks of this page: each with where it is, changed everywhere at once',
+    shifted('i'),
+    'inks',
+  ),
+  opens('Pieces', 'Shift M', 'Photo mosaic: photos in cells, a picture over them', shifted('m'), 'mosaic'),
+  opens('Pieces', 'Shift R', 'Recolour: all or parts of pictures', shifted('r'), 'recolour'),
+  opens('Pieces', 'Shift C', 'Colour a stamp in, beneath its lines', shifted('c'), 'colourIn'),
+  opens('Pieces', 'Shift T', 'Light and tone of photos', shifted('t'), 'tone'),
   {
     keys: 'Shift S',
     does: 'Let two photos change places',

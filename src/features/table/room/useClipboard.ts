@@ -38,9 +38,9 @@ async function pictureOf(session: Session, shelf: PictureShelf): Promise<Blob> {
   const find = (sha: string) => project.assets[sha];
   drawPieces(canvas.getContext('2d')!, drawn, view, {
     platform: browser,
-    drawing: (sha, ink) => {
+    drawing: (sha, mark) => {
       const asset = find(sha);
-      return asset && shelf.drawing(asset, ink);
+      return asset && shelf.drawing(asset, mark);
     },
     image: (sha, mark) => {
       const asset = find(sha);

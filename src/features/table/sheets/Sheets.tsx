@@ -16,6 +16,8 @@ const SHEETS: Record<SheetName, Sheet> = {
   punches: dynamic(() => import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet)),
   desk: dynamic(() => import('@/features/table/desk/PhotoDesk').then((m) => m.PhotoDesk)),
   inks: dynamic(() => import('@/features/table/inks/InksSheet').then((m) => m.InksSheet)),
+  recolour: dynamic(() => import('@/features/table/recolour/RecolourSheet').then((m) => m.RecolourSheet)),
+  colourIn: dynamic(() => import('@/features/table/recolour/ColourInSheet').then((m) => m.ColourInSheet)),
   proposals: dynamic(() => import('@/features/table/sheets/ProposalsSheet').then((m) => m.ProposalsSheet)),
   mosaic: dynamic(() => import('@/features/table/sheets/MosaicSheet').then((m) => m.MosaicSheet)),
   tone: dynamic(() => import('@/features/table/sheets/ToneSheet').then((m) => m.ToneSheet)),

@@ -9,24 +9,15 @@ import type { Piece } from '@/core/piece/piece';
 import { changeTone } from '@/core/project/edits/tone';
 import { autoTone, histogramOf, type Histogram } from '@/core/tone/histogram';
 import { PLAIN, TONE_SETTINGS, toneWith, type Tone, type ToneSetting } from '@/core/tone/settings';
-import type { Drawable } from '@/output/platform';
+import { smallPixels } from '@/features/table/room/colours';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces, shownProject } from '@/features/table/room/session';
 import { HistogramChart } from '@/features/table/sheets/HistogramChart';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
-import { LabelledSlider } from '@/ui/LabelledSlider';
+import { RowSlider } from '@/ui/RowSlider';
 
 /** Pixels at its longer side of the copy whose histogram is shown. */
 const LOOKED = 200;
-
-/** A small copy of a picture, as pixels. */
-function looked({ source, width, height }: Drawable): Uint8ClampedArray {
-  const scale = Math.min(1, LOOKED / Math.max(width, height));
-  const [w, h] = [Math.max(1, Math.round(width * scale)), Math.max(1, Math.round(height * scale))];
-  const context = new OffscreenCanvas(w, h).getContext('2d', { willReadFrequently: true })!;
-  context.drawImage(source, 0, 0, w, h);
-  return context.getImageData(0, 0, w, h).data;
-}
 
 type Toned = Piece & { material: PictureMaterial };
 
@@ -42,7 +33,7 @@ function useHistogram(piece: Toned | undefined): Histogram | null {
     if (!asset) return;
     const look = () => {
       const image = shelf.take(asset, LOOKED, { tone });
-      if (image) setHistogram(histogramOf(looked(image)));
+      if (image) setHistogram(histogramOf(smallPixels(image, LOOKED).data));
     };
     const frame = requestAnimationFrame(look);
     const stop = shelf.onArrival((sha) => sha === asset.sha && look());
@@ -73,7 +64,7 @@ export function ToneSheet({ onClose }: { onClose: () => void }) {
     const asset = session.history.project.assets[piece!.material.asset];
     const image = asset && shelf.take(asset, LOOKED);
     if (!image) return;
-    const found = histogramOf(looked(image));
+    const found = histogramOf(smallPixels(image, LOOKED).data);
     change((before) => autoTone(found, before));
   };
   const disabled = readOnly || !piece;
@@ -148,25 +139,19 @@ function ToneSlider({
   disabled,
   onChange,
 }: SliderProps) {
-  const says = id === 'exposure' ? value.toFixed(2) : String(value);
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '116px 1fr 40px', columnGap: 1, alignItems: 'center' }}>
-      <LabelledSlider
-        label={name}
-        getAriaValueText={(now) =>
-          now === 0 && least < 0 ? 'as it was' : `${now}, ${now < (least + most) / 2 ? ends[0] : ends[1]}`
-        }
-        min={least}
-        max={most}
-        step={step}
-        track={least < 0 ? false : 'normal'}
-        value={value}
-        disabled={disabled}
-        onChange={onChange}
-      />
-      <Typography variant="body2" sx={{ textAlign: 'right', fontVariantNumeric: 'tabular-nums' }}>
-        {says}
-      </Typography>
-    </Box>
+    <RowSlider
+      label={name}
+      least={least}
+      most={most}
+      step={step}
+      value={value}
+      disabled={disabled}
+      says={id === 'exposure' ? value.toFixed(2) : undefined}
+      spoken={(now) =>
+        now === 0 && least < 0 ? 'as it was' : `${now}, ${now < (least + most) / 2 ? ends[0] : ends[1]}`
+      }
+      onChange={onChange}
+    />
   );
 }

@@ -11,6 +11,7 @@ import { Guides } from '@/features/table/stage/Guides';
 import { Horizon } from '@/features/table/stage/Horizon';
 import { Knots } from '@/features/table/stage/Knots';
 import { Lamp } from '@/features/table/stage/Lamp';
+import { Marking } from '@/features/table/stage/Marking';
 import { Dropper } from '@/features/table/stage/Dropper';
 import { Loupe } from '@/features/table/stage/Loupe';
 import { PeekList } from '@/features/table/stage/PeekList';
@@ -60,6 +61,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const drawing = useSession((session) => session.sheet === 'draw');
   const locked = useSession((session) => shownSurface(session).locked);
   const dropping = useSession((session) => session.dropper !== null);
+  const marking = useSession((session) => session.marking);
   const guides = useSession(
     useShallow((session) => {
       const { guides: everywhere, guidesLocked } = shownProject(session);
@@ -257,6 +259,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
       <PeekList />
       <Loupe />
+      {marking && <Marking marking={marking} />}
       {dropping && <Dropper />}
     </Box>
   );

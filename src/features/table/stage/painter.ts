@@ -184,9 +184,9 @@ export class Painter {
     return {
       platform: browser,
       treatmentPixels: 1.5e6,
-      drawing: (sha, ink) => {
+      drawing: (sha, mark) => {
         const asset = assets[sha];
-        return asset && this.shelf.drawing(asset, ink);
+        return asset && this.shelf.drawing(asset, mark);
       },
       image: (sha, mark) => {
         const asset = assets[sha];

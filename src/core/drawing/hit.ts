@@ -1,0 +1,43 @@
+/** Which part of a drawing lies under a point. */
+import type { Drawing, DrawingPart } from '@/core/drawing/drawing';
+import type { Point } from '@/core/geometry/matrix';
+import { contains, flatten } from '@/core/geometry/path';
+
+/** Number of the topmost part that paints the point (the drawing's points), or -1; `near` is how far off a line may be met. */
+export function partAt({ parts }: Drawing, point: Point, near: number): number {
+  return parts.findLastIndex(
+    (part) =>
+      part.opacity > 0 &&
+      part.at.some((offset) => paints(part, { x: point.x - offset.x, y: point.y - offset.y }, near)),
+  );
+}
+
+function paints({ path, line, rule }: DrawingPart, point: Point, near: number): boolean {
+  if (line) return onLine(path, point, Math.max(near, line.width / 2));
+  if (rule === 'nonzero') return contains(path, point);
+  // Even and odd: a ring counts whichever way it turns.
+  return flatten(path).filter((ring) => contains(ringPath(ring), point)).length % 2 === 1;
+}
+
+const ringPath = (ring: readonly Point[]) =>
+  ring.map(({ x, y }, i) => (i ? (['L', x, y] as const) : (['M', x, y] as const)));
+
+function onLine(path: DrawingPart['path'], point: Point, reach: number): boolean {
+  return flatten(path).some((ring) =>
+    ring.some((to, i) => {
+      const from = ring[i - 1];
+      return from !== undefined && distance(point, from, to) <= reach;
+    }),
+  );
+}
+
+function distance(p: Point, a: Point, b: Point): number {
+  const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+  const along = length2 === 0 ? 0 : ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2;
+  const t = Math.max(0, Math.min(1, along));
+  return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
+}
+
+/** All parts painted in the same colour as one of them. */
+export const alikeParts = ({ parts }: Drawing, part: number): number[] =>
+  parts.flatMap(({ colour }, i) => (colour === parts[part]?.colour ? [i] : []));

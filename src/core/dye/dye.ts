@@ -1,0 +1,156 @@
+/**
+ * A dye gives another colour to a picture, or to a part of it. Nothing is baked: a piece carries its dyes in order, its file
+ * stays as it is, and each can be changed, switched off or taken away at any time.
+ */
+import { array, boolean, lazy, number, object, string } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import { isReadableArea, type KeptArea } from '@/core/dye/area';
+
+/** Like an ink, light and shade kept (`colour.ts` states how). */
+export interface InkChange {
+  how: 'ink';
+  /** `#rrggbb` */
+  ink: string;
+  /** Greys, whites and blacks stay as they are: metal, paper, shadows. */
+  greysStay?: true;
+}
+
+/** By numbers, in OKLCH. */
+export interface ShiftChange {
+  how: 'shift';
+  /** Degrees, -180 to 180. */
+  hue: number;
+  /** Per cent, -100 (grey) to 100 (twice as strong). */
+  saturation: number;
+  /** Per cent, -100 (black) to 100 (white). */
+  lightness: number;
+}
+
+export type DyeChange = InkChange | ShiftChange;
+
+/** One stroke that marks a part; it takes in what is alike around it. */
+export interface Stroke {
+  /** x, y, x, y ... in shares of the upright picture's width and height. */
+  points: number[];
+  /** How wide, as a share of the picture's longer side. */
+  width: number;
+  /** How unlike, as weighed distance in OKLab, what is taken in may be; 0 takes just what was painted over. */
+  closeness: number;
+  /** Takes away from what was marked before. */
+  away?: true;
+}
+
+/** Where on a picture: what was marked by strokes, and what came of them. */
+export interface Marked extends KeptArea {
+  strokes: Stroke[];
+}
+
+/** Where on a drawing: its parts by number, bottom first. */
+export interface Chosen {
+  parts: number[];
+}
+
+export type Where = Marked | Chosen;
+
+export interface Dye {
+  id: string;
+  name: string;
+  change: DyeChange;
+  /** 0 to 1. */
+  strength: number;
+  /** The whole picture without. */
+  where?: Where;
+  /** Everything but where it says. */
+  outside?: true;
+  off?: true;
+}
+
+export const MOST_DYES = 50;
+export const MOST_STROKES = 400;
+export const LONGEST_STROKE = 4000;
+/** Beyond this closeness everything is alike. */
+export const LOOSEST = 0.6;
+export const WIDEST_STROKE = 0.25;
+export const FARTHEST_EDGE = 0.05;
+export const SOFTEST_EDGE = 0.1;
+
+export const isMarked = (where: Where | undefined): where is Marked =>
+  where !== undefined && 'strokes' in where;
+export const isChosen = (where: Where | undefined): where is Chosen =>
+  where !== undefined && 'parts' in where;
+
+/** Whether a dye can be seen at all. */
+export const isSeen = ({ off, strength, change, where }: Dye): boolean =>
+  !off &&
+  strength > 0 &&
+  (change.how === 'ink' || change.hue !== 0 || change.saturation !== 0 || change.lightness !== 0) &&
+  !(isMarked(where) && !where.area) &&
+  !(isChosen(where) && !where.parts.length);
+
+const yes = boolean().oneOf([true]);
+const changeSchema = lazy((value: { how?: unknown } | undefined) =>
+  value?.how === 'shift'
+    ? object({
+        how: string().oneOf(['shift']).required(),
+        hue: number().min(-180).max(180).required(),
+        saturation: number().min(-100).max(100).required(),
+        lightness: number().min(-100).max(100).required(),
+      })
+        .noUnknown()
+        .required()
+    : object({
+        how: string().oneOf(['ink']).required(),
+        ink: string().matches(HEX_COLOUR).required(),
+        greysStay: yes,
+      })
+        .noUnknown()
+        .required(),
+);
+
+const strokeSchema = object({
+  points: array(number().min(-1).max(2).required())
+    .min(2)
+    .max(2 * LONGEST_STROKE)
+    .required(),
+  width: number().min(0).max(WIDEST_STROKE).required(),
+  closeness: number().min(0).max(LOOSEST).required(),
+  away: yes,
+}).noUnknown();
+
+/** Letters a marked area may take in a file: a hundred times what a rough one needs. */
+const LONGEST_AREA = 2_000_000;
+export const areaSchema = string()
+  .max(LONGEST_AREA)
+  .defined()
+  .test('area', '${path} is not a readable area', (area) => area === undefined || isReadableArea(area));
+
+const whereSchema = lazy((value: object | undefined) =>
+  value && 'parts' in value
+    ? object({ parts: array(number().integer().min(0).max(1e6).required()).max(1e5).required() }).noUnknown()
+    : object({
+        strokes: array(strokeSchema.required()).max(MOST_STROKES).required(),
+        area: areaSchema,
+        edge: number().min(-FARTHEST_EDGE).max(FARTHEST_EDGE),
+        soften: number().min(0).max(SOFTEST_EDGE),
+        filled: yes,
+      })
+        .noUnknown()
+        .default(undefined)
+        .optional(),
+);
+
+export const dyesSchema = array(
+  object({
+    id: string().min(1).max(80).required(),
+    name: string().max(200).defined(),
+    change: changeSchema,
+    strength: number().min(0).max(1).required(),
+    where: whereSchema,
+    outside: yes,
+    off: yes,
+  })
+    .noUnknown()
+    .required(),
+)
+  .min(1)
+  .max(MOST_DYES);
