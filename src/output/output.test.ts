@@ -109,6 +109,13 @@ function sampler(): Project {
           opacity: 0.6,
         },
       }),
+      inkPiece('running', 130, 160, 60, 40, {
+        material: { kind: 'gradient', colours: ['#24506b', '#f2e2b8', '#b3262e'], turn: 30 },
+      }),
+      inkPiece('round', 196, 200, 40, 40, {
+        outline: { kind: 'ellipse' },
+        material: { kind: 'gradient', colours: ['#fdfbf6', '#24506b'], turn: 0, round: true },
+      }),
       inkPiece('torn', 20, 160, 90, 40, {
         finish: {
           ...finishOf(0.3),

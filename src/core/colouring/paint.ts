@@ -5,11 +5,11 @@ import { readArea, type Area } from '@/core/dye/area';
 import { clouds, noise2 } from '@/core/geometry/noise';
 
 /** Grain of pencil strokes across and along, and the size of a wash's pools, points; our own choice. */
-const [GRAIN, ALONG, POOL] = [0.5, 6, 14];
+const [GRAIN, ALONG, POOL] = [0.5, 6, 44];
 /** How dark the darkest side is. */
 const DARKEST = 0.45;
 /** How much of the paper pencil leaves bare, and how far a wash is from even. */
-const [TOOTH, UNEVEN] = [0.55, 0.3];
+const [TOOTH, UNEVEN] = [0.55, 0.34];
 /** A wash dries darker along its edge: so wide, as a share of the picture's longer side, and so much. */
 const [RIM, RIM_DARK] = [0.012, 0.22];
 
@@ -68,7 +68,7 @@ function paintFill(
         const [s, t] = [(px + py) / GRAIN / 1.414, (px - py) / ALONG / 1.414];
         thick *= 1 - TOOTH * Math.max(0, 1.6 * noise2(s, t, seed) - 0.45);
       } else if (texture === 'watercolour') {
-        const pool = clouds(px / POOL, py / POOL, 4, seed) - 0.5;
+        const pool = clouds(px / POOL, py / POOL, 3, seed) - 0.5;
         thick *= Math.min(1, 0.82 + 2 * UNEVEN * pool);
         const edge = rim ? 1 - coverAround(area, u, v, rim) : 0;
         dark += RIM_DARK * edge;

@@ -58,7 +58,17 @@ export interface FillMark {
   mark: 'fill';
   path: Path;
   colour: string;
+  /** Colours that run into each other in its place. */
+  blended?: Blended;
   words?: readonly GlyphRun[];
+}
+
+/** Colours at even distances, from one point of the piece's frame to another; with `round`, from the first point out. */
+export interface Blended {
+  colours: readonly string[];
+  from: Point;
+  to: Point;
+  round?: true;
 }
 
 /**

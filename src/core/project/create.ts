@@ -1,4 +1,5 @@
 /** Pieces as they come to the page: at their true size, in the middle, lying as their material lies. */
+import { isInk } from '@/core/piece/material';
 import type { Box, Size } from '@/core/geometry/box';
 import { pathBounds, pathData, type Path } from '@/core/geometry/path';
 import { uprightSize, type Asset } from '@/core/picture/asset';
@@ -123,8 +124,7 @@ export function exchanged(piece: Piece, asset: Asset, compartment: Compartment):
         asset: asset.sha,
         window: photo ? firstWindow(asset) : WHOLE,
       },
-      finish:
-        flat && piece.material.kind === 'ink' ? finishOf(photo ? LIFTS.photo : LIFTS.paper) : piece.finish,
+      finish: flat && isInk(piece.material) ? finishOf(photo ? LIFTS.photo : LIFTS.paper) : piece.finish,
     };
   }
   const fresh = artPiece(piece.id, asset, compartment, piece.placement);

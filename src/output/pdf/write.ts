@@ -7,7 +7,16 @@ import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Blend } from '@/core/picture/blend';
-import type { DrawnPiece, ImageMark, Mark, Picture, ShadowMark, WorkedMark } from '@/core/picture/picture';
+import type {
+  Blended,
+  DrawnPiece,
+  FillMark,
+  ImageMark,
+  Mark,
+  Picture,
+  ShadowMark,
+  WorkedMark,
+} from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { EmbeddedFont } from '@/output/pdf/fonts';
@@ -138,6 +147,7 @@ class Pen {
     XObject: new Map<string, PDFRef>(),
     Font: new Map<string, PDFRef>(),
     ExtGState: new Map<string, PDFRef>(),
+    Shading: new Map<string, PDFRef>(),
   };
   private readonly files = new Map<string, PDFRef>();
   private readonly fonts = new Map<string, EmbeddedFont>();
@@ -151,7 +161,7 @@ class Pen {
 
   start(): void {
     this.lines = [];
-    this.used = { XObject: new Map(), Font: new Map(), ExtGState: new Map() };
+    this.used = { XObject: new Map(), Font: new Map(), ExtGState: new Map(), Shading: new Map() };
   }
 
   write(line: string): void {
@@ -198,6 +208,7 @@ class Pen {
     }
     switch (mark.mark) {
       case 'fill':
+        if (mark.blended) return this.blended(mark, mark.blended);
         this.write(`${colour(mark.colour)} rg`);
         return mark.words ? this.text(mark.words, false) : this.write(`${outline(mark.path)} f`);
       case 'stroke': {
@@ -297,6 +308,36 @@ class Pen {
     return ref;
   }
 
+  /** A shading within the path (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4); words lie over it unseen, to be found and copied. */
+  private blended({ path, words }: FillMark, { colours, from, to, round }: Blended): void {
+    const parts = colours.slice(1).map((next, i) => ({
+      FunctionType: 2,
+      Domain: [0, 1],
+      C0: rgbOf(colours[i]!),
+      C1: rgbOf(next),
+      N: 1,
+    }));
+    const shading = this.context.register(
+      this.context.obj({
+        ShadingType: round ? 3 : 2,
+        ColorSpace: 'DeviceRGB',
+        Coords: round
+          ? [from.x, from.y, 0, from.x, from.y, Math.hypot(to.x - from.x, to.y - from.y)]
+          : [from.x, from.y, to.x, to.y],
+        Function: {
+          FunctionType: 3,
+          Domain: [0, 1],
+          Functions: parts,
+          Bounds: parts.slice(1).map((_, i) => (i + 1) / parts.length),
+          Encode: parts.flatMap(() => [0, 1]),
+        },
+        Extend: [true, true],
+      }),
+    );
+    this.write(`q ${outline(path)} W n /${this.name('Shading', 'Sh', shading)} sh Q`);
+    if (words) this.text(words, true);
+  }
+
   private async worked(mark: WorkedMark): Promise<void> {
     const { canvas, context, x, y, width, height } = workedBitmap(
       mark,
@@ -341,7 +382,7 @@ class Pen {
     this.write(`/${this.name('ExtGState', 'G', ref)} gs`);
   }
 
-  private name(kind: 'XObject' | 'ExtGState', prefix: string, ref: PDFRef): string {
+  private name(kind: 'XObject' | 'ExtGState' | 'Shading', prefix: string, ref: PDFRef): string {
     for (const [name, known] of this.used[kind]) if (known === ref) return name;
     const name = `${prefix}${++this.count}`;
     this.used[kind].set(name, ref);

@@ -5,6 +5,7 @@ import { outset, overlaps, type Box, type Size } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, pathData, type Path } from '@/core/geometry/path';
 import type {
+  Blended,
   ColouringMark,
   DrawnPiece,
   ImageMark,
@@ -102,7 +103,7 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
     case 'shadow':
       return drawShadow(context, mark, map, platform, alpha);
     case 'fill':
-      context.fillStyle = mark.colour;
+      context.fillStyle = mark.blended ? blendedStyle(context, mark.blended) : mark.colour;
       return context.fill(outline(platform, mark.path));
     case 'stroke':
       return drawStroke(context, mark, platform);
@@ -136,6 +137,21 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
       return context.restore();
     }
   }
+}
+
+function blendedStyle(context: Context, { colours, from, to, round }: Blended): CanvasGradient {
+  const style = round
+    ? context.createRadialGradient(
+        from.x,
+        from.y,
+        0,
+        from.x,
+        from.y,
+        Math.hypot(to.x - from.x, to.y - from.y),
+      )
+    : context.createLinearGradient(from.x, from.y, to.x, to.y);
+  colours.forEach((colour, i) => style.addColorStop(i / (colours.length - 1), colour));
+  return style;
 }
 
 function drawDrawing(

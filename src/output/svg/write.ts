@@ -5,7 +5,7 @@ import { pathData } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { Box } from '@/core/geometry/box';
-import type { DrawnPiece, Mark, Picture, WorkedMark } from '@/core/picture/picture';
+import type { Blended, DrawnPiece, Mark, Picture, WorkedMark } from '@/core/picture/picture';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/draw';
 
@@ -91,7 +91,8 @@ function whole(
 ): string {
   switch (mark.mark) {
     case 'fill':
-      return `<path d="${pathData(mark.path)}" fill="${mark.colour}"/>`;
+      if (mark.blended) defs.push(gradient(mark.blended, id));
+      return `<path d="${pathData(mark.path)}" fill="${mark.blended ? `url(#${id})` : mark.colour}"/>`;
     case 'image':
       defs.push(`<clipPath id="${id}"><path d="${pathData(mark.clip)}"/></clipPath>`);
       return `<g clip-path="url(#${id})"><g transform="${matrix(mark.matrix)}"><use href="#${files.get(mark.asset)}"/></g></g>`;
@@ -123,4 +124,14 @@ function whole(
       return `<path d="${data}" fill="none" stroke="${mark.colour}" stroke-width="${number(width)}" stroke-miterlimit="4"${clip}/>`;
     }
   }
+}
+
+function gradient({ colours, from, to, round }: Blended, id: string): string {
+  const stops = colours
+    .map((colour, i) => `<stop offset="${number(i / (colours.length - 1))}" stop-color="${colour}"/>`)
+    .join('');
+  const head = `id="${id}" gradientUnits="userSpaceOnUse"`;
+  return round
+    ? `<radialGradient ${head} cx="${number(from.x)}" cy="${number(from.y)}" r="${number(Math.hypot(to.x - from.x, to.y - from.y))}">${stops}</radialGradient>`
+    : `<linearGradient ${head} x1="${number(from.x)}" y1="${number(from.y)}" x2="${number(to.x)}" y2="${number(to.y)}">${stops}</linearGradient>`;
 }

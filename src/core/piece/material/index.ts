@@ -1,18 +1,21 @@
 /** The kinds of material. Adding one is adding a file and a line in each list here. */
+import { alongRun } from '@/core/color/runs';
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { art, type ArtMaterial } from '@/core/piece/material/art';
+import { gradient, type GradientMaterial } from '@/core/piece/material/gradient';
 import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import type { MaterialKind } from '@/core/piece/material/kind';
 import { paper, paperScale, type PaperMaterial } from '@/core/piece/material/paper';
 import { photo, photoScale, type PhotoMaterial } from '@/core/piece/material/photo';
 
-export type Material = InkMaterial | PaperMaterial | PhotoMaterial | ArtMaterial;
+export type Material = InkMaterial | GradientMaterial | PaperMaterial | PhotoMaterial | ArtMaterial;
 /** Materials that are a picture behind the cut. */
 export type PictureMaterial = PaperMaterial | PhotoMaterial;
 
 export const MATERIALS: { [K in Material['kind']]: MaterialKind<Extract<Material, { kind: K }>> } = {
   art,
+  gradient,
   ink,
   paper,
   photo,
@@ -22,6 +25,14 @@ export const materialKind = (material: Material): MaterialKind<Material> =>
   MATERIALS[material.kind] as unknown as MaterialKind<Material>;
 
 export const isPicture = (material: Material): material is PictureMaterial => 'window' in material;
+
+/** Materials that are inks and nothing else. */
+export const isInk = (material: Material): material is InkMaterial | GradientMaterial =>
+  material.kind === 'ink' || material.kind === 'gradient';
+
+/** The one colour that stands for inks: itself, or the middle of a run. */
+export const colourOf = (material: InkMaterial | GradientMaterial): string =>
+  material.kind === 'ink' ? material.colour : alongRun(material.colours, 0.5);
 
 /** Points a pixel of the picture takes behind the cut, before its window's zoom. */
 export const pictureScale = (material: PictureMaterial, asset: Asset, box: Size): number =>

@@ -24,7 +24,7 @@ export const recolour = (
         const next = inks.get(colour);
         if (!next || next === colour || (only && !only.has(slotKey(piece.id, part)))) continue;
         set(next);
-        if (part !== 'face' && part !== 'stamp') delete piece.look;
+        if (part === 'stroke' || part === 'mat' || part === 'treatment') delete piece.look;
       }
     }
   },

@@ -4,7 +4,7 @@ import { apply } from '@/core/geometry/matrix';
 import type { Finish } from '@/core/piece/finish';
 import type { Lift } from '@/core/piece/finish/lift';
 import type { PageLight } from '@/core/piece/finish/light';
-import { isPicture, type Material } from '@/core/piece/material';
+import { isInk, isPicture, type Material } from '@/core/piece/material';
 import type { Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
@@ -34,7 +34,7 @@ export const slidePicture = (surfaceId: string, piece: Piece, window: Window): E
 
 export const changeMaterial = (surfaceId: string, pieces: readonly Piece[], material: Material): Edit =>
   changePieces(
-    material.kind === 'ink' || (material.kind === 'art' && material.ink)
+    isInk(material) || (material.kind === 'art' && material.ink)
       ? `ink ${naming(pieces)}`
       : `change ${isPicture(material) ? material.kind : 'material'}`,
     surfaceId,

@@ -1,7 +1,8 @@
 /** Taking a property over from one piece to others. */
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
+import { dyesOf, isDyeable } from '@/core/project/edits/dyes';
 import { setTone } from '@/core/project/edits/tone';
-import { isPicture } from '@/core/piece/material';
+import { colourOf, isInk, isPicture } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 
 /** What can be taken over, in words, by key. */
@@ -16,13 +17,14 @@ export const MATCHES = {
   lift: 'lift',
   ink: 'ink',
   tone: 'light and tone',
+  dyes: 'recolouring',
   words: 'text style',
 } as const;
 export type Match = keyof typeof MATCHES;
 
 /** The ink a piece shows: of an inked outline, or of a stamp. */
 const inkOf = ({ material }: Piece): string | undefined =>
-  material.kind === 'ink' ? material.colour : material.kind === 'art' ? material.ink : undefined;
+  isInk(material) ? colourOf(material) : material.kind === 'art' ? material.ink : undefined;
 
 /** What this piece has that others could take over. */
 export const matchesOf = (piece: Piece): Match[] =>
@@ -31,11 +33,13 @@ export const matchesOf = (piece: Piece): Match[] =>
       ? inkOf(piece) !== undefined
       : what === 'tone'
         ? isPicture(piece.material)
-        : what === 'words'
-          ? piece.outline.kind === 'glyphs'
-          : what === 'size'
-            ? piece.outline.kind !== 'glyphs'
-            : true,
+        : what === 'dyes'
+          ? isDyeable(piece.material)
+          : what === 'words'
+            ? piece.outline.kind === 'glyphs'
+            : what === 'size'
+              ? piece.outline.kind !== 'glyphs'
+              : true,
   );
 
 /**
@@ -83,6 +87,9 @@ export const matchPieces = (
         case 'tone':
           if (isPicture(material) && isPicture(from.material)) setTone(material, from.material.tone);
           break;
+        case 'dyes':
+          takeDyes(draft as Piece, from);
+          break;
         case 'ink': {
           const ink = inkOf(from);
           if (ink && material.kind === 'ink') material.colour = ink;
@@ -92,3 +99,15 @@ export const matchPieces = (
       }
     },
   );
+
+/** All recolouring where both show the same picture; else what is not of a marked part. */
+function takeDyes({ material }: Piece, from: Piece): void {
+  if (!isDyeable(material) || !isDyeable(from.material)) return;
+  const same = material.asset === from.material.asset;
+  const dyes = dyesOf(from).filter(({ where }) => same || !where);
+  if (dyes.length) material.dyes = [...dyes];
+  else delete material.dyes;
+  if (!same || material.kind !== 'art' || from.material.kind !== 'art') return;
+  if (from.material.fills) material.fills = [...from.material.fills];
+  else delete material.fills;
+}

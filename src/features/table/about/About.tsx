@@ -48,9 +48,11 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
         ? 'several'
         : piece.material.kind === 'ink'
           ? `Ink ${piece.material.colour}`
-          : piece.material.kind === 'art' && piece.material.ink
-            ? `Stamped in ${piece.material.ink}`
-            : (asset?.name ?? 'missing'),
+          : piece.material.kind === 'gradient'
+            ? `${piece.material.colours.length} inks`
+            : piece.material.kind === 'art' && piece.material.ink
+              ? `Stamped in ${piece.material.ink}`
+              : (asset?.name ?? 'missing'),
       controls: <MaterialControls pieces={pieces} asset={asset} unit={unit} />,
     },
     Cut: {

@@ -18,13 +18,14 @@ import {
   IconAlertTriangle,
   IconBrush,
   IconCircleCheck,
+  IconColorSwatch,
   IconPalette,
   IconRotateClockwise,
   IconTemplate,
   IconVector,
 } from '@tabler/icons-react';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { isPicture, pictureScale } from '@/core/piece/material';
+import { isInk, isPicture, pictureScale } from '@/core/piece/material';
 import type { ArtMaterial } from '@/core/piece/material/art';
 import { keepCovered, MOST_ZOOM, WHOLE } from '@/core/piece/material/window';
 import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/piece/outline/glyphs';
@@ -39,6 +40,7 @@ import { fail, ok } from '@/core/result';
 import { FAMILIES } from '@/core/text/families';
 import type { Unit } from '@/core/units/lengths';
 import { PaperField } from '@/features/table/about/PaperField';
+import { InkControls } from '@/features/table/about/InkControls';
 import { InkField } from '@/features/table/inks/InkField';
 import { rewrite } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -59,9 +61,9 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [piece] = pieces;
-  const inks = pieces.filter((candidate) => candidate.material.kind === 'ink' && !candidate.placement.locked);
+  const inks = pieces.filter(({ material, placement }) => isInk(material) && !placement.locked);
   const sheets = pieces.filter(
-    ({ material, placement }) => (material.kind === 'ink' || material.kind === 'paper') && !placement.locked,
+    ({ material, placement }) => (isInk(material) || material.kind === 'paper') && !placement.locked,
   );
   if (!piece || piece.placement.locked)
     return <Typography variant="body2">Locked: unlock it to change it.</Typography>;
@@ -70,7 +72,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       {pieces.length === 1 && piece.outline.kind === 'glyphs' && (
         <LetterControls piece={piece} readOnly={readOnly} />
       )}
-      {(piece.material.kind === 'ink' || piece.material.kind === 'paper') && (
+      {(isInk(piece.material) || piece.material.kind === 'paper') && (
         <PaperField
           label="Made of"
           none={piece.outline.kind === 'glyphs' ? 'An ink' : 'Cardstock in an ink'}
@@ -90,13 +92,22 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           }}
         />
       )}
-      {piece.material.kind === 'ink' && inks.length > 0 && (
-        <InkField
-          label="Ink"
-          colour={piece.material.colour}
+      {isInk(piece.material) && inks.length > 0 && (
+        <InkControls
+          material={piece.material}
           disabled={readOnly}
-          onChange={(colour) => perform(changeMaterial(surfaceId, inks, { kind: 'ink', colour }))}
+          onChange={(material) => perform(changeMaterial(surfaceId, inks, material))}
         />
+      )}
+      {pieces.length > 1 && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconColorSwatch size={17} />}
+          onClick={() => store.setState({ sheet: 'across' })}
+        >
+          Colours across them
+        </Button>
       )}
       {pieces.length === 1 && isPicture(piece.material) && asset && (
         <PictureControls piece={piece} asset={asset} unit={unit} readOnly={readOnly} />
@@ -272,9 +283,9 @@ function ArtControls({
 }) {
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
-  const { kind, asset, ink } = material;
+  const { ink, ...rest } = material;
   const change = (next?: string) =>
-    perform(changeMaterial(surfaceId, [piece], { kind, asset, ...(next ? { ink: next } : {}) }));
+    perform(changeMaterial(surfaceId, [piece], { ...rest, ...(next ? { ink: next } : {}) }));
   return (
     <>
       <FormControlLabel

@@ -8,6 +8,7 @@ import * as act from '@/features/table/room/actions';
 import { shownSurface } from '@/features/table/room/session';
 import { placePiece, scaleWords } from '@/core/project/edits/place';
 import { extentOf, SMALLEST_PIECE } from '@/core/piece/placement/placement';
+import { isInk } from '@/core/piece/material';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { Piece } from '@/core/piece/piece';
 import { formatLength, type Unit } from '@/core/units/lengths';
@@ -38,7 +39,7 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
   const length = (least: number) => measureWithin(unit, least, FARTHEST);
   // A strip of paper is as long and as wide as one likes; what shows a picture or has a shape keeps its proportions.
   const free =
-    (piece.material.kind === 'ink' || piece.material.kind === 'paper') &&
+    (isInk(piece.material) || piece.material.kind === 'paper') &&
     (piece.outline.kind === 'rectangle' ||
       (piece.outline.kind === 'punch' && !punchOf(piece.outline.punch).keeps));
   /** The new size with the top left corner kept; the other side follows where that would squash something. */

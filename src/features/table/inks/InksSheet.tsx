@@ -17,6 +17,8 @@ import { SideSheet } from '@/features/table/sheets/SideSheet';
 const PARTS: Record<Part, string> = {
   face: 'on',
   stamp: 'stamped',
+  dye: 'recolouring',
+  colouring: 'coloured in',
   stroke: 'line of',
   mat: 'mat of',
   treatment: 'surface of',

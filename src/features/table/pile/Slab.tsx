@@ -16,6 +16,7 @@ import {
   IconLockOpen,
 } from '@tabler/icons-react';
 import { memo, useState, type ReactNode } from 'react';
+import { colourOf, isInk } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { renameGroup } from '@/core/project/edits/group';
 import { renamePiece } from '@/core/project/edits/make';
@@ -291,7 +292,7 @@ function Side({
         const thick = group
           ? Math.min(7, thickness(piece.finish.lift.height))
           : thickness(piece.finish.lift.height);
-        const ink = piece.material.kind === 'ink' ? piece.material.colour : '#b9a98c';
+        const ink = isInk(piece.material) ? colourOf(piece.material) : '#b9a98c';
         return (
           <Box
             component="span"

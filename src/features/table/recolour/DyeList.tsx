@@ -2,11 +2,10 @@
 /** The dyes of a picture, the last one laid on top: chosen, switched, moved, taken away. */
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconArrowDown, IconArrowUp, IconEye, IconEyeOff, IconTrash } from '@tabler/icons-react';
 import type { Dye } from '@/core/dye/dye';
+import { SmallButton } from '@/ui/SmallButton';
 
 interface Props {
   dyes: readonly Dye[];
@@ -71,23 +70,23 @@ export function DyeList({ dyes, chosen, disabled, onChoose, onChange }: Props) {
           </ButtonBase>
           {dye.id === chosen && dyes.length > 1 && (
             <>
-              <Small
+              <SmallButton
                 label={`Move ${dye.name} up`}
                 disabled={disabled || i === 0}
                 onClick={() => move(dye.id, -1)}
               >
                 <IconArrowUp size={16} />
-              </Small>
-              <Small
+              </SmallButton>
+              <SmallButton
                 label={`Move ${dye.name} down`}
                 disabled={disabled || i === dyes.length - 1}
                 onClick={() => move(dye.id, 1)}
               >
                 <IconArrowDown size={16} />
-              </Small>
+              </SmallButton>
             </>
           )}
-          <Small
+          <SmallButton
             label={dye.off ? `Show ${dye.name}` : `Hide ${dye.name}`}
             disabled={disabled}
             onClick={() =>
@@ -101,33 +100,16 @@ export function DyeList({ dyes, chosen, disabled, onChoose, onChange }: Props) {
             }
           >
             {dye.off ? <IconEyeOff size={16} /> : <IconEye size={16} />}
-          </Small>
-          <Small
+          </SmallButton>
+          <SmallButton
             label={`Take ${dye.name} away`}
             disabled={disabled}
             onClick={() => onChange('take a part away', (before) => before.filter(({ id }) => id !== dye.id))}
           >
             <IconTrash size={16} />
-          </Small>
+          </SmallButton>
         </Box>
       ))}
     </Box>
   );
 }
-
-interface SmallProps {
-  label: string;
-  disabled: boolean;
-  onClick: () => void;
-  children: React.ReactNode;
-}
-
-const Small = ({ label, disabled, onClick, children }: SmallProps) => (
-  <Tooltip title={label}>
-    <span>
-      <IconButton size="small" color="inherit" aria-label={label} disabled={disabled} onClick={onClick}>
-        {children}
-      </IconButton>
-    </span>
-  </Tooltip>
-);

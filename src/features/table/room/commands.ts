@@ -42,6 +42,7 @@ export const COMMANDS: readonly Command[] = [
   opens('Pieces', 'Copy to other pages', 'pages'),
   opens('Pieces', 'Cut papers by the tones of a picture', 'template'),
   opens('Pieces', 'Trace a picture to an outline', 'trace'),
+  opens('Pieces', 'Colours across pieces: from ink to ink, or each a little different', 'across'),
   ...(
     [
       ['left', 'left edges'],

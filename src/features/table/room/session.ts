@@ -55,6 +55,7 @@ export type SheetName =
   | 'desk'
   | 'inks'
   | 'recolour'
+  | 'across'
   | 'colourIn'
   | 'proposals'
   | 'mosaic'

@@ -18,6 +18,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   inks: dynamic(() => import('@/features/table/inks/InksSheet').then((m) => m.InksSheet)),
   recolour: dynamic(() => import('@/features/table/recolour/RecolourSheet').then((m) => m.RecolourSheet)),
   colourIn: dynamic(() => import('@/features/table/recolour/ColourInSheet').then((m) => m.ColourInSheet)),
+  across: dynamic(() => import('@/features/table/inks/AcrossSheet').then((m) => m.AcrossSheet)),
   proposals: dynamic(() => import('@/features/table/sheets/ProposalsSheet').then((m) => m.ProposalsSheet)),
   mosaic: dynamic(() => import('@/features/table/sheets/MosaicSheet').then((m) => m.MosaicSheet)),
   tone: dynamic(() => import('@/features/table/sheets/ToneSheet').then((m) => m.ToneSheet)),

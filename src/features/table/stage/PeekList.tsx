@@ -5,6 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Paper from '@mui/material/Paper';
 import { IconLock } from '@tabler/icons-react';
 import { useEffect, useRef, useState } from 'react';
+import { colourOf, isInk } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { piecesAt } from '@/core/page/pick';
 import { toolsFor } from '@/core/page/outlines';
@@ -143,7 +144,7 @@ function PieceThumb({ piece: { material } }: { piece: Piece }) {
         height: 36,
         flexShrink: 0,
         borderRadius: 0.75,
-        bgcolor: material.kind === 'ink' ? material.colour : 'table.main',
+        bgcolor: isInk(material) ? colourOf(material) : 'table.main',
         backgroundImage: address ? `url(${address})` : 'none',
         backgroundSize: 'contain',
         backgroundPosition: 'center',
