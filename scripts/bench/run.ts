@@ -1,6 +1,6 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
- * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,cupboard` runs some.
+ * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,cupboard` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -15,6 +15,7 @@ import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
 import { cutting } from './cutting';
 import { importing } from './importing';
+import { dyes } from './dyes';
 import { inks } from './inks';
 import { photos } from './photos';
 import { cupboard } from './cupboard';
@@ -280,6 +281,7 @@ try {
   if (wants('cutting')) await cutting({ note });
   if (wants('photos')) await photos({ note });
   if (wants('inks')) await inks({ note });
+  if (wants('dyes')) await dyes({ note });
   if (wants('cupboard')) await cupboard(browser, BASE, withPage, note);
   await browser.close();
   await writeFile(

@@ -1,5 +1,6 @@
 /** The cupboard in the store: supplies and their kits. */
-import { LOOSE_KIT, type Kit, type Supply } from '@/core/supplies/model';
+import { MOST_INKS } from '@/core/supplies/kit-file';
+import { LOOSE_KIT, looseKit, type Kit, type NamedInk, type Supply } from '@/core/supplies/model';
 import { uses } from '@/core/project/model';
 import { database } from '@/storage/database';
 import { openProject } from '@/storage/projects';
@@ -40,6 +41,7 @@ export async function stockHouse(list: HouseList): Promise<void> {
               favourite: own.favourite,
               used: own.used,
               tags: [...new Set([...supply.tags, ...own.tags])],
+              ...ownArrangement(supply, own),
             }
           : supply;
       }),
@@ -47,6 +49,14 @@ export async function stockHouse(list: HouseList): Promise<void> {
     await database.kits.bulkPut(list.kits);
     await database.settings.put({ key: HOUSE_KEY, value: list.version });
   });
+}
+
+/** One's own order of a shipped set's inks, and which one retired; a set that came with other inks keeps neither. */
+function ownArrangement(supply: Supply, own: Supply): Pick<Supply, 'inks' | 'arranged'> {
+  const names = (inks: Supply['inks']) => inks?.map(({ name }) => name).join('\n');
+  return supply.inks && names(supply.inks) === names(own.inks)
+    ? { arranged: own.arranged, inks: supply.inks.map((ink, i) => ({ ...own.inks![i]!, ...ink })) }
+    : {};
 }
 
 export const putSupplies = (supplies: readonly Supply[]): Promise<unknown> =>
@@ -80,7 +90,40 @@ export async function takeOut(ids: readonly string[]): Promise<void> {
 
 /** The ink sets, shipped ones first. */
 export const inkSets = async (): Promise<Supply[]> =>
-  (await database.supplies.filter(({ kind }) => kind === 'inks').toArray()).sort((a, b) => a.added - b.added);
+  (await database.supplies.filter(({ kind }) => kind === 'inks').toArray()).sort(
+    (a, b) => Number(b.id === FAVOURITE_INKS) - Number(a.id === FAVOURITE_INKS) || a.added - b.added,
+  );
+
+/** The set of inks one likes best: a set like any other, so that it is saved and taken along like one. */
+export const FAVOURITE_INKS = 'favourite inks';
+
+/** Puts an ink among the favourites, or takes it out again. */
+export const toggleFavouriteInk = (ink: NamedInk, now: number): Promise<void> =>
+  database.transaction('rw', database.kits, database.supplies, async () => {
+    const set = await database.supplies.get(FAVOURITE_INKS);
+    const before = set?.inks ?? [];
+    const had = before.some(({ colour }) => colour === ink.colour);
+    const inks = had
+      ? before.filter(({ colour }) => colour !== ink.colour)
+      : [...before, { name: ink.name, colour: ink.colour }].slice(-MOST_INKS);
+    if (!inks.length) return database.supplies.delete(FAVOURITE_INKS);
+    if (!set) await database.kits.put((await database.kits.get(LOOSE_KIT)) ?? looseKit([], now));
+    await database.supplies.put({
+      ...(set ?? {
+        id: FAVOURITE_INKS,
+        kind: 'inks',
+        name: 'Favourite inks',
+        tags: [],
+        kit: LOOSE_KIT,
+        order: 0,
+        added: now,
+        favourite: true,
+      }),
+      inks,
+      arranged: undefined,
+      colours: inks.slice(0, 3).map(({ colour }) => colour),
+    });
+  });
 
 /** Marks a picture as laid on a page now, so that it is found first next time. */
 export const noteUse = (sha: string, now: number): Promise<unknown> =>

@@ -46,6 +46,9 @@ const within = ([r, g, b]: [number, number, number]): boolean =>
   r >= -SLACK && r <= 1 + SLACK && g >= -SLACK && g <= 1 + SLACK && b >= -SLACK && b <= 1 + SLACK;
 const coded = (linear: number): number => toEncoded(min(1, max(0, linear)));
 
+/** Whether a screen (sRGB) can show it. */
+export const isShown = (lab: Lab): boolean => within(linearOfLab(lab));
+
 /** Coded values from 0 to 1; a colour no screen shows is made paler at its own hue and lightness until one does. */
 export function rgbOfLab([l, a, b]: Lab): [number, number, number] {
   const lightness = min(1, max(0, l));

@@ -73,6 +73,9 @@ const insidePath = string()
       !(path.startsWith('/') || path.split(/[\\/]/).includes('..') || /^[a-z]:/i.test(path)),
   );
 
+/** Inks a set may have. */
+export const MOST_INKS = 5000;
+
 const entrySchema = object({
   file: insidePath,
   kind: string()
@@ -88,8 +91,10 @@ const entrySchema = object({
     object({
       name: string().min(1).max(60).required(),
       colour: string().matches(HEX_COLOUR).required(),
+      family: string().min(1).max(60),
+      retired: boolean().oneOf([true]),
     }).noUnknown(),
-  ).max(400),
+  ).max(MOST_INKS),
 }).noUnknown();
 
 const kitSchema = object({

@@ -59,6 +59,10 @@ export interface NamedInk {
   name: string;
   /** `#rrggbb` */
   colour: string;
+  /** The family it belongs to, in the set's words. */
+  family?: string;
+  /** No longer offered; where it is used it stays. */
+  retired?: true;
 }
 
 export interface Supply {
@@ -81,7 +85,10 @@ export interface Supply {
   colours: string[];
   /** The characters an alphabet's picture stands for: usually one. */
   letters?: string;
+  /** In the set's own order. */
   inks?: NamedInk[];
+  /** Numbers of its inks in the order a person put them. */
+  arranged?: number[];
   /** SHA-256 of the project file behind a ready-made page. */
   page?: string;
   /** Where the file of a shipped supply lies until it is first used, as an address of this site. */

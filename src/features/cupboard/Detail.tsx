@@ -14,12 +14,13 @@ import {
   IconHeart,
   IconHeartFilled,
   IconInbox,
+  IconPalette,
   IconScissors,
   IconStackPush,
   IconTrash,
 } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import { useEffect, useState, type ComponentType } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
@@ -36,6 +37,10 @@ const canBeCut = ({ kind, asset }: Supply): boolean =>
   asset !== undefined &&
   asset.type !== 'image/svg+xml' &&
   (kind === 'frame' || kind === 'embellishment' || kind === 'alphabet');
+
+/** Pictures with colours of their own; what is stamped takes any ink on the page. */
+const canBeDyed = ({ kind, asset }: Supply): boolean =>
+  asset !== undefined && kind !== 'photo' && KINDS[kind].arrives !== KINDS.stamp.arrives;
 
 /** Pictures that may be a sheet of many. */
 const canBeCutApart = ({ kind, asset, letters }: Supply): boolean =>
@@ -70,6 +75,7 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
       </Typography>
     );
   const one = chosen.length === 1;
+  const dyeable = chosen.filter(canBeDyed);
   const liked = chosen.every(({ favourite }) => favourite);
   const change = (to: (supply: Supply) => Supply) => void cupboard.change(chosen, to);
   const kit = cupboard.kits.find(({ id }) => id === first.kit);
@@ -147,10 +153,32 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
         kit && <InKit chosen={chosen} cupboard={cupboard} kit={kit} />
       )}
       {one && canBeCut(first) && (
-        <CutButton supply={first} cupboard={cupboard} name="Cut an opening" sheet={CutOpening} />
+        <SheetButton
+          name="Cut an opening"
+          icon={<IconScissors size={18} />}
+          sheet={(close) => <CutOpening supply={first} cupboard={cupboard} onClose={close} />}
+        />
       )}
       {one && canBeCutApart(first) && (
-        <CutButton supply={first} cupboard={cupboard} name="Cut apart" sheet={CutApart} />
+        <SheetButton
+          name="Cut apart"
+          icon={<IconScissors size={18} />}
+          sheet={(close) => <CutApart supply={first} cupboard={cupboard} onClose={close} />}
+        />
+      )}
+      {dyeable.length > 0 && (
+        <SheetButton
+          name="In other colours"
+          icon={<IconPalette size={18} />}
+          sheet={(close) => <VersionsDialog supplies={dyeable} cupboard={cupboard} onClose={close} />}
+        />
+      )}
+      {one && first.inks && (
+        <SheetButton
+          name="Arrange the inks"
+          icon={<IconPalette size={18} />}
+          sheet={(close) => <ArrangeInks supply={first} cupboard={cupboard} onClose={close} />}
+        />
       )}
       {one && first.asset && <Where key={first.asset.sha} sha={first.asset.sha} />}
       <Button
@@ -171,28 +199,28 @@ const CutOpening = dynamic(() =>
 
 const CutApart = dynamic(() => import('@/features/cupboard/CutApart').then((module) => module.CutApart));
 
-interface CutProps {
-  supply: Supply;
-  cupboard: Cupboard;
+const ArrangeInks = dynamic(() =>
+  import('@/features/cupboard/ArrangeInks').then((module) => module.ArrangeInks),
+);
+
+const VersionsDialog = dynamic(() =>
+  import('@/features/cupboard/VersionsDialog').then((module) => module.VersionsDialog),
+);
+
+interface SheetButtonProps {
+  name: string;
+  icon: ReactNode;
+  sheet: (close: () => void) => ReactNode;
 }
 
-function CutButton({
-  name,
-  sheet: Sheet,
-  ...cut
-}: CutProps & { name: string; sheet: ComponentType<CutProps & { onClose: () => void }> }) {
+function SheetButton({ name, icon, sheet }: SheetButtonProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button
-        color="inherit"
-        startIcon={<IconScissors size={18} />}
-        onClick={() => setOpen(true)}
-        sx={{ alignSelf: 'flex-start' }}
-      >
+      <Button color="inherit" startIcon={icon} onClick={() => setOpen(true)} sx={{ alignSelf: 'flex-start' }}>
         {name}
       </Button>
-      {open && <Sheet {...cut} onClose={() => setOpen(false)} />}
+      {open && sheet(() => setOpen(false))}
     </>
   );
 }

@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Popover from '@mui/material/Popover';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { CssField } from '@/features/table/inks/CssField';
+import { CssField } from '@/features/shared/CssField';
 import { useRoom } from '@/features/table/room/context';
 import { noteRecent } from '@/features/table/inks/useInks';
 

@@ -1,34 +1,57 @@
 /** The inks at hand: the sets in the cupboard, those of the page, and the last ones chosen. */
 import { useEffect, useMemo, useState } from 'react';
 import { HEX_COLOUR } from '@/core/color/hex';
+import { arrangedInks } from '@/core/inks/sets';
 import { inksOn, type UsedInk } from '@/core/inks/used';
 import { toolsFor } from '@/core/page/outlines';
 import type { NamedInk, Supply } from '@/core/supplies/model';
 import { houseStocked } from '@/features/shared/stock';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { inkSets } from '@/storage/supplies';
+import { inkSets, toggleFavouriteInk } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
 
-/** Empty until they are read. */
+/** Sets change while pickers are open: each that shows them hears of it. */
+const listeners = new Set<() => void>();
+
+/** Tells all that show the sets. */
+export const setsChanged = (): void => listeners.forEach((listener) => listener());
+
+/** Puts an ink among the favourites, or takes it out again. */
+export async function toggleFavourite(ink: NamedInk): Promise<void> {
+  await toggleFavouriteInk(ink, Date.now());
+  setsChanged();
+}
+
+/** The sets of the cupboard, favourites first, then shipped ones; empty until they are read. */
 export function useInkSets(): readonly Supply[] {
   const notify = useNotify();
   const [sets, setSets] = useState<readonly Supply[]>([]);
   useEffect(() => {
     let gone = false;
-    void houseStocked()
-      .then(inkSets)
-      .then(
-        (found) => !gone && setSets(found),
-        () => notify({ text: 'The ink sets could not be read.', tone: 'error' }),
-      );
+    const read = () =>
+      void houseStocked()
+        .then(inkSets)
+        .then(
+          (found) => !gone && setSets(found),
+          () => notify({ text: 'The ink sets could not be read.', tone: 'error' }),
+        );
+    read();
+    listeners.add(read);
     return () => {
       gone = true;
+      listeners.delete(read);
     };
   }, [notify]);
   return sets;
 }
 
-export const inksIn = (sets: readonly Supply[]): NamedInk[] => sets.flatMap(({ inks = [] }) => inks);
+/** All inks there are, retired ones too: a colour keeps its name. */
+export const inksIn = (sets: readonly Supply[]): NamedInk[] =>
+  // Favourites are inks of other sets.
+  [...sets].reverse().flatMap(({ inks = [] }) => inks);
+
+/** The inks on offer. */
+export const offered = (set: Supply): NamedInk[] => arrangedInks(set).filter(({ retired }) => !retired);
 
 /** The inks of the page that is shown, most first. */
 export function usePageInks(): readonly UsedInk[] {

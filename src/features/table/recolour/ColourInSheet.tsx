@@ -25,7 +25,7 @@ import type { Area } from '@/core/dye/area';
 import { colourIn } from '@/core/project/edits/dyes';
 import type { ArtMaterial } from '@/core/piece/material/art';
 import { FIRST_INK } from '@/core/project/create';
-import { InkDots } from '@/features/table/inks/InkDots';
+import { InkDots } from '@/features/shared/InkDots';
 import { InkField } from '@/features/table/inks/InkField';
 import { useInkSets } from '@/features/table/inks/useInks';
 import { useRoom, useSession } from '@/features/table/room/context';

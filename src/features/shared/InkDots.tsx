@@ -8,13 +8,16 @@ import type { NamedInk } from '@/core/supplies/model';
 interface Props {
   label: string;
   inks: readonly NamedInk[];
-  colour?: string;
+  /** Which are chosen. */
+  colour?: string | readonly string[];
   /** Where there is little room. */
   small?: boolean;
   onChoose: (colour: string) => void;
 }
 
 export function InkDots({ label, inks, colour, small, onChoose }: Props) {
+  const chosen = (one: string) =>
+    typeof colour === 'string' ? one === colour : Boolean(colour?.includes(one));
   const walk = (event: KeyboardEvent<HTMLElement>) => {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
     if (!by) return;
@@ -34,7 +37,7 @@ export function InkDots({ label, inks, colour, small, onChoose }: Props) {
         <ButtonBase
           key={`${ink.colour} ${i}`}
           aria-label={ink.name}
-          aria-pressed={ink.colour === colour}
+          aria-pressed={chosen(ink.colour)}
           title={ink.name}
           onClick={() => onChoose(ink.colour)}
           sx={{
@@ -43,7 +46,7 @@ export function InkDots({ label, inks, colour, small, onChoose }: Props) {
             borderRadius: '50%',
             bgcolor: ink.colour,
             border: '1px solid rgba(0,0,0,0.25)',
-            outline: ink.colour === colour ? '2px dashed' : 'none',
+            outline: chosen(ink.colour) ? '2px dashed' : 'none',
             outlineColor: 'primary.main',
             outlineOffset: 2,
           }}

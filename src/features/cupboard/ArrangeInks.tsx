@@ -1,0 +1,226 @@
+'use client';
+/** The inks of a set: dragged or stepped into any order, sorted, put back; named, put into families, retired. */
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  rectSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
+import { useState } from 'react';
+import { familyOf, orderOf, sortedInks, type Sorting } from '@/core/inks/sets';
+import type { NamedInk, Supply } from '@/core/supplies/model';
+import type { Cupboard } from '@/features/cupboard/useCupboard';
+import { SmallButton } from '@/ui/SmallButton';
+
+const SORTINGS: readonly (readonly [Sorting, string])[] = [
+  ['own', 'As the set came'],
+  ['hue', 'By hue'],
+  ['light', 'From light to dark'],
+  ['family', 'By family'],
+];
+/** Inks of a set that are laid out; larger ones are sorted only. */
+const MOST_SHOWN = 400;
+
+interface Props {
+  supply: Supply;
+  cupboard: Cupboard;
+  onClose: () => void;
+}
+
+export function ArrangeInks({ supply, cupboard, onClose }: Props) {
+  const inks = supply.inks ?? [];
+  const order = orderOf(supply);
+  const [chosen, setChosen] = useState(order[0] ?? 0);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const change = (to: Partial<Supply>) => void cupboard.change([supply], (before) => ({ ...before, ...to }));
+  const arrange = (next: readonly number[]) =>
+    change({ arranged: next.every((at, i) => at === i) ? undefined : [...next] });
+  const ink = inks[chosen];
+  const at = order.indexOf(chosen);
+  const step = (by: 1 | -1) => arrange(arrayMove(order, at, at + by));
+  const changeInk = (to: (ink: NamedInk) => NamedInk) =>
+    change({ inks: inks.map((each, i) => (i === chosen ? to(each) : each)) });
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="inks-title">
+      <DialogTitle id="inks-title" variant="h2">
+        {supply.name}
+      </DialogTitle>
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+        <Box role="group" aria-label="Sort the inks" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+          {SORTINGS.map(([by, name]) => (
+            <Button
+              key={by}
+              size="small"
+              variant="outlined"
+              color="inherit"
+              onClick={() => arrange(sortedInks(inks, by))}
+            >
+              {name}
+            </Button>
+          ))}
+        </Box>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={({ active, over }) => {
+            if (over && active.id !== over.id)
+              arrange(
+                arrayMove(order, order.indexOf(Number(active.id) - 1), order.indexOf(Number(over.id) - 1)),
+              );
+          }}
+        >
+          <SortableContext
+            items={order.slice(0, MOST_SHOWN).map((i) => i + 1)}
+            strategy={rectSortingStrategy}
+          >
+            <Box
+              role="group"
+              aria-label="Inks in their order"
+              sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, maxHeight: 300, overflowY: 'auto', p: 0.5 }}
+            >
+              {order.slice(0, MOST_SHOWN).map((i) => (
+                <Dot key={i} id={i + 1} ink={inks[i]!} chosen={i === chosen} onChoose={() => setChosen(i)} />
+              ))}
+            </Box>
+          </SortableContext>
+        </DndContext>
+        {order.length > MOST_SHOWN && (
+          <Typography variant="body2">And {order.length - MOST_SHOWN} more, which follow them.</Typography>
+        )}
+        {ink && (
+          <Box
+            key={chosen}
+            sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr auto', gap: 1.5, alignItems: 'center' }}
+          >
+            <Written
+              label="Name of the ink"
+              value={ink.name}
+              onWritten={(name) => name && changeInk((each) => ({ ...each, name }))}
+            />
+            <Written
+              label="Family"
+              value={familyOf(ink)}
+              onWritten={(family) =>
+                changeInk(({ family: _, ...each }) => (family ? { ...each, family } : each))
+              }
+            />
+            <Box>
+              <SmallButton label="Earlier in the set" disabled={at <= 0} onClick={() => step(-1)}>
+                <IconArrowLeft size={18} />
+              </SmallButton>
+              <SmallButton
+                label="Later in the set"
+                disabled={at < 0 || at === order.length - 1}
+                onClick={() => step(1)}
+              >
+                <IconArrowRight size={18} />
+              </SmallButton>
+            </Box>
+            <FormControlLabel
+              sx={{ gridColumn: '1 / -1' }}
+              control={
+                <Switch
+                  checked={Boolean(ink.retired)}
+                  onChange={(_, on) =>
+                    changeInk(({ retired: __, ...each }) => (on ? { ...each, retired: true } : each))
+                  }
+                />
+              }
+              label="Retired: no longer offered, but it stays where it is used"
+            />
+          </Box>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+interface DotProps {
+  id: number;
+  ink: NamedInk;
+  chosen: boolean;
+  onChoose: () => void;
+}
+
+function Dot({ id, ink, chosen, onChoose }: DotProps) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  return (
+    <ButtonBase
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      aria-label={ink.retired ? `${ink.name}, retired` : ink.name}
+      aria-pressed={chosen}
+      title={ink.name}
+      onClick={onChoose}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      sx={{
+        width: 42,
+        height: 42,
+        borderRadius: '50%',
+        bgcolor: ink.colour,
+        border: '1px solid rgba(0,0,0,0.25)',
+        outline: chosen ? '2px dashed' : 'none',
+        outlineColor: 'primary.main',
+        outlineOffset: 2,
+        opacity: ink.retired ? 0.35 : 1,
+        zIndex: isDragging ? 2 : undefined,
+        boxShadow: isDragging ? '0 4px 12px rgba(20,14,8,0.4)' : undefined,
+        touchAction: 'none',
+      }}
+    />
+  );
+}
+
+function Written({
+  label,
+  value,
+  onWritten,
+}: {
+  label: string;
+  value: string;
+  onWritten: (text: string) => void;
+}) {
+  return (
+    <TextField
+      label={label}
+      defaultValue={value}
+      slotProps={{ htmlInput: { maxLength: 60 } }}
+      onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
+      onBlur={(event) => {
+        const text = event.target.value.trim();
+        if (text !== value) onWritten(text);
+      }}
+    />
+  );
+}

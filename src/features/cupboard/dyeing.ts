@@ -1,0 +1,70 @@
+/** Supplies in other colours: the files made anew, light and shade kept; those they come from stay as they are. */
+import { wornDrawing } from '@/core/dye/drawing';
+import type { Dye } from '@/core/dye/dye';
+import { writeDrawing } from '@/core/drawing/write';
+import { fail, ok, type Result } from '@/core/result';
+import type { NamedInk, Supply } from '@/core/supplies/model';
+import { bringIn, describeTrouble } from '@/features/shared/bringIn';
+import { newId } from '@/features/shared/ids';
+import { pictureOf } from '@/features/shared/supplyFiles';
+import { openDrawing, wornPixels } from '@/output/drawings';
+import { pngWithDensity } from '@/output/pixels/density';
+import { browser } from '@/output/platform';
+import { readableBlob } from '@/storage/assets';
+
+/** All of a picture like an ink. */
+export const dyeLike = (ink: string, greysStay: boolean): Dye => ({
+  id: 'version',
+  name: 'All of it',
+  change: { how: 'ink', ink, ...(greysStay ? { greysStay: true as const } : {}) },
+  strength: 1,
+});
+
+/** The supply in another colour, its file in the store. */
+export async function dyedSupply(
+  supply: Supply,
+  ink: NamedInk,
+  greysStay: boolean,
+  kit: string,
+): Promise<Result<Supply>> {
+  const found = await pictureOf(supply);
+  if (!found.ok) return found;
+  const blob = await readableBlob(found.value.sha);
+  if (!blob) return fail(`The file of ${supply.name} is no longer in this browser.`);
+  const dyes = [dyeLike(ink.colour, greysStay)];
+  const name = `${supply.name}, ${ink.name}`.slice(0, 200);
+  let file: File;
+  if (found.value.type === 'image/svg+xml') {
+    const drawn = openDrawing(found.value, new Uint8Array(await blob.arrayBuffer()));
+    if (!drawn) return fail(`${supply.name} could not be read as a drawing.`);
+    file = new File([writeDrawing(wornDrawing(drawn.drawing, { dyes }))], `${name}.svg`, {
+      type: 'image/svg+xml',
+    });
+  } else {
+    const bitmap = await createImageBitmap(blob);
+    const { source } = wornPixels(
+      { source: bitmap, width: bitmap.width, height: bitmap.height },
+      { dyes },
+      browser,
+    );
+    bitmap.close();
+    const png = await (source as OffscreenCanvas).convertToBlob({ type: 'image/png' });
+    const parts = pngWithDensity(new Uint8Array(await png.arrayBuffer()), found.value.ppi);
+    file = new File(parts as Uint8Array<ArrayBuffer>[], `${name}.png`, { type: 'image/png' });
+  }
+  const brought = await bringIn([file], new AbortController().signal);
+  const [arrived] = brought.arrived;
+  if (!arrived) return fail(describeTrouble(brought) ?? `${supply.name} could not be dyed.`);
+  const { at: _, thumb: __, used: ___, ...plain } = supply;
+  const { ppi, lift } = found.value;
+  return ok({
+    ...plain,
+    id: newId(),
+    kit,
+    name,
+    favourite: false,
+    added: Date.now(),
+    colours: arrived.facts.colours,
+    asset: { ...arrived.asset, name, ppi, ...(lift === undefined ? {} : { lift }) },
+  });
+}
