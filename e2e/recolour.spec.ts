@@ -192,3 +192,34 @@ test('a stamp is coloured in, area by area and with a brush, and no line is touc
   await onTable(page);
   near(await seen(page, 0.5, 0.8), red);
 });
+
+test('a drawn stamp takes another ink on the parts that are pressed, by mouse and by keys', async ({
+  page,
+}) => {
+  await newPage(page);
+  await layFromCupboard(page, 'Sailboat');
+  await sixInches(page);
+  const [mast, hull] = [
+    [0.481, 0.4],
+    [0.5, 0.905],
+  ] as const;
+  const dark = await seen(page, ...mast);
+  await page.keyboard.press('Shift+R');
+  await sheet(page).getByRole('button', { name: 'Mark a part' }).click();
+  await sheet(page).getByRole('switch', { name: 'All of the same colour' }).press('Space');
+  await stroke(page, [mast]);
+  await expect(sheet(page).getByText(/1 of \d+ painted parts chosen/)).toBeVisible();
+  await shot(page, 'recolour-drawing');
+  await page.getByTestId('marking').focus();
+  await page.keyboard.press('Escape');
+  await ink(page, '#b3262e');
+  const red = await seen(page, ...mast);
+  expect(red[0] - red[1]).toBeGreaterThan(100);
+  near(await seen(page, ...hull), dark);
+  // Pressed again it is left; with all of the same colour every line is chosen.
+  await sheet(page).getByRole('switch', { name: 'All of the same colour' }).press('Space');
+  await sheet(page).getByRole('button', { name: 'Mark', exact: true }).press('Enter');
+  await page.getByTestId('marking').press('Enter');
+  await page.keyboard.press('Escape');
+  near(await seen(page, ...mast), dark);
+});

@@ -62,6 +62,7 @@ async function tour(page: Page): Promise<void> {
   await page.getByRole('img', { name: /^Its colours/ }).waitFor();
   await shoot(page, 'inks');
   await page.keyboard.press('Escape');
+  await colouring(page);
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
@@ -186,6 +187,56 @@ async function photos(page: Page): Promise<void> {
   await page.getByText(/The picture (suits|will be)/).waitFor();
   await page.mouse.move(900, 700);
   await shoot(page, 'mosaic');
+  await page.keyboard.press('Escape');
+}
+
+/** A stamp coloured in: three areas, one of them by brush. */
+async function colouring(page: Page): Promise<void> {
+  await page.goto(`http://localhost:${PORT}/`);
+  await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
+  const stage = page.getByTestId('stage');
+  await stage.waitFor();
+  await page.keyboard.press('c');
+  await page.getByRole('searchbox', { name: 'Search the cupboard' }).fill('Sailboat');
+  await page
+    .getByRole('option', { name: /^Sailboat/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  for (const [name, value] of [
+    ['Width', '7'],
+    ['From left', '4'],
+    ['From top', '2.5'],
+  ] as const) {
+    await page.getByRole('textbox', { name, exact: true }).fill(value);
+    await page.keyboard.press('Enter');
+  }
+  await stage.focus();
+  await page.keyboard.press('Shift+C');
+  const sheet = page.getByRole('dialog', { name: 'Colour in' });
+  await sheet.getByText(/areas between its lines/).waitFor();
+  await sheet.getByRole('combobox', { name: 'Ink set' }).click();
+  await page.getByRole('option', { name: 'Windward inks' }).click();
+  const box = (await page.locator('[data-testid=stage] > div').first().boundingBox())!;
+  const inch = box.width / 12;
+  const spot = (x: number, y: number) => [box.x + (4 + 7 * x) * inch, box.y + (2.5 + 7 * y) * inch] as const;
+  const dots = sheet.getByRole('group', { name: 'Inks at hand' }).getByRole('button');
+  const inks = { hull: 4, sail: 6, brush: 1 };
+  await sheet.getByRole('button', { name: 'Watercolour' }).click();
+  await dots.nth(inks.sail).click();
+  await page.mouse.click(...spot(0.6, 0.5));
+  await sheet.getByRole('button', { name: 'Pencil' }).click();
+  await dots.nth(inks.hull).click();
+  await page.mouse.click(...spot(0.5, 0.8));
+  await sheet.getByRole('button', { name: 'Brush' }).click();
+  await dots.nth(inks.brush).click();
+  await page.mouse.move(...spot(0.3, 0.6));
+  await page.mouse.down();
+  for (let i = 1; i <= 7; i++)
+    await page.mouse.move(...spot(i % 2 ? 0.46 : 0.24 + 0.02 * i, 0.6 - 0.03 * i), { steps: 8 });
+  await page.mouse.up();
+  await page.waitForTimeout(600);
+  await shoot(page, 'colour-in');
   await page.keyboard.press('Escape');
 }
 

@@ -7,7 +7,7 @@ import { createCanvas, loadImage, type Canvas, type Image } from '@napi-rs/canva
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
-import { blurIn } from '../testing/samples';
+import { blurIn } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
 import { invert } from '@/core/geometry/matrix';

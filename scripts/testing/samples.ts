@@ -1,7 +1,6 @@
 /** Made-up projects and pictures for tests. */
 import { createHash } from 'node:crypto';
 import { createCanvas } from '@napi-rs/canvas';
-import { blurOf, blurSquares } from '@/core/photos/blur';
 import type { Asset, AssetType } from '@/core/picture/asset';
 import { finishOf } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
@@ -23,19 +22,6 @@ export function quarters(
     context.fillRect((i % 2) * (width / 2), Math.floor(i / 2) * (height / 2), width / 2, height / 2);
   }
   return type === 'image/png' ? canvas.toBuffer('image/png') : canvas.toBuffer('image/jpeg', 92);
-}
-
-/** How blurred a picture is, of all its pixels. */
-export function blurIn({ data, width, height }: { data: Uint8ClampedArray; width: number; height: number }) {
-  const { side, corners } = blurSquares({ width, height });
-  const strip = new Uint8ClampedArray(4 * side * side * corners.length);
-  corners.forEach(({ x, y }, i) => {
-    for (let row = 0; row < side; row++) {
-      const from = 4 * ((y + row) * width + x);
-      strip.set(data.subarray(from, from + 4 * side), 4 * side * (i * side + row));
-    }
-  });
-  return blurOf(strip, side);
 }
 
 export function assetOf(bytes: Uint8Array, width: number, height: number, more: Partial<Asset> = {}): Asset {

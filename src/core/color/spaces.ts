@@ -17,3 +17,12 @@ export const toOklch = converter('oklch');
 /** Any CSS colour; undefined if it is none. */
 export const parseColour = parse;
 export { formatHex };
+
+export interface OklabPoint {
+  l: number;
+  a: number;
+  b: number;
+}
+/** The square of how far two colours lie apart in OKLab. */
+export const apartSquared = (p: OklabPoint, q: OklabPoint): number =>
+  (p.l - q.l) ** 2 + (p.a - q.a) ** 2 + (p.b - q.b) ** 2;

@@ -114,12 +114,17 @@ function flood(
   label: number,
   queue: Int32Array,
 ): void {
-  let end = 1;
   queue[0] = start;
   labels[start] = label;
+  flow(labels, walls, width, queue, 1);
+}
+
+/** From the first `end` cells of the queue labels go on to all that have none, side by side, up to the walls. */
+function flow(labels: Int32Array, walls: Uint8Array, width: number, queue: Int32Array, end: number): void {
   for (let at = 0; at < end; at++) {
     const i = queue[at]!;
     const x = i % width;
+    const label = labels[i]!;
     if (x > 0 && labels[i - 1] === UNTOLD && !walls[i - 1]) {
       labels[i - 1] = label;
       queue[end++] = i - 1;
@@ -163,27 +168,7 @@ function spread(labels: Int32Array, width: number, walls: Uint8Array, queue: Int
     queue[end++] = i;
   }
   for (let at = 0; at < end; at++) labels[queue[at]!] = -2 - labels[queue[at]!]!;
-  for (let at = 0; at < end; at++) {
-    const i = queue[at]!;
-    const x = i % width;
-    const label = labels[i]!;
-    if (x > 0 && labels[i - 1] === UNTOLD && !walls[i - 1]) {
-      labels[i - 1] = label;
-      queue[end++] = i - 1;
-    }
-    if (x < width - 1 && labels[i + 1] === UNTOLD && !walls[i + 1]) {
-      labels[i + 1] = label;
-      queue[end++] = i + 1;
-    }
-    if (i >= width && labels[i - width] === UNTOLD && !walls[i - width]) {
-      labels[i - width] = label;
-      queue[end++] = i - width;
-    }
-    if (i + width < count && labels[i + width] === UNTOLD && !walls[i + width]) {
-      labels[i + width] = label;
-      queue[end++] = i + width;
-    }
-  }
+  flow(labels, walls, width, queue, end);
 }
 
 /** How much of each pixel (RGBA) is line: its alpha times its darkness, as an ink would cover. */

@@ -10,6 +10,7 @@ import { colourOf, mixOf } from '@/core/inks/mix';
 import { apartInWords, contrast, nearestInks } from '@/core/inks/near';
 import { paletteOf } from '@/core/inks/palette';
 import { chancePartners, partnersOf } from '@/core/inks/partners';
+import { arrangedInks, familyOf, orderOf, sortedInks } from '@/core/inks/sets';
 import { spotColour } from '@/core/inks/spot';
 import { inksOn, slotsOf } from '@/core/inks/used';
 import { toolsFor } from '@/core/page/outlines';
@@ -320,4 +321,31 @@ describe('the inks of a page', () => {
     expect(matchInks(used, to, 'nearest', true).get('#24506b')).toBe('#102030');
     expect(matchInks(used, [], 'area', false).size).toBe(0);
   });
+});
+
+test('a set keeps its own order whatever one makes of it; sorted by hue, lightness, family; strange orders lose no ink', () => {
+  const inks = [
+    { name: 'Grau', colour: '#808080' },
+    { name: 'Himmel', colour: '#7fb0d0' },
+    { name: '朱', colour: '#c5503f', family: 'Fire' },
+    { name: 'أزرق', colour: '#24506b' },
+  ];
+  expect(orderOf({ inks })).toEqual([0, 1, 2, 3]);
+  expect(orderOf({ inks, arranged: [2, 2, 9, -1, 0] })).toEqual([2, 0, 1, 3]);
+  expect(arrangedInks({ inks, arranged: [3] }).map(({ name }) => name)).toEqual([
+    'أزرق',
+    'Grau',
+    'Himmel',
+    '朱',
+  ]);
+  expect(sortedInks(inks, 'own')).toEqual([0, 1, 2, 3]);
+  expect(sortedInks(inks, 'light')).toEqual([1, 0, 2, 3]);
+  expect(sortedInks(inks, 'hue')[0]).toBe(0);
+  expect(sortedInks(inks, 'family').map((i) => familyOf(inks[i]!))).toEqual(['blue', 'blue', 'Fire', 'grey']);
+  const many = Array.from({ length: 5000 }, (_, i) => ({
+    name: `Ink ${i}`,
+    colour: `#${(i * 3331).toString(16).padStart(6, '0')}`,
+  }));
+  expect(new Set(sortedInks(many, 'hue')).size).toBe(5000);
+  expect(orderOf({})).toEqual([]);
 });

@@ -1,5 +1,5 @@
 /** Which of some colours takes the place of which ink of a page. */
-import { toOklab, toOklch } from '@/core/color/spaces';
+import { apartSquared, toOklab, toOklch } from '@/core/color/spaces';
 import type { UsedInk } from '@/core/inks/used';
 
 export const MATCHINGS = ['lightness', 'area', 'nearest'] as const;
@@ -10,10 +10,7 @@ const NEUTRAL = 0.03;
 export const isNeutral = (colour: string): boolean => toOklch(colour)!.c < NEUTRAL;
 
 const lightness = (colour: string): number => toOklab(colour)!.l;
-const apart = (a: string, b: string): number => {
-  const [p, q] = [toOklab(a)!, toOklab(b)!];
-  return (p.l - q.l) ** 2 + (p.a - q.a) ** 2 + (p.b - q.b) ** 2;
-};
+const apart = (a: string, b: string): number => apartSquared(toOklab(a)!, toOklab(b)!);
 
 /** The place in a row of `to` that stands as far along it as `i` does in one of `from`. */
 const along = (i: number, from: number, to: number): number =>

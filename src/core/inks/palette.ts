@@ -1,21 +1,14 @@
 /** The colours that matter in a picture. */
-import { formatHex, toOklab } from '@/core/color/spaces';
+import { apartSquared as apart, formatHex, toOklab, type OklabPoint as Lab } from '@/core/color/spaces';
 import { random } from '@/core/random';
 
 export const FEWEST_COLOURS = 3;
 export const MOST_COLOURS = 8;
 
-interface Lab {
-  l: number;
-  a: number;
-  b: number;
-}
 /** Rounds of the clustering; it settles in fewer. */
 const ROUNDS = 24;
 /** Pixels that are looked at, about. */
 const LOOKED = 6000;
-
-const apart = (p: Lab, q: Lab): number => (p.l - q.l) ** 2 + (p.a - q.a) ** 2 + (p.b - q.b) ** 2;
 
 /** How much more a strong colour counts than a grey: what one sees first is seldom what covers most; our own choice. */
 const strength = ({ a, b }: Lab): number => 1 + 10 * Math.hypot(a, b);

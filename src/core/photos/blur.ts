@@ -2,6 +2,7 @@
 import { LUMA } from '@/core/color/srgb';
 import type { Size } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
+import type { Pixels } from '@/core/pixels/focus';
 
 /** Squares a side that are looked at, and their pixels a side. */
 const SQUARES = 5;
@@ -71,4 +72,17 @@ function change(luma: Float32Array, side: number, step: number, line: number): C
     }
   }
   return { steps: steps / (side * Math.max(1, side - count)), blur: steps ? 1 - lost / steps : 1 };
+}
+
+/** How blurred a picture is, of all its pixels. */
+export function blurIn({ data, width, height }: Pixels): number | null {
+  const { side, corners } = blurSquares({ width, height });
+  const strip = new Uint8ClampedArray(4 * side * side * corners.length);
+  corners.forEach(({ x, y }, i) => {
+    for (let row = 0; row < side; row++) {
+      const from = 4 * ((y + row) * width + x);
+      strip.set(data.subarray(from, from + 4 * side), 4 * side * (i * side + row));
+    }
+  });
+  return blurOf(strip, side);
 }

@@ -1,12 +1,11 @@
 /** Occasions by hand, likeness and blur on pictures that were changed by known amounts, notes within their limits. */
 import fc from 'fast-check';
 import sharp, { type Sharp } from 'sharp';
-import { BLURRED } from '@/core/photos/blur';
+import { BLURRED, blurIn } from '@/core/photos/blur';
 import { alikeGroups, likenessOf } from '@/core/photos/likeness';
 import { namesIn, notesSchema, tidyNotes } from '@/core/photos/notes';
 import { occasionsOf } from '@/core/photos/occasions';
 import { shrunk } from '@/core/pixels/shrink';
-import { blurIn } from '../../../scripts/testing/samples';
 
 describe('occasions', () => {
   const at = (minutes: number) => ({

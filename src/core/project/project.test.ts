@@ -252,6 +252,50 @@ describe('project.json', () => {
     expect(validate({ format: 'bellagraph', version: 1, project: { id: 'x' } })).toBe(false);
   });
 
+  test('recolouring, colour beneath lines and running inks are read back the same and satisfy the schema; older files know none', () => {
+    const validate = new Ajv({ allErrors: true }).compile(
+      JSON.parse(readFileSync('docs/project.schema.json', 'utf8')),
+    );
+    const dye = { id: 'd', name: 'Hull', change: { how: 'ink' as const, ink: '#b3262e' }, strength: 0.8 };
+    const strokes = [{ points: [0.1, 0.2, 0.3, 0.4], width: 0.02, closeness: 0.1, away: true as const }];
+    const page = full.surfaces[0]!;
+    const [first] = page.pile;
+    const coloured: Project = {
+      ...full,
+      surfaces: [
+        {
+          ...page,
+          pile: [
+            {
+              ...first!,
+              id: 'art',
+              material: {
+                kind: 'art',
+                asset: asset.sha,
+                dyes: [
+                  { ...dye, where: { strokes, area: '4 2 1 2 2 1', soften: 0.02, filled: true } },
+                  { ...dye, where: { parts: [0, 3] }, outside: true, off: true },
+                  { ...dye, change: { how: 'shift', hue: 20, saturation: -5, lightness: 0 } },
+                ],
+                fills: [{ ink: '#e8c66a', texture: 'pencil', shade: 0.3, light: 315, area: '4 4 4 9' }],
+              },
+            },
+            {
+              ...first!,
+              id: 'run',
+              material: { kind: 'gradient', colours: ['#24506b', '#ffffff'], turn: 90, round: true },
+            },
+          ],
+        },
+      ],
+    };
+    expect(readProject(writeProject(coloured))).toEqual({ ok: true, value: coloured });
+    validate(JSON.parse(writeProject(coloured)));
+    expect(validate.errors).toBeNull();
+    const torn = writeProject(coloured).replace('4 2 1 2 2 1', '4 2 1 2 2 9');
+    expect(readProject(torn)).toMatchObject({ ok: false });
+  });
+
   const spoil = (change: (file: { version: number; format: string; project: Project }) => void): string => {
     const file = JSON.parse(writeProject(full));
     change(file);
@@ -263,7 +307,7 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 7; this one reads up to 6\)/,
+      /newer Bellagraph \(file version 8; this one reads up to 7\)/,
     ],
     [
       'without a version',

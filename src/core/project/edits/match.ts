@@ -34,7 +34,7 @@ export const matchesOf = (piece: Piece): Match[] =>
       : what === 'tone'
         ? isPicture(piece.material)
         : what === 'dyes'
-          ? isDyeable(piece.material)
+          ? isRecoloured(piece)
           : what === 'words'
             ? piece.outline.kind === 'glyphs'
             : what === 'size'
@@ -111,3 +111,6 @@ function takeDyes({ material }: Piece, from: Piece): void {
   if (from.material.fills) material.fills = [...from.material.fills];
   else delete material.fills;
 }
+
+const isRecoloured = (piece: Piece): boolean =>
+  dyesOf(piece).length > 0 || (piece.material.kind === 'art' && piece.material.fills !== undefined);

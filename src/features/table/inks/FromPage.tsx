@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { NamedInk } from '@/core/supplies/model';
 import { InkDots } from '@/features/shared/InkDots';
-import type { InkChoice } from '@/features/table/inks/InkPicker';
+import type { InkChoice } from '@/features/table/inks/useInks';
 import { recentInks, usePageInks } from '@/features/table/inks/useInks';
 import { Heading } from '@/ui/Heading';
 

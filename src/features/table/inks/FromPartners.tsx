@@ -9,7 +9,7 @@ import { useMemo, useState } from 'react';
 import { chancePartners, partnersOf, type Partners } from '@/core/inks/partners';
 import type { NamedInk } from '@/core/supplies/model';
 import { InkDots } from '@/features/shared/InkDots';
-import type { InkChoice } from '@/features/table/inks/InkPicker';
+import type { InkChoice } from '@/features/table/inks/useInks';
 import { setsChanged } from '@/features/table/inks/useInks';
 import { SmallButton } from '@/ui/SmallButton';
 

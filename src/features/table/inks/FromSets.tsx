@@ -8,7 +8,7 @@ import { useMemo, useState } from 'react';
 import { familyOf, sortedInks } from '@/core/inks/sets';
 import type { NamedInk, Supply } from '@/core/supplies/model';
 import { InkDots } from '@/features/shared/InkDots';
-import type { InkChoice } from '@/features/table/inks/InkPicker';
+import type { InkChoice } from '@/features/table/inks/useInks';
 import { offered } from '@/features/table/inks/useInks';
 import { Heading } from '@/ui/Heading';
 

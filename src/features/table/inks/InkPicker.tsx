@@ -14,17 +14,12 @@ import { FromPartners } from '@/features/table/inks/FromPartners';
 import { FromSets } from '@/features/table/inks/FromSets';
 import { Mixed } from '@/features/table/inks/Mixed';
 import { fromScreen, hasEyeDropper } from '@/features/table/inks/eyeDropper';
-import { inksIn, offered, toggleFavourite, useInkSets } from '@/features/table/inks/useInks';
+import { inksIn, offered, toggleFavourite, useInkSets, type InkChoice } from '@/features/table/inks/useInks';
 import { FAVOURITE_INKS } from '@/storage/supplies';
 import { SmallButton } from '@/ui/SmallButton';
 
 const PLACES = ['Sets', 'Partners', 'Page', 'Mix'] as const;
 type Place = (typeof PLACES)[number];
-
-export interface InkChoice {
-  colour: string;
-  onChoose: (colour: string) => void;
-}
 
 /** `onDrop` begins to take a colour from the page. */
 export function InkPicker({ colour, onChoose, onDrop }: InkChoice & { onDrop: () => void }) {

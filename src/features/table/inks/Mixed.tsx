@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { colourOf, MIXES, mixOf, type Mix } from '@/core/inks/mix';
 import { contrast } from '@/core/inks/near';
 import { CssField } from '@/features/shared/CssField';
-import type { InkChoice } from '@/features/table/inks/InkPicker';
+import type { InkChoice } from '@/features/table/inks/useInks';
 import { Wheel } from '@/features/table/inks/Wheel';
 import { useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/room/session';

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { rgbOf } from '@/core/color/hex';
 import { isShown, labOfRgb, rgbOfLab, type Lab } from '@/core/color/oklab';
-import type { InkChoice } from '@/features/table/inks/InkPicker';
+import type { InkChoice } from '@/features/table/inks/useInks';
 import { RowSlider } from '@/ui/RowSlider';
 
 /** CSS pixels across, and how thick colours lie that no screen shows: they are taken at their nearest paler one. */

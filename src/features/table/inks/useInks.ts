@@ -10,6 +10,12 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { inkSets, toggleFavouriteInk } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
 
+/** What every way to choose an ink is given: the ink now, and whom to tell of another. */
+export interface InkChoice {
+  colour: string;
+  onChoose: (colour: string) => void;
+}
+
 /** Sets change while pickers are open: each that shows them hears of it. */
 const listeners = new Set<() => void>();
 

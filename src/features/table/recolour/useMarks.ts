@@ -46,7 +46,7 @@ export function useDrawing(piece: Piece | undefined): Drawing | null {
 }
 
 /** The area some parts of a drawing paint. */
-export function areaOfParts(drawing: Drawing, parts: readonly number[]): Area | null {
+function areaOfParts(drawing: Drawing, parts: readonly number[]): Area | null {
   if (!parts.length) return null;
   const scale = DRAWN_SIDE / Math.max(drawing.width, drawing.height);
   const [width, height] = [Math.ceil(drawing.width * scale), Math.ceil(drawing.height * scale)];
@@ -66,7 +66,7 @@ export function areaOfParts(drawing: Drawing, parts: readonly number[]): Area | 
 }
 
 /** With one more stroke, as it is kept. */
-export function struck(where: Marked, ground: Ground, stroke: Stroke): Marked {
+function struck(where: Marked, ground: Ground, stroke: Stroke): Marked {
   const strokes = [...where.strokes, stroke];
   return { ...where, strokes, area: writeArea(withStroke(ground, readArea(where.area), stroke)) };
 }
