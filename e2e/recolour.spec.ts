@@ -193,33 +193,30 @@ test('a stamp is coloured in, area by area and with a brush, and no line is touc
   near(await seen(page, 0.5, 0.8), red);
 });
 
-test('a drawn stamp takes another ink on the parts that are pressed, by mouse and by keys', async ({
+test('a drawn paper takes another ink on the parts that are pressed, by mouse and by keys', async ({
   page,
 }) => {
   await newPage(page);
-  await layFromCupboard(page, 'Sailboat');
-  await sixInches(page);
-  const [mast, hull] = [
-    [0.481, 0.4],
-    [0.5, 0.905],
-  ] as const;
-  const dark = await seen(page, ...mast);
+  await layFromCupboard(page, 'Deckchair stripe');
+  await page.getByRole('menuitem').first().click();
+  await expect(slabs(page)).toHaveCount(1);
+  await page.getByTestId('stage').focus();
+  const spot = [0.5, 0.5] as const;
+  const before = await seen(page, ...spot);
   await page.keyboard.press('Shift+R');
   await sheet(page).getByRole('button', { name: 'Mark a part' }).click();
-  await sheet(page).getByRole('switch', { name: 'All of the same colour' }).press('Space');
-  await stroke(page, [mast]);
-  await expect(sheet(page).getByText(/1 of \d+ painted parts chosen/)).toBeVisible();
+  await stroke(page, [spot]);
+  await expect(sheet(page).getByText(/[1-4] of 4 painted parts chosen/)).toBeVisible();
   await shot(page, 'recolour-drawing');
   await page.getByTestId('marking').focus();
   await page.keyboard.press('Escape');
-  await ink(page, '#b3262e');
-  const red = await seen(page, ...mast);
-  expect(red[0] - red[1]).toBeGreaterThan(100);
-  near(await seen(page, ...hull), dark);
-  // Pressed again it is left; with all of the same colour every line is chosen.
-  await sheet(page).getByRole('switch', { name: 'All of the same colour' }).press('Space');
+  await ink(page, '#5a2a7a');
+  const violet = await seen(page, ...spot);
+  expect(violet[2] - violet[1]).toBeGreaterThan(20);
+  // Pressed again it is left, and the paper is as it was.
   await sheet(page).getByRole('button', { name: 'Mark', exact: true }).press('Enter');
   await page.getByTestId('marking').press('Enter');
+  await expect(sheet(page).getByText(/^.*0 of 4 painted parts chosen/)).toBeVisible();
   await page.keyboard.press('Escape');
-  near(await seen(page, ...mast), dark);
+  near(await seen(page, ...spot), before);
 });
