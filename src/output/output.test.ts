@@ -360,7 +360,8 @@ describe('PNG, JPEG and SVG', () => {
       if (!same) changed += 1;
       if (plain[at] !== 0x25 || plain[at + 1] !== 0x23 || plain[at + 2] !== 0x2a) continue;
       lines += 1;
-      if (!same) spoilt += 1;
+      // A step of one of 255 is how what covers all but a hair is rounded.
+      if ([0, 1, 2].some((c) => Math.abs(plain[at + c]! - coloured[at + c]!) > 1)) spoilt += 1;
     }
     expect(lines).toBeGreaterThan(2000);
     expect(changed).toBeGreaterThan(100_000);

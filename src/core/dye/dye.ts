@@ -79,6 +79,17 @@ export const isMarked = (where: Where | undefined): where is Marked =>
 export const isChosen = (where: Where | undefined): where is Chosen =>
   where !== undefined && 'parts' in where;
 
+/** How far beyond the picture a stroke may be kept, in shares of it: -FAR_OUT to 1 + FAR_OUT. */
+const FAR_OUT = 1;
+
+/** A hand's way as a stroke keeps it: on the picture or near it, and no longer than a file takes. */
+export function keptPoints(points: readonly number[]): number[] {
+  const every = Math.ceil(points.length / (2 * LONGEST_STROKE));
+  return points
+    .filter((_, i) => Math.floor(i / 2) % every === 0)
+    .map((value) => Math.min(1 + FAR_OUT, Math.max(-FAR_OUT, Math.round(value * 1e4) / 1e4)));
+}
+
 /** Whether a dye can be seen at all. */
 export const isSeen = ({ off, strength, change, where }: Dye): boolean =>
   !off &&
@@ -108,7 +119,12 @@ const changeSchema = lazy((value: { how?: unknown } | undefined) =>
 );
 
 const strokeSchema = object({
-  points: array(number().min(-1).max(2).required())
+  points: array(
+    number()
+      .min(-FAR_OUT)
+      .max(1 + FAR_OUT)
+      .required(),
+  )
     .min(2)
     .max(2 * LONGEST_STROKE)
     .required(),

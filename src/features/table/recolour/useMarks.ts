@@ -92,7 +92,7 @@ export function useMarks(
   useEffect(() => {
     if (!id || !where || !brush.on || !(ground || drawing)) return;
     const strokeOf = (points: readonly number[]): Stroke => ({
-      points: [...points],
+      points: keptPoints(points),
       width: brush.width,
       closeness: brush.closeness,
       ...(brush.away ? { away: true as const } : {}),
