@@ -4,6 +4,7 @@ import { emptyArea, readArea, worn, writeArea, type Area } from '@/core/dye/area
 import {
   isChosen,
   isMarked,
+  keptPoints,
   MOST_STROKES,
   type Dye,
   type Marked,

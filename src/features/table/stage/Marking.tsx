@@ -104,13 +104,12 @@ export function Marking({ marking }: { marking: Marks }) {
     const box = frame.current!.getBoundingClientRect();
     return apply(invert(lies.map), { x: event.clientX - box.left, y: event.clientY - box.top });
   };
-  const rounded = (value: number) => Math.round(value * 1e4) / 1e4;
   const add = ({ x, y }: Point): void => {
     const so = points.current!;
     const [lastX, lastY] = [so.at(-2), so.at(-1)];
     // Closer than a fifth of the brush is no news.
     const least = Math.max(0.001, marking.brush / 5);
-    if (lastX === undefined || Math.hypot(x - lastX, y - lastY!) >= least) so.push(rounded(x), rounded(y));
+    if (lastX === undefined || Math.hypot(x - lastX, y - lastY!) >= least) so.push(x, y);
   };
   const finish = (): void => {
     cancelAnimationFrame(waiting.current);
@@ -125,7 +124,7 @@ export function Marking({ marking }: { marking: Marks }) {
       event.key
     ] ?? [0, 0];
     if (event.key === 'Escape') marking.leave();
-    else if (event.key === 'Enter') marking.done([rounded(spot.x), rounded(spot.y)]);
+    else if (event.key === 'Enter') marking.done([spot.x, spot.y]);
     else if (dx || dy)
       setSpot({
         x: Math.min(1, Math.max(0, spot.x + dx!)),
