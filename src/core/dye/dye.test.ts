@@ -20,7 +20,7 @@ import {
   type Area,
 } from '@/core/dye/area';
 import { dyed, dyedColour, dyedHex, dyeTable } from '@/core/dye/colour';
-import { dyesSchema, type Dye, type DyeChange, type Marked, type Stroke } from '@/core/dye/dye';
+import { dyesSchema, keptPoints, type Dye, type DyeChange, type Marked, type Stroke } from '@/core/dye/dye';
 import { areaOfStrokes, grow, groundOf } from '@/core/dye/grow';
 import type { Pixels } from '@/core/pixels/focus';
 
@@ -333,6 +333,21 @@ describe('on pixels', () => {
       expect(Math.abs(pixels.data[0]! - 0xc5)).toBeLessThan(alpha ? 3 : 256);
     }
     expect(meanLightness({ width: 1, height: 1, data: new Uint8ClampedArray(4) }, null)).toBe(0.5);
+  });
+
+  test('whatever way a hand goes, its stroke passes the door', () => {
+    const way = fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { minLength: 2, maxLength: 60 });
+    fc.assert(
+      fc.property(way, (values) => {
+        const points = keptPoints(values.length % 2 ? values.slice(1) : values);
+        const where = { strokes: [{ points, width: 0.1, closeness: 0.1 }], area: '' };
+        expect(dyesSchema.isValidSync([dye(like('#c5503f'), { where })], { strict: true })).toBe(true);
+      }),
+    );
+    const long = keptPoints(Array.from({ length: 30_000 }, (_, i) => (i % 2 ? 0.5 : i / 30_000)));
+    expect(long.length).toBeLessThanOrEqual(8000);
+    expect(long.at(-2)).toBeGreaterThan(0.99);
+    expect(long.filter((_, i) => i % 2).every((y) => y === 0.5)).toBe(true);
   });
 
   test('the door: as many as may be, no more, and nothing unknown', () => {

@@ -1,7 +1,7 @@
 /** Colours over several pieces: run from ink to ink in order, or each a little different by chance. */
 import { formatHex, toOklch } from '@/core/color/spaces';
 import { alongRun } from '@/core/color/runs';
-import type { Dye } from '@/core/dye/dye';
+import { MOST_DYES, type Dye } from '@/core/dye/dye';
 import { inkSlots } from '@/core/inks/used';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, type Edit } from '@/core/project/edits/edit';
@@ -18,7 +18,9 @@ const CHANCE = 'a little different';
 /** The dyes with one of this id laid last, in the place of the one that was there. */
 function withDye(piece: Piece, dye: Dye): void {
   const { material } = piece;
-  if (isDyeable(material)) material.dyes = [...(material.dyes ?? []).filter(({ id }) => id !== dye.id), dye];
+  if (!isDyeable(material)) return;
+  const others = (material.dyes ?? []).filter(({ id }) => id !== dye.id);
+  if (others.length < MOST_DYES) material.dyes = [...others, dye];
 }
 
 /** Gives a piece an ink: its face's, its stamp's, or a dye over its picture. */
