@@ -7,7 +7,7 @@ import type { Piece } from '@/core/piece/piece';
 import type { Surface } from '@/core/project/model';
 
 /** What an ink may be of a piece. */
-export type Part = 'face' | 'stamp' | 'dye' | 'colouring' | 'stroke' | 'mat' | 'treatment';
+export type Part = 'face' | 'stamp' | 'dye' | 'part' | 'colouring' | 'stroke' | 'mat' | 'treatment';
 
 export interface UsedInk {
   colour: string;
@@ -49,8 +49,8 @@ export function inkSlots(piece: Piece): { part: Part; colour: string; set(colour
         }))
       : []),
     ...(material.kind === 'art' ? slot('stamp', material, 'ink') : []),
-    ...('dyes' in material ? (material.dyes ?? []) : []).flatMap(({ change }) =>
-      change.how === 'ink' ? slot('dye', change, 'ink') : [],
+    ...('dyes' in material ? (material.dyes ?? []) : []).flatMap(({ change, where }) =>
+      change.how === 'ink' ? slot(where ? 'part' : 'dye', change, 'ink') : [],
     ),
     ...('fills' in material ? (material.fills ?? []) : []).flatMap((fill) => slot('colouring', fill, 'ink')),
     ...(finish.stroke ? slot('stroke', finish.stroke, 'colour') : []),
@@ -94,7 +94,7 @@ export function inksOn(surface: Surface, tools: DrawingTools): UsedInk[] {
     for (const { part, colour } of slots) {
       const ink = note(colour);
       ink.pieces.push({ piece, part });
-      if (part === 'face' || part === 'stamp')
+      if (part === 'face' || part === 'stamp' || part === 'dye')
         ink.area += piece.material.kind === 'gradient' ? face / piece.material.colours.length : face;
       else if (part === 'mat') ink.area += Math.max(0, mats[mat]! - (mat ? mats[mat - 1]! : face));
       else if (part === 'stroke') ink.area += strokeArea(piece);

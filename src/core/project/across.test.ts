@@ -1,6 +1,8 @@
 /** Colours over several pieces, and what of recolouring one piece takes over from another. */
 import Color from 'colorjs.io';
 import { differenceCiede2000 } from 'culori';
+import { inksOn } from '@/core/inks/used';
+import { toolsFor } from '@/core/page/outlines';
 import { colourOf, isInk } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { differ, runAcross } from '@/core/project/edits/across';
@@ -9,6 +11,7 @@ import type { Edit } from '@/core/project/edits/edit';
 import { matchPieces } from '@/core/project/edits/match';
 import { perform, startHistory } from '@/core/project/history';
 import type { Project } from '@/core/project/model';
+import { nodeTypesetter } from '../../../scripts/node/platform';
 import { inkPiece, laid } from '../../../scripts/testing/samples';
 
 describe('over several pieces', () => {
@@ -48,7 +51,8 @@ describe('over several pieces', () => {
   });
 });
 
-test('recolouring is taken over: all of it by the same picture, by another what is of no marked part; photos without inks differ too', () => {
+test('recolouring is taken over: all of it by the same picture, by another what is of no marked part; photos without inks differ too', async () => {
+  const typesetter = await nodeTypesetter();
   const art = (id: string, asset: string): Piece => ({
     ...inkPiece(id, 0, 0, 50, 50),
     material: { kind: 'art', asset: asset.repeat(64) },
@@ -67,6 +71,13 @@ test('recolouring is taken over: all of it by the same picture, by another what 
     ['x', 'y'],
     ['x', 'y'],
     ['x'],
+  ]);
+  // A dye over all of a picture covers it; what a marked part covers is not reckoned.
+  const used = inksOn(page(), toolsFor(project, typesetter));
+  expect(used.map(({ colour, area }) => [colour, Math.round(area)])).toEqual([
+    [page().ground, page().width * page().height],
+    ['#24506b', 3 * 2500],
+    ['#b3262e', 0],
   ]);
   doIt(changeDyes('as it was', page().id, page().pile, () => []));
   expect(page().pile.every(({ material }) => !('dyes' in material))).toBe(true);

@@ -17,8 +17,9 @@ import { SideSheet } from '@/features/table/sheets/SideSheet';
 const PARTS: Record<Part, string> = {
   face: 'on',
   stamp: 'stamped',
-  dye: 'recolouring',
-  colouring: 'coloured in',
+  dye: 'all of',
+  part: 'part of',
+  colouring: 'within',
   stroke: 'line of',
   mat: 'mat of',
   treatment: 'surface of',
