@@ -7,12 +7,18 @@ export function rgbOf(colour: string): [number, number, number] {
   return [(value >> 16) / 255, ((value >> 8) & 255) / 255, (value & 255) / 255];
 }
 
+/** `#rrggbb` of red, green, blue from 0 to 1. */
+export const hexOf = (rgb: readonly number[]): string =>
+  `#${rgb
+    .map((value) =>
+      Math.round(255 * value)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
+
 /** So much of the way from one colour to another, in sRGB as it is stored; 0 to 1. */
 export function mixed(from: string, to: string, share: number): string {
-  const [a, b] = [rgbOf(from), rgbOf(to)];
-  const part = (k: 0 | 1 | 2) =>
-    Math.round(255 * (a[k] + share * (b[k] - a[k])))
-      .toString(16)
-      .padStart(2, '0');
-  return `#${part(0)}${part(1)}${part(2)}`;
+  const after = rgbOf(to);
+  return hexOf(rgbOf(from).map((value, c) => value + share * (after[c]! - value)));
 }

@@ -1,5 +1,5 @@
 /** Colours that run into each other, evenly to the eye: straight lines in OKLab. */
-import { rgbOf } from '@/core/color/hex';
+import { hexOf, rgbOf } from '@/core/color/hex';
 import { labOfRgb, rgbOfLab, type Lab } from '@/core/color/oklab';
 
 /** The colour so far (0 to 1) along a run of two or more `#rrggbb` at even distances. */
@@ -11,14 +11,7 @@ export function alongRun(colours: readonly string[], share: number): string {
   const t = place - at;
   if (t === 0) return colours[at]!;
   if (t === 1) return colours[at + 1]!;
-  const rgb = rgbOfLab(a.map((value, c) => value + (b[c]! - value) * t) as Lab);
-  return `#${rgb
-    .map((value) =>
-      Math.round(255 * value)
-        .toString(16)
-        .padStart(2, '0'),
-    )
-    .join('')}`;
+  return hexOf(rgbOfLab(a.map((value, c) => value + (b[c]! - value) * t) as Lab));
 }
 
 /** The run as colours at even distances, so many from one of its own to the next: outputs go straight from each to each in sRGB. */

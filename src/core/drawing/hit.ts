@@ -1,7 +1,7 @@
 /** Which part of a drawing lies under a point. */
 import type { Drawing, DrawingPart } from '@/core/drawing/drawing';
 import type { Point } from '@/core/geometry/matrix';
-import { contains, flatten } from '@/core/geometry/path';
+import { contains, distanceToSide, flatten } from '@/core/geometry/path';
 
 /** Number of the topmost part that paints the point (the drawing's points), or -1; `near` is how far off a line may be met. */
 export function partAt({ parts }: Drawing, point: Point, near: number): number {
@@ -26,16 +26,9 @@ function onLine(path: DrawingPart['path'], point: Point, reach: number): boolean
   return flatten(path).some((ring) =>
     ring.some((to, i) => {
       const from = ring[i - 1];
-      return from !== undefined && distance(point, from, to) <= reach;
+      return from !== undefined && distanceToSide(point, from, to) <= reach;
     }),
   );
-}
-
-function distance(p: Point, a: Point, b: Point): number {
-  const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
-  const along = length2 === 0 ? 0 : ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2;
-  const t = Math.max(0, Math.min(1, along));
-  return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
 }
 
 /** All parts painted in the same colour as one of them. */

@@ -1,5 +1,5 @@
 /** What a dye makes of a colour, and the same as a table for millions of pixels. */
-import { rgbOf } from '@/core/color/hex';
+import { hexOf, rgbOf } from '@/core/color/hex';
 import { labOfRgb, rgbOfLab, type Lab } from '@/core/color/oklab';
 import type { DyeChange } from '@/core/dye/dye';
 
@@ -41,13 +41,7 @@ export function dyed(lab: Lab, change: DyeChange, from: number): Lab {
 export function dyedHex(hex: string, change: DyeChange, from: number, strength: number): string {
   const before = rgbOf(hex);
   const after = rgbOfLab(dyed(labOfRgb(...before), change, from));
-  return `#${before
-    .map((value, c) =>
-      round(255 * (value + (after[c]! - value) * strength))
-        .toString(16)
-        .padStart(2, '0'),
-    )
-    .join('')}`;
+  return hexOf(before.map((value, c) => value + (after[c]! - value) * strength));
 }
 
 /** Steps of the table along each of red, green and blue. */

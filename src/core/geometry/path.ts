@@ -230,7 +230,8 @@ export function contains(path: Path, point: Point, tolerance = 0): boolean {
   return winding !== 0;
 }
 
-function distanceToSide(p: Point, a: Point, b: Point): number {
+/** From a point to the nearest of a straight side. */
+export function distanceToSide(p: Point, a: Point, b: Point): number {
   const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
   const along = length2 === 0 ? 0 : ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2;
   const t = Math.max(0, Math.min(1, along));

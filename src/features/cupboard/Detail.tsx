@@ -4,13 +4,9 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import {
-  IconArrowDown,
-  IconArrowUp,
   IconHeart,
   IconHeartFilled,
   IconInbox,
@@ -21,16 +17,14 @@ import {
 } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useEffect, useState, type ReactNode } from 'react';
-import { uprightSize } from '@/core/picture/asset';
 import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
-import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
-import { fail } from '@/core/result';
-import { formatLength, parseLength, toPoints, type Unit } from '@/core/units/lengths';
-import { LARGEST_SIDE } from '@/core/units/sizes';
+import { KINDS, SUPPLY_KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
+import type { Unit } from '@/core/units/lengths';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
+import { InKit } from '@/features/cupboard/InKit';
 import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
+import { TrueSize } from '@/features/cupboard/TrueSize';
 import { usesOf, type UseOf } from '@/storage/supplies';
-import { LengthField } from '@/ui/LengthField';
 
 /** Pictures that may have come without their opening, or with a closed counter. */
 const canBeCut = ({ kind, asset }: Supply): boolean =>
@@ -48,9 +42,6 @@ const canBeCutApart = ({ kind, asset, letters }: Supply): boolean =>
   asset.type !== 'image/svg+xml' &&
   !letters &&
   (kind === 'alphabet' || kind === 'embellishment' || kind === 'stamp' || kind === 'wordart');
-
-/** Smallest side a supply may have. */
-const SMALLEST = toPoints(0.05, 'in');
 
 interface Props {
   chosen: readonly Supply[];
@@ -270,120 +261,6 @@ function Tags({ chosen, cupboard }: Pick<Props, 'chosen' | 'cupboard'>) {
         />
       )}
     />
-  );
-}
-
-function TrueSize({
-  supply,
-  unit,
-  onChange,
-}: {
-  supply: Supply;
-  unit: Unit;
-  onChange: (to: (supply: Supply) => Supply) => void;
-}) {
-  const asset = supply.asset!;
-  const { width, height } = uprightSize(asset);
-  // One density serves both sides, so the other side follows: nothing is ever squashed.
-  const resize = (points: number, pixels: number) =>
-    onChange((one) => ({
-      ...one,
-      asset: { ...asset, ppi: Math.min(10_000, Math.max(1, (pixels * 72) / points)) },
-    }));
-  const field = (label: string, pixels: number) => (
-    <LengthField
-      label={label}
-      unit={unit}
-      shown={formatLength((pixels * 72) / asset.ppi, unit)}
-      read={(text) => {
-        const length = parseLength(text, unit);
-        return length.ok && (length.value < SMALLEST || length.value > LARGEST_SIDE)
-          ? fail(
-              `Between ${formatLength(SMALLEST, unit, true)} and ${formatLength(LARGEST_SIDE, unit, true)}.`,
-            )
-          : length;
-      }}
-      onCommit={(points) => resize(points, pixels)}
-    />
-  );
-  return (
-    <Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        {field('True width', width)}
-        {field('True height', height)}
-      </Box>
-      <Typography variant="caption" color="text.secondary">
-        {asset.type === 'image/svg+xml'
-          ? 'Drawn: sharp at any size'
-          : `${width} x ${height} pixels, ${Math.round(asset.ppi)} to the inch`}
-      </Typography>
-    </Box>
-  );
-}
-
-/** Which kit one's own supplies lie in, and where in it. */
-function InKit({ chosen, cupboard, kit }: Pick<Props, 'chosen' | 'cupboard'> & { kit: Kit }) {
-  const own = cupboard.kits.filter(({ house }) => !house);
-  const all = cupboard.find('', { kit: kit.id }, () => false);
-  const at = all.findIndex(({ id }) => id === chosen[0]!.id);
-  /** Changes places with the one before or after. */
-  const move = (by: 1 | -1) => {
-    const other = all[at + by];
-    const [first] = chosen;
-    if (!other || !first) return;
-    const places = new Map([
-      [first.id, other.order],
-      [other.id, first.order],
-    ]);
-    void cupboard.change([first, other], (supply) => ({ ...supply, order: places.get(supply.id)! }));
-  };
-  return (
-    <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
-      <TextField
-        select
-        size="small"
-        label="In the kit"
-        value={chosen.every((supply) => supply.kit === kit.id) ? kit.id : ''}
-        onChange={(event) =>
-          void cupboard.change(chosen, (supply) => ({ ...supply, kit: event.target.value }))
-        }
-        sx={{ flex: 1 }}
-      >
-        {own.map(({ id, name }) => (
-          <MenuItem key={id} value={id}>
-            {name}
-          </MenuItem>
-        ))}
-      </TextField>
-      {chosen.length === 1 && (
-        <>
-          <Tooltip title="Earlier in the kit">
-            <span>
-              <IconButton
-                aria-label="Earlier in the kit"
-                color="inherit"
-                disabled={at <= 0}
-                onClick={() => move(-1)}
-              >
-                <IconArrowUp size={18} />
-              </IconButton>
-            </span>
-          </Tooltip>
-          <Tooltip title="Later in the kit">
-            <span>
-              <IconButton
-                aria-label="Later in the kit"
-                color="inherit"
-                disabled={at < 0 || at === all.length - 1}
-                onClick={() => move(1)}
-              >
-                <IconArrowDown size={18} />
-              </IconButton>
-            </span>
-          </Tooltip>
-        </>
-      )}
-    </Box>
   );
 }
 

@@ -3,11 +3,11 @@
 import Box from '@mui/material/Box';
 import { styled } from '@mui/material/styles';
 import { IconHeartFilled } from '@tabler/icons-react';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useLayoutEffect, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
+import { memo, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { KINDS, type Supply } from '@/core/supplies/model';
 import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
 import { UsedMark } from '@/ui/UsedMark';
+import { focusAt, useLongList, useWidth } from '@/ui/useLongList';
 
 /** Least width of a cell and its height, pixels: room for a large picture and two lines of name. */
 const CELL = 138;
@@ -31,23 +31,12 @@ interface Props {
 export function SupplyGrid(props: Props) {
   const { supplies, chosen, onChoose, onTake, onKey } = props;
   const frame = useRef<HTMLDivElement>(null);
-  const [columns, setColumns] = useState(1);
+  const columns = Math.max(1, Math.floor((useWidth(frame) - 16) / CELL));
   const [at, setAt] = useState(0);
   const focus = Math.min(at, Math.max(0, supplies.length - 1));
 
-  useLayoutEffect(() => {
-    const element = frame.current!;
-    const measure = () => setColumns(Math.max(1, Math.floor((element.clientWidth - 16) / CELL)));
-    measure();
-    const watch = new ResizeObserver(measure);
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
-
-  // eslint-disable-next-line react-hooks/incompatible-library -- its answers are used here alone, never memoised
-  const rows = useVirtualizer({
+  const rows = useLongList(frame, {
     count: Math.ceil(supplies.length / columns),
-    getScrollElement: () => frame.current,
     estimateSize: () => HEIGHT,
     overscan: 3,
   });
@@ -55,10 +44,7 @@ export function SupplyGrid(props: Props) {
   const go = (index: number) => {
     setAt(index);
     rows.scrollToIndex(Math.floor(index / columns));
-    // Its row is drawn in the frame after the one that scrolls to it.
-    requestAnimationFrame(() =>
-      requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(`[data-at="${index}"]`)?.focus()),
-    );
+    focusAt(frame, index);
   };
 
   const press = (event: KeyboardEvent) => {

@@ -14,11 +14,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import { arrangedInks } from '@/core/inks/sets';
-import { newKit, type NamedInk, type Supply } from '@/core/supplies/model';
-import { dyedSupply, dyeLike } from '@/features/cupboard/dyeing';
+import type { NamedInk, Supply } from '@/core/supplies/model';
+import { dyedKits, dyeLike } from '@/features/cupboard/dyeing';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { CssField } from '@/features/shared/CssField';
-import { newId } from '@/features/shared/ids';
 import { InkDots } from '@/features/shared/InkDots';
 import { wornPixels } from '@/output/drawings';
 import { browser } from '@/output/platform';
@@ -122,23 +121,17 @@ export function VersionsDialog({ supplies, cupboard, onClose }: Props) {
     );
   const make = async () => {
     setDone(0);
-    const first = cupboard.kits.find(({ id }) => id === supplies[0]!.kit);
-    const trouble: string[] = [];
-    let made = 0;
-    for (const ink of chosen) {
-      const kit = newKit(newId(), `${first?.name ?? 'Supplies'} in ${ink.name}`, Date.now());
-      const found: Supply[] = [];
-      for (const supply of supplies) {
-        const dyed = await dyedSupply(supply, ink, greysStay, kit.id).catch(() => null);
-        if (dyed?.ok) found.push({ ...dyed.value, order: found.length });
-        else trouble.push(dyed ? dyed.message : `${supply.name} could not be dyed.`);
-        setDone((made += 1));
-      }
-      if (found.length) await cupboard.add(kit, found);
-    }
-    const count = `${made - trouble.length} ${made - trouble.length === 1 ? 'supply lies' : 'supplies lie'}`;
-    if (trouble.length) notify({ text: [...new Set(trouble)].slice(0, 4).join('\n'), tone: 'error' });
-    else notify({ text: `${count} in ${chosen.length === 1 ? 'a new kit' : `${chosen.length} new kits`}.` });
+    const from = cupboard.kits.find(({ id }) => id === supplies[0]!.kit)?.name ?? 'Supplies';
+    const { kits, trouble } = await dyedKits(supplies, chosen, greysStay, from, setDone);
+    for (const { kit, supplies: made } of kits) await cupboard.add(kit, made);
+    const count = kits.reduce((sum, kit) => sum + kit.supplies.length, 0);
+    notify(
+      trouble.length
+        ? { text: trouble.slice(0, 4).join('\n'), tone: 'error' }
+        : {
+            text: `${count} ${count === 1 ? 'supply lies' : 'supplies lie'} in ${kits.length === 1 ? 'a new kit' : `${kits.length} new kits`}.`,
+          },
+    );
     onClose();
   };
   const busy = done !== null;

@@ -3,7 +3,7 @@ import { wornDrawing } from '@/core/dye/drawing';
 import type { Dye } from '@/core/dye/dye';
 import { writeDrawing } from '@/core/drawing/write';
 import { fail, ok, type Result } from '@/core/result';
-import type { NamedInk, Supply } from '@/core/supplies/model';
+import { newKit, type Kit, type NamedInk, type Supply } from '@/core/supplies/model';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
 import { pictureOf } from '@/features/shared/supplyFiles';
@@ -21,7 +21,7 @@ export const dyeLike = (ink: string, greysStay: boolean): Dye => ({
 });
 
 /** The supply in another colour, its file in the store. */
-export async function dyedSupply(
+async function dyedSupply(
   supply: Supply,
   ink: NamedInk,
   greysStay: boolean,
@@ -67,4 +67,29 @@ export async function dyedSupply(
     colours: arrived.facts.colours,
     asset: { ...arrived.asset, name, ppi, ...(lift === undefined ? {} : { lift }) },
   });
+}
+
+/** A kit of the supplies for each ink, and why any of them could not be made; `counted` hears how many are done. */
+export async function dyedKits(
+  supplies: readonly Supply[],
+  inks: readonly NamedInk[],
+  greysStay: boolean,
+  from: string,
+  counted: (done: number) => void,
+): Promise<{ kits: { kit: Kit; supplies: Supply[] }[]; trouble: string[] }> {
+  const kits: { kit: Kit; supplies: Supply[] }[] = [];
+  const trouble = new Set<string>();
+  let done = 0;
+  for (const ink of inks) {
+    const kit = newKit(newId(), `${from} in ${ink.name}`, Date.now());
+    const made: Supply[] = [];
+    for (const supply of supplies) {
+      const dyed = await dyedSupply(supply, ink, greysStay, kit.id).catch(() => null);
+      if (dyed?.ok) made.push({ ...dyed.value, order: made.length });
+      else trouble.add(dyed ? dyed.message : `${supply.name} could not be dyed.`);
+      counted((done += 1));
+    }
+    if (made.length) kits.push({ kit, supplies: made });
+  }
+  return { kits, trouble: [...trouble] };
 }

@@ -20,6 +20,7 @@ import type {
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { EmbeddedFont } from '@/output/pdf/fonts';
+import { embedShading } from '@/output/pdf/shading';
 import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around, shadowBitmap, workedBitmap, WORKED_PPI } from '@/output/pixels/draw';
@@ -308,32 +309,9 @@ class Pen {
     return ref;
   }
 
-  /** A shading within the path (ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4); words lie over it unseen, to be found and copied. */
-  private blended({ path, words }: FillMark, { colours, from, to, round }: Blended): void {
-    const parts = colours.slice(1).map((next, i) => ({
-      FunctionType: 2,
-      Domain: [0, 1],
-      C0: rgbOf(colours[i]!),
-      C1: rgbOf(next),
-      N: 1,
-    }));
-    const shading = this.context.register(
-      this.context.obj({
-        ShadingType: round ? 3 : 2,
-        ColorSpace: 'DeviceRGB',
-        Coords: round
-          ? [from.x, from.y, 0, from.x, from.y, Math.hypot(to.x - from.x, to.y - from.y)]
-          : [from.x, from.y, to.x, to.y],
-        Function: {
-          FunctionType: 3,
-          Domain: [0, 1],
-          Functions: parts,
-          Bounds: parts.slice(1).map((_, i) => (i + 1) / parts.length),
-          Encode: parts.flatMap(() => [0, 1]),
-        },
-        Extend: [true, true],
-      }),
-    );
+  /** A shading within the path; words lie over it unseen, to be found and copied. */
+  private blended({ path, words }: FillMark, blended: Blended): void {
+    const shading = embedShading(this.context, blended);
     this.write(`q ${outline(path)} W n /${this.name('Shading', 'Sh', shading)} sh Q`);
     if (words) this.text(words, true);
   }

@@ -5,14 +5,14 @@ import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { IconStarFilled } from '@tabler/icons-react';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { plainName } from '@/core/project/create';
 import { GAP, HEADING_HEIGHT, PHOTO_HEIGHT, rowsOf, widthOf, type Section } from '@/features/table/desk/rows';
 import type { Desk } from '@/features/table/desk/useDesk';
 import { useThumbs } from '@/features/table/workbox/useThumbs';
 import { UsedMark } from '@/ui/UsedMark';
+import { focusAt, useLongList, useWidth } from '@/ui/useLongList';
 
 /** `add` keeps what was chosen; `run` chooses all from the last to this one. */
 export type Choosing = 'only' | 'add' | 'run';
@@ -31,25 +31,14 @@ interface Props {
 export function DeskGrid({ desk, chosen, onChoose, onChooseAll, onTake, onStars }: Props) {
   const { sections, shown } = desk;
   const frame = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(600);
+  const width = useWidth(frame) - 24;
   const [at, setAt] = useState(0);
   const focus = Math.min(at, Math.max(0, shown.length - 1));
   const thumbs = useThumbs(useMemo(() => shown.map(({ sha }) => sha), [shown]));
   const rows = useMemo(() => rowsOf(sections, width), [sections, width]);
 
-  useLayoutEffect(() => {
-    const element = frame.current!;
-    const measure = () => setWidth(element.clientWidth - 24);
-    measure();
-    const watch = new ResizeObserver(measure);
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
-
-  // eslint-disable-next-line react-hooks/incompatible-library -- its answers are used here alone, never memoised
-  const list = useVirtualizer({
+  const list = useLongList(frame, {
     count: rows.length,
-    getScrollElement: () => frame.current,
     estimateSize: (i) => (rows[i]?.kind === 'heading' ? HEADING_HEIGHT : PHOTO_HEIGHT + GAP),
     overscan: 4,
   });
@@ -58,10 +47,7 @@ export function DeskGrid({ desk, chosen, onChoose, onChooseAll, onTake, onStars 
   const go = (index: number) => {
     setAt(index);
     list.scrollToIndex(rowAt(index));
-    // Its row is drawn in the frame after the one that scrolls to it.
-    requestAnimationFrame(() =>
-      requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(`[data-at="${index}"]`)?.focus()),
-    );
+    focusAt(frame, index);
   };
   const rowAt = (index: number) =>
     rows.findIndex(

@@ -2,7 +2,7 @@
 /** Hue round the middle, strength outwards, at one lightness: all that a screen can show of it, by pointer or by arrows. */
 import Box from '@mui/material/Box';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { rgbOf } from '@/core/color/hex';
+import { hexOf, rgbOf } from '@/core/color/hex';
 import { isShown, labOfRgb, rgbOfLab, type Lab } from '@/core/color/oklab';
 import type { InkChoice } from '@/features/table/inks/useInks';
 import { RowSlider } from '@/ui/RowSlider';
@@ -22,15 +22,6 @@ function rimAt(lightness: number): number {
     while (most < MOST && isShown([lightness, most * Math.cos(hue), most * Math.sin(hue)])) most += 0.004;
   return most;
 }
-
-const hexOf = (l: number, a: number, b: number): string =>
-  `#${rgbOfLab([l, a, b])
-    .map((value) =>
-      Math.round(255 * value)
-        .toString(16)
-        .padStart(2, '0'),
-    )
-    .join('')}`;
 
 export function Wheel({ colour, onChoose }: InkChoice) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -59,13 +50,13 @@ export function Wheel({ colour, onChoose }: InkChoice) {
     const box = event.currentTarget.getBoundingClientRect();
     const x = ((event.clientX - box.left) / box.width) * 2 - 1;
     const y = 1 - ((event.clientY - box.top) / box.height) * 2;
-    onChoose(hexOf(light, x * rim, y * rim));
+    onChoose(hexOf(rgbOfLab([light, x * rim, y * rim])));
   };
   const press = (event: KeyboardEvent) => {
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
     if (!way) return;
     event.preventDefault();
-    onChoose(hexOf(light, a + (way[0]! * rim) / STEPS, b + (way[1]! * rim) / STEPS));
+    onChoose(hexOf(rgbOfLab([light, a + (way[0]! * rim) / STEPS, b + (way[1]! * rim) / STEPS])));
   };
   return (
     <Box sx={{ mt: 1 }}>
@@ -111,7 +102,7 @@ export function Wheel({ colour, onChoose }: InkChoice) {
         value={Math.round(100 * light)}
         onChange={(value) => {
           setLight(value / 100);
-          onChoose(hexOf(value / 100, a, b));
+          onChoose(hexOf(rgbOfLab([value / 100, a, b])));
         }}
       />
     </Box>

@@ -1,10 +1,10 @@
 'use client';
 /** The slabs that can be seen of a pile, however high it is; what is selected on the page comes into sight. */
 import Box from '@mui/material/Box';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, type ComponentProps } from 'react';
 import { Slab } from '@/features/table/pile/Slab';
 import type { PileRow } from '@/features/table/pile/rows';
+import { useLongList } from '@/ui/useLongList';
 
 type SlabProps = ComponentProps<typeof Slab>;
 
@@ -21,10 +21,8 @@ const BEYOND = 14;
 
 export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  // eslint-disable-next-line react-hooks/incompatible-library -- its answers are used here alone, never memoised
-  const seen = useVirtualizer({
+  const seen = useLongList(frame, {
     count: rows.length,
-    getScrollElement: () => frame.current,
     estimateSize: () => HEIGHT,
     getItemKey: (i) => rows[i]!.node.id,
     overscan: BEYOND,
