@@ -216,8 +216,8 @@ function thumbOf(canvas: Canvas): Canvas {
 
 /** Words as a stamp: outlines of set type, `tall` points. */
 function wordStamp(text: string, family: string, typesetter: Typesetter): string {
-  const set = typesetter.set(text, { family, size: 54, align: 'left', leading: 1.2 }, null);
-  const outline = typesetter.outline(set);
+  const { runs } = typesetter.set(text, { family, size: 54, align: 'left', leading: 1.2 }, null);
+  const outline = typesetter.outline(runs);
   const { x, y, width, height } = pathBounds(outline);
   const margin = 4;
   const d = pathData(transformPath(translation(margin - x, margin - y), outline), 2);

@@ -37,7 +37,7 @@ export const fontFile = (name: string): string =>
     ROOT,
     'node_modules',
     '@fontsource',
-    name.replace(/-latin(-ext)?-\d+-\w+$/, ''),
+    name.replace(/-(latin|latin-ext|hebrew|arabic|emoji)-\d+-\w+$/, '').replace(/-latin$/, ''),
     'files',
     `${name}.woff`,
   );

@@ -33,7 +33,7 @@ function drawPile({ pile, light }: Surface, tools: DrawingTools): DrawnPiece[] {
 export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, tucked?: Tucked): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
-  const { path, face } = cutOf(piece, tools);
+  const { path, face, inked } = cutOf(piece, tools);
   const kind = materialKind(piece.material);
   const cut = cutFor(piece, tools);
   const whole: Mark[] = [
@@ -42,6 +42,7 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
     ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
     ...(kind.beneath?.(piece.material, cut) ?? []),
     kind.fill(piece.material, cut),
+    ...(inked ?? []).map((letters): Mark => ({ mark: 'fill', ...letters })),
     ...marksOver(finish, light, { path, face }, matrix),
   ];
   const marks = tucked
@@ -60,8 +61,8 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
 }
 
 const cutFor = (piece: Piece, tools: DrawingTools): Cut => {
-  const { path, face, soft, words } = cutOf(piece, tools);
-  return { size: piece.placement, path: face ?? path, soft, words, asset: tools.asset };
+  const { path, face, plain, soft, words } = cutOf(piece, tools);
+  return { size: piece.placement, path: face ?? plain ?? path, soft, words, asset: tools.asset };
 };
 
 /** How a piece shows its picture: where the picture lies in the piece, and what cuts it; null if it shows none. */

@@ -44,8 +44,30 @@ export const FAMILIES: readonly Family[] = [
 /** Sought last for any character its own family lacks. */
 export const PLAIN_FAMILY = 'atkinson-hyperlegible-next';
 
-export const familyById = (id: string): Family =>
-  FAMILIES.find((f) => f.id === id) ?? FAMILIES[FAMILIES.length - 1]!;
+/** A family brought in by a person: its one font file is named by its SHA-256. */
+const OWN = /^own-[0-9a-f]{64}$/;
+export const ownFamily = (sha: string): string => `own-${sha}`;
+export const shaOfFamily = (id: string): string | null => (OWN.test(id) ? id.slice(4) : null);
+
+export const isFamily = (id: string | undefined): boolean =>
+  id === undefined || OWN.test(id) || FAMILIES.some((family) => family.id === id);
+
+/** The font files of a family, in order of preference. */
+export const fontsOf = (id: string): readonly string[] =>
+  shaOfFamily(id) ? [id] : (FAMILIES.find((family) => family.id === id) ?? FAMILIES.at(-1)!).fonts;
 
 /** Every font file the families name, once each. */
-export const FONT_FILES: readonly string[] = FAMILIES.flatMap((f) => f.fonts);
+export const FONT_FILES: readonly string[] = FAMILIES.flatMap((family) => family.fonts);
+
+/** Fonts that are opened only for the characters they alone have: scripts beside Latin, and small pictures in outline. */
+const FALLBACKS: readonly { font: string; has: RegExp }[] = [
+  { font: 'noto-sans-hebrew-hebrew-400-normal', has: /[\u0590-\u05ff\ufb1d-\ufb4f]/ },
+  { font: 'noto-naskh-arabic-arabic-400-normal', has: /[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff\ufb50-\ufdff\ufe70-\ufefc]/ },
+  { font: 'noto-emoji-emoji-400-normal', has: /(?![0-9#*©®])\p{Emoji}/u },
+];
+
+export const FALLBACK_FILES: readonly string[] = FALLBACKS.map(({ font }) => font);
+
+/** The fallback fonts a text has use for. */
+export const fallbacksFor = (text: string): string[] =>
+  FALLBACKS.filter(({ has }) => has.test(text)).map(({ font }) => font);

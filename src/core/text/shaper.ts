@@ -12,6 +12,15 @@ export interface ShapedGlyph {
   dy: number;
 }
 
+export interface Shaping {
+  from?: number;
+  to?: number;
+  /** The stretch runs from right to left; told from its script if absent. */
+  rightToLeft?: boolean;
+  /** OpenType features by tag: on, or with a minus before it off. */
+  features?: readonly string[];
+}
+
 export interface OpenFont {
   name: string;
   /** TrueType/OpenType bytes, as embedded in a PDF. */
@@ -21,7 +30,10 @@ export interface OpenFont {
   ascent: number;
   descent: number;
   has(codePoint: number): boolean;
-  shape(text: string): ShapedGlyph[];
+  /** OpenType features it has, by tag, in the order of the alphabet. */
+  features: readonly string[];
+  /** Glyphs from left to right; clusters are indexes into `text`, of which only `from` to before `to` is shaped. */
+  shape(text: string, how?: Shaping): ShapedGlyph[];
   /** The glyph's outline in font units, y down. */
   outline(glyph: number): Path;
   advanceOf(glyph: number): number;
@@ -47,11 +59,13 @@ export async function openFont(name: string, file: Uint8Array): Promise<OpenFont
     ascent: extents.ascender,
     descent: -extents.descender,
     has: (codePoint) => characters.has(codePoint),
-    shape(text) {
+    features: [...new Set([...face.getTableFeatureTags('GSUB'), ...face.getTableFeatureTags('GPOS')])].sort(),
+    shape(text, { from = 0, to = text.length, rightToLeft, features = [] } = {}) {
       const buffer = new hb.Buffer();
-      buffer.addText(text);
+      buffer.addText(text, from, to - from);
       buffer.guessSegmentProperties();
-      hb.shape(font, buffer);
+      if (rightToLeft !== undefined) buffer.setDirection(rightToLeft ? hb.Direction.RTL : hb.Direction.LTR);
+      hb.shape(font, buffer, features.map((tag) => hb.Feature.fromString(tag)!).filter(Boolean));
       const positions = buffer.getGlyphPositions();
       return buffer.getGlyphInfos().map((info, i) => ({
         id: info.codepoint,

@@ -1,10 +1,14 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
-import { nodeTypesetter } from '../../../scripts/node/platform';
+import type { Patterns } from 'hyphen';
+import { fontFile, nodeTypesetter } from '../../../scripts/node/platform';
+import { inVisualOrder, levelsOf } from '@/core/text/bidi';
+import { dividing, opportunities, openDivide } from '@/core/text/breaks';
 import { FAMILIES } from '@/core/text/families';
+import { openFont } from '@/core/text/shaper';
 import type { TextStyle, Typesetter } from '@/core/text/typesetter';
 
 let typesetter: Typesetter;
@@ -66,17 +70,70 @@ describe('lines', () => {
     })
     .map((list) => list.join(' '));
 
-  test('no line with a choice is wider than its column, and no letter is lost', () => {
+  test('no line is wider than its column, and no letter is lost', () => {
     fc.assert(
       fc.property(words, fc.integer({ min: 40, max: 400 }), (text, width) => {
         const { lines } = typesetter.set(text, style('zilla-slab', 14), width);
-        expect(lines.map(({ start, end }) => text.slice(start, end)).join(' ')).toBe(text);
-        for (const { start, end, carets } of lines)
-          if (text.slice(start, end).includes(' '))
-            expect(carets[carets.length - 1]! - carets[0]!).toBeLessThanOrEqual(width + 1e-6);
+        const between = lines.slice(1).map(({ start }, i) => text.slice(lines[i]!.end, start));
+        expect(lines.map(({ start, end }, i) => text.slice(start, end) + (between[i] ?? '')).join('')).toBe(text);
+        expect(between.join('').trim()).toBe('');
+        for (const { carets } of lines)
+          expect(carets[carets.length - 1]! - carets[0]!).toBeLessThanOrEqual(width + 1e-6);
       }),
       { numRuns: 60 },
     );
+  });
+
+  test('lines that are justified end where their column does, all but the last', () => {
+    const text = 'The wind came round to the south and every kite on the beach went up at once';
+    for (const hanging of [false, true]) {
+      const { lines } = typesetter.set(text, { ...style('lora', 12), align: 'justify', hanging }, 150);
+      for (const { carets } of lines.slice(0, -1)) expect(carets.at(-1)).toBeCloseTo(150, 6);
+      expect(lines.at(-1)!.carets.at(-1)).toBeLessThan(150);
+    }
+  });
+
+  test('a quote that hangs stands before its column, and what follows it on it', () => {
+    const set = typesetter.set('“Kites” said Orla', { ...style('lora', 12), hanging: true }, 200);
+    expect(set.lines[0]!.carets[0]).toBeLessThan(0);
+    expect(set.lines[0]!.carets[1]).toBeCloseTo(0, 6);
+  });
+
+  test('further lines of an item in a list begin where its first words do', () => {
+    const { lines } = typesetter.set('• spools and lines and tails and knots', style('lora', 12), 90);
+    for (const { carets } of lines.slice(1)) expect(carets[0]).toBeCloseTo(lines[0]!.carets[2]!, 6);
+  });
+
+  test('a stretch in other letters makes its line higher, and no other', () => {
+    const spans = [{ start: 0, end: 3, scale: 2, family: 'lobster', ink: '#2f6f68' }];
+    const { lines, runs } = typesetter.set('big\nsmall', { ...style('lora', 12), spans }, 200);
+    expect(lines[0]!.height).toBeCloseTo(2 * 12 * 1.2, 6);
+    expect(lines[1]!.height).toBeCloseTo(12 * 1.2, 6);
+    expect(runs.map(({ ink, size }) => [ink, size])).toEqual([['#2f6f68', 24], [undefined, 12]]);
+  });
+
+  test('columns are even, hold their lines in order, and say where their height ends', () => {
+    fc.assert(
+      fc.property(words, fc.integer({ min: 2, max: 4 }), (text, count) => {
+        const columned = { ...style('lora', 10), columns: { count, gap: 12 } };
+        const { lines, size, over } = typesetter.set(text, columned, 300);
+        expect(over).toBeNull();
+        expect(lines.map(({ column }) => column)).toEqual([...lines.map(({ column }) => column)].sort());
+        const each = 12;
+        expect(size.height).toBeLessThanOrEqual(Math.ceil(lines.length / count) * each + 1e-6);
+        const short = typesetter.set(text, columned, 300, 24);
+        if (lines.length > 2 * count) expect(short.over).toBe(short.lines[2 * count]!.start);
+        else expect(short.over).toBeNull();
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('letters set apart: each line longer by that much between its letters, and no ligatures', () => {
+    const plain = typesetter.set('off', { ...style('lora'), features: ['-liga'] }, null).lines[0]!.carets;
+    const apart = typesetter.set('off', { ...style('lora'), tracking: 0.1 }, null);
+    expect(apart.lines[0]!.carets.at(-1)! - plain.at(-1)!).toBeCloseTo(3 * 2, 6);
+    expect(apart.runs[0]!.glyphs).toHaveLength(3);
   });
 
   test('alignment moves lines by all or half of what is left over', () => {
@@ -92,5 +149,101 @@ describe('lines', () => {
     const large = typesetter.set('all hands', style('special-elite', 20), null).size;
     expect(large.width).toBeCloseTo(2 * small.width, 6);
     expect(large.height).toBeCloseTo(2 * small.height, 6);
+  });
+});
+
+/** Lines of a file of the Unicode Character Database (Debian's unicode-data, 15.0), without what stands behind #. */
+const unicode = (name: string): string[] =>
+  readFileSync(`/usr/share/unicode/${name}`, 'utf8')
+    .split('\n')
+    .map((line) => line.split('#')[0]!.trim())
+    .filter((line) => line && !line.startsWith('@'));
+const points = (codes: string): string => String.fromCodePoint(...codes.split(' ').map((code) => parseInt(code, 16)));
+
+describe('direction (UAX #9)', () => {
+  test('levels and order are those of the Unicode test data', () => {
+    let checked = 0;
+    const wrong: string[] = [];
+    for (const line of unicode('BidiCharacterTest.txt')) {
+      const [codes, , base, levels, order] = line.split(';') as [string, string, string, string, string];
+      const wanted = levels.split(' ').map((level, at) => ({ level: Number(level), at }));
+      const seen = wanted.filter(({ level }) => !Number.isNaN(level));
+      const ordered = inVisualOrder(seen).map(({ at }) => at);
+      if (ordered.join(' ') !== order.trim()) wrong.push(`order of ${line}`);
+      // The data also has paragraphs that are told their direction; ours have their own.
+      const text = points(codes);
+      const ours = levelsOf(text);
+      if (ours.base !== Number(base) || /[\t\u2029\u2066-\u2069\u{10000}-\u{10ffff}]/u.test(text)) continue;
+      const body = text.trimEnd().length;
+      if (seen.some(({ level, at }) => at < body && ours.of(at) !== level)) wrong.push(line);
+      checked++;
+    }
+    expect(wrong).toEqual([]);
+    expect(checked).toBeGreaterThan(10_000);
+  });
+
+  test('Hebrew between English: shaped as hb-shape does, and standing from right to left', async () => {
+    const name = 'noto-sans-hebrew-hebrew-400-normal';
+    const hebrew = await openFont(name, new Uint8Array(readFileSync(fontFile(name))));
+    const text = 'kite שלום day';
+    const { lines, runs } = typesetter.with([hebrew]).set(text, style('lora'), 300);
+    const { carets } = lines[0]!;
+    expect(runs.map(({ font }) => font)).toContain(name);
+    // The first Hebrew letter stands furthest to the right of its word; the caret before it too.
+    expect(carets[5]!).toBeGreaterThan(carets[6]!);
+    expect(carets[6]!).toBeGreaterThan(carets[7]!);
+    expect(carets[10]!).toBeGreaterThan(carets[5]! - 1e-6);
+    const file = join(mkdtempSync(join(tmpdir(), 'fonts-')), 'hebrew.ttf');
+    writeFileSync(file, hebrew.bytes);
+    const reference: { g: number; ax: number }[] = JSON.parse(
+      execFileSync('hb-shape', ['--output-format=json', '--no-glyph-names', file, 'שלום'], { encoding: 'utf8' }),
+    );
+    expect(hebrew.shape(text, { from: 5, to: 9, rightToLeft: true }).map(({ id, advance }) => [id, advance])).toEqual(
+      reference.map(({ g, ax }) => [g, ax]),
+    );
+  });
+});
+
+describe('breaking (UAX #14)', () => {
+  test('lines may end where the Unicode test data says', () => {
+    let differ = 0;
+    let latin = 0;
+    const tests = unicode('auxiliary/LineBreakTest.txt');
+    for (const line of tests) {
+      const tokens = line.split(/\s+/);
+      let text = '';
+      const wanted: number[] = [];
+      for (const token of tokens.slice(1))
+        if (token === '÷') wanted.push(text.length);
+        else if (token !== '×') text += points(token);
+      if (opportunities(text).join() === wanted.join()) continue;
+      differ++;
+      if (/^[\p{Script=Latin}\s.,;!?“”‘’-]*$/u.test(text)) latin++;
+    }
+    // The library follows Unicode 13; what changed since, and numbers as in example 7 of the annex, are the rest.
+    expect(differ).toBeLessThan(0.01 * tests.length);
+    expect(latin).toBe(0);
+  });
+
+  test.each([
+    // Liang, Word Hy-phen-a-tion by Com-put-er (1983), title and abstract, as TeX’s American patterns give it.
+    ['en-us', 'hyphenation', 'hy-phen-ation'],
+    ['en-us', 'supercalifragilisticexpialidocious', 'su-per-cal-ifrag-ilis-tic-ex-pi-ali-do-cious'],
+    // The German patterns’ own example (Trennmuster project).
+    ['de-1996', 'Donaudampfschifffahrt', 'Do-nau-dampf-schiff-fahrt'],
+    ['de-1996', 'Silbentrennung', 'Sil-ben-tren-nung'],
+  ])('%s divides %s as its patterns’ authors print it', async (language, word, divided) => {
+    const { default: patterns } = (await import(`hyphen/patterns/${language}.js`)) as { default: Patterns };
+    const places = dividing(patterns)(word);
+    expect([...word].map((letter, at) => (places.includes(at) ? '-' : '') + letter).join('')).toBe(divided);
+  });
+
+  test('a word is divided where its language allows, with a hyphen that fits', async () => {
+    const german = typesetter.with([], { de: await openDivide('de') });
+    const text = 'Die Donaudampfschifffahrt';
+    const { lines, runs } = german.set(text, { ...style('lora', 12), hyphens: 'de' }, 110);
+    expect(lines.map(({ start, end }) => text.slice(start, end))).toEqual(['Die Donaudampf', 'schifffahrt']);
+    expect(runs[0]!.glyphs).toHaveLength('Die Donaudampf'.length + 1);
+    expect(german.set(text, style('lora', 12), 140).lines[1]!.start).toBe(4);
   });
 });

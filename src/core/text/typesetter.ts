@@ -1,44 +1,21 @@
-/** Sets text in lines: breaks, aligns and places glyphs in points. Every output draws what this returns. */
+/** Sets text in lines and columns. Every output draws what this returns: screen and print can never differ. */
 import { compose, scaling, translation } from '@/core/geometry/matrix';
 import { transformPath, type Path } from '@/core/geometry/path';
 import type { Size } from '@/core/geometry/box';
-import { familyById, PLAIN_FAMILY } from '@/core/text/families';
+import type { Divide } from '@/core/text/breaks';
+import { FALLBACK_FILES } from '@/core/text/families';
+import {
+  setParagraph,
+  type GlyphRun,
+  type ParagraphLine,
+  type SetLine,
+  type TypeCase,
+} from '@/core/text/setting';
 import type { OpenFont } from '@/core/text/shaper';
+import type { Language, Span, TextStyle } from '@/core/text/style';
 
-export interface TextStyle {
-  family: string;
-  /** Letter size in points. */
-  size: number;
-  align: 'left' | 'centre' | 'right';
-  /** Distance between baselines as a multiple of the letter size. */
-  leading: number;
-}
-
-export interface PlacedGlyph {
-  id: number;
-  /** Start on the baseline, points. */
-  x: number;
-  y: number;
-  /** The characters it stands for; empty for the later glyphs of a cluster. */
-  text: string;
-}
-
-/** Glyphs of one font on one line. */
-export interface GlyphRun {
-  font: string;
-  size: number;
-  glyphs: readonly PlacedGlyph[];
-}
-
-export interface SetLine {
-  /** Indexes into the text: first character and one past the last shown. */
-  start: number;
-  end: number;
-  top: number;
-  height: number;
-  /** x of the caret before each of the characters start..end, both included. */
-  carets: readonly number[];
-}
+export type { GlyphRun, PlacedGlyph, SetLine } from '@/core/text/setting';
+export type { TextStyle } from '@/core/text/style';
 
 /** Origin at the box's top left corner. */
 export interface SetText {
@@ -46,182 +23,159 @@ export interface SetText {
   lines: readonly SetLine[];
   /** What the lines really take up, points. */
   size: Size;
+  /** Where the first line begins that does not fit the box's height; null if all do. It is set below the box all the same. */
+  over: number | null;
 }
 
 export interface Typesetter {
-  /** Sets `text`; lines break at `width` (points) or, when null, only where the text itself breaks. */
-  set(text: string, style: TextStyle, width: number | null): SetText;
-  /** The outline of set text. */
-  outline(set: SetText): Path;
+  /**
+   * Sets `text`; lines break at `width` (points) or, when null, only where the text itself breaks. Columns are as long as
+   * `height`, or without one as even as they can be.
+   */
+  set(text: string, style: TextStyle, width: number | null, height?: number): SetText;
+  /** The outline of glyphs. */
+  outline(runs: readonly GlyphRun[]): Path;
   font(name: string): OpenFont;
+  has(name: string): boolean;
+  divides(language: Language): boolean;
+  /** The same with more fonts and languages; what is open stays open. */
+  with(fonts: readonly OpenFont[], divide?: Partial<Record<Language, Divide>>): Typesetter;
 }
 
-export function createTypesetter(fonts: readonly OpenFont[]): Typesetter {
+/** Paragraphs kept as they were last set: of a long text only the one that is written in is set anew. */
+const MOST_KEPT = 400;
+
+export function createTypesetter(
+  fonts: readonly OpenFont[],
+  languages: Partial<Record<Language, Divide>> = {},
+): Typesetter {
   const byName = new Map(fonts.map((font) => [font.name, font]));
   const font = (name: string): OpenFont => {
     const found = byName.get(name);
     if (!found) throw new RangeError(`The font ${name} has not been opened.`);
     return found;
   };
+  const type: TypeCase = {
+    font: (name) => byName.get(name),
+    fallbacks: FALLBACK_FILES.flatMap((name) => byName.get(name) ?? []),
+    divide: (language) => languages[language as Language],
+  };
   const recent = new Map<string, SetText>();
+  const paragraphs = new Map<string, ParagraphLine[]>();
   return {
     font,
-    set(text, style, width) {
-      const key = JSON.stringify([text, style, width]);
-      let set = recent.get(key);
-      if (!set) {
-        set = setLines(text, style, width, font);
-        if (recent.size > 300) recent.delete(recent.keys().next().value!);
-        recent.set(key, set);
-      }
-      return set;
-    },
-    outline: (set) =>
-      set.runs.flatMap((run) => {
-        const { unitsPerEm, outline } = font(run.font);
-        return run.glyphs.flatMap((glyph) =>
-          transformPath(
-            compose(translation(glyph.x, glyph.y), scaling(run.size / unitsPerEm)),
-            outline(glyph.id),
+    has: (name) => byName.has(name),
+    divides: (language) => languages[language] !== undefined,
+    with: (more, divide = {}) => createTypesetter([...byName.values(), ...more], { ...languages, ...divide }),
+    set(text, style, width, height) {
+      return kept(recent, JSON.stringify([text, style, width, height]), () =>
+        setText(text, style, width, height, (paragraph, spans, column) =>
+          kept(paragraphs, JSON.stringify([paragraph, { ...style, spans }, column]), () =>
+            setParagraph(paragraph, style, spans, column, type),
           ),
-        );
+        ),
+      );
+    },
+    outline: (runs) =>
+      runs.flatMap((run) => {
+        const { unitsPerEm, outline } = font(run.font);
+        const scale = scaling(run.size / unitsPerEm);
+        return run.glyphs.flatMap(({ id, x, y }) => transformPath(compose(translation(x, y), scale), outline(id)));
       }),
   };
 }
 
-interface Stretch {
-  font: OpenFont;
-  start: number;
-  end: number;
-}
-
-/** The text's longest stretches that one font of the family, or the plain one, can write. */
-function stretches(text: string, family: string, font: (name: string) => OpenFont): Stretch[] {
-  const candidates = [...familyById(family).fonts, ...familyById(PLAIN_FAMILY).fonts].map(font);
-  const found: Stretch[] = [];
-  let at = 0;
-  for (const character of text) {
-    const code = character.codePointAt(0)!;
-    const last = found[found.length - 1];
-    // A space or a joining mark stays with the font before it.
-    const fits = last && last.font.has(code) && (/\s|\p{M}/u.test(character) || last.font === candidates[0]);
-    const wanted = fits ? last.font : (candidates.find((candidate) => candidate.has(code)) ?? candidates[0]!);
-    if (last && last.font === wanted) last.end = at + character.length;
-    else found.push({ font: wanted, start: at, end: at + character.length });
-    at += character.length;
+function kept<T>(known: Map<string, T>, key: string, make: () => T): T {
+  let value = known.get(key);
+  if (value === undefined) {
+    value = make();
+    if (known.size > MOST_KEPT) known.delete(known.keys().next().value!);
+    known.set(key, value);
   }
-  return found;
+  return value;
 }
 
-interface Shaped {
-  width: number;
-  runs: GlyphRun[];
-  carets: number[];
-}
+type SetOne = (paragraph: string, spans: readonly Span[], column: number | null) => ParagraphLine[];
 
-/** One line's characters, from x = 0 on the baseline y = 0. */
-function shapeLine(text: string, style: TextStyle, font: (name: string) => OpenFont): Shaped {
-  const runs: GlyphRun[] = [];
-  const carets: number[] = new Array<number>(text.length + 1).fill(NaN);
-  let pen = 0;
-  for (const { font: face, start, end } of stretches(text, style.family, font)) {
-    const unit = style.size / face.unitsPerEm;
-    const part = text.slice(start, end);
-    const shaped = face.shape(part);
-    const glyphs = shaped.map((glyph, i): PlacedGlyph => {
-      const first = i === 0 || shaped[i - 1]!.cluster !== glyph.cluster;
-      const next =
-        shaped.slice(i + 1).find((other) => other.cluster !== glyph.cluster)?.cluster ?? part.length;
-      if (first) carets[start + glyph.cluster] = pen;
-      const placed = {
-        id: glyph.id,
-        x: pen + glyph.dx * unit,
-        y: glyph.dy * unit,
-        text: first ? part.slice(glyph.cluster, next) : '',
-      };
-      pen += glyph.advance * unit;
-      return placed;
-    });
-    runs.push({ font: face.name, size: style.size, glyphs });
-  }
-  carets[text.length] = pen;
-  spreadCarets(carets);
-  return { width: pen, runs, carets };
-}
-
-/** Carets inside a ligature share its width evenly. */
-function spreadCarets(carets: number[]): void {
-  let known = 0;
-  for (let i = 1; i < carets.length; i++) {
-    if (Number.isNaN(carets[i])) continue;
-    for (let j = known + 1; j < i; j++)
-      carets[j] = carets[known]! + ((carets[i]! - carets[known]!) * (j - known)) / (i - known);
-    known = i;
-  }
-}
-
-/** Where lines begin and end (trailing spaces left out); greedy, at spaces and after hyphens. */
-function breakLines(
+function setText(
   text: string,
-  style: TextStyle,
+  { spans = [], columns, align }: TextStyle,
   width: number | null,
-  font: (name: string) => OpenFont,
-): { start: number; end: number }[] {
-  const lines: { start: number; end: number }[] = [];
-  let from = 0;
-  for (const paragraph of text.split('\n')) {
-    if (width === null) lines.push({ start: from, end: from + paragraph.length });
-    else {
-      const { carets } = shapeLine(paragraph, style, font);
-      let start = 0;
-      let fit = 0;
-      for (const word of paragraph.matchAll(/[^\s-]*(?:-+|\s+|$)/g)) {
-        if (!word[0]) continue;
-        const end = word.index + word[0].trimEnd().length;
-        if (fit > start && carets[end]! - carets[start]! > width + 1e-6) {
-          lines.push({
-            start: from + start,
-            end: from + start + paragraph.slice(start, fit).trimEnd().length,
-          });
-          start = fit;
-        }
-        fit = word.index + word[0].length;
-      }
-      lines.push({ start: from + start, end: from + paragraph.length });
-    }
-    from += paragraph.length + 1;
-  }
-  return lines;
-}
-
-const SHARE_LEFT = { left: 0, centre: 0.5, right: 1 } as const;
-
-function setLines(
-  text: string,
-  style: TextStyle,
-  width: number | null,
-  font: (name: string) => OpenFont,
+  height: number | undefined,
+  setOne: SetOne,
 ): SetText {
-  const face = font(familyById(style.family).fonts[0]!);
-  const height = style.size * style.leading;
-  const letters = ((face.ascent + face.descent) * style.size) / face.unitsPerEm;
-  const baseline = (height - letters) / 2 + (face.ascent * style.size) / face.unitsPerEm;
-  const shaped = breakLines(text, style, width, font).map((line) => ({
-    ...line,
-    ...shapeLine(text.slice(line.start, line.end), style, font),
-  }));
-  const widest = Math.max(...shaped.map((line) => line.width), 0);
-  const box = width ?? widest;
-  const runs: GlyphRun[] = [];
-  const lines = shaped.map((line, i): SetLine => {
-    const left = (box - line.width) * SHARE_LEFT[style.align];
-    const top = i * height;
-    for (const run of line.runs)
-      runs.push({
-        ...run,
-        glyphs: run.glyphs.map((g) => ({ ...g, x: g.x + left, y: g.y + top + baseline })),
-      });
-    return { start: line.start, end: line.end, top, height, carets: line.carets.map((x) => x + left) };
+  const { count = 1, gap = 0 } = (width !== null && columns) || {};
+  const column = width === null ? null : Math.max(1, (width - gap * (count - 1)) / count);
+  let from = 0;
+  const all = text.split('\n').flatMap((paragraph) => {
+    const first = from;
+    from += paragraph.length + 1;
+    return setOne(paragraph, spansWithin(spans, first, first + paragraph.length), column).map((line) => ({
+      line,
+      first,
+    }));
   });
-  return { runs, lines, size: { width: widest, height: lines.length * height } };
+  const heights = all.map(({ line }) => line.height);
+  const long = count === 1 ? (height ?? Infinity) : (height ?? evenLength(heights, count));
+  const widest = Math.max(0, ...all.map(({ line }) => line.width));
+  // Lines without a column are set about x = 0, or before it.
+  const aside = width === null ? (align === 'right' ? widest : align === 'centre' ? widest / 2 : 0) : 0;
+  const runs: GlyphRun[] = [];
+  const lines: SetLine[] = [];
+  let at = 0;
+  let top = 0;
+  let over: number | null = null;
+  let deepest = 0;
+  for (const { line, first } of all) {
+    if (top > 0 && top + line.height > long + 1e-6 && at < count - 1) {
+      at++;
+      top = 0;
+    }
+    if (over === null && height !== undefined && top + line.height > height + 0.01) over = first + line.start;
+    const left = at * ((column ?? 0) + gap) + aside;
+    for (const run of line.runs)
+      runs.push({ ...run, glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + left, y: glyph.y + top })) });
+    lines.push({
+      start: first + line.start,
+      end: first + line.end,
+      top,
+      height: line.height,
+      column: at,
+      carets: line.carets.map((x) => x + left),
+    });
+    top += line.height;
+    deepest = Math.max(deepest, top);
+  }
+  return { runs, lines, size: { width: count > 1 ? width! : widest, height: deepest }, over };
+}
+
+/** Parts of spans that lie in a stretch, in its own indexes. */
+const spansWithin = (spans: readonly Span[], from: number, to: number): Span[] =>
+  spans
+    .filter(({ start, end }) => end > from && start < to)
+    .map((span) => ({ ...span, start: Math.max(span.start, from) - from, end: Math.min(span.end, to) - from }));
+
+/** The least length with which lines of these heights fill no more than `count` columns. */
+function evenLength(heights: readonly number[], count: number): number {
+  const columnsAt = (long: number): number => {
+    let columns = 1;
+    let top = 0;
+    for (const height of heights) {
+      if (top > 0 && top + height > long + 1e-6) {
+        columns++;
+        top = 0;
+      }
+      top += height;
+    }
+    return columns;
+  };
+  let high = heights.reduce((sum, height) => sum + height, 0);
+  let low = Math.max(high / count, ...heights, 0);
+  if (columnsAt(low) <= count) return low;
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (columnsAt(middle) <= count) high = middle;
+    else low = middle;
+  }
+  return high;
 }

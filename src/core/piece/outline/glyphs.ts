@@ -1,58 +1,77 @@
 /** Words: letters set in lines from the box's top left corner. */
-import { boolean, number, object, string } from 'yup';
+import { boolean, object, string } from 'yup';
 import { translation } from '@/core/geometry/matrix';
 import type { Size } from '@/core/geometry/box';
 import { transformPath } from '@/core/geometry/path';
-import type { OutlineKind } from '@/core/piece/outline/kind';
-import { FAMILIES } from '@/core/text/families';
-import type { SetText, TextStyle, Typesetter } from '@/core/text/typesetter';
+import type { MadeCut, OutlineKind } from '@/core/piece/outline/kind';
+import { MOST_LETTERS, styleFields, type TextStyle } from '@/core/text/style';
+import type { GlyphRun, SetText, Typesetter } from '@/core/text/typesetter';
 
 export interface GlyphsOutline extends TextStyle {
   kind: 'glyphs';
   text: string;
   /** Whether lines break at the box's width; if not, the box grows with the words. */
   wrap: boolean;
+  /** The box keeps its height whatever is written in it; it is as tall as its lines without. */
+  fixed?: boolean;
+  /** Id of the text style of the project it is written in. */
+  style?: string;
 }
-
-export const SMALLEST_LETTERS = 4;
-export const LARGEST_LETTERS = 2000;
 
 export const glyphs: OutlineKind<GlyphsOutline> = {
   kind: 'glyphs',
   name: 'Words',
   schema: object({
     kind: string().oneOf(['glyphs']).required(),
-    text: string().max(20_000).defined(),
-    family: string()
-      .oneOf(FAMILIES.map((family) => family.id))
-      .required(),
-    size: number().min(SMALLEST_LETTERS).max(LARGEST_LETTERS).required(),
-    align: string().oneOf(['left', 'centre', 'right']).required(),
-    leading: number().min(0.5).max(4).required(),
+    text: string().max(MOST_LETTERS).defined(),
+    ...styleFields,
     wrap: boolean().required(),
+    fixed: boolean(),
+    style: string().min(1).max(80),
   }).noUnknown(),
   cut: (outline, size, typesetter) => {
-    const set = setGlyphs(outline, size, typesetter);
-    const toCentre = translation(-size.width / 2, -size.height / 2);
-    return {
-      path: transformPath(toCentre, typesetter.outline(set)),
-      words: set.runs.map((run) => ({
+    const { runs } = setGlyphs(outline, size, typesetter);
+    const [x, y] = [-size.width / 2, -size.height / 2];
+    return cutOfRuns(
+      runs.map((run) => ({
         ...run,
-        glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + toCentre[4], y: glyph.y + toCentre[5] })),
+        glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + x, y: glyph.y + y })),
       })),
-    };
+      typesetter,
+    );
   },
 };
 
+/** Glyphs in the piece's own frame as a cut; those with an ink of their own lie apart. */
+export function cutOfRuns(runs: readonly GlyphRun[], typesetter: Typesetter): MadeCut {
+  const inks = [...new Set(runs.flatMap(({ ink }) => ink ?? []))];
+  if (!inks.length) return { path: typesetter.outline(runs), words: runs };
+  const plain = runs.filter(({ ink }) => !ink);
+  const inked = inks.map((colour) => {
+    const words = runs.filter(({ ink }) => ink === colour);
+    return { colour, words, path: typesetter.outline(words) };
+  });
+  const own = typesetter.outline(plain);
+  return { path: [...own, ...inked.flatMap(({ path }) => path)], plain: own, words: plain, inked };
+}
+
 /** The words set for a box of this size; origin at the box's top left. */
-export const setGlyphs = (
-  { text, family, size, align, leading, wrap }: GlyphsOutline,
-  box: Size,
-  typesetter: Typesetter,
-): SetText => typesetter.set(text, { family, size, align, leading }, wrap ? box.width : null);
+export const setGlyphs = (outline: GlyphsOutline, box: Size, typesetter: Typesetter): SetText =>
+  typesetter.set(
+    outline.text,
+    textStyleOf(outline),
+    outline.wrap ? box.width : null,
+    outline.fixed ? box.height : undefined,
+  );
+
+const textStyleOf = ({ family, size, tracking, features, align, leading, ...rest }: GlyphsOutline): TextStyle => {
+  const { spans, columns, hyphens, hanging } = rest;
+  return { family, size, tracking, features, align, leading, spans, columns, hyphens, hanging };
+};
 
 /** The box the words want: as wide as they are (or as the box, if they break in it), as tall as their lines. */
 export function wantedSize(outline: GlyphsOutline, box: Size, typesetter: Typesetter): Size {
+  if (outline.fixed) return { width: box.width, height: box.height };
   const { width, height } = setGlyphs(outline, box, typesetter).size;
   return { width: outline.wrap ? box.width : Math.max(width, outline.size / 2), height };
 }

@@ -1,11 +1,12 @@
 /** The kinds of outline a piece can be cut to. Adding one is adding a file and a line in each list here. */
 import { ellipse, type EllipseOutline } from '@/core/piece/outline/ellipse';
-import { glyphs, LARGEST_LETTERS, SMALLEST_LETTERS, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { glyphs, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { OutlineKind } from '@/core/piece/outline/kind';
 import { own, type OwnOutline } from '@/core/piece/outline/own';
 import { path, type PathOutline } from '@/core/piece/outline/path';
 import { punch, scaledSettings, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
+import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/text/style';
 
 export type Outline =
   RectangleOutline | EllipseOutline | PunchOutline | PathOutline | GlyphsOutline | OwnOutline;
@@ -31,6 +32,7 @@ export function scaledOutline(outline: Outline, scale: number): Outline {
       return {
         ...outline,
         size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale)),
+        ...(outline.columns && { columns: { ...outline.columns, gap: outline.columns.gap * scale } }),
       };
     case 'punch':
       return { ...outline, settings: scaledSettings(outline, scale) };

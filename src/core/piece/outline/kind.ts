@@ -8,7 +8,18 @@ export interface MadeCut {
   path: Path;
   /** The area a picture with soft edges may show in, where the path only follows what is in it. */
   soft?: Path;
+  /** What of the path the material fills, where some letters have an ink of their own. */
+  plain?: Path;
+  /** The glyphs the material fills. */
   words?: readonly GlyphRun[];
+  inked?: readonly Inked[];
+}
+
+/** Letters in an ink of their own. */
+export interface Inked {
+  colour: string;
+  path: Path;
+  words: readonly GlyphRun[];
 }
 
 /** All there is to know about a kind of outline. */

@@ -28,7 +28,7 @@ import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isInk, isPicture, pictureScale } from '@/core/piece/material';
 import type { ArtMaterial } from '@/core/piece/material/art';
 import { keepCovered, MOST_ZOOM, WHOLE } from '@/core/piece/material/window';
-import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/piece/outline/glyphs';
+import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/text/style';
 import { normalTurn } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { FIRST_INK } from '@/core/project/create';

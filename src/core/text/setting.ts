@@ -1,0 +1,401 @@
+/** One paragraph set in lines: shaped, broken, turned to reading order and spaced. Lengths in points. */
+import { inVisualOrder, levelsOf, type Levels } from '@/core/text/bidi';
+import { letterEnds, opportunities, type Divide } from '@/core/text/breaks';
+import { fontsOf, PLAIN_FAMILY } from '@/core/text/families';
+import type { OpenFont } from '@/core/text/shaper';
+import type { Alignment, Span, TextStyle } from '@/core/text/style';
+
+/** Fonts and ways to divide words that have been opened. */
+export interface TypeCase {
+  font(name: string): OpenFont | undefined;
+  /** Opened for what families lack. */
+  fallbacks: readonly OpenFont[];
+  divide(language: string): Divide | undefined;
+}
+
+export interface PlacedGlyph {
+  id: number;
+  /** Start on the baseline, points. */
+  x: number;
+  y: number;
+  /** The characters it stands for; empty for the later glyphs of a cluster. */
+  text: string;
+}
+
+/** Glyphs of one font on one line. */
+export interface GlyphRun {
+  font: string;
+  size: number;
+  /** `#rrggbb` where these letters have an ink of their own. */
+  ink?: string;
+  glyphs: readonly PlacedGlyph[];
+}
+
+export interface SetLine {
+  /** Indexes into the text: first character and one past the last shown. */
+  start: number;
+  end: number;
+  top: number;
+  height: number;
+  /** Which column it stands in, from 0. */
+  column: number;
+  /** x of the caret before each of the characters start..end, both included. */
+  carets: readonly number[];
+}
+
+/** A line of a paragraph: its top at 0, the column's left side at 0. */
+export interface ParagraphLine {
+  start: number;
+  end: number;
+  height: number;
+  width: number;
+  runs: readonly GlyphRun[];
+  carets: readonly number[];
+}
+
+/** Letters of a stretch, from x = 0 on the baseline. */
+interface Item {
+  font: OpenFont;
+  start: number;
+  end: number;
+  level: number;
+  size: number;
+  tracking: number;
+  ink: string | undefined;
+  features: readonly string[];
+}
+
+const JOINS = /[\s\u200c\u200d\ufe0e\ufe0f]|\p{M}|\p{Emoji_Modifier}/u;
+
+/** The paragraph's longest stretches of one font, one style and one direction, in reading order. */
+function itemsOf(text: string, style: TextStyle, spans: readonly Span[], levels: Levels, type: TypeCase): Item[] {
+  const items: Item[] = [];
+  let span: Span | undefined;
+  let next = 0;
+  let candidates: OpenFont[] = [];
+  let family = '';
+  let last: (Item & { span: Span | undefined }) | undefined;
+  for (let at = 0; at < text.length; ) {
+    const code = text.codePointAt(at)!;
+    const character = String.fromCodePoint(code);
+    while (spans[next] && spans[next]!.end <= at) next++;
+    span = spans[next] && spans[next]!.start <= at ? spans[next] : undefined;
+    const wantedFamily = span?.family ?? style.family;
+    if (wantedFamily !== family) {
+      family = wantedFamily;
+      candidates = candidatesOf(family, type);
+    }
+    const level = levels.of(at);
+    // A space or a joining mark stays with the font before it.
+    const stays =
+      last !== undefined &&
+      last.span === span &&
+      (JOINS.test(character) ? last.font.has(code) || code > 0x2000 : last.font === candidates[0] && last.font.has(code));
+    const font = stays ? last!.font : (candidates.find((each) => each.has(code)) ?? candidates[0]!);
+    const end = at + character.length;
+    if (last && last.span === span && last.font === font && last.level === level) last.end = end;
+    else {
+      const tracking = span?.tracking ?? style.tracking ?? 0;
+      const features = span?.features ?? style.features ?? [];
+      last = {
+        font,
+        span,
+        start: at,
+        end,
+        level,
+        size: style.size * (span?.scale ?? 1),
+        tracking: tracking * style.size * (span?.scale ?? 1),
+        ink: span?.ink,
+        // Letters that are set apart are not joined by ligatures (CSS Text 3, 7.2).
+        features: tracking ? [...features, '-liga', '-clig'] : features,
+      };
+      items.push(last);
+    }
+    at = end;
+  }
+  return items;
+}
+
+function candidatesOf(family: string, type: TypeCase): OpenFont[] {
+  const own = [...fontsOf(family), ...fontsOf(PLAIN_FAMILY)].flatMap((name) => type.font(name) ?? []);
+  return [...own, ...type.fallbacks];
+}
+
+interface Unit {
+  item: Item;
+  id: number;
+  dx: number;
+  dy: number;
+  advance: number;
+  start: number;
+  /** One past the last character it stands for; the same as `start` for the later glyphs of a cluster. */
+  end: number;
+}
+
+/** The glyphs of an item's part, from left to right. */
+function unitsOf(text: string, item: Item, from: number, to: number): Unit[] {
+  const scale = item.size / item.font.unitsPerEm;
+  const rightToLeft = item.level % 2 === 1;
+  const shaped = item.font.shape(text, { from, to, rightToLeft, features: item.features });
+  const units: Unit[] = [];
+  // Clusters rise in reading order; the first glyph met in that order stands for the cluster's characters.
+  let next = to;
+  let closing = to;
+  const step = rightToLeft ? 1 : -1;
+  for (let i = rightToLeft ? 0 : shaped.length - 1; i >= 0 && i < shaped.length; i += step) {
+    const { id, cluster, advance, dx, dy } = shaped[i]!;
+    if (cluster !== next) {
+      closing = next;
+      next = cluster;
+    }
+    const before = shaped[i + step];
+    const stands = before === undefined || before.cluster !== cluster;
+    units.push({
+      item,
+      id,
+      dx: dx * scale,
+      dy: dy * scale,
+      advance: advance * scale + (stands ? item.tracking : 0),
+      start: cluster,
+      end: stands ? closing : cluster,
+    });
+  }
+  return rightToLeft ? units : units.reverse();
+}
+
+/** Width from the paragraph's beginning to before each character, in reading order. */
+function widthsOf(text: string, items: readonly Item[]): Float64Array {
+  const widths = new Float64Array(text.length + 1);
+  for (const item of items) {
+    const units = unitsOf(text, item, item.start, item.end);
+    for (const { start, end, advance } of units) {
+      // Glyphs that stand for no characters belong to their cluster's first.
+      if (end === start) widths[start + 1]! += advance;
+      else for (let at = start; at < end; at++) widths[at + 1]! += advance / (end - start);
+    }
+  }
+  for (let at = 1; at <= text.length; at++) widths[at]! += widths[at - 1]!;
+  return widths;
+}
+
+const HANGS_BEFORE = /[“”‘’"'«»„‚‹›([¿¡]/;
+const HANGS_AFTER = /[“”‘’"'«»‹›.,;:!?)\]\-–—…\u00ad]/;
+
+interface Break {
+  start: number;
+  end: number;
+  /** It ends within a word, with a hyphen that is not in the text. */
+  divided: boolean;
+  /** The first one of its paragraph begins at 0, the last one is not justified. */
+  last: boolean;
+}
+
+interface Measures {
+  widths: Float64Array;
+  hyphen: number;
+  /** What hangs at the ends of these characters. */
+  hang(start: number, end: number): number;
+}
+
+/** Lines as full as they go: broken between words, within them where that is allowed, between letters where it must be. */
+function breakLines(
+  text: string,
+  width: number,
+  indent: number,
+  divide: Divide | undefined,
+  { widths, hyphen, hang }: Measures,
+): Break[] {
+  const lines: Break[] = [];
+  const places = opportunities(text);
+  const fits = (from: number, to: number, more: number) =>
+    widths[to]! - widths[from]! + more - hang(from, to) <= width - (from === 0 ? 0 : indent) + 1e-6;
+  const trimmed = (from: number, to: number) => {
+    let end = to;
+    while (end > from && /\s/.test(text[end - 1]!)) end--;
+    return end;
+  };
+  const soft = (place: number) => text[place - 1] === '\u00ad';
+  let start = 0;
+  let next = 0;
+  while (start < text.length) {
+    let best = start;
+    while (next < places.length) {
+      const place = places[next]!;
+      const more = soft(place) && place < text.length ? hyphen : 0;
+      if (!fits(start, trimmed(start, place), more)) break;
+      best = place;
+      next++;
+    }
+    if (next === places.length) break;
+    const word = divide && wordAt(text, best, places[next]!);
+    const within = word && divide(word.text).map((at) => word.start + at);
+    const divided = within?.findLast((at) => at > start && fits(start, at, hyphen));
+    if (divided !== undefined && divided > best) {
+      lines.push({ start, end: divided, divided: true, last: false });
+      start = divided;
+    } else if (best > start) {
+      lines.push({ start, end: trimmed(start, best), divided: soft(best), last: false });
+      start = best;
+    } else {
+      // A word longer than the line: as many letters as there is room for, one at least.
+      const ends = letterEnds(text.slice(start, places[next]!)).map((end) => start + end);
+      const end = ends.findLast((at) => fits(start, at, 0)) ?? ends[0]!;
+      lines.push({ start, end, divided: false, last: false });
+      start = end;
+    }
+    while (next < places.length && places[next]! <= start) next++;
+  }
+  lines.push({ start, end: text.length, divided: false, last: true });
+  return lines;
+}
+
+/** The word that begins at or after a place, without what stands around it. */
+function wordAt(text: string, from: number, to: number): { text: string; start: number } | null {
+  const found = /[\p{L}\p{M}]+/u.exec(text.slice(from, to));
+  return found && { text: found[0], start: from + found.index };
+}
+
+/** A paragraph that begins like this is an item of a list: its further lines begin where its first one's words do. */
+const LIST_MARK = /^(?:•|–|\d{1,3}[.)])[ \t]+/;
+export const listMark = (paragraph: string): string => LIST_MARK.exec(paragraph)?.[0] ?? '';
+
+const SHARE_LEFT = { left: 0, centre: 0.5, right: 1, justify: 0 } as const;
+const TURNED: Record<Alignment, Alignment> = { left: 'right', right: 'left', centre: 'centre', justify: 'right' };
+
+/**
+ * Sets one paragraph. `spans` are in the paragraph's own indexes; `width` is the column's, or null where lines only end
+ * with the text. Without a width, what is not aligned to the left lies about (or before) x = 0.
+ */
+export function setParagraph(
+  text: string,
+  style: TextStyle,
+  spans: readonly Span[],
+  width: number | null,
+  type: TypeCase,
+): ParagraphLine[] {
+  const levels = levelsOf(text);
+  const items = itemsOf(text, style, spans, levels, type);
+  const align = levels.base % 2 ? TURNED[style.align] : style.align;
+  const mark = width === null ? '' : listMark(text);
+  const widths = width === null ? null : widthsOf(text, items);
+  const indent = widths?.[mark.length] ?? 0;
+  const hyphen = (item: Item | undefined) => {
+    const font = item?.font ?? primary(style.family, type);
+    return (font.shape('-')[0]!.advance * (item?.size ?? style.size)) / font.unitsPerEm;
+  };
+  const hung = (at: number, what: RegExp) =>
+    style.hanging && widths && at >= 0 && at < text.length && what.test(text[at]!)
+      ? widths[at + 1]! - widths[at]!
+      : 0;
+  const breaks =
+    width === null || !widths || !text
+      ? [{ start: 0, end: text.length, divided: false, last: true }]
+      : breakLines(text, width, indent, style.hyphens && type.divide(style.hyphens), {
+          widths,
+          hyphen: hyphen(items[0]),
+          hang: (start, end) => hung(start, HANGS_BEFORE) + (end > start ? hung(end - 1, HANGS_AFTER) : 0),
+        });
+  return breaks.map((line) => {
+    const units = visualUnits(text, items, line, levels);
+    const before = hung(line.start, HANGS_BEFORE);
+    const after = line.divided && style.hanging ? hyphen(items.at(-1)) : hung(line.end - 1, HANGS_AFTER);
+    const [left, right] = levels.base % 2 ? [after, before] : [before, after];
+    const own = units.reduce((sum, { advance }) => sum + advance, 0) - (units.at(-1)?.item.tracking ?? 0);
+    const inset = line.start > 0 ? indent : 0;
+    const room = (width ?? 0) - inset + left + right;
+    const spaces = units.filter(({ start, end }) => end > start && text[start] === ' ').length;
+    const spread = style.align === 'justify' && !line.last && spaces > 0 && width !== null;
+    const extra = spread ? (room - own) / spaces : 0;
+    const across = spread ? 0 : (width === null ? -own : room - own) * SHARE_LEFT[align];
+    const origin = across - left + (levels.base % 2 ? 0 : inset);
+    return { ...lineOf(text, style, spans, units, line, origin, extra, type), width: own };
+  });
+}
+
+export const primary = (family: string, type: TypeCase): OpenFont => {
+  const font = candidatesOf(family, type)[0];
+  if (!font) throw new RangeError('No font has been opened.');
+  return font;
+};
+
+/** A line's glyphs from left to right, its hyphen included. */
+function visualUnits(text: string, items: readonly Item[], line: Break, levels: Levels): Unit[] {
+  const parts = items
+    .filter((item) => item.end > line.start && item.start < line.end)
+    .map((item) => ({ ...item, start: Math.max(item.start, line.start), end: Math.min(item.end, line.end) }));
+  // Spaces at the end of a line run as the paragraph does (UAX #9, rule L1).
+  const tail = parts.at(-1);
+  if (tail && tail.level !== levels.base) {
+    let end = tail.end;
+    while (end > tail.start && /\s/.test(text[end - 1]!)) end--;
+    if (end < tail.end) {
+      parts.push({ ...tail, start: end, level: levels.base });
+      if (end === tail.start) parts.splice(-2, 1);
+      else tail.end = end;
+    }
+  }
+  const units = inVisualOrder(parts).flatMap((item) => unitsOf(text, item, item.start, item.end));
+  const item = parts.at(-1);
+  if (line.divided && item) {
+    const glyph = item.font.shape('-')[0]!;
+    const advance = (glyph.advance * item.size) / item.font.unitsPerEm;
+    const unit = { item, id: glyph.id, dx: 0, dy: 0, advance, start: line.end, end: line.end };
+    if (levels.base % 2) units.unshift(unit);
+    else units.push(unit);
+  }
+  return units;
+}
+
+/** Above and below the baseline, half of what the leading adds on either side. */
+function heightsOf(font: OpenFont, size: number, leading: number): { above: number; below: number } {
+  const height = size * leading;
+  const letters = ((font.ascent + font.descent) * size) / font.unitsPerEm;
+  const above = (height - letters) / 2 + (font.ascent * size) / font.unitsPerEm;
+  return { above, below: height - above };
+}
+
+function lineOf(
+  text: string,
+  style: TextStyle,
+  spans: readonly Span[],
+  units: readonly Unit[],
+  { start, end }: Break,
+  origin: number,
+  extra: number,
+  type: TypeCase,
+): Omit<ParagraphLine, 'width'> {
+  const on = spans.filter((span) => span.end > start && span.start < Math.max(end, start + 1));
+  const covered = on.reduce((sum, span) => sum + Math.min(span.end, end) - Math.max(span.start, start), 0);
+  const heights = [
+    ...on.map(({ family = style.family, scale = 1 }) =>
+      heightsOf(primary(family, type), style.size * scale, style.leading),
+    ),
+    ...(covered < end - start || !on.length
+      ? [heightsOf(primary(style.family, type), style.size, style.leading)]
+      : []),
+  ];
+  const above = Math.max(...heights.map((each) => each.above));
+  const below = Math.max(...heights.map((each) => each.below));
+  const carets = new Array<number>(end - start + 1).fill(NaN);
+  const runs: { font: string; size: number; ink?: string; glyphs: PlacedGlyph[] }[] = [];
+  let pen = origin;
+  let last: Item | undefined;
+  for (const { item, id, dx, dy, advance, start: from, end: to } of units) {
+    const wide = advance + (to > from && text[from] === ' ' ? extra : 0);
+    if (item.font !== last?.font || item.size !== last.size || item.ink !== last.ink)
+      runs.push({ font: item.font.name, size: item.size, ...(item.ink ? { ink: item.ink } : {}), glyphs: [] });
+    last = item;
+    runs.at(-1)!.glyphs.push({ id, x: pen + dx, y: above + dy, text: text.slice(from, to) });
+    // Carets inside a ligature share its width evenly.
+    for (let at = from; at < to; at++) {
+      const share = (at - from) / (to - from);
+      carets[at - start] = item.level % 2 ? pen + wide * (1 - share) : pen + wide * share;
+    }
+    if (to === end && to > from) carets[end - start] = item.level % 2 ? pen : pen + wide;
+    pen += wide;
+  }
+  // A glyph that others of its cluster stand before may be as wide as they are: its caret is the next one's.
+  for (let at = 0; at < carets.length; at++)
+    if (Number.isNaN(carets[at])) carets[at] = at === 0 ? origin : carets[at - 1]!;
+  return { start, end, height: above + below, runs, carets };
+}

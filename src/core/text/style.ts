@@ -1,0 +1,125 @@
+/** How words are written: letters, lines, and stretches that differ from the rest. */
+import { array, boolean, number, object, string } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import { isFamily } from '@/core/text/families';
+
+/** Languages words are divided in, by BCP 47 tag. */
+export const LANGUAGES = { en: 'English', de: 'German', fr: 'French', es: 'Spanish' } as const;
+export type Language = keyof typeof LANGUAGES;
+
+export const ALIGNMENTS = ['left', 'centre', 'right', 'justify'] as const;
+export type Alignment = (typeof ALIGNMENTS)[number];
+
+/** How letters look. */
+export interface Lettering {
+  family: string;
+  /** Letter size in points. */
+  size: number;
+  /** Added after each letter, as a share of the letter size; 0 without. */
+  tracking?: number;
+  /** OpenType features that are switched on, by tag (`swsh`, `ss01`). */
+  features?: string[];
+}
+
+/** A stretch of the text, `start` to before `end` in UTF-16 units, that differs from the rest in what it names. */
+export interface Span {
+  start: number;
+  end: number;
+  family?: string;
+  /** Letter size over that of the rest. */
+  scale?: number;
+  /** `#rrggbb`; the piece's own material without. */
+  ink?: string;
+  tracking?: number;
+  features?: string[];
+}
+
+export interface Columns {
+  count: number;
+  /** Between columns, points. */
+  gap: number;
+}
+
+export interface TextStyle extends Lettering {
+  /** Left and right change sides in a paragraph that runs from right to left; justified lines fill their column but for the last. */
+  align: Alignment;
+  /** Distance between baselines as a multiple of the letter size. */
+  leading: number;
+  /** Apart from each other and in order. */
+  spans?: Span[];
+  columns?: Columns;
+  /** The language in which words are divided at the end of lines; they stay whole without. */
+  hyphens?: Language;
+  /** Quotes, dots and hyphens at the ends of lines stand outside the column. */
+  hanging?: boolean;
+}
+
+export const SMALLEST_LETTERS = 4;
+export const LARGEST_LETTERS = 2000;
+export const LEAST_LEADING = 0.5;
+export const MOST_LEADING = 4;
+export const LEAST_TRACKING = -0.2;
+export const MOST_TRACKING = 2;
+export const LEAST_SCALE = 0.1;
+export const MOST_SCALE = 10;
+export const MOST_COLUMNS = 6;
+export const WIDEST_GAP = 720;
+export const MOST_SPANS = 2000;
+/** Characters of one piece of words. */
+export const MOST_LETTERS = 20_000;
+export const MOST_FEATURES = 20;
+
+const family = string().max(80).test('family', '${path} is not a family this version knows', isFamily);
+const features = array(
+  string()
+    .matches(/^[a-z0-9]{4}$/)
+    .required(),
+)
+  .min(1)
+  .max(MOST_FEATURES);
+const tracking = number().min(LEAST_TRACKING).max(MOST_TRACKING);
+
+/** Fields of a schema for letters. */
+export const letteringFields = {
+  family: family.required(),
+  size: number().min(SMALLEST_LETTERS).max(LARGEST_LETTERS).required(),
+  tracking,
+  features,
+};
+
+const place = number().integer().min(0).max(MOST_LETTERS).required();
+
+export const styleFields = {
+  ...letteringFields,
+  align: string()
+    .oneOf([...ALIGNMENTS])
+    .required(),
+  leading: number().min(LEAST_LEADING).max(MOST_LEADING).required(),
+  spans: array(
+    object({
+      start: place,
+      end: place,
+      family,
+      scale: number().min(LEAST_SCALE).max(MOST_SCALE),
+      ink: string().matches(HEX_COLOUR),
+      tracking,
+      features,
+    })
+      .noUnknown()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_SPANS)
+    .test('order', '${path} lie over each other', (spans) =>
+      (spans ?? []).every(({ start, end }, i) => start < end && (i === 0 || spans![i - 1]!.end <= start)),
+    ),
+  columns: object({
+    count: number().integer().min(2).max(MOST_COLUMNS).required(),
+    gap: number().min(0).max(WIDEST_GAP).required(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
+  hyphens: string().oneOf(Object.keys(LANGUAGES)),
+  hanging: boolean(),
+};
