@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { copyFile, mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
-import { FONT_FILES } from '@/core/text/families';
+import { FALLBACK_FILES, FONT_FILES } from '@/core/text/families';
 import { jpegWithDensity } from '@/output/pixels/density';
 import { fontFile, ROOT } from '../node/platform';
 import { HOUSE_PAPERS, SIDE } from './papers';
@@ -41,7 +41,7 @@ async function build(): Promise<void> {
   await rm(FOLDER, { recursive: true, force: true });
   await mkdir(join(FOLDER, 'papers'), { recursive: true });
   await mkdir(join(FOLDER, 'fonts'), { recursive: true });
-  for (const name of FONT_FILES) await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
+  for (const name of [...FONT_FILES, ...FALLBACK_FILES]) await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
   const list = [];
   for (const [i, paper] of HOUSE_PAPERS.entries()) {
     const canvas = paper.draw();

@@ -2,9 +2,8 @@
 import { createCanvas, loadImage, Path2D, type Canvas as NodeCanvas } from '@napi-rs/canvas';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { FONT_FILES } from '@/core/text/families';
-import { openFont } from '@/core/text/shaper';
-import { createTypesetter, type Typesetter } from '@/core/text/typesetter';
+import { openTypesetter, type ReadFont } from '@/core/project/needs';
+import type { Typesetter } from '@/core/text/typesetter';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { Size } from '@/core/geometry/box';
 import type { Workshop } from '@/output/make';
@@ -23,13 +22,11 @@ export const node: Platform = {
   path: (data) => new Path2D(data) as unknown as globalThis.Path2D,
 };
 
+export const readNodeFont: ReadFont = async (name) => new Uint8Array(await readFile(fontFile(name)));
+
 /** The shipped fonts, read from the packages they come in. */
 export async function nodeTypesetter(): Promise<Typesetter> {
-  return createTypesetter(
-    await Promise.all(
-      FONT_FILES.map(async (name) => openFont(name, new Uint8Array(await readFile(fontFile(name))))),
-    ),
-  );
+  return openTypesetter(readNodeFont);
 }
 
 export const fontFile = (name: string): string =>

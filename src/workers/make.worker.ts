@@ -4,9 +4,9 @@ import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
-import { FONT_FILES } from '@/core/text/families';
-import { openFont } from '@/core/text/shaper';
-import { createTypesetter, type Typesetter } from '@/core/text/typesetter';
+import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
+import { shaOfFamily } from '@/core/text/families';
+import type { Typesetter } from '@/core/text/typesetter';
 import { make, type MakeOptions, type Progress, type Workshop } from '@/output/make';
 import { browser } from '@/output/platform';
 
@@ -20,14 +20,12 @@ export interface Order {
 }
 
 let opening: Promise<Typesetter> | undefined;
+let shipped: ReadFont;
 
 /** Opens the fonts that lie at `fonts`; asked for ahead of the first order, so that making begins at once. */
 async function warm(fonts: string): Promise<void> {
-  await (opening ??= Promise.all(
-    FONT_FILES.map(async (name) =>
-      openFont(name, new Uint8Array(await (await fetch(`${fonts}/${name}.woff`)).arrayBuffer())),
-    ),
-  ).then(createTypesetter));
+  shipped = async (name) => new Uint8Array(await (await fetch(`${fonts}/${name}.woff`)).arrayBuffer());
+  await (opening ??= openTypesetter(shipped));
 }
 
 async function makeFile(
@@ -35,7 +33,10 @@ async function makeFile(
   progress: Progress,
 ): Promise<Result<Blob>> {
   if (!opening) throw new Error('The fonts have not been opened.');
-  const typesetter = await opening;
+  const typesetter = await equipped(await opening, needsOf(project), async (name) => {
+    const own = files.get(shaOfFamily(name) ?? '')?.own;
+    return own ? new Uint8Array(await own.arrayBuffer()) : shipped(name);
+  });
   const surface = project.surfaces.find(({ id }) => id === surfaceId)!;
   const picture = { ...drawSurface(surface, toolsFor(project, typesetter)), title: project.title };
   const shop: Workshop = {

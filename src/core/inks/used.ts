@@ -7,7 +7,19 @@ import type { Piece } from '@/core/piece/piece';
 import type { Surface } from '@/core/project/model';
 
 /** What an ink may be of a piece. */
-export type Part = 'face' | 'stamp' | 'dye' | 'part' | 'colouring' | 'stroke' | 'mat' | 'treatment';
+export type Part =
+  | 'face'
+  | 'stamp'
+  | 'dye'
+  | 'part'
+  | 'colouring'
+  | 'stroke'
+  | 'mat'
+  | 'treatment'
+  | 'letters'
+  | 'words'
+  | 'echo'
+  | 'line';
 
 export interface UsedInk {
   colour: string;
@@ -28,7 +40,7 @@ export const slotsOf = ({ ground, pieces }: UsedInk): ReadonlySet<string> =>
 
 /** Every place of a piece that holds an ink, to be read or written; each as the object and its key. */
 export function inkSlots(piece: Piece): { part: Part; colour: string; set(colour: string): void }[] {
-  const { material, finish } = piece;
+  const { material, outline, finish } = piece;
   const slot = <T extends { [K in Key]?: string | undefined }, Key extends 'colour' | 'ink'>(
     part: Part,
     of: T,
@@ -48,6 +60,29 @@ export function inkSlots(piece: Piece): { part: Part; colour: string; set(colour
           set: (next: string) => void (material.colours[i] = next),
         }))
       : []),
+    ...(material.kind === 'words'
+      ? [
+          ...material.inks.map((colour, i) => ({
+            part: 'words' as const,
+            colour,
+            set: (next: string) => void (material.inks[i] = next),
+          })),
+          ...(material.ground
+            ? [
+                {
+                  part: 'words' as const,
+                  colour: material.ground,
+                  set: (next: string) => void (material.ground = next),
+                },
+              ]
+            : []),
+        ]
+      : []),
+    ...(outline.kind === 'glyphs' ? (outline.spans ?? []) : []).flatMap((span) =>
+      slot('letters', span, 'ink'),
+    ),
+    ...(outline.kind === 'running' && outline.line ? slot('line', outline.line, 'colour') : []),
+    ...(finish.echoes ?? []).flatMap((echo) => slot('echo', echo, 'colour')),
     ...(material.kind === 'art' ? slot('stamp', material, 'ink') : []),
     ...('dyes' in material ? (material.dyes ?? []) : []).flatMap(({ change, where }) =>
       change.how === 'ink' ? slot(where ? 'part' : 'dye', change, 'ink') : [],

@@ -33,20 +33,22 @@ function drawPile({ pile, light }: Surface, tools: DrawingTools): DrawnPiece[] {
 export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, tucked?: Tucked): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
-  const { path, face, inked } = cutOf(piece, tools);
+  const { path, face, more } = cutOf(piece, tools);
   const kind = materialKind(piece.material);
   const cut = cutFor(piece, tools);
   const whole: Mark[] = [
-    ...marksUnder(finish, light, path, matrix, tools.asset),
+    ...marksUnder(finish, light, path, matrix, tools),
     // Torn paper is white inside.
     ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
-    ...(kind.beneath?.(piece.material, cut) ?? []),
-    kind.fill(piece.material, cut),
-    ...(inked ?? []).map((letters): Mark => ({ mark: 'fill', ...letters })),
+    ...kind.fill(piece.material, cut),
+    ...(more ?? []),
     ...marksOver(finish, light, { path, face }, matrix),
   ];
   const marks = tucked
-    ? [...whole.map((mark) => ({ ...mark, within: tucked.within })), ...tucked.shadows]
+    ? [
+        ...whole.map((mark) => ({ ...mark, within: [...(mark.within ?? []), tucked.within] })),
+        ...tucked.shadows,
+      ]
     : whole;
   return {
     id: piece.id,
@@ -62,13 +64,14 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
 
 const cutFor = (piece: Piece, tools: DrawingTools): Cut => {
   const { path, face, plain, soft, words } = cutOf(piece, tools);
-  return { size: piece.placement, path: face ?? plain ?? path, soft, words, asset: tools.asset };
+  const { typesetter, asset } = tools;
+  return { size: piece.placement, path: face ?? plain ?? path, soft, words, typesetter, asset };
 };
 
 /** How a piece shows its picture: where the picture lies in the piece, and what cuts it; null if it shows none. */
 export function pictureOn(piece: Piece, tools: DrawingTools): ImageMark | null {
-  const mark = materialKind(piece.material).fill(piece.material, cutFor(piece, tools));
-  return mark.mark === 'image' ? mark : null;
+  const marks = materialKind(piece.material).fill(piece.material, cutFor(piece, tools));
+  return marks.find((mark) => mark.mark === 'image') ?? null;
 }
 
 function boundsOf(marks: readonly Mark[], matrix: DrawnPiece['matrix']): Box {

@@ -247,14 +247,20 @@ export function tuckedOn(
         const near = grown(area, FAR / 4);
         hidden.push(without(pathOfRings(common(near, over)), without(own, area)));
         const around = without(pathOfRings(common(grown(area, FAR), own)), over);
-        for (const mark of marksUnder(lower.finish, light, edge, lowerLies, tools.asset)) {
+        for (const mark of marksUnder(
+          { ...lower.finish, echoes: undefined },
+          light,
+          edge,
+          lowerLies,
+          tools,
+        )) {
           if (mark.mark !== 'shadow') continue;
           const moved = apply(linear(under), mark.offset);
           shadows.push({
             ...mark,
             path: transformPath(under, mark.path),
             offset: moved,
-            within: transformPath(toOwn, around),
+            within: [transformPath(toOwn, around)],
           });
         }
       }

@@ -39,8 +39,10 @@ export interface DrawnPiece {
   words?: string;
 }
 
-/** A mark may be seen in part only: `within` is an outline in the piece's own frame. */
-export type Mark = (ShadowMark | FillMark | ImageMark | WorkedMark | StrokeMark) & { within?: Path };
+/** A mark may be seen in part only: within all of these outlines in the piece's own frame. */
+export type Mark = (ShadowMark | FillMark | ImageMark | WorkedMark | StrokeMark) & {
+  within?: readonly Path[];
+};
 
 /** A blurred copy of `path`, made larger by `grow` and moved by `offset`; blur is the Gaussian's standard deviation. */
 export interface ShadowMark {
@@ -142,4 +144,10 @@ export function reachOf(mark: Mark): { path: Path; by: number; offset: Point } {
     case 'image':
       return { path: mark.clip, by: 0, offset: { x: 0, y: 0 } };
   }
+}
+
+/** The first outline a mark is seen within, and the mark as it is seen within the others; null if nothing hides any of it. */
+export function seenWithin(mark: Mark): { area: Path; mark: Mark } | null {
+  const [area, ...others] = mark.within ?? [];
+  return area ? { area, mark: { ...mark, within: others } } : null;
 }

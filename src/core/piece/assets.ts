@@ -4,6 +4,7 @@ import type { Piece } from '@/core/piece/piece';
 /** SHA-256 of each: its material's, and its mats'. */
 export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'>): string[] => [
   ...('asset' in material ? [material.asset] : []),
+  ...(material.kind === 'photos' ? material.photos.map(({ asset }) => asset) : []),
   ...finishAssets(finish),
 ];
 

@@ -14,6 +14,7 @@ export const ROLES = [
   'mat',
   'title',
   'journaling',
+  'caption',
   'embellishment',
   'frame',
   'stamp',

@@ -140,7 +140,7 @@ export function exchanged(piece: Piece, asset: Asset, compartment: Compartment):
 /** Words in an ink, lying flat; their box is as large as they are. */
 export function wordsPiece(
   id: string,
-  role: 'title' | 'journaling',
+  role: 'title' | 'journaling' | 'caption',
   outline: GlyphsOutline,
   colour: string,
   spot: Spot,

@@ -27,6 +27,7 @@ import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
 import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
 import { flatten, treeOf } from '@/core/project/tree';
 import { fail, ok, type Result } from '@/core/result';
+import { styleFields } from '@/core/text/style';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
 /** From version n to n + 1, by n. */
@@ -50,6 +51,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   5: (old) => old,
   // 7: dyes, colour under the lines of a stamp, gradients. They may be absent.
   6: (old) => old,
+  // 8: words in several styles, along outlines, as a material; echoes, text styles, own fonts, laid letters. All may be absent.
+  7: (old) => old,
 };
 
 export const MOST_PIECES = 5000;
@@ -70,6 +73,18 @@ export function pastLimits({ surfaces }: Pick<Project, 'surfaces'>): string | nu
     ? `A page holds up to ${MOST_PIECES} pieces; that would make ${full.pile.length}. Nothing was changed.`
     : null;
 }
+
+/** Text styles, and fonts of one's own, that a project keeps. */
+export const MOST_STYLES = 200;
+export const MOST_FONTS = 200;
+export const LONGEST_FONT_NAME = 120;
+/** Bytes of a font file. */
+export const LARGEST_FONT = 40_000_000;
+/** Letters of an alphabet laid as one group. */
+export const MOST_LAID_LETTERS = 200;
+
+const pick = <T extends object, K extends keyof T>(of: T, keys: readonly K[]): Pick<T, K> =>
+  Object.fromEntries(keys.map((key) => [key, of[key]])) as Pick<T, K>;
 
 const id = string().min(1).max(80).required();
 const shas = array(string().matches(SHA256).required()).max(MOST_ASSETS).required();
@@ -127,6 +142,26 @@ const guidesSchema = array(
   .required();
 
 const count = number().integer().min(1).max(MOST_REPEATED).required();
+const lettersSchema = object({
+  text: string().max(MOST_LAID_LETTERS).required(),
+  alphabet: array(
+    object({
+      character: string().min(1).max(8).required(),
+      assets: array(string().matches(SHA256).required()).min(1).max(40).required(),
+    })
+      .noUnknown()
+      .required(),
+  )
+    .max(400)
+    .required(),
+  height: number().min(1).max(2880).required(),
+  room: number().min(-288).max(288).required(),
+  family: styleFields.family.optional(),
+  hop: number().min(0).max(1).required(),
+  lean: number().min(0).max(90).required(),
+  seed: number().integer().min(0).max(1e9).required(),
+}).noUnknown();
+
 const groupSchema = object({
   id,
   name: string().max(400).defined(),
@@ -134,6 +169,20 @@ const groupSchema = object({
     .noUnknown()
     .default(undefined)
     .optional(),
+  letters: lettersSchema.default(undefined).optional(),
+}).noUnknown();
+
+const styleSchema = object({
+  id,
+  name: string().min(1).max(LONGEST_LOOK).required(),
+  ...pick(styleFields, ['family', 'size', 'tracking', 'features', 'align', 'leading', 'hyphens', 'hanging']),
+  ink: string().matches(HEX_COLOUR).required(),
+}).noUnknown();
+
+const fontSchema = object({
+  sha: string().matches(SHA256).required(),
+  name: string().min(1).max(LONGEST_FONT_NAME).required(),
+  bytes: number().integer().min(1).max(LARGEST_FONT).required(),
 }).noUnknown();
 
 const side = number()
@@ -206,6 +255,8 @@ const projectSchema = object({
   )
     .min(1)
     .max(MOST_LOOKS),
+  styles: array(styleSchema.required()).min(1).max(MOST_STYLES),
+  fonts: array(fontSchema.required()).min(1).max(MOST_FONTS),
   assets: lazy((value: object | undefined) =>
     object(Object.fromEntries(Object.keys(value ?? {}).map((sha) => [sha, assetSchema.required()])))
       .test('names', 'the list of pictures is damaged', (assets) =>

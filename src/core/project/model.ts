@@ -5,6 +5,7 @@ import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
 import { assetsIn, finishAssets } from '@/core/piece/assets';
 import type { Finish } from '@/core/piece/finish';
 import type { Piece } from '@/core/piece/piece';
+import type { Alignment, Language, Lettering } from '@/core/text/style';
 import { toPoints } from '@/core/units/lengths';
 
 /** A fine line to lay things along: upright at `x` points from the trim's left, or level at `y` from its top. */
@@ -24,11 +25,30 @@ export interface Repeat {
   shift: number;
 }
 
+/** Words laid in letters of an alphabet; laid anew when they are changed. Lengths in points. */
+export interface LaidLetters {
+  text: string;
+  /** Characters to pictures of the project, by SHA-256; several are taken in turn. */
+  alphabet: { character: string; assets: string[] }[];
+  /** Height of the tallest letter. */
+  height: number;
+  /** Room between letters, as an eye sees it. */
+  room: number;
+  /** The family in which characters are written that the alphabet lacks; left out without one. */
+  family?: string;
+  /** How far letters dance up and down, as a share of the height, and how far they turn, degrees; by seed. */
+  hop: number;
+  lean: number;
+  seed: number;
+}
+
 /** Pieces that are taken as one; which ones says each piece's own `groups`. */
 export interface Group {
   id: string;
   name: string;
   repeat?: Repeat;
+  /** What its letters were laid from. */
+  letters?: LaidLetters;
 }
 
 /** One side that is printed and trimmed: a page, half a spread, a card panel, a cover. Lengths in points. */
@@ -60,6 +80,26 @@ export interface Look {
   finish: Finish;
 }
 
+/** A way of writing that pieces share by its name. */
+export interface WrittenStyle extends Lettering {
+  id: string;
+  name: string;
+  align: Alignment;
+  leading: number;
+  hyphens?: Language;
+  hanging?: boolean;
+  /** `#rrggbb` */
+  ink: string;
+}
+
+/** A font file a person brought in; its bytes are kept like a picture's, named by their SHA-256. */
+export interface FontFile {
+  sha: string;
+  /** What its family calls itself. */
+  name: string;
+  bytes: number;
+}
+
 export interface Project {
   id: string;
   title: string;
@@ -73,6 +113,10 @@ export interface Project {
   guidesLocked: boolean;
   /** Finishes with a name, in the order they were kept; absent if there are none. */
   looks?: Look[];
+  /** Ways of writing with a name: those of the house that were changed, and one's own. */
+  styles?: WrittenStyle[];
+  /** Fonts of one's own, in the order they were brought in. */
+  fonts?: FontFile[];
   /** By SHA-256: every picture the project has gathered, used or not. */
   assets: Record<string, Asset>;
   /** What was gathered for it, by the workbox's compartments, in order, as SHA-256. */
@@ -85,7 +129,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 7;
+export const FILE_VERSION = 8;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;

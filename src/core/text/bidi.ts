@@ -4,7 +4,8 @@ import bidiFactory from 'bidi-js';
 let bidi: ReturnType<typeof bidiFactory> | undefined;
 
 /** Whether any character can make text run from right to left: Hebrew, Arabic and their kin, and marks that say so. */
-const TURNS = /[\u0590-\u08ff\u200f\u202a-\u202e\u2066-\u2069\ufb1d-\ufdff\ufe70-\ufefc\ud802\ud803\ud83a\ud83b]/;
+const TURNS =
+  /[\u0590-\u08ff\u200f\u202a-\u202e\u2066-\u2069\ufb1d-\ufdff\ufe70-\ufefc\ud802\ud803\ud83a\ud83b]/;
 
 export interface Levels {
   /** Of the paragraph: odd where it runs from right to left. */

@@ -62,7 +62,10 @@ export const FONT_FILES: readonly string[] = FAMILIES.flatMap((family) => family
 /** Fonts that are opened only for the characters they alone have: scripts beside Latin, and small pictures in outline. */
 const FALLBACKS: readonly { font: string; has: RegExp }[] = [
   { font: 'noto-sans-hebrew-hebrew-400-normal', has: /[\u0590-\u05ff\ufb1d-\ufb4f]/ },
-  { font: 'noto-naskh-arabic-arabic-400-normal', has: /[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff\ufb50-\ufdff\ufe70-\ufefc]/ },
+  {
+    font: 'noto-naskh-arabic-arabic-400-normal',
+    has: /[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff\ufb50-\ufdff\ufe70-\ufefc]/,
+  },
   { font: 'noto-emoji-emoji-400-normal', has: /(?![0-9#*©®])\p{Emoji}/u },
 ];
 

@@ -18,6 +18,8 @@ export interface PlacedGlyph {
   /** Start on the baseline, points. */
   x: number;
   y: number;
+  /** Degrees clockwise it is turned about its start; 0 if absent. */
+  turn?: number;
   /** The characters it stands for; empty for the later glyphs of a cluster. */
   text: string;
 }
@@ -68,14 +70,20 @@ interface Item {
 const JOINS = /[\s\u200c\u200d\ufe0e\ufe0f]|\p{M}|\p{Emoji_Modifier}/u;
 
 /** The paragraph's longest stretches of one font, one style and one direction, in reading order. */
-function itemsOf(text: string, style: TextStyle, spans: readonly Span[], levels: Levels, type: TypeCase): Item[] {
+function itemsOf(
+  text: string,
+  style: TextStyle,
+  spans: readonly Span[],
+  levels: Levels,
+  type: TypeCase,
+): Item[] {
   const items: Item[] = [];
   let span: Span | undefined;
   let next = 0;
   let candidates: OpenFont[] = [];
   let family = '';
   let last: (Item & { span: Span | undefined }) | undefined;
-  for (let at = 0; at < text.length; ) {
+  for (let at = 0; at < text.length;) {
     const code = text.codePointAt(at)!;
     const character = String.fromCodePoint(code);
     while (spans[next] && spans[next]!.end <= at) next++;
@@ -90,7 +98,9 @@ function itemsOf(text: string, style: TextStyle, spans: readonly Span[], levels:
     const stays =
       last !== undefined &&
       last.span === span &&
-      (JOINS.test(character) ? last.font.has(code) || code > 0x2000 : last.font === candidates[0] && last.font.has(code));
+      (JOINS.test(character)
+        ? last.font.has(code) || code > 0x2000
+        : last.font === candidates[0] && last.font.has(code));
     const font = stays ? last!.font : (candidates.find((each) => each.has(code)) ?? candidates[0]!);
     const end = at + character.length;
     if (last && last.span === span && last.font === font && last.level === level) last.end = end;
@@ -260,7 +270,12 @@ const LIST_MARK = /^(?:•|–|\d{1,3}[.)])[ \t]+/;
 export const listMark = (paragraph: string): string => LIST_MARK.exec(paragraph)?.[0] ?? '';
 
 const SHARE_LEFT = { left: 0, centre: 0.5, right: 1, justify: 0 } as const;
-const TURNED: Record<Alignment, Alignment> = { left: 'right', right: 'left', centre: 'centre', justify: 'right' };
+const TURNED: Record<Alignment, Alignment> = {
+  left: 'right',
+  right: 'left',
+  centre: 'centre',
+  justify: 'right',
+};
 
 /**
  * Sets one paragraph. `spans` are in the paragraph's own indexes; `width` is the column's, or null where lines only end
@@ -383,7 +398,12 @@ function lineOf(
   for (const { item, id, dx, dy, advance, start: from, end: to } of units) {
     const wide = advance + (to > from && text[from] === ' ' ? extra : 0);
     if (item.font !== last?.font || item.size !== last.size || item.ink !== last.ink)
-      runs.push({ font: item.font.name, size: item.size, ...(item.ink ? { ink: item.ink } : {}), glyphs: [] });
+      runs.push({
+        font: item.font.name,
+        size: item.size,
+        ...(item.ink ? { ink: item.ink } : {}),
+        glyphs: [],
+      });
     last = item;
     runs.at(-1)!.glyphs.push({ id, x: pen + dx, y: above + dy, text: text.slice(from, to) });
     // Carets inside a ligature share its width evenly.

@@ -75,7 +75,9 @@ describe('lines', () => {
       fc.property(words, fc.integer({ min: 40, max: 400 }), (text, width) => {
         const { lines } = typesetter.set(text, style('zilla-slab', 14), width);
         const between = lines.slice(1).map(({ start }, i) => text.slice(lines[i]!.end, start));
-        expect(lines.map(({ start, end }, i) => text.slice(start, end) + (between[i] ?? '')).join('')).toBe(text);
+        expect(lines.map(({ start, end }, i) => text.slice(start, end) + (between[i] ?? '')).join('')).toBe(
+          text,
+        );
         expect(between.join('').trim()).toBe('');
         for (const { carets } of lines)
           expect(carets[carets.length - 1]! - carets[0]!).toBeLessThanOrEqual(width + 1e-6);
@@ -109,7 +111,10 @@ describe('lines', () => {
     const { lines, runs } = typesetter.set('big\nsmall', { ...style('lora', 12), spans }, 200);
     expect(lines[0]!.height).toBeCloseTo(2 * 12 * 1.2, 6);
     expect(lines[1]!.height).toBeCloseTo(12 * 1.2, 6);
-    expect(runs.map(({ ink, size }) => [ink, size])).toEqual([['#2f6f68', 24], [undefined, 12]]);
+    expect(runs.map(({ ink, size }) => [ink, size])).toEqual([
+      ['#2f6f68', 24],
+      [undefined, 12],
+    ]);
   });
 
   test('columns are even, hold their lines in order, and say where their height ends', () => {
@@ -158,7 +163,8 @@ const unicode = (name: string): string[] =>
     .split('\n')
     .map((line) => line.split('#')[0]!.trim())
     .filter((line) => line && !line.startsWith('@'));
-const points = (codes: string): string => String.fromCodePoint(...codes.split(' ').map((code) => parseInt(code, 16)));
+const points = (codes: string): string =>
+  String.fromCodePoint(...codes.split(' ').map((code) => parseInt(code, 16)));
 
 describe('direction (UAX #9)', () => {
   test('levels and order are those of the Unicode test data', () => {
@@ -196,11 +202,13 @@ describe('direction (UAX #9)', () => {
     const file = join(mkdtempSync(join(tmpdir(), 'fonts-')), 'hebrew.ttf');
     writeFileSync(file, hebrew.bytes);
     const reference: { g: number; ax: number }[] = JSON.parse(
-      execFileSync('hb-shape', ['--output-format=json', '--no-glyph-names', file, 'שלום'], { encoding: 'utf8' }),
+      execFileSync('hb-shape', ['--output-format=json', '--no-glyph-names', file, 'שלום'], {
+        encoding: 'utf8',
+      }),
     );
-    expect(hebrew.shape(text, { from: 5, to: 9, rightToLeft: true }).map(({ id, advance }) => [id, advance])).toEqual(
-      reference.map(({ g, ax }) => [g, ax]),
-    );
+    expect(
+      hebrew.shape(text, { from: 5, to: 9, rightToLeft: true }).map(({ id, advance }) => [id, advance]),
+    ).toEqual(reference.map(({ g, ax }) => [g, ax]));
   });
 });
 

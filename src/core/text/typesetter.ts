@@ -1,5 +1,5 @@
 /** Sets text in lines and columns. Every output draws what this returns: screen and print can never differ. */
-import { compose, scaling, translation } from '@/core/geometry/matrix';
+import { compose, rotation, scaling, translation } from '@/core/geometry/matrix';
 import { transformPath, type Path } from '@/core/geometry/path';
 import type { Size } from '@/core/geometry/box';
 import type { Divide } from '@/core/text/breaks';
@@ -80,9 +80,22 @@ export function createTypesetter(
       runs.flatMap((run) => {
         const { unitsPerEm, outline } = font(run.font);
         const scale = scaling(run.size / unitsPerEm);
-        return run.glyphs.flatMap(({ id, x, y }) => transformPath(compose(translation(x, y), scale), outline(id)));
+        return run.glyphs.flatMap(({ id, x, y, turn }) =>
+          transformPath(compose(translation(x, y), ...(turn ? [rotation(turn)] : []), scale), outline(id)),
+        );
       }),
   };
+}
+
+/** Set words letter by letter: the glyphs of each, spaces left out. */
+export function lettersOf(runs: readonly GlyphRun[]): GlyphRun[][] {
+  const letters: GlyphRun[][] = [];
+  for (const run of runs)
+    for (const glyph of run.glyphs) {
+      if (glyph.text || !letters.length) letters.push([]);
+      letters.at(-1)!.push({ ...run, glyphs: [glyph] });
+    }
+  return letters.filter((own) => own.some(({ glyphs }) => glyphs.some(({ text }) => text.trim())));
 }
 
 function kept<T>(known: Map<string, T>, key: string, make: () => T): T {
@@ -134,7 +147,10 @@ function setText(
     if (over === null && height !== undefined && top + line.height > height + 0.01) over = first + line.start;
     const left = at * ((column ?? 0) + gap) + aside;
     for (const run of line.runs)
-      runs.push({ ...run, glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + left, y: glyph.y + top })) });
+      runs.push({
+        ...run,
+        glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + left, y: glyph.y + top })),
+      });
     lines.push({
       start: first + line.start,
       end: first + line.end,
@@ -153,7 +169,11 @@ function setText(
 const spansWithin = (spans: readonly Span[], from: number, to: number): Span[] =>
   spans
     .filter(({ start, end }) => end > from && start < to)
-    .map((span) => ({ ...span, start: Math.max(span.start, from) - from, end: Math.min(span.end, to) - from }));
+    .map((span) => ({
+      ...span,
+      start: Math.max(span.start, from) - from,
+      end: Math.min(span.end, to) - from,
+    }));
 
 /** The least length with which lines of these heights fill no more than `count` columns. */
 function evenLength(heights: readonly number[], count: number): number {

@@ -32,6 +32,15 @@ export class EmbeddedFont {
       if (glyph.text && !this.characters.has(glyph.id)) this.characters.set(glyph.id, glyph.text);
       else if (!this.characters.has(glyph.id)) this.characters.set(glyph.id, '');
       const shift = glyph.x - pen.x;
+      if (glyph.turn) {
+        flush();
+        const [cos, sin] = [Math.cos((glyph.turn * Math.PI) / 180), Math.sin((glyph.turn * Math.PI) / 180)];
+        lines.push(
+          `${[cos, sin, sin, -cos, glyph.x, glyph.y].map((value) => value.toFixed(5)).join(' ')} Tm <${hex4(glyph.id)}> Tj`,
+        );
+        pen = { x: NaN, y: NaN };
+        continue;
+      }
       if (glyph.y !== pen.y || Number.isNaN(shift)) {
         flush();
         lines.push(`1 0 0 -1 ${glyph.x.toFixed(4)} ${glyph.y.toFixed(4)} Tm`);

@@ -7,15 +7,16 @@ import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Blend } from '@/core/picture/blend';
-import type {
-  Blended,
-  DrawnPiece,
-  FillMark,
-  ImageMark,
-  Mark,
-  Picture,
-  ShadowMark,
-  WorkedMark,
+import {
+  seenWithin,
+  type Blended,
+  type DrawnPiece,
+  type FillMark,
+  type ImageMark,
+  type Mark,
+  type Picture,
+  type ShadowMark,
+  type WorkedMark,
 } from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
@@ -202,9 +203,10 @@ class Pen {
   }
 
   private async mark(mark: Mark, alpha: number): Promise<void> {
-    if (mark.within) {
-      this.write(`q ${outline(mark.within)} W n`);
-      await this.mark({ ...mark, within: undefined }, alpha);
+    const seen = seenWithin(mark);
+    if (seen) {
+      this.write(`q ${outline(seen.area)} W n`);
+      await this.mark(seen.mark, alpha);
       return this.write('Q');
     }
     switch (mark.mark) {

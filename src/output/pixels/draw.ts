@@ -4,17 +4,18 @@ import type { Drawing } from '@/core/drawing/drawing';
 import { outset, overlaps, type Box, type Size } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, pathData, type Path } from '@/core/geometry/path';
-import type {
-  Blended,
-  ColouringMark,
-  DrawnPiece,
-  ImageMark,
-  Mark,
-  Picture,
-  ShadowMark,
-  StrokeMark,
-  TreatmentMark,
-  WorkedMark,
+import {
+  seenWithin,
+  type Blended,
+  type ColouringMark,
+  type DrawnPiece,
+  type ImageMark,
+  type Mark,
+  type Picture,
+  type ShadowMark,
+  type StrokeMark,
+  type TreatmentMark,
+  type WorkedMark,
 } from '@/core/picture/picture';
 import { paintTreatment } from '@/core/treatment/paint';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
@@ -93,10 +94,11 @@ function clipped(box: Box, { width, height }: Size): Box {
 function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSource, alpha: number): void {
   const { platform } = source;
   context.setTransform(...map);
-  if (mark.within) {
+  const seen = seenWithin(mark);
+  if (seen) {
     context.save();
-    context.clip(outline(platform, mark.within));
-    drawMark(context, { ...mark, within: undefined }, map, source, alpha);
+    context.clip(outline(platform, seen.area));
+    drawMark(context, seen.mark, map, source, alpha);
     return context.restore();
   }
   switch (mark.mark) {

@@ -5,7 +5,7 @@ import { pathData } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { Box } from '@/core/geometry/box';
-import type { Blended, DrawnPiece, Mark, Picture, WorkedMark } from '@/core/picture/picture';
+import { seenWithin, type Blended, type DrawnPiece, type Mark, type Picture, type WorkedMark } from '@/core/picture/picture';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/draw';
 
@@ -76,10 +76,10 @@ function group(
 }
 
 function draw(mark: Mark, id: string, defs: string[], files: Map<string, string>, source: SvgSource): string {
-  const drawn = whole(mark, id, defs, files, source);
-  if (!mark.within) return drawn;
-  defs.push(`<clipPath id="${id}-seen"><path d="${pathData(mark.within)}"/></clipPath>`);
-  return `<g clip-path="url(#${id}-seen)">${drawn}</g>`;
+  const seen = seenWithin(mark);
+  if (!seen) return whole(mark, id, defs, files, source);
+  defs.push(`<clipPath id="${id}-seen"><path d="${pathData(seen.area)}"/></clipPath>`);
+  return `<g clip-path="url(#${id}-seen)">${draw(seen.mark, `${id}-in`, defs, files, source)}</g>`;
 }
 
 function whole(

@@ -4,8 +4,8 @@ import type { Path } from '@/core/geometry/path';
 import { pathBounds } from '@/core/geometry/path';
 import type { Matrix } from '@/core/geometry/matrix';
 import { BLENDS, type Blend } from '@/core/picture/blend';
-import type { Asset } from '@/core/picture/asset';
 import type { Mark } from '@/core/picture/picture';
+import { echoMarks, echoSchema, MOST_ECHOES, scaledEcho, type Echo } from '@/core/piece/finish/echo';
 import {
   edged,
   edgeSchema,
@@ -41,6 +41,7 @@ import {
 } from '@/core/piece/finish/treatments';
 import type { Treatment } from '@/core/treatment/paint';
 import { materialKind } from '@/core/piece/material';
+import type { Cut } from '@/core/piece/material/kind';
 
 export interface Finish {
   lift: Lift;
@@ -53,6 +54,8 @@ export interface Finish {
   mats?: Mat[];
   /** More shadows beside the page light's. */
   shadows?: OwnShadow[];
+  /** Copies of its outline behind it, the nearest first. */
+  echoes?: Echo[];
   /** What its face was treated with, the lowest first. */
   treatments?: Treatment[];
   /** How its colours meet what lies beneath; they cover without. */
@@ -66,6 +69,7 @@ export const finishSchema: ObjectSchema<AnyObject> = object({
   edge: edgeSchema.default(undefined).optional(),
   mats: array(matSchema.required()).min(1).max(MOST_MATS),
   shadows: array(ownShadowSchema.required()).min(1).max(MOST_SHADOWS),
+  echoes: array(echoSchema.required()).min(1).max(MOST_ECHOES),
   treatments: array(treatmentSchema.required()).min(1).max(MOST_TREATMENTS),
   blend: string().oneOf([...BLENDS]),
 }).noUnknown();
@@ -86,7 +90,7 @@ export function marksUnder(
   light: PageLight,
   path: Path,
   toPage: Matrix,
-  asset: (sha: string) => Asset | undefined,
+  tools: Pick<Cut, 'asset' | 'typesetter'>,
 ): Mark[] {
   const reach = strokeReach(finish.stroke);
   const mats = finish.mats ?? [];
@@ -101,10 +105,15 @@ export function marksUnder(
     const { width, height } = pathBounds(shape);
     return [
       ...liftMarks({ height: lift, shadow: finish.lift.shadow }, light, shape, 0, toPage),
-      materialKind(material).fill(material, { size: { width, height }, path: shape, asset }),
+      ...materialKind(material).fill(material, { size: { width, height }, path: shape, ...tools }),
     ];
   });
-  return [...own, ...beneath.reverse().flat(), ...liftMarks(finish.lift, light, path, reach, toPage)];
+  return [
+    ...own,
+    ...beneath.reverse().flat(),
+    ...echoMarks(finish.echoes ?? [], path),
+    ...liftMarks(finish.lift, light, path, reach, toPage),
+  ];
 }
 
 /** What is drawn after it: treatments on its face, and the stroke along its edge. */
@@ -121,7 +130,7 @@ export const marksOver = (
 
 /** The finish for a piece that became larger or smaller with all that is on it. */
 export const scaledFinish = (finish: Finish, scale: number): Finish => {
-  const { stroke, edge, mats, shadows, treatments } = finish;
+  const { stroke, edge, mats, shadows, echoes, treatments } = finish;
   return {
     ...finish,
     stroke: stroke && scaledStroke(stroke, scale),
@@ -133,6 +142,7 @@ export const scaledFinish = (finish: Finish, scale: number): Finish => {
       },
     }),
     ...(mats && { mats: mats.map((mat) => ({ ...mat, width: Math.min(WIDEST_MAT, mat.width * scale) })) }),
+    ...(echoes && { echoes: echoes.map((echo) => scaledEcho(echo, scale)) }),
     ...(treatments && { treatments: treatments.map((treatment) => scaledTreatment(treatment, scale)) }),
     ...(shadows && {
       shadows: shadows.map((shadow) => ({

@@ -32,24 +32,25 @@ export const art: MaterialKind<ArtMaterial> = {
     dyes: dyesSchema,
     fills: fillsSchema,
   }).noUnknown(),
-  fill: ({ asset: sha, ink, dyes }, { size, path, soft, words, asset: find }) => {
+  fill: ({ asset: sha, ink, dyes, fills }, { size, path, soft, words, asset: find }) => {
     const asset = find(sha);
-    if (!asset) return { mark: 'fill', path, colour: MISSING, words };
+    if (!asset) return [{ mark: 'fill', path, colour: MISSING, words }];
     const { width, height } = uprightSize(asset);
     const matrix = compose(
       scaling(size.width / width, size.height / height),
       translation(-width / 2, -height / 2),
     );
-    return {
-      mark: 'image',
-      asset: sha,
-      ...(ink ? { ink } : {}),
-      ...(dyes?.some(isSeen) ? { dyes } : {}),
-      matrix,
-      clip: soft ?? path,
-      words,
-    };
+    return [
+      ...(fills ? [{ mark: 'colouring' as const, path: rectanglePath(centredBox(size)), fills }] : []),
+      {
+        mark: 'image',
+        asset: sha,
+        ...(ink ? { ink } : {}),
+        ...(dyes?.some(isSeen) ? { dyes } : {}),
+        matrix,
+        clip: soft ?? path,
+        words,
+      },
+    ];
   },
-  beneath: ({ fills }, { size }) =>
-    fills ? [{ mark: 'colouring', path: rectanglePath(centredBox(size)), fills }] : [],
 };

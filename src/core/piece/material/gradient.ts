@@ -41,11 +41,13 @@ export const gradient: MaterialKind<GradientMaterial> = {
     turn: number().min(-180).max(180).required(),
     round: boolean().oneOf([true]),
   }).noUnknown(),
-  fill: (material, { path, words, size }) => ({
-    mark: 'fill',
-    path,
-    colour: alongRun(material.colours, 0.5),
-    blended: { colours: stepsOfRun(material.colours, BETWEEN), ...wayOf(size, material) },
-    words,
-  }),
+  fill: (material, { path, words, size }) => [
+    {
+      mark: 'fill',
+      path,
+      colour: alongRun(material.colours, 0.5),
+      blended: { colours: stepsOfRun(material.colours, BETWEEN), ...wayOf(size, material) },
+      words,
+    },
+  ],
 };

@@ -8,8 +8,17 @@ import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import type { MaterialKind } from '@/core/piece/material/kind';
 import { paper, paperScale, type PaperMaterial } from '@/core/piece/material/paper';
 import { photo, photoScale, type PhotoMaterial } from '@/core/piece/material/photo';
+import { photos, type PhotosMaterial } from '@/core/piece/material/photos';
+import { scaledWords, words, type WordsMaterial } from '@/core/piece/material/words';
 
-export type Material = InkMaterial | GradientMaterial | PaperMaterial | PhotoMaterial | ArtMaterial;
+export type Material =
+  | InkMaterial
+  | GradientMaterial
+  | PaperMaterial
+  | PhotoMaterial
+  | ArtMaterial
+  | PhotosMaterial
+  | WordsMaterial;
 /** Materials that are a picture behind the cut. */
 export type PictureMaterial = PaperMaterial | PhotoMaterial;
 
@@ -19,6 +28,8 @@ export const MATERIALS: { [K in Material['kind']]: MaterialKind<Extract<Material
   ink,
   paper,
   photo,
+  photos,
+  words,
 };
 
 export const materialKind = (material: Material): MaterialKind<Material> =>
@@ -33,6 +44,10 @@ export const isInk = (material: Material): material is InkMaterial | GradientMat
 /** The one colour that stands for inks: itself, or the middle of a run. */
 export const colourOf = (material: InkMaterial | GradientMaterial): string =>
   material.kind === 'ink' ? material.colour : alongRun(material.colours, 0.5);
+
+/** The material for a piece that became larger or smaller with all that is on it. */
+export const scaledMaterial = (material: Material, scale: number): Material =>
+  material.kind === 'words' ? scaledWords(material, scale) : material;
 
 /** Points a pixel of the picture takes behind the cut, before its window's zoom. */
 export const pictureScale = (material: PictureMaterial, asset: Asset, box: Size): number =>

@@ -16,5 +16,5 @@ export const ink: MaterialKind<InkMaterial> = {
     kind: string().oneOf(['ink']).required(),
     colour: string().matches(HEX_COLOUR).required(),
   }).noUnknown(),
-  fill: ({ colour }, { path, words }) => ({ mark: 'fill', path, colour, words }),
+  fill: ({ colour }, { path, words }) => [{ mark: 'fill', path, colour, words }],
 };

@@ -2,8 +2,8 @@ import type { ObjectSchema, AnyObject } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
-import type { ColouringMark, FillMark, ImageMark } from '@/core/picture/picture';
-import type { GlyphRun } from '@/core/text/typesetter';
+import type { Mark } from '@/core/picture/picture';
+import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 /** What a material needs to know to fill an outline. */
 export interface Cut {
@@ -14,6 +14,7 @@ export interface Cut {
   /** Where a picture with edges of its own may show, its soft edge included. */
   soft?: Path;
   words?: readonly GlyphRun[];
+  typesetter: Typesetter;
   asset(sha: string): Asset | undefined;
 }
 
@@ -23,8 +24,6 @@ export interface MaterialKind<M extends { kind: string }> {
   /** What a person calls it. */
   name: string;
   schema: ObjectSchema<AnyObject>;
-  /** The material, cut. */
-  fill(material: M, cut: Cut): FillMark | ImageMark;
-  /** What shows beneath it, where it covers nothing. */
-  beneath?(material: M, cut: Cut): ColouringMark[];
+  /** The material, cut; what shows beneath it, where it covers nothing, comes first. */
+  fill(material: M, cut: Cut): readonly Mark[];
 }

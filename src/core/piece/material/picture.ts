@@ -50,20 +50,22 @@ export const pictureKind = <K extends string>(
   }).noUnknown(),
   fill: ({ asset: sha, window, tone, dyes }, { size, path, words, asset: find }) => {
     const asset = find(sha);
-    if (!asset) return { mark: 'fill', path, colour: MISSING, words };
+    if (!asset) return [{ mark: 'fill', path, colour: MISSING, words }];
     const whole = uprightSize(asset);
     const matrix = windowMatrix(window, whole, size, scale(asset, size, window));
-    return {
-      mark: 'image',
-      asset: sha,
-      ...(tone && !isPlain(tone) ? { tone } : {}),
-      ...(tone && needsFit(tone)
-        ? { fit: { matrix: compose(matrix, scaling(whole.width, whole.height)), ...size } }
-        : {}),
-      ...(dyes?.some(isSeen) ? { dyes } : {}),
-      matrix,
-      clip: path,
-      words,
-    };
+    return [
+      {
+        mark: 'image',
+        asset: sha,
+        ...(tone && !isPlain(tone) ? { tone } : {}),
+        ...(tone && needsFit(tone)
+          ? { fit: { matrix: compose(matrix, scaling(whole.width, whole.height)), ...size } }
+          : {}),
+        ...(dyes?.some(isSeen) ? { dyes } : {}),
+        matrix,
+        clip: path,
+        words,
+      },
+    ];
   },
 });

@@ -3,6 +3,7 @@ import { boolean, object, string } from 'yup';
 import { translation } from '@/core/geometry/matrix';
 import type { Size } from '@/core/geometry/box';
 import { transformPath } from '@/core/geometry/path';
+import { joinedPath, joinedSchema, type Joined } from '@/core/piece/outline/joined';
 import type { MadeCut, OutlineKind } from '@/core/piece/outline/kind';
 import { MOST_LETTERS, styleFields, type TextStyle } from '@/core/text/style';
 import type { GlyphRun, SetText, Typesetter } from '@/core/text/typesetter';
@@ -14,6 +15,8 @@ export interface GlyphsOutline extends TextStyle {
   wrap: boolean;
   /** The box keeps its height whatever is written in it; it is as tall as its lines without. */
   fixed?: boolean;
+  /** All letters joined to one shape. */
+  joined?: Joined;
   /** Id of the text style of the project it is written in. */
   style?: string;
 }
@@ -27,18 +30,19 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
     ...styleFields,
     wrap: boolean().required(),
     fixed: boolean(),
+    joined: joinedSchema.default(undefined).optional(),
     style: string().min(1).max(80),
   }).noUnknown(),
   cut: (outline, size, typesetter) => {
     const { runs } = setGlyphs(outline, size, typesetter);
     const [x, y] = [-size.width / 2, -size.height / 2];
-    return cutOfRuns(
-      runs.map((run) => ({
-        ...run,
-        glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + x, y: glyph.y + y })),
-      })),
-      typesetter,
-    );
+    const placed = runs.map((run) => ({
+      ...run,
+      glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + x, y: glyph.y + y })),
+    }));
+    return outline.joined
+      ? { path: joinedPath(placed, outline.joined, typesetter) }
+      : cutOfRuns(placed, typesetter);
   },
 };
 
@@ -47,12 +51,12 @@ export function cutOfRuns(runs: readonly GlyphRun[], typesetter: Typesetter): Ma
   const inks = [...new Set(runs.flatMap(({ ink }) => ink ?? []))];
   if (!inks.length) return { path: typesetter.outline(runs), words: runs };
   const plain = runs.filter(({ ink }) => !ink);
-  const inked = inks.map((colour) => {
+  const more = inks.map((colour) => {
     const words = runs.filter(({ ink }) => ink === colour);
-    return { colour, words, path: typesetter.outline(words) };
+    return { mark: 'fill' as const, colour, words, path: typesetter.outline(words) };
   });
   const own = typesetter.outline(plain);
-  return { path: [...own, ...inked.flatMap(({ path }) => path)], plain: own, words: plain, inked };
+  return { path: [...own, ...more.flatMap(({ path }) => path)], plain: own, words: plain, more };
 }
 
 /** The words set for a box of this size; origin at the box's top left. */
@@ -64,7 +68,15 @@ export const setGlyphs = (outline: GlyphsOutline, box: Size, typesetter: Typeset
     outline.fixed ? box.height : undefined,
   );
 
-const textStyleOf = ({ family, size, tracking, features, align, leading, ...rest }: GlyphsOutline): TextStyle => {
+const textStyleOf = ({
+  family,
+  size,
+  tracking,
+  features,
+  align,
+  leading,
+  ...rest
+}: GlyphsOutline): TextStyle => {
   const { spans, columns, hyphens, hanging } = rest;
   return { family, size, tracking, features, align, leading, spans, columns, hyphens, hanging };
 };

@@ -6,10 +6,17 @@ import { own, type OwnOutline } from '@/core/piece/outline/own';
 import { path, type PathOutline } from '@/core/piece/outline/path';
 import { punch, scaledSettings, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
+import { running, type RunningOutline } from '@/core/piece/outline/running';
 import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/text/style';
 
 export type Outline =
-  RectangleOutline | EllipseOutline | PunchOutline | PathOutline | GlyphsOutline | OwnOutline;
+  | RectangleOutline
+  | EllipseOutline
+  | PunchOutline
+  | PathOutline
+  | GlyphsOutline
+  | RunningOutline
+  | OwnOutline;
 
 export const OUTLINES: { [K in Outline['kind']]: OutlineKind<Extract<Outline, { kind: K }>> } = {
   rectangle,
@@ -17,6 +24,7 @@ export const OUTLINES: { [K in Outline['kind']]: OutlineKind<Extract<Outline, { 
   punch,
   path,
   glyphs,
+  running,
   own,
 };
 
@@ -33,6 +41,14 @@ export function scaledOutline(outline: Outline, scale: number): Outline {
         ...outline,
         size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale)),
         ...(outline.columns && { columns: { ...outline.columns, gap: outline.columns.gap * scale } }),
+      };
+    case 'running':
+      return {
+        ...outline,
+        base: scaledOutline(outline.base, scale) as RunningOutline['base'],
+        size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale)),
+        gap: outline.gap * scale,
+        ...(outline.line && { line: { ...outline.line, width: Math.min(72, outline.line.width * scale) } }),
       };
     case 'punch':
       return { ...outline, settings: scaledSettings(outline, scale) };

@@ -1,6 +1,7 @@
 import type { AnyObject, ObjectSchema } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
+import type { Mark } from '@/core/picture/picture';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 /** A cut made: the outline in the piece's own frame, with the glyphs it is made of if it is words. */
@@ -12,14 +13,8 @@ export interface MadeCut {
   plain?: Path;
   /** The glyphs the material fills. */
   words?: readonly GlyphRun[];
-  inked?: readonly Inked[];
-}
-
-/** Letters in an ink of their own. */
-export interface Inked {
-  colour: string;
-  path: Path;
-  words: readonly GlyphRun[];
+  /** What lies over the material: letters in an ink of their own, a line words run along. */
+  more?: readonly Mark[];
 }
 
 /** All there is to know about a kind of outline. */

@@ -12,6 +12,7 @@ import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import { surfaceOf } from '@/core/project/model';
+import { respanned } from '@/core/text/spans';
 
 const idsOf = (pieces: readonly Piece[]) => pieces.map((piece) => piece.id);
 
@@ -88,22 +89,43 @@ export const changeLift = (
 export const nameOfWords = (text: string, role: string): string =>
   text.trim().split('\n')[0]!.slice(0, 40) || role.charAt(0).toUpperCase() + role.slice(1);
 
-/** Writes words anew; the box takes the size they want (points) with its top left corner kept. */
+/** Words written otherwise: what is undefined goes; stretches go along with what is written. */
+export function rewritten(outline: GlyphsOutline, to: Partial<GlyphsOutline>): GlyphsOutline {
+  const { spans = [] } = outline;
+  const next = {
+    ...outline,
+    ...(to.text !== undefined && spans.length ? { spans: respanned(spans, outline.text, to.text) } : {}),
+    ...to,
+  };
+  if (next.spans?.length === 0) delete next.spans;
+  return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as typeof next;
+}
+
+/**
+ * Writes words anew; the box takes the size they want (points) with its top left corner kept, or where it should lie
+ * according to how its lines are aligned.
+ */
 export const writeWords = (surfaceId: string, piece: Piece, to: Partial<GlyphsOutline>, wanted: Size): Edit =>
   changePieces(
     `${to.text === undefined ? 'restyle' : 'write'} ${piece.role}`,
     surfaceId,
     [piece.id],
     (draft) => {
-      const { outline, placement } = draft;
-      if (outline.kind !== 'glyphs') return;
-      const named = draft.name === nameOfWords(outline.text, draft.role);
-      Object.assign(outline, to);
+      const { placement } = draft;
+      const before = draft.outline;
+      if (before.kind !== 'glyphs') return;
+      const named = draft.name === nameOfWords(before.text, draft.role);
+      const outline = rewritten(before, to);
+      draft.outline = outline;
       if (named) draft.name = nameOfWords(outline.text, draft.role);
       const width = Math.max(SMALLEST_PIECE, wanted.width);
       const height = Math.max(SMALLEST_PIECE, wanted.height);
       const alignment =
-        outline.wrap || outline.align === 'left' ? 0.5 : outline.align === 'centre' ? 0 : -0.5;
+        outline.wrap || outline.align === 'left' || outline.align === 'justify'
+          ? 0.5
+          : outline.align === 'centre'
+            ? 0
+            : -0.5;
       const centre = apply(placementMatrix(placement), {
         x: (width - placement.width) * alignment,
         y: (height - placement.height) / 2,

@@ -3,6 +3,7 @@ import type { Draft } from 'immer';
 import { unite } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
 import { scaledFinish, type Finish } from '@/core/piece/finish';
+import { scaledMaterial, type Material } from '@/core/piece/material';
 import { scaledOutline, type Outline } from '@/core/piece/outline';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import {
@@ -49,6 +50,7 @@ export const placePiece = (
 /** Words, strokes, rounded corners and all else that has a size of its own takes part in a change of size. */
 function scaleContents(draft: Draft<Piece>, scale: number): void {
   draft.outline = scaledOutline(draft.outline, scale) as Draft<Outline>;
+  draft.material = scaledMaterial(draft.material, scale) as Draft<Material>;
   draft.finish = scaledFinish(draft.finish, scale) as Draft<Finish>;
 }
 

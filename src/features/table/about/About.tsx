@@ -199,6 +199,8 @@ function cutInWords({ outline }: Piece, unit: Unit): string {
       return punchOf(outline.punch).name;
     case 'glyphs':
       return 'Words';
+    case 'running':
+      return 'Words along an outline';
     case 'own':
       return 'Its own edge';
   }

@@ -23,6 +23,10 @@ const PARTS: Record<Part, string> = {
   stroke: 'line of',
   mat: 'mat of',
   treatment: 'surface of',
+  letters: 'letters of',
+  words: 'words in',
+  echo: 'echo of',
+  line: 'line round',
 };
 
 /** Pieces that are named before the rest is counted. */

@@ -22,6 +22,7 @@ const MANY: Record<(typeof ROLES)[number], string> = {
   mat: 'mats',
   title: 'titles',
   journaling: 'journaling',
+  caption: 'captions',
   embellishment: 'embellishments',
   frame: 'frames',
   stamp: 'stamps',

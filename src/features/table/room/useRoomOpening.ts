@@ -1,6 +1,6 @@
 /** Opens a project for the table: fonts, history, the lock that keeps two tabs apart, and the keeper. */
 import { useEffect, useState } from 'react';
-import { openTypesetter } from '@/features/shared/fonts';
+import { typesetterFor } from '@/features/shared/fonts';
 import { startKeeping } from '@/features/table/room/keeper';
 import { PictureShelf } from '@/features/table/room/pictures';
 import { createSession, type SessionStore } from '@/features/table/room/session';
@@ -21,11 +21,14 @@ export function useRoomOpening(id: string): Opening {
     const untilClosed = () => new Promise<void>((release) => (closed ? release() : closers.push(release)));
 
     async function start(readOnly: boolean): Promise<void> {
-      const [opened, typesetter] = await Promise.all([openProject(id), openTypesetter()]);
+      const opened = await openProject(id);
       if (closed) return;
       if (!opened.ok) return setOpening({ state: 'failed', message: opened.message });
+      const typesetter = await typesetterFor(opened.value.project);
+      if (closed) return;
       const shelf = new PictureShelf();
       const store = createSession(opened.value, typesetter, readOnly);
+      closers.push(keepEquipped(store));
       if (!readOnly) closers.push(startKeeping(store, shelf));
       setOpening({ state: 'open', store, shelf });
     }
@@ -59,4 +62,24 @@ export function useRoomOpening(id: string): Opening {
     };
   }, [id]);
   return opening;
+}
+
+/** Opens fonts and languages when words first need them; answers with what ends it. */
+function keepEquipped(store: SessionStore): () => void {
+  let last = store.getState().history.project.surfaces;
+  let busy = false;
+  const look = async () => {
+    const { history, typesetter } = store.getState();
+    if (busy || history.project.surfaces === last) return;
+    busy = true;
+    last = history.project.surfaces;
+    try {
+      const next = await typesetterFor(history.project, typesetter);
+      if (next !== typesetter) store.setState({ typesetter: next });
+    } finally {
+      busy = false;
+    }
+    void look();
+  };
+  return store.subscribe(() => void look());
 }

@@ -1,0 +1,49 @@
+/** Photos behind letters: each letter shows the next one, which fills it. */
+import { array, object, string } from 'yup';
+import { translation, compose } from '@/core/geometry/matrix';
+import { pathBounds } from '@/core/geometry/path';
+import { uprightSize } from '@/core/picture/asset';
+import type { Mark } from '@/core/picture/picture';
+import type { MaterialKind } from '@/core/piece/material/kind';
+import { photoScale } from '@/core/piece/material/photo';
+import { MISSING, SHA256 } from '@/core/piece/material/picture';
+import { windowMatrix, windowSchema, type Window } from '@/core/piece/material/window';
+import { lettersOf } from '@/core/text/typesetter';
+
+export interface PhotosMaterial {
+  kind: 'photos';
+  /** One a letter, round and round. */
+  photos: { asset: string; window: Window }[];
+}
+
+export const MOST_LETTER_PHOTOS = 60;
+
+export const photos: MaterialKind<PhotosMaterial> = {
+  kind: 'photos',
+  name: 'A photo for each letter',
+  schema: object({
+    kind: string().oneOf(['photos']).required(),
+    photos: array(
+      object({ asset: string().matches(SHA256).required(), window: windowSchema.required() })
+        .noUnknown()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_LETTER_PHOTOS)
+      .required(),
+  }).noUnknown(),
+  fill: ({ photos: list }, { path, words, typesetter, asset: find }) => {
+    const letters = words ? lettersOf(words).map((runs) => typesetter.outline(runs)) : [path];
+    return letters
+      .filter((letter) => letter.length)
+      .map((letter, i): Mark => {
+        const { asset: sha, window } = list[i % list.length]!;
+        const asset = find(sha);
+        if (!asset) return { mark: 'fill', path: letter, colour: MISSING };
+        const box = pathBounds(letter);
+        const own = windowMatrix(window, uprightSize(asset), box, photoScale(asset, box, window));
+        const matrix = compose(translation(box.x + box.width / 2, box.y + box.height / 2), own);
+        return { mark: 'image', asset: sha, matrix, clip: letter };
+      });
+  },
+};

@@ -1,0 +1,453 @@
+/** Words that run along an outline. */
+import { boolean, lazy, number, object, string } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import type { Size } from '@/core/geometry/box';
+import type { Point } from '@/core/geometry/matrix';
+import { grown, signedArea } from '@/core/geometry/offset';
+import { flatten, pathBounds, type Path } from '@/core/geometry/path';
+import { onRun, runsOf, EDGE_SIDES, type Run } from '@/core/piece/finish/runs';
+import { ellipse, type EllipseOutline } from '@/core/piece/outline/ellipse';
+import type { OutlineKind } from '@/core/piece/outline/kind';
+import { path, type PathOutline } from '@/core/piece/outline/path';
+import { punch, type PunchOutline } from '@/core/piece/outline/punch';
+import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
+import { letteringFields, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
+import type { GlyphRun, PlacedGlyph, Typesetter } from '@/core/text/typesetter';
+
+/** Outlines words can run along. */
+export type Base = RectangleOutline | EllipseOutline | PunchOutline | PathOutline;
+const BASES = { rectangle, ellipse, punch, path };
+export const isBase = (outline: { kind: string }): outline is Base => outline.kind in BASES;
+
+export const SIDES = ['outside', 'inside', 'on'] as const;
+export const CORNERS = ['break', 'squeeze', 'round'] as const;
+
+export interface RunningOutline extends Lettering {
+  kind: 'running';
+  text: string;
+  base: Base;
+  /** Where the letters stand: outside the outline, inside it, or with their middle on it. */
+  side: (typeof SIDES)[number];
+  /** Clockwise the letters' heads point outwards; the other way round, inwards. */
+  clockwise: boolean;
+  /** Where the first letter stands, as a share of the way round, clockwise from the topmost corner or point. */
+  start: number;
+  /** The words come again and again until the outline is full, and meet themselves exactly. */
+  repeat: boolean;
+  /** What stands between one time and the next. */
+  between: string;
+  /** At corners: words stay whole, letters stay whole, or the way is rounded. */
+  corners: (typeof CORNERS)[number];
+  /** Between the outline and the letters, points. */
+  gap: number;
+  /** The outline itself, drawn; unseen if absent. */
+  line?: { width: number; colour: string };
+}
+
+export const MOST_RUNNING_LETTERS = 2000;
+export const LONGEST_BETWEEN = 20;
+export const WIDEST_RUNNING_GAP = 144;
+/** How far letters may be pushed together, as a share of their size, before a word is parted at a corner. */
+const CROWDED = 0.06;
+/** Letters round one outline; more become one round of what there is. */
+const MOST_GLYPHS = 6000;
+
+export const running: OutlineKind<RunningOutline> = {
+  kind: 'running',
+  name: 'Words along an outline',
+  schema: object({
+    kind: string().oneOf(['running']).required(),
+    text: string().max(MOST_RUNNING_LETTERS).defined(),
+    ...letteringFields,
+    base: lazy((value: { kind?: string } | undefined) =>
+      value?.kind && Object.hasOwn(BASES, value.kind)
+        ? BASES[value.kind as Base['kind']].schema.required()
+        : object().test('kind', '${path} is an outline words cannot run along', () => false),
+    ),
+    side: string()
+      .oneOf([...SIDES])
+      .required(),
+    clockwise: boolean().required(),
+    start: number().min(0).max(1).required(),
+    repeat: boolean().required(),
+    between: string().max(LONGEST_BETWEEN).defined(),
+    corners: string()
+      .oneOf([...CORNERS])
+      .required(),
+    gap: number().min(0).max(WIDEST_RUNNING_GAP).required(),
+    line: object({
+      width: number().moreThan(0).max(72).required(),
+      colour: string().matches(HEX_COLOUR).required(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+  }).noUnknown(),
+  cut: (outline, size, typesetter) => {
+    const { runs } = setRunning(outline, size, typesetter);
+    const { line } = outline;
+    return {
+      path: typesetter.outline(runs),
+      words: runs,
+      ...(line && {
+        more: [{ mark: 'stroke', path: basePath(outline.base, size, typesetter), side: 'on', ...line }],
+      }),
+    };
+  },
+};
+
+export const basePath = (base: Base, size: Size, typesetter: Typesetter): Path =>
+  (BASES[base.kind] as unknown as OutlineKind<Base>).cut(base, size, typesetter).path;
+
+/** What came of it. */
+export interface SetRunning {
+  runs: GlyphRun[];
+  /** How often the words stand there; 1 if they are not to be repeated. */
+  repeats: number;
+  /** Letter size they were set in: smaller than wished where one round would not fit. */
+  size: number;
+  /** What is added after each letter so that they meet, points; the mean where sides differ. */
+  spread: number;
+  /** The length they run along, points. */
+  length: number;
+  /** Characters that found no room, where nothing is repeated. */
+  over: number;
+}
+
+const NOTHING: SetRunning = { runs: [], repeats: 0, size: 0, spread: 0, length: 0, over: 0 };
+
+/** A letter with all its glyphs, on a line of its own; widths in points. */
+interface Letter {
+  font: string;
+  width: number;
+  glyphs: PlacedGlyph[];
+  text: string;
+  /** It ends a word. */
+  space: boolean;
+}
+
+/** The words along the outline of a box of this size, in the piece's own frame. */
+export function setRunning(outline: RunningOutline, box: Size, typesetter: Typesetter): SetRunning {
+  const { text, repeat, between } = outline;
+  const words = text.replace(/\s*\n\s*/g, ' ').trim();
+  if (!words) return NOTHING;
+  const unit = repeat ? `${words}${between || ' '}` : words;
+  const ring = largestRing(basePath(outline.base, box, typesetter));
+  if (!ring) return NOTHING;
+  let size = outline.size;
+  let found = lay(size);
+  // Letters that are too large for one round become smaller until they fit.
+  for (let tries = 0; repeat && tries < 12 && found && found.natural > found.length; tries++) {
+    size *= Math.max(0.5, Math.min(0.98, found.length / found.natural));
+    found = lay(Math.max(0.5, size));
+  }
+  return found?.set ?? NOTHING;
+
+  function lay(letterSize: number): { set: SetRunning; natural: number; length: number } | null {
+    const letters = lettersOf(unit, { ...outline, size: letterSize }, typesetter);
+    if (!letters.length) return null;
+    const height = capHeight(outline.family, letterSize, typesetter);
+    const way = wayAlong(ring!, outline, height, letterSize);
+    const length = way.reduce((sum, run) => sum + run.length, 0);
+    const natural = letters.reduce((sum, { width }) => sum + width, 0);
+    if (length <= 0) return null;
+    const most = Math.max(1, Math.floor(MOST_GLYPHS / letters.length));
+    const repeats = repeat ? Math.min(most, Math.max(1, Math.round(length / natural))) : 1;
+    const all = Array.from({ length: repeats }, () => letters).flat();
+    const { runs, over } = along(all, way, outline, repeat, letterSize);
+    const spread = repeat ? (length - natural * repeats) / all.length : 0;
+    return { set: { runs, repeats, size: letterSize, spread, length, over }, natural, length };
+  }
+}
+
+/** The letter size at which the words fit `repeats` times with nothing added between letters. */
+export function sizeFor(outline: RunningOutline, repeats: number, box: Size, typesetter: Typesetter): number {
+  // Nothing but the height of the letters, which moves their line, keeps this from being one division.
+  let size = outline.size;
+  for (let tries = 0; tries < 30; tries++) {
+    const { length } = setRunning({ ...outline, size, repeat: true }, box, typesetter);
+    const unit = `${outline.text.trim()}${outline.between || ' '}`;
+    const natural = lettersOf(unit, { ...outline, size }, typesetter).reduce(
+      (sum, { width }) => sum + width,
+      0,
+    );
+    if (!natural || !length) return outline.size;
+    const next = (size * length) / (natural * repeats);
+    if (Math.abs(next - size) < 1e-4) return next;
+    size = Math.max(SMALLEST_LETTERS / 4, next);
+  }
+  return size;
+}
+
+/** The outer edge as a polygon that goes clockwise, from its topmost corner or point. */
+function largestRing(outline: Path): Point[] | null {
+  const rings = flatten(outline, 48).filter((ring) => ring.length > 2);
+  const ring = rings.reduce<Point[] | null>(
+    (best, each) => (!best || Math.abs(signedArea(each)) > Math.abs(signedArea(best)) ? each : best),
+    null,
+  );
+  if (!ring || Math.abs(signedArea(ring)) < 1e-6) return null;
+  const clockwise = signedArea(ring) > 0 ? ring : [...ring].reverse();
+  const distinct = clockwise.filter((point, i) => {
+    const before = clockwise[(i + clockwise.length - 1) % clockwise.length]!;
+    return Math.hypot(point.x - before.x, point.y - before.y) > 1e-6;
+  });
+  const top = distinct.reduce(
+    (best, { x, y }, i) =>
+      y < distinct[best]!.y - 1e-6 || (y < distinct[best]!.y + 1e-6 && x < distinct[best]!.x) ? i : best,
+    0,
+  );
+  return [...distinct.slice(top), ...distinct.slice(0, top)];
+}
+
+/** Height of capitals as drawn. */
+function capHeight(family: string, size: number, typesetter: Typesetter): number {
+  const { runs } = typesetter.set('H', { family, size, align: 'left', leading: 1 }, null);
+  return pathBounds(typesetter.outline(runs)).height || size * 0.7;
+}
+
+function lettersOf(text: string, outline: Lettering, typesetter: Typesetter): Letter[] {
+  const { family, size, tracking, features } = outline;
+  const { runs } = typesetter.set(
+    text,
+    { family, size, tracking, features, align: 'left', leading: 1 },
+    null,
+  );
+  const letters: Letter[] = [];
+  for (const run of runs) {
+    const font = typesetter.font(run.font);
+    const unit = run.size / font.unitsPerEm;
+    run.glyphs.forEach((glyph, i) => {
+      const next = run.glyphs[i + 1];
+      const wide = next ? next.x - glyph.x : font.advanceOf(glyph.id) * unit + (tracking ?? 0) * run.size;
+      if (glyph.text || !letters.length)
+        letters.push({
+          font: run.font,
+          width: 0,
+          glyphs: [],
+          text: glyph.text,
+          space: glyph.text.trim() === '',
+        });
+      const letter = letters.at(-1)!;
+      letter.glyphs.push({ ...glyph, x: letter.width, y: 0 });
+      letter.width += wide;
+    });
+  }
+  return letters;
+}
+
+/** The lines the letters stand on, in the order they are read. */
+function wayAlong(ring: readonly Point[], outline: RunningOutline, height: number, size: number): Run[] {
+  const { side, clockwise, gap, corners } = outline;
+  // How far out of the outline the baseline lies, and how far the letters reach from the outline inwards and outwards.
+  const drop = size * 0.25;
+  const above = clockwise ? height : drop;
+  const below = clockwise ? drop : height;
+  const baseline =
+    side === 'on'
+      ? ((clockwise ? -1 : 1) * height) / 2
+      : side === 'outside'
+        ? gap + (clockwise ? 0 : height)
+        : -gap - (clockwise ? height : 0);
+  const outwards = Math.max(0, baseline + above);
+  const inwards = Math.max(0, below - baseline);
+  const rounded = corners === 'round' ? roundedRing(ring, Math.max(inwards, outwards, size) * 0.75) : ring;
+  const runs = runsOf(rounded, EDGE_SIDES).map((run) => {
+    const before = run.before === null ? 0 : clear(run.before, inwards, outwards);
+    const after = run.after === null ? 0 : clear(run.after, inwards, outwards);
+    return shifted(run, baseline, before, after);
+  });
+  const kept = runs.filter((run) => run.length > size * 0.2);
+  const turned = clockwise ? kept : kept.map(reversed).reverse();
+  return fromStart(turned, outline.start, clockwise);
+}
+
+/** What must stay free beside a corner, so that letters on its two sides do not meet. */
+function clear(inside: number, inwards: number, outwards: number): number {
+  const [reach, angle] = inside < Math.PI ? [inwards, inside] : [outwards, 2 * Math.PI - inside];
+  return reach / Math.tan(Math.max(0.2, angle / 2));
+}
+
+function roundedRing(ring: readonly Point[], radius: number): readonly Point[] {
+  const asPath: Path = [
+    ...ring.map(({ x, y }, i) => [i ? 'L' : 'M', x, y] as ['M' | 'L', number, number]),
+    ['Z'],
+  ];
+  const opened = grown(grown(asPath, -radius, 'mitred'), radius, 'round');
+  const both = opened.length ? grown(grown(opened, radius, 'mitred'), -radius, 'round') : asPath;
+  return largestRing(both) ?? ring;
+}
+
+/** A run `by` further out, cut short at either end. */
+function shifted(run: Run, by: number, before: number, after: number): Run {
+  const moved = measured(
+    run.points.map(({ x, y }, i) => ({ x: x + run.normals[i]!.x * by, y: y + run.normals[i]!.y * by })),
+    run,
+  );
+  if (before + after >= moved.length) return { ...moved, length: 0 };
+  if (!before && !after) return moved;
+  const from = onRun(moved, before, 0);
+  const to = onRun(moved, moved.length - after, 0);
+  const inner = moved.points.flatMap((point, i) =>
+    moved.at[i]! > before && moved.at[i]! < moved.length - after
+      ? [{ point, normal: moved.normals[i]! }]
+      : [],
+  );
+  const normals = [
+    inner[0]?.normal ?? moved.normals[0]!,
+    ...inner.map(({ normal }) => normal),
+    inner.at(-1)?.normal ?? moved.normals.at(-1)!,
+  ];
+  return measured([from, ...inner.map(({ point }) => point), to], { ...moved, normals });
+}
+
+function measured(points: Point[], run: Run): Run {
+  const at = [0];
+  for (let i = 1; i < points.length; i++)
+    at.push(at[i - 1]! + Math.hypot(points[i]!.x - points[i - 1]!.x, points[i]!.y - points[i - 1]!.y));
+  return { ...run, points, at, length: at.at(-1)! };
+}
+
+/** The same the other way round: heads of letters then point to what was inside. */
+const reversed = (run: Run): Run => ({
+  ...measured([...run.points].reverse(), run),
+  normals: [...run.normals].reverse().map(({ x, y }) => ({ x: -x, y: -y })),
+  before: run.after,
+  after: run.before,
+});
+
+/** The same runs, begun as far round as asked: anywhere on a run without corners, else at the nearest corner. */
+function fromStart(runs: readonly Run[], start: number, clockwise: boolean): Run[] {
+  const share = clockwise ? start : (1 - start) % 1;
+  const [only] = runs;
+  if (runs.length === 1 && only && only.before === null) {
+    const from = (share % 1) * only.length;
+    const split = only.at.findIndex((at) => at > from);
+    if (from === 0 || split < 0) return [only];
+    const normal = only.normals[split]!;
+    const point = onRun(only, from, 0);
+    return [
+      measured([point, ...only.points.slice(split), ...only.points.slice(1, split), point], {
+        ...only,
+        normals: [normal, ...only.normals.slice(split), ...only.normals.slice(1, split), normal],
+      }),
+    ];
+  }
+  const length = runs.reduce((sum, run) => sum + run.length, 0);
+  let at = 0;
+  let best = 0;
+  let nearest = Infinity;
+  runs.forEach((run, i) => {
+    const away = Math.abs(at - share * length);
+    const round = Math.min(away, length - away);
+    if (round < nearest - 1e-6) [nearest, best] = [round, i];
+    at += run.length;
+  });
+  return [...runs.slice(best), ...runs.slice(0, best)];
+}
+
+/** Lays letters on runs: all of the length is filled where they meet themselves, each run by the letters that fall on it. */
+function along(
+  letters: readonly Letter[],
+  way: readonly Run[],
+  { corners }: RunningOutline,
+  full: boolean,
+  size: number,
+): { runs: GlyphRun[]; over: number } {
+  const whole = corners === 'break';
+  const words = full ? dealt(letters, way, whole) : poured(letters, way, whole);
+  // Words too long for a short side are parted all the same, before their letters would lie over each other.
+  const crowded = full && words.some((own, i) => wide(own) - way[i]!.length > own.length * size * CROWDED);
+  const shares = crowded ? dealt(letters, way, false) : words;
+  const glyphs: { font: string; glyph: PlacedGlyph }[] = [];
+  let used = 0;
+  way.forEach((run, i) => {
+    const own = shares[i]!;
+    used += own.length;
+    const closed = run.before === null && way.length === 1;
+    // Spaces at a corner take no room.
+    const shown = closed ? own : trimmedSpaces(own);
+    const natural = shown.reduce((sum, { width }) => sum + width, 0);
+    const extra =
+      full && shown.length
+        ? (run.length - natural) / (closed ? shown.length : Math.max(1, shown.length - 1))
+        : 0;
+    let s = full && !closed && shown.length === 1 ? (run.length - natural) / 2 : 0;
+    for (const letter of shown) {
+      const middle = s + letter.width / 2;
+      const point = onRun(run, middle, 0);
+      const out = onRun(run, middle, 1);
+      const [nx, ny] = [out.x - point.x, out.y - point.y];
+      // The way of reading has the letters' heads to its left.
+      const turn = (Math.atan2(nx, -ny) * 180) / Math.PI;
+      const [tx, ty] = [-ny, nx];
+      for (const glyph of letter.glyphs) {
+        const back = glyph.x - letter.width / 2;
+        glyphs.push({
+          font: letter.font,
+          glyph: { ...glyph, x: point.x + tx * back, y: point.y + ty * back, turn },
+        });
+      }
+      s += letter.width + extra;
+    }
+  });
+  const runs: GlyphRun[] = [];
+  for (const { font, glyph } of glyphs) {
+    const last = runs.at(-1);
+    if (last?.font === font) (last.glyphs as PlacedGlyph[]).push(glyph);
+    else runs.push({ font, size, glyphs: [glyph] });
+  }
+  return { runs, over: letters.slice(used).reduce((sum, { text }) => sum + text.length, 0) };
+}
+
+function trimmedSpaces(letters: readonly Letter[]): readonly Letter[] {
+  let from = 0;
+  let to = letters.length;
+  while (from < to && letters[from]!.space) from++;
+  while (to > from && letters[to - 1]!.space) to--;
+  return letters.slice(from, to);
+}
+
+/** What is not parted at a corner: words, or letters. */
+function parcels(letters: readonly Letter[], whole: boolean): Letter[][] {
+  const found: Letter[][] = [];
+  letters.forEach((letter, i) => {
+    if (whole && i > 0 && !letters[i - 1]!.space) found.at(-1)!.push(letter);
+    else found.push([letter]);
+  });
+  return found;
+}
+
+const wide = (letters: readonly Letter[]): number => letters.reduce((sum, { width }) => sum + width, 0);
+
+/** All letters dealt out to the runs in the measure of their lengths. */
+function dealt(letters: readonly Letter[], way: readonly Run[], whole: boolean): Letter[][] {
+  const length = way.reduce((sum, run) => sum + run.length, 0);
+  const scale = length / wide(letters);
+  const shares: Letter[][] = way.map(() => []);
+  let at = 0;
+  let run = 0;
+  let end = way[0]?.length ?? 0;
+  for (const parcel of parcels(letters, whole)) {
+    const long = wide(parcel) * scale;
+    while (run < way.length - 1 && at + long / 2 > end) end += way[++run]!.length;
+    shares[run]?.push(...parcel);
+    at += long;
+  }
+  return shares;
+}
+
+/** Letters one after the other as far as there is room. */
+function poured(letters: readonly Letter[], way: readonly Run[], whole: boolean): Letter[][] {
+  const shares: Letter[][] = way.map(() => []);
+  let run = 0;
+  let room = way[0]?.length ?? 0;
+  for (const parcel of parcels(letters, whole)) {
+    const long = wide(trimmedSpaces(parcel));
+    while (run < way.length && long > room + 1e-6) room = way[++run]?.length ?? 0;
+    if (run >= way.length) break;
+    shares[run]!.push(...parcel);
+    room -= wide(parcel);
+  }
+  return shares;
+}

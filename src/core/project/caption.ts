@@ -1,0 +1,127 @@
+/** Who and when: a small caption from what is known of a page's photos, laid where nothing else lies. */
+import { overlaps, outset, type Box, type Size } from '@/core/geometry/box';
+import { isPicture } from '@/core/piece/material';
+import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { wantedSize } from '@/core/piece/outline/glyphs';
+import type { Piece } from '@/core/piece/piece';
+import { extentOf } from '@/core/piece/placement/placement';
+import { wordsPiece } from '@/core/project/create';
+import { stylesOf } from '@/core/project/edits/styles';
+import type { Project, Surface } from '@/core/project/model';
+import type { Typesetter } from '@/core/text/typesetter';
+
+export interface WhoWhen {
+  people: string[];
+  /** First and last day, `2026-05-16`; absent if no photo says. */
+  days?: [string, string];
+  places: string[];
+}
+
+/** What the notes and dates of a page's photos say, most often named people first. */
+export function whoAndWhen(project: Project, surface: Surface): WhoWhen {
+  const shas = new Set(
+    surface.pile.flatMap(({ material, placement }) => {
+      if (placement.hidden) return [];
+      if (material.kind === 'photos') return material.photos.map(({ asset }) => asset);
+      return isPicture(material) && material.kind === 'photo' ? [material.asset] : [];
+    }),
+  );
+  const assets = [...shas].flatMap((sha) => project.assets[sha] ?? []);
+  const counts = new Map<string, number>();
+  for (const { notes } of assets)
+    for (const name of notes?.people ?? []) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const days = assets.flatMap(({ taken }) => taken?.slice(0, 10) ?? []).sort();
+  return {
+    people: [...counts].sort((a, b) => b[1] - a[1]).map(([name]) => name),
+    ...(days.length ? { days: [days[0]!, days.at(-1)!] as [string, string] } : {}),
+    places: [...new Set(assets.flatMap(({ notes }) => notes?.place ?? []))],
+  };
+}
+
+/** `Orla, Tom and Ines, 16 – 18 May 2026`, as the locale (BCP 47) writes lists and dates; empty if nothing is known. */
+export function captionText({ people, days, places }: WhoWhen, locale: string): string {
+  const who = new Intl.ListFormat(locale, { type: 'conjunction' }).format(people);
+  // Days are days wherever one is: they are read and written in the same zone.
+  const dates = new Intl.DateTimeFormat(locale, {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
+  const day = (text: string) => new Date(`${text}T12:00:00Z`);
+  const when = days
+    ? days[0] === days[1]
+      ? dates.format(day(days[0]))
+      : dates.formatRange(day(days[0]), day(days[1]))
+    : '';
+  const where = places.length === 1 ? places[0]! : '';
+  return [[who, where].filter(Boolean).join(' · '), when].filter(Boolean).join('\n');
+}
+
+/** Whether a page says who and when: anything written as a caption or a date. */
+export const hasCaption = ({ pile }: Surface): boolean =>
+  pile.some(
+    ({ role, outline }) =>
+      role === 'caption' ||
+      (outline.kind === 'glyphs' &&
+        (outline.style === 'caption' || outline.style === 'date') &&
+        outline.text.trim()),
+  );
+
+/** Between a caption and what lies beside it, points. */
+const AIR = 6;
+
+/**
+ * The middle of the corner spot of a page, within its safe area, that a box of this size fits best: where it lies on as little
+ * as possible, and in the lower right if several are free. Papers that cover the page do not count.
+ */
+export function quietCorner({ width, height, safe, pile }: Surface, size: Size): { x: number; y: number } {
+  const taken = pile
+    .filter(({ placement }) => !placement.hidden)
+    .map(({ placement }) => extentOf(placement))
+    .filter((box) => box.width * box.height < 0.8 * width * height);
+  const inset = safe + AIR;
+  const lefts = [width - inset - size.width, inset, (width - size.width) / 2];
+  const rows = [height - inset - size.height, inset];
+  // Along the edges too, where corners are taken.
+  const steps = Array.from({ length: 7 }, (_, i) => inset + (i * (height - 2 * inset - size.height)) / 6);
+  const spots = [
+    ...rows.flatMap((y) => lefts.map((x) => ({ x, y }))),
+    ...steps.flatMap((y) => lefts.slice(0, 2).map((x) => ({ x, y }))),
+  ];
+  const covered = (spot: { x: number; y: number }): number => {
+    const box = outset({ ...spot, ...size }, AIR);
+    return taken.reduce((sum, other) => sum + (overlaps(box, other) ? common(box, other) : 0), 0);
+  };
+  const best = spots.reduce((a, b) => (covered(b) < covered(a) - 1e-6 ? b : a));
+  return { x: best.x + size.width / 2, y: best.y + size.height / 2 };
+}
+
+const common = (a: Box, b: Box): number =>
+  Math.max(0, Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)) *
+  Math.max(0, Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y));
+
+/** The caption as a piece in the project's caption style, in a quiet corner. */
+export function captionPiece(
+  id: string,
+  project: Project,
+  surface: Surface,
+  text: string,
+  typesetter: Typesetter,
+): Piece {
+  const { id: styleId, ink, name: _, ...style } = stylesOf(project).find((one) => one.id === 'caption')!;
+  const outline: GlyphsOutline = {
+    kind: 'glyphs',
+    text,
+    wrap: false,
+    ...structuredClone(style),
+    style: styleId,
+  };
+  const corner = quietCorner(surface, wantedSize(outline, { width: 0, height: 0 }, typesetter));
+  // At the right of the page its lines end together.
+  const aligned: GlyphsOutline = {
+    ...outline,
+    align: corner.x > surface.width * 0.6 ? 'right' : outline.align,
+  };
+  return wordsPiece(id, 'caption', aligned, ink, corner, typesetter);
+}

@@ -1,0 +1,106 @@
+/** Words of a whole project: found, replaced, counted. */
+import { wantedSize } from '@/core/piece/outline/glyphs';
+import type { Piece } from '@/core/piece/piece';
+import { changePieces, together, type Edit } from '@/core/project/edits/edit';
+import { rewritten, writeWords } from '@/core/project/edits/make';
+import { textsOf } from '@/core/project/needs';
+import type { Project } from '@/core/project/model';
+import { MOST_LETTERS } from '@/core/text/style';
+import type { Typesetter } from '@/core/text/typesetter';
+
+export interface Wish {
+  text: string;
+  /** Capitals count. */
+  exact: boolean;
+  /** Only where no letter or digit stands beside it. */
+  whole: boolean;
+}
+
+export interface Find {
+  surfaceId: string;
+  page: string;
+  piece: Piece;
+  text: string;
+  /** Where in the text, UTF-16 units. */
+  start: number;
+  end: number;
+  /** Its page is locked, or it is. */
+  locked: boolean;
+}
+
+const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+const pattern = ({ text, exact, whole }: Wish): RegExp =>
+  new RegExp(
+    whole ? `(?<![\\p{L}\\p{N}])${escaped(text)}(?![\\p{L}\\p{N}])` : escaped(text),
+    exact ? 'gu' : 'giu',
+  );
+
+/** Where words stand, page by page and from the bottom of each pile up. */
+export function findWords({ surfaces }: Project, wish: Wish): Find[] {
+  if (!wish.text) return [];
+  const sought = pattern(wish);
+  return surfaces.flatMap(({ id, name, pile, locked }) =>
+    pile.flatMap((piece) =>
+      textsOf(piece).flatMap((text) =>
+        [...text.matchAll(sought)].map((match) => ({
+          surfaceId: id,
+          page: name,
+          piece,
+          text,
+          start: match.index,
+          end: match.index + match[0].length,
+          locked: locked || piece.placement.locked,
+        })),
+      ),
+    ),
+  );
+}
+
+/** Puts other words in the place of all that are found; what is locked stays. Boxes take the size their words want. */
+export function replaceWords(project: Project, wish: Wish, by: string, typesetter: Typesetter): Edit {
+  const sought = pattern(wish);
+  const changed = (text: string) => text.replace(sought, () => by).slice(0, MOST_LETTERS);
+  const pieces = new Map(
+    findWords(project, wish)
+      .filter(({ locked }) => !locked)
+      .map(({ surfaceId, piece }) => [piece, surfaceId]),
+  );
+  return together(
+    `replace “${wish.text.slice(0, 30)}” by “${by.slice(0, 30)}”`,
+    [...pieces].flatMap(([piece, surfaceId]) => {
+      const edits: Edit[] = [];
+      if (piece.outline.kind === 'glyphs') {
+        const to = { text: changed(piece.outline.text) };
+        edits.push(
+          writeWords(
+            surfaceId,
+            piece,
+            to,
+            wantedSize(rewritten(piece.outline, to), piece.placement, typesetter),
+          ),
+        );
+      }
+      edits.push(
+        changePieces('', surfaceId, [piece.id], ({ outline, material }) => {
+          if (outline.kind === 'running') {
+            outline.text = changed(outline.text);
+            outline.between = changed(outline.between);
+          }
+          if (material.kind === 'words') material.text = changed(material.text);
+        }),
+      );
+      return edits;
+    }),
+  );
+}
+
+let segmenter: Intl.Segmenter | undefined;
+
+/** Words as Unicode Standard Annex #29 tells them apart, and letters without spaces. */
+export function countWords(text: string): { words: number; letters: number } {
+  segmenter ??= new Intl.Segmenter(undefined, { granularity: 'word' });
+  let words = 0;
+  for (const { isWordLike } of segmenter.segment(text)) if (isWordLike) words++;
+  return { words, letters: [...text.replace(/\s/g, '')].length };
+}

@@ -1,0 +1,75 @@
+/** Which fonts and languages a project's words need beyond those that are always open. */
+import type { Piece } from '@/core/piece/piece';
+import type { Project } from '@/core/project/model';
+import { openDivide, type Divide } from '@/core/text/breaks';
+import { fallbacksFor, FONT_FILES, shaOfFamily } from '@/core/text/families';
+import { openFont, type OpenFont } from '@/core/text/shaper';
+import type { Language } from '@/core/text/style';
+import { createTypesetter, type Typesetter } from '@/core/text/typesetter';
+
+export interface Needs {
+  /** Font files by name. */
+  fonts: string[];
+  languages: Language[];
+}
+
+/** Reads a font file by its name: the shipped ones, and `own-` with the SHA-256 for a person's own. */
+export type ReadFont = (name: string) => Promise<Uint8Array>;
+
+const known = new WeakMap<Piece, Needs>();
+
+/** Everything a piece has written on it. */
+export const textsOf = ({ outline, material }: Pick<Piece, 'outline' | 'material'>): string[] => [
+  ...(outline.kind === 'glyphs' ? [outline.text] : []),
+  ...(outline.kind === 'running' ? [outline.text, outline.between] : []),
+  ...(material.kind === 'words' ? [material.text] : []),
+];
+
+function needsOfPiece(piece: Piece): Needs {
+  const before = known.get(piece);
+  if (before) return before;
+  const { outline, material } = piece;
+  const families = [
+    ...('family' in outline ? [outline.family] : []),
+    ...('family' in material ? [material.family] : []),
+    ...(outline.kind === 'glyphs' ? (outline.spans ?? []).flatMap(({ family }) => family ?? []) : []),
+  ];
+  const needs: Needs = {
+    fonts: [...families.filter((family) => shaOfFamily(family)), ...textsOf(piece).flatMap(fallbacksFor)],
+    languages: outline.kind === 'glyphs' && outline.hyphens ? [outline.hyphens] : [],
+  };
+  known.set(piece, needs);
+  return needs;
+}
+
+export function needsOf({ surfaces }: Pick<Project, 'surfaces'>): Needs {
+  const all = surfaces.flatMap(({ pile }) => pile.map(needsOfPiece));
+  return {
+    fonts: [...new Set(all.flatMap(({ fonts }) => fonts))],
+    languages: [...new Set(all.flatMap(({ languages }) => languages))],
+  };
+}
+
+/** The shipped families, opened. */
+export const openTypesetter = async (read: ReadFont): Promise<Typesetter> =>
+  createTypesetter(await Promise.all(FONT_FILES.map(async (name) => openFont(name, await read(name)))));
+
+/** The typesetter with all that is needed; the same one if nothing was missing. Fonts that cannot be read are passed over. */
+export async function equipped(typesetter: Typesetter, needs: Needs, read: ReadFont): Promise<Typesetter> {
+  const fonts = needs.fonts.filter((name) => !typesetter.has(name));
+  const languages = needs.languages.filter((language) => !typesetter.divides(language));
+  if (!fonts.length && !languages.length) return typesetter;
+  const opened = await Promise.all(
+    fonts.map(async (name): Promise<OpenFont[]> => {
+      try {
+        return [await openFont(name, await read(name))];
+      } catch {
+        return [];
+      }
+    }),
+  );
+  const divides = await Promise.all(
+    languages.map(async (language): Promise<[Language, Divide]> => [language, await openDivide(language)]),
+  );
+  return typesetter.with(opened.flat(), Object.fromEntries(divides));
+}

@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { ownOf, respanned, spanned } from '@/core/text/spans';
+import type { Span } from '@/core/text/style';
+
+const red = { ink: '#9e2b45' };
+
+describe('stretches of a text', () => {
+  const cases: [string, Span[], string, string, [number, number][]][] = [
+    ['written before it: it moves', [{ start: 2, end: 4, ...red }], 'abCDe', 'xabCDe', [[3, 5]]],
+    ['written at its beginning: it moves', [{ start: 2, end: 4, ...red }], 'abCDe', 'abxCDe', [[3, 5]]],
+    ['written within it: it grows', [{ start: 2, end: 4, ...red }], 'abCDe', 'abCxDe', [[2, 5]]],
+    ['written at its end: it grows', [{ start: 2, end: 4, ...red }], 'abCDe', 'abCDxe', [[2, 5]]],
+    ['its end taken away', [{ start: 2, end: 4, ...red }], 'abCDe', 'abC', [[2, 3]]],
+    [
+      'all of it written over: the new has its look',
+      [{ start: 2, end: 4, ...red }],
+      'abCDe',
+      'abxyze',
+      [[2, 5]],
+    ],
+    ['all of it taken away', [{ start: 2, end: 4, ...red }], 'abCDe', 'abe', []],
+  ];
+  test.each(cases)('%s', (_, spans, before, after, wanted) => {
+    expect(respanned(spans, before, after).map(({ start, end }) => [start, end])).toEqual(wanted);
+  });
+
+  const edits = fc.array(
+    fc.record({
+      from: fc.nat(20),
+      long: fc.integer({ min: 1, max: 10 }),
+      change: fc.constantFrom(
+        { ink: '#111111' },
+        { ink: undefined },
+        { scale: 2 },
+        { scale: undefined, ink: '#222222' },
+      ),
+    }),
+    { minLength: 1, maxLength: 8 },
+  );
+
+  test('whatever is given to stretches, each letter has what it was given last, and stretches lie in order', () => {
+    fc.assert(
+      fc.property(edits, (list) => {
+        let spans: Span[] = [];
+        const letters: { ink?: string; scale?: number }[] = Array.from({ length: 32 }, () => ({}));
+        for (const { from, long, change } of list) {
+          spans = spanned(spans, from, from + long, change);
+          for (let at = from; at < from + long; at++) Object.assign(letters[at]!, change);
+        }
+        letters.forEach((own, at) => {
+          const { ink, scale } = ownOf({ spans }, at, at + 1);
+          expect([at, ink, scale]).toEqual([at, own.ink, own.scale]);
+        });
+        spans.forEach(({ start, end }, i) => {
+          expect(start).toBeLessThan(end);
+          if (i) expect(start).toBeGreaterThanOrEqual(spans[i - 1]!.end);
+        });
+      }),
+    );
+  });
+
+  test('however a text is changed, its stretches stay within it', () => {
+    const text = fc.string({ unit: fc.constantFrom('a', 'b', ' '), maxLength: 12 });
+    fc.assert(
+      fc.property(text, text, fc.nat(11), fc.nat(11), (before, after, a, b) => {
+        const [start, end] = [Math.min(a, b, before.length), Math.min(Math.max(a, b), before.length)];
+        if (start === end) return;
+        for (const span of respanned([{ start, end, ...red }], before, after)) {
+          expect(span.start).toBeGreaterThanOrEqual(0);
+          expect(span.end).toBeLessThanOrEqual(after.length);
+        }
+      }),
+    );
+  });
+});

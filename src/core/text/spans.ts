@@ -1,0 +1,79 @@
+/** Stretches of a text that is changed, and texts of which a stretch is written otherwise. */
+import type { Span, TextStyle } from '@/core/text/style';
+
+/** What a stretch can have of its own. */
+export type Own = Omit<Span, 'start' | 'end'>;
+export const OWN_KEYS = ['family', 'scale', 'ink', 'tracking', 'features'] as const;
+
+/**
+ * The stretches after a text was changed. What was changed is what the texts do not share at either end; what is written
+ * at the end of a stretch belongs to it.
+ */
+export function respanned(spans: readonly Span[], before: string, after: string): Span[] {
+  const most = Math.min(before.length, after.length);
+  let from = 0;
+  while (from < most && before[from] === after[from]) from++;
+  let tail = 0;
+  while (tail < most - from && before[before.length - 1 - tail] === after[after.length - 1 - tail]) tail++;
+  const to = before.length - tail;
+  const by = after.length - before.length;
+  return tidy(
+    spans.map((span) => ({
+      ...span,
+      start:
+        span.start < from || (span.start === from && to > from) ? span.start : Math.max(span.start, to) + by,
+      end: span.end >= to ? span.end + by : Math.min(span.end, from),
+    })),
+  );
+}
+
+/** What a stretch has of its own all over; what differs within it is left out. */
+export function ownOf({ spans = [] }: Pick<TextStyle, 'spans'>, from: number, to: number): Own {
+  const end = Math.max(to, from + 1);
+  const on = spans.filter((span) => span.end > from && span.start < end);
+  const covered = on.reduce((sum, span) => sum + Math.min(span.end, end) - Math.max(span.start, from), 0);
+  const [first] = on;
+  if (!first || covered < end - from) return {};
+  return Object.fromEntries(
+    OWN_KEYS.flatMap((key) =>
+      on.every((span) => String(span[key]) === String(first[key])) && first[key] !== undefined
+        ? [[key, first[key]]]
+        : [],
+    ),
+  );
+}
+
+/** The stretches after `from` to before `to` were given something; undefined takes it away again. */
+export function spanned(spans: readonly Span[], from: number, to: number, change: Own): Span[] {
+  const edges = [...new Set([from, to, ...spans.flatMap(({ start, end }) => [start, end])])].sort(
+    (a, b) => a - b,
+  );
+  const parts = edges.slice(0, -1).flatMap((start, i): Span[] => {
+    const end = edges[i + 1]!;
+    const on = spans.find((span) => span.start <= start && span.end >= end);
+    const inside = start >= from && end <= to;
+    return on || inside ? [{ ...on, ...(inside ? change : {}), start, end }] : [];
+  });
+  return tidy(parts);
+}
+
+/** Without what is empty or says nothing; neighbours that say the same are one. */
+function tidy(spans: readonly Span[]): Span[] {
+  const kept: Span[] = [];
+  for (const { start, end, ...rest } of spans) {
+    const own = Object.fromEntries(
+      OWN_KEYS.flatMap((key) => (rest[key] === undefined ? [] : [[key, rest[key]]])),
+    ) as Own;
+    const last = kept.at(-1);
+    const from = Math.max(start, last?.end ?? 0);
+    if (end <= from || !Object.keys(own).length) continue;
+    if (
+      last &&
+      last.end === from &&
+      JSON.stringify({ ...last, start: 0, end: 0 }) === JSON.stringify({ start: 0, end: 0, ...own })
+    )
+      last.end = end;
+    else kept.push({ start: from, end, ...own });
+  }
+  return kept;
+}
