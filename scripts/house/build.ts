@@ -41,7 +41,8 @@ async function build(): Promise<void> {
   await rm(FOLDER, { recursive: true, force: true });
   await mkdir(join(FOLDER, 'papers'), { recursive: true });
   await mkdir(join(FOLDER, 'fonts'), { recursive: true });
-  for (const name of [...FONT_FILES, ...FALLBACK_FILES]) await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
+  for (const name of [...FONT_FILES, ...FALLBACK_FILES])
+    await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
   const list = [];
   for (const [i, paper] of HOUSE_PAPERS.entries()) {
     const canvas = paper.draw();

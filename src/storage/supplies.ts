@@ -25,6 +25,13 @@ export const openCupboard = async (): Promise<Shelves> => ({
   kits: await database.kits.toArray(),
 });
 
+/** Letters of all alphabets, with the kits they are of. */
+export async function alphabets(): Promise<{ kit: Kit; letters: Supply[] }[]> {
+  const letters = await database.supplies.filter(({ kind }) => kind === 'alphabet').toArray();
+  const kits = await database.kits.bulkGet([...new Set(letters.map(({ kit }) => kit))]);
+  return kits.flatMap((kit) => (kit ? [{ kit, letters: letters.filter((one) => one.kit === kit.id) }] : []));
+}
+
 /** Puts the shipped kits in, once for each version of them; what a person made of them (favourites, tags) stays. */
 export async function stockHouse(list: HouseList): Promise<void> {
   if ((await database.settings.get(HOUSE_KEY))?.value === list.version) return;

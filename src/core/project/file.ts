@@ -154,6 +154,7 @@ const lettersSchema = object({
   )
     .max(400)
     .required(),
+  tallest: number().min(0.1).max(2880).required(),
   height: number().min(1).max(2880).required(),
   room: number().min(-288).max(288).required(),
   family: styleFields.family.optional(),

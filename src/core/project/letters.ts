@@ -61,15 +61,11 @@ export function lieLetters(
   asset: (sha: string) => Asset | undefined,
   typesetter: Typesetter,
 ): LaidLetter[] {
-  const { alphabet, height, room, hop, lean, seed, family } = letters;
+  const { alphabet, tallest, height, room, hop, lean, seed, family } = letters;
   const inPoints = (sha: string) => {
     const known = asset(sha);
     return known && { known, ...uprightSize(known), tall: (uprightSize(known).height * 72) / known.ppi };
   };
-  const tallest = Math.max(
-    ...alphabet.flatMap(({ assets }) => assets.flatMap((sha) => inPoints(sha)?.tall ?? [])),
-    1,
-  );
   const scale = height / tallest;
   const smalls = alphabet
     .filter(({ character }) => SMALL.includes(character))

@@ -30,7 +30,8 @@ export interface LaidLetters {
   text: string;
   /** Characters to pictures of the project, by SHA-256; several are taken in turn. */
   alphabet: { character: string; assets: string[] }[];
-  /** Height of the tallest letter. */
+  /** How tall the alphabet's tallest letter truly is, and how tall it is laid. */
+  tallest: number;
   height: number;
   /** Room between letters, as an eye sees it. */
   room: number;

@@ -41,6 +41,30 @@ export const FAMILIES: readonly Family[] = [
   family('atkinson-hyperlegible-next', 'Atkinson Hyperlegible', 'plain'),
 ];
 
+/** Families that go together: one for a title with one for what stands beside it. */
+export const PAIRS: readonly (readonly [string, string])[] = [
+  ['great-vibes', 'zilla-slab'],
+  ['great-vibes', 'lora'],
+  ['parisienne', 'crimson-pro'],
+  ['sacramento', 'nunito-sans'],
+  ['dancing-script', 'bitter'],
+  ['pacifico', 'nunito-sans'],
+  ['caveat', 'zilla-slab'],
+  ['patrick-hand', 'lora'],
+  ['amatic-sc', 'courier-prime'],
+  ['amatic-sc', 'caveat'],
+  ['alfa-slab-one', 'special-elite'],
+  ['crete-round', 'patrick-hand'],
+  ['special-elite', 'sacramento'],
+  ['cutive-mono', 'dancing-script'],
+  ['abril-fatface', 'lora'],
+  ['abril-fatface', 'parisienne'],
+  ['lobster', 'bitter'],
+  ['limelight', 'crimson-pro'],
+  ['bungee', 'special-elite'],
+  ['fredoka', 'patrick-hand'],
+];
+
 /** Sought last for any character its own family lacks. */
 export const PLAIN_FAMILY = 'atkinson-hyperlegible-next';
 
@@ -48,6 +72,12 @@ export const PLAIN_FAMILY = 'atkinson-hyperlegible-next';
 const OWN = /^own-[0-9a-f]{64}$/;
 export const ownFamily = (sha: string): string => `own-${sha}`;
 export const shaOfFamily = (id: string): string | null => (OWN.test(id) ? id.slice(4) : null);
+
+/** What a family is called; `own` are a project's own fonts. */
+export const familyName = (id: string, own: readonly { sha: string; name: string }[] = []): string =>
+  FAMILIES.find((family) => family.id === id)?.name ??
+  own.find(({ sha }) => ownFamily(sha) === id)?.name ??
+  'A font not here';
 
 export const isFamily = (id: string | undefined): boolean =>
   id === undefined || OWN.test(id) || FAMILIES.some((family) => family.id === id);

@@ -5,7 +5,14 @@ import { pathData } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { Box } from '@/core/geometry/box';
-import { seenWithin, type Blended, type DrawnPiece, type Mark, type Picture, type WorkedMark } from '@/core/picture/picture';
+import {
+  seenWithin,
+  type Blended,
+  type DrawnPiece,
+  type Mark,
+  type Picture,
+  type WorkedMark,
+} from '@/core/picture/picture';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/draw';
 

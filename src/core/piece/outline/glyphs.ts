@@ -1,11 +1,15 @@
 /** Words: letters set in lines from the box's top left corner. */
 import { boolean, object, string } from 'yup';
-import { translation } from '@/core/geometry/matrix';
 import type { Size } from '@/core/geometry/box';
-import { transformPath } from '@/core/geometry/path';
 import { joinedPath, joinedSchema, type Joined } from '@/core/piece/outline/joined';
 import type { MadeCut, OutlineKind } from '@/core/piece/outline/kind';
-import { MOST_LETTERS, styleFields, type TextStyle } from '@/core/text/style';
+import {
+  LARGEST_LETTERS,
+  MOST_LETTERS,
+  SMALLEST_LETTERS,
+  styleFields,
+  type TextStyle,
+} from '@/core/text/style';
 import type { GlyphRun, SetText, Typesetter } from '@/core/text/typesetter';
 
 export interface GlyphsOutline extends TextStyle {
@@ -86,4 +90,41 @@ export function wantedSize(outline: GlyphsOutline, box: Size, typesetter: Typese
   if (outline.fixed) return { width: box.width, height: box.height };
   const { width, height } = setGlyphs(outline, box, typesetter).size;
   return { width: outline.wrap ? box.width : Math.max(width, outline.size / 2), height };
+}
+
+/** The largest letter size, to a hundredth of a point, at which all words fit the box; null if none does. */
+export function fittingLetters(outline: GlyphsOutline, box: Size, typesetter: Typesetter): number | null {
+  const fits = (size: number): boolean => {
+    const {
+      over,
+      size: taken,
+      lines,
+    } = setGlyphs({ ...outline, size, wrap: true, fixed: true }, box, typesetter);
+    // A word that had to be parted does not fit either.
+    const parted = lines.some(
+      ({ end }) =>
+        /[\p{L}\p{N}]/u.test(outline.text[end - 1] ?? '') && /[\p{L}\p{N}]/u.test(outline.text[end] ?? ''),
+    );
+    return over === null && taken.width <= box.width + 1e-6 && (!parted || outline.hyphens !== undefined);
+  };
+  if (!fits(SMALLEST_LETTERS)) return null;
+  let low = SMALLEST_LETTERS;
+  let high = Math.min(LARGEST_LETTERS, Math.max(low + 1, box.height * 2));
+  while (high - low > 0.01) {
+    const middle = (low + high) / 2;
+    if (fits(middle)) low = middle;
+    else high = middle;
+  }
+  return Math.floor(low * 100) / 100;
+}
+
+/** How tall the box must be for all its words, points. */
+export const fittingHeight = (outline: GlyphsOutline, box: Size, typesetter: Typesetter): number =>
+  setGlyphs({ ...outline, fixed: undefined }, box, typesetter).size.height;
+
+/** Words that do not fit a box that keeps its height; 0 if all do. */
+export function wordsOver(outline: GlyphsOutline, box: Size, typesetter: Typesetter): number {
+  if (!outline.fixed) return 0;
+  const { over } = setGlyphs(outline, box, typesetter);
+  return over === null ? 0 : outline.text.slice(over).split(/\s+/).filter(Boolean).length;
 }

@@ -7,6 +7,7 @@ import type { PageLight } from '@/core/piece/finish/light';
 import { isInk, isPicture, type Material } from '@/core/piece/material';
 import type { Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
+import type { RunningOutline } from '@/core/piece/outline/running';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, SMALLEST_PIECE } from '@/core/piece/placement/placement';
@@ -133,6 +134,24 @@ export const writeWords = (surfaceId: string, piece: Piece, to: Partial<GlyphsOu
       Object.assign(placement, { x: centre.x, y: centre.y, width, height });
     },
     'write',
+  );
+
+/** Changes words that run along an outline; what is undefined goes. */
+export const changeRunning = (surfaceId: string, id: string, to: Partial<RunningOutline>): Edit =>
+  changePieces(
+    `${to.text === undefined ? 'restyle' : 'write'} words along an outline`,
+    surfaceId,
+    [id],
+    (draft) => {
+      const { outline } = draft;
+      if (outline.kind !== 'running') return;
+      const named = draft.name === nameOfWords(outline.text, draft.role);
+      draft.outline = Object.fromEntries(
+        Object.entries({ ...outline, ...to }).filter(([, value]) => value !== undefined),
+      ) as unknown as RunningOutline;
+      if (named) draft.name = nameOfWords(draft.outline.text, draft.role);
+    },
+    `run ${Object.keys(to).join()}`,
   );
 
 export const changeLight = (surfaceId: string, light: Partial<PageLight>): Edit => ({

@@ -6,12 +6,14 @@ import Collapse from '@mui/material/Collapse';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { memo, useDeferredValue, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { LIFTS } from '@/core/piece/finish/lift';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { Piece } from '@/core/piece/piece';
 import { renamePiece } from '@/core/project/edits/make';
+import { familyName } from '@/core/text/families';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
 import { AboutPage } from '@/features/table/about/AboutPage';
 import { CutControls } from '@/features/table/about/CutControls';
@@ -20,9 +22,18 @@ import { KeepPieces } from '@/features/table/about/KeepButtons';
 import { MaterialControls } from '@/features/table/about/MaterialControls';
 import { PlaceControls } from '@/features/table/about/PlaceControls';
 import { useSession } from '@/features/table/room/context';
+import type { Running } from '@/features/table/words/RunningControls';
+import type { Words } from '@/features/table/words/WordsControls';
 import { selectedPieces, shownProject } from '@/features/table/room/session';
 
-type Part = 'Material' | 'Cut' | 'Finish' | 'Place';
+type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
+
+const WordsControls = dynamic(() =>
+  import('@/features/table/words/WordsControls').then((m) => m.WordsControls),
+);
+const RunningControls = dynamic(() =>
+  import('@/features/table/words/RunningControls').then((m) => m.RunningControls),
+);
 
 export const About = memo(function About() {
   const pieces = useSession(useShallow(selectedPieces));
@@ -35,14 +46,35 @@ export const About = memo(function About() {
 });
 
 const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Piece[] }) {
-  const [open, setOpen] = useState<Part | null>('Place');
+  const [chosen, setOpen] = useState<Part | null>();
+  const fonts = useSession((session) => session.history.project.fonts);
   const unit = useSession((session) => shownProject(session).unit);
   const assets = useSession((session) => shownProject(session).assets);
   const readOnly = useSession((session) => session.readOnly);
   const piece = pieces[0]!;
   const asset = 'asset' in piece.material ? assets[piece.material.asset] : undefined;
   const many = pieces.length > 1;
-  const rows: Record<Part, { summary: string; controls: ReactNode }> = {
+  const written = !many && 'text' in piece.outline;
+  // Until a person opens something else: words are written, other things are placed.
+  const open =
+    chosen === undefined || (chosen === 'Words' && !written) ? (written ? 'Words' : 'Place') : chosen;
+  const rows: Partial<Record<Part, { summary: string; controls: ReactNode }>> = {
+    ...(!many && piece.outline.kind === 'glyphs'
+      ? {
+          Words: {
+            summary: `${familyName(piece.outline.family, fonts)}, ${Math.round(piece.outline.size)} pt`,
+            controls: <WordsControls piece={piece as Words} unit={unit} />,
+          },
+        }
+      : {}),
+    ...(!many && piece.outline.kind === 'running'
+      ? {
+          Words: {
+            summary: `${familyName(piece.outline.family, fonts)}, along an outline`,
+            controls: <RunningControls piece={piece as Running} unit={unit} />,
+          },
+        }
+      : {}),
     Material: {
       summary: many
         ? 'several'
@@ -91,11 +123,11 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
         <Row
           key={part}
           name={part}
-          summary={rows[part].summary}
+          summary={rows[part]!.summary}
           open={open === part}
           onToggle={() => setOpen(open === part ? null : part)}
         >
-          {rows[part].controls}
+          {rows[part]!.controls}
         </Row>
       ))}
       {!readOnly && (

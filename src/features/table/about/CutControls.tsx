@@ -7,6 +7,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { pathData } from '@/core/geometry/path';
 import type { Outline } from '@/core/piece/outline';
 import { ellipse } from '@/core/piece/outline/ellipse';
@@ -26,6 +27,10 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
 const ICON = { width: 26, height: 26 };
+const JoinedControls = dynamic(() =>
+  import('@/features/table/words/JoinedControls').then((m) => m.JoinedControls),
+);
+
 /** Cuts that need no letters never ask the typesetter. */
 const NO_TYPE = undefined as never;
 
@@ -67,7 +72,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const free = pieces.filter(({ placement }) => !placement.locked);
-  const cuttable = free.filter(({ outline }) => outline.kind !== 'glyphs');
+  const cuttable = free.filter(({ outline }) => !('text' in outline));
   const [piece] = cuttable;
   if (!free.length)
     return (
@@ -82,6 +87,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
           Words are cut to their letters.
         </Typography>
       )}
+      {free.length === 1 && free[0]!.outline.kind === 'glyphs' && <JoinedControls piece={free[0]!} />}
       {piece && (
         <>
           <ToggleButtonGroup

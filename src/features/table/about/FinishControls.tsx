@@ -16,6 +16,7 @@ import type { Unit } from '@/core/units/lengths';
 import { useSession } from '@/features/table/room/context';
 import { BlendField } from '@/features/table/about/BlendField';
 import { CurlControls } from '@/features/table/about/CurlControls';
+import { EchoControls } from '@/features/table/about/EchoControls';
 import { LookField } from '@/features/table/about/LookField';
 import { MatControls } from '@/features/table/about/MatControls';
 import { ShadowControls } from '@/features/table/about/ShadowControls';
@@ -94,6 +95,7 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
       <TreatmentControls pieces={free} unit={unit} />
       <MatControls pieces={free} unit={unit} />
       <ShadowControls pieces={free} unit={unit} />
+      <EchoControls pieces={free} unit={unit} />
       <BlendField pieces={free} />
       <LabelledSlider
         label={`Opacity ${Math.round(opacity * 100)} %`}

@@ -2,19 +2,12 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Slider from '@mui/material/Slider';
 import Switch from '@mui/material/Switch';
-import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import {
   IconAdjustmentsHorizontal,
-  IconAlignCenter,
-  IconAlignLeft,
-  IconAlignRight,
   IconAlertTriangle,
   IconBrush,
   IconCircleCheck,
@@ -24,11 +17,11 @@ import {
   IconTemplate,
   IconVector,
 } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isInk, isPicture, pictureScale } from '@/core/piece/material';
 import type { ArtMaterial } from '@/core/piece/material/art';
 import { keepCovered, MOST_ZOOM, WHOLE } from '@/core/piece/material/window';
-import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/text/style';
 import { normalTurn } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { FIRST_INK } from '@/core/project/create';
@@ -36,15 +29,15 @@ import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { changeMaterial, slidePicture } from '@/core/project/edits/make';
 import { describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
-import { fail, ok } from '@/core/result';
-import { FAMILIES } from '@/core/text/families';
 import type { Unit } from '@/core/units/lengths';
 import { PaperField } from '@/features/table/about/PaperField';
 import { InkControls } from '@/features/table/about/InkControls';
 import { InkField } from '@/features/table/inks/InkField';
-import { rewrite } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { LengthField } from '@/ui/LengthField';
+
+const FillControls = dynamic(() => import('@/features/table/words/FillControls').then((m) => m.FillControls));
+const FillButtons = dynamic(() => import('@/features/table/words/FillButtons').then((m) => m.FillButtons));
+const PhotosBehind = dynamic(() => import('@/features/table/words/FillButtons').then((m) => m.PhotosBehind));
 
 /** What a paper becomes when it is made of an ink again. */
 const NEW_INK = '#9e2b45';
@@ -69,13 +62,10 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
     return <Typography variant="body2">Locked: unlock it to change it.</Typography>;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
-      {pieces.length === 1 && piece.outline.kind === 'glyphs' && (
-        <LetterControls piece={piece} readOnly={readOnly} />
-      )}
       {(isInk(piece.material) || piece.material.kind === 'paper') && (
         <PaperField
           label="Made of"
-          none={piece.outline.kind === 'glyphs' ? 'An ink' : 'Cardstock in an ink'}
+          none={'text' in piece.outline ? 'An ink' : 'Cardstock in an ink'}
           paper={piece.material.kind === 'paper' ? piece.material.asset : null}
           disabled={readOnly}
           onNone={() =>
@@ -99,6 +89,11 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           onChange={(material) => perform(changeMaterial(surfaceId, inks, material))}
         />
       )}
+      {pieces.length === 1 && piece.material.kind === 'words' && (
+        <FillControls piece={piece} material={piece.material} unit={unit} />
+      )}
+      {pieces.length === 1 && sheets.length === 1 && !readOnly && <FillButtons piece={piece} />}
+      {pieces.length === 1 && piece.material.kind === 'photos' && <PhotosBehind piece={piece} />}
       {pieces.length > 1 && (
         <Button
           size="small"
@@ -305,68 +300,3 @@ function ArtControls({
 
 const quarter = (turn: number): number => Math.round(turn / 90) * 90;
 const straightening = (turn: number): number => turn - quarter(turn);
-
-function LetterControls({ piece, readOnly }: { piece: Piece; readOnly: boolean }) {
-  const { store } = useRoom();
-  if (piece.outline.kind !== 'glyphs') return null;
-  const { family, size, align, leading } = piece.outline;
-  return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
-      <TextField
-        select
-        label="Letters"
-        value={family}
-        disabled={readOnly}
-        onChange={(event) => rewrite(store, piece.id, { family: event.target.value })}
-        sx={{ gridColumn: '1 / -1' }}
-      >
-        {FAMILIES.map(({ id, name }) => (
-          <MenuItem key={id} value={id} sx={{ fontFamily: `"house ${id}"`, fontSize: 19 }}>
-            {name}
-          </MenuItem>
-        ))}
-      </TextField>
-      <LengthField
-        label="Letter size"
-        unit="pt"
-        disabled={readOnly}
-        shown={String(Math.round(size * 10) / 10)}
-        read={(text) => {
-          const value = Number(text.replace(',', '.').replace('pt', ''));
-          return value >= SMALLEST_LETTERS && value <= LARGEST_LETTERS
-            ? ok(value)
-            : fail(`From ${SMALLEST_LETTERS} to ${LARGEST_LETTERS} pt.`);
-        }}
-        onCommit={(value) => rewrite(store, piece.id, { size: value })}
-      />
-      <LengthField
-        label="Line spacing"
-        disabled={readOnly}
-        shown={String(leading)}
-        read={(text) => {
-          const value = Number(text.replace(',', '.'));
-          return value >= 0.5 && value <= 4 ? ok(value) : fail('From 0.5 to 4.');
-        }}
-        onCommit={(value) => rewrite(store, piece.id, { leading: value })}
-      />
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={align}
-        disabled={readOnly}
-        onChange={(_, next) => next && rewrite(store, piece.id, { align: next })}
-        aria-label="Lines"
-      >
-        <ToggleButton value="left" aria-label="From the left">
-          <IconAlignLeft size={18} />
-        </ToggleButton>
-        <ToggleButton value="centre" aria-label="In the middle">
-          <IconAlignCenter size={18} />
-        </ToggleButton>
-        <ToggleButton value="right" aria-label="To the right">
-          <IconAlignRight size={18} />
-        </ToggleButton>
-      </ToggleButtonGroup>
-    </Box>
-  );
-}

@@ -39,7 +39,8 @@ export type Mode =
   | { kind: 'pick' }
   /** `level` while a line is drawn along what shall be level. */
   | { kind: 'slide'; id: string; level?: boolean }
-  | { kind: 'write'; id: string }
+  /** `range` is what of the text is marked, UTF-16 units; both the same for a caret. */
+  | { kind: 'write'; id: string; range?: readonly [number, number] }
   /** `at` is the point that is held, or with `side` the side that begins there. */
   | { kind: 'reshape'; id: string; at: Spot | null; side: boolean };
 
@@ -73,7 +74,11 @@ export type SheetName =
   | 'steps'
   | 'versions'
   | 'actions'
-  | 'screen';
+  | 'screen'
+  | 'fonts'
+  | 'sentiments'
+  | 'letters'
+  | 'find';
 
 /** A property on its way from one piece to those that are pressed next. */
 export interface Matching {

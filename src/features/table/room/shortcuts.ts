@@ -186,7 +186,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
         .flatMap(({ pile }) => pile)
         .find(({ id }) => id === session.selection[0]);
       if (!piece || piece.placement.locked || session.readOnly) return;
-      if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
+      if (piece.outline.kind === 'glyphs') act.writeOn(store, piece);
       else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
       else act.startReshaping(store);
     },
@@ -235,6 +235,36 @@ export const SHORTCUTS: readonly Shortcut[] = [
   opens('Pieces', 'Shift M', 'Photo mosaic: photos in cells, a picture over them', shifted('m'), 'mosaic'),
   opens('Pieces', 'Shift R', 'Recolour: all or parts of pictures', shifted('r'), 'recolour'),
   opens('Pieces', 'Shift C', 'Colour a stamp in, beneath its lines', shifted('c'), 'colourIn'),
+  opens('Pieces', 'Shift F', 'Letters: all families, in the words being written', shifted('f'), 'fonts'),
+  opens(
+    'Pieces',
+    'Shift L',
+    'Letters of an alphabet: type words, each letter a piece',
+    shifted('l'),
+    'letters',
+  ),
+  opens('Pieces', 'Shift Q', 'Sentiments and quotes', shifted('q'), 'sentiments'),
+  {
+    keys: 'Shift W',
+    does: 'Who and when: a caption from names and dates of the photos',
+    group: 'Pieces',
+    is: shifted('w'),
+    run: (store) => act.layCaption(store),
+  },
+  {
+    keys: 'Shift U',
+    does: 'Words along the outline that is selected',
+    group: 'Pieces',
+    is: shifted('u'),
+    run: (store) => act.runAlong(store),
+  },
+  {
+    keys: 'Ctrl F',
+    does: 'Find and replace words in all pages',
+    group: 'Looking',
+    is: ctrl('f'),
+    run: (store) => store.setState({ sheet: 'find' }),
+  },
   opens('Pieces', 'Shift T', 'Light and tone of photos', shifted('t'), 'tone'),
   {
     keys: 'Shift S',

@@ -34,6 +34,10 @@ const SHEETS: Record<SheetName, Sheet> = {
   versions: dynamic(() => import('@/features/table/sheets/VersionsSheet').then((m) => m.VersionsSheet)),
   match: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.MatchSheet)),
   pages: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.PagesSheet)),
+  fonts: dynamic(() => import('@/features/table/words/FontsSheet').then((m) => m.FontsSheet)),
+  sentiments: dynamic(() => import('@/features/table/words/SentimentsSheet').then((m) => m.SentimentsSheet)),
+  letters: dynamic(() => import('@/features/table/words/LettersSheet').then((m) => m.LettersSheet)),
+  find: dynamic(() => import('@/features/table/words/FindSheet').then((m) => m.FindSheet)),
   screen: dynamic(() => import('@/features/table/sheets/ScreenSheet').then((m) => m.ScreenSheet)),
   actions: dynamic(() => import('@/features/table/sheets/ActionsSheet').then((m) => m.ActionsSheet)),
 };

@@ -3,9 +3,11 @@
 import type { PointerEvent as ReactPointerEvent } from 'react';
 import { apply, compose, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { punchOf } from '@/core/piece/outline/punches';
+import { startOf } from '@/core/piece/outline/running';
 import { valuesFor } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
+import { useSession } from '@/features/table/room/context';
 import { shadowRoot, type Grip } from '@/features/table/stage/drags';
 
 interface Props {
@@ -20,8 +22,17 @@ export function SettingGrips({ piece, view, onGrip }: Props) {
   const fromCorner = compose(lies, translation(-placement.width / 2, -placement.height / 2));
   const punch = outline.kind === 'punch' ? punchOf(outline.punch) : null;
   const value = outline.kind === 'punch' && punch ? valuesFor(punch, placement, outline.settings) : null;
+  const typesetter = useSession((session) => session.typesetter);
+  const start = outline.kind === 'running' ? startOf(outline, placement, typesetter) : null;
   return (
     <g>
+      {start && (
+        <Diamond
+          name="Where the words begin"
+          at={apply(lies, start)}
+          onPointerDown={(event) => onGrip(event, { kind: 'start' })}
+        />
+      )}
       {punch?.settings.map(
         ({ id, name, grip }) =>
           grip && (

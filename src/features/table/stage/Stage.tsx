@@ -14,11 +14,12 @@ import { Lamp } from '@/features/table/stage/Lamp';
 import { Marking } from '@/features/table/stage/Marking';
 import { Dropper } from '@/features/table/stage/Dropper';
 import { Loupe } from '@/features/table/stage/Loupe';
+import { Overflows } from '@/features/table/stage/Overflows';
 import { PeekList } from '@/features/table/stage/PeekList';
 import { SizeTag } from '@/features/table/stage/SizeTag';
 import { SwapPads } from '@/features/table/stage/SwapPads';
 import { Snaps } from '@/features/table/stage/Snaps';
-import { enter, startReshaping } from '@/features/table/room/actions';
+import { enter, startReshaping, writeOn } from '@/features/table/room/actions';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Selection, type SelectionProps } from '@/features/table/stage/Selection';
 import { Grid, Rulers } from '@/features/table/stage/Rulers';
@@ -149,7 +150,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         if (enter(store, top?.id)) return;
         const [piece] = selectedPieces(store.getState());
         if (!piece || piece.placement.locked || readOnly) return;
-        if (piece.outline.kind === 'glyphs') store.setState({ mode: { kind: 'write', id: piece.id } });
+        if (piece.outline.kind === 'glyphs') writeOn(store, piece);
         else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
         else startReshaping(store);
       }}
@@ -257,6 +258,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         )}
       </svg>
       {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
+      <Overflows />
       <PeekList />
       <Loupe />
       {marking && <Marking marking={marking} />}

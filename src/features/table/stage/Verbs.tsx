@@ -35,7 +35,7 @@ import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { RULER } from '@/features/table/stage/Rulers';
 import { groupsAmong } from '@/core/project/edits/group';
-import { shownSurface, type Mode, type SessionStore } from '@/features/table/room/session';
+import { selectedPieces, shownSurface, type Mode, type SessionStore } from '@/features/table/room/session';
 import { useShallow } from 'zustand/react/shallow';
 import { viewMatrix } from '@/features/table/stage/view';
 
@@ -52,6 +52,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
   const groups = useSession(
     useShallow((session) => groupsAmong(shownSurface(session), session.selection, session.entered)),
   );
+  const lettersOfGroup = useSession((session) => act.lettersChosen(session) !== undefined);
   const extent = transformBox(
     viewMatrix(view),
     pieces.map((piece) => extentOf(piece.placement)).reduce(unite),
@@ -61,6 +62,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
     many: pieces.length > 1,
     locked: pieces.every((piece) => piece.placement.locked),
     opened: groups.length === 1,
+    letters: groups.length === 1 && lettersOfGroup,
     photos: pieces.every(({ material }) => material.kind === 'photo') ? pieces.length : 0,
     inside:
       pieces.length > 1
@@ -133,11 +135,11 @@ const verb = (name: string, key: string, icon: ReactNode, run: Verb['run']): Ver
   icon,
   run,
 });
-const into =
-  (kind: 'slide' | 'write'): Verb['run'] =>
+const withChosen =
+  (run: (store: SessionStore, piece: Piece) => void): Verb['run'] =>
   (store) => {
-    const [id] = store.getState().selection;
-    if (id) store.setState({ mode: { kind, id } });
+    const [piece] = selectedPieces(store.getState());
+    if (piece) run(store, piece);
   };
 
 const VERBS = {
@@ -154,8 +156,16 @@ const VERBS = {
     act.ungroupChosen(store),
   ),
   group: verb('Group', 'Ctrl G', <IconStack2 size={18} />, (store) => act.group(store)),
-  write: verb('Write', 'Enter', <IconPencil size={18} />, into('write')),
-  slide: verb('Slide', 'Enter', <IconArrowsMove size={18} />, into('slide')),
+  write: verb('Write', 'Enter', <IconPencil size={18} />, withChosen(act.writeOn)),
+  slide: verb(
+    'Slide',
+    'Enter',
+    <IconArrowsMove size={18} />,
+    withChosen((store, { id }) => store.setState({ mode: { kind: 'slide', id } })),
+  ),
+  retype: verb('Retype', 'Shift L', <IconPencil size={18} />, (store) =>
+    store.setState({ sheet: 'letters' }),
+  ),
   copy: verb('Copy', 'Ctrl D', <IconCopy size={18} />, (store) => act.duplicate(store)),
   mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />, (store) => act.mirror(store)),
   rows: verb('Rows', 'R', <IconGridDots size={18} />, (store) => store.setState({ sheet: 'rows' })),
@@ -187,6 +197,8 @@ interface Chosen {
   locked: boolean;
   /** Whether it is one group. */
   opened: boolean;
+  /** Whether it is words laid in letters. */
+  letters: boolean;
   /** How many, if all are photos. */
   photos: number;
   inside: 'write' | 'slide' | null;
@@ -195,7 +207,7 @@ interface Chosen {
   point: { side: boolean; round: boolean } | null;
 }
 
-function verbsFor({ many, locked, opened, photos, inside, mode, point }: Chosen): Verb[] {
+function verbsFor({ many, locked, opened, letters, photos, inside, mode, point }: Chosen): Verb[] {
   if (mode === 'reshape')
     return [
       VERBS.donePoints,
@@ -211,6 +223,7 @@ function verbsFor({ many, locked, opened, photos, inside, mode, point }: Chosen)
   if (mode === 'slide') return [VERBS.doneSliding, VERBS.level];
   if (locked) return [VERBS.copy, VERBS.unlock];
   return [
+    ...(letters ? [VERBS.retype] : []),
     ...(opened ? [VERBS.open] : []),
     ...(many && photos && !opened ? [VERBS.arrange] : []),
     ...(photos === 2 && !opened ? [VERBS.swap] : []),

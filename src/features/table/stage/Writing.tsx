@@ -1,17 +1,56 @@
 'use client';
 /** Typing on the page: the words themselves are drawn as always; a hidden field takes the keys, a caret shows where. */
-import { useEffect, useRef, useState } from 'react';
-import { apply, compose, invert, translation } from '@/core/geometry/matrix';
+import {
+  useEffect,
+  useRef,
+  type MouseEvent as ReactMouseEvent,
+  type PointerEvent as ReactPointerEvent,
+} from 'react';
+import { apply, compose, invert, translation, type Point } from '@/core/geometry/matrix';
 import { setGlyphs } from '@/core/piece/outline/glyphs';
 import { placementMatrix } from '@/core/piece/placement/placement';
+import { listMark } from '@/core/text/setting';
+import { MOST_LETTERS } from '@/core/text/style';
 import type { SetLine } from '@/core/text/typesetter';
 import { rewrite, stopWriting } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/room/session';
 import { toPage, viewMatrix } from '@/features/table/stage/view';
 
+const NOTHING = [0, 0] as const;
+
 const lineAt = (lines: readonly SetLine[], index: number): SetLine =>
   lines.findLast((line) => index >= line.start) ?? lines[0]!;
+
+/** The place between two characters that is nearest to a point of the box. */
+function indexAt(lines: readonly SetLine[], { x, y }: Point): number {
+  // Of several columns the one whose lines are nearest.
+  const away = (line: SetLine) => {
+    const [left, right] = [Math.min(...line.carets), Math.max(...line.carets)];
+    return Math.max(0, left - x, x - right);
+  };
+  const columns = [...new Set(lines.map(({ column }) => column))];
+  const column = columns.reduce((best, each) => {
+    const least = (of: number) => Math.min(...lines.filter((line) => line.column === of).map(away));
+    return least(each) < least(best) ? each : best;
+  }, columns[0]!);
+  const own = lines.filter((line) => line.column === column);
+  const line = own.findLast((candidate) => y >= candidate.top) ?? own[0]!;
+  let best = 0;
+  line.carets.forEach((caret, i) => {
+    if (Math.abs(caret - x) < Math.abs(line.carets[best]! - x)) best = i;
+  });
+  return line.start + best;
+}
+
+/** The word round a place. */
+function wordRound(text: string, at: number): [number, number] {
+  const letters = /[\p{L}\p{N}\p{M}’']/u;
+  let [from, to] = [at, at];
+  while (from > 0 && letters.test(text[from - 1]!)) from--;
+  while (to < text.length && letters.test(text[to]!)) to++;
+  return [from, to];
+}
 
 const xAt = (line: SetLine, index: number): number =>
   line.carets[Math.min(line.carets.length - 1, Math.max(0, index - line.start))] ?? 0;
@@ -22,13 +61,23 @@ export function Writing({ id }: { id: string }) {
   const typesetter = useSession((session) => session.typesetter);
   const piece = useSession((session) => settledPieces(session, [id])[0]);
   const field = useRef<HTMLTextAreaElement>(null);
-  const [range, setRange] = useState<[number, number]>([0, 0]);
+  /** Where a hand that marks words pressed down; null while none does. */
+  const pressed = useRef<number | null>(null);
+  const range = useSession(({ mode }) => (mode.kind === 'write' ? (mode.range ?? NOTHING) : NOTHING));
+  const setRange = (from: number, to: number) =>
+    store.setState({ mode: { kind: 'write', id, range: [from, to] } });
 
   useEffect(() => {
     const area = field.current;
+    const { mode } = store.getState();
+    const [from, to] = (mode.kind === 'write' && mode.range) || [
+      area?.value.length ?? 0,
+      area?.value.length ?? 0,
+    ];
     area?.focus({ preventScroll: true });
-    area?.setSelectionRange(area.value.length, area.value.length);
-  }, [id]);
+    area?.setSelectionRange(from, to);
+    store.setState({ mode: { kind: 'write', id, range: [from, to] } });
+  }, [id, store]);
 
   if (!piece || piece.outline.kind !== 'glyphs') return null;
   const { outline, placement } = piece;
@@ -47,22 +96,41 @@ export function Writing({ id }: { id: string }) {
 
   const noteRange = () => {
     const area = field.current;
-    if (area) setRange([area.selectionStart, area.selectionEnd]);
+    if (area && (area.selectionStart !== from || area.selectionEnd !== to))
+      setRange(area.selectionStart, area.selectionEnd);
   };
-  const placeCaret = (clientX: number, clientY: number, box: DOMRect) => {
-    const page = toPage(view, { x: clientX - box.left, y: clientY - box.top });
+  const mark = (start: number, end: number) => {
+    field.current?.focus({ preventScroll: true });
+    field.current?.setSelectionRange(
+      Math.min(start, end),
+      Math.max(start, end),
+      start <= end ? 'forward' : 'backward',
+    );
+    noteRange();
+  };
+  const placeOf = (event: ReactPointerEvent | ReactMouseEvent) => {
+    const box = event.currentTarget.closest('svg')!.getBoundingClientRect();
+    const onPage = toPage(view, { x: event.clientX - box.left, y: event.clientY - box.top });
     const inText = apply(
       invert(compose(placementMatrix(placement), translation(-placement.width / 2, -placement.height / 2))),
-      page,
+      onPage,
     );
-    const line = set.lines.findLast((candidate) => inText.y >= candidate.top) ?? set.lines[0]!;
-    let best = line.start;
-    line.carets.forEach((x, i) => {
-      if (Math.abs(x - inText.x) < Math.abs(xAt(line, best) - inText.x)) best = line.start + i;
-    });
-    field.current?.focus();
-    field.current?.setSelectionRange(best, best);
-    noteRange();
+    return indexAt(set.lines, inText);
+  };
+  /** A list goes on with its next mark, and ends where an item is left empty. */
+  const goOn = (): boolean => {
+    if (from !== to) return false;
+    const begin = outline.text.lastIndexOf('\n', from - 1) + 1;
+    const paragraph = outline.text.slice(begin, from);
+    const sign = listMark(paragraph);
+    if (!sign) return false;
+    const bare = paragraph === sign;
+    const number = /^(\d+)(.*)$/.exec(sign);
+    const next = bare ? '' : `\n${number ? `${Number(number[1]) + 1}${number[2]}` : sign}`;
+    const start = bare ? begin : from;
+    rewrite(store, id, { text: outline.text.slice(0, start) + next + outline.text.slice(from) });
+    requestAnimationFrame(() => mark(start + next.length, start + next.length));
+    return true;
   };
 
   return (
@@ -77,19 +145,24 @@ export function Writing({ id }: { id: string }) {
             onPointerDown={(event) => {
               event.stopPropagation();
               event.preventDefault();
-              placeCaret(
-                event.clientX,
-                event.clientY,
-                event.currentTarget.ownerSVGElement!.getBoundingClientRect(),
-              );
+              event.currentTarget.setPointerCapture(event.pointerId);
+              const at = placeOf(event);
+              pressed.current = event.shiftKey ? from : at;
+              mark(pressed.current, at);
+            }}
+            onPointerMove={(event) => pressed.current !== null && mark(pressed.current, placeOf(event))}
+            onPointerUp={() => (pressed.current = null)}
+            onDoubleClick={(event) => {
+              event.stopPropagation();
+              mark(...wordRound(outline.text, placeOf(event)));
             }}
           />
           {chosen.map(({ line, start, end }) => (
             <rect
               key={line.start}
-              x={xAt(line, start)}
+              x={Math.min(xAt(line, start), xAt(line, end))}
               y={line.top}
-              width={Math.max(2, xAt(line, end) - xAt(line, start))}
+              width={Math.max(2, Math.abs(xAt(line, end) - xAt(line, start)))}
               height={line.height}
               fill="#2f6f68"
               opacity={0.3}
@@ -109,15 +182,16 @@ export function Writing({ id }: { id: string }) {
       </svg>
       <textarea
         ref={field}
-        aria-label={piece.role === 'title' ? 'Title words' : 'Journaling words'}
+        aria-label={`${piece.role === 'title' ? 'Title' : piece.role === 'caption' ? 'Caption' : 'Journaling'} words`}
         value={outline.text}
-        maxLength={20_000}
+        maxLength={MOST_LETTERS}
         onChange={(event) => {
           rewrite(store, id, { text: event.target.value });
           requestAnimationFrame(noteRange);
         }}
         onSelect={noteRange}
         onKeyDown={(event) => {
+          if (event.key === 'Enter' && goOn()) event.preventDefault();
           if (event.key === 'Escape') {
             event.preventDefault();
             stopWriting(store);
@@ -130,7 +204,8 @@ export function Writing({ id }: { id: string }) {
         }}
         onBlur={(event) => {
           // Leaving for the panel keeps writing; leaving for the page ends it.
-          if (!(event.relatedTarget as HTMLElement | null)?.closest('[data-about]')) stopWriting(store);
+          const to = event.relatedTarget as HTMLElement | null;
+          if (!to?.closest('[data-about], [role="dialog"], .MuiPopover-root')) stopWriting(store);
         }}
         spellCheck
         style={{

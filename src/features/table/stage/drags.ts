@@ -16,6 +16,7 @@ import {
   type SnapReason,
 } from '@/core/page/snap';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { startNear } from '@/core/piece/outline/running';
 import { FARTHEST_SHADOW } from '@/core/piece/finish/shadow';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { SettingId } from '@/core/piece/outline/punches/punch';
@@ -23,7 +24,7 @@ import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, resized, type Placement, type Side } from '@/core/piece/placement/placement';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { setPunch } from '@/core/project/edits/cut';
-import { changeFinish } from '@/core/project/edits/make';
+import { changeFinish, changeRunning } from '@/core/project/edits/make';
 import { isBackground } from '@/core/project/edits/pile';
 import { carryPieces, movePieces, placePiece, scaleWords } from '@/core/project/edits/place';
 import { swapPhotos } from '@/core/project/edits/photos';
@@ -57,6 +58,7 @@ export type Grip =
   | { kind: 'turn' }
   | { kind: 'setting'; id: SettingId }
   | { kind: 'shadow'; index: number }
+  | { kind: 'start' }
   | { kind: 'slit'; crossing: Crossing; end: 'a' | 'b' }
   | { kind: 'knot' | 'side'; spot: Spot }
   | { kind: 'handle'; spot: Spot; which: 'before' | 'after' };
@@ -179,7 +181,7 @@ export function resizeDrag(
   return (now, held) => {
     const to = toPage(view, now);
     const how = {
-      free: held.shiftKey && outline.kind !== 'glyphs',
+      free: held.shiftKey,
       // A thing that is shown whole keeps its shape from every side, unless Shift is held.
       whole: material.kind === 'art',
       centred: held.altKey,
@@ -195,8 +197,8 @@ export function resizeDrag(
       }
     }
     if (outline.kind !== 'glyphs') return { edit: placePiece(surfaceId, piece, 'resize', next), snapped };
-    if (sx !== 0 && sy !== 0) return { edit: scaleWords(surfaceId, piece, next), snapped };
-    return { edit: reflow(surfaceId, piece, next, typesetter), snapped };
+    if (sx !== 0 && sy !== 0 && !held.shiftKey) return { edit: scaleWords(surfaceId, piece, next), snapped };
+    return { edit: reflow(surfaceId, piece, next, sy !== 0, typesetter), snapped };
   };
 }
 
@@ -328,10 +330,19 @@ export function frameDrag(store: SessionStore, from: Point, kept: readonly strin
   };
 }
 
-/** A side drawn wider or narrower sets the words in a new column; the letters keep their size. */
-function reflow(surfaceId: string, piece: Piece, to: Placement, typesetter: Typesetter): Edit | null {
+/**
+ * A side drawn wider or narrower sets the words in a new column; the letters keep their size. A box whose height was drawn
+ * keeps that height from then on.
+ */
+function reflow(
+  surfaceId: string,
+  piece: Piece,
+  to: Placement,
+  tall: boolean,
+  typesetter: Typesetter,
+): Edit | null {
   if (piece.outline.kind !== 'glyphs') return null;
-  const outline: GlyphsOutline = { ...piece.outline, wrap: true };
+  const outline: GlyphsOutline = { ...piece.outline, wrap: true, ...(tall ? { fixed: true } : {}) };
   const { height } = wantedSize(outline, to, typesetter);
   const drop = apply(placementMatrix({ ...to, x: 0, y: 0 }), { x: 0, y: (height - to.height) / 2 });
   const place = placePiece(surfaceId, piece, 'resize', { ...to, x: to.x + drop.x, y: to.y + drop.y, height });
@@ -352,6 +363,18 @@ export function settingDrag(session: Session, piece: Piece, id: SettingId): Drag
     const from = { x: own.x + placement.width / 2, y: own.y + placement.height / 2 };
     const value = Math.min(setting.most, Math.max(setting.least, setting.grip.value(placement, from)));
     return { edit: setPunch(session.surfaceId, [piece], outline.punch, { [id]: value }) };
+  };
+}
+
+/** Where words that run along an outline begin. */
+export function startDrag({ surfaceId, view, typesetter }: Session, piece: Piece): Drag {
+  const { outline, placement } = piece;
+  return (now) => {
+    if (outline.kind !== 'running') return { edit: null };
+    const own = apply(invert(placementMatrix(placement)), toPage(view, now));
+    return {
+      edit: changeRunning(surfaceId, piece.id, { start: startNear(outline, placement, typesetter, own) }),
+    };
   };
 }
 

@@ -24,6 +24,7 @@ import {
   scaleDrag,
   settingDrag,
   shadowDrag,
+  startDrag,
   slitDrag,
   turnDrag,
   type Drag,
@@ -188,13 +189,15 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
           ? settingDrag(session, pieces[0]!, hold.id)
           : hold.kind === 'shadow'
             ? shadowDrag(session, pieces[0]!, hold.index)
-            : hold.kind === 'slit'
-              ? slitDrag(session, hold.crossing, hold.end)
-              : 'spot' in hold
-                ? knotDrag(session, hold, from)
-                : pieces.length === 1
-                  ? resizeDrag(session, pieces[0]!, hold, from)
-                  : scaleDrag(session, pieces, hold, from);
+            : hold.kind === 'start'
+              ? startDrag(session, pieces[0]!)
+              : hold.kind === 'slit'
+                ? slitDrag(session, hold.crossing, hold.end)
+                : 'spot' in hold
+                  ? knotDrag(session, hold, from)
+                  : pieces.length === 1
+                    ? resizeDrag(session, pieces[0]!, hold, from)
+                    : scaleDrag(session, pieces, hold, from);
     begin(event as ReactPointerEvent, { from, drag, tap: () => {} }, true);
   }
 

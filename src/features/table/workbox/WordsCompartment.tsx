@@ -2,6 +2,12 @@
 /** Words lie in the workbox too: a title or journaling, begun by a press or dragged to its spot. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Tooltip from '@mui/material/Tooltip';
+import { IconAlphabetLatin, IconCalendarUser, IconQuote, IconRotate } from '@tabler/icons-react';
+import { layCaption, runAlong } from '@/features/table/room/actions';
+import { useRoom } from '@/features/table/room/context';
+import type { SessionStore } from '@/features/table/room/session';
 import { writeCarried, type Carried } from '@/features/table/workbox/carry';
 
 interface Props {
@@ -9,7 +15,25 @@ interface Props {
   onLay: (carried: Carried, anchor: HTMLElement) => void;
 }
 
+const MORE = [
+  {
+    name: 'Sentiments and quotes',
+    keys: 'Shift Q',
+    Icon: IconQuote,
+    run: (store: SessionStore) => store.setState({ sheet: 'sentiments' }),
+  },
+  {
+    name: 'Letters of an alphabet',
+    keys: 'Shift L',
+    Icon: IconAlphabetLatin,
+    run: (store: SessionStore) => store.setState({ sheet: 'letters' }),
+  },
+  { name: 'Words along an outline', keys: 'Shift U', Icon: IconRotate, run: runAlong },
+  { name: 'Who and when', keys: 'Shift W', Icon: IconCalendarUser, run: layCaption },
+] as const;
+
 export function WordsCompartment({ readOnly, onLay }: Props) {
+  const { store } = useRoom();
   return (
     <Box
       component="section"
@@ -24,12 +48,35 @@ export function WordsCompartment({ readOnly, onLay }: Props) {
         display: 'flex',
         flexDirection: 'column',
         justifyContent: 'center',
-        gap: 1,
+        gap: 0.75,
         boxShadow: 'inset 0 2px 5px rgba(60,40,15,0.16)',
       }}
     >
       <WordsButton role="title" sample="Aa" font="great-vibes" disabled={readOnly} onLay={onLay} />
       <WordsButton role="journaling" sample="abc" font="caveat" disabled={readOnly} onLay={onLay} />
+      <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
+        {MORE.map(({ name, keys, Icon, run }) => (
+          <Tooltip key={name} title={`${name} (${keys})`}>
+            <span>
+              <IconButton
+                color="inherit"
+                aria-label={name}
+                disabled={readOnly}
+                onClick={() => run(store)}
+                sx={{
+                  border: 1,
+                  borderColor: 'divider',
+                  bgcolor: 'background.paper',
+                  borderRadius: 1.5,
+                  p: 0.75,
+                }}
+              >
+                <Icon size={19} />
+              </IconButton>
+            </span>
+          </Tooltip>
+        ))}
+      </Box>
     </Box>
   );
 }
@@ -55,7 +102,7 @@ function WordsButton({ role, sample, font, disabled, onLay }: ButtonProps) {
         border: 1,
         borderColor: 'divider',
         bgcolor: 'background.paper',
-        height: 46,
+        height: 40,
         px: 1.5,
         whiteSpace: 'nowrap',
       }}

@@ -3,7 +3,7 @@ import { naming, together, type Edit } from '@/core/project/edits/edit';
 import { MATCHES, matchPieces } from '@/core/project/edits/match';
 import { removePieces } from '@/core/project/edits/pile';
 import { hidePieces, lockPieces, mirrorPieces, movePieces } from '@/core/project/edits/place';
-import { writeWords } from '@/core/project/edits/make';
+import { rewritten, writeWords } from '@/core/project/edits/make';
 import { wantedSize } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { toPoints } from '@/core/units/lengths';
@@ -70,15 +70,25 @@ export function match(store: SessionStore, { from, what }: Matching, ids: readon
 
 function styleEdits(session: Session, from: Piece, pieces: readonly Piece[]): Edit[] {
   if (from.outline.kind !== 'glyphs') return [];
-  const { family, size, align: side, leading } = from.outline;
-  const style = { family, size, align: side, leading };
+  const {
+    family,
+    size,
+    tracking,
+    features,
+    align: side,
+    leading,
+    hyphens,
+    hanging,
+    style: kept,
+  } = from.outline;
+  const style = { family, size, tracking, features, align: side, leading, hyphens, hanging, style: kept };
   return pieces.flatMap((piece) =>
     piece.outline.kind === 'glyphs'
       ? writeWords(
           session.surfaceId,
           piece,
           style,
-          wantedSize({ ...piece.outline, ...style }, piece.placement, session.typesetter),
+          wantedSize(rewritten(piece.outline, style), piece.placement, session.typesetter),
         )
       : [],
   );

@@ -1,0 +1,392 @@
+/** What is done to words: begun, written on, written otherwise, fitted to their box. */
+import { fittingHeight, fittingLetters, wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { isInk } from '@/core/piece/material';
+import { isBase, sizeFor, type Base, type RunningOutline } from '@/core/piece/outline/running';
+import { finishOf } from '@/core/piece/finish';
+import { LIFTS } from '@/core/piece/finish/lift';
+import { placedAt } from '@/core/piece/placement/placement';
+import type { Piece } from '@/core/piece/piece';
+import { toPoints } from '@/core/units/lengths';
+import { captionPiece, captionText, whoAndWhen } from '@/core/project/caption';
+import { wordsPiece, type Spot } from '@/core/project/create';
+import { changePieces, together } from '@/core/project/edits/edit';
+import {
+  changeMaterial,
+  changeRunning as changeRunningEdit,
+  nameOfWords,
+  rewritten,
+  writeWords,
+} from '@/core/project/edits/make';
+import { groupsAmong } from '@/core/project/edits/group';
+import { layPieces, removePieces } from '@/core/project/edits/pile';
+import { stylesOf } from '@/core/project/edits/styles';
+import type { Group } from '@/core/project/model';
+import { textsOf } from '@/core/project/needs';
+import { arranged, rearranged, type Arrangement } from '@/core/sentiments/laid';
+import { listMark } from '@/core/text/setting';
+import { ownOf, spanned, type Own } from '@/core/text/spans';
+import { LARGEST_LETTERS, MOST_SCALE, LEAST_SCALE, SMALLEST_LETTERS } from '@/core/text/style';
+import { newId } from '@/features/shared/ids';
+import { page } from '@/features/table/room/actions/choosing';
+import { freeSpot, middle } from '@/features/table/room/actions/laying';
+import { settledPieces, type Session, type SessionStore } from '@/features/table/room/session';
+
+/** The side of the page the house's letter sizes are meant for, points. */
+const USUAL_SIDE = 864;
+
+/** Lays empty words and begins writing on the page; words left empty are taken away again. */
+export function startWords(store: SessionStore, role: 'title' | 'journaling', spot?: Spot): void {
+  const session = store.getState();
+  if (session.readOnly) return;
+  const { width, height } = page(session);
+  const { ink, id, name: _, ...style } = stylesOf(session.history.project).find((one) => one.id === role)!;
+  const size = Math.max(9, Math.round(style.size * Math.min(1, Math.min(width, height) / USUAL_SIDE)));
+  const outline: GlyphsOutline = {
+    kind: 'glyphs',
+    text: '',
+    ...structuredClone(style),
+    size,
+    wrap: role === 'journaling',
+    ...(size === style.size ? { style: id } : {}),
+  };
+  const piece = wordsPiece(newId(), role, outline, ink, spot ?? middle(session), session.typesetter);
+  const column = role === 'journaling' ? width * 0.4 : size * 2;
+  const laid = {
+    ...piece,
+    placement: { ...piece.placement, width: column, height: size * outline.leading },
+  };
+  session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'write'));
+  store.setState({ selection: [laid.id], mode: { kind: 'write', id: laid.id, range: [0, 0] } });
+}
+
+const wordsOf = (session: Session, id: string): (Piece & { outline: GlyphsOutline }) | null => {
+  const [piece] = settledPieces(session, [id]);
+  return piece?.outline.kind === 'glyphs' ? (piece as Piece & { outline: GlyphsOutline }) : null;
+};
+
+export function rewrite(store: SessionStore, id: string, to: Partial<GlyphsOutline>): void {
+  const session = store.getState();
+  const piece = wordsOf(session, id);
+  if (!piece) return;
+  const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, session.typesetter);
+  session.perform(writeWords(session.surfaceId, piece, to, wanted));
+}
+
+/** Ends writing: words that were left empty go. */
+export function stopWriting(store: SessionStore): void {
+  const session = store.getState();
+  const { mode } = session;
+  if (mode.kind !== 'write') return;
+  store.setState({ mode: { kind: 'pick' } });
+  const [piece] = settledPieces(session, [mode.id]);
+  if (piece?.outline.kind === 'glyphs' && piece.outline.text.trim() === '') {
+    session.perform(removePieces(session.surfaceId, [piece]));
+    store.getState().select([]);
+  }
+}
+
+/** The stretch of a piece's words that is marked while it is written; all of them without. */
+export function marked({ mode }: Session, { id, outline }: Piece): [number, number] | null {
+  if (mode.kind !== 'write' || mode.id !== id || outline.kind !== 'glyphs' || !mode.range) return null;
+  const [from, to] = [Math.min(...mode.range), Math.max(...mode.range)];
+  return from === to || (from === 0 && to === outline.text.length) ? null : [from, to];
+}
+
+/** How what is marked, or all of it, is written. */
+export function writtenNow(
+  session: Session,
+  piece: Piece & { outline: GlyphsOutline },
+): Own & { size: number } {
+  const { outline, material } = piece;
+  const { family, size, tracking, features } = outline;
+  const range = marked(session, piece);
+  const ink = isInk(material) && material.kind === 'ink' ? material.colour : undefined;
+  const own = range ? ownOf(outline, ...range) : {};
+  return { family, tracking, features, ink, ...own, size: size * (own.scale ?? 1) };
+}
+
+/** Writes what is marked, or all of it, otherwise. */
+export function letter(store: SessionStore, id: string, { size, ...to }: Own & { size?: number }): void {
+  const session = store.getState();
+  const piece = wordsOf(session, id);
+  if (!piece) return;
+  const { outline } = piece;
+  const range = marked(session, piece);
+  if (range) {
+    const scale =
+      size === undefined ? {} : { scale: Math.min(MOST_SCALE, Math.max(LEAST_SCALE, size / outline.size)) };
+    return rewrite(store, id, { spans: spanned(outline.spans ?? [], ...range, { ...to, ...scale }) });
+  }
+  const { ink, ...letters } = to;
+  const cleared = Object.fromEntries(Object.keys(to).map((key) => [key, undefined]));
+  const spans = spanned(outline.spans ?? [], 0, outline.text.length, cleared);
+  const change: Partial<GlyphsOutline> = {
+    ...letters,
+    ...(size === undefined ? {} : { size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, size)) }),
+    ...(outline.spans ? { spans } : {}),
+  };
+  const wanted = wantedSize(rewritten(outline, change), piece.placement, session.typesetter);
+  const edits = [writeWords(session.surfaceId, piece, change, wanted)];
+  if (ink) edits.push(changeMaterial(session.surfaceId, [piece], { kind: 'ink', colour: ink }));
+  session.perform({
+    ...together(ink ? `ink ${piece.role}` : edits[0]!.label, edits),
+    merge: edits.at(-1)!.merge,
+  });
+}
+
+/** Makes the letters as large as the box allows; false if no size fits. */
+export function fitLetters(store: SessionStore, id: string): boolean {
+  const session = store.getState();
+  const piece = wordsOf(session, id);
+  if (!piece) return false;
+  const size = fittingLetters(piece.outline, piece.placement, session.typesetter);
+  if (size === null) return false;
+  const { width, height } = piece.placement;
+  session.perform({
+    ...writeWords(session.surfaceId, piece, { size, wrap: true, fixed: true }, { width, height }),
+    label: 'fit letters to their box',
+    merge: undefined,
+  });
+  return true;
+}
+
+/** Makes the box as tall as its words; it keeps that height or goes on growing with them, as before. */
+export function fitBox(store: SessionStore, id: string): void {
+  const session = store.getState();
+  const piece = wordsOf(session, id);
+  if (!piece) return;
+  const { width } = piece.placement;
+  const height = fittingHeight(piece.outline, piece.placement, session.typesetter);
+  session.perform({
+    ...writeWords(session.surfaceId, piece, {}, { width, height }),
+    label: 'fit box to its words',
+    merge: undefined,
+  });
+}
+
+/** Whether the box keeps its height. */
+export function fixBox(store: SessionStore, id: string, fixed: boolean): void {
+  const session = store.getState();
+  const piece = wordsOf(session, id);
+  if (!piece) return;
+  const to = { fixed: fixed || undefined, wrap: true };
+  const { width, height } = piece.placement;
+  const wanted = fixed
+    ? { width, height }
+    : wantedSize(rewritten(piece.outline, to), { width, height }, session.typesetter);
+  session.perform({
+    ...writeWords(session.surfaceId, piece, to, wanted),
+    label: fixed ? 'keep the box as it is' : 'let the box grow',
+  });
+}
+
+/** Gives the marked paragraphs, or all, a list's marks, or takes them away. */
+export function toggleList(store: SessionStore, id: string, kind: 'points' | 'numbers'): void {
+  const session = store.getState();
+  const piece = wordsOf(session, id);
+  if (!piece) return;
+  const { text } = piece.outline;
+  const [from, to] = marked(session, piece) ?? [0, text.length];
+  let at = 0;
+  let number = 0;
+  const paragraphs = text.split('\n').map((paragraph) => {
+    const inside = at + paragraph.length >= from && at <= to;
+    at += paragraph.length + 1;
+    return { paragraph, inside, mark: listMark(paragraph) };
+  });
+  const wanted = (mark: string) => (kind === 'points' ? mark.startsWith('•') : /^\d/.test(mark));
+  const on = !paragraphs.every(({ inside, mark, paragraph }) => !inside || !paragraph.trim() || wanted(mark));
+  const next = paragraphs.map(({ paragraph, inside, mark }) => {
+    if (!inside || !paragraph.trim()) return paragraph;
+    number++;
+    const bare = paragraph.slice(mark.length);
+    return on ? `${kind === 'points' ? '•' : `${number}.`} ${bare}` : bare;
+  });
+  rewrite(store, id, { text: next.join('\n'), ...(on ? { wrap: true } : {}) });
+}
+
+/** What is known of who and when on this page, in words; empty if nothing is. */
+export const captionNow = ({ history: { project }, surfaceId }: Session): string =>
+  captionText(
+    whoAndWhen(
+      project,
+      project.surfaces.find(({ id }) => id === surfaceId)!,
+    ),
+    navigator.language,
+  );
+
+/** Sets a small caption of who and when in a quiet corner; with nothing known, an empty one to be written in. */
+export function layCaption(store: SessionStore): void {
+  const session = store.getState();
+  if (session.readOnly) return;
+  const { project } = session.history;
+  const text = captionNow(session);
+  const piece = captionPiece(newId(), project, page(session), text || 'Who and when', session.typesetter);
+  session.perform({ ...layPieces(session.surfaceId, [piece], []), label: 'set who and when' });
+  store.getState().select([piece.id]);
+  if (!text) store.setState({ mode: { kind: 'write', id: piece.id, range: [0, 'Who and when'.length] } });
+}
+
+/** Opens words to be written on, with all of them before the caret. */
+export function writeOn(store: SessionStore, piece: Piece): void {
+  const long = piece.outline.kind === 'glyphs' ? piece.outline.text.length : 0;
+  store.setState({ mode: { kind: 'write', id: piece.id, range: [long, long] } });
+}
+
+/** Words that run along the outline of what is selected, or along a circle; words that are selected with it are those. */
+export function runAlong(store: SessionStore): void {
+  const session = store.getState();
+  if (session.readOnly) return;
+  const pieces = settledPieces(session, session.selection);
+  const written = pieces.find(({ outline }) => outline.kind === 'glyphs');
+  const shape = pieces.find(({ outline }) => isBase(outline));
+  const { width, height } = page(session);
+  const side = Math.min(width, height) * 0.4;
+  const base: Base = shape && isBase(shape.outline) ? structuredClone(shape.outline) : { kind: 'ellipse' };
+  const spot = middle(session);
+  const placement =
+    shape?.placement ?? placedAt({ x: spot.x - side / 2, y: spot.y - side / 2, width: side, height: side });
+  const style = stylesOf(session.history.project).find(({ id }) => id === 'subtitle')!;
+  const from = written?.outline.kind === 'glyphs' ? written.outline : null;
+  const outline: RunningOutline = {
+    kind: 'running',
+    text: from?.text.trim() || 'around and around',
+    family: from?.family ?? style.family,
+    size: from ? from.size : Math.max(SMALLEST_LETTERS, Math.min(placement.width, placement.height) / 11),
+    ...(from?.tracking ? { tracking: from.tracking } : {}),
+    base,
+    side: 'outside',
+    clockwise: true,
+    start: 0,
+    repeat: true,
+    between: ' · ',
+    corners: 'break',
+    gap: toPoints(1 / 24, 'in'),
+  };
+  const piece: Piece = {
+    id: newId(),
+    name: nameOfWords(outline.text, 'title'),
+    role: 'title',
+    material: written?.material.kind === 'ink' ? { ...written.material } : { kind: 'ink', colour: style.ink },
+    outline,
+    finish: finishOf(LIFTS.ink),
+    placement: { ...placement, locked: false, hidden: false },
+  };
+  session.perform(
+    together('run words along an outline', [
+      layPieces(session.surfaceId, [piece], []),
+      ...(written ? [removePieces(session.surfaceId, [written])] : []),
+    ]),
+  );
+  store.getState().select([piece.id]);
+}
+
+const runningOf = (session: Session, id: string) => {
+  const [piece] = settledPieces(session, [id]);
+  return piece?.outline.kind === 'running' ? { piece, outline: piece.outline } : null;
+};
+
+export function changeRunning(store: SessionStore, id: string, to: Partial<RunningOutline>): void {
+  const session = store.getState();
+  if (runningOf(session, id)) session.perform(changeRunningEdit(session.surfaceId, id, to));
+}
+
+/** Letters as large as lets the words stand there so often, nothing added between them. */
+export function fitRepeats(store: SessionStore, id: string, repeats: number): void {
+  const session = store.getState();
+  const found = runningOf(session, id);
+  if (!found) return;
+  const size = sizeFor(found.outline, repeats, found.piece.placement, session.typesetter);
+  changeRunning(store, id, {
+    size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, size)),
+    repeat: true,
+  });
+}
+
+/** The same words in lines again. */
+export function straightenWords(store: SessionStore, id: string): void {
+  const session = store.getState();
+  const found = runningOf(session, id);
+  if (!found) return;
+  const { text, family, size, tracking, features } = found.outline;
+  const outline: GlyphsOutline = {
+    kind: 'glyphs',
+    text,
+    family,
+    size,
+    ...(tracking ? { tracking } : {}),
+    ...(features ? { features: [...features] } : {}),
+    align: 'left',
+    leading: 1.2,
+    wrap: false,
+  };
+  const wanted = wantedSize(outline, { width: 0, height: 0 }, session.typesetter);
+  session.perform(
+    changePieces('lay words in lines', session.surfaceId, [id], (draft) => {
+      draft.outline = outline;
+      Object.assign(draft.placement, wanted);
+    }),
+  );
+}
+
+/** What is written on a piece. */
+export const wordsOn = (piece: Piece): string => textsOf(piece)[0] ?? '';
+
+/** The family of what is selected or marked. */
+export function familyNow(session: Session): string | undefined {
+  const [piece] = settledPieces(session, session.selection);
+  if (!piece) return undefined;
+  if (piece.outline.kind === 'glyphs')
+    return writtenNow(session, piece as Piece & { outline: GlyphsOutline }).family;
+  return piece.outline.kind === 'running' ? piece.outline.family : undefined;
+}
+
+/** Gives what is marked, or all words that are selected, a family. */
+export function giveFamily(store: SessionStore, family: string): void {
+  const session = store.getState();
+  for (const { id, outline, placement } of settledPieces(session, session.selection)) {
+    if (placement.locked) continue;
+    if (outline.kind === 'glyphs') letter(store, id, { family, features: undefined });
+    if (outline.kind === 'running') changeRunning(store, id, { family, features: undefined });
+  }
+}
+
+/** Lays a sentiment in the middle of what is seen, in an arrangement. */
+export function laySentiment(store: SessionStore, text: string, how: Arrangement): void {
+  const session = store.getState();
+  if (session.readOnly) return;
+  const { width } = page(session);
+  const { outline, ink } = arranged(text, how, Math.max(9, Math.round(width * 0.024)));
+  const piece = wordsPiece(newId(), 'title', outline, ink, freeSpot(session), session.typesetter);
+  session.perform({ ...layPieces(session.surfaceId, [piece], []), label: 'lay sentiment' });
+  store.getState().select([piece.id]);
+}
+
+/** Sets words that are selected in another arrangement. */
+export function rearrange(store: SessionStore, how: Arrangement): void {
+  const session = store.getState();
+  const edits = settledPieces(session, session.selection).flatMap((piece) => {
+    if (piece.outline.kind !== 'glyphs' || piece.placement.locked) return [];
+    const { to, ink } = rearranged(piece.outline, how);
+    const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, session.typesetter);
+    return [
+      writeWords(session.surfaceId, piece, to, wanted),
+      changeMaterial(session.surfaceId, [piece], { kind: 'ink', colour: ink }),
+    ];
+  });
+  if (edits.length) session.perform(together(`arrange words as “${how.name}”`, edits));
+}
+
+/** The letters of an alphabet that are selected, if just they are. */
+export function lettersChosen(session: Session): Group | undefined {
+  const [id, more] = groupsAmong(page(session), session.selection, session.entered);
+  return more ? undefined : page(session).groups.find((one) => one.id === id && one.letters);
+}
+
+/** Selects all pieces of a group. */
+export const selectGroup = (store: SessionStore, id: string): void =>
+  store.getState().select(
+    page(store.getState())
+      .pile.filter(({ groups }) => groups?.includes(id))
+      .map((piece) => piece.id),
+  );

@@ -1,0 +1,45 @@
+/** Which families a person likes and which were used last; kept in the browser. */
+import { useState } from 'react';
+
+const KEY = 'bellagraph families';
+const MOST_RECENT = 4;
+
+interface Notes {
+  favourites: string[];
+  recent: string[];
+}
+
+function read(): Notes {
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Notes>;
+    const list = (value: unknown) =>
+      Array.isArray(value) ? value.filter((id): id is string => typeof id === 'string') : [];
+    return { favourites: list(kept.favourites), recent: list(kept.recent).slice(0, MOST_RECENT) };
+  } catch {
+    return { favourites: [], recent: [] };
+  }
+}
+
+export function useFontNotes() {
+  const [notes, setNotes] = useState(read);
+  const keep = (next: Notes) => {
+    setNotes(next);
+    try {
+      localStorage.setItem(KEY, JSON.stringify(next));
+    } catch {
+      // Without room for it the list is as it was at the next visit.
+    }
+  };
+  return {
+    ...notes,
+    toggle: (id: string) =>
+      keep({
+        ...notes,
+        favourites: notes.favourites.includes(id)
+          ? notes.favourites.filter((one) => one !== id)
+          : [...notes.favourites, id],
+      }),
+    note: (id: string) =>
+      keep({ ...notes, recent: [id, ...notes.recent.filter((one) => one !== id)].slice(0, MOST_RECENT) }),
+  };
+}

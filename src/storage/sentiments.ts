@@ -1,0 +1,26 @@
+/** Sentiments a person wrote into the collection. */
+import { array, object, string } from 'yup';
+import { OCCASIONS, type Occasion, type Sentiment } from '@/core/sentiments/collection';
+import { database } from '@/storage/database';
+
+const KEY = 'sentiments';
+export const LONGEST_SENTIMENT = 600;
+export const MOST_SENTIMENTS = 2000;
+
+const schema = array(
+  object({
+    id: string().min(1).max(80).required(),
+    occasion: string()
+      .oneOf(Object.keys(OCCASIONS) as Occasion[])
+      .required(),
+    text: string().min(1).max(LONGEST_SENTIMENT).required(),
+  }).noUnknown(),
+).max(MOST_SENTIMENTS);
+
+export async function ownSentiments(): Promise<Sentiment[]> {
+  const kept = (await database.settings.get(KEY))?.value;
+  return schema.isValidSync(kept, { strict: true }) ? ((kept ?? []) as Sentiment[]) : [];
+}
+
+export const keepSentiments = (all: readonly Sentiment[]): Promise<unknown> =>
+  database.settings.put({ key: KEY, value: schema.validateSync([...all], { strict: true }) });
