@@ -1,0 +1,14 @@
+import { chromium } from '@playwright/test';
+import { newPage } from '../e2e/table';
+const args=['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync'];
+const browser=await chromium.launch({executablePath:'/usr/bin/chromium',args});
+const page=await browser.newPage({viewport:{width:1280,height:800}});
+page.setDefaultTimeout(8000);
+page.on('pageerror',e=>console.log('ERR',e.message));
+await newPage(page,'12 x 12 in','http://localhost:3211');
+await page.waitForTimeout(1500);
+await page.evaluate(()=>{ (window as any).log=[]; const t0=performance.now(); addEventListener('focusin',e=>(window as any).log.push(['focus',(e.target as any).tagName,(performance.now()-t0)|0]),true); let n=0; const f=()=>{(window as any).log.push([document.querySelector('textarea')?'TA':'-',(performance.now()-t0)|0]); if(n++<40) setTimeout(f,20)}; f();});
+await page.keyboard.press('t');
+await page.waitForTimeout(1500);
+console.log(JSON.stringify(await page.evaluate(()=>(window as any).log)));
+await browser.close();
