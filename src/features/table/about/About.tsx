@@ -84,7 +84,11 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
             ? `${piece.material.colours.length} inks`
             : piece.material.kind === 'art' && piece.material.ink
               ? `Stamped in ${piece.material.ink}`
-              : (asset?.name ?? 'missing'),
+              : piece.material.kind === 'words'
+                ? 'Words over and over'
+                : piece.material.kind === 'photos'
+                  ? 'A photo for each letter'
+                  : (asset?.name ?? 'missing'),
       controls: <MaterialControls pieces={pieces} asset={asset} unit={unit} />,
     },
     Cut: {

@@ -1,6 +1,7 @@
 /** The keyboard on the table: which key press is meant for it, and what it then does. */
 import { useEffect } from 'react';
 import type { SessionStore } from '@/features/table/room/session';
+import { typeOn } from '@/features/table/room/actions';
 import { key, plain, SHORTCUTS } from '@/features/table/room/shortcuts';
 
 /** Opens and shuts the cupboard. */
@@ -19,6 +20,8 @@ export interface RoomKeys {
   onCupboard: () => void;
 }
 
+const typed = (event: KeyboardEvent) => plain(event) && [...event.key].length === 1;
+
 export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -32,6 +35,11 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
         target.closest('button, a, [role="button"], [role="option"]')
       )
         return;
+      // What is typed before the field has the focus is written all the same.
+      if (store.getState().mode.kind === 'write' && typed(event)) {
+        event.preventDefault();
+        return typeOn(store, event.key);
+      }
       if (event.key === '?') return onHelp();
       if (key(CUPBOARD_KEY)(event)) return onCupboard();
       const found = SHORTCUTS.find((shortcut) => shortcut.is(event));

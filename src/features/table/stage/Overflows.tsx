@@ -11,7 +11,12 @@ import { placementMatrix } from '@/core/piece/placement/placement';
 import { fitBox, fitLetters } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/room/session';
+import { RULER } from '@/features/table/stage/Rulers';
 import { viewMatrix } from '@/features/table/stage/view';
+
+/** How wide the mark is, alone and with its cures. */
+const SHUT = 190;
+const OPEN = 400;
 
 export function Overflows() {
   const { store } = useRoom();
@@ -19,6 +24,7 @@ export function Overflows() {
   const typesetter = useSession((session) => session.typesetter);
   const view = useSession((session) => session.view);
   const chosen = useSession((session) => (session.selection.length === 1 ? session.selection[0] : null));
+  const stage = useSession((session) => session.stage);
   const readOnly = useSession((session) => session.readOnly);
   const found = useMemo(
     () =>
@@ -33,9 +39,10 @@ export function Overflows() {
     <>
       {found.map(({ id, over, placement }) => {
         const foot = apply(compose(viewMatrix(view), placementMatrix(placement)), {
-          x: 0,
+          x: placement.width / 2,
           y: placement.height / 2,
         });
+        const wide = chosen === id ? OPEN : SHUT;
         return (
           <Paper
             key={id}
@@ -45,9 +52,8 @@ export function Overflows() {
             onPointerDown={(event) => event.stopPropagation()}
             sx={{
               position: 'absolute',
-              left: foot.x,
-              top: foot.y + 4,
-              transform: 'translateX(-50%)',
+              left: Math.max(RULER, Math.min(stage.width - wide - 8, foot.x + 12)),
+              top: Math.max(RULER, Math.min(stage.height - 44, foot.y - 20)),
               display: 'flex',
               alignItems: 'center',
               borderRadius: 2,

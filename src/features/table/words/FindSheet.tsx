@@ -97,6 +97,7 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
                   px: 1,
                   py: 0.5,
                   borderRadius: 1.5,
+                  fontFamily: 'inherit',
                   fontSize: '0.95rem',
                   '&:hover': { bgcolor: 'action.hover' },
                 }}

@@ -75,7 +75,8 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
     const { surfaceId, typesetter, perform } = store.getState();
     const id = act.lettersChosen(store.getState())?.id ?? newId();
     const spot = laid ? undefined : act.freeSpot(store.getState());
-    perform(layLetters(surfaceId, id, next, found?.value ?? [], typesetter, newId, spot));
+    const measured = (from?.letters ?? []).flatMap(({ asset }) => asset ?? []);
+    perform(layLetters(surfaceId, id, next, [...measured, ...(found?.value ?? [])], typesetter, newId, spot));
     act.selectGroup(store, id);
   };
   const change = (to: Partial<LaidLetters>) => {

@@ -109,6 +109,7 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
                 px: 1,
                 minHeight: 34,
                 borderRadius: 1.5,
+                fontFamily: 'inherit',
                 fontSize: '0.95rem',
                 bgcolor: chosen?.id === one.id ? 'action.selected' : undefined,
                 '&:hover': { bgcolor: 'action.hover' },
@@ -202,13 +203,26 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
             >
               <Box
                 component="span"
-                sx={{ fontFamily: faceOf(one.large), color: one.accent, fontSize: 21, lineHeight: 1.1 }}
+                sx={{
+                  fontFamily: faceOf(one.large),
+                  color: one.accent,
+                  fontSize: 20,
+                  lineHeight: 1.1,
+                  whiteSpace: 'nowrap',
+                }}
               >
                 so dear
               </Box>
               <Box
                 component="span"
-                sx={{ fontFamily: faceOf(one.small), color: one.ink, fontSize: 12, lineHeight: 1.2 }}
+                sx={{
+                  fontFamily: faceOf(one.small),
+                  color: one.ink,
+                  fontSize: 12,
+                  lineHeight: 1.2,
+                  whiteSpace: 'nowrap',
+                  letterSpacing: 0,
+                }}
               >
                 to all of us
               </Box>

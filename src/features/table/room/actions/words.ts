@@ -72,6 +72,18 @@ export function rewrite(store: SessionStore, id: string, to: Partial<GlyphsOutli
   session.perform(writeWords(session.surfaceId, piece, to, wanted));
 }
 
+/** Writes characters where the caret is, in the place of what is marked. */
+export function typeOn(store: SessionStore, characters: string): void {
+  const { mode } = store.getState();
+  const piece = mode.kind === 'write' ? wordsOf(store.getState(), mode.id) : null;
+  if (!piece || mode.kind !== 'write') return;
+  const { text } = piece.outline;
+  const [from, to] = mode.range ?? [text.length, text.length];
+  rewrite(store, piece.id, { text: text.slice(0, from) + characters + text.slice(to) });
+  const at = from + characters.length;
+  store.setState({ mode: { ...mode, range: [at, at] } });
+}
+
 /** Ends writing: words that were left empty go. */
 export function stopWriting(store: SessionStore): void {
   const session = store.getState();
