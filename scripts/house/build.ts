@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
 import { FALLBACK_FILES, FONT_FILES } from '@/core/text/families';
 import { jpegWithDensity } from '@/output/pixels/density';
-import { fontFile, ROOT } from '../node/platform';
+import { fontFile, ROOT, SUBSETTER } from '../node/platform';
 import { HOUSE_PAPERS, SIDE } from './papers';
 
 const FOLDER = join(ROOT, 'public', 'house');
@@ -43,6 +43,7 @@ async function build(): Promise<void> {
   await mkdir(join(FOLDER, 'fonts'), { recursive: true });
   for (const name of [...FONT_FILES, ...FALLBACK_FILES])
     await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
+  await copyFile(SUBSETTER, join(FOLDER, 'fonts', 'subset.wasm'));
   const list = [];
   for (const [i, paper] of HOUSE_PAPERS.entries()) {
     const canvas = paper.draw();

@@ -22,6 +22,9 @@ export const node: Platform = {
   path: (data) => new Path2D(data) as unknown as globalThis.Path2D,
 };
 
+/** Cuts fonts down, as WebAssembly. */
+export const SUBSETTER = join(ROOT, 'node_modules', 'harfbuzzjs', 'dist', 'harfbuzz-subset.wasm');
+
 export const readNodeFont: ReadFont = async (name) => new Uint8Array(await readFile(fontFile(name)));
 
 /** The shipped fonts, read from the packages they come in. */
@@ -59,6 +62,7 @@ export const nodeWorkshop = (
 ): Workshop => ({
   platform: node,
   font: typesetter.font,
+  subsetter: async () => new Uint8Array(await readFile(SUBSETTER)),
   asset,
   bytes: async (sha) => bytes(sha),
   decode: (sha) => decode(bytes(sha), asset(sha)),

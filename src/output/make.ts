@@ -5,6 +5,7 @@ import type { Mark, Picture, WorkedMark, Worn } from '@/core/picture/picture';
 import { fail, ok, type Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
 import { placedWorn, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
+import { openSubset } from '@/output/pdf/subset';
 import { writePdf } from '@/output/pdf/write';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
 import { drawPieces, LONGEST_SIDE, sheetOf, workedBitmap, WORKED_PPI } from '@/output/pixels/draw';
@@ -26,6 +27,8 @@ export interface MakeOptions {
 export interface Workshop {
   platform: Platform;
   font(name: string): OpenFont;
+  /** The subsetter of fonts, as WebAssembly. */
+  subsetter(): Promise<BufferSource>;
   asset(sha: string): Asset;
   /** The file's own bytes. */
   bytes(sha: string): Promise<Uint8Array>;
@@ -247,6 +250,7 @@ async function makePdf(
     {
       platform: shop.platform,
       font: shop.font,
+      subset: await openSubset(await shop.subsetter()),
       asset: shop.asset,
       drawing: (key) => drawings.get(key),
       bytes: (sha) => bytes.get(sha)!,

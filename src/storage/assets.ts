@@ -50,6 +50,10 @@ export const screenBlob = async (sha: string): Promise<Blob | undefined> =>
 export const readableBlob = async (sha: string): Promise<Blob | undefined> =>
   (await proxyBlob(sha, 'full')) ?? (await assetBlob(sha));
 
+/** Keeps a file that is no picture, such as a font. */
+export const storeFile = (sha: string, blob: Blob): Promise<unknown> =>
+  database.assets.put({ sha, blob, stored: Date.now() });
+
 /** Keeps the project file behind a ready-made page, with the small picture it is known by. */
 export const storePage = (sha: string, blob: Blob, thumb: Blob | undefined): Promise<unknown> =>
   database.transaction('rw', database.assets, database.proxies, async () => {

@@ -2,7 +2,7 @@
 import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough, type UnzipFileInfo } from 'fflate';
 import { EXTENSIONS, type Asset } from '@/core/picture/asset';
 import { readProject, writeProject } from '@/core/project/file';
-import { uses, type Project } from '@/core/project/model';
+import { uses, type FontFile, type Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 
 export const FILE_ENDING = '.bellagraph';
@@ -18,8 +18,11 @@ export interface OpenedFile {
   project: Project;
   /** By SHA-256; checked against their names. */
   assets: Map<string, Uint8Array>;
+  fonts: Map<string, Uint8Array>;
   preview?: Uint8Array;
 }
+
+const fontPath = ({ sha }: FontFile): string => `fonts/${sha}.ttf`;
 
 export const assetPath = (asset: Asset): string => `assets/${asset.sha}.${EXTENSIONS[asset.type]}`;
 
@@ -33,7 +36,7 @@ export async function packProject(
   project: Project,
   bytesOf: (sha: string) => Promise<Uint8Array | undefined>,
   preview?: Uint8Array,
-): Promise<{ parts: Uint8Array[]; missing: Asset[] }> {
+): Promise<{ parts: Uint8Array[]; missing: { name: string }[] }> {
   const parts: Uint8Array[] = [];
   const zip = new Zip((error, chunk) => {
     if (error) throw error;
@@ -50,11 +53,16 @@ export async function packProject(
     strToU8(writeProject(project)),
   );
   if (preview) add(new ZipPassThrough('preview.jpg'), preview);
-  const missing: Asset[] = [];
+  const missing: { name: string }[] = [];
   for (const asset of Object.values(project.assets)) {
     const bytes = await bytesOf(asset.sha);
     if (bytes) add(new ZipPassThrough(assetPath(asset)), bytes);
     else missing.push(asset);
+  }
+  for (const font of project.fonts ?? []) {
+    const bytes = await bytesOf(font.sha);
+    if (bytes) add(new ZipPassThrough(fontPath(font)), bytes);
+    else missing.push(font);
   }
   zip.end();
   return { parts, missing };
@@ -91,11 +99,22 @@ export async function unpackProject(file: Uint8Array): Promise<Result<OpenedFile
       );
     assets.set(asset.sha, bytes);
   }
-  return ok({ project: read.value, assets, preview: content['preview.jpg'] });
+  const fonts = new Map<string, Uint8Array>();
+  for (const font of read.value.fonts ?? []) {
+    const bytes = content[fontPath(font)];
+    // Words of a font that is not there are written in the plain family: the project can be opened without it.
+    if (!bytes) continue;
+    if ((await sha256(bytes)) !== font.sha)
+      return fail(
+        `This file is damaged: the font “${font.name}” does not match its name. Nothing was changed.`,
+      );
+    fonts.set(font.sha, bytes);
+  }
+  return ok({ project: read.value, assets, fonts, preview: content['preview.jpg'] });
 }
 
 const isOurs = (name: string): boolean =>
-  /^(project\.json|preview\.jpg|assets\/[0-9a-f]{64}\.[a-z]{3,4})$/.test(name);
+  /^(project\.json|preview\.jpg|fonts\/[0-9a-f]{64}\.ttf|assets\/[0-9a-f]{64}\.[a-z]{3,4})$/.test(name);
 
 /** The zip's table of contents, nothing unpacked. */
 function listEntries(file: Uint8Array): Result<UnzipFileInfo[]> {

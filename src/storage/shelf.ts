@@ -52,8 +52,14 @@ export async function purge(now: number): Promise<void> {
       await database.previews.delete(id);
       await journalOf(id).delete();
     });
-  await throwOutUnused(expired.flatMap(({ snapshot }) => Object.keys(snapshot.assets)));
+  await throwOutUnused(expired.flatMap(({ snapshot }) => filesOf(snapshot)));
 }
+
+/** Pictures and fonts a project holds, by SHA-256. */
+const filesOf = ({ assets, fonts = [] }: Project): string[] => [
+  ...Object.keys(assets),
+  ...fonts.map(({ sha }) => sha),
+];
 
 /** What came in less than this ago, milliseconds, may be on its way to a page or the cupboard in another tab. */
 const NEW_FOR = 3600 * 1000;
@@ -61,7 +67,7 @@ const NEW_FOR = 3600 * 1000;
 /** Throws away pictures that no project and no supply holds any more; new ones only if they are `letGo`, by SHA-256. */
 export async function throwOutUnused(letGo: readonly string[] = []): Promise<void> {
   const used = new Set<string>();
-  await database.projects.each((row) => Object.keys(row.snapshot.assets).forEach((sha) => used.add(sha)));
+  await database.projects.each((row) => filesOf(row.snapshot).forEach((sha) => used.add(sha)));
   await database.journal.each((row) => {
     for (const sha of JSON.stringify(row.step).match(/[0-9a-f]{64}/g) ?? []) used.add(sha);
   });

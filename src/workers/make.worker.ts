@@ -21,9 +21,11 @@ export interface Order {
 
 let opening: Promise<Typesetter> | undefined;
 let shipped: ReadFont;
+let subsetterAt: string;
 
 /** Opens the fonts that lie at `fonts`; asked for ahead of the first order, so that making begins at once. */
 async function warm(fonts: string): Promise<void> {
+  subsetterAt = `${fonts}/subset.wasm`;
   shipped = async (name) => new Uint8Array(await (await fetch(`${fonts}/${name}.woff`)).arrayBuffer());
   await (opening ??= openTypesetter(shipped));
 }
@@ -42,6 +44,7 @@ async function makeFile(
   const shop: Workshop = {
     platform: browser,
     font: typesetter.font,
+    subsetter: async () => (await fetch(subsetterAt)).arrayBuffer(),
     asset: (sha) => project.assets[sha]!,
     bytes: async (sha) => new Uint8Array(await files.get(sha)!.own.arrayBuffer()),
     decode: async (sha) => {

@@ -90,7 +90,7 @@ export function quietCorner({ width, height, safe, pile }: Surface, size: Size):
     ...steps.flatMap((y) => lefts.slice(0, 2).map((x) => ({ x, y }))),
   ];
   const covered = (spot: { x: number; y: number }): number => {
-    const box = outset({ ...spot, ...size }, AIR);
+    const box = outset({ ...spot, width: size.width, height: size.height }, AIR);
     return taken.reduce((sum, other) => sum + (overlaps(box, other) ? common(box, other) : 0), 0);
   };
   const best = spots.reduce((a, b) => (covered(b) < covered(a) - 1e-6 ? b : a));

@@ -69,7 +69,7 @@ export function lieLetters(
   const scale = height / tallest;
   const smalls = alphabet
     .filter(({ character }) => SMALL.includes(character))
-    .flatMap(({ assets }) => (inPoints(assets[0]!)?.tall ?? []))
+    .flatMap(({ assets }) => inPoints(assets[0]!)?.tall ?? [])
     .map((tall) => tall * scale)
     .sort((a, b) => a - b);
   const small = smalls[Math.floor(smalls.length / 2)] ?? height * 0.7;

@@ -1,5 +1,6 @@
 /** Characters to placed glyphs, by HarfBuzz from the font file itself: the one shaper for every output. */
 import { parsePath, type Path } from '@/core/geometry/path';
+import { embeddingOf, tablesOf, type Embedding } from '@/core/text/sfnt';
 import { plainFont } from '@/core/text/woff';
 
 /** One glyph in font units (see `unitsPerEm`); x to the right, y down, as on the page. */
@@ -26,10 +27,17 @@ export interface OpenFont {
   /** TrueType/OpenType bytes, as embedded in a PDF. */
   bytes: Uint8Array;
   unitsPerEm: number;
+  embedding: Embedding;
+  /** What its family calls itself; empty if it does not say. */
+  family: string;
+  /** Its letters can be changed along axes; they are used as they are to begin with. */
+  variable: boolean;
   /** Font units above and below the baseline, both positive. */
   ascent: number;
   descent: number;
   has(codePoint: number): boolean;
+  /** How many characters it has letters for. */
+  characters: number;
   /** OpenType features it has, by tag, in the order of the alphabet. */
   features: readonly string[];
   /** Glyphs from left to right; clusters are indexes into `text`, of which only `from` to before `to` is shaped. */
@@ -38,6 +46,10 @@ export interface OpenFont {
   outline(glyph: number): Path;
   advanceOf(glyph: number): number;
 }
+
+/** Entries of the `name` table. */
+const FAMILY = 1;
+const TYPOGRAPHIC_FAMILY = 16;
 
 type HarfBuzz = typeof import('harfbuzzjs');
 let harfbuzz: Promise<HarfBuzz> | undefined;
@@ -56,9 +68,13 @@ export async function openFont(name: string, file: Uint8Array): Promise<OpenFont
     name,
     bytes,
     unitsPerEm: face.upem,
+    embedding: embeddingOf(bytes),
+    family: face.getName(TYPOGRAPHIC_FAMILY, 'en') || face.getName(FAMILY, 'en') || '',
+    variable: tablesOf(bytes).has('fvar'),
     ascent: extents.ascender,
     descent: -extents.descender,
     has: (codePoint) => characters.has(codePoint),
+    characters: characters.size,
     features: [...new Set([...face.getTableFeatureTags('GSUB'), ...face.getTableFeatureTags('GPOS')])].sort(),
     shape(text, { from = 0, to = text.length, rightToLeft, features = [] } = {}) {
       const buffer = new hb.Buffer();

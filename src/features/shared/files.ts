@@ -1,7 +1,7 @@
 /** Project files from and to the user's disk. */
 import type { Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
-import { assetBlob } from '@/storage/assets';
+import { assetBlob, storeFile } from '@/storage/assets';
 import { database, isFull } from '@/storage/database';
 import { FILE_ENDING, FILE_MIME, packProject, unpackProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelf';
@@ -13,7 +13,7 @@ export async function openFile(file: File, newId: string, now: number): Promise<
   if (file.size > 2 ** 32) return fail(`${file.name} is larger than 4 GB and was not opened.`);
   const opened = await unpackProject(new Uint8Array(await file.arrayBuffer()));
   if (!opened.ok) return fail(`${file.name} was not opened. ${opened.message}`);
-  const { project, assets, preview } = opened.value;
+  const { project, assets, fonts, preview } = opened.value;
   const pictures = [...assets].map(
     ([sha, bytes]) =>
       new File([bytes as Uint8Array<ArrayBuffer>], project.assets[sha]!.name, {
@@ -28,6 +28,7 @@ export async function openFile(file: File, newId: string, now: number): Promise<
   if (brought.refused.length) return fail(`${file.name} was not opened. ${brought.refused[0]}`);
   const fresh: Project = { ...project, id: newId };
   try {
+    for (const [sha, bytes] of fonts) await storeFile(sha, new Blob([bytes as Uint8Array<ArrayBuffer>]));
     await addProject(fresh, now);
     if (preview)
       await database.previews.put({

@@ -1,7 +1,9 @@
-/** Fonts in a PDF: embedded whole, written by glyph number, with a map back to characters (ISO 32000-1, 9.7 and 9.10.3). */
+/** Fonts in a PDF: embedded with the glyphs in use, written by glyph number, with a map back to characters (ISO 32000-1, 9.7 and 9.10.3). */
 import { PDFDict, PDFHexString, PDFName, PDFNumber, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import type { GlyphRun } from '@/core/text/typesetter';
+import { tablesOf } from '@/core/text/sfnt';
 import type { OpenFont } from '@/core/text/shaper';
+import type { Subset } from '@/output/pdf/subset';
 
 const hex4 = (value: number): string => value.toString(16).padStart(4, '0');
 
@@ -52,16 +54,19 @@ export class EmbeddedFont {
     return [...lines, 'ET'].join('\n');
   }
 
-  /** Writes the font's objects; called once, after all text was shown. */
-  finish(): void {
+  /** Writes the font's objects, with the glyphs that were used alone if it may be cut down; called once, after all text. */
+  finish(subset: Subset | null): void {
     const { context, font } = this;
-    const name = `BELLAG+${font.name.replace(/[^A-Za-z0-9]/g, '')}`;
+    const cut = font.embedding === 'subset' ? subset?.(font.bytes, this.characters.keys()) : null;
+    const bytes = cut ?? font.bytes;
+    // A font that is cut down is named so (ISO 32000-1, 9.6.4).
+    const name = `${cut ? 'BELLAG+' : ''}${font.name.replace(/[^A-Za-z0-9]/g, '')}`;
     const per1000 = (units: number) => Math.round((units * 1000 * 100) / font.unitsPerEm) / 100;
-    const isCff = String.fromCharCode(...font.bytes.subarray(0, 4)) === 'OTTO';
+    const isCff = String.fromCharCode(...bytes.subarray(0, 4)) === 'OTTO';
     const file = context.register(
-      context.flateStream(font.bytes, isCff ? { Subtype: 'OpenType' } : { Length1: font.bytes.length }),
+      context.flateStream(bytes, isCff ? { Subtype: 'OpenType' } : { Length1: bytes.length }),
     );
-    const head = new DataView(font.bytes.buffer, font.bytes.byteOffset + tableOffset(font.bytes, 'head'));
+    const head = new DataView(bytes.buffer, bytes.byteOffset + tablesOf(bytes).get('head')!.offset);
     const descriptor = context.register(
       context.obj({
         Type: 'FontDescriptor',
@@ -128,11 +133,4 @@ export class EmbeddedFont {
       'endcmap CMapName currentdict /CMap defineresource pop end end',
     ].join('\n');
   }
-}
-
-function tableOffset(font: Uint8Array, tag: string): number {
-  const view = new DataView(font.buffer, font.byteOffset);
-  for (let i = 0, at = 12; i < view.getUint16(4); i++, at += 16)
-    if (String.fromCharCode(...font.subarray(at, at + 4)) === tag) return view.getUint32(at + 8);
-  throw new RangeError(`The font has no ${tag} table.`);
 }

@@ -21,6 +21,7 @@ import {
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { EmbeddedFont } from '@/output/pdf/fonts';
+import type { Subset } from '@/output/pdf/subset';
 import { embedShading } from '@/output/pdf/shading';
 import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
@@ -30,6 +31,8 @@ import type { Platform } from '@/output/platform';
 export interface PdfSource {
   platform: Platform;
   font(name: string): OpenFont;
+  /** Cuts fonts down; they are embedded whole without. */
+  subset: Subset | null;
   asset(sha: string): Asset;
   /** A JPEG's own bytes, unchanged. */
   bytes(sha: string): Uint8Array;
@@ -178,7 +181,7 @@ class Pen {
   }
 
   finish(): void {
-    for (const font of this.fonts.values()) font.finish();
+    for (const font of this.fonts.values()) font.finish(this.source.subset);
   }
 
   async piece(piece: DrawnPiece): Promise<void> {
@@ -213,7 +216,9 @@ class Pen {
       case 'fill':
         if (mark.blended) return this.blended(mark, mark.blended);
         this.write(`${colour(mark.colour)} rg`);
-        return mark.words ? this.text(mark.words, false) : this.write(`${outline(mark.path)} f`);
+        return mark.words && this.mayWrite(mark.words)
+          ? this.text(mark.words, false)
+          : this.write(`${outline(mark.path)} f`);
       case 'stroke': {
         const width = mark.side === 'on' ? mark.width : 2 * mark.width;
         const clip =
@@ -234,7 +239,13 @@ class Pen {
     }
   }
 
+  /** Whether the fonts of these letters may lie in the file; they are drawn as shapes if not. */
+  private mayWrite(runs: readonly GlyphRun[]): boolean {
+    return runs.every(({ font }) => this.source.font(font).embedding !== 'none');
+  }
+
   private text(runs: readonly GlyphRun[], invisible: boolean): void {
+    if (!this.mayWrite(runs)) return;
     for (const run of runs) {
       let font = this.fonts.get(run.font);
       if (!font) {

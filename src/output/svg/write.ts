@@ -1,7 +1,7 @@
 /** A Picture as SVG 1.1 with its pictures inside: one file, true size in its width and height. */
 import { drawingMarks } from '@/core/drawing/write';
 import type { Matrix } from '@/core/geometry/matrix';
-import { pathData } from '@/core/geometry/path';
+import { pathData, type Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { Box } from '@/core/geometry/box';
@@ -56,7 +56,8 @@ export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource
         `style="image-orientation:none" preserveAspectRatio="none" href="${source.address(sha)}"/>`,
     );
   }
-  const body = picture.pieces.map((piece, i) => group(piece, i, defs, used, source));
+  const sheet: Sheet = { defs, files: used, source, clips: new Map() };
+  const body = picture.pieces.map((piece, i) => group(piece, i, sheet));
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${number(width / 72)}in" height="${number(height / 72)}in" ` +
@@ -69,33 +70,37 @@ export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource
   ].join('\n');
 }
 
-function group(
-  piece: DrawnPiece,
-  index: number,
-  defs: string[],
-  files: Map<string, string>,
-  source: SvgSource,
-): string {
-  const marks = piece.marks.map((mark, i) => draw(mark, `p${index + 1}-${i + 1}`, defs, files, source));
+/** What the file gathers while it is written. */
+interface Sheet {
+  defs: string[];
+  /** Ids of pictures, by SHA-256. */
+  files: Map<string, string>;
+  source: SvgSource;
+  /** Ids of outlines that marks are seen within. */
+  clips: Map<Path, string>;
+}
+
+function group(piece: DrawnPiece, index: number, sheet: Sheet): string {
+  const marks = piece.marks.map((mark, i) => draw(mark, `p${index + 1}-${i + 1}`, sheet));
   const fade = piece.opacity < 1 ? ` opacity="${number(piece.opacity)}"` : '';
   const blend = piece.blend ? ` style="mix-blend-mode:${piece.blend}"` : '';
   return `<g transform="${matrix(piece.matrix)}"${fade}${blend}><title>${escape(piece.words ?? piece.name)}</title>${marks.join('')}</g>`;
 }
 
-function draw(mark: Mark, id: string, defs: string[], files: Map<string, string>, source: SvgSource): string {
+function draw(mark: Mark, id: string, sheet: Sheet): string {
   const seen = seenWithin(mark);
-  if (!seen) return whole(mark, id, defs, files, source);
-  defs.push(`<clipPath id="${id}-seen"><path d="${pathData(seen.area)}"/></clipPath>`);
-  return `<g clip-path="url(#${id}-seen)">${draw(seen.mark, `${id}-in`, defs, files, source)}</g>`;
+  if (!seen) return whole(mark, id, sheet);
+  let clip = sheet.clips.get(seen.area);
+  if (!clip) {
+    clip = `${id}-seen`;
+    sheet.clips.set(seen.area, clip);
+    sheet.defs.push(`<clipPath id="${clip}"><path d="${pathData(seen.area)}"/></clipPath>`);
+  }
+  return `<g clip-path="url(#${clip})">${draw(seen.mark, `${id}-in`, sheet)}</g>`;
 }
 
-function whole(
-  mark: Mark,
-  id: string,
-  defs: string[],
-  files: Map<string, string>,
-  source: SvgSource,
-): string {
+function whole(mark: Mark, id: string, sheet: Sheet): string {
+  const { defs, files, source } = sheet;
   switch (mark.mark) {
     case 'fill':
       if (mark.blended) defs.push(gradient(mark.blended, id));

@@ -4,7 +4,7 @@ import { HEX_COLOUR } from '@/core/color/hex';
 import { boxOfPoints, corners, overlaps } from '@/core/geometry/box';
 import { apply, compose, invert, rotation, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
-import type { FillMark, Mark } from '@/core/picture/picture';
+import type { Mark } from '@/core/picture/picture';
 import type { Cut, MaterialKind } from '@/core/piece/material/kind';
 import { LARGEST_LETTERS, letteringFields, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
 import { random } from '@/core/random';
@@ -143,10 +143,13 @@ function wordMarks(material: WordsMaterial, cut: Cut): Mark[] {
   const [gapX, gapY] = [Math.max(material.gapX, -mean * 0.9), Math.max(material.gapY, -row * 0.9)];
   const top = Math.min(...known.map(({ path }) => pathBounds(path).y));
   const chance = random(seed);
-  const paths = new Map<string, Path[number][]>();
+  const marks: Mark[] = [];
+  const within = [cut.path];
   const pitch = (row + gapY) * scale;
   let count = 0;
   for (let line = 0, y = plane.y; y < plane.y + plane.height; line++, y += pitch) {
+    // A mark for each row and ink: what cuts long paths to an outline is slow by the square of their length.
+    const paths = new Map<string, Path[number][]>();
     let x = plane.x - (line % 2 ? (1 - shift) * (mean + gapX) * scale * (shift > 0 ? 1 : 0) : 0);
     while (x < plane.x + plane.width) {
       const word = known[count % known.length]!;
@@ -167,13 +170,9 @@ function wordMarks(material: WordsMaterial, cut: Cut): Mark[] {
       x += word.width * size + gapX * scale;
       count++;
     }
+    for (const [colour, path] of paths) marks.push({ mark: 'fill', colour, path, within });
   }
-  return [...paths].map(([colour, path]): FillMark & { within: readonly Path[] } => ({
-    mark: 'fill',
-    colour,
-    path,
-    within: [cut.path],
-  }));
+  return marks;
 }
 
 export const FIRST_WORDS: Omit<WordsMaterial, 'text' | 'family' | 'size'> = {

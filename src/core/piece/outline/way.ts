@@ -46,9 +46,8 @@ export function largestRing(outline: Path): Point[] | null {
 export function wayAlong(ring: readonly Point[], outline: Way, height: number, size: number): Run[] {
   const { side, clockwise, gap, corners } = outline;
   // How far out of the outline the baseline lies, and how far the letters reach from the outline inwards and outwards.
-  const drop = size * 0.25;
-  const above = clockwise ? height : drop;
-  const below = clockwise ? drop : height;
+  const above = clockwise ? height : 0;
+  const below = clockwise ? 0 : height;
   const baseline =
     side === 'on'
       ? ((clockwise ? -1 : 1) * height) / 2

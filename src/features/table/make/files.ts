@@ -1,14 +1,16 @@
 /** The picture files a page needs to be made. */
 import { assetsIn } from '@/core/piece/assets';
 import type { Project, Surface } from '@/core/project/model';
+import { needsOf } from '@/core/project/needs';
+import { shaOfFamily } from '@/core/text/families';
 import { fail, ok, type Result } from '@/core/result';
 import { assetBlob, readableBlob } from '@/storage/assets';
 import type { Order } from '@/workers/make.worker';
 
 /** By SHA-256; says which is missing. */
-export async function filesFor(project: Project, { pile }: Surface): Promise<Result<Order['files']>> {
+export async function filesFor(project: Project, surface: Surface): Promise<Result<Order['files']>> {
   const files: Order['files'] = new Map();
-  const seen = pile.filter(({ placement }) => !placement.hidden);
+  const seen = surface.pile.filter(({ placement }) => !placement.hidden);
   for (const sha of new Set(seen.flatMap(assetsIn))) {
     const [own, readable] = await Promise.all([assetBlob(sha), readableBlob(sha)]);
     if (!own || !readable)
@@ -16,6 +18,11 @@ export async function filesFor(project: Project, { pile }: Surface): Promise<Res
         `The picture file of “${project.assets[sha]?.name ?? 'one of the pieces'}” is not in this browser. Bring it in again, or take the piece off the page; nothing was made.`,
       );
     files.set(sha, { own, readable });
+  }
+  for (const name of needsOf({ surfaces: [surface] }).fonts) {
+    const sha = shaOfFamily(name);
+    const own = sha && (await assetBlob(sha));
+    if (sha && own) files.set(sha, { own, readable: own });
   }
   return ok(files);
 }

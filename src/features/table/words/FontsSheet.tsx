@@ -12,6 +12,7 @@ import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces } from '@/features/table/room/session';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
+import { BringFont } from '@/features/table/words/BringFont';
 import { faceOf, showFaces } from '@/features/table/words/faces';
 import { useFontNotes } from '@/features/table/words/useFontNotes';
 import { SmallButton } from '@/ui/SmallButton';
@@ -167,6 +168,7 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
           </Typography>
         )}
       </Box>
+      {!readOnly && <BringFont />}
     </SideSheet>
   );
 }

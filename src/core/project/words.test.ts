@@ -1,0 +1,228 @@
+import { nodeTypesetter } from '../../../scripts/node/platform';
+import {
+  assetOf,
+  inkPiece,
+  laid,
+  photoOf,
+  project,
+  quarters,
+  wordsOf,
+} from '../../../scripts/testing/samples';
+import { captionPiece, captionText, hasCaption, quietCorner, whoAndWhen } from '@/core/project/caption';
+import { layLetters } from '@/core/project/edits/letters';
+import { rewritten } from '@/core/project/edits/make';
+import {
+  changeStyle,
+  differs,
+  giveStyle,
+  keepStyle,
+  styleOf,
+  stylesOf,
+  writtenAs,
+  writtenIn,
+} from '@/core/project/edits/styles';
+import { countWords, findWords, replaceWords } from '@/core/project/finding';
+import { perform, startHistory } from '@/core/project/history';
+import { lackedBy, lieLetters } from '@/core/project/letters';
+import type { LaidLetters, Project } from '@/core/project/model';
+import { extentOf } from '@/core/piece/placement/placement';
+import { overlaps } from '@/core/geometry/box';
+import type { Edit } from '@/core/project/edits/edit';
+import type { Typesetter } from '@/core/text/typesetter';
+
+let typesetter: Typesetter;
+beforeAll(async () => {
+  typesetter = await nodeTypesetter();
+});
+const after = (of: Project, edit: Edit): Project => perform(startHistory(of), edit, 0).project;
+const pile = (of: Project) => of.surfaces[0]!.pile;
+
+describe('text styles', () => {
+  test('changed once, all that is written in it changes, its boxes with it; locked pages stay', () => {
+    const base = laid([wordsOf('a', 'one two three'), wordsOf('b', 'four five six')]);
+    const label = stylesOf(base).find(({ id }) => id === 'caption')!;
+    const written = after(base, giveStyle('sample-1', pile(base), label, typesetter));
+    expect(pile(written).map((piece) => styleOf(written, piece)?.name)).toEqual(['Caption', 'Caption']);
+    expect(pile(written).every((piece) => !differs(piece, label))).toBe(true);
+    const larger = { ...label, size: label.size * 3, ink: '#2f6f68' };
+    const changed = after(written, changeStyle(written, larger, typesetter));
+    expect(writtenIn(changed, 'caption')).toHaveLength(2);
+    for (const [i, { outline, material, placement }] of pile(changed).entries()) {
+      expect(outline).toMatchObject({ size: label.size * 3 });
+      expect(material).toEqual({ kind: 'ink', colour: '#2f6f68' });
+      expect(placement.height).toBeGreaterThan(pile(written)[i]!.placement.height);
+    }
+    const locked = { ...written, surfaces: [{ ...written.surfaces[0]!, locked: true }] };
+    expect(pile(after(locked, changeStyle(locked, larger, typesetter)))).toEqual(pile(locked));
+  });
+
+  test('one of one’s own is kept as the piece is written', () => {
+    const base = laid([wordsOf('a', 'one two three', 31)]);
+    const kept = after(base, keepStyle('sample-1', pile(base)[0]!, 'mine', 'Loud'));
+    expect(stylesOf(kept).at(-1)).toEqual(writtenAs(pile(base)[0]!, 'mine', 'Loud'));
+    expect(styleOf(kept, pile(kept)[0]!)?.name).toBe('Loud');
+  });
+});
+
+describe('finding', () => {
+  const base = laid([wordsOf('a', 'The kite club. Kites!'), wordsOf('b', 'a kite (blue)')]);
+
+  test('capitals and whole words count if asked; brackets are brackets', () => {
+    const found = (text: string, exact = false, whole = false) =>
+      findWords(base, { text, exact, whole }).length;
+    expect([found('kite'), found('kite', true), found('kite', false, true)]).toEqual([3, 2, 2]);
+    expect(found('(blue)')).toBe(1);
+    expect(found('')).toBe(0);
+  });
+
+  test('replaced everywhere at once, stretches go along, dollar signs are dollar signs', () => {
+    const spanned = laid([
+      {
+        ...wordsOf('a', 'The kite club'),
+        outline: {
+          ...(wordsOf('a', 'The kite club').outline as never as object),
+          spans: [{ start: 9, end: 13, ink: '#9e2b45' }],
+        } as never,
+      },
+    ]);
+    const next = after(
+      spanned,
+      replaceWords(spanned, { text: 'kite', exact: false, whole: true }, 'box-kite $&', typesetter),
+    );
+    expect(pile(next)[0]!.outline).toMatchObject({
+      text: 'The box-kite $& club',
+      spans: [{ start: 16, end: 20 }],
+    });
+  });
+
+  test('words are counted as Unicode tells them apart', () => {
+    expect(countWords('Don’t count “quotes” — 3 kites, €2.50!')).toEqual({ words: 6, letters: 32 });
+  });
+});
+
+describe('who and when', () => {
+  const asset = (seed: number, taken: string, people: string[]) =>
+    assetOf(quarters(30 + seed, 20), 30 + seed, 20, { taken, notes: { people, place: 'Saltmarsh Bay' } });
+  const assets = [
+    asset(1, '2026-05-16T14:32:00', ['Orla', 'Tom']),
+    asset(2, '2026-05-18T09:00:00', ['Orla']),
+  ];
+  const base = laid(
+    assets.map((one, i) => photoOf(`p${i}`, one, { x: 20 + 200 * i, y: 20, width: 180, height: 140 })),
+    assets,
+  );
+
+  test('names, place and days of the photos, as the locale writes them', () => {
+    const known = whoAndWhen(base, base.surfaces[0]!);
+    expect(known).toEqual({
+      people: ['Orla', 'Tom'],
+      days: ['2026-05-16', '2026-05-18'],
+      places: ['Saltmarsh Bay'],
+    });
+    // CLDR’s patterns for lists and date ranges, by way of Intl.
+    const told = (locale: string) => captionText(known, locale).replace(/\s*–\s*/g, '–');
+    expect(told('en-GB')).toBe('Orla and Tom · Saltmarsh Bay\n16–18 May 2026');
+    expect(told('de-DE')).toBe('Orla und Tom · Saltmarsh Bay\n16.–18. Mai 2026');
+    expect(captionText({ people: [], places: [] }, 'en-GB')).toBe('');
+  });
+
+  test('lies within the safe area where nothing else lies, and the page knows that it has one', () => {
+    const surface = base.surfaces[0]!;
+    const piece = captionPiece('c', base, surface, 'Orla and Tom\n16 May 2026', typesetter);
+    const box = extentOf(piece.placement);
+    expect(box.x).toBeGreaterThanOrEqual(surface.safe - 1e-6);
+    expect(box.x + box.width).toBeLessThanOrEqual(surface.width - surface.safe + 1e-6);
+    for (const other of surface.pile) expect(overlaps(box, extentOf(other.placement))).toBe(false);
+    expect(hasCaption(surface)).toBe(false);
+    expect(hasCaption({ ...surface, pile: [...surface.pile, piece] })).toBe(true);
+    const lowerRight = { ...surface, pile: [inkPiece('x', 300, 200, 130, 80)] };
+    expect(quietCorner(lowerRight, box).x).toBeLessThan(surface.width / 2);
+  });
+});
+
+describe('letters of an alphabet', () => {
+  const tile = (seed: number, width: number, height: number) =>
+    assetOf(quarters(width + seed, height), width + seed, height);
+  const assets = [tile(0, 100, 300), tile(1, 120, 300), tile(2, 100, 160), tile(3, 100, 220)];
+  const [K, I, e, y] = assets.map(({ sha }) => sha) as [string, string, string, string];
+  const letters: LaidLetters = {
+    text: 'KIK',
+    alphabet: [
+      { character: 'K', assets: [K, I] },
+      { character: 'I', assets: [I] },
+      { character: 'e', assets: [e] },
+      { character: 'y', assets: [y] },
+    ],
+    tallest: 72,
+    height: 144,
+    room: 10,
+    hop: 0,
+    lean: 0,
+    seed: 1,
+  };
+  const find = (sha: string) => assets.find((asset) => asset.sha === sha);
+
+  test('stand on one line as tall as asked, as far apart as asked, alternates in turn', () => {
+    const laidOut = lieLetters(letters, find, typesetter);
+    expect(laidOut.map(({ asset }) => asset)).toEqual([K, I, I]);
+    expect(laidOut.map(({ height }) => height)).toEqual([144, 144, 144]);
+    for (let i = 1; i < laidOut.length; i++) {
+      const [a, b] = [laidOut[i - 1]!, laidOut[i]!];
+      expect(b.x - b.width / 2 - (a.x + a.width / 2)).toBeCloseTo(10, 6);
+    }
+    const [small, hanging] = lieLetters({ ...letters, text: 'ey' }, find, typesetter);
+    expect(hanging!.y + hanging!.height / 2).toBeGreaterThan(small!.y + small!.height / 2);
+    expect(hanging!.y - hanging!.height / 2).toBeCloseTo(small!.y - small!.height / 2, 6);
+  });
+
+  test('characters nothing stands for are named, left out, or written in a family as tall as the capitals', () => {
+    expect(lackedBy({ ...letters, text: 'KØI k!' })).toEqual(['Ø', '!']);
+    expect(lieLetters({ ...letters, text: 'KØI' }, find, typesetter)).toHaveLength(2);
+    const written = lieLetters({ ...letters, text: 'KHI', family: 'lora' }, find, typesetter);
+    expect(written[1]).toMatchObject({ asset: null, character: 'H' });
+    expect(written[1]!.height).toBeCloseTo(144, 3);
+  });
+
+  test('dancing is the same for the same seed; retyped they keep their place, their middle and their finish', () => {
+    const dancing = { ...letters, hop: 0.2, lean: 15 };
+    expect(lieLetters(dancing, find, typesetter)).toEqual(lieLetters(dancing, find, typesetter));
+    expect(lieLetters({ ...dancing, seed: 2 }, find, typesetter)).not.toEqual(
+      lieLetters(dancing, find, typesetter),
+    );
+    let next = 0;
+    const newId = () => `n${next++}`;
+    const base = laid([inkPiece('below'), inkPiece('above')]);
+    const first = after(
+      base,
+      layLetters('sample-1', 'g', letters, assets, typesetter, newId, { x: 200, y: 150 }),
+    );
+    expect(first.letters).toEqual([K, I]);
+    const lifted = {
+      ...first,
+      surfaces: [
+        {
+          ...first.surfaces[0]!,
+          pile: pile(first).map((piece) =>
+            piece.groups ? { ...piece, finish: { ...piece.finish, opacity: 0.5 } } : piece,
+          ),
+        },
+      ],
+    };
+    const again = after(
+      lifted,
+      layLetters('sample-1', 'g', { ...letters, text: 'Ie' }, [], typesetter, newId),
+    );
+    const mine = pile(again).filter(({ groups }) => groups?.includes('g'));
+    expect(mine.map(({ name }) => name)).toEqual(['I']);
+    expect(mine[0]!.finish.opacity).toBe(0.5);
+    expect(mine[0]!.placement.x).toBeCloseTo(200, 3);
+    expect(again.surfaces[0]!.groups[0]).toMatchObject({ name: 'Ie', letters: { text: 'Ie' } });
+  });
+});
+
+test('words written otherwise lose what is undefined', () => {
+  const { outline } = wordsOf('a', 'one');
+  if (outline.kind !== 'glyphs') throw new Error('words expected');
+  expect('tracking' in rewritten({ ...outline, tracking: 0.1 }, { tracking: undefined })).toBe(false);
+  expect(project().styles).toBeUndefined();
+});
