@@ -125,6 +125,7 @@ test('PDF and SVG show what PNG shows, and the words come back in order from a f
   // librsvg blurs slowly: a third of the pixels will do.
   const small = await made(page(), { format: 'png', ppi: 96 }, 'words-96.png');
   await sharp(readFileSync(svg), { density: 96, unlimited: true })
+    .resize(576, 384, { fit: 'fill' })
     .png()
     .toFile(join(folder, 'words-svg.png'));
   expect((await difference(small, join(folder, 'words-svg.png'))).mean).toBeLessThan(1.5);

@@ -7,7 +7,8 @@ import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { marksOver, marksUnder } from '@/core/piece/finish';
 import type { PageLight } from '@/core/piece/finish/light';
-import { materialKind } from '@/core/piece/material';
+import { materialKind, type Material } from '@/core/piece/material';
+import type { InkedLetters } from '@/core/piece/outline/kind';
 import type { Cut } from '@/core/piece/material/kind';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
@@ -33,14 +34,14 @@ function drawPile({ pile, light }: Surface, tools: DrawingTools): DrawnPiece[] {
 export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, tucked?: Tucked): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
-  const { path, face, more } = cutOf(piece, tools);
+  const { path, face, inked, more } = cutOf(piece, tools);
   const kind = materialKind(piece.material);
   const cut = cutFor(piece, tools);
   const whole: Mark[] = [
     ...marksUnder(finish, light, path, matrix, tools),
     // Torn paper is white inside.
     ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
-    ...kind.fill(piece.material, cut),
+    ...(inked ? lettersInOrder(inked, piece.material, cut) : kind.fill(piece.material, cut)),
     ...(more ?? []),
     ...marksOver(finish, light, { path, face }, matrix),
   ];
@@ -60,6 +61,17 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
     bounds: boundsOf(marks, matrix),
     words: piece.outline.kind === 'glyphs' ? piece.outline.text : undefined,
   };
+}
+
+/** Letters in several inks, in the order they are read: so they stand in a PDF. A material that is no ink lies beneath them. */
+function lettersInOrder(inked: readonly InkedLetters[], material: Material, cut: Cut): Mark[] {
+  const base = material.kind === 'ink' ? material.colour : undefined;
+  return [
+    ...(base === undefined ? materialKind(material).fill(material, cut) : []),
+    ...inked.flatMap(({ ink = base, path, words }): Mark[] =>
+      ink === undefined ? [] : [{ mark: 'fill', colour: ink, path, words }],
+    ),
+  ];
 }
 
 const cutFor = (piece: Piece, tools: DrawingTools): Cut => {

@@ -51,16 +51,22 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
 };
 
 /** Glyphs in the piece's own frame as a cut; those with an ink of their own lie apart. */
-export function cutOfRuns(runs: readonly GlyphRun[], typesetter: Typesetter): MadeCut {
-  const inks = [...new Set(runs.flatMap(({ ink }) => ink ?? []))];
-  if (!inks.length) return { path: typesetter.outline(runs), words: runs };
-  const plain = runs.filter(({ ink }) => !ink);
-  const more = inks.map((colour) => {
-    const words = runs.filter(({ ink }) => ink === colour);
-    return { mark: 'fill' as const, colour, words, path: typesetter.outline(words) };
-  });
-  const own = typesetter.outline(plain);
-  return { path: [...own, ...more.flatMap(({ path }) => path)], plain: own, words: plain, more };
+function cutOfRuns(runs: readonly GlyphRun[], typesetter: Typesetter): MadeCut {
+  if (!runs.some(({ ink }) => ink)) return { path: typesetter.outline(runs), words: runs };
+  const groups: GlyphRun[][] = [];
+  for (const run of runs) {
+    const last = groups.at(-1);
+    if (last && last[0]!.ink === run.ink) last.push(run);
+    else groups.push([run]);
+  }
+  const inked = groups.map((words) => ({ ink: words[0]!.ink, words, path: typesetter.outline(words) }));
+  const plain = inked.filter(({ ink }) => !ink);
+  return {
+    path: inked.flatMap(({ path }) => path),
+    plain: plain.flatMap(({ path }) => path),
+    words: plain.flatMap(({ words }) => words),
+    inked,
+  };
 }
 
 /** The words set for a box of this size; origin at the box's top left. */

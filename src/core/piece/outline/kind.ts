@@ -13,8 +13,17 @@ export interface MadeCut {
   plain?: Path;
   /** The glyphs the material fills. */
   words?: readonly GlyphRun[];
-  /** What lies over the material: letters in an ink of their own, a line words run along. */
+  /** All letters as they are read, where some have an ink of their own. */
+  inked?: readonly InkedLetters[];
+  /** What lies over the material, such as the line words run along. */
   more?: readonly Mark[];
+}
+
+/** Letters that follow each other in one ink; of the piece's material without. */
+export interface InkedLetters {
+  ink: string | undefined;
+  path: Path;
+  words: readonly GlyphRun[];
 }
 
 /** All there is to know about a kind of outline. */

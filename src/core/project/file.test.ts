@@ -1,0 +1,178 @@
+/** What each version of the file added, read back the same, against the published JSON Schema. */
+import { readFileSync } from 'node:fs';
+import Ajv from 'ajv/dist/2020';
+import { readProject, writeProject } from '@/core/project/file';
+import type { Project } from '@/core/project/model';
+import { assetOf, CUTS, laid, photoOf, quarters } from '../../../scripts/testing/samples';
+
+const asset = assetOf(quarters(600, 400), 600, 400);
+const full = laid([photoOf('photo', asset, { x: 10, y: 10, width: 90, height: 60 }, CUTS[0])], [asset]);
+
+describe('project.json', () => {
+  test('words in all their forms are read back the same and satisfy the schema; stretches over each other are refused', () => {
+    const validate = new Ajv({ allErrors: true }).compile(
+      JSON.parse(readFileSync('docs/project.schema.json', 'utf8')),
+    );
+    const page = full.surfaces[0]!;
+    const [first] = page.pile;
+    const letters = { family: 'lora', size: 12, tracking: 0.1, features: ['onum'] };
+    const own = `own-${'a'.repeat(64)}`;
+    const written: Project = {
+      ...full,
+      styles: [
+        {
+          id: 's',
+          name: 'Label',
+          ...letters,
+          align: 'right',
+          leading: 1.1,
+          hyphens: 'de',
+          hanging: true,
+          ink: '#123456',
+        },
+      ],
+      fonts: [{ sha: 'a'.repeat(64), name: 'Quill', bytes: 1200 }],
+      surfaces: [
+        {
+          ...page,
+          groups: [
+            {
+              id: 'g',
+              name: 'KITE',
+              letters: {
+                text: 'KITE',
+                alphabet: [{ character: 'K', assets: [asset.sha] }],
+                tallest: 80,
+                height: 72,
+                room: 4,
+                family: 'lora',
+                hop: 0.1,
+                lean: 5,
+                seed: 3,
+              },
+            },
+          ],
+          pile: [
+            {
+              ...first!,
+              id: 'lines',
+              groups: ['g'],
+              role: 'caption',
+              outline: {
+                kind: 'glyphs',
+                text: 'Kites over the bay',
+                ...letters,
+                family: own,
+                align: 'justify',
+                leading: 1.2,
+                spans: [
+                  {
+                    start: 0,
+                    end: 5,
+                    family: 'lobster',
+                    scale: 2,
+                    ink: '#2f6f68',
+                    tracking: 0,
+                    features: ['swsh'],
+                  },
+                ],
+                columns: { count: 2, gap: 12 },
+                hyphens: 'en',
+                hanging: true,
+                wrap: true,
+                fixed: true,
+                joined: { how: 'bar', at: 0, thick: 0.1 },
+                style: 's',
+              },
+              material: {
+                kind: 'photos',
+                photos: [{ asset: asset.sha, window: { x: 0.5, y: 0.5, zoom: 1, turn: 0 } }],
+              },
+              finish: { ...first!.finish, echoes: [{ x: 3, y: 3, colour: '#123456', blur: 0, line: 1 }] },
+            },
+            {
+              ...first!,
+              id: 'along',
+              outline: {
+                kind: 'running',
+                text: 'round',
+                ...letters,
+                base: { kind: 'punch', punch: 'heart', settings: {} },
+                side: 'inside',
+                clockwise: false,
+                start: 0.25,
+                repeat: true,
+                between: ' * ',
+                corners: 'round',
+                gap: 2,
+                line: { width: 1, colour: '#123456' },
+              },
+              material: {
+                kind: 'words',
+                text: 'sea\nwind',
+                ...letters,
+                inks: ['#123456'],
+                ground: '#ffffff',
+                gapX: 3,
+                gapY: -1,
+                shift: 0.5,
+                turn: 12,
+                vary: 0.4,
+                seed: 7,
+              },
+            },
+          ],
+        },
+      ],
+    };
+    expect(readProject(writeProject(written))).toEqual({ ok: true, value: written });
+    validate(JSON.parse(writeProject(written)));
+    expect(validate.errors).toBeNull();
+    const torn = writeProject(written).replace('"start": 0,', '"start": 9,');
+    expect(readProject(torn)).toMatchObject({ ok: false });
+  });
+
+  test('recolouring, colour beneath lines and running inks are read back the same and satisfy the schema; older files know none', () => {
+    const validate = new Ajv({ allErrors: true }).compile(
+      JSON.parse(readFileSync('docs/project.schema.json', 'utf8')),
+    );
+    const dye = { id: 'd', name: 'Hull', change: { how: 'ink' as const, ink: '#b3262e' }, strength: 0.8 };
+    const strokes = [{ points: [0.1, 0.2, 0.3, 0.4], width: 0.02, closeness: 0.1, away: true as const }];
+    const page = full.surfaces[0]!;
+    const [first] = page.pile;
+    const coloured: Project = {
+      ...full,
+      surfaces: [
+        {
+          ...page,
+          pile: [
+            {
+              ...first!,
+              id: 'art',
+              material: {
+                kind: 'art',
+                asset: asset.sha,
+                dyes: [
+                  { ...dye, where: { strokes, area: '4 2 1 2 2 1', soften: 0.02, filled: true } },
+                  { ...dye, where: { parts: [0, 3] }, outside: true, off: true },
+                  { ...dye, change: { how: 'shift', hue: 20, saturation: -5, lightness: 0 } },
+                ],
+                fills: [{ ink: '#e8c66a', texture: 'pencil', shade: 0.3, light: 315, area: '4 4 4 9' }],
+              },
+            },
+            {
+              ...first!,
+              id: 'run',
+              material: { kind: 'gradient', colours: ['#24506b', '#ffffff'], turn: 90, round: true },
+            },
+          ],
+        },
+      ],
+    };
+    expect(readProject(writeProject(coloured))).toEqual({ ok: true, value: coloured });
+    validate(JSON.parse(writeProject(coloured)));
+    expect(validate.errors).toBeNull();
+    const torn = writeProject(coloured).replace('4 2 1 2 2 1', '4 2 1 2 2 9');
+    expect(readProject(torn)).toMatchObject({ ok: false });
+  });
+});
