@@ -46,7 +46,10 @@ export const numberIn = async (page: Page, name: string): Promise<number> =>
   Number(await field(page, name).inputValue());
 
 /** Opens a row of About this piece. */
-export async function openRow(page: Page, name: 'Material' | 'Cut' | 'Finish' | 'Place'): Promise<void> {
+export async function openRow(
+  page: Page,
+  name: 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place',
+): Promise<void> {
   const row = page.getByRole('button', { name: new RegExp(`^${name} `) });
   if ((await row.getAttribute('aria-expanded')) !== 'true') await row.click();
 }

@@ -1,6 +1,6 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
- * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,cupboard` runs some.
+ * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,cupboard` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -18,6 +18,7 @@ import { importing } from './importing';
 import { dyes } from './dyes';
 import { inks } from './inks';
 import { photos } from './photos';
+import { words } from './words';
 import { cupboard } from './cupboard';
 
 const PORT = 3297;
@@ -282,6 +283,7 @@ try {
   if (wants('photos')) await photos({ note });
   if (wants('inks')) await inks({ note });
   if (wants('dyes')) await dyes({ note });
+  if (wants('words')) await words(browser, BASE, withPage, note);
   if (wants('cupboard')) await cupboard(browser, BASE, withPage, note);
   await browser.close();
   await writeFile(

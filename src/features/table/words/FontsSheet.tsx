@@ -115,7 +115,6 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
                 {list.map(({ id, name }) => (
                   <Box key={id} sx={{ display: 'flex', alignItems: 'center' }}>
                     <ButtonBase
-                      aria-label={name}
                       aria-pressed={now === id}
                       disabled={readOnly || !piece}
                       onMouseDown={(event) => event.preventDefault()}
@@ -134,6 +133,7 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
                     >
                       <Box
                         component="span"
+                        aria-hidden={sample ? true : undefined}
                         sx={{
                           display: 'block',
                           fontFamily: faceOf(id),

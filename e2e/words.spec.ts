@@ -1,0 +1,259 @@
+/** Words: written in several styles, fitted, echoed, run round, filled, laid in letters, found, captioned, and kept. */
+import { expect, test, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { axe } from './axe';
+import {
+  bringIn,
+  field,
+  kept,
+  layByEnter,
+  newPage,
+  notice,
+  openRow,
+  pageOnScreen,
+  photo,
+  photosInBox,
+  slabs,
+} from './table';
+
+const leave = async (page: Page) => {
+  await page.getByTestId('stage').focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
+};
+const set = async (page: Page, name: string, value: string) => {
+  await field(page, name).fill(value);
+  await field(page, name).press('Enter');
+};
+/** The page as it is seen. */
+const picture = (page: Page) => page.getByTestId('stage').screenshot();
+const sheet = (page: Page, name: string) => page.getByRole('dialog', { name, exact: true });
+const words = (page: Page) => page.getByRole('textbox', { name: /^(Title|Journaling|Caption) words$/ });
+
+async function title(page: Page, text: string): Promise<void> {
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('t');
+  await page.keyboard.type(text);
+  await expect(words(page)).toHaveValue(text);
+}
+
+test('what is marked is written otherwise; styles are changed once for all; undo takes it back', async ({
+  page,
+}) => {
+  await newPage(page);
+  await title(page, 'Lantern night');
+  for (let i = 0; i < 5; i++) await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByText('Letters and ink below: for what is marked.')).toBeVisible();
+  await page.getByRole('button', { name: /^Letters: Great Vibes/ }).click();
+  await sheet(page, 'Letters').getByRole('button', { name: 'Abril Fatface', exact: true }).first().click();
+  await expect(page.getByRole('button', { name: /^Letters: Abril Fatface/ })).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await set(page, 'Letter size', '100');
+  await leave(page);
+  const before = await picture(page);
+  await page.keyboard.press('n');
+  await openRow(page, 'Words');
+  // The style as it is kept: all that is written in it changes.
+  await expect(page.getByRole('status').filter({ hasText: 'differs' })).toBeHidden();
+  await set(page, 'Letter size', '60');
+  await page.getByRole('button', { name: 'Change the text style' }).click();
+  await leave(page);
+  await title(page, 'Again');
+  await expect(field(page, 'Letter size')).toHaveValue('60');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Delete');
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Control+z');
+  await leave(page);
+  await kept(page);
+  expect((await picture(page)).equals(before)).toBe(true);
+});
+
+test('words that do not fit are marked at once and cured; two columns; a list goes on by itself', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('j');
+  await page.keyboard.type(
+    'We carried the lanterns down to the shingle at dusk and waited for the wind to drop. Thirty people whispered until the sea went quiet.',
+  );
+  await page.keyboard.press('Escape');
+  await set(page, 'Columns', '2');
+  await page.getByLabel('The box keeps its height').check();
+  await set(page, 'Letter size', '30');
+  const mark = page.getByRole('group', { name: 'Words that do not fit' });
+  await expect(mark).toContainText(/\d+ words do not fit/);
+  expect(await axe(page)).toEqual([]);
+  await mark.getByRole('button', { name: 'Smaller letters' }).click();
+  await expect(mark).toBeHidden();
+  expect(Number(await field(page, 'Letter size').inputValue())).toBeLessThan(30);
+  await set(page, 'Letter size', '30');
+  await mark.getByRole('button', { name: 'Taller box' }).click();
+  await expect(mark).toBeHidden();
+  await page.keyboard.press('Enter');
+  await leave(page);
+  await page.keyboard.press('j');
+  await page.keyboard.type('1. spool\nline\n\nafter');
+  await expect(words(page)).toHaveValue('1. spool\n2. line\nafter');
+});
+
+test('a title with an echo and a running frame are closed, opened, changed and printed', async ({ page }) => {
+  await newPage(page);
+  await title(page, 'Salt & string');
+  await page.keyboard.press('Escape');
+  await openRow(page, 'Finish');
+  await page.getByRole('button', { name: 'Add an echo' }).click();
+  await expect(field(page, 'Echo 1, right')).toHaveValue('0.04');
+  await openRow(page, 'Place');
+  await set(page, 'From top', '1');
+  await leave(page);
+  await layByEnter(page.getByRole('list', { name: 'Papers' }).getByRole('button').first());
+  await page.getByRole('menuitem', { name: /strip/i }).click();
+  await openRow(page, 'Place');
+  await set(page, 'Width', '6');
+  await set(page, 'Height', '4');
+  await set(page, 'From left', '3');
+  await set(page, 'From top', '5');
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+U');
+  await field(page, 'Words').fill('wind and tide and time');
+  await set(page, 'How often', '4');
+  await expect(page.getByRole('status').filter({ hasText: '4 times round' })).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  // The start is dragged to another corner.
+  const grip = (await page.locator('[data-grip="Where the words begin"]').boundingBox())!;
+  const { inch } = await pageOnScreen(page);
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + grip.width / 2 + 6 * inch, grip.y + grip.height / 2 + 4 * inch, {
+    steps: 6,
+  });
+  await page.mouse.up();
+  await expect(page.getByText(/Begins at 50 %/)).toBeVisible();
+  await leave(page);
+  await kept(page);
+  const before = await picture(page);
+  await page.reload();
+  await expect(page.getByTestId('stage')).toBeVisible();
+  await expect(slabs(page)).toHaveCount(3);
+  await expect.poll(async () => (await picture(page)).equals(before)).toBe(true);
+  await slabs(page).first().click();
+  await field(page, 'Words').fill('wind and tide');
+  await leave(page);
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('dialog').getByRole('button', { name: /^Make/ }).click();
+  const path = await (await download).path();
+  const text = execFileSync('pdftotext', ['-raw', path, '-'], { encoding: 'utf8' }).replace(/\s+/g, '');
+  expect(text).toContain('Salt&string');
+  expect(text).toContain('windandtide·windandtide');
+  const fonts = execFileSync('pdffonts', [path], { encoding: 'utf8' }).trim().split('\n').slice(2);
+  expect(fonts).toHaveLength(2);
+  for (const line of fonts) expect(line).toMatch(/BELLAG\+.*yes\s+yes\s+yes/);
+});
+
+test('a word filled with words, outlined, on white: one piece that stays words', async ({ page }) => {
+  await newPage(page);
+  await title(page, 'KITE');
+  await page.keyboard.press('Escape');
+  await set(page, 'Letter size', '180');
+  await openRow(page, 'Material');
+  await page.getByRole('button', { name: 'Fill it with words' }).click();
+  await expect(field(page, 'Words, one entry a line')).toHaveValue('KITE');
+  await field(page, 'Words, one entry a line').fill('wind\nsea');
+  await set(page, 'Words across', '10');
+  await set(page, 'Rows down', '10');
+  await expect(field(page, 'Words across')).toHaveValue('10');
+  await expect(field(page, 'Rows down')).toHaveValue('10');
+  await page.getByLabel('Paper behind the words').check();
+  await page.getByRole('button', { name: 'One more ink' }).click();
+  expect(await axe(page)).toEqual([]);
+  await expect(slabs(page)).toHaveCount(1);
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('S');
+  await expect(words(page)).toHaveValue('KITES');
+});
+
+test('typed words are laid in letters of an alphabet, retyped, made to dance; what is missing is said', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('Shift+L');
+  const letters = sheet(page, 'Letters of an alphabet');
+  await letters.getByRole('textbox', { name: 'Words' }).fill('KITEØ');
+  await expect(letters.getByText('Not in this alphabet: Ø. They are left out.')).toBeVisible();
+  await letters.getByRole('button', { name: 'Lay the letters' }).click();
+  await expect(page.getByText('4 pieces, top first')).toBeVisible();
+  await letters.getByRole('textbox', { name: 'Words' }).fill('KITES');
+  await expect(page.getByText('5 pieces, top first')).toBeVisible();
+  const straight = await picture(page);
+  await letters.getByRole('slider', { name: 'Up and down' }).focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+  await expect(letters.getByRole('button', { name: 'Let them dance anew' })).toBeVisible();
+  await expect.poll(async () => (await picture(page)).equals(straight)).toBe(false);
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByTestId('stage').focus();
+  await expect(page.getByRole('button', { name: 'Retype' })).toBeVisible();
+});
+
+test('a sentiment with its blank filled; who and when from the photos; found and replaced on every page', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('Shift+Q');
+  const sentiments = sheet(page, 'Sentiments');
+  await sentiments.getByLabel('Find').fill('happy birthday');
+  await sentiments.getByRole('button', { name: 'Happy birthday dear {name}' }).click();
+  await sentiments.getByLabel('Name').fill('Ines');
+  await sentiments.getByRole('radio', { name: 'Playful' }).click();
+  expect(await axe(page)).toEqual([]);
+  await sentiments.getByRole('button', { name: 'Lay it on the page' }).click();
+  await page.keyboard.press('Escape');
+  await expect(slabs(page).first()).toContainText('Happy birthday');
+  await bringIn(page, [photo('fly-in-ines-and-olu')]);
+  await layByEnter(photosInBox(page).first());
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+W');
+  await expect(page.getByRole('button', { name: /^Words Patrick Hand/ })).toBeVisible();
+  await expect(slabs(page).first()).toContainText(/2026|Ines/);
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Control+f');
+  const find = sheet(page, 'Find and replace');
+  await find.getByLabel('Find in all pages').fill('Ines');
+  await expect(find.getByRole('status')).toContainText(/[12] found/);
+  await find.getByLabel('Put in its place').fill('Olu');
+  await find.getByRole('button', { name: /^Replace/ }).click();
+  await expect(notice(page)).toContainText('changed');
+  await find.getByLabel('Find in all pages').fill('dear Olu');
+  await expect(find.getByRole('status')).toContainText('1 found');
+});
+
+test('a font of one’s own is brought in, used, saved with the project; what is no font is refused', async ({
+  page,
+}) => {
+  await newPage(page);
+  await title(page, 'Quill');
+  await page.getByRole('button', { name: /^Letters: Great Vibes/ }).click();
+  const letters = sheet(page, 'Letters');
+  const font = readFileSync(
+    join(import.meta.dirname, '..', 'node_modules/@fontsource/lobster/files/lobster-latin-400-normal.woff'),
+  );
+  await letters.getByTestId('font-input').setInputFiles([
+    { name: 'mine.woff', mimeType: 'font/woff', buffer: font },
+    { name: 'diary.ttf', mimeType: 'font/ttf', buffer: Buffer.from('Dear diary') },
+  ]);
+  await expect(letters.getByText('diary.ttf is not a font. Fonts come as TTF, OTF or WOFF.')).toBeVisible();
+  await expect(letters.getByText('Lobster is here.')).toBeVisible();
+  await letters.getByRole('button', { name: 'Your own', exact: true }).click();
+  await letters.getByRole('button', { name: 'Lobster', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await leave(page);
+  await kept(page);
+  const before = await picture(page);
+  await page.reload();
+  await expect(slabs(page)).toHaveCount(1);
+  await expect.poll(async () => (await picture(page)).equals(before)).toBe(true);
+});
