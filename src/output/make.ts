@@ -168,6 +168,7 @@ async function makePixels(
     const open = await shelf.openFor(i);
     drawPieces(context, [piece], sheet.view, {
       platform: shop.platform,
+      font: shop.font,
       image: (key) => open.get(key),
       drawing: (key) => drawings.get(key),
     });

@@ -1,11 +1,17 @@
 /** Page to Picture: the only way from the model to anything that can be seen. */
 import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
 import { apply, translation, compose } from '@/core/geometry/matrix';
-import { pathBounds } from '@/core/geometry/path';
-import { reachOf, type DrawnPiece, type ImageMark, type Mark, type Picture } from '@/core/picture/picture';
+import {
+  reachOf,
+  type DrawnPiece,
+  type FillMark,
+  type ImageMark,
+  type Mark,
+  type Picture,
+} from '@/core/picture/picture';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
-import { marksOver, marksUnder } from '@/core/piece/finish';
+import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
 import type { PageLight } from '@/core/piece/finish/light';
 import { materialKind, type Material } from '@/core/piece/material';
 import type { InkedLetters } from '@/core/piece/outline/kind';
@@ -34,17 +40,8 @@ function drawPile({ pile, light }: Surface, tools: DrawingTools): DrawnPiece[] {
 export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, tucked?: Tucked): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
-  const { path, face, inked, more } = cutOf(piece, tools);
-  const kind = materialKind(piece.material);
-  const cut = cutFor(piece, tools);
-  const whole: Mark[] = [
-    ...marksUnder(finish, light, path, matrix, tools),
-    // Torn paper is white inside.
-    ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
-    ...(inked ? lettersInOrder(inked, piece.material, cut) : kind.fill(piece.material, cut)),
-    ...(more ?? []),
-    ...marksOver(finish, light, { path, face }, matrix),
-  ];
+  const letters = lettersAlone(piece, tools);
+  const whole: readonly Mark[] = letters ? [letters] : marksOf(piece, light, matrix, tools);
   const marks = tucked
     ? [
         ...whole.map((mark) => ({ ...mark, within: [...(mark.within ?? []), tucked.within] })),
@@ -60,6 +57,38 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
     marks,
     bounds: boundsOf(marks, matrix),
     words: piece.outline.kind === 'glyphs' ? piece.outline.text : undefined,
+  };
+}
+
+/** All that is drawn of a piece, the lowest first. */
+function marksOf(piece: Piece, light: PageLight, matrix: DrawnPiece['matrix'], tools: DrawingTools): Mark[] {
+  const { finish, material } = piece;
+  const { path, face, inked, more } = cutOf(piece, tools);
+  const cut = cutFor(piece, tools);
+  return [
+    ...marksUnder(finish, light, path, matrix, tools),
+    // Torn paper is white inside.
+    ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
+    ...(inked ? lettersInOrder(inked, material, cut) : materialKind(material).fill(material, cut)),
+    ...(more ?? []),
+    ...marksOver(finish, light, { path, face }, matrix),
+  ];
+}
+
+/** Words in one ink and nothing done to them, as most are: their outline is not made until somebody asks for it. */
+function lettersAlone(piece: Piece, tools: DrawingTools): FillMark | null {
+  const { outline, material, finish } = piece;
+  if (outline.kind !== 'glyphs' || outline.joined || material.kind !== 'ink' || !isBare(finish)) return null;
+  const made = cutOf(piece, tools);
+  if (!made.bounds || !made.words || made.inked) return null;
+  return {
+    mark: 'fill',
+    colour: material.colour,
+    words: made.words,
+    bounds: made.bounds,
+    get path() {
+      return made.path;
+    },
   };
 }
 
@@ -88,9 +117,9 @@ export function pictureOn(piece: Piece, tools: DrawingTools): ImageMark | null {
 
 function boundsOf(marks: readonly Mark[], matrix: DrawnPiece['matrix']): Box {
   const reached = marks.flatMap((mark) => {
-    const { path, by, offset } = reachOf(mark);
+    const { box, by, offset } = reachOf(mark);
     const map = compose(matrix, translation(offset.x, offset.y));
-    return corners(outset(pathBounds(path), by)).map((corner) => apply(map, corner));
+    return corners(outset(box, by)).map((corner) => apply(map, corner));
   });
   return boxOfPoints(reached);
 }

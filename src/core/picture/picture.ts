@@ -4,7 +4,7 @@
  */
 import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix, Point } from '@/core/geometry/matrix';
-import type { Path } from '@/core/geometry/path';
+import { pathBounds, type Path } from '@/core/geometry/path';
 import type { Blend } from '@/core/picture/blend';
 import type { Fill } from '@/core/colouring/fills';
 import type { Dye } from '@/core/dye/dye';
@@ -55,10 +55,14 @@ export interface ShadowMark {
   opacity: number;
 }
 
-/** A flat colour. `words` are the same area as glyphs, for outputs that can write text. */
+/**
+ * A flat colour. `words` are the same area as glyphs, for outputs that can write text. Where `bounds` says how far it
+ * reaches, its path is only made when it is asked for: long texts are drawn glyph by glyph.
+ */
 export interface FillMark {
   mark: 'fill';
   path: Path;
+  bounds?: Box;
   colour: string;
   /** Colours that run into each other in its place. */
   blended?: Blended;
@@ -126,23 +130,24 @@ export interface StrokeMark {
 export type StrokeSide = 'inside' | 'on' | 'outside';
 
 /** How far beyond its path a mark may reach, before the piece is turned. A Gaussian is nothing after 3 deviations. */
-export function reachOf(mark: Mark): { path: Path; by: number; offset: Point } {
+export function reachOf(mark: Mark): { box: Box; by: number; offset: Point } {
   switch (mark.mark) {
     case 'shadow':
-      return { path: mark.path, by: 3 * mark.blur + 4 * mark.grow, offset: mark.offset };
+      return { box: pathBounds(mark.path), by: 3 * mark.blur + 4 * mark.grow, offset: mark.offset };
     case 'stroke':
       // A mitred corner may reach four half-widths out (the limit set in every output).
       return {
-        path: mark.path,
+        box: pathBounds(mark.path),
         by: mark.side === 'inside' ? 0 : mark.width * (mark.side === 'on' ? 2 : 4),
         offset: { x: 0, y: 0 },
       };
     case 'fill':
+      return { box: mark.bounds ?? pathBounds(mark.path), by: 0, offset: { x: 0, y: 0 } };
     case 'treatment':
     case 'colouring':
-      return { path: mark.path, by: 0, offset: { x: 0, y: 0 } };
+      return { box: pathBounds(mark.path), by: 0, offset: { x: 0, y: 0 } };
     case 'image':
-      return { path: mark.clip, by: 0, offset: { x: 0, y: 0 } };
+      return { box: pathBounds(mark.clip), by: 0, offset: { x: 0, y: 0 } };
   }
 }
 

@@ -1,11 +1,11 @@
 /** Which fonts and languages a project's words need beyond those that are always open. */
 import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
-import { openDivide, type Divide } from '@/core/text/breaks';
+import type { Divide } from '@/core/text/breaks';
 import { fallbacksFor, FONT_FILES, shaOfFamily } from '@/core/text/families';
 import { openFont, type OpenFont } from '@/core/text/shaper';
 import type { Language } from '@/core/text/style';
-import { createTypesetter, type Typesetter } from '@/core/text/typesetter';
+import type { Typesetter } from '@/core/text/typesetter';
 
 export interface Needs {
   /** Font files by name. */
@@ -51,8 +51,12 @@ export function needsOf({ surfaces }: Pick<Project, 'surfaces'>): Needs {
 }
 
 /** The shipped families, opened. */
-export const openTypesetter = async (read: ReadFont): Promise<Typesetter> =>
-  createTypesetter(await Promise.all(FONT_FILES.map(async (name) => openFont(name, await read(name)))));
+export async function openTypesetter(read: ReadFont): Promise<Typesetter> {
+  const fonts = Promise.all(FONT_FILES.map(async (name) => openFont(name, await read(name))));
+  // Fetched with the fonts: nothing is set without them.
+  const { createTypesetter } = await import('@/core/text/typesetter');
+  return createTypesetter(await fonts);
+}
 
 /** The typesetter with all that is needed; the same one if nothing was missing. Fonts that cannot be read are passed over. */
 export async function equipped(typesetter: Typesetter, needs: Needs, read: ReadFont): Promise<Typesetter> {
@@ -69,7 +73,10 @@ export async function equipped(typesetter: Typesetter, needs: Needs, read: ReadF
     }),
   );
   const divides = await Promise.all(
-    languages.map(async (language): Promise<[Language, Divide]> => [language, await openDivide(language)]),
+    languages.map(async (language): Promise<[Language, Divide]> => {
+      const { openDivide } = await import('@/core/text/breaks');
+      return [language, await openDivide(language)];
+    }),
   );
   return typesetter.with(opened.flat(), Object.fromEntries(divides));
 }

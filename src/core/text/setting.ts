@@ -2,6 +2,7 @@
 import { inVisualOrder, levelsOf, type Levels } from '@/core/text/bidi';
 import { letterEnds, opportunities, type Divide } from '@/core/text/breaks';
 import { fontsOf, PLAIN_FAMILY } from '@/core/text/families';
+import { listMark } from '@/core/text/lists';
 import type { OpenFont } from '@/core/text/shaper';
 import type { Alignment, Span, TextStyle } from '@/core/text/style';
 
@@ -264,10 +265,6 @@ function wordAt(text: string, from: number, to: number): { text: string; start: 
   const found = /[\p{L}\p{M}]+/u.exec(text.slice(from, to));
   return found && { text: found[0], start: from + found.index };
 }
-
-/** A paragraph that begins like this is an item of a list: its further lines begin where its first one's words do. */
-const LIST_MARK = /^(?:•|–|\d{1,3}[.)])[ \t]+/;
-export const listMark = (paragraph: string): string => LIST_MARK.exec(paragraph)?.[0] ?? '';
 
 const SHARE_LEFT = { left: 0, centre: 0.5, right: 1, justify: 0 } as const;
 const TURNED: Record<Alignment, Alignment> = {

@@ -1,5 +1,6 @@
 /** Characters to placed glyphs, by HarfBuzz from the font file itself: the one shaper for every output. */
-import { parsePath, type Path } from '@/core/geometry/path';
+import type { Box } from '@/core/geometry/box';
+import { parsePath, pathBounds, type Path } from '@/core/geometry/path';
 import { embeddingOf, tablesOf, type Embedding } from '@/core/text/sfnt';
 import { plainFont } from '@/core/text/woff';
 
@@ -45,6 +46,8 @@ export interface OpenFont {
   /** The glyph's outline in font units, y down. */
   outline(glyph: number): Path;
   advanceOf(glyph: number): number;
+  /** How far the glyph's outline reaches, font units, y down; null if it has none. */
+  reachOf(glyph: number): Box | null;
 }
 
 /** Entries of the `name` table. */
@@ -64,6 +67,15 @@ export async function openFont(name: string, file: Uint8Array): Promise<OpenFont
   const characters = new Set(face.collectUnicodes());
   const extents = font.hExtents();
   const outlines = new Map<number, Path>();
+  const reaches = new Map<number, Box | null>();
+  const outline = (glyph: number): Path => {
+    let path = outlines.get(glyph);
+    if (!path) {
+      path = parsePath(font.glyphToPath(glyph)).map((segment) => flip(segment));
+      outlines.set(glyph, path);
+    }
+    return path;
+  };
   return {
     name,
     bytes,
@@ -91,13 +103,15 @@ export async function openFont(name: string, file: Uint8Array): Promise<OpenFont
         dy: -positions[i]!.yOffset,
       }));
     },
-    outline(glyph) {
-      let path = outlines.get(glyph);
-      if (!path) {
-        path = parsePath(font.glyphToPath(glyph)).map((segment) => flip(segment));
-        outlines.set(glyph, path);
+    outline,
+    reachOf(glyph) {
+      let reach = reaches.get(glyph);
+      if (reach === undefined) {
+        const path = outline(glyph);
+        reach = path.length ? pathBounds(path) : null;
+        reaches.set(glyph, reach);
       }
-      return path;
+      return reach;
     },
     advanceOf: (glyph) => font.glyphHAdvance(glyph),
   };

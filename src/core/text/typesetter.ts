@@ -1,7 +1,7 @@
 /** Sets text in lines and columns. Every output draws what this returns: screen and print can never differ. */
 import { compose, rotation, scaling, translation } from '@/core/geometry/matrix';
 import { transformPath, type Path } from '@/core/geometry/path';
-import type { Size } from '@/core/geometry/box';
+import type { Box, Size } from '@/core/geometry/box';
 import type { Divide } from '@/core/text/breaks';
 import { FALLBACK_FILES } from '@/core/text/families';
 import {
@@ -35,6 +35,8 @@ export interface Typesetter {
   set(text: string, style: TextStyle, width: number | null, height?: number): SetText;
   /** The outline of glyphs. */
   outline(runs: readonly GlyphRun[]): Path;
+  /** How far glyphs that are not turned reach. */
+  bounds(runs: readonly GlyphRun[]): Box;
   font(name: string): OpenFont;
   has(name: string): boolean;
   divides(language: Language): boolean;
@@ -76,6 +78,25 @@ export function createTypesetter(
         ),
       );
     },
+    bounds: (runs) => {
+      const reach = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
+      for (const { font: name, size, glyphs } of runs) {
+        const { unitsPerEm, reachOf } = font(name);
+        const unit = size / unitsPerEm;
+        for (const { id, x, y } of glyphs) {
+          const box = reachOf(id);
+          if (!box) continue;
+          reach.left = Math.min(reach.left, x + box.x * unit);
+          reach.top = Math.min(reach.top, y + box.y * unit);
+          reach.right = Math.max(reach.right, x + (box.x + box.width) * unit);
+          reach.bottom = Math.max(reach.bottom, y + (box.y + box.height) * unit);
+        }
+      }
+      const { left, top, right, bottom } = reach;
+      return left > right
+        ? { x: 0, y: 0, width: 0, height: 0 }
+        : { x: left, y: top, width: right - left, height: bottom - top };
+    },
     outline: (runs) =>
       runs.flatMap((run) => {
         const { unitsPerEm, outline } = font(run.font);
@@ -85,17 +106,6 @@ export function createTypesetter(
         );
       }),
   };
-}
-
-/** Set words letter by letter: the glyphs of each, spaces left out. */
-export function lettersOf(runs: readonly GlyphRun[]): GlyphRun[][] {
-  const letters: GlyphRun[][] = [];
-  for (const run of runs)
-    for (const glyph of run.glyphs) {
-      if (glyph.text || !letters.length) letters.push([]);
-      letters.at(-1)!.push({ ...run, glyphs: [glyph] });
-    }
-  return letters.filter((own) => own.some(({ glyphs }) => glyphs.some(({ text }) => text.trim())));
 }
 
 function kept<T>(known: Map<string, T>, key: string, make: () => T): T {

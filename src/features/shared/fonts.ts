@@ -20,6 +20,9 @@ export const readFont: ReadFont = async (name) => {
   return new Uint8Array(await answer.arrayBuffer());
 };
 
+/** Begins to open the shipped fonts. */
+export const warmFonts = (): void => void (opening ??= openTypesetter(readFont)).catch(() => {});
+
 /** A typesetter with all a project needs; given one, the same if it has it all. */
 export const typesetterFor = async (project: Project, has?: Typesetter): Promise<Typesetter> =>
   equipped(has ?? (await (opening ??= openTypesetter(readFont))), needsOf(project), readFont);

@@ -17,6 +17,8 @@ import {
   type TreatmentMark,
   type WorkedMark,
 } from '@/core/picture/picture';
+import type { OpenFont } from '@/core/text/shaper';
+import type { GlyphRun } from '@/core/text/typesetter';
 import { paintTreatment } from '@/core/treatment/paint';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
@@ -27,6 +29,8 @@ export interface DrawingSource {
   image(asset: string, mark: ImageMark): (Drawable & { whole: Size }) | undefined;
   /** The drawing behind a picture that is one. */
   drawing(asset: string, mark: ImageMark): PlacedDrawing | undefined;
+  /** Letters are drawn one by one from their font where it is at hand; that is many times faster than one long outline. */
+  font?(name: string): OpenFont;
   /** Most pixels a treatment is worked out at, where it must be quick. */
   treatmentPixels?: number;
 }
@@ -106,6 +110,8 @@ function drawMark(context: Context, mark: Mark, map: Matrix, source: DrawingSour
       return drawShadow(context, mark, map, platform, alpha);
     case 'fill':
       context.fillStyle = mark.blended ? blendedStyle(context, mark.blended) : mark.colour;
+      if (mark.bounds && mark.words && source.font && alpha === 1 && !mark.blended)
+        return drawLetters(context, mark.words, map, source.font, platform);
       return context.fill(outline(platform, mark.path));
     case 'stroke':
       return drawStroke(context, mark, platform);
@@ -374,6 +380,27 @@ function boundsUnder(box: Box, [a, b, c, d, e, f]: Matrix): Box {
 }
 
 const outlines = new WeakMap<Path, Path2D>();
+
+function drawLetters(
+  context: Context,
+  words: readonly GlyphRun[],
+  map: Matrix,
+  font: (name: string) => OpenFont,
+  platform: Platform,
+): void {
+  const [a, b, c, d, e, f] = map;
+  for (const { font: name, size, glyphs } of words) {
+    const { unitsPerEm, outline: shapeOf } = font(name);
+    const unit = size / unitsPerEm;
+    for (const { id, x, y } of glyphs) {
+      const shape = shapeOf(id);
+      if (!shape.length) continue;
+      context.setTransform(a * unit, b * unit, c * unit, d * unit, a * x + c * y + e, b * x + d * y + f);
+      context.fill(outline(platform, shape));
+    }
+  }
+  context.setTransform(...map);
+}
 
 function outline(platform: Platform, path: Path): Path2D {
   let made = outlines.get(path);

@@ -80,6 +80,17 @@ export const finishOf = (height: number): Finish => ({
   opacity: 1,
 });
 
+/** Nothing was done to the piece: no light falls on it and nothing lies round its edge. */
+export const isBare = ({ lift, stroke, edge, mats, shadows, echoes, treatments }: Finish): boolean =>
+  !(lift.shadow && lift.height > 0) &&
+  !lift.curl &&
+  !stroke &&
+  !edge &&
+  !mats &&
+  !shadows &&
+  !echoes &&
+  !treatments;
+
 /** The outline after its edge was worked, and where the material's face ends if bare paper shows beyond it. */
 export const worked = ({ edge }: Finish, path: Path): { path: Path; face?: Path } =>
   edge ? edged(edge, path) : { path };

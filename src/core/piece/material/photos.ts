@@ -8,7 +8,7 @@ import type { MaterialKind } from '@/core/piece/material/kind';
 import { photoScale } from '@/core/piece/material/photo';
 import { MISSING, SHA256 } from '@/core/piece/material/picture';
 import { windowMatrix, windowSchema, type Window } from '@/core/piece/material/window';
-import { lettersOf } from '@/core/text/typesetter';
+import { lettersOf } from '@/core/text/runs';
 
 export interface PhotosMaterial {
   kind: 'photos';

@@ -1,6 +1,7 @@
 /** Words: letters set in lines from the box's top left corner. */
 import { boolean, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
+import type { Path } from '@/core/geometry/path';
 import { joinedPath, joinedSchema, type Joined } from '@/core/piece/outline/joined';
 import type { MadeCut, OutlineKind } from '@/core/piece/outline/kind';
 import {
@@ -52,7 +53,16 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
 
 /** Glyphs in the piece's own frame as a cut; those with an ink of their own lie apart. */
 function cutOfRuns(runs: readonly GlyphRun[], typesetter: Typesetter): MadeCut {
-  if (!runs.some(({ ink }) => ink)) return { path: typesetter.outline(runs), words: runs };
+  if (!runs.some(({ ink }) => ink)) {
+    let path: Path | undefined;
+    return {
+      words: runs,
+      bounds: typesetter.bounds(runs),
+      get path() {
+        return (path ??= typesetter.outline(runs));
+      },
+    };
+  }
   const groups: GlyphRun[][] = [];
   for (const run of runs) {
     const last = groups.at(-1);

@@ -4,7 +4,8 @@ import { rectanglePath, pathBounds, transformPath, type Path } from '@/core/geom
 import { translation, type Point } from '@/core/geometry/matrix';
 import { pathOfRings, polygons, signedArea } from '@/core/geometry/offset';
 import { leastGap, profileOf } from '@/core/text/optical';
-import { lettersOf, type GlyphRun, type Typesetter } from '@/core/text/typesetter';
+import { lettersOf } from '@/core/text/runs';
+import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 export interface Joined {
   how: 'touch' | 'bar';

@@ -1,5 +1,5 @@
 import type { AnyObject, ObjectSchema } from 'yup';
-import type { Size } from '@/core/geometry/box';
+import type { Box, Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
@@ -7,6 +7,8 @@ import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 /** A cut made: the outline in the piece's own frame, with the glyphs it is made of if it is words. */
 export interface MadeCut {
   path: Path;
+  /** How far the path reaches, where it is only made when it is asked for. */
+  bounds?: Box;
   /** The area a picture with soft edges may show in, where the path only follows what is in it. */
   soft?: Path;
   /** What of the path the material fills, where some letters have an ink of their own. */

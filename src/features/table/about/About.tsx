@@ -16,10 +16,7 @@ import { renamePiece } from '@/core/project/edits/make';
 import { familyName } from '@/core/text/families';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
 import { AboutPage } from '@/features/table/about/AboutPage';
-import { CutControls } from '@/features/table/about/CutControls';
-import { FinishControls } from '@/features/table/about/FinishControls';
 import { KeepPieces } from '@/features/table/about/KeepButtons';
-import { MaterialControls } from '@/features/table/about/MaterialControls';
 import { PlaceControls } from '@/features/table/about/PlaceControls';
 import { useSession } from '@/features/table/room/context';
 import type { Running } from '@/features/table/words/RunningControls';
@@ -28,6 +25,13 @@ import { selectedPieces, shownProject } from '@/features/table/room/session';
 
 type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
 
+const CutControls = dynamic(() => import('@/features/table/about/CutControls').then((m) => m.CutControls));
+const FinishControls = dynamic(() =>
+  import('@/features/table/about/FinishControls').then((m) => m.FinishControls),
+);
+const MaterialControls = dynamic(() =>
+  import('@/features/table/about/MaterialControls').then((m) => m.MaterialControls),
+);
 const WordsControls = dynamic(() =>
   import('@/features/table/words/WordsControls').then((m) => m.WordsControls),
 );

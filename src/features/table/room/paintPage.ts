@@ -29,6 +29,7 @@ export function paintPage(
   context.fillRect(0, 0, canvas.width, canvas.height);
   drawPieces(context, pieces, compose(scaling(scale), translation(-part.x, -part.y)), {
     platform: browser,
+    font: typesetter.font,
     treatmentPixels: side * side,
     drawing: (sha, mark) => {
       const asset = project.assets[sha];

@@ -1,6 +1,6 @@
 /** Opens a project for the table: fonts, history, the lock that keeps two tabs apart, and the keeper. */
 import { useEffect, useState } from 'react';
-import { typesetterFor } from '@/features/shared/fonts';
+import { typesetterFor, warmFonts } from '@/features/shared/fonts';
 import { startKeeping } from '@/features/table/room/keeper';
 import { PictureShelf } from '@/features/table/room/pictures';
 import { createSession, type SessionStore } from '@/features/table/room/session';
@@ -21,6 +21,7 @@ export function useRoomOpening(id: string): Opening {
     const untilClosed = () => new Promise<void>((release) => (closed ? release() : closers.push(release)));
 
     async function start(readOnly: boolean): Promise<void> {
+      warmFonts();
       const opened = await openProject(id);
       if (closed) return;
       if (!opened.ok) return setOpening({ state: 'failed', message: opened.message });

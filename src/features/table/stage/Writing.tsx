@@ -9,7 +9,7 @@ import {
 import { apply, compose, invert, translation, type Point } from '@/core/geometry/matrix';
 import { setGlyphs } from '@/core/piece/outline/glyphs';
 import { placementMatrix } from '@/core/piece/placement/placement';
-import { listMark } from '@/core/text/setting';
+import { listMark } from '@/core/text/lists';
 import { MOST_LETTERS } from '@/core/text/style';
 import type { SetLine } from '@/core/text/typesetter';
 import { rewrite, stopWriting } from '@/features/table/room/actions';

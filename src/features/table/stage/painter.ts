@@ -183,6 +183,7 @@ export class Painter {
     const { assets } = shownProject(session);
     return {
       platform: browser,
+      font: session.typesetter.font,
       treatmentPixels: 1.5e6,
       drawing: (sha, mark) => {
         const asset = assets[sha];

@@ -23,7 +23,7 @@ import { stylesOf } from '@/core/project/edits/styles';
 import type { Group } from '@/core/project/model';
 import { textsOf } from '@/core/project/needs';
 import { arranged, rearranged, type Arrangement } from '@/core/sentiments/laid';
-import { listMark } from '@/core/text/setting';
+import { listMark } from '@/core/text/lists';
 import { ownOf, spanned, type Own } from '@/core/text/spans';
 import { LARGEST_LETTERS, MOST_SCALE, LEAST_SCALE, SMALLEST_LETTERS } from '@/core/text/style';
 import { newId } from '@/features/shared/ids';
