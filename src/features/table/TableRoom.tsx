@@ -8,6 +8,7 @@ import GlobalStyles from '@mui/material/GlobalStyles';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
@@ -16,11 +17,9 @@ import { download } from '@/features/shared/download';
 import { fileOf } from '@/features/shared/files';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { About } from '@/features/table/about/About';
-import { MakeDialog } from '@/features/table/make/MakeDialog';
 import { Pile } from '@/features/table/pile/Pile';
 import { COMPARTMENTS } from '@/core/project/model';
 import { RoomProvider, useRoom, useSession } from '@/features/table/room/context';
-import { KeysDialog } from '@/features/table/room/KeysDialog';
 import { PageTabs } from '@/features/table/room/PageTabs';
 import { TopBar } from '@/features/table/room/TopBar';
 import { useClipboard } from '@/features/table/room/useClipboard';
@@ -35,6 +34,10 @@ import { Workbox, type WorkboxProps } from '@/features/table/workbox/Workbox';
 import { noteBackup } from '@/storage/backup';
 import { supplyById } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
+
+const MakeDialog = dynamic(() => import('@/features/table/make/MakeDialog').then((m) => m.MakeDialog));
+
+const KeysDialog = dynamic(() => import('@/features/table/room/KeysDialog').then((m) => m.KeysDialog));
 
 export function TableRoom({ id }: { id: string }) {
   const opening = useRoomOpening(id);
@@ -83,8 +86,9 @@ function OpenTable() {
   const readOnly = useSession((session) => session.readOnly);
   const trouble = useSession((session) => session.trouble);
   const workbox = useWorkbox();
-  const [making, setMaking] = useState(false);
-  const [keys, setKeys] = useState(false);
+  // Fetched when they are first opened; what was chosen in them stays from then on.
+  const [making, setMaking] = useState<boolean | null>(null);
+  const [keys, setKeys] = useState<boolean | null>(null);
   const [cupboard, setCupboard] = useState(false);
   useKeys(store, {
     onHelp: useCallback(() => setKeys(true), []),
@@ -236,8 +240,8 @@ function OpenTable() {
         <MenuItem onClick={() => void laying.layPaper('cover')}>Cover the page with it</MenuItem>
         <MenuItem onClick={() => void laying.layPaper('strip')}>Lay a strip of it</MenuItem>
       </Menu>
-      <MakeDialog open={making} onClose={() => setMaking(false)} />
-      <KeysDialog open={keys} onClose={() => setKeys(false)} />
+      {making !== null && <MakeDialog open={making} onClose={() => setMaking(false)} />}
+      {keys !== null && <KeysDialog open={keys} onClose={() => setKeys(false)} />}
     </Box>
   );
 }

@@ -17,7 +17,6 @@ import { familyName } from '@/core/text/families';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
 import { AboutPage } from '@/features/table/about/AboutPage';
 import { KeepPieces } from '@/features/table/about/KeepButtons';
-import { PlaceControls } from '@/features/table/about/PlaceControls';
 import { useSession } from '@/features/table/room/context';
 import type { Running } from '@/features/table/words/RunningControls';
 import type { Words } from '@/features/table/words/WordsControls';
@@ -31,6 +30,9 @@ const FinishControls = dynamic(() =>
 );
 const MaterialControls = dynamic(() =>
   import('@/features/table/about/MaterialControls').then((m) => m.MaterialControls),
+);
+const PlaceControls = dynamic(() =>
+  import('@/features/table/about/PlaceControls').then((m) => m.PlaceControls),
 );
 const WordsControls = dynamic(() =>
   import('@/features/table/words/WordsControls').then((m) => m.WordsControls),

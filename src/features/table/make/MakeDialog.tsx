@@ -15,10 +15,13 @@ import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { surfaceOf } from '@/core/project/model';
-import { belowPrint, describeSharpness, type Sharpness } from '@/core/proof/sharpness';
+import type { Piece } from '@/core/piece/piece';
+import { wordsFindings } from '@/core/proof/words';
+import { belowPrint, describeSharpness } from '@/core/proof/sharpness';
 import { fail, ok } from '@/core/result';
 import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
 import { useMake } from '@/features/table/make/useMake';
+import { layCaption } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { Format, MakeOptions } from '@/output/make';
 import { LengthField } from '@/ui/LengthField';
@@ -49,15 +52,17 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
   const { making, start, cancel } = useMake();
+  const typesetter = useSession((session) => session.typesetter);
   const found = useMemo(() => belowPrint(project, surface), [project, surface]);
+  const written = useMemo(() => wordsFindings(project, surface, typesetter), [project, surface, typesetter]);
   const { unit } = project;
   const busy = making.state === 'making';
   const bleed = options.withBleed ? surface.bleed : 0;
   const size = { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
   const pixels = options.format === 'png' || options.format === 'jpg';
   const set = (change: Partial<MakeOptions>) => setOptions({ ...options, ...change });
-  const show = (sharpness: Sharpness) => {
-    store.getState().select([sharpness.piece.id]);
+  const show = (piece: Piece) => {
+    store.getState().select([piece.id]);
     onClose();
   };
   return (
@@ -162,12 +167,13 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
             </Typography>
           </Box>
           <Typography variant="h3">What the checks found</Typography>
-          {found.length === 0 ? (
+          {found.length === 0 && (
             <Box sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
               <IconCircleCheck size={20} style={{ flexShrink: 0 }} />
               <Typography variant="body2">Every photo prints at {PRINT_PPI} ppi or more.</Typography>
             </Box>
-          ) : (
+          )}
+          {found.length + written.length > 0 && (
             <Box
               component="ul"
               sx={{
@@ -181,13 +187,26 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
                 maxHeight: 250,
               }}
             >
+              {written.map(({ piece, kind, says }) => (
+                <Finding
+                  key={`${kind} ${piece?.id ?? ''}`}
+                  name={piece ? piece.name : 'Who and when'}
+                  warns={kind !== 'caption'}
+                  words={says}
+                  disabled={busy}
+                  cure={piece ? 'Show' : 'Set it'}
+                  onCure={() => (piece ? show(piece) : layCaption(store))}
+                />
+              ))}
               {found.map((sharpness) => (
                 <Finding
                   key={sharpness.piece.id}
-                  sharpness={sharpness}
+                  name={sharpness.piece.name}
+                  warns={sharpness.verdict === 'soft'}
                   words={describeSharpness(sharpness, unit)}
                   disabled={busy}
-                  onShow={() => show(sharpness)}
+                  cure="Show"
+                  onCure={() => show(sharpness.piece)}
                 />
               ))}
             </Box>
@@ -227,32 +246,30 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
   );
 }
 
-function Finding({
-  sharpness,
-  words,
-  disabled,
-  onShow,
-}: {
-  sharpness: Sharpness;
+interface FindingProps {
+  name: string;
+  warns: boolean;
   words: string;
   disabled: boolean;
-  onShow: () => void;
-}) {
-  const soft = sharpness.verdict === 'soft';
+  cure: string;
+  onCure: () => void;
+}
+
+function Finding({ name, warns, words, disabled, cure, onCure }: FindingProps) {
   return (
     <Box component="li" sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-      <Box sx={{ color: soft ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
-        {soft ? <IconAlertTriangle size={20} /> : <IconInfoCircle size={20} />}
+      <Box sx={{ color: warns ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
+        {warns ? <IconAlertTriangle size={20} /> : <IconInfoCircle size={20} />}
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
-          {soft ? 'Warning: ' : ''}
-          {sharpness.piece.name}
+          {warns ? 'Warning: ' : ''}
+          {name}
         </Typography>
         <Typography variant="body2">{words}</Typography>
       </Box>
-      <Button size="small" onClick={onShow} disabled={disabled}>
-        Show
+      <Button size="small" onClick={onCure} disabled={disabled}>
+        {cure}
       </Button>
     </Box>
   );

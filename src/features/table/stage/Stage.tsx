@@ -1,21 +1,13 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import dynamic from 'next/dynamic';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
 import { pathData, transformPath } from '@/core/geometry/path';
 import { piecesAt } from '@/core/page/pick';
-import { Crossings } from '@/features/table/stage/Crossings';
-import { Draw } from '@/features/table/stage/Draw';
 import { Guides } from '@/features/table/stage/Guides';
-import { Horizon } from '@/features/table/stage/Horizon';
-import { Knots } from '@/features/table/stage/Knots';
-import { Lamp } from '@/features/table/stage/Lamp';
-import { Marking } from '@/features/table/stage/Marking';
-import { Dropper } from '@/features/table/stage/Dropper';
-import { Loupe } from '@/features/table/stage/Loupe';
 import { Overflows } from '@/features/table/stage/Overflows';
-import { PeekList } from '@/features/table/stage/PeekList';
 import { SizeTag } from '@/features/table/stage/SizeTag';
 import { SwapPads } from '@/features/table/stage/SwapPads';
 import { Snaps } from '@/features/table/stage/Snaps';
@@ -23,7 +15,6 @@ import { enter, startReshaping, writeOn } from '@/features/table/room/actions';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Selection, type SelectionProps } from '@/features/table/stage/Selection';
 import { Grid, Rulers } from '@/features/table/stage/Rulers';
-import { Sliding } from '@/features/table/stage/Sliding';
 import { inBox, useGestures } from '@/features/table/stage/useGestures';
 import { usePainter } from '@/features/table/stage/usePainter';
 import { Verbs } from '@/features/table/stage/Verbs';
@@ -42,7 +33,19 @@ export interface StageProps {
   onDropped: (carried: Carried, spot: Spot, client: { left: number; top: number }) => void;
 }
 
+const Draw = dynamic(() => import('@/features/table/stage/Draw').then((m) => m.Draw));
+const Knots = dynamic(() => import('@/features/table/stage/Knots').then((m) => m.Knots));
+const Crossings = dynamic(() => import('@/features/table/stage/Crossings').then((m) => m.Crossings));
+const Marking = dynamic(() => import('@/features/table/stage/Marking').then((m) => m.Marking));
+const Sliding = dynamic(() => import('@/features/table/stage/Sliding').then((m) => m.Sliding));
+const Loupe = dynamic(() => import('@/features/table/stage/Loupe').then((m) => m.Loupe));
+const Dropper = dynamic(() => import('@/features/table/stage/Dropper').then((m) => m.Dropper));
+const Horizon = dynamic(() => import('@/features/table/stage/Horizon').then((m) => m.Horizon));
+const PeekList = dynamic(() => import('@/features/table/stage/PeekList').then((m) => m.PeekList));
+const Lamp = dynamic(() => import('@/features/table/stage/Lamp').then((m) => m.Lamp));
 export const Stage = memo(function Stage({ onDropped }: StageProps) {
+  const peeking = useSession((session) => session.peeking !== null);
+  const loupe = useSession((session) => session.loupe);
   const { store } = useRoom();
   const frame = useRef<HTMLDivElement>(null);
   const [moving, setMoving] = useState<readonly string[]>([]);
@@ -259,8 +262,8 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       </svg>
       {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
       <Overflows />
-      <PeekList />
-      <Loupe />
+      {peeking && <PeekList />}
+      {loupe && <Loupe />}
       {marking && <Marking marking={marking} />}
       {dropping && <Dropper />}
     </Box>

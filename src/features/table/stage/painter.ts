@@ -1,5 +1,5 @@
 /** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
-import type { Box } from '@/core/geometry/box';
+import { transformBox, type Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { drawPiece } from '@/core/page/draw';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
@@ -12,6 +12,7 @@ import { drawPieces, pixelBounds, type DrawingSource } from '@/output/pixels/dra
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/room/pictures';
 import { shownProject, shownSurface, type Session } from '@/features/table/room/session';
+import { retouch } from '@/features/table/stage/retouch';
 import { viewMatrix } from '@/features/table/stage/view';
 
 export interface Layers {
@@ -167,10 +168,26 @@ export class Painter {
     let bitmap: OffscreenCanvas | null = null;
     if (box.width * box.height <= stage * MOST_ALONE && this.keptPixels() <= stage * MOST_KEPT) {
       bitmap = new OffscreenCanvas(Math.max(1, box.width), Math.max(1, box.height));
+      const context = bitmap.getContext('2d')!;
+      const toBitmap = compose(translation(-box.x, -box.y), origin);
+      const touched =
+        known?.bitmap && known.scale === scale && !tuck && !known.tuck
+          ? retouch(known.drawn, drawn, session.typesetter)
+          : null;
+      if (touched) {
+        const at = transformBox(toBitmap, touched.area);
+        const [x, y] = [Math.floor(at.x), Math.floor(at.y)];
+        const [right, bottom] = [Math.ceil(at.x + at.width), Math.ceil(at.y + at.height)];
+        context.drawImage(known!.bitmap!, known!.box.x - box.x, known!.box.y - box.y);
+        context.clearRect(x, y, right - x, bottom - y);
+        context.beginPath();
+        context.rect(x, y, right - x, bottom - y);
+        context.clip();
+      }
       drawPieces(
-        bitmap.getContext('2d')!,
-        [{ ...drawn, blend: undefined }],
-        compose(translation(-box.x, -box.y), origin),
+        context,
+        [{ ...(touched?.drawn ?? drawn), blend: undefined }],
+        toBitmap,
         this.source(session, view),
       );
     }

@@ -18,11 +18,11 @@ import {
   type Arrangement,
 } from '@/core/sentiments/laid';
 import { newId } from '@/features/shared/ids';
-import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces } from '@/features/table/room/session';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
 import { faceOf } from '@/features/table/words/faces';
+import { laySentiment, rearrange } from '@/features/table/words/sentiments';
 import { keepSentiments, LONGEST_SENTIMENT, MOST_SENTIMENTS, ownSentiments } from '@/storage/sentiments';
 import { Heading } from '@/ui/Heading';
 import { useNotify } from '@/ui/notices';
@@ -189,7 +189,7 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
               title={one.name}
               onClick={() => {
                 setHow(one);
-                if (!chosen && written) act.rearrange(store, one);
+                if (!chosen && written) rearrange(store, one);
               }}
               sx={{
                 flexDirection: 'column',
@@ -234,12 +234,12 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
         <Button
           variant="contained"
           disabled={!chosen || readOnly}
-          onClick={() => chosen && act.laySentiment(store, filledIn(chosen.text, blanks), how)}
+          onClick={() => chosen && laySentiment(store, filledIn(chosen.text, blanks), how)}
         >
           Lay it on the page
         </Button>
         {written && chosen && (
-          <Button color="inherit" disabled={readOnly} onClick={() => act.rearrange(store, how)}>
+          <Button color="inherit" disabled={readOnly} onClick={() => rearrange(store, how)}>
             Arrange what is selected
           </Button>
         )}

@@ -22,13 +22,12 @@ import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { stylesOf } from '@/core/project/edits/styles';
 import type { Group } from '@/core/project/model';
 import { textsOf } from '@/core/project/needs';
-import { arranged, rearranged, type Arrangement } from '@/core/sentiments/laid';
 import { listMark } from '@/core/text/lists';
 import { ownOf, spanned, type Own } from '@/core/text/spans';
 import { LARGEST_LETTERS, MOST_SCALE, LEAST_SCALE, SMALLEST_LETTERS } from '@/core/text/style';
 import { newId } from '@/features/shared/ids';
 import { page } from '@/features/table/room/actions/choosing';
-import { freeSpot, middle } from '@/features/table/room/actions/laying';
+import { middle } from '@/features/table/room/actions/laying';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/room/session';
 
 /** The side of the page the house's letter sizes are meant for, points. */
@@ -361,32 +360,6 @@ export function giveFamily(store: SessionStore, family: string): void {
     if (outline.kind === 'glyphs') letter(store, id, { family, features: undefined });
     if (outline.kind === 'running') changeRunning(store, id, { family, features: undefined });
   }
-}
-
-/** Lays a sentiment in the middle of what is seen, in an arrangement. */
-export function laySentiment(store: SessionStore, text: string, how: Arrangement): void {
-  const session = store.getState();
-  if (session.readOnly) return;
-  const { width } = page(session);
-  const { outline, ink } = arranged(text, how, Math.max(9, Math.round(width * 0.024)));
-  const piece = wordsPiece(newId(), 'title', outline, ink, freeSpot(session), session.typesetter);
-  session.perform({ ...layPieces(session.surfaceId, [piece], []), label: 'lay sentiment' });
-  store.getState().select([piece.id]);
-}
-
-/** Sets words that are selected in another arrangement. */
-export function rearrange(store: SessionStore, how: Arrangement): void {
-  const session = store.getState();
-  const edits = settledPieces(session, session.selection).flatMap((piece) => {
-    if (piece.outline.kind !== 'glyphs' || piece.placement.locked) return [];
-    const { to, ink } = rearranged(piece.outline, how);
-    const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, session.typesetter);
-    return [
-      writeWords(session.surfaceId, piece, to, wanted),
-      changeMaterial(session.surfaceId, [piece], { kind: 'ink', colour: ink }),
-    ];
-  });
-  if (edits.length) session.perform(together(`arrange words as “${how.name}”`, edits));
 }
 
 /** The letters of an alphabet that are selected, if just they are. */
