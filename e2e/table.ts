@@ -50,7 +50,7 @@ export async function openRow(
   page: Page,
   name: 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place',
 ): Promise<void> {
-  const row = page.getByRole('button', { name: new RegExp(`^${name} `) });
+  const row = page.locator('button[aria-expanded]').filter({ hasText: new RegExp(`^${name} `) });
   if ((await row.getAttribute('aria-expanded')) !== 'true') await row.click();
 }
 

@@ -43,9 +43,9 @@ const RunningControls = dynamic(() =>
 
 export const About = memo(function About() {
   const pieces = useSession(useShallow(selectedPieces));
-  // The numbers follow a drag, and a change of many, when there is time for them: the page comes first.
+  // The numbers follow a drag, what is typed, and a change of many, when there is time for them: the page comes first.
   const later = useDeferredValue(pieces);
-  const dragging = useSession((session) => session.tryout !== null);
+  const dragging = useSession((session) => session.tryout !== null || session.mode.kind === 'write');
   const same = later.length === pieces.length && later.every(({ id }, i) => id === pieces[i]!.id);
   const shown = same && (dragging || pieces.length > 1) ? later : pieces;
   return shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />;
