@@ -100,6 +100,7 @@ async function tour(page: Page): Promise<void> {
   await shoot(page, 'ready-page');
   await arranging(page);
   await cutting(page);
+  await words(page);
   await photos(page);
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByRole('button', { name: 'New layout A4' }).click();
@@ -112,7 +113,7 @@ async function tour(page: Page): Promise<void> {
   await shoot(page, 'review');
 }
 
-/** A page made of what is cut and finished: a treated star, and the points of the banner's outline. */
+/** A page made of what is cut and finished: a treated star. */
 async function cutting(page: Page): Promise<void> {
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByRole('button', { name: 'Open Tide pools in July' }).click();
@@ -130,14 +131,90 @@ async function cutting(page: Page): Promise<void> {
   await page.getByRole('region', { name: 'Surface' }).scrollIntoViewIfNeeded();
   await page.getByRole('group', { name: 'Surface 1' }).getByRole('button').scrollIntoViewIfNeeded();
   await shoot(page, 'finish');
-  await slab('Banner').click();
-  await stage.focus();
+}
+
+/** Words in all their forms on one page: echoed, along a frame, over and over within a word, who and when. */
+async function words(page: Page): Promise<void> {
+  await page.goto(`http://localhost:${PORT}/`);
+  await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
+  const stage = page.getByTestId('stage');
+  await stage.waitFor();
+  const set = async (name: string, value: string) => {
+    await page.getByRole('textbox', { name, exact: true }).fill(value);
+    await page.getByRole('textbox', { name, exact: true }).press('Enter');
+    await page.waitForTimeout(150);
+  };
+  const row = async (name: string) => {
+    const button = page.locator('button[aria-expanded]').filter({ hasText: new RegExp(`^${name} `) });
+    if ((await button.getAttribute('aria-expanded')) !== 'true') await button.click();
+    await page.waitForTimeout(400);
+  };
+  const leave = async () => {
+    await stage.focus();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
+  };
+  const family = async (name: string) => {
+    await page.getByRole('button', { name: /All families/ }).click();
+    const sheet = page.getByRole('dialog', { name: 'Letters' });
+    await sheet.getByRole('button', { name, exact: true }).last().click();
+    await page.keyboard.press('Escape');
+  };
+  await page.getByRole('list', { name: 'Papers' }).getByRole('button').nth(1).focus();
   await page.keyboard.press('Enter');
-  await page.keyboard.press('n');
-  await page.getByRole('button', { name: /^Cut / }).click();
-  await page.getByRole('group', { name: 'Points of its outline' }).scrollIntoViewIfNeeded();
-  await shoot(page, 'points');
+  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
+  await page
+    .getByTestId('photo-input')
+    .setInputFiles(join(ROOT, 'public/demo/photos', 'fly-in-ines-and-olu.jpg'));
+  await page.getByText('1 photo in the workbox.').waitFor();
+  await page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').first().focus();
+  await page.keyboard.press('Enter');
+  await row('Place');
+  await set('Width', '5.6');
+  await set('From left', '3.2');
+  await set('From top', '3.1');
+  await stage.focus();
+  await page.keyboard.press('Shift+U');
+  await page.getByRole('textbox', { name: 'Words', exact: true }).fill('wind and string and sky');
+  await set('Letter size', '25');
+  await set('From the outline', '0.08');
+  await leave();
+  await page.keyboard.press('t');
+  await page.keyboard.type('First launch');
   await page.keyboard.press('Escape');
+  await set('Letter size', '104');
+  await row('Finish');
+  await page.getByRole('button', { name: 'Add an echo' }).click();
+  await row('Place');
+  await set('From left', '2.2');
+  await set('From top', '0.7');
+  await leave();
+  await page.keyboard.press('t');
+  await page.keyboard.type('KITES');
+  await page.keyboard.press('Escape');
+  await set('Letter size', '170');
+  await family('Alfa Slab One');
+  await row('Material');
+  await page.getByRole('button', { name: 'Fill it with words' }).click();
+  await page.getByLabel('Words, one entry a line').fill('all up\nplum\nlast light\nhigh');
+  await page.getByLabel('Paper behind the words').check();
+  await page.getByRole('button', { name: 'One more ink' }).click();
+  await page.getByRole('button', { name: 'Ink 2: choose an ink' }).click();
+  await page.getByRole('dialog', { name: 'Inks' }).getByLabel('Ink', { exact: true }).fill('#2f6f68');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await row('Place');
+  await set('From left', '1.3');
+  await set('From top', '8.6');
+  await leave();
+  await page.keyboard.press('Shift+W');
+  await page.waitForTimeout(400);
+  await leave();
+  await page
+    .getByRole('list', { name: 'Pieces, top first' })
+    .getByRole('button', { name: /^wind and string/ })
+    .click();
+  await page.mouse.move(900, 700);
+  await shoot(page, 'words');
 }
 
 /** The kite club's photos on a new page: proposals, one of them in another light, and a mosaic of all. */

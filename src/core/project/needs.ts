@@ -78,5 +78,8 @@ export async function equipped(typesetter: Typesetter, needs: Needs, read: ReadF
       return [language, await openDivide(language)];
     }),
   );
-  return typesetter.with(opened.flat(), Object.fromEntries(divides));
+  // A font that cannot be read is asked for again and again: what has all the rest stays the same.
+  return opened.flat().length || divides.length
+    ? typesetter.with(opened.flat(), Object.fromEntries(divides))
+    : typesetter;
 }

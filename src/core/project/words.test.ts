@@ -23,6 +23,9 @@ import {
 } from '@/core/project/edits/styles';
 import { countWords, findWords, replaceWords } from '@/core/project/finding';
 import { perform, startHistory } from '@/core/project/history';
+import { equipped, needsOf } from '@/core/project/needs';
+import { wordsFindings } from '@/core/proof/words';
+import type { Piece } from '@/core/piece/piece';
 import { lackedBy, lieLetters } from '@/core/project/letters';
 import type { LaidLetters, Project } from '@/core/project/model';
 import { extentOf } from '@/core/piece/placement/placement';
@@ -137,6 +140,40 @@ describe('who and when', () => {
     expect(hasCaption({ ...surface, pile: [...surface.pile, piece] })).toBe(true);
     const lowerRight = { ...surface, pile: [inkPiece('x', 300, 200, 130, 80)] };
     expect(quietCorner(lowerRight, box).x).toBeLessThan(surface.width / 2);
+  });
+});
+
+describe('the checks before printing', () => {
+  const asset = assetOf(quarters(30, 20), 30, 20);
+  const own = `own-${'b'.repeat(64)}`;
+  const crowded = wordsOf('crowded', 'far too many words for so small a box as this one is', 30, 60);
+  const lost = wordsOf('lost', 'kites');
+  const of = laid(
+    [
+      photoOf('photo', asset, { x: 0, y: 0, width: 90, height: 60 }),
+      { ...crowded, outline: { ...crowded.outline, fixed: true } as Piece['outline'] },
+      { ...lost, outline: { ...lost.outline, family: own } as Piece['outline'] },
+    ],
+    [asset],
+  );
+
+  test('name what does not fit, fonts that are not here, and a page that does not say who and when', () => {
+    const found = wordsFindings(of, of.surfaces[0]!, typesetter);
+    expect(found.map(({ kind, piece }) => [kind, piece?.id])).toEqual([
+      ['over', 'crowded'],
+      ['font', 'lost'],
+      ['caption', undefined],
+    ]);
+    expect(found[0]!.says).toMatch(/^\d+ words do not fit\.$/);
+    const plain = laid([wordsOf('a', 'kites')]);
+    expect(wordsFindings(plain, plain.surfaces[0]!, typesetter)).toEqual([]);
+  });
+
+  test('a font that is not here leaves the typesetter as it is, however often it is asked for', async () => {
+    const missing = async (): Promise<Uint8Array> => {
+      throw new Error('not here');
+    };
+    expect(await equipped(typesetter, needsOf(of), missing)).toBe(typesetter);
   });
 });
 

@@ -189,6 +189,16 @@ export function Writing({ id }: { id: string }) {
           rewrite(store, id, { text: event.target.value });
           requestAnimationFrame(noteRange);
         }}
+        onPaste={(event) => {
+          const more = event.clipboardData.getData('text/plain').length - (to - from);
+          const left = outline.text.length + more - MOST_LETTERS;
+          if (left > 0)
+            store.setState({
+              refused: {
+                why: `One piece of words holds up to ${MOST_LETTERS.toLocaleString('en')} letters; the last ${left.toLocaleString('en')} of what was pasted were left out.`,
+              },
+            });
+        }}
         onSelect={noteRange}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && goOn()) event.preventDefault();

@@ -53,7 +53,9 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
     });
   }, []);
   const laid = group?.letters;
-  const alphabet = all?.find(({ id }) => id === kit);
+  const isOf = ({ letters }: Alphabet) =>
+    letters.some(({ asset }) => asset && laid?.alphabet.some(({ assets }) => assets.includes(asset.sha)));
+  const alphabet = laid ? all?.find(isOf) : all?.find(({ id }) => id === kit);
   const entries = alphabet ? entriesOf(alphabet) : [];
   // What is laid already is its own source; another alphabet is taken when one is chosen.
   const now: LaidLetters = laid ?? {
@@ -123,7 +125,7 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
         <TextField
           select
           label="Alphabet"
-          value={alphabet ? kit : ''}
+          value={alphabet?.id ?? ''}
           disabled={readOnly || !all?.length}
           onChange={({ target: { value } }) => choose(value)}
           helperText={all?.length === 0 ? 'The cupboard holds no alphabet yet.' : undefined}
