@@ -185,7 +185,7 @@ async function words(page: Page): Promise<void> {
   await row('Finish');
   await page.getByRole('button', { name: 'Add an echo' }).click();
   await row('Place');
-  await set('From left', '2.2');
+  await set('From left', '3.1');
   await set('From top', '0.7');
   await leave();
   await page.keyboard.press('t');
@@ -199,12 +199,15 @@ async function words(page: Page): Promise<void> {
   await page.getByLabel('Paper behind the words').check();
   await page.getByRole('button', { name: 'One more ink' }).click();
   await page.getByRole('button', { name: 'Ink 2: choose an ink' }).click();
-  await page.getByRole('dialog', { name: 'Inks' }).getByLabel('Ink', { exact: true }).fill('#2f6f68');
-  await page.keyboard.press('Enter');
+  await page
+    .getByRole('dialog', { name: 'Inks' })
+    .getByRole('button', { name: /Deep water/ })
+    .first()
+    .click();
   await page.keyboard.press('Escape');
   await row('Place');
-  await set('From left', '1.3');
-  await set('From top', '8.6');
+  await set('From left', '2');
+  await set('From top', '8.4');
   await leave();
   await page.keyboard.press('Shift+W');
   await page.waitForTimeout(400);

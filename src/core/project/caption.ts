@@ -58,14 +58,17 @@ export function captionText({ people, days, places }: WhoWhen, locale: string): 
   return [[who, where].filter(Boolean).join(' · '), when].filter(Boolean).join('\n');
 }
 
-/** Whether a page says who and when: anything written as a caption or a date. */
+/** A year, as captions end with. */
+const YEAR = /\b(?:19|20)\d\d\b/;
+
+/** Whether a page says who and when: anything written as a caption or a date, or with a year in it. */
 export const hasCaption = ({ pile }: Surface): boolean =>
   pile.some(
     ({ role, outline }) =>
       role === 'caption' ||
       (outline.kind === 'glyphs' &&
-        (outline.style === 'caption' || outline.style === 'date') &&
-        outline.text.trim()),
+        (outline.style === 'caption' || outline.style === 'date' || YEAR.test(outline.text)) &&
+        outline.text.trim() !== ''),
   );
 
 /** Between a caption and what lies beside it, points. */

@@ -138,6 +138,7 @@ describe('who and when', () => {
     for (const other of surface.pile) expect(overlaps(box, extentOf(other.placement))).toBe(false);
     expect(hasCaption(surface)).toBe(false);
     expect(hasCaption({ ...surface, pile: [...surface.pile, piece] })).toBe(true);
+    expect(hasCaption({ ...surface, pile: [wordsOf('x', 'Ines & Olu, May 2026')] })).toBe(true);
     const lowerRight = { ...surface, pile: [inkPiece('x', 300, 200, 130, 80)] };
     expect(quietCorner(lowerRight, box).x).toBeLessThan(surface.width / 2);
   });
