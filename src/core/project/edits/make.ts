@@ -133,7 +133,7 @@ export const writeWords = (surfaceId: string, piece: Piece, to: Partial<GlyphsOu
       });
       Object.assign(placement, { x: centre.x, y: centre.y, width, height });
     },
-    'write',
+    to.text === undefined ? `restyle ${Object.keys(to).join()}` : 'write',
   );
 
 /** Changes words that run along an outline; what is undefined goes. */

@@ -20,7 +20,8 @@ export interface RoomKeys {
   onCupboard: () => void;
 }
 
-const typed = (event: KeyboardEvent) => plain(event) && [...event.key].length === 1;
+const typed = (event: KeyboardEvent) =>
+  plain(event) && ([...event.key].length === 1 || event.key === 'Enter');
 
 export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): void {
   useEffect(() => {
@@ -29,17 +30,21 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
       if (event.defaultPrevented || target.closest(OWNS_ALL_KEYS)) return;
       if (plain(event) && target.closest(OWNS_PLAIN_KEYS)) return;
       if (plain(event) && event.key.length > 1 && target.closest(OWNS_ARROWS)) return;
+      // What is typed before the field has the focus is written all the same, whatever button was pressed last.
+      if (
+        store.getState().mode.kind === 'write' &&
+        typed(event) &&
+        !target.closest('[data-about], [role="dialog"]')
+      ) {
+        event.preventDefault();
+        return typeOn(store, event.key === 'Enter' ? '\n' : event.key);
+      }
       // A focused button keeps its own Enter and Space.
       if (
         (event.key === 'Enter' || event.key === ' ') &&
         target.closest('button, a, [role="button"], [role="option"]')
       )
         return;
-      // What is typed before the field has the focus is written all the same.
-      if (store.getState().mode.kind === 'write' && typed(event)) {
-        event.preventDefault();
-        return typeOn(store, event.key);
-      }
       if (event.key === '?') return onHelp();
       if (key(CUPBOARD_KEY)(event)) return onCupboard();
       const found = SHORTCUTS.find((shortcut) => shortcut.is(event));
