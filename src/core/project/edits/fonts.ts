@@ -13,13 +13,3 @@ export const bringFonts = (fonts: readonly FontFile[]): Edit => ({
     if (!list.length) delete project.fonts;
   },
 });
-
-/** Takes a font out; what is written in it shows in the plain family from then on. */
-export const takeFontOut = ({ sha, name }: FontFile): Edit => ({
-  label: `take font “${name}” out`,
-  apply(project) {
-    const left = (project.fonts ?? []).filter((font) => font.sha !== sha);
-    if (left.length) project.fonts = left;
-    else delete project.fonts;
-  },
-});
