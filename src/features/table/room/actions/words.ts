@@ -1,6 +1,5 @@
 /** What is done to words: begun, written on, written otherwise, fitted to their box. */
 import { fittingHeight, fittingLetters, wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
-import { isInk } from '@/core/piece/material';
 import { isBase, sizeFor, type Base, type RunningOutline } from '@/core/piece/outline/running';
 import { finishOf } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -111,7 +110,7 @@ export function writtenNow(
   const { outline, material } = piece;
   const { family, size, tracking, features } = outline;
   const range = marked(session, piece);
-  const ink = isInk(material) && material.kind === 'ink' ? material.colour : undefined;
+  const ink = material.kind === 'ink' ? material.colour : undefined;
   const own = range ? ownOf(outline, ...range) : {};
   return { family, tracking, features, ink, ...own, size: size * (own.scale ?? 1) };
 }
