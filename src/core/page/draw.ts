@@ -14,6 +14,7 @@ import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
 import type { PageLight } from '@/core/piece/finish/light';
 import { materialKind, type Material } from '@/core/piece/material';
+import { isWritten } from '@/core/piece/outline';
 import type { InkedLetters } from '@/core/piece/outline/kind';
 import type { Cut } from '@/core/piece/material/kind';
 import type { Piece } from '@/core/piece/piece';
@@ -56,7 +57,7 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
     ...(finish.blend ? { blend: finish.blend } : {}),
     marks,
     bounds: boundsOf(marks, matrix),
-    words: piece.outline.kind === 'glyphs' ? piece.outline.text : undefined,
+    words: isWritten(piece.outline) ? piece.outline.text : undefined,
   };
 }
 

@@ -31,6 +31,9 @@ export const OUTLINES: { [K in Outline['kind']]: OutlineKind<Extract<Outline, { 
 export const outlineKind = (outline: Outline): OutlineKind<Outline> =>
   OUTLINES[outline.kind] as unknown as OutlineKind<Outline>;
 
+/** Outlines that are words: they are cut to their letters and nothing else. */
+export const isWritten = (outline: Outline): outline is GlyphsOutline | RunningOutline => 'text' in outline;
+
 /** The outline for a piece that became larger or smaller with all that is on it: what it measures in real units goes along. */
 export function scaledOutline(outline: Outline, scale: number): Outline {
   switch (outline.kind) {

@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { pathData } from '@/core/geometry/path';
-import type { Outline } from '@/core/piece/outline';
+import { isWritten, type Outline } from '@/core/piece/outline';
 import { ellipse } from '@/core/piece/outline/ellipse';
 import { punchOf } from '@/core/piece/outline/punches';
 import { valuesFor, type Setting } from '@/core/piece/outline/punches/punch';
@@ -72,7 +72,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const free = pieces.filter(({ placement }) => !placement.locked);
-  const cuttable = free.filter(({ outline }) => !('text' in outline));
+  const cuttable = free.filter(({ outline }) => !isWritten(outline));
   const [piece] = cuttable;
   if (!free.length)
     return (

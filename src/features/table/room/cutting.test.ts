@@ -31,8 +31,26 @@ const sizeOf = (store: SessionStore, at: number) => {
 const two = () => [inkPiece('low', 0, 0, 60, 60), inkPiece('high', 30, 30, 60, 60)];
 
 test('a punch cuts what is selected in its own proportions, but words; with nothing selected it is laid', () => {
-  const store = table([inkPiece('wide', 0, 0, 200, 60), wordsOf('words', 'Wind')]);
+  const ring: Piece = {
+    ...inkPiece('ring'),
+    outline: {
+      kind: 'running',
+      text: 'Wind',
+      family: 'lora',
+      size: 12,
+      base: { kind: 'ellipse' },
+      side: 'outside',
+      clockwise: true,
+      start: 0,
+      repeat: true,
+      between: ' ',
+      corners: 'break',
+      gap: 0,
+    },
+  };
+  const store = table([inkPiece('wide', 0, 0, 200, 60), wordsOf('words', 'Wind'), ring]);
   act.punchWith(store, 'heart');
+  expect(pile(store)[2]!.outline.kind).toBe('running');
   const [wide, words] = pile(store);
   expect(wide!.outline).toMatchObject({ kind: 'punch', punch: 'heart' });
   expect(wide!.placement.width / wide!.placement.height).toBeCloseTo(100 / 90, 1);

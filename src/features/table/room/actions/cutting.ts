@@ -1,4 +1,5 @@
 /** Cutting: to punches, with and out of each other, larger and smaller, apart. */
+import { isWritten } from '@/core/piece/outline';
 import { toolsFor, cutOf } from '@/core/page/outlines';
 import type { Combination } from '@/core/geometry/combine';
 import { transformPath, type Path } from '@/core/geometry/path';
@@ -23,7 +24,7 @@ const CARDSTOCK = '#9e2b45';
 const MOST_POINTS = 20_000;
 
 export const cuttable = (session: Session): Piece[] =>
-  unlocked(session).filter(({ outline }) => outline.kind !== 'glyphs');
+  unlocked(session).filter(({ outline }) => !isWritten(outline));
 
 /** Cuts what is selected to a punch, or lays a new piece of it if nothing is. */
 export function punchWith(store: SessionStore, id: string): void {
