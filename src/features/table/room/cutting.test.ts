@@ -60,8 +60,8 @@ test('a punch cuts what is selected in its own proportions, but words; with noth
   expect(pile(store)[0]!.placement).toMatchObject(wide!.placement);
   store.getState().select([]);
   act.punchWith(store, 'star');
-  expect(pile(store)).toHaveLength(3);
-  expect(store.getState().selection).toEqual([pile(store)[2]!.id]);
+  expect(pile(store)).toHaveLength(4);
+  expect(store.getState().selection).toEqual([pile(store)[3]!.id]);
 });
 
 test.each([
