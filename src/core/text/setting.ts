@@ -68,6 +68,11 @@ interface Item {
   features: readonly string[];
 }
 
+/** An item as it was shaped whole. */
+interface ShapedItem extends Item {
+  units: readonly Unit[];
+}
+
 const JOINS = /[\s\u200c\u200d\ufe0e\ufe0f]|\p{M}|\p{Emoji_Modifier}/u;
 
 /** The paragraph's longest stretches of one font, one style and one direction, in reading order. */
@@ -141,6 +146,8 @@ interface Unit {
   start: number;
   /** One past the last character it stands for; the same as `start` for the later glyphs of a cluster. */
   end: number;
+  /** A line that begins or ends here must be shaped anew. */
+  bound: boolean;
 }
 
 /** The glyphs of an item's part, from left to right. */
@@ -154,7 +161,7 @@ function unitsOf(text: string, item: Item, from: number, to: number): Unit[] {
   let closing = to;
   const step = rightToLeft ? 1 : -1;
   for (let i = rightToLeft ? 0 : shaped.length - 1; i >= 0 && i < shaped.length; i += step) {
-    const { id, cluster, advance, dx, dy } = shaped[i]!;
+    const { id, cluster, advance, dx, dy, bound } = shaped[i]!;
     if (cluster !== next) {
       closing = next;
       next = cluster;
@@ -169,16 +176,28 @@ function unitsOf(text: string, item: Item, from: number, to: number): Unit[] {
       advance: advance * scale + (stands ? item.tracking : 0),
       start: cluster,
       end: stands ? closing : cluster,
+      bound,
     });
   }
   return rightToLeft ? units : units.reverse();
 }
 
+/** The glyphs of an item's part: those it was shaped in, where it may be parted so. */
+function partOf(text: string, item: ShapedItem, from: number, to: number): readonly Unit[] {
+  const { units } = item;
+  if (from === item.start && to === item.end) return units;
+  const parts = (at: number) =>
+    at === item.start || at === item.end || units.some(({ start, bound }) => start === at && !bound);
+  if (!parts(from) || !parts(to)) return unitsOf(text, item, from, to);
+  const first = units.findIndex(({ start }) => start >= from && start < to);
+  const last = units.findLastIndex(({ start }) => start >= from && start < to);
+  return first < 0 ? [] : units.slice(first, last + 1);
+}
+
 /** Width from the paragraph's beginning to before each character, in reading order. */
-function widthsOf(text: string, items: readonly Item[]): Float64Array {
+function widthsOf(text: string, items: readonly ShapedItem[]): Float64Array {
   const widths = new Float64Array(text.length + 1);
-  for (const item of items) {
-    const units = unitsOf(text, item, item.start, item.end);
+  for (const { units } of items) {
     for (const { start, end, advance } of units) {
       // Glyphs that stand for no characters belong to their cluster's first.
       if (end === start) widths[start + 1]! += advance;
@@ -286,7 +305,10 @@ export function setParagraph(
   type: TypeCase,
 ): ParagraphLine[] {
   const levels = levelsOf(text);
-  const items = itemsOf(text, style, spans, levels, type);
+  const items = itemsOf(text, style, spans, levels, type).map((item): ShapedItem => ({
+    ...item,
+    units: unitsOf(text, item, item.start, item.end),
+  }));
   const align = levels.base % 2 ? TURNED[style.align] : style.align;
   const mark = width === null ? '' : listMark(text);
   const widths = width === null ? null : widthsOf(text, items);
@@ -331,10 +353,15 @@ export const primary = (family: string, type: TypeCase): OpenFont => {
 };
 
 /** A line's glyphs from left to right, its hyphen included. */
-function visualUnits(text: string, items: readonly Item[], line: Break, levels: Levels): Unit[] {
+function visualUnits(text: string, items: readonly ShapedItem[], line: Break, levels: Levels): Unit[] {
   const parts = items
     .filter((item) => item.end > line.start && item.start < line.end)
-    .map((item) => ({ ...item, start: Math.max(item.start, line.start), end: Math.min(item.end, line.end) }));
+    .map((item) => ({
+      item,
+      level: item.level,
+      start: Math.max(item.start, line.start),
+      end: Math.min(item.end, line.end),
+    }));
   // Spaces at the end of a line run as the paragraph does (UAX #9, rule L1).
   const tail = parts.at(-1);
   if (tail && tail.level !== levels.base) {
@@ -346,12 +373,14 @@ function visualUnits(text: string, items: readonly Item[], line: Break, levels: 
       else tail.end = end;
     }
   }
-  const units = inVisualOrder(parts).flatMap((item) => unitsOf(text, item, item.start, item.end));
-  const item = parts.at(-1);
+  const units = inVisualOrder(parts).flatMap(({ item, level, start, end }) =>
+    level === item.level ? partOf(text, item, start, end) : unitsOf(text, { ...item, level }, start, end),
+  );
+  const item = parts.at(-1)?.item;
   if (line.divided && item) {
     const glyph = item.font.shape('-')[0]!;
     const advance = (glyph.advance * item.size) / item.font.unitsPerEm;
-    const unit = { item, id: glyph.id, dx: 0, dy: 0, advance, start: line.end, end: line.end };
+    const unit = { item, id: glyph.id, dx: 0, dy: 0, advance, start: line.end, end: line.end, bound: false };
     if (levels.base % 2) units.unshift(unit);
     else units.push(unit);
   }

@@ -12,6 +12,8 @@ export interface ShapedGlyph {
   advance: number;
   dx: number;
   dy: number;
+  /** Text parted before its characters must be shaped anew on both sides. */
+  bound: boolean;
 }
 
 export interface Shaping {
@@ -42,7 +44,7 @@ export interface OpenFont {
   /** OpenType features it has, by tag, in the order of the alphabet. */
   features: readonly string[];
   /** Glyphs from left to right; clusters are indexes into `text`, of which only `from` to before `to` is shaped. */
-  shape(text: string, how?: Shaping): ShapedGlyph[];
+  shape(text: string, how?: Shaping): readonly ShapedGlyph[];
   /** The glyph's outline in font units, y down. */
   outline(glyph: number): Path;
   advanceOf(glyph: number): number;
@@ -53,6 +55,12 @@ export interface OpenFont {
 /** Entries of the `name` table. */
 const FAMILY = 1;
 const TYPOGRAPHIC_FAMILY = 16;
+
+/** UTF-16 units on either side that letters can be joined to: HarfBuzz looks at five characters. */
+const CONTEXT = 10;
+/** Stretches of up to so many units are kept as they were last shaped: most lines stay as they are while one types. */
+const LONGEST_KEPT = 200;
+const MOST_KEPT = 500;
 
 type HarfBuzz = typeof import('harfbuzzjs');
 let harfbuzz: Promise<HarfBuzz> | undefined;
@@ -76,6 +84,29 @@ export async function openFont(name: string, file: Uint8Array): Promise<OpenFont
     }
     return path;
   };
+  const shaped = new Map<string, readonly ShapedGlyph[]>();
+  const shape = (
+    text: string,
+    from: number,
+    to: number,
+    rightToLeft: boolean | undefined,
+    features: readonly string[],
+  ): ShapedGlyph[] => {
+    const buffer = new hb.Buffer();
+    buffer.addText(text, from, to - from);
+    buffer.guessSegmentProperties();
+    if (rightToLeft !== undefined) buffer.setDirection(rightToLeft ? hb.Direction.RTL : hb.Direction.LTR);
+    hb.shape(font, buffer, features.map((tag) => hb.Feature.fromString(tag)!).filter(Boolean));
+    const positions = buffer.getGlyphPositions();
+    return buffer.getGlyphInfos().map((info, i) => ({
+      id: info.codepoint,
+      cluster: info.cluster,
+      advance: positions[i]!.xAdvance,
+      dx: positions[i]!.xOffset,
+      dy: -positions[i]!.yOffset,
+      bound: (info.flags & hb.GlyphFlag.UNSAFE_TO_BREAK) !== 0,
+    }));
+  };
   return {
     name,
     bytes,
@@ -89,19 +120,18 @@ export async function openFont(name: string, file: Uint8Array): Promise<OpenFont
     characters: characters.size,
     features: [...new Set([...face.getTableFeatureTags('GSUB'), ...face.getTableFeatureTags('GPOS')])].sort(),
     shape(text, { from = 0, to = text.length, rightToLeft, features = [] } = {}) {
-      const buffer = new hb.Buffer();
-      buffer.addText(text, from, to - from);
-      buffer.guessSegmentProperties();
-      if (rightToLeft !== undefined) buffer.setDirection(rightToLeft ? hb.Direction.RTL : hb.Direction.LTR);
-      hb.shape(font, buffer, features.map((tag) => hb.Feature.fromString(tag)!).filter(Boolean));
-      const positions = buffer.getGlyphPositions();
-      return buffer.getGlyphInfos().map((info, i) => ({
-        id: info.codepoint,
-        cluster: info.cluster,
-        advance: positions[i]!.xAdvance,
-        dx: positions[i]!.xOffset,
-        dy: -positions[i]!.yOffset,
-      }));
+      const first = Math.max(0, from - CONTEXT);
+      const around = text.slice(first, to + CONTEXT);
+      const key = [from - first, to - first, rightToLeft, features, around].join();
+      let glyphs = shaped.get(key);
+      if (!glyphs) {
+        glyphs = shape(around, from - first, to - first, rightToLeft, features);
+        if (to - from <= LONGEST_KEPT) {
+          if (shaped.size === MOST_KEPT) shaped.delete(shaped.keys().next().value!);
+          shaped.set(key, glyphs);
+        }
+      }
+      return first ? glyphs.map((glyph) => ({ ...glyph, cluster: glyph.cluster + first })) : glyphs;
     },
     outline,
     reachOf(glyph) {
