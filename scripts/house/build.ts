@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { copyFile, mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
-import { FALLBACK_FILES, FONT_FILES } from '@/core/text/families';
+import { FACE_FILES, FALLBACK_FILES, FONT_FILES } from '@/core/text/families';
 import { jpegWithDensity } from '@/output/pixels/density';
 import { fontFile, ROOT, SUBSETTER } from '../node/platform';
 import { HOUSE_PAPERS, SIDE } from './papers';
@@ -41,7 +41,7 @@ async function build(): Promise<void> {
   await rm(FOLDER, { recursive: true, force: true });
   await mkdir(join(FOLDER, 'papers'), { recursive: true });
   await mkdir(join(FOLDER, 'fonts'), { recursive: true });
-  for (const name of [...FONT_FILES, ...FALLBACK_FILES])
+  for (const name of [...FONT_FILES, ...FACE_FILES, ...FALLBACK_FILES])
     await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
   await copyFile(SUBSETTER, join(FOLDER, 'fonts', 'subset.wasm'));
   const list = [];

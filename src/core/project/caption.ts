@@ -8,6 +8,7 @@ import { extentOf } from '@/core/piece/placement/placement';
 import { wordsPiece } from '@/core/project/create';
 import { stylesOf } from '@/core/project/edits/styles';
 import type { Project, Surface } from '@/core/project/model';
+import { textsOf } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface WhoWhen {
@@ -61,15 +62,26 @@ export function captionText({ people, days, places }: WhoWhen, locale: string): 
 /** A year, as captions end with. */
 const YEAR = /\b(?:19|20)\d\d\b/;
 
-/** Whether a page says who and when: anything written as a caption or a date, or with a year in it. */
-export const hasCaption = ({ pile }: Surface): boolean =>
-  pile.some(
-    ({ role, outline }) =>
-      role === 'caption' ||
-      (outline.kind === 'glyphs' &&
-        (outline.style === 'caption' || outline.style === 'date' || YEAR.test(outline.text)) &&
-        outline.text.trim() !== ''),
+/**
+ * What a page's words leave unsaid. `who`: nobody known from its photos is named, or, with nobody known, nothing is written
+ * as a caption. `when`: there is no year, nothing in the date style, and no caption with a figure in it.
+ */
+export function unsaid(project: Project, surface: Surface): { who: boolean; when: boolean } {
+  const written = surface.pile.filter(
+    (piece) => !piece.placement.hidden && textsOf(piece).some((text) => text.trim()),
   );
+  const styledIn = ({ outline }: Piece, id: string) => outline.kind === 'glyphs' && outline.style === id;
+  const captions = written.filter((piece) => piece.role === 'caption' || styledIn(piece, 'caption'));
+  const says = written.flatMap(textsOf).join('\n').toLocaleLowerCase();
+  const { people } = whoAndWhen(project, surface);
+  // A person is named by the first of their names too.
+  const named = people.some((name) => says.includes(name.trim().split(/\s+/)[0]!.toLocaleLowerCase()));
+  const dated = captions.some((piece) => textsOf(piece).some((text) => /\d/.test(text)));
+  return {
+    who: people.length ? !named : !captions.length,
+    when: !YEAR.test(says) && !written.some((piece) => styledIn(piece, 'date')) && !dated,
+  };
+}
 
 /** Between a caption and what lies beside it, points. */
 const AIR = 6;

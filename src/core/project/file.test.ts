@@ -15,7 +15,7 @@ describe('project.json', () => {
     );
     const page = full.surfaces[0]!;
     const [first] = page.pile;
-    const letters = { family: 'lora', size: 12, tracking: 0.1, features: ['onum'] };
+    const letters = { family: 'lora', size: 12, tracking: 0.1, features: ['onum'], bold: true, italic: true };
     const own = `own-${'a'.repeat(64)}`;
     const written: Project = {
       ...full,
@@ -74,6 +74,7 @@ describe('project.json', () => {
                     ink: '#2f6f68',
                     tracking: 0,
                     features: ['swsh'],
+                    italic: false,
                   },
                 ],
                 columns: { count: 2, gap: 12 },

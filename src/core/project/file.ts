@@ -27,7 +27,7 @@ import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
 import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
 import { flatten, treeOf } from '@/core/project/tree';
 import { fail, ok, type Result } from '@/core/result';
-import { styleFields } from '@/core/text/style';
+import { STYLE_KEYS, styleFields } from '@/core/text/style';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
 /** From version n to n + 1, by n. */
@@ -176,7 +176,7 @@ const groupSchema = object({
 const styleSchema = object({
   id,
   name: string().min(1).max(LONGEST_LOOK).required(),
-  ...pick(styleFields, ['family', 'size', 'tracking', 'features', 'align', 'leading', 'hyphens', 'hanging']),
+  ...pick(styleFields, STYLE_KEYS),
   ink: string().matches(HEX_COLOUR).required(),
 }).noUnknown();
 

@@ -38,7 +38,7 @@ export function perform(history: History, edit: Edit, now: number): History {
   const last = past[past.length - 1];
   const joins = last && edit.merge && last.merge === edit.merge && now - last.at <= MERGE_WITHIN;
   const step: Step = joins
-    ? { ...last, at: now, patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] }
+    ? joined({ ...last, at: now }, patches, inverse)
     : { label: edit.label, at: now, merge: edit.merge, patches, inverse };
   const steps = [...(joins ? past.slice(0, -1) : past), shortened(step)];
   const over = Math.max(0, steps.length - MOST_STEPS);
@@ -48,6 +48,21 @@ export function perform(history: History, edit: Edit, now: number): History {
     done: steps.length - over,
     forgotten: history.forgotten + over,
   };
+}
+
+const joined = (step: Step, patches: Patch[], inverse: Patch[]): Step => ({
+  ...step,
+  patches: [...step.patches, ...patches],
+  inverse: [...inverse, ...step.inverse],
+});
+
+/** Does what the last step would have done, had all been known then; nothing while steps are undone. */
+export function amend(history: History, edit: Edit): History {
+  const last = history.steps.at(-1);
+  if (!last || history.done < history.steps.length) return history;
+  const [project, patches, inverse] = produceWithPatches(history.project, (draft) => edit.apply(draft));
+  if (patches.length === 0) return history;
+  return { ...history, project, steps: [...history.steps.slice(0, -1), joined(last, patches, inverse)] };
 }
 
 /** A long run of merged patches that only replace the same values needs but the last of each, and the first inverse. */

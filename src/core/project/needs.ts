@@ -2,9 +2,9 @@
 import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import type { Divide } from '@/core/text/breaks';
-import { fallbacksFor, FONT_FILES, shaOfFamily } from '@/core/text/families';
+import { faceFonts, fallbacksFor, FONT_FILES, shaOfFamily, type FamilyFace } from '@/core/text/families';
 import { openFont, type OpenFont } from '@/core/text/shaper';
-import type { Language } from '@/core/text/style';
+import { lettersIn, type Language } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface Needs {
@@ -29,13 +29,16 @@ function needsOfPiece(piece: Piece): Needs {
   const before = known.get(piece);
   if (before) return before;
   const { outline, material } = piece;
-  const families = [
-    ...('family' in outline ? [outline.family] : []),
-    ...('family' in material ? [material.family] : []),
-    ...(outline.kind === 'glyphs' ? (outline.spans ?? []).flatMap(({ family }) => family ?? []) : []),
+  const letterings: FamilyFace[] = [
+    ...('family' in outline ? [outline] : []),
+    ...('family' in material ? [material] : []),
+    ...(outline.kind === 'glyphs' ? (outline.spans ?? []).map((span) => lettersIn(outline, span)) : []),
   ];
   const needs: Needs = {
-    fonts: [...families.filter((family) => shaOfFamily(family)), ...textsOf(piece).flatMap(fallbacksFor)],
+    fonts: [
+      ...letterings.flatMap((wanted) => (shaOfFamily(wanted.family) ? [wanted.family] : faceFonts(wanted))),
+      ...textsOf(piece).flatMap(fallbacksFor),
+    ],
     languages: outline.kind === 'glyphs' && outline.hyphens ? [outline.hyphens] : [],
   };
   known.set(piece, needs);

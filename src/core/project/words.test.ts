@@ -1,4 +1,4 @@
-import { nodeTypesetter } from '../../../scripts/node/platform';
+import { nodeTypesetter, readNodeFont } from '../../../scripts/node/platform';
 import {
   assetOf,
   inkPiece,
@@ -8,9 +8,10 @@ import {
   quarters,
   wordsOf,
 } from '../../../scripts/testing/samples';
-import { captionPiece, captionText, hasCaption, quietCorner, whoAndWhen } from '@/core/project/caption';
+import { captionPiece, captionText, quietCorner, unsaid, whoAndWhen } from '@/core/project/caption';
 import { layLetters } from '@/core/project/edits/letters';
-import { rewritten } from '@/core/project/edits/make';
+import { fitToFonts } from '@/core/project/edits/fonts';
+import { rewritten, writeWords } from '@/core/project/edits/make';
 import {
   changeStyle,
   differs,
@@ -22,9 +23,10 @@ import {
   writtenIn,
 } from '@/core/project/edits/styles';
 import { countWords, findWords, replaceWords } from '@/core/project/finding';
-import { perform, startHistory } from '@/core/project/history';
+import { amend, perform, redo, startHistory, undo } from '@/core/project/history';
 import { equipped, needsOf } from '@/core/project/needs';
 import { wordsFindings } from '@/core/proof/words';
+import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { lackedBy, lieLetters } from '@/core/project/letters';
 import type { LaidLetters, Project } from '@/core/project/model';
@@ -136,9 +138,14 @@ describe('who and when', () => {
     expect(box.x).toBeGreaterThanOrEqual(surface.safe - 1e-6);
     expect(box.x + box.width).toBeLessThanOrEqual(surface.width - surface.safe + 1e-6);
     for (const other of surface.pile) expect(overlaps(box, extentOf(other.placement))).toBe(false);
-    expect(hasCaption(surface)).toBe(false);
-    expect(hasCaption({ ...surface, pile: [...surface.pile, piece] })).toBe(true);
-    expect(hasCaption({ ...surface, pile: [wordsOf('x', 'Ines & Olu, May 2026')] })).toBe(true);
+    const left = (...pieces: Piece[]) => unsaid(base, { ...surface, pile: [...surface.pile, ...pieces] });
+    expect(left()).toEqual({ who: true, when: true });
+    expect(left(piece)).toEqual({ who: false, when: false });
+    expect(left(wordsOf('x', 'orla and the red kite'))).toEqual({ who: false, when: true });
+    expect(left(wordsOf('x', 'Summer 2026'))).toEqual({ who: true, when: false });
+    expect(left({ ...wordsOf('x', 'Summer 2026'), placement: { ...piece.placement, hidden: true } })).toEqual(
+      { who: true, when: true },
+    );
     const lowerRight = { ...surface, pile: [inkPiece('x', 300, 200, 130, 80)] };
     expect(quietCorner(lowerRight, box).x).toBeLessThan(surface.width / 2);
   });
@@ -168,6 +175,33 @@ describe('the checks before printing', () => {
     expect(found[0]!.says).toMatch(/^\d+ words do not fit\.$/);
     const plain = laid([wordsOf('a', 'kites')]);
     expect(wordsFindings(plain, plain.surfaces[0]!, typesetter)).toEqual([]);
+  });
+
+  test('a box that grows with its words is fitted, as part of the same step, when a face of the family arrives', async () => {
+    const box = wordsOf('a', 'Kites over the bay');
+    const outline = { ...box.outline, family: 'lora', wrap: false } as GlyphsOutline;
+    const size = wantedSize(outline, box.placement, typesetter);
+    const start = laid([{ ...box, outline, placement: { ...box.placement, ...size } }]);
+    const [piece] = pile(start);
+    const bold = perform(
+      startHistory(start),
+      writeWords(
+        'sample-1',
+        piece!,
+        { bold: true },
+        wantedSize({ ...outline, bold: true }, size, typesetter),
+      ),
+      0,
+    );
+    expect(pile(bold.project)[0]!.placement.width).toBe(size.width);
+    const now = await equipped(typesetter, needsOf(bold.project), readNodeFont);
+    const fitted = amend(bold, fitToFonts(bold.project, typesetter, now));
+    expect(pile(fitted.project)[0]!.placement.width).toBeGreaterThan(size.width * 1.02);
+    expect(fitted.steps).toHaveLength(1);
+    expect(undo(fitted).project).toEqual(start);
+    expect(redo(undo(fitted)).project).toEqual(fitted.project);
+    // What was undone may be done again: nothing is added behind it.
+    expect(amend(undo(fitted), fitToFonts(start, typesetter, now)).steps).toEqual(fitted.steps);
   });
 
   test('a font that is not here leaves the typesetter as it is, however often it is asked for', async () => {

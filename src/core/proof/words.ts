@@ -2,7 +2,7 @@
 import { wordsOver } from '@/core/piece/outline/glyphs';
 import { setRunning } from '@/core/piece/outline/running';
 import type { Piece } from '@/core/piece/piece';
-import { hasCaption } from '@/core/project/caption';
+import { unsaid, whoAndWhen } from '@/core/project/caption';
 import type { Project, Surface } from '@/core/project/model';
 import { familyName, shaOfFamily } from '@/core/text/families';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -53,15 +53,19 @@ export function wordsFindings(project: Project, surface: Surface, typesetter: Ty
       : [];
   });
   const photos = seen.some(({ material }) => material.kind === 'photo' || material.kind === 'photos');
-  const caption: WordsFinding[] =
-    photos && !hasCaption(surface)
-      ? [
-          {
-            piece: null,
-            kind: 'caption',
-            says: 'No caption or date says who is on this page, and when it was.',
-          },
-        ]
-      : [];
+  const says = photos ? saysOf(project, surface) : null;
+  const caption: WordsFinding[] = says ? [{ piece: null, kind: 'caption', says }] : [];
   return [...over, ...fonts, ...caption];
+}
+
+function saysOf(project: Project, surface: Surface): string | null {
+  const { who, when } = unsaid(project, surface);
+  const { people } = whoAndWhen(project, surface);
+  if (who && when) return 'No caption or date says who is on this page, and when it was.';
+  if (when) return 'Nothing on this page says when it was.';
+  if (!who) return null;
+  const names = new Intl.ListFormat('en', { type: 'conjunction' }).format(people);
+  return people.length
+    ? `${names} ${people.length === 1 ? 'is' : 'are'} on the photos; no words on this page name them.`
+    : 'No caption says who is on this page.';
 }

@@ -5,40 +5,63 @@ export interface Family {
   look: 'script' | 'hand' | 'slab' | 'typewriter' | 'display' | 'plain';
   /** Font files in order of preference: a character missing in one is sought in the next. */
   fonts: readonly string[];
+  /** Font files of its other faces, in the same order. */
+  faces: Partial<Record<Face, readonly string[]>>;
 }
 
-const family = (id: string, name: string, look: Family['look']): Family => ({
+/** How letters are cut beside the plain way. */
+export type Face = 'bold' | 'italic' | 'bold italic';
+
+/** What is wanted of a family's letters. */
+export interface FamilyFace {
+  family: string;
+  bold?: boolean;
+  italic?: boolean;
+}
+
+const filesOf = (id: string, cut: string): string[] => [`${id}-latin-${cut}`, `${id}-latin-ext-${cut}`];
+
+const CUTS: Record<Face, string> = {
+  bold: '700-normal',
+  italic: '400-italic',
+  'bold italic': '700-italic',
+};
+
+const family = (id: string, name: string, look: Family['look'], ...faces: Face[]): Family => ({
   id,
   name,
   look,
-  fonts: [`${id}-latin-400-normal`, `${id}-latin-ext-400-normal`],
+  fonts: filesOf(id, '400-normal'),
+  faces: Object.fromEntries(faces.map((face) => [face, filesOf(id, CUTS[face])])),
 });
+
+const ALL_FACES: readonly Face[] = ['bold', 'italic', 'bold italic'];
 
 export const FAMILIES: readonly Family[] = [
   family('great-vibes', 'Great Vibes', 'script'),
   family('parisienne', 'Parisienne', 'script'),
   family('sacramento', 'Sacramento', 'script'),
-  family('dancing-script', 'Dancing Script', 'script'),
+  family('dancing-script', 'Dancing Script', 'script', 'bold'),
   family('pacifico', 'Pacifico', 'script'),
-  family('caveat', 'Caveat', 'hand'),
+  family('caveat', 'Caveat', 'hand', 'bold'),
   family('patrick-hand', 'Patrick Hand', 'hand'),
-  family('amatic-sc', 'Amatic SC', 'hand'),
-  family('zilla-slab', 'Zilla Slab', 'slab'),
-  family('crete-round', 'Crete Round', 'slab'),
-  family('bitter', 'Bitter', 'slab'),
+  family('amatic-sc', 'Amatic SC', 'hand', 'bold'),
+  family('zilla-slab', 'Zilla Slab', 'slab', ...ALL_FACES),
+  family('crete-round', 'Crete Round', 'slab', 'italic'),
+  family('bitter', 'Bitter', 'slab', ...ALL_FACES),
   family('alfa-slab-one', 'Alfa Slab One', 'slab'),
   family('special-elite', 'Special Elite', 'typewriter'),
-  family('courier-prime', 'Courier Prime', 'typewriter'),
+  family('courier-prime', 'Courier Prime', 'typewriter', ...ALL_FACES),
   family('cutive-mono', 'Cutive Mono', 'typewriter'),
   family('abril-fatface', 'Abril Fatface', 'display'),
   family('lobster', 'Lobster', 'display'),
   family('limelight', 'Limelight', 'display'),
   family('bungee', 'Bungee', 'display'),
-  family('fredoka', 'Fredoka', 'display'),
-  family('lora', 'Lora', 'plain'),
-  family('crimson-pro', 'Crimson Pro', 'plain'),
-  family('nunito-sans', 'Nunito Sans', 'plain'),
-  family('atkinson-hyperlegible-next', 'Atkinson Hyperlegible', 'plain'),
+  family('fredoka', 'Fredoka', 'display', 'bold'),
+  family('lora', 'Lora', 'plain', ...ALL_FACES),
+  family('crimson-pro', 'Crimson Pro', 'plain', ...ALL_FACES),
+  family('nunito-sans', 'Nunito Sans', 'plain', ...ALL_FACES),
+  family('atkinson-hyperlegible-next', 'Atkinson Hyperlegible', 'plain', ...ALL_FACES),
 ];
 
 /** Families that go together: one for a title with one for what stands beside it. */
@@ -86,8 +109,28 @@ export const isFamily = (id: string | undefined): boolean =>
 export const fontsOf = (id: string): readonly string[] =>
   shaOfFamily(id) ? [id] : (FAMILIES.find((family) => family.id === id) ?? FAMILIES.at(-1)!).fonts;
 
-/** Every font file the families name, once each. */
+/** The faces a family has beside its plain letters; a font of a person's own has none. */
+export const facesOf = (id: string): Family['faces'] =>
+  FAMILIES.find((family) => family.id === id)?.faces ?? {};
+
+/** The face of a family that comes nearest to what is wanted; null for its plain letters. */
+export function nearestFace({ family, bold, italic }: FamilyFace): Face | null {
+  const has = facesOf(family);
+  if (bold && italic && has['bold italic']) return 'bold italic';
+  if (bold && has.bold) return 'bold';
+  return italic && has.italic ? 'italic' : null;
+}
+
+/** The font files of the face that is wanted, opened only for words that are written in it; none for plain letters. */
+export function faceFonts(wanted: FamilyFace): readonly string[] {
+  const face = nearestFace(wanted);
+  return (face && facesOf(wanted.family)[face]) || [];
+}
+
+/** Every font file of the families' plain letters, once each. */
 export const FONT_FILES: readonly string[] = FAMILIES.flatMap((family) => family.fonts);
+/** Those of their other faces. */
+export const FACE_FILES: readonly string[] = FAMILIES.flatMap(({ faces }) => Object.values(faces).flat());
 
 /** Fonts that are opened only for the characters they alone have: scripts beside Latin, and small pictures in outline. */
 const FALLBACKS: readonly { font: string; has: RegExp }[] = [

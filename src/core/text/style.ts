@@ -19,7 +19,22 @@ export interface Lettering {
   tracking?: number;
   /** OpenType features that are switched on, by tag (`swsh`, `ss01`). */
   features?: string[];
+  /** In the family's bold letters; plain ones where it has none. */
+  bold?: boolean;
+  italic?: boolean;
 }
+
+/** All that letters have, as `letteringFields` lists it. */
+export const LETTERING_KEYS = ['family', 'size', 'tracking', 'features', 'bold', 'italic'] as const;
+
+/** How something is lettered, without what else it is. */
+export const letteringOf = (from: Lettering): Lettering =>
+  Object.fromEntries(
+    LETTERING_KEYS.flatMap((key) => (from[key] === undefined ? [] : [[key, from[key]]])),
+  ) as unknown as Lettering;
+
+/** All that a way of writing has beside its ink. */
+export const STYLE_KEYS = [...LETTERING_KEYS, 'align', 'leading', 'hyphens', 'hanging'] as const;
 
 /** A stretch of the text, `start` to before `end` in UTF-16 units, that differs from the rest in what it names. */
 export interface Span {
@@ -32,6 +47,9 @@ export interface Span {
   ink?: string;
   tracking?: number;
   features?: string[];
+  /** False where the rest is. */
+  bold?: boolean;
+  italic?: boolean;
 }
 
 export interface Columns {
@@ -53,6 +71,16 @@ export interface TextStyle extends Lettering {
   /** Quotes, dots and hyphens at the ends of lines stand outside the column. */
   hanging?: boolean;
 }
+
+/** What a stretch is lettered in: its own, where it has it, or the rest's. */
+export const lettersIn = (
+  { family, bold, italic }: Pick<Lettering, 'family' | 'bold' | 'italic'>,
+  span?: Pick<Span, 'family' | 'bold' | 'italic'>,
+): Pick<Lettering, 'family' | 'bold' | 'italic'> => ({
+  family: span?.family ?? family,
+  bold: span?.bold ?? bold,
+  italic: span?.italic ?? italic,
+});
 
 export const SMALLEST_LETTERS = 4;
 export const LARGEST_LETTERS = 2000;
@@ -85,6 +113,8 @@ export const letteringFields = {
   size: number().min(SMALLEST_LETTERS).max(LARGEST_LETTERS).required(),
   tracking,
   features,
+  bold: boolean(),
+  italic: boolean(),
 };
 
 const place = number().integer().min(0).max(MOST_LETTERS).required();
@@ -104,6 +134,8 @@ export const styleFields = {
       ink: string().matches(HEX_COLOUR),
       tracking,
       features,
+      bold: boolean(),
+      italic: boolean(),
     })
       .noUnknown()
       .required(),

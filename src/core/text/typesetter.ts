@@ -4,13 +4,8 @@ import { transformPath, type Path } from '@/core/geometry/path';
 import type { Box, Size } from '@/core/geometry/box';
 import type { Divide } from '@/core/text/breaks';
 import { FALLBACK_FILES } from '@/core/text/families';
-import {
-  setParagraph,
-  type GlyphRun,
-  type ParagraphLine,
-  type SetLine,
-  type TypeCase,
-} from '@/core/text/setting';
+import type { TypeCase } from '@/core/text/items';
+import { setParagraph, type GlyphRun, type ParagraphLine, type SetLine } from '@/core/text/setting';
 import type { OpenFont } from '@/core/text/shaper';
 import type { Language, Span, TextStyle } from '@/core/text/style';
 

@@ -6,7 +6,13 @@ import { apply, compose, invert, rotation, scaling, translation, type Matrix } f
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
 import type { Cut, MaterialKind } from '@/core/piece/material/kind';
-import { LARGEST_LETTERS, letteringFields, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
+import {
+  LARGEST_LETTERS,
+  letteringFields,
+  letteringOf,
+  SMALLEST_LETTERS,
+  type Lettering,
+} from '@/core/text/style';
 import { random } from '@/core/random';
 
 export interface WordsMaterial extends Lettering {
@@ -68,12 +74,13 @@ interface Word {
 }
 
 /** The words of an entry, their baseline's start at the origin. */
-function wordsOf({ text, family, size, tracking, features }: WordsMaterial, { typesetter }: Cut): Word[] {
+function wordsOf(material: WordsMaterial, { typesetter }: Cut): Word[] {
+  const { text, size } = material;
   const entries = text.split('\n').map((entry) => entry.trim());
   return [...entries.filter(Boolean)].map((entry) => {
     const { runs, lines } = typesetter.set(
       entry,
-      { family, size, tracking, features, align: 'left', leading: 1 },
+      { ...letteringOf(material), align: 'left', leading: 1 },
       null,
     );
     const path = typesetter.outline(runs);

@@ -6,6 +6,7 @@ import { joinedPath, joinedSchema, type Joined } from '@/core/piece/outline/join
 import type { MadeCut, OutlineKind } from '@/core/piece/outline/kind';
 import {
   LARGEST_LETTERS,
+  letteringOf,
   MOST_LETTERS,
   SMALLEST_LETTERS,
   styleFields,
@@ -88,17 +89,9 @@ export const setGlyphs = (outline: GlyphsOutline, box: Size, typesetter: Typeset
     outline.fixed ? box.height : undefined,
   );
 
-const textStyleOf = ({
-  family,
-  size,
-  tracking,
-  features,
-  align,
-  leading,
-  ...rest
-}: GlyphsOutline): TextStyle => {
-  const { spans, columns, hyphens, hanging } = rest;
-  return { family, size, tracking, features, align, leading, spans, columns, hyphens, hanging };
+const textStyleOf = (outline: GlyphsOutline): TextStyle => {
+  const { align, leading, spans, columns, hyphens, hanging } = outline;
+  return { ...letteringOf(outline), align, leading, spans, columns, hyphens, hanging };
 };
 
 /** The box the words want: as wide as they are (or as the box, if they break in it), as tall as their lines. */

@@ -11,7 +11,7 @@ import { path, type PathOutline } from '@/core/piece/outline/path';
 import { punch, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
 import { CORNERS, largestRing, SIDES, wayAlong, type Way } from '@/core/piece/outline/way';
-import { letteringFields, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
+import { letteringFields, letteringOf, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
 import type { GlyphRun, PlacedGlyph, Typesetter } from '@/core/text/typesetter';
 
 /** Outlines words can run along. */
@@ -133,7 +133,7 @@ export function setRunning(outline: RunningOutline, box: Size, typesetter: Types
   function lay(letterSize: number): { set: SetRunning; natural: number; length: number } | null {
     const letters = lettersOf(unit, { ...outline, size: letterSize }, typesetter);
     if (!letters.length) return null;
-    const height = capHeight(outline.family, letterSize, typesetter);
+    const height = capHeight({ ...outline, size: letterSize }, typesetter);
     const way = wayAlong(ring!, outline, height, letterSize);
     const length = way.reduce((sum, run) => sum + run.length, 0);
     const natural = letters.reduce((sum, { width }) => sum + width, 0);
@@ -196,18 +196,15 @@ function edgeOf({ base }: RunningOutline, box: Size, typesetter: Typesetter): Ru
 }
 
 /** Height of capitals as drawn. */
-function capHeight(family: string, size: number, typesetter: Typesetter): number {
-  const { runs } = typesetter.set('H', { family, size, align: 'left', leading: 1 }, null);
+function capHeight(letters: Lettering, typesetter: Typesetter): number {
+  const { size } = letters;
+  const { runs } = typesetter.set('H', { ...letteringOf(letters), align: 'left', leading: 1 }, null);
   return pathBounds(typesetter.outline(runs)).height || size * 0.7;
 }
 
 function lettersOf(text: string, outline: Lettering, typesetter: Typesetter): Letter[] {
-  const { family, size, tracking, features } = outline;
-  const { runs } = typesetter.set(
-    text,
-    { family, size, tracking, features, align: 'left', leading: 1 },
-    null,
-  );
+  const { tracking } = outline;
+  const { runs } = typesetter.set(text, { ...letteringOf(outline), align: 'left', leading: 1 }, null);
   const letters: Letter[] = [];
   for (const run of runs) {
     const font = typesetter.font(run.font);

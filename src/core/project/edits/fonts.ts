@@ -1,7 +1,11 @@
-/** Edits of the fonts a project holds. */
-import type { Edit } from '@/core/project/edits/edit';
+/** Edits of the fonts a project holds, and of boxes whose words are set in them. */
+import type { Size } from '@/core/geometry/box';
+import { wantedSize } from '@/core/piece/outline/glyphs';
+import { together, type Edit } from '@/core/project/edits/edit';
+import { writeWords } from '@/core/project/edits/make';
 import { MOST_FONTS } from '@/core/project/file';
-import type { FontFile } from '@/core/project/model';
+import type { FontFile, Project } from '@/core/project/model';
+import type { Typesetter } from '@/core/text/typesetter';
 
 /** Takes fonts into the project; those it has already stay as they are. */
 export const bringFonts = (fonts: readonly FontFile[]): Edit => ({
@@ -13,3 +17,28 @@ export const bringFonts = (fonts: readonly FontFile[]): Edit => ({
     if (!list.length) delete project.fonts;
   },
 });
+
+/**
+ * Boxes that grow with their words, which were as large as those were `before` fonts or languages arrived, fitted to how
+ * they are set `now`. Locked pages stay as they are.
+ */
+export const fitToFonts = (project: Project, before: Typesetter, now: Typesetter): Edit =>
+  together(
+    'fit box to its words',
+    project.surfaces
+      .filter(({ locked }) => !locked)
+      .flatMap(({ id, pile }) =>
+        pile.flatMap((piece) => {
+          const { outline, placement } = piece;
+          if (outline.kind !== 'glyphs' || outline.fixed) return [];
+          const was = wantedSize(outline, placement, before);
+          const wanted = wantedSize(outline, placement, now);
+          const fitted = same(was, placement) && !same(wanted, placement);
+          return fitted ? [writeWords(id, piece, {}, wanted)] : [];
+        }),
+      ),
+  );
+
+/** To less than what can be seen of a rounded file. */
+const same = (a: Size, b: Size): boolean =>
+  Math.abs(a.width - b.width) < 0.01 && Math.abs(a.height - b.height) < 0.01;

@@ -5,6 +5,7 @@ import type { Piece } from '@/core/piece/piece';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { rewritten, writeWords } from '@/core/project/edits/make';
 import type { Project, WrittenStyle } from '@/core/project/model';
+import { STYLE_KEYS } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
 
 /** What every project begins with. Sizes in points for a page of twelve inches. */
@@ -68,18 +69,18 @@ export function stylesOf({ styles = [] }: Pick<Project, 'styles'>): WrittenStyle
 export const styleOf = (project: Pick<Project, 'styles'>, { outline }: Piece): WrittenStyle | undefined =>
   outline.kind === 'glyphs' ? stylesOf(project).find(({ id }) => id === outline.style) : undefined;
 
-const KEYS = ['family', 'size', 'tracking', 'features', 'align', 'leading', 'hyphens', 'hanging'] as const;
-
 /** What of a style lies in the words' outline; what it does not have is undefined. */
-const lettersOf = (style: Omit<WrittenStyle, 'id' | 'name' | 'ink'>): Partial<GlyphsOutline> =>
-  Object.fromEntries(KEYS.map((key) => [key, Array.isArray(style[key]) ? [...style[key]] : style[key]]));
+export const writingOf = (style: Omit<WrittenStyle, 'id' | 'name' | 'ink'>): Partial<GlyphsOutline> =>
+  Object.fromEntries(
+    STYLE_KEYS.map((key) => [key, Array.isArray(style[key]) ? [...style[key]] : style[key]]),
+  );
 
 /** How a piece is written, as a style; null for what is not words. */
 export function writtenAs(piece: Piece, id: string, name: string): WrittenStyle | null {
   const { outline, material } = piece;
   if (outline.kind !== 'glyphs') return null;
   const letters = Object.fromEntries(
-    Object.entries(lettersOf(outline)).filter(([, value]) => value !== undefined),
+    Object.entries(writingOf(outline)).filter(([, value]) => value !== undefined),
   ) as Omit<WrittenStyle, 'id' | 'name' | 'ink'>;
   return { ...letters, id, name, ink: material.kind === 'ink' ? material.colour : '#25232a' };
 }
@@ -89,7 +90,9 @@ export const differs = (piece: Piece, style: WrittenStyle): boolean => {
   const own = writtenAs(piece, style.id, style.name);
   if (!own) return false;
   const inked = piece.material.kind === 'ink';
-  return KEYS.some((key) => String(own[key]) !== String(style[key])) || (inked && own.ink !== style.ink);
+  return (
+    STYLE_KEYS.some((key) => String(own[key]) !== String(style[key])) || (inked && own.ink !== style.ink)
+  );
 };
 
 /** The pieces of all pages that are written in a style. */
@@ -112,7 +115,7 @@ export const giveStyle = (
 
 function styled(surfaceId: string, piece: Piece, style: WrittenStyle, typesetter: Typesetter): Edit[] {
   if (piece.outline.kind !== 'glyphs') return [];
-  const to = { ...lettersOf(style), style: style.id };
+  const to = { ...writingOf(style), style: style.id };
   const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, typesetter);
   return [
     writeWords(surfaceId, piece, to, wanted),

@@ -1,7 +1,7 @@
 /** One open project on the table: its history, what is selected, how it is looked at. */
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { pastLimits } from '@/core/project/file';
-import { goTo, perform, redo, undo, type History } from '@/core/project/history';
+import { amend, goTo, perform, redo, undo, type History } from '@/core/project/history';
 import type { Area } from '@/core/dye/area';
 import type { Match } from '@/core/project/edits/match';
 import { NOTHING_DRAWN, type Drawing } from '@/features/table/room/drawing';
@@ -163,6 +163,8 @@ export interface Session {
 
   /** Does an edit for good. */
   perform(edit: Edit): void;
+  /** Adds to the last step what could not be known when it was done. */
+  amend(edit: Edit): void;
   /** Shows what an edit would do; null goes back. */
   tryOut(edit: Edit | null, snapped?: readonly SnapReason[]): void;
   undo(): void;
@@ -237,6 +239,12 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
         const why = after === before ? null : pastLimits(after.project);
         if (why) return set({ tryout: null, snapped: [], refused: { why } });
         set({ history: after, tryout: null, snapped: [], ...(after === before ? {} : { kept: null }) });
+      },
+      amend(edit) {
+        const { history: before, readOnly: locked } = get();
+        const after = locked ? before : amend(before, edit);
+        if (after !== before && !touchesLocked(before.project, after.project))
+          set({ history: after, kept: null });
       },
       tryOut(edit, snapped = []) {
         const { history: now, readOnly: locked } = get();

@@ -259,6 +259,20 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => act.runAlong(store),
   },
   {
+    keys: 'Ctrl B',
+    does: 'Bold letters, of what is marked or of all',
+    group: 'Pieces',
+    is: ctrl('b'),
+    run: (store) => act.toggleFace(store, 'bold'),
+  },
+  {
+    keys: 'Ctrl I',
+    does: 'Italic letters',
+    group: 'Pieces',
+    is: ctrl('i'),
+    run: (store) => act.toggleFace(store, 'italic'),
+  },
+  {
     keys: 'Ctrl F',
     does: 'Find and replace words in all pages',
     group: 'Looking',

@@ -1,5 +1,6 @@
 /** Opens a project for the table: fonts, history, the lock that keeps two tabs apart, and the keeper. */
 import { useEffect, useState } from 'react';
+import { fitToFonts } from '@/core/project/edits/fonts';
 import { typesetterFor, warmFonts } from '@/features/shared/fonts';
 import { startKeeping } from '@/features/table/room/keeper';
 import { PictureShelf } from '@/features/table/room/pictures';
@@ -76,7 +77,10 @@ function keepEquipped(store: SessionStore): () => void {
     last = history.project.surfaces;
     try {
       const next = await typesetterFor(history.project, typesetter);
-      if (next !== typesetter) store.setState({ typesetter: next });
+      if (next !== typesetter) {
+        store.setState({ typesetter: next });
+        store.getState().amend(fitToFonts(store.getState().history.project, typesetter, next));
+      }
     } finally {
       busy = false;
     }

@@ -12,7 +12,7 @@ import { placementMatrix } from '@/core/piece/placement/placement';
 import { listMark } from '@/core/text/lists';
 import { MOST_LETTERS } from '@/core/text/style';
 import type { SetLine } from '@/core/text/typesetter';
-import { rewrite, stopWriting } from '@/features/table/room/actions';
+import { rewrite, stopWriting, toggleFace } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/room/session';
 import { toPage, viewMatrix } from '@/features/table/stage/view';
@@ -206,10 +206,15 @@ export function Writing({ id }: { id: string }) {
             event.preventDefault();
             stopWriting(store);
           }
-          if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+          const held = (event.ctrlKey || event.metaKey) && event.key.toLowerCase();
+          if (held === 'z') {
             event.preventDefault();
             if (event.shiftKey) store.getState().redo();
             else store.getState().undo();
+          }
+          if (held === 'b' || held === 'i') {
+            event.preventDefault();
+            toggleFace(store, held === 'b' ? 'bold' : 'italic');
           }
         }}
         onBlur={(event) => {

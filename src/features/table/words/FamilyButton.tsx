@@ -20,7 +20,8 @@ export function FamilyButton({ family, disabled }: { family: string; disabled: b
       onMouseDown={(event) => event.preventDefault()}
       onClick={() => store.setState({ sheet: 'fonts' })}
       sx={{
-        width: '100%',
+        flex: 1,
+        minWidth: 0,
         height: 48,
         px: 1.5,
         border: 1,
@@ -34,7 +35,7 @@ export function FamilyButton({ family, disabled }: { family: string; disabled: b
         component="span"
         sx={{
           fontFamily: faceOf(family),
-          fontSize: 22,
+          fontSize: 21,
           lineHeight: 1.2,
           overflow: 'hidden',
           whiteSpace: 'nowrap',

@@ -27,6 +27,7 @@ import { formatLength, type Unit } from '@/core/units/lengths';
 import { measureWithin, readDegrees, wholeWithin } from '@/features/table/about/measures';
 import { InkField, InkSwatch } from '@/features/table/inks/InkField';
 import { useSession } from '@/features/table/room/context';
+import { FaceToggles } from '@/features/table/words/FaceToggles';
 import { faceOf } from '@/features/table/words/faces';
 import { readSize, shownSize } from '@/features/table/words/WordsControls';
 import { LengthField } from '@/ui/LengthField';
@@ -76,22 +77,29 @@ export function FillControls({ piece, material, unit }: Props) {
         slotProps={{ htmlInput: { maxLength: LONGEST_WORDS, spellCheck: true } }}
         sx={{ gridColumn: '1 / -1' }}
       />
-      <TextField
-        select
-        label="Letters of the words"
-        value={material.family}
-        disabled={readOnly}
-        onChange={({ target: { value } }) => set({ family: value })}
-        sx={{ gridColumn: '1 / -1' }}
-      >
-        {[...(project.fonts ?? []).map(({ sha, name }) => ({ id: ownFamily(sha), name })), ...FAMILIES].map(
-          ({ id, name }) => (
-            <MenuItem key={id} value={id} sx={{ fontFamily: faceOf(id), fontSize: 19 }}>
-              {name}
-            </MenuItem>
-          ),
-        )}
-      </TextField>
+      <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
+        <TextField
+          select
+          label="Letters of the words"
+          value={material.family}
+          disabled={readOnly}
+          onChange={({ target: { value } }) => set({ family: value })}
+          sx={{ flex: 1, minWidth: 0 }}
+        >
+          {[...(project.fonts ?? []).map(({ sha, name }) => ({ id: ownFamily(sha), name })), ...FAMILIES].map(
+            ({ id, name }) => (
+              <MenuItem key={id} value={id} sx={{ fontFamily: faceOf(id), fontSize: 19 }}>
+                {name}
+              </MenuItem>
+            ),
+          )}
+        </TextField>
+        <FaceToggles
+          now={material}
+          disabled={readOnly}
+          onChange={(face, on) => set({ [face]: on || undefined })}
+        />
+      </Box>
       <LengthField
         label="Words across"
         disabled={readOnly}

@@ -24,6 +24,7 @@ import { measureWithin, percentWithin, wholeWithin } from '@/features/table/abou
 import { InkField } from '@/features/table/inks/InkField';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { FaceToggles } from '@/features/table/words/FaceToggles';
 import { FamilyButton } from '@/features/table/words/FamilyButton';
 import { FeatureToggles } from '@/features/table/words/FeatureToggles';
 import { readSize, shownSize } from '@/features/table/words/WordsControls';
@@ -65,8 +66,9 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
       >
         {saysOf(outline, laid)}
       </Typography>
-      <Box sx={{ gridColumn: '1 / -1' }}>
+      <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
         <FamilyButton family={outline.family} disabled={readOnly} />
+        <FaceToggles now={outline} disabled={readOnly} onChange={(face) => act.toggleFace(store, face)} />
       </Box>
       <LengthField
         label="Letter size"

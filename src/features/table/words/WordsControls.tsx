@@ -44,6 +44,7 @@ import { measureWithin, percentWithin, wholeWithin } from '@/features/table/abou
 import { InkField } from '@/features/table/inks/InkField';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { FaceToggles } from '@/features/table/words/FaceToggles';
 import { FamilyButton } from '@/features/table/words/FamilyButton';
 import { FeatureToggles } from '@/features/table/words/FeatureToggles';
 import { StyleField } from '@/features/table/words/StyleField';
@@ -88,8 +89,9 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
           Letters and ink below: for what is marked.
         </Typography>
       )}
-      <Box sx={{ gridColumn: '1 / -1' }}>
-        <FamilyButton family={now.family ?? outline.family} disabled={readOnly} />
+      <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
+        <FamilyButton family={now.family} disabled={readOnly} />
+        <FaceToggles now={now} disabled={readOnly} onChange={(face) => act.toggleFace(store, face)} />
       </Box>
       <LengthField
         label="Letter size"
@@ -118,7 +120,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
         </Box>
       )}
       <FeatureToggles
-        family={now.family ?? outline.family}
+        family={now.family}
         chosen={now.features ?? []}
         disabled={readOnly}
         onChange={(features) => write({ features: features.length ? features : undefined })}

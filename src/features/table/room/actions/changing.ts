@@ -2,6 +2,7 @@
 import { naming, together, type Edit } from '@/core/project/edits/edit';
 import { MATCHES, matchPieces } from '@/core/project/edits/match';
 import { removePieces } from '@/core/project/edits/pile';
+import { writingOf } from '@/core/project/edits/styles';
 import { hidePieces, lockPieces, mirrorPieces, movePieces } from '@/core/project/edits/place';
 import { rewritten, writeWords } from '@/core/project/edits/make';
 import { wantedSize } from '@/core/piece/outline/glyphs';
@@ -70,18 +71,7 @@ export function match(store: SessionStore, { from, what }: Matching, ids: readon
 
 function styleEdits(session: Session, from: Piece, pieces: readonly Piece[]): Edit[] {
   if (from.outline.kind !== 'glyphs') return [];
-  const {
-    family,
-    size,
-    tracking,
-    features,
-    align: side,
-    leading,
-    hyphens,
-    hanging,
-    style: kept,
-  } = from.outline;
-  const style = { family, size, tracking, features, align: side, leading, hyphens, hanging, style: kept };
+  const style = { ...writingOf(from.outline), style: from.outline.style };
   return pieces.flatMap((piece) =>
     piece.outline.kind === 'glyphs'
       ? writeWords(

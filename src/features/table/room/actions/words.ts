@@ -23,7 +23,15 @@ import type { Group } from '@/core/project/model';
 import { textsOf } from '@/core/project/needs';
 import { listMark } from '@/core/text/lists';
 import { ownOf, spanned, type Own } from '@/core/text/spans';
-import { LARGEST_LETTERS, MOST_SCALE, LEAST_SCALE, SMALLEST_LETTERS } from '@/core/text/style';
+import { facesOf } from '@/core/text/families';
+import {
+  LARGEST_LETTERS,
+  LEAST_SCALE,
+  letteringOf,
+  MOST_SCALE,
+  SMALLEST_LETTERS,
+  type Lettering,
+} from '@/core/text/style';
 import { newId } from '@/features/shared/ids';
 import { page } from '@/features/table/room/actions/choosing';
 import { middle } from '@/features/table/room/actions/laying';
@@ -106,13 +114,16 @@ export function marked({ mode }: Session, { id, outline }: Piece): [number, numb
 export function writtenNow(
   session: Session,
   piece: Piece & { outline: GlyphsOutline },
-): Own & { size: number } {
+): Lettering & { ink?: string } {
   const { outline, material } = piece;
-  const { family, size, tracking, features } = outline;
   const range = marked(session, piece);
-  const ink = material.kind === 'ink' ? material.colour : undefined;
   const own = range ? ownOf(outline, ...range) : {};
-  return { family, tracking, features, ink, ...own, size: size * (own.scale ?? 1) };
+  return {
+    ...letteringOf(outline),
+    ...(material.kind === 'ink' ? { ink: material.colour } : {}),
+    ...own,
+    size: outline.size * (own.scale ?? 1),
+  };
 }
 
 /** Writes what is marked, or all of it, otherwise. */
@@ -142,6 +153,24 @@ export function letter(store: SessionStore, id: string, { size, ...to }: Own & {
     ...together(ink ? `ink ${piece.role}` : edits[0]!.label, edits),
     merge: edits.at(-1)!.merge,
   });
+}
+
+/** Writes what is marked, or all words that are selected, bold or italic, or no longer so; passed over where the family cannot. */
+export function toggleFace(store: SessionStore, face: 'bold' | 'italic'): void {
+  const session = store.getState();
+  for (const piece of settledPieces(session, session.selection)) {
+    const { id, outline, placement } = piece;
+    if (placement.locked || session.readOnly) continue;
+    if (outline.kind === 'running' && facesOf(outline.family)[face])
+      changeRunning(store, id, { [face]: !outline[face] || undefined });
+    if (outline.kind !== 'glyphs') continue;
+    const now = writtenNow(session, { ...piece, outline });
+    if (!facesOf(now.family)[face]) continue;
+    const on = !now[face];
+    // Of a part it is said only where the rest is otherwise.
+    const said = marked(session, piece) ? (on === Boolean(outline[face]) ? undefined : on) : on || undefined;
+    letter(store, id, { [face]: said });
+  }
 }
 
 /** Makes the letters as large as the box allows; false if no size fits. */
@@ -261,9 +290,12 @@ export function runAlong(store: SessionStore): void {
   const outline: RunningOutline = {
     kind: 'running',
     text: from?.text.trim() || 'around and around',
-    family: from?.family ?? style.family,
-    size: from ? from.size : Math.max(SMALLEST_LETTERS, Math.min(placement.width, placement.height) / 11),
-    ...(from?.tracking ? { tracking: from.tracking } : {}),
+    ...(from
+      ? structuredClone(letteringOf(from))
+      : {
+          family: style.family,
+          size: Math.max(SMALLEST_LETTERS, Math.min(placement.width, placement.height) / 11),
+        }),
     base,
     side: 'outside',
     clockwise: true,
@@ -318,14 +350,10 @@ export function straightenWords(store: SessionStore, id: string): void {
   const session = store.getState();
   const found = runningOf(session, id);
   if (!found) return;
-  const { text, family, size, tracking, features } = found.outline;
   const outline: GlyphsOutline = {
     kind: 'glyphs',
-    text,
-    family,
-    size,
-    ...(tracking ? { tracking } : {}),
-    ...(features ? { features: [...features] } : {}),
+    text: found.outline.text,
+    ...structuredClone(letteringOf(found.outline)),
     align: 'left',
     leading: 1.2,
     wrap: false,
