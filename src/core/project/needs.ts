@@ -3,6 +3,7 @@ import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import type { Divide } from '@/core/text/breaks';
 import { faceFonts, fallbacksFor, FONT_FILES, shaOfFamily, type FamilyFace } from '@/core/text/families';
+import { lackingIn, type Lacking } from '@/core/text/lacking';
 import { openFont, type OpenFont } from '@/core/text/shaper';
 import { lettersIn, type Language } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -25,18 +26,33 @@ export const textsOf = ({ outline, material }: Pick<Piece, 'outline' | 'material
   ...(material.kind === 'words' ? [material.text] : []),
 ];
 
+/** Every way in which something is lettered on a piece. */
+const letteringsOf = ({ outline, material }: Piece): FamilyFace[] => [
+  ...('family' in outline ? [outline] : []),
+  ...('family' in material ? [material] : []),
+  ...(outline.kind === 'glyphs' ? (outline.spans ?? []).map((span) => lettersIn(outline, span)) : []),
+];
+
+/** Whether anything on a piece is written in a family. */
+export const isLetteredIn = (piece: Piece, family: string): boolean =>
+  letteringsOf(piece).some((one) => one.family === family);
+
+/** Characters on a piece that the families they are written in do not have. */
+export const lackingOf = ({ outline, material }: Piece, typesetter: Typesetter): Lacking[] => [
+  ...(outline.kind === 'glyphs' ? lackingIn(outline.text, outline, typesetter) : []),
+  ...(outline.kind === 'running' ? lackingIn(outline.text + outline.between, outline, typesetter) : []),
+  ...(material.kind === 'words' ? lackingIn(material.text, material, typesetter) : []),
+];
+
 function needsOfPiece(piece: Piece): Needs {
   const before = known.get(piece);
   if (before) return before;
-  const { outline, material } = piece;
-  const letterings: FamilyFace[] = [
-    ...('family' in outline ? [outline] : []),
-    ...('family' in material ? [material] : []),
-    ...(outline.kind === 'glyphs' ? (outline.spans ?? []).map((span) => lettersIn(outline, span)) : []),
-  ];
+  const { outline } = piece;
   const needs: Needs = {
     fonts: [
-      ...letterings.flatMap((wanted) => (shaOfFamily(wanted.family) ? [wanted.family] : faceFonts(wanted))),
+      ...letteringsOf(piece).flatMap((wanted) =>
+        shaOfFamily(wanted.family) ? [wanted.family] : faceFonts(wanted),
+      ),
       ...textsOf(piece).flatMap(fallbacksFor),
     ],
     languages: outline.kind === 'glyphs' && outline.hyphens ? [outline.hyphens] : [],

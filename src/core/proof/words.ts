@@ -4,17 +4,19 @@ import { setRunning } from '@/core/piece/outline/running';
 import type { Piece } from '@/core/piece/piece';
 import { unsaid, whoAndWhen } from '@/core/project/caption';
 import type { Project, Surface } from '@/core/project/model';
+import { lackingOf } from '@/core/project/needs';
 import { familyName, shaOfFamily } from '@/core/text/families';
+import { lackingSays } from '@/core/text/lacking';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface WordsFinding {
   /** Nothing where it is the page as a whole. */
   piece: Piece | null;
-  kind: 'over' | 'font' | 'caption';
+  kind: 'over' | 'font' | 'lacking' | 'caption';
   says: string;
 }
 
-/** Words that do not fit, fonts that are not here, and a page that does not say who and when. */
+/** Words that do not fit, fonts and characters that are not here, and a page that does not say who and when. */
 export function wordsFindings(project: Project, surface: Surface, typesetter: Typesetter): WordsFinding[] {
   const seen = surface.pile.filter(({ placement }) => !placement.hidden);
   const over = seen.flatMap((piece): WordsFinding[] => {
@@ -52,10 +54,14 @@ export function wordsFindings(project: Project, surface: Surface, typesetter: Ty
         ]
       : [];
   });
+  const boxes = seen.flatMap((piece): WordsFinding[] => {
+    const none = lackingOf(piece, typesetter).filter(({ by }) => by === null);
+    return lackingSays(none).map((says) => ({ piece, kind: 'lacking', says }));
+  });
   const photos = seen.some(({ material }) => material.kind === 'photo' || material.kind === 'photos');
   const says = photos ? saysOf(project, surface) : null;
   const caption: WordsFinding[] = says ? [{ piece: null, kind: 'caption', says }] : [];
-  return [...over, ...fonts, ...caption];
+  return [...over, ...fonts, ...boxes, ...caption];
 }
 
 function saysOf(project: Project, surface: Surface): string | null {

@@ -133,13 +133,18 @@ export const FONT_FILES: readonly string[] = FAMILIES.flatMap((family) => family
 export const FACE_FILES: readonly string[] = FAMILIES.flatMap(({ faces }) => Object.values(faces).flat());
 
 /** Fonts that are opened only for the characters they alone have: scripts beside Latin, and small pictures in outline. */
-const FALLBACKS: readonly { font: string; has: RegExp }[] = [
-  { font: 'noto-sans-hebrew-hebrew-400-normal', has: /[\u0590-\u05ff\ufb1d-\ufb4f]/ },
+const FALLBACKS: readonly { font: string; name: string; has: RegExp }[] = [
+  {
+    font: 'noto-sans-hebrew-hebrew-400-normal',
+    name: 'Noto Sans Hebrew',
+    has: /[\u0590-\u05ff\ufb1d-\ufb4f]/,
+  },
   {
     font: 'noto-naskh-arabic-arabic-400-normal',
+    name: 'Noto Naskh Arabic',
     has: /[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff\ufb50-\ufdff\ufe70-\ufefc]/,
   },
-  { font: 'noto-emoji-emoji-400-normal', has: /(?![0-9#*©®])\p{Emoji}/u },
+  { font: 'noto-emoji-emoji-400-normal', name: 'Noto Emoji', has: /(?![0-9#*©®])\p{Emoji}/u },
 ];
 
 export const FALLBACK_FILES: readonly string[] = FALLBACKS.map(({ font }) => font);
@@ -147,3 +152,5 @@ export const FALLBACK_FILES: readonly string[] = FALLBACKS.map(({ font }) => fon
 /** The fallback fonts a text has use for. */
 export const fallbacksFor = (text: string): string[] =>
   FALLBACKS.filter(({ has }) => has.test(text)).map(({ font }) => font);
+
+export const fallbackName = (font: string): string => FALLBACKS.find((one) => one.font === font)!.name;

@@ -10,6 +10,7 @@ import { inVisualOrder, levelsOf } from '@/core/text/bidi';
 import { dividing, opportunities, openDivide } from '@/core/text/breaks';
 import { equipped, needsOf } from '@/core/project/needs';
 import { FAMILIES, nearestFace } from '@/core/text/families';
+import { lackingIn, lackingSays } from '@/core/text/lacking';
 import { openFont, type OpenFont } from '@/core/text/shaper';
 import type { TextStyle, Typesetter } from '@/core/text/typesetter';
 
@@ -119,6 +120,33 @@ describe('shaping', () => {
         .runs.flatMap((run) => run.glyphs)
         .every((glyph) => glyph.id !== 0),
     ).toBe(true);
+  });
+});
+
+describe('characters a family lacks', () => {
+  test('are named with what writes them; what no font has is said to stand as a box', async () => {
+    const text = 'Ω 🪁 漢\u200d שלום';
+    const of = laid([wordsOf('a', text)]);
+    const more = await equipped(typesetter, needsOf(of), readNodeFont);
+    const found = lackingIn(text, { family: 'great-vibes' }, more);
+    expect(found.map(({ character, by }) => [character, by])).toEqual([
+      ['Ω', null],
+      ['🪁', 'Noto Emoji'],
+      ['漢', null],
+      ...[...'שלום'].map((letter) => [letter, 'Noto Sans Hebrew']),
+    ]);
+    // The same, by the glyphs that are set: 0 is the box for what is missing.
+    const glyphs = more.set(text, style('great-vibes'), null).runs.flatMap((run) => run.glyphs);
+    const boxes = glyphs.filter(({ id }) => id === 0).map((glyph) => glyph.text.replace('\u200d', ''));
+    expect(boxes).toEqual(found.filter(({ by }) => !by).map(({ character }) => character));
+    expect(lackingSays(found).at(-1)).toBe('Great Vibes has no ש ל ו ם: Noto Sans Hebrew writes them.');
+  });
+
+  test('are looked for in the family of their own stretch', () => {
+    const spans = [{ start: 0, end: 1, family: 'lora' }];
+    const found = lackingIn('ŵŵ', { family: 'fredoka', spans }, typesetter);
+    expect(found).toMatchObject([{ start: 1, end: 2, family: 'fredoka', by: 'Atkinson Hyperlegible' }]);
+    expect(lackingIn('ŵŵ', { family: 'lora' }, typesetter)).toEqual([]);
   });
 });
 

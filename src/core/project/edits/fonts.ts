@@ -5,6 +5,7 @@ import { together, type Edit } from '@/core/project/edits/edit';
 import { writeWords } from '@/core/project/edits/make';
 import { MOST_FONTS } from '@/core/project/file';
 import type { FontFile, Project } from '@/core/project/model';
+import { isLetteredIn } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 
 /** Takes fonts into the project; those it has already stay as they are. */
@@ -15,6 +16,25 @@ export const bringFonts = (fonts: readonly FontFile[]): Edit => ({
     for (const font of fonts)
       if (list.length < MOST_FONTS && !list.some(({ sha }) => sha === font.sha)) list.push({ ...font });
     if (!list.length) delete project.fonts;
+  },
+});
+
+/** Everything in a project that is written in a family: pieces, and styles that were kept. */
+export const writtenInFamily = (
+  { surfaces, styles = [] }: Project,
+  family: string,
+): { pieces: number; styles: number } => ({
+  pieces: surfaces.flatMap(({ pile }) => pile.filter((piece) => isLetteredIn(piece, family))).length,
+  styles: styles.filter((style) => style.family === family).length,
+});
+
+/** Takes a font out of the project. */
+export const takeOutFont = ({ sha, name }: FontFile): Edit => ({
+  label: `take out font “${name}”`,
+  apply(project) {
+    const left = (project.fonts ?? []).filter((font) => font.sha !== sha);
+    if (left.length) project.fonts = left;
+    else delete project.fonts;
   },
 });
 

@@ -9,6 +9,7 @@ import {
 import { apply, compose, invert, translation, type Point } from '@/core/geometry/matrix';
 import { setGlyphs } from '@/core/piece/outline/glyphs';
 import { placementMatrix } from '@/core/piece/placement/placement';
+import { lackingIn } from '@/core/text/lacking';
 import { listMark } from '@/core/text/lists';
 import { MOST_LETTERS } from '@/core/text/style';
 import type { SetLine } from '@/core/text/typesetter';
@@ -168,6 +169,26 @@ export function Writing({ id }: { id: string }) {
               opacity={0.3}
             />
           ))}
+          {lackingIn(outline.text, outline, typesetter).map(({ start, end }) => {
+            const line = lineAt(set.lines, start);
+            const [left, right] = [xAt(line, start), xAt(line, end)].sort((a, b) => a - b) as [
+              number,
+              number,
+            ];
+            const y = line.top + line.height * 0.92;
+            return (
+              <path
+                key={start}
+                className="lacking"
+                d={`M${left} ${y}H${right}`}
+                fill="none"
+                stroke="#b26a00"
+                strokeWidth={2 / view.zoom}
+                strokeDasharray={`0 ${3.4 / view.zoom}`}
+                strokeLinecap="round"
+              />
+            );
+          })}
           <rect
             className="caret"
             x={caretX - 0.75 / view.zoom}

@@ -5,9 +5,10 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Chip from '@mui/material/Chip';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconStar, IconStarFilled } from '@tabler/icons-react';
+import { IconStar, IconStarFilled, IconTrash } from '@tabler/icons-react';
 import { useEffect, useMemo, useState } from 'react';
-import { FAMILIES, ownFamily, PAIRS, type Family } from '@/core/text/families';
+import { takeOutFont, writtenInFamily } from '@/core/project/edits/fonts';
+import { FAMILIES, ownFamily, PAIRS, shaOfFamily, type Family } from '@/core/text/families';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces } from '@/features/table/room/session';
@@ -42,6 +43,8 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
   const now = useSession((session) => act.familyNow(session));
   const { favourites, recent, toggle, note } = useFontNotes();
   const [sought, setSought] = useState('');
+  /** Why a font could not be taken out. */
+  const [used, setUsed] = useState<string | null>(null);
   const [look, setLook] = useState<Listed['look'] | null>(null);
   const families = useMemo(
     (): Listed[] => [
@@ -73,6 +76,23 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
     if (readOnly || !piece) return;
     note(id);
     act.giveFamily(store, id);
+  };
+  const takeOut = (id: string) => {
+    const { history, perform } = store.getState();
+    const font = history.project.fonts?.find(({ sha }) => ownFamily(sha) === id);
+    if (!font) return;
+    const { pieces, styles } = writtenInFamily(history.project, id);
+    if (pieces + styles === 0) {
+      setUsed(null);
+      return perform(takeOutFont(font));
+    }
+    const by = [
+      ...(pieces ? [`${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`] : []),
+      ...(styles ? [`${styles} ${styles === 1 ? 'style' : 'styles'}`] : []),
+    ].join(' and ');
+    setUsed(
+      `${by} of this project ${pieces + styles === 1 ? 'is' : 'are'} written in ${font.name}. It stays until they have another family.`,
+    );
   };
   return (
     <SideSheet title="Letters" onClose={onClose}>
@@ -157,6 +177,11 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
                     >
                       {favourites.includes(id) ? <IconStarFilled size={17} /> : <IconStar size={17} />}
                     </SmallButton>
+                    {shaOfFamily(id) && !readOnly && (
+                      <SmallButton label={`Take ${name} out of this project`} onClick={() => takeOut(id)}>
+                        <IconTrash size={17} />
+                      </SmallButton>
+                    )}
                   </Box>
                 ))}
               </Box>
@@ -168,6 +193,11 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
           </Typography>
         )}
       </Box>
+      {used && (
+        <Typography variant="body2" role="status" color="warning.main" sx={{ mt: 1 }}>
+          {used}
+        </Typography>
+      )}
       {!readOnly && <BringFont />}
     </SideSheet>
   );

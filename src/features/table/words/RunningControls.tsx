@@ -27,6 +27,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { FaceToggles } from '@/features/table/words/FaceToggles';
 import { FamilyButton } from '@/features/table/words/FamilyButton';
 import { FeatureToggles } from '@/features/table/words/FeatureToggles';
+import { LackingNote } from '@/features/table/words/LackingNote';
 import { readSize, shownSize } from '@/features/table/words/WordsControls';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
@@ -70,6 +71,7 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
         <FamilyButton family={outline.family} disabled={readOnly} />
         <FaceToggles now={outline} disabled={readOnly} onChange={(face) => act.toggleFace(store, face)} />
       </Box>
+      <LackingNote piece={piece} />
       <LengthField
         label="Letter size"
         unit="pt"

@@ -47,6 +47,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { FaceToggles } from '@/features/table/words/FaceToggles';
 import { FamilyButton } from '@/features/table/words/FamilyButton';
 import { FeatureToggles } from '@/features/table/words/FeatureToggles';
+import { LackingNote } from '@/features/table/words/LackingNote';
 import { StyleField } from '@/features/table/words/StyleField';
 import { LengthField } from '@/ui/LengthField';
 
@@ -93,6 +94,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
         <FamilyButton family={now.family} disabled={readOnly} />
         <FaceToggles now={now} disabled={readOnly} onChange={(face) => act.toggleFace(store, face)} />
       </Box>
+      <LackingNote piece={piece} />
       <LengthField
         label="Letter size"
         unit="pt"
