@@ -120,7 +120,7 @@ test('places are made of what lies there and filled at once, what finds none is 
   await expect(page.getByRole('button', { name: 'Undo swap 2 photos' })).toBeVisible();
   await expect(slabs(page)).toHaveText([...names].reverse());
   await page.getByTestId('stage').focus();
-  await page.keyboard.press('Tab');
+  await page.keyboard.press('n');
   await page.keyboard.press('Shift+S');
   await expect(notice(page)).toContainText('Select two photos to let them change places.');
 });

@@ -140,7 +140,9 @@ test('a title with an echo and a running frame are closed, opened, changed and p
   await set(page, 'From top', '5');
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Shift+U');
-  await field(page, 'Words').fill('wind and tide and time');
+  await page.keyboard.type('wind and tide and time');
+  await expect(field(page, 'Words along the outline')).toHaveValue('wind and tide and time');
+  await page.keyboard.press('Enter');
   await set(page, 'How often', '4');
   await expect(page.getByRole('status').filter({ hasText: '4 times round' })).toBeVisible();
   expect(await axe(page)).toEqual([]);

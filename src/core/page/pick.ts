@@ -38,5 +38,7 @@ function lies(piece: Piece, point: Point, tolerance: number, tools: DrawingTools
   if (piece.outline.kind === 'glyphs')
     return contains(rectanglePath(centredBox(piece.placement)), own, tolerance);
   const { path, reach } = outlineOf(piece, tools);
-  return contains(path, own, tolerance + reach);
+  // Those along an outline by the band they stand in: what lies within their ring stays in reach.
+  const band = piece.outline.kind === 'running' ? piece.outline.size / 3 : 0;
+  return contains(path, own, tolerance + reach + band);
 }

@@ -203,6 +203,7 @@ function OpenTable() {
           <Box
             component="aside"
             aria-label="Side panel"
+            data-part
             sx={{
               bgcolor: 'background.paper',
               borderLeft: 1,

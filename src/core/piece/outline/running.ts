@@ -5,6 +5,7 @@ import type { Size } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
 import { pathBounds, type Path } from '@/core/geometry/path';
 import { onRun, openRun, type Run } from '@/core/piece/finish/runs';
+import { along, type Letter, type Start } from '@/core/piece/outline/along';
 import { ellipse, type EllipseOutline } from '@/core/piece/outline/ellipse';
 import type { OutlineKind } from '@/core/piece/outline/kind';
 import { path, type PathOutline } from '@/core/piece/outline/path';
@@ -12,7 +13,7 @@ import { punch, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
 import { CORNERS, largestRing, SIDES, wayAlong, type Way } from '@/core/piece/outline/way';
 import { letteringFields, letteringOf, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
-import type { GlyphRun, PlacedGlyph, Typesetter } from '@/core/text/typesetter';
+import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 /** Outlines words can run along. */
 export type Base = RectangleOutline | EllipseOutline | PunchOutline | PathOutline;
@@ -34,8 +35,6 @@ export interface RunningOutline extends Lettering, Way {
 export const MOST_RUNNING_LETTERS = 2000;
 export const LONGEST_BETWEEN = 20;
 export const WIDEST_RUNNING_GAP = 144;
-/** How far letters may be pushed together, as a share of their size, before a word is parted at a corner. */
-const CROWDED = 0.06;
 /** Letters round one outline; more become one round of what there is. */
 const MOST_GLYPHS = 6000;
 
@@ -89,6 +88,8 @@ export const basePath = (base: Base, size: Size, typesetter: Typesetter): Path =
 /** What came of it. */
 export interface SetRunning {
   runs: GlyphRun[];
+  /** Where each letter begins, in reading order. */
+  starts: Start[];
   /** How often the words stand there; 1 if they are not to be repeated. */
   repeats: number;
   /** Letter size they were set in: smaller than wished where one round would not fit. */
@@ -101,17 +102,7 @@ export interface SetRunning {
   over: number;
 }
 
-const NOTHING: SetRunning = { runs: [], repeats: 0, size: 0, spread: 0, length: 0, over: 0 };
-
-/** A letter with all its glyphs, on a line of its own; widths in points. */
-interface Letter {
-  font: string;
-  width: number;
-  glyphs: PlacedGlyph[];
-  text: string;
-  /** It ends a word. */
-  space: boolean;
-}
+const NOTHING: SetRunning = { runs: [], starts: [], repeats: 0, size: 0, spread: 0, length: 0, over: 0 };
 
 /** The words along the outline of a box of this size, in the piece's own frame. */
 export function setRunning(outline: RunningOutline, box: Size, typesetter: Typesetter): SetRunning {
@@ -141,10 +132,40 @@ export function setRunning(outline: RunningOutline, box: Size, typesetter: Types
     const most = Math.max(1, Math.floor(MOST_GLYPHS / letters.length));
     const repeats = repeat ? Math.min(most, Math.max(1, Math.round(length / natural))) : 1;
     const all = Array.from({ length: repeats }, () => letters).flat();
-    const { runs, over } = along(all, way, outline, repeat, letterSize);
+    const { runs, starts, over } = along(all, way, outline, repeat, letterSize);
     const spread = repeat ? (length - natural * repeats) / all.length : 0;
-    return { set: { runs, repeats, size: letterSize, spread, length, over }, natural, length };
+    return { set: { runs, starts, repeats, size: letterSize, spread, length, over }, natural, length };
   }
+}
+
+/**
+ * Where the caret stands before each character of the words and after the last, the first time they stand there: on the
+ * baseline, points in the piece's own frame. Empty where nothing is laid.
+ */
+export function caretsAlong({ text }: RunningOutline, { starts }: SetRunning): Omit<Start, 'text'>[] {
+  const carets: Omit<Start, 'text'>[] = [];
+  const lead = text.length - text.trimStart().length;
+  for (const { x, y, turn, width, text: own } of starts) {
+    if (carets.length >= text.length - lead) break;
+    const [dx, dy] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+    for (let i = 0; i < own.length; i++) {
+      const share = (i * width) / own.length;
+      carets.push({ x: x + dx * share, y: y + dy * share, turn, width: width / own.length });
+    }
+  }
+  const last = carets[Math.min(carets.length, text.trim().length) - 1];
+  const [first] = carets;
+  if (!first || !last) return [];
+  const angle = (last.turn * Math.PI) / 180;
+  const end = {
+    ...last,
+    x: last.x + Math.cos(angle) * last.width,
+    y: last.y + Math.sin(angle) * last.width,
+    width: 0,
+  };
+  return Array.from({ length: text.length + 1 }, (_, i) =>
+    i < lead ? first : i - lead < text.trim().length ? (carets[i - lead] ?? end) : end,
+  );
 }
 
 /** The letter size at which the words fit `repeats` times with nothing added between letters. */
@@ -226,110 +247,4 @@ function lettersOf(text: string, outline: Lettering, typesetter: Typesetter): Le
     });
   }
   return letters;
-}
-
-/** Lays letters on runs: all of the length is filled where they meet themselves, each run by the letters that fall on it. */
-function along(
-  letters: readonly Letter[],
-  way: readonly Run[],
-  { corners }: RunningOutline,
-  full: boolean,
-  size: number,
-): { runs: GlyphRun[]; over: number } {
-  const whole = corners === 'break';
-  const words = full ? dealt(letters, way, whole) : poured(letters, way, whole);
-  // Words too long for a short side are parted all the same, before their letters would lie over each other.
-  const crowded = full && words.some((own, i) => wide(own) - way[i]!.length > own.length * size * CROWDED);
-  const shares = crowded ? dealt(letters, way, false) : words;
-  const glyphs: { font: string; glyph: PlacedGlyph }[] = [];
-  let used = 0;
-  way.forEach((run, i) => {
-    const own = shares[i]!;
-    used += own.length;
-    const closed = run.before === null && way.length === 1;
-    // Spaces at a corner take no room.
-    const shown = closed ? own : trimmedSpaces(own);
-    const natural = shown.reduce((sum, { width }) => sum + width, 0);
-    const extra =
-      full && shown.length
-        ? (run.length - natural) / (closed ? shown.length : Math.max(1, shown.length - 1))
-        : 0;
-    let s = full && !closed && shown.length === 1 ? (run.length - natural) / 2 : 0;
-    for (const letter of shown) {
-      const middle = s + letter.width / 2;
-      const point = onRun(run, middle, 0);
-      const out = onRun(run, middle, 1);
-      const [nx, ny] = [out.x - point.x, out.y - point.y];
-      // The way of reading has the letters' heads to its left.
-      const turn = (Math.atan2(nx, -ny) * 180) / Math.PI;
-      const [tx, ty] = [-ny, nx];
-      for (const glyph of letter.glyphs) {
-        const back = glyph.x - letter.width / 2;
-        glyphs.push({
-          font: letter.font,
-          glyph: { ...glyph, x: point.x + tx * back, y: point.y + ty * back, turn },
-        });
-      }
-      s += letter.width + extra;
-    }
-  });
-  const runs: GlyphRun[] = [];
-  for (const { font, glyph } of glyphs) {
-    const last = runs.at(-1);
-    if (last?.font === font) (last.glyphs as PlacedGlyph[]).push(glyph);
-    else runs.push({ font, size, glyphs: [glyph] });
-  }
-  return { runs, over: letters.slice(used).reduce((sum, { text }) => sum + text.length, 0) };
-}
-
-function trimmedSpaces(letters: readonly Letter[]): readonly Letter[] {
-  let from = 0;
-  let to = letters.length;
-  while (from < to && letters[from]!.space) from++;
-  while (to > from && letters[to - 1]!.space) to--;
-  return letters.slice(from, to);
-}
-
-/** What is not parted at a corner: words, or letters. */
-function parcels(letters: readonly Letter[], whole: boolean): Letter[][] {
-  const found: Letter[][] = [];
-  letters.forEach((letter, i) => {
-    if (whole && i > 0 && !letters[i - 1]!.space) found.at(-1)!.push(letter);
-    else found.push([letter]);
-  });
-  return found;
-}
-
-const wide = (letters: readonly Letter[]): number => letters.reduce((sum, { width }) => sum + width, 0);
-
-/** All letters dealt out to the runs in the measure of their lengths. */
-function dealt(letters: readonly Letter[], way: readonly Run[], whole: boolean): Letter[][] {
-  const length = way.reduce((sum, run) => sum + run.length, 0);
-  const scale = length / wide(letters);
-  const shares: Letter[][] = way.map(() => []);
-  let at = 0;
-  let run = 0;
-  let end = way[0]?.length ?? 0;
-  for (const parcel of parcels(letters, whole)) {
-    const long = wide(parcel) * scale;
-    while (run < way.length - 1 && at + long / 2 > end) end += way[++run]!.length;
-    shares[run]?.push(...parcel);
-    at += long;
-  }
-  return shares;
-}
-
-/** Letters one after the other as far as there is room. */
-function poured(letters: readonly Letter[], way: readonly Run[], whole: boolean): Letter[][] {
-  const shares: Letter[][] = way.map(() => []);
-  let run = 0;
-  let room = way[0]?.length ?? 0;
-  for (const parcel of parcels(letters, whole)) {
-    const long = wide(trimmedSpaces(parcel));
-    while (run < way.length && long > room + 1e-6) room = way[++run]?.length ?? 0;
-    if (run >= way.length) break;
-    shares[run]!.push(...parcel);
-    room -= wide(parcel);
-  }
-  return shares;
 }

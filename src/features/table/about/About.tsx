@@ -252,6 +252,11 @@ function finishInWords({ finish }: Piece, unit: Unit): string {
   const named = Object.entries(LIFTS).find(([, height]) => height === finish.lift.height)?.[0];
   const parts = [finish.lift.height === 0 ? 'flat' : (named ?? `lift ${finish.lift.height} mm`)];
   if (finish.stroke) parts.push(`stroke ${formatLength(finish.stroke.width, unit, true)}`);
+  const many = (count: number | undefined, one: string, more: string) => {
+    if (count) parts.push(count === 1 ? one : `${count} ${more}`);
+  };
+  many(finish.mats?.length, 'mat', 'mats');
+  many(finish.echoes?.length, 'echo', 'echoes');
   if (finish.opacity < 1) parts.push(`${Math.round(finish.opacity * 100)} %`);
   return parts.join(', ');
 }

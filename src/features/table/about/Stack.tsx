@@ -6,7 +6,7 @@ import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconPlus, IconX } from '@tabler/icons-react';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 
 interface StackProps {
   title: string;
@@ -17,25 +17,27 @@ interface StackProps {
   children: ReactNode;
 }
 
-export const Stack = ({ title, more, full, onMore, children }: StackProps) => (
-  <Box component="section" aria-label={title} sx={{ gridColumn: '1 / -1' }}>
-    <Box sx={{ display: 'flex', alignItems: 'center' }}>
-      <Typography component="h3" sx={{ fontSize: '0.95rem', fontWeight: 600, flex: 1 }}>
-        {title}
-      </Typography>
-      <Button
-        size="small"
-        color="inherit"
-        disabled={full}
-        startIcon={<IconPlus size={16} />}
-        onClick={onMore}
-      >
-        {more}
-      </Button>
+export function Stack({ title, more, full, onMore, children }: StackProps) {
+  const section = useRef<HTMLElement>(null);
+  const add = () => {
+    onMore();
+    // What was added may lie below the edge of the panel.
+    requestAnimationFrame(() => section.current?.lastElementChild?.scrollIntoView({ block: 'nearest' }));
+  };
+  return (
+    <Box ref={section} component="section" aria-label={title} sx={{ gridColumn: '1 / -1' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <Typography component="h3" sx={{ fontSize: '0.95rem', fontWeight: 600, flex: 1 }}>
+          {title}
+        </Typography>
+        <Button size="small" color="inherit" disabled={full} startIcon={<IconPlus size={16} />} onClick={add}>
+          {more}
+        </Button>
+      </Box>
+      {children}
     </Box>
-    {children}
-  </Box>
-);
+  );
+}
 
 /** One of them, called such as “Mat 1”, its fields in two columns. */
 export const Layer = ({ name, children }: { name: string; children: ReactNode }) => (

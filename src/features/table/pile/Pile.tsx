@@ -100,6 +100,7 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
     <Box
       component="section"
       aria-label="The pile"
+      data-part
       sx={{ display: 'flex', flexDirection: 'column', minHeight: 132, flex: '1 1 132px' }}
     >
       <Box

@@ -12,6 +12,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/room/session';
 import type { useLaying } from '@/features/table/room/useLaying';
 import { writeCarried } from '@/features/table/workbox/carry';
+import { focusBack } from '@/features/table/stage/focus';
 
 /** Fetched when the cupboard is first opened: nobody waits for it on the table. */
 const Cupboard = dynamic(() => import('@/features/cupboard/Cupboard').then((module) => module.Cupboard));
@@ -37,7 +38,7 @@ export function CupboardSheet({ laying, onClose }: Props) {
   useEffect(() => {
     // The search takes the focus as soon as it is there.
     if (!frame.current?.contains(document.activeElement)) frame.current?.focus();
-    return () => before?.focus();
+    return () => focusBack(before);
   }, [before]);
 
   const middleOfScreen = () => ({ left: window.innerWidth / 2 - 120, top: window.innerHeight / 3 });

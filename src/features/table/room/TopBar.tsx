@@ -50,6 +50,7 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props
   return (
     <Box
       component="header"
+      data-part
       sx={{
         display: 'flex',
         alignItems: 'center',

@@ -1,6 +1,8 @@
 /** What each key on the table does. One list serves the keys, the tooltips and the “?” overlay. */
+import { isWritten } from '@/core/piece/outline';
 import type { SessionStore, SheetName } from '@/features/table/room/session';
 import { nearer, pushed, slideNow } from '@/features/table/room/slide';
+import { focusPart } from '@/features/table/stage/focus';
 import * as act from '@/features/table/room/actions';
 
 export interface Shortcut {
@@ -10,6 +12,8 @@ export interface Shortcut {
   group: 'Pieces' | 'Pile' | 'Pages' | 'Looking' | 'Steps';
   /** False for what only makes sense as a key. */
   listed?: boolean;
+  /** It holds in fields too. */
+  everywhere?: boolean;
   /** Whether a key press is this one. */
   is(event: KeyboardEvent): boolean;
   run(store: SessionStore, event: KeyboardEvent): unknown;
@@ -186,7 +190,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
         .flatMap(({ pile }) => pile)
         .find(({ id }) => id === session.selection[0]);
       if (!piece || piece.placement.locked || session.readOnly) return;
-      if (piece.outline.kind === 'glyphs') act.writeOn(store, piece);
+      if (isWritten(piece.outline)) act.writeOn(store, piece);
       else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
       else act.startReshaping(store);
     },
@@ -204,18 +208,6 @@ export const SHORTCUTS: readonly Shortcut[] = [
     group: 'Pile',
     is: key('b'),
     run: (store) => act.stepPoint(store, -1) || act.step(store, -1),
-  },
-  {
-    keys: 'Tab',
-    does: 'With something selected on the page, the next; with Shift the one before',
-    group: 'Pile',
-    listed: false,
-    is: (event) =>
-      plain(event) && event.key === 'Tab' && (event.target as HTMLElement).dataset.testid === 'stage',
-    run: (store, event) => {
-      const by = event.shiftKey ? -1 : 1;
-      return act.stepPoint(store, by) || act.step(store, by);
-    },
   },
   opens(
     'Pieces',
@@ -273,6 +265,15 @@ export const SHORTCUTS: readonly Shortcut[] = [
     run: (store) => act.toggleFace(store, 'italic'),
   },
   {
+    keys: 'F6',
+    does: 'Next part of the screen: page, panel, pile, workbox, top; with Shift the one before',
+    group: 'Looking',
+    listed: false,
+    everywhere: true,
+    is: (event) => plain(event) && event.key === 'F6',
+    run: (_, event) => focusPart(event.shiftKey ? -1 : 1),
+  },
+  {
     keys: 'Ctrl F',
     does: 'Find and replace words in all pages',
     group: 'Looking',
@@ -327,6 +328,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
         return store.setState({ matching: null, compared: null, peeking: null });
       // What is open over the table goes first; what is selected stays.
       if (sheet) return store.setState({ sheet: null });
+      if (mode.kind === 'write') return act.stopWriting(store);
       if (mode.kind === 'pick' && !act.leave(store)) select([]);
       else if (mode.kind !== 'pick') store.setState({ mode: { kind: 'pick' } });
     },

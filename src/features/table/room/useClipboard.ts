@@ -98,7 +98,8 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
       if (isTyping(event.target) || store.getState().mode.kind === 'write') return;
       event.preventDefault();
       const data = event.clipboardData;
-      const own = SAYS.exec(data?.getData('text/plain').trim() ?? '')?.[1];
+      const text = data?.getData('text/plain').trim() ?? '';
+      const own = SAYS.exec(text)?.[1];
       const pictures = [...(data?.files ?? [])].filter(({ type }) => type.startsWith('image/'));
       const { copied } = store.getState();
       if (own && own !== written) {
@@ -110,6 +111,8 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
           return act.paste(store);
         }
       }
+      // Words from elsewhere, copied after what was copied here.
+      if (text && !own && (!copied || written !== null)) return act.layText(store, text);
       if (own ? copied : copied && (written === null || !pictures.length)) return act.paste(store);
       if (pictures.length) return onPictures(pictures);
       const last = await lastCopied();

@@ -1,6 +1,7 @@
 /** The keyboard on the table: which key press is meant for it, and what it then does. */
 import { useEffect } from 'react';
 import type { SessionStore } from '@/features/table/room/session';
+import { focusStage } from '@/features/table/stage/focus';
 import { typeOn } from '@/features/table/room/actions';
 import { key, plain, SHORTCUTS } from '@/features/table/room/shortcuts';
 
@@ -10,6 +11,10 @@ export const CUPBOARD_KEY = 'c';
 /** Where every key belongs to something else: text being typed, menus, dialogs. */
 const OWNS_ALL_KEYS =
   'input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"]:not([data-own-keys]), [role="menu"], [role="listbox"]';
+/** Fields and buttons that stand beside the page and belong to what lies on it. */
+const PANEL = 'aside';
+/** Where nothing outside is in reach. */
+const MODAL = '.MuiModal-root';
 /** Where the arrows and their like have a meaning of their own, but not letters. */
 const OWNS_ARROWS = '[data-own-arrows]';
 /** Where plain keys have a meaning of their own, but not those held with Ctrl. */
@@ -27,7 +32,18 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (event.defaultPrevented || target.closest(OWNS_ALL_KEYS)) return;
+      if (event.defaultPrevented) return;
+      const found = SHORTCUTS.find((shortcut) => shortcut.is(event));
+      if (found?.everywhere && !target.closest(MODAL)) {
+        event.preventDefault();
+        return found.run(store, event);
+      }
+      const fromPanel = event.key === 'Escape' && target.closest(PANEL) !== null;
+      if (target.closest(OWNS_ALL_KEYS)) {
+        // Out of a field and back to the page, where what is selected stays; once the field has taken back what was typed.
+        if (fromPanel) queueMicrotask(focusStage);
+        return;
+      }
       if (plain(event) && target.closest(OWNS_PLAIN_KEYS)) return;
       if (plain(event) && event.key.length > 1 && target.closest(OWNS_ARROWS)) return;
       // What is typed before the field has the focus is written all the same, whatever button was pressed last.
@@ -47,11 +63,10 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
         return;
       if (event.key === '?') return onHelp();
       if (key(CUPBOARD_KEY)(event)) return onCupboard();
-      const found = SHORTCUTS.find((shortcut) => shortcut.is(event));
-      // Tab leaves the page when nothing is selected: nobody is caught there.
-      if (!found || (event.key === 'Tab' && !store.getState().selection.length)) return;
+      if (!found) return;
       event.preventDefault();
       found.run(store, event);
+      if (fromPanel) focusStage();
     };
     /** What is seen only while a key is held. */
     const release = (event: Event) => {

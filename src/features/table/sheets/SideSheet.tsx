@@ -7,6 +7,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { focusBack } from '@/features/table/stage/focus';
 
 interface Props {
   title: string;
@@ -21,7 +22,7 @@ export function SideSheet({ title, onClose, children }: Props) {
     const element = frame.current!;
     // Its first field, or the sheet itself, so that its keys work at once.
     (element.querySelector<HTMLElement>('input') ?? element).focus();
-    return () => before?.focus();
+    return () => focusBack(before);
   }, [before]);
   return (
     <Paper

@@ -13,6 +13,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/room/session';
 import { toPage } from '@/features/table/stage/view';
 import { smallBlob } from '@/storage/assets';
+import { focusBack } from '@/features/table/stage/focus';
 
 const WIDTH = 260;
 const ROW = 44;
@@ -35,7 +36,7 @@ export function PeekList() {
     if (!spot) return;
     const before = document.activeElement as HTMLElement | null;
     frame.current?.querySelector('button')?.focus();
-    return () => before?.focus();
+    return () => focusBack(before);
   }, [spot]);
   if (!spot) return null;
   const close = () => store.setState({ peeking: null, hovered: null });

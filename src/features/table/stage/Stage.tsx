@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import dynamic from 'next/dynamic';
+import { isWritten } from '@/core/piece/outline';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
 import { pathData, transformPath } from '@/core/geometry/path';
@@ -133,6 +134,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       role="region"
       aria-label={`${surface.name}: the page on the table`}
       data-testid="stage"
+      data-part
       tabIndex={0}
       onPointerDown={gestures.press}
       onPointerMove={(event) => gestures.move(event, event.currentTarget)}
@@ -153,7 +155,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         if (enter(store, top?.id)) return;
         const [piece] = selectedPieces(store.getState());
         if (!piece || piece.placement.locked || readOnly) return;
-        if (piece.outline.kind === 'glyphs') writeOn(store, piece);
+        if (isWritten(piece.outline)) writeOn(store, piece);
         else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
         else startReshaping(store);
       }}

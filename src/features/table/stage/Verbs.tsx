@@ -28,6 +28,7 @@ import {
   IconChevronUp,
 } from '@tabler/icons-react';
 import { memo, type ReactNode } from 'react';
+import { isWritten } from '@/core/piece/outline';
 import { transformBox, unite } from '@/core/geometry/box';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
@@ -66,12 +67,11 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
     photos: pieces.every(({ material }) => material.kind === 'photo') ? pieces.length : 0,
     inside:
       pieces.length > 1
-        ? null
-        : only!.outline.kind === 'glyphs'
-          ? 'write'
-          : 'window' in only!.material
-            ? 'slide'
-            : null,
+        ? []
+        : [
+            ...(isWritten(only!.outline) ? (['write'] as const) : []),
+            ...('window' in only!.material ? (['slide'] as const) : []),
+          ],
     mode: mode.kind,
     point:
       mode.kind === 'reshape' && mode.at && only?.id === mode.id
@@ -201,7 +201,7 @@ interface Chosen {
   letters: boolean;
   /** How many, if all are photos. */
   photos: number;
-  inside: 'write' | 'slide' | null;
+  inside: readonly ('write' | 'slide')[];
   mode: Mode['kind'];
   /** What of an outline is held, and whether it is round. */
   point: { side: boolean; round: boolean } | null;
@@ -227,7 +227,7 @@ function verbsFor({ many, locked, opened, letters, photos, inside, mode, point }
     ...(opened ? [VERBS.open] : []),
     ...(many && photos && !opened ? [VERBS.arrange] : []),
     ...(photos === 2 && !opened ? [VERBS.swap] : []),
-    ...(many ? [opened ? VERBS.ungroup : VERBS.group] : inside ? [VERBS[inside]] : []),
+    ...(many ? [opened ? VERBS.ungroup : VERBS.group] : inside.map((name) => VERBS[name])),
     VERBS.copy,
     ...(many ? [] : [VERBS.mirror]),
     VERBS.rows,

@@ -2,47 +2,27 @@
 /** Typing on the page: the words themselves are drawn as always; a hidden field takes the keys, a caret shows where. */
 import {
   useEffect,
+  useMemo,
   useRef,
   type MouseEvent as ReactMouseEvent,
   type PointerEvent as ReactPointerEvent,
 } from 'react';
-import { apply, compose, invert, translation, type Point } from '@/core/geometry/matrix';
-import { setGlyphs } from '@/core/piece/outline/glyphs';
+import { centredBox, outset } from '@/core/geometry/box';
+import { apply, compose, invert } from '@/core/geometry/matrix';
+import { isWritten } from '@/core/piece/outline';
+import { MOST_RUNNING_LETTERS } from '@/core/piece/outline/running';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { lackingIn } from '@/core/text/lacking';
 import { listMark } from '@/core/text/lists';
 import { MOST_LETTERS } from '@/core/text/style';
-import type { SetLine } from '@/core/text/typesetter';
-import { rewrite, stopWriting, toggleFace } from '@/features/table/room/actions';
+import { leftOut, stopWriting, toggleFace, writeText } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/room/session';
+import { focusStage } from '@/features/table/stage/focus';
+import { writtenOn } from '@/features/table/stage/written';
 import { toPage, viewMatrix } from '@/features/table/stage/view';
 
 const NOTHING = [0, 0] as const;
-
-const lineAt = (lines: readonly SetLine[], index: number): SetLine =>
-  lines.findLast((line) => index >= line.start) ?? lines[0]!;
-
-/** The place between two characters that is nearest to a point of the box. */
-function indexAt(lines: readonly SetLine[], { x, y }: Point): number {
-  // Of several columns the one whose lines are nearest.
-  const away = (line: SetLine) => {
-    const [left, right] = [Math.min(...line.carets), Math.max(...line.carets)];
-    return Math.max(0, left - x, x - right);
-  };
-  const columns = [...new Set(lines.map(({ column }) => column))];
-  const column = columns.reduce((best, each) => {
-    const least = (of: number) => Math.min(...lines.filter((line) => line.column === of).map(away));
-    return least(each) < least(best) ? each : best;
-  }, columns[0]!);
-  const own = lines.filter((line) => line.column === column);
-  const line = own.findLast((candidate) => y >= candidate.top) ?? own[0]!;
-  let best = 0;
-  line.carets.forEach((caret, i) => {
-    if (Math.abs(caret - x) < Math.abs(line.carets[best]! - x)) best = i;
-  });
-  return line.start + best;
-}
 
 /** The word round a place. */
 function wordRound(text: string, at: number): [number, number] {
@@ -52,9 +32,6 @@ function wordRound(text: string, at: number): [number, number] {
   while (to < text.length && letters.test(text[to]!)) to++;
   return [from, to];
 }
-
-const xAt = (line: SetLine, index: number): number =>
-  line.carets[Math.min(line.carets.length - 1, Math.max(0, index - line.start))] ?? 0;
 
 export function Writing({ id }: { id: string }) {
   const { store } = useRoom();
@@ -80,20 +57,18 @@ export function Writing({ id }: { id: string }) {
     store.setState({ mode: { kind: 'write', id, range: [from, to] } });
   }, [id, store]);
 
-  if (!piece || piece.outline.kind !== 'glyphs') return null;
-  const { outline, placement } = piece;
-  const set = setGlyphs(outline, placement, typesetter);
-  const own = compose(
-    viewMatrix(view),
-    placementMatrix(placement),
-    translation(-placement.width / 2, -placement.height / 2),
+  const written = useMemo(
+    () => (piece && isWritten(piece.outline) ? writtenOn(piece.outline, piece.placement, typesetter) : null),
+    [piece, typesetter],
   );
+
+  if (!piece || !isWritten(piece.outline) || !written) return null;
+  const { outline, placement } = piece;
+  const running = outline.kind === 'running';
+  const most = running ? MOST_RUNNING_LETTERS : MOST_LETTERS;
+  const own = compose(viewMatrix(view), placementMatrix(placement));
   const [from, to] = range;
-  const caretLine = lineAt(set.lines, to);
-  const caretX = xAt(caretLine, to);
-  const chosen = set.lines
-    .map((line) => ({ line, start: Math.max(from, line.start), end: Math.min(to, line.end) }))
-    .filter(({ line, start, end }) => from !== to && end >= start && from <= line.end && to >= line.start);
+  const caret = written.caretAt(to);
 
   const noteRange = () => {
     const area = field.current;
@@ -112,11 +87,7 @@ export function Writing({ id }: { id: string }) {
   const placeOf = (event: ReactPointerEvent | ReactMouseEvent) => {
     const box = event.currentTarget.closest('svg')!.getBoundingClientRect();
     const onPage = toPage(view, { x: event.clientX - box.left, y: event.clientY - box.top });
-    const inText = apply(
-      invert(compose(placementMatrix(placement), translation(-placement.width / 2, -placement.height / 2))),
-      onPage,
-    );
-    return indexAt(set.lines, inText);
+    return written.indexAt(apply(invert(placementMatrix(placement)), onPage));
   };
   /** A list goes on with its next mark, and ends where an item is left empty. */
   const goOn = (): boolean => {
@@ -129,7 +100,7 @@ export function Writing({ id }: { id: string }) {
     const number = /^(\d+)(.*)$/.exec(sign);
     const next = bare ? '' : `\n${number ? `${Number(number[1]) + 1}${number[2]}` : sign}`;
     const start = bare ? begin : from;
-    rewrite(store, id, { text: outline.text.slice(0, start) + next + outline.text.slice(from) });
+    writeText(store, id, outline.text.slice(0, start) + next + outline.text.slice(from));
     requestAnimationFrame(() => mark(start + next.length, start + next.length));
     return true;
   };
@@ -139,8 +110,7 @@ export function Writing({ id }: { id: string }) {
       <svg style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}>
         <g transform={`matrix(${own.join(' ')})`}>
           <rect
-            width={placement.width}
-            height={placement.height}
+            {...outset(centredBox(placement), running ? outline.size + outline.gap : 0)}
             fill="transparent"
             style={{ pointerEvents: 'all', cursor: 'text' }}
             onPointerDown={(event) => {
@@ -158,43 +128,41 @@ export function Writing({ id }: { id: string }) {
               mark(...wordRound(outline.text, placeOf(event)));
             }}
           />
-          {chosen.map(({ line, start, end }) => (
-            <rect
-              key={line.start}
-              x={Math.min(xAt(line, start), xAt(line, end))}
-              y={line.top}
-              width={Math.max(2, Math.abs(xAt(line, end) - xAt(line, start)))}
-              height={line.height}
-              fill="#2f6f68"
-              opacity={0.3}
-            />
-          ))}
-          {lackingIn(outline.text, outline, typesetter).map(({ start, end }) => {
-            const line = lineAt(set.lines, start);
-            const [left, right] = [xAt(line, start), xAt(line, end)].sort((a, b) => a - b) as [
-              number,
-              number,
-            ];
-            const y = line.top + line.height * 0.92;
-            return (
-              <path
-                key={start}
-                className="lacking"
-                d={`M${left} ${y}H${right}`}
-                fill="none"
-                stroke="#b26a00"
-                strokeWidth={2 / view.zoom}
-                strokeDasharray={`0 ${3.4 / view.zoom}`}
-                strokeLinecap="round"
-              />
-            );
-          })}
+          {from !== to &&
+            written
+              .stretch(from, to)
+              .map(({ frame, box }, i) => (
+                <rect
+                  key={i}
+                  {...box}
+                  transform={`matrix(${frame.join(' ')})`}
+                  fill="#2f6f68"
+                  opacity={0.3}
+                />
+              ))}
+          {lackingIn(outline.text, outline, typesetter).flatMap(({ start, end }) =>
+            written
+              .stretch(start, end)
+              .map(({ frame, box }, i) => (
+                <path
+                  key={`${start} ${i}`}
+                  transform={`matrix(${frame.join(' ')})`}
+                  d={`M${box.x} ${box.y + box.height * 0.92}h${box.width}`}
+                  fill="none"
+                  stroke="#b26a00"
+                  strokeWidth={2 / view.zoom}
+                  strokeDasharray={`0 ${3.4 / view.zoom}`}
+                  strokeLinecap="round"
+                />
+              )),
+          )}
           <rect
             className="caret"
-            x={caretX - 0.75 / view.zoom}
-            y={caretLine.top + caretLine.height * 0.08}
+            transform={`matrix(${caret.frame.join(' ')})`}
+            x={caret.box.x - 0.75 / view.zoom}
+            y={caret.box.y + caret.box.height * 0.08}
             width={1.8 / view.zoom}
-            height={caretLine.height * 0.84}
+            height={caret.box.height * 0.84}
             fill="#9e2b45"
           >
             <animate attributeName="opacity" values="1;1;0;0" dur="1.1s" repeatCount="indefinite" />
@@ -203,29 +171,29 @@ export function Writing({ id }: { id: string }) {
       </svg>
       <textarea
         ref={field}
-        aria-label={`${piece.role === 'title' ? 'Title' : piece.role === 'caption' ? 'Caption' : 'Journaling'} words`}
+        aria-label={
+          running
+            ? 'Words along the outline'
+            : `${piece.role === 'title' ? 'Title' : piece.role === 'caption' ? 'Caption' : 'Journaling'} words`
+        }
         value={outline.text}
-        maxLength={MOST_LETTERS}
+        maxLength={most}
         onChange={(event) => {
-          rewrite(store, id, { text: event.target.value });
+          writeText(store, id, event.target.value);
           requestAnimationFrame(noteRange);
         }}
         onPaste={(event) => {
           const more = event.clipboardData.getData('text/plain').length - (to - from);
-          const left = outline.text.length + more - MOST_LETTERS;
-          if (left > 0)
-            store.setState({
-              refused: {
-                why: `One piece of words holds up to ${MOST_LETTERS.toLocaleString('en')} letters; the last ${left.toLocaleString('en')} of what was pasted were left out.`,
-              },
-            });
+          const left = outline.text.length + more - most;
+          if (left > 0) store.setState({ refused: { why: leftOut(left, most) } });
         }}
         onSelect={noteRange}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && goOn()) event.preventDefault();
-          if (event.key === 'Escape') {
+          if (event.key === 'Enter' && !running && goOn()) event.preventDefault();
+          if (event.key === 'Escape' || (event.key === 'Enter' && running)) {
             event.preventDefault();
             stopWriting(store);
+            focusStage();
           }
           const held = (event.ctrlKey || event.metaKey) && event.key.toLowerCase();
           if (held === 'z') {

@@ -8,6 +8,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
+import { isWritten } from '@/core/piece/outline';
 import { countWords, findWords, replaceWords, type Find } from '@/core/project/finding';
 import { textsOf } from '@/core/project/needs';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -39,7 +40,7 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
   const show = ({ surfaceId, piece, start, end }: Find) => {
     store.setState({ surfaceId });
     store.getState().select([piece.id]);
-    if (piece.outline.kind === 'glyphs' && !piece.placement.locked && !readOnly)
+    if (isWritten(piece.outline) && !piece.placement.locked && !readOnly)
       store.setState({ mode: { kind: 'write', id: piece.id, range: [start, end] } });
   };
   return (

@@ -49,6 +49,7 @@ export function Workbox(props: WorkboxProps) {
     <Box
       component="section"
       aria-label="Workbox"
+      data-part
       onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
       onDrop={(event) => {
         const carried = readCarried(event.dataTransfer);

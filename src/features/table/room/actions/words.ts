@@ -1,6 +1,7 @@
 /** What is done to words: begun, written on, written otherwise, fitted to their box. */
 import { fittingHeight, fittingLetters, wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { isBase, sizeFor, type Base, type RunningOutline } from '@/core/piece/outline/running';
+import { isWritten } from '@/core/piece/outline';
 import { finishOf } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
 import { placedAt } from '@/core/piece/placement/placement';
@@ -28,6 +29,7 @@ import {
   LARGEST_LETTERS,
   LEAST_SCALE,
   letteringOf,
+  MOST_LETTERS,
   MOST_SCALE,
   SMALLEST_LETTERS,
   type Lettering,
@@ -40,30 +42,49 @@ import { settledPieces, type Session, type SessionStore } from '@/features/table
 /** The side of the page the house's letter sizes are meant for, points. */
 const USUAL_SIDE = 864;
 
-/** Lays empty words and begins writing on the page; words left empty are taken away again. */
-export function startWords(store: SessionStore, role: 'title' | 'journaling', spot?: Spot): void {
-  const session = store.getState();
-  if (session.readOnly) return;
+/** Words in the project's style of that name, with letters in the measure of the page. */
+function styledWords(session: Session, role: 'title' | 'journaling', text: string, spot?: Spot): Piece {
   const { width, height } = page(session);
   const { ink, id, name: _, ...style } = stylesOf(session.history.project).find((one) => one.id === role)!;
   const size = Math.max(9, Math.round(style.size * Math.min(1, Math.min(width, height) / USUAL_SIDE)));
   const outline: GlyphsOutline = {
     kind: 'glyphs',
-    text: '',
+    text,
     ...structuredClone(style),
     size,
     wrap: role === 'journaling',
     ...(size === style.size ? { style: id } : {}),
   };
   const piece = wordsPiece(newId(), role, outline, ink, spot ?? middle(session), session.typesetter);
-  const column = role === 'journaling' ? width * 0.4 : size * 2;
-  const laid = {
-    ...piece,
-    placement: { ...piece.placement, width: column, height: size * outline.leading },
-  };
+  const box = { width: role === 'journaling' ? width * 0.4 : size * 2, height: size * outline.leading };
+  const wanted = text ? wantedSize(outline, box, session.typesetter) : box;
+  return { ...piece, placement: { ...piece.placement, ...wanted } };
+}
+
+/** Lays empty words and begins writing on the page; words left empty are taken away again. */
+export function startWords(store: SessionStore, role: 'title' | 'journaling', spot?: Spot): void {
+  const session = store.getState();
+  if (session.readOnly) return;
+  const laid = styledWords(session, role, '', spot);
   session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'write'));
   store.setState({ selection: [laid.id], mode: { kind: 'write', id: laid.id, range: [0, 0] } });
 }
+
+/** Lays text from elsewhere as journaling; what is beyond the limit is left out, and that is said. */
+export function layText(store: SessionStore, text: string): void {
+  const session = store.getState();
+  if (session.readOnly) return;
+  const plain = text.replace(/\r\n?/g, '\n').trim();
+  const laid = styledWords(session, 'journaling', plain.slice(0, MOST_LETTERS));
+  session.perform({ ...layPieces(session.surfaceId, [laid], []), label: 'paste words' });
+  store.getState().select([laid.id]);
+  const left = plain.length - MOST_LETTERS;
+  if (left > 0) store.setState({ refused: { why: leftOut(left) } });
+}
+
+/** What is said of pasted words that do not all find room in one piece. */
+export const leftOut = (left: number, most = MOST_LETTERS): string =>
+  `One piece of words holds up to ${most.toLocaleString('en')} letters; the last ${left.toLocaleString('en')} of what was pasted were left out.`;
 
 const wordsOf = (session: Session, id: string): (Piece & { outline: GlyphsOutline }) | null => {
   const [piece] = settledPieces(session, [id]);
@@ -78,14 +99,22 @@ export function rewrite(store: SessionStore, id: string, to: Partial<GlyphsOutli
   session.perform(writeWords(session.surfaceId, piece, to, wanted));
 }
 
+/** Writes other words on a piece; along an outline they are one line. */
+export function writeText(store: SessionStore, id: string, text: string): void {
+  const [piece] = settledPieces(store.getState(), [id]);
+  if (piece?.outline.kind === 'running') changeRunning(store, id, { text: text.replace(/\s*\n\s*/g, ' ') });
+  else rewrite(store, id, { text });
+}
+
 /** Writes characters where the caret is, in the place of what is marked. */
 export function typeOn(store: SessionStore, characters: string): void {
   const { mode } = store.getState();
-  const piece = mode.kind === 'write' ? wordsOf(store.getState(), mode.id) : null;
-  if (!piece || mode.kind !== 'write') return;
+  if (mode.kind !== 'write') return;
+  const [piece] = settledPieces(store.getState(), [mode.id]);
+  if (!piece || !isWritten(piece.outline)) return;
   const { text } = piece.outline;
   const [from, to] = mode.range ?? [text.length, text.length];
-  rewrite(store, piece.id, { text: text.slice(0, from) + characters + text.slice(to) });
+  writeText(store, piece.id, text.slice(0, from) + characters + text.slice(to));
   const at = from + characters.length;
   store.setState({ mode: { ...mode, range: [at, at] } });
 }
@@ -97,7 +126,7 @@ export function stopWriting(store: SessionStore): void {
   if (mode.kind !== 'write') return;
   store.setState({ mode: { kind: 'pick' } });
   const [piece] = settledPieces(session, [mode.id]);
-  if (piece?.outline.kind === 'glyphs' && piece.outline.text.trim() === '') {
+  if (piece && isWritten(piece.outline) && piece.outline.text.trim() === '') {
     session.perform(removePieces(session.surfaceId, [piece]));
     store.getState().select([]);
   }
@@ -268,7 +297,7 @@ export function layCaption(store: SessionStore): void {
 
 /** Opens words to be written on, with all of them before the caret. */
 export function writeOn(store: SessionStore, piece: Piece): void {
-  const long = piece.outline.kind === 'glyphs' ? piece.outline.text.length : 0;
+  const long = isWritten(piece.outline) ? piece.outline.text.length : 0;
   store.setState({ mode: { kind: 'write', id: piece.id, range: [long, long] } });
 }
 
@@ -321,6 +350,8 @@ export function runAlong(store: SessionStore): void {
     ]),
   );
   store.getState().select([piece.id]);
+  // Words that only stand for what is to come are marked: what is typed takes their place.
+  if (!from) store.setState({ mode: { kind: 'write', id: piece.id, range: [0, outline.text.length] } });
 }
 
 const runningOf = (session: Session, id: string) => {
