@@ -222,7 +222,7 @@ describe('PDF', () => {
       .map((line) => Number(line.trim().split(/\s+/)[12]));
     const ours = of.surfaces[0]!.pile.filter(
       (piece) => 'asset' in piece.material && piece.material.asset === photo.sha,
-    ).map((piece) => sharpnessOf(piece, photo)!.ppi);
+    ).map((piece) => sharpnessOf(piece, { typesetter: undefined as never, asset: () => photo })!.ppi);
     expect(jpegs).toHaveLength(ours.length);
     jpegs.forEach((ppi, i) => expect(Math.abs(ppi / ours[i]! - 1)).toBeLessThan(0.01));
   });

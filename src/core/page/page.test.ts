@@ -5,7 +5,9 @@ import { scaling } from '@/core/geometry/matrix';
 import { drawPiece, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
+import { showing, shownOn } from '@/core/page/shown';
 import { DAYLIGHT } from '@/core/piece/finish/light';
+import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { belowPrint, describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -116,10 +118,71 @@ describe('taking hold', () => {
     expect(ids(piecesAt([thread], { x: 100, y: 56 }, 0, tools()))).toEqual([]);
     expect(ids(piecesAt([thread], { x: 100, y: 56 }, 6, tools()))).toEqual(['thread']);
   });
+
+  test('words along an outline are held by the band they stand in; what lies within their ring stays in reach', () => {
+    const ring = inkPiece('ring', 100, 100, 200, 200, {
+      outline: {
+        kind: 'running',
+        text: 'i i i i',
+        family: 'lora',
+        size: 24,
+        base: { kind: 'ellipse' },
+        side: 'outside',
+        clockwise: true,
+        start: 0,
+        repeat: true,
+        between: ' ',
+        corners: 'break',
+        gap: 3,
+      },
+    });
+    const within = inkPiece('within', 150, 150, 100, 100);
+    // Just outside the circle, whatever letter stands there: above, below, left and right.
+    for (const [x, y] of [
+      [200, 90],
+      [200, 310],
+      [90, 200],
+      [310, 200],
+    ] as const)
+      expect(ids(piecesAt([ring], { x, y }, 0, tools()))).toEqual(['ring']);
+    expect(ids(piecesAt([within, ring], { x: 200, y: 200 }, 0, tools()))).toEqual(['within']);
+  });
+});
+
+describe('a photo behind each letter', () => {
+  const asset = assetOf(quarters(60, 40), 900, 600);
+  const lit = { typesetter: undefined as never, asset: () => asset };
+  const word = wordsOf('w', 'kit', 100, 400);
+  const of: Piece = {
+    ...word,
+    material: { kind: 'photos', photos: [{ asset: asset.sha, window: WHOLE }] },
+  };
+
+  test('each letter’s box is covered; the softest of them is told', () => {
+    const by = { ...lit, typesetter };
+    const shown = shownOn(of, by);
+    expect(shown).toHaveLength(3);
+    // k, i and t stand next to each other, none as wide as it is tall: the height of the letter says how large pixels are.
+    for (const one of shown) expect(one!.scale * 600).toBeCloseTo(one!.box.height, 6);
+    const tallest = Math.max(...shown.map((one) => one!.box.height));
+    expect(sharpnessOf(of, by)!.ppi).toBeCloseTo((72 * 600) / tallest, 6);
+    const large = { ...of, outline: { ...of.outline, size: 400 } as Piece['outline'] };
+    const page = { ...project().surfaces[0]!, pile: [of, large] };
+    expect(belowPrint(page, by)).toMatchObject([{ piece: large, verdict: 'fair' }]);
+  });
+
+  test('one is slid alone, whatever letters shared its photo', () => {
+    const nearer = { x: 0.5, y: 0.5, zoom: 2, turn: 0 };
+    const next = showing(of.material, 1, nearer, 3);
+    expect(next).toMatchObject({ photos: [{ window: WHOLE }, { window: nearer }, { window: WHOLE }] });
+    const after = shownOn({ ...of, material: next }, { ...lit, typesetter });
+    expect(after.map((one) => one!.window.zoom)).toEqual([1, 2, 1]);
+  });
 });
 
 describe('sharpness', () => {
   const asset = assetOf(quarters(60, 40), 900, 600, { name: 'olu.jpg' });
+  const known = { typesetter: undefined as never, asset: () => asset };
   const photo = (width: number) => photoOf('p', asset, { x: 0, y: 0, width, height: (width * 2) / 3 });
 
   test.each([
@@ -134,7 +197,7 @@ describe('sharpness', () => {
       'Prints at 45 ppi: soft at this size. Good up to 3 x 2 in. On a wall it looks sharp from 77 in away.',
     ],
   ])('900 x 600 pixels at %p in wide: %p ppi', (inches, ppi, verdict, words) => {
-    const found = sharpnessOf(photo(inches * 72), asset)!;
+    const found = sharpnessOf(photo(inches * 72), known)!;
     expect(found.ppi).toBeCloseTo(ppi, 6);
     expect(found.verdict).toBe(verdict);
     expect(describeSharpness(found, 'in')).toBe(words);
@@ -143,10 +206,10 @@ describe('sharpness', () => {
   test('coming closer costs sharpness in proportion; a turn by a quarter uses the other side', () => {
     const closer = photo(216);
     closer.material = { kind: 'photo', asset: asset.sha, window: { x: 0.5, y: 0.5, zoom: 2, turn: 0 } };
-    expect(sharpnessOf(closer, asset)!.ppi).toBeCloseTo(150, 6);
+    expect(sharpnessOf(closer, known)!.ppi).toBeCloseTo(150, 6);
     const turned = photo(216);
     turned.material = { kind: 'photo', asset: asset.sha, window: { x: 0.5, y: 0.5, zoom: 1, turn: 90 } };
-    expect(sharpnessOf(turned, asset)!.ppi).toBeCloseTo(600 / 3, 6);
+    expect(sharpnessOf(turned, known)!.ppi).toBeCloseTo(600 / 3, 6);
   });
 
   test('photos below 300 ppi are listed, softest first; a paper that grew over the bleed is not', () => {
@@ -165,6 +228,8 @@ describe('sharpness', () => {
       ],
       [asset],
     );
-    expect(belowPrint(of, of.surfaces[0]!).map(({ piece }) => piece.id)).toEqual(['soft', 'fair']);
+    expect(
+      belowPrint(of.surfaces[0]!, toolsFor(of, undefined as never)).map(({ piece }) => piece.id),
+    ).toEqual(['soft', 'fair']);
   });
 });

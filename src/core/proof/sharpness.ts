@@ -1,9 +1,9 @@
 /** How sharply pictures print: effective pixels per inch, and how large is still good. */
 import type { Size } from '@/core/geometry/box';
-import type { Asset } from '@/core/picture/asset';
-import { isPicture, pictureScale } from '@/core/piece/material';
+import type { DrawingTools } from '@/core/page/outlines';
+import { shownOn } from '@/core/page/shown';
 import type { Piece } from '@/core/piece/piece';
-import type { Project, Surface } from '@/core/project/model';
+import type { Surface } from '@/core/project/model';
 import { formatSize, PRINT_PPI, type Unit } from '@/core/units/lengths';
 
 /** Below this the softness is plain to see at reading distance (common practice, no source). */
@@ -18,11 +18,12 @@ export interface Sharpness {
   verdict: 'sharp' | 'fair' | 'soft';
 }
 
-/** How a picture piece prints; null for pieces that are not pictures or whose file is missing. */
-export function sharpnessOf(piece: Piece, asset: Asset | undefined): Sharpness | null {
-  if (!isPicture(piece.material) || !asset) return null;
+/** How a picture piece prints, where it is softest; null for pieces that are not pictures or whose file is missing. */
+export function sharpnessOf(piece: Piece, tools: DrawingTools): Sharpness | null {
+  const shown = shownOn(piece, tools).filter((one) => one !== null);
+  if (!shown.length) return null;
   const { width, height } = piece.placement;
-  const ppi = 72 / (pictureScale(piece.material, asset, piece.placement) * piece.material.window.zoom);
+  const ppi = Math.min(...shown.map(({ scale, window }) => 72 / (scale * window.zoom)));
   const share = ppi / PRINT_PPI;
   return {
     piece,
@@ -37,17 +38,15 @@ export function sharpnessOf(piece: Piece, asset: Asset | undefined): Sharpness |
 const PAPER_PPI = 200;
 
 /** Every photo that prints below 300 ppi, and every paper below 200, softest first. */
-export const belowPrint = (project: Project, surface: Surface): Sharpness[] =>
-  surface.pile
+export const belowPrint = ({ pile }: Surface, tools: DrawingTools): Sharpness[] =>
+  pile
     .filter((piece) => !piece.placement.hidden)
-    .map((piece) =>
-      sharpnessOf(piece, 'asset' in piece.material ? project.assets[piece.material.asset] : undefined),
-    )
+    .map((piece) => sharpnessOf(piece, tools))
     .filter(
       (found): found is Sharpness =>
         found !== null &&
         found.verdict !== 'sharp' &&
-        (found.piece.material.kind === 'photo' || found.ppi < PAPER_PPI),
+        (found.piece.material.kind !== 'paper' || found.ppi < PAPER_PPI),
     )
     .sort((a, b) => a.ppi - b.ppi);
 

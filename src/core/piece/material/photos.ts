@@ -1,7 +1,7 @@
 /** Photos behind letters: each letter shows the next one, which fills it. */
 import { array, object, string } from 'yup';
 import { translation, compose } from '@/core/geometry/matrix';
-import { pathBounds } from '@/core/geometry/path';
+import { pathBounds, type Path } from '@/core/geometry/path';
 import { uprightSize } from '@/core/picture/asset';
 import type { Mark } from '@/core/picture/picture';
 import type { MaterialKind } from '@/core/piece/material/kind';
@@ -9,6 +9,7 @@ import { photoScale } from '@/core/piece/material/photo';
 import { MISSING, SHA256 } from '@/core/piece/material/picture';
 import { windowMatrix, windowSchema, type Window } from '@/core/piece/material/window';
 import { lettersOf } from '@/core/text/runs';
+import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 export interface PhotosMaterial {
   kind: 'photos';
@@ -33,17 +34,24 @@ export const photos: MaterialKind<PhotosMaterial> = {
       .required(),
   }).noUnknown(),
   fill: ({ photos: list }, { path, words, typesetter, asset: find }) => {
-    const letters = words ? lettersOf(words).map((runs) => typesetter.outline(runs)) : [path];
-    return letters
-      .filter((letter) => letter.length)
-      .map((letter, i): Mark => {
-        const { asset: sha, window } = list[i % list.length]!;
-        const asset = find(sha);
-        if (!asset) return { mark: 'fill', path: letter, colour: MISSING };
-        const box = pathBounds(letter);
-        const own = windowMatrix(window, uprightSize(asset), box, photoScale(asset, box, window));
-        const matrix = compose(translation(box.x + box.width / 2, box.y + box.height / 2), own);
-        return { mark: 'image', asset: sha, matrix, clip: letter };
-      });
+    return letterPaths(path, words, typesetter).map((letter, i): Mark => {
+      const { asset: sha, window } = list[i % list.length]!;
+      const asset = find(sha);
+      if (!asset) return { mark: 'fill', path: letter, colour: MISSING };
+      const box = pathBounds(letter);
+      const own = windowMatrix(window, uprightSize(asset), box, photoScale(asset, box, window));
+      const matrix = compose(translation(box.x + box.width / 2, box.y + box.height / 2), own);
+      return { mark: 'image', asset: sha, matrix, clip: letter };
+    });
   },
 };
+
+/** The outline of each letter that has one; the whole outline where there are no letters. */
+export const letterPaths = (
+  path: Path,
+  words: readonly GlyphRun[] | undefined,
+  typesetter: Typesetter,
+): Path[] =>
+  (words ? lettersOf(words).map((runs) => typesetter.outline(runs)) : [path]).filter(
+    (letter) => letter.length,
+  );

@@ -1,6 +1,7 @@
 /** Edits of what pieces are made of, how they are cut and finished, and of the words they hold. */
 import type { Size } from '@/core/geometry/box';
 import { apply } from '@/core/geometry/matrix';
+import { showing } from '@/core/page/shown';
 import type { Finish } from '@/core/piece/finish';
 import type { Lift } from '@/core/piece/finish/lift';
 import type { PageLight } from '@/core/piece/finish/light';
@@ -22,14 +23,15 @@ export const renamePiece = (surfaceId: string, piece: Piece, name: string): Edit
     draft.name = name;
   });
 
-/** Slides, zooms or turns the picture behind its cut. */
-export const slidePicture = (surfaceId: string, piece: Piece, window: Window): Edit =>
+/** Slides, zooms or turns the picture behind its cut, or behind one of its `parts`. */
+export const slidePicture = (surfaceId: string, piece: Piece, window: Window, part = 0, parts = 1): Edit =>
   changePieces(
     `slide ${piece.role} in its place`,
     surfaceId,
     [piece.id],
-    ({ material }) => {
-      if ('window' in material) material.window = window;
+    (draft) => {
+      if ('window' in draft.material) draft.material.window = window;
+      else draft.material = showing(piece.material, part, window, parts);
     },
     'slide',
   );

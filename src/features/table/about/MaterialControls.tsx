@@ -8,9 +8,7 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import {
   IconAdjustmentsHorizontal,
-  IconAlertTriangle,
   IconBrush,
-  IconCircleCheck,
   IconColorSwatch,
   IconPalette,
   IconRotateClockwise,
@@ -28,8 +26,8 @@ import { FIRST_INK } from '@/core/project/create';
 import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { changeMaterial, slidePicture } from '@/core/project/edits/make';
-import { describeSharpness, sharpnessOf } from '@/core/proof/sharpness';
 import type { Unit } from '@/core/units/lengths';
+import { SharpnessLine } from '@/features/table/about/SharpnessLine';
 import { PaperField } from '@/features/table/about/PaperField';
 import { InkControls } from '@/features/table/about/InkControls';
 import { InkField } from '@/features/table/inks/InkField';
@@ -93,7 +91,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
         <FillControls piece={piece} material={piece.material} unit={unit} />
       )}
       {pieces.length === 1 && sheets.length === 1 && !readOnly && <FillButtons piece={piece} />}
-      {pieces.length === 1 && piece.material.kind === 'photos' && <PhotosBehind piece={piece} />}
+      {pieces.length === 1 && piece.material.kind === 'photos' && <PhotosBehind piece={piece} unit={unit} />}
       {pieces.length > 1 && (
         <Button
           size="small"
@@ -186,7 +184,6 @@ function PictureControls({
   const { material } = piece;
   if (!isPicture(material)) return null;
   const { window } = material;
-  const sharpness = sharpnessOf(piece, asset);
   const change = (to: Partial<typeof window>) => {
     const next = { ...window, ...to };
     const scale = pictureScale({ ...material, window: next }, asset, piece.placement);
@@ -194,24 +191,7 @@ function PictureControls({
   };
   return (
     <>
-      {sharpness && (
-        <Box
-          sx={{
-            display: 'flex',
-            gap: 1,
-            color: sharpness.verdict === 'sharp' ? 'success.main' : 'warning.main',
-          }}
-        >
-          {sharpness.verdict === 'sharp' ? (
-            <IconCircleCheck size={19} style={{ flexShrink: 0 }} />
-          ) : (
-            <IconAlertTriangle size={19} style={{ flexShrink: 0 }} />
-          )}
-          <Typography variant="body2" data-testid="sharpness">
-            {describeSharpness(sharpness, unit)}
-          </Typography>
-        </Box>
-      )}
+      <SharpnessLine piece={piece} unit={unit} />
       <Box sx={{ display: 'grid', gridTemplateColumns: '92px 1fr', columnGap: 1.5, alignItems: 'center' }}>
         <Typography id="zoom-label" variant="body2">
           Closer {window.zoom.toFixed(2)}

@@ -17,6 +17,7 @@ import { useMemo, useState } from 'react';
 import { surfaceOf } from '@/core/project/model';
 import type { Piece } from '@/core/piece/piece';
 import { wordsFindings } from '@/core/proof/words';
+import { toolsFor } from '@/core/page/outlines';
 import { belowPrint, describeSharpness } from '@/core/proof/sharpness';
 import { fail, ok } from '@/core/result';
 import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
@@ -53,7 +54,10 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
   const { making, start, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
-  const found = useMemo(() => belowPrint(project, surface), [project, surface]);
+  const found = useMemo(
+    () => belowPrint(surface, toolsFor(project, typesetter)),
+    [project, surface, typesetter],
+  );
   const written = useMemo(() => wordsFindings(project, surface, typesetter), [project, surface, typesetter]);
   const { unit } = project;
   const busy = making.state === 'making';

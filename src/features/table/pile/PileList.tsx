@@ -29,6 +29,7 @@ export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
     initialRect: { width: 300, height: 400 },
   });
   const first = rows.findIndex(({ ids }) => ids.some((id) => chosen.has(id)));
+  const topmost = rows[first]?.node.id;
   useEffect(() => {
     const list = frame.current;
     if (first < 0 || !list || list.contains(document.activeElement)) return;
@@ -36,9 +37,12 @@ export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
     if (top < list.scrollTop) list.scrollTop = top;
     else if (top + HEIGHT > list.scrollTop + list.clientHeight)
       list.scrollTop = top + HEIGHT - list.clientHeight;
-  }, [first]);
+  }, [first, topmost]);
   return (
-    <Box ref={frame} sx={{ px: 1, pb: 0.5, overflowY: 'auto', scrollbarWidth: 'thin' }}>
+    <Box
+      ref={frame}
+      sx={{ px: 1, pb: 0.5, overflowY: 'auto', overflowAnchor: 'none', scrollbarWidth: 'thin' }}
+    >
       <Box
         component="ol"
         aria-label="Pieces, top first"

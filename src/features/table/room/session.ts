@@ -38,7 +38,8 @@ export interface Show {
 export type Mode =
   | { kind: 'pick' }
   /** `level` while a line is drawn along what shall be level. */
-  | { kind: 'slide'; id: string; level?: boolean }
+  /** `part` is which of several pictures, where each letter has its own. */
+  | { kind: 'slide'; id: string; part?: number; level?: boolean }
   /** `range` is what of the text is marked, UTF-16 units; both the same for a caret. */
   | { kind: 'write'; id: string; range?: readonly [number, number] }
   /** `at` is the point that is held, or with `side` the side that begins there. */

@@ -1,7 +1,7 @@
 /** What each key on the table does. One list serves the keys, the tooltips and the “?” overlay. */
 import { isWritten } from '@/core/piece/outline';
 import type { SessionStore, SheetName } from '@/features/table/room/session';
-import { nearer, pushed, slideNow } from '@/features/table/room/slide';
+import { canSlide, nearer, pushed, slideNow, startSliding, stepPart } from '@/features/table/room/slide';
 import { focusPart } from '@/features/table/stage/focus';
 import * as act from '@/features/table/room/actions';
 
@@ -191,23 +191,23 @@ export const SHORTCUTS: readonly Shortcut[] = [
         .find(({ id }) => id === session.selection[0]);
       if (!piece || piece.placement.locked || session.readOnly) return;
       if (isWritten(piece.outline)) act.writeOn(store, piece);
-      else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
+      else if (canSlide(piece)) startSliding(store, piece);
       else act.startReshaping(store);
     },
   },
   {
     keys: 'N',
-    does: 'Select the next piece up, or the next point',
+    does: 'Select the next piece up, the next point, or the next letter of which the photo is slid',
     group: 'Pile',
     is: key('n'),
-    run: (store) => act.stepPoint(store, 1) || act.step(store, 1),
+    run: (store) => act.stepPoint(store, 1) || stepPart(store, 1) || act.step(store, 1),
   },
   {
     keys: 'B',
-    does: 'Select the next piece down, or the point before',
+    does: 'Select the next piece down, the point or the letter before',
     group: 'Pile',
     is: key('b'),
-    run: (store) => act.stepPoint(store, -1) || act.step(store, -1),
+    run: (store) => act.stepPoint(store, -1) || stepPart(store, -1) || act.step(store, -1),
   },
   opens(
     'Pieces',

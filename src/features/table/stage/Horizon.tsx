@@ -27,7 +27,7 @@ export function Horizon() {
     if (Math.hypot(to.x - from.x, to.y - from.y) * view.zoom < SHORTEST) return;
     const edit = levelledAlong(session, piece, from, to);
     if (edit) session.perform({ ...edit, merge: undefined });
-    store.setState({ mode: { kind: 'slide', id: session.mode.id } });
+    store.setState({ mode: { ...session.mode, level: undefined } });
   };
   const [from, to] = line ? line.map((point) => apply(viewMatrix(view), point)) : [];
   return (

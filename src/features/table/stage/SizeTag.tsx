@@ -1,6 +1,7 @@
 'use client';
 /** While a hand resizes one piece: its size, and for a photo how sharply it prints at it. */
 import { apply } from '@/core/geometry/matrix';
+import { toolsFor } from '@/core/page/outlines';
 import { sharpnessInShort, sharpnessOf } from '@/core/proof/sharpness';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { formatSize, type Unit } from '@/core/units/lengths';
@@ -21,13 +22,12 @@ function resizedPiece(session: Session) {
 export function SizeTag({ unit }: { unit: Unit }) {
   const piece = useSession(resizedPiece);
   const view = useSession((session) => session.view);
-  const asset = useSession(({ history: { project } }) =>
-    piece && 'asset' in piece.material ? project.assets[piece.material.asset] : undefined,
-  );
+  const project = useSession(({ history }) => history.project);
+  const typesetter = useSession((session) => session.typesetter);
   if (!piece) return null;
   const { placement } = piece;
   const foot = apply(placementMatrix(placement), { x: 0, y: placement.height / 2 });
-  const sharpness = sharpnessOf(piece, asset);
+  const sharpness = sharpnessOf(piece, toolsFor(project, typesetter));
   const words = [formatSize(placement, unit), ...(sharpness ? [sharpnessInShort(sharpness)] : [])].join(', ');
   return (
     <g pointerEvents="none" data-testid="size-tag">

@@ -1,26 +1,25 @@
 'use client';
 /** While a picture is slid in its place: the whole of it, faint, around the cut, with lines at its thirds. */
 import { useEffect, useState } from 'react';
-import { centredBox } from '@/core/geometry/box';
-import { compose } from '@/core/geometry/matrix';
+import { compose, translation } from '@/core/geometry/matrix';
 import { uprightSize } from '@/core/picture/asset';
-import { pictureScale } from '@/core/piece/material';
 import { windowMatrix } from '@/core/piece/material/window';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { proxyBlob } from '@/storage/assets';
-import { useSession } from '@/features/table/room/context';
-import { shownProject, shownSurface } from '@/features/table/room/session';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { shownSurface } from '@/features/table/room/session';
+import { slidPicture } from '@/features/table/room/slide';
 import { viewMatrix } from '@/features/table/stage/view';
 
 export function Sliding({ id }: { id: string }) {
+  const { store } = useRoom();
   const view = useSession((session) => session.view);
   const piece = useSession((session) => shownSurface(session).pile.find((candidate) => candidate.id === id));
-  const material = piece && 'window' in piece.material ? piece.material : undefined;
-  const asset = useSession((session) =>
-    material ? shownProject(session).assets[material.asset] : undefined,
-  );
+  // Drawn again when another letter's photo is slid.
+  useSession(({ mode }) => (mode.kind === 'slide' ? mode.part : undefined));
+  const shown = piece ? slidPicture(store.getState(), piece) : null;
   const [address, setAddress] = useState<string>();
-  const sha = asset?.sha;
+  const sha = shown?.asset.sha;
 
   useEffect(() => {
     let made: string | undefined;
@@ -37,14 +36,16 @@ export function Sliding({ id }: { id: string }) {
     };
   }, [sha]);
 
-  if (!piece || !material || !asset) return null;
+  if (!piece || !shown) return null;
+  const { window, asset, box, scale } = shown;
   const size = uprightSize(asset);
   const frame = compose(viewMatrix(view), placementMatrix(piece.placement));
+  const { x, y, width, height } = box;
   const picture = compose(
     frame,
-    windowMatrix(material.window, size, piece.placement, pictureScale(material, asset, piece.placement)),
+    translation(x + width / 2, y + height / 2),
+    windowMatrix(window, size, box, scale),
   );
-  const { x, y, width, height } = centredBox(piece.placement);
   const line = 1 / view.zoom;
   return (
     <svg

@@ -24,7 +24,7 @@ import { Writing } from '@/features/table/stage/Writing';
 import { Zones } from '@/features/table/stage/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces, shownProject, shownSurface } from '@/features/table/room/session';
-import { nearer, slideNow, slidPiece } from '@/features/table/room/slide';
+import { canSlide, nearer, slideNow, slidPiece, startSliding } from '@/features/table/room/slide';
 import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
@@ -156,7 +156,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         const [piece] = selectedPieces(store.getState());
         if (!piece || piece.placement.locked || readOnly) return;
         if (isWritten(piece.outline)) writeOn(store, piece);
-        else if ('window' in piece.material) store.setState({ mode: { kind: 'slide', id: piece.id } });
+        else if (canSlide(piece)) startSliding(store, piece);
         else startReshaping(store);
       }}
       onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}

@@ -32,6 +32,7 @@ import { isWritten } from '@/core/piece/outline';
 import { transformBox, unite } from '@/core/geometry/box';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
+import { canSlide, startSliding } from '@/features/table/room/slide';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { RULER } from '@/features/table/stage/Rulers';
@@ -70,7 +71,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
         ? []
         : [
             ...(isWritten(only!.outline) ? (['write'] as const) : []),
-            ...('window' in only!.material ? (['slide'] as const) : []),
+            ...(canSlide(only!) ? (['slide'] as const) : []),
           ],
     mode: mode.kind,
     point:
@@ -157,12 +158,7 @@ const VERBS = {
   ),
   group: verb('Group', 'Ctrl G', <IconStack2 size={18} />, (store) => act.group(store)),
   write: verb('Write', 'Enter', <IconPencil size={18} />, withChosen(act.writeOn)),
-  slide: verb(
-    'Slide',
-    'Enter',
-    <IconArrowsMove size={18} />,
-    withChosen((store, { id }) => store.setState({ mode: { kind: 'slide', id } })),
-  ),
+  slide: verb('Slide', 'Enter', <IconArrowsMove size={18} />, withChosen(startSliding)),
   retype: verb('Retype', 'Shift L', <IconPencil size={18} />, (store) =>
     store.setState({ sheet: 'letters' }),
   ),

@@ -16,7 +16,7 @@ import {
   type SessionStore,
   type View,
 } from '@/features/table/room/session';
-import { pushed } from '@/features/table/room/slide';
+import { partAt, pushed } from '@/features/table/room/slide';
 import {
   frameDrag,
   moveDrag,
@@ -98,14 +98,17 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const surface = shownSurface(session);
     if (session.mode.kind === 'slide') {
       const [piece] = settledPieces(session, [session.mode.id]);
-      if (piece && inBox(piece, point))
+      const part = piece ? partAt(session, piece, point) : null;
+      if (piece && part !== null) store.setState({ mode: { ...session.mode, part } });
+      if (piece && (part !== null || inBox(piece, point)))
         return begin(
           event,
           {
             from,
             drag: (now) => {
               const to = toPage(session.view, now);
-              return { edit: pushed(session, piece, { x: to.x - point.x, y: to.y - point.y }) };
+              const by = { x: to.x - point.x, y: to.y - point.y };
+              return { edit: pushed(store.getState(), piece, by) };
             },
             tap: nothing,
           },

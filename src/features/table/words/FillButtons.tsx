@@ -7,7 +7,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import { IconPhoto, IconTypography } from '@tabler/icons-react';
+import { IconArrowsMove, IconPhoto, IconTypography } from '@tabler/icons-react';
 import { useState } from 'react';
 import { cutOf, toolsFor } from '@/core/page/outlines';
 import { colourOf, isInk } from '@/core/piece/material';
@@ -16,6 +16,9 @@ import { FIRST_WORDS, fittedGrid } from '@/core/piece/material/words';
 import { firstWindow } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { changeMaterial } from '@/core/project/edits/make';
+import type { Unit } from '@/core/units/lengths';
+import { SharpnessLine } from '@/features/table/about/SharpnessLine';
+import { startSliding } from '@/features/table/room/slide';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PhotoPicker } from '@/features/table/sheets/PhotoPicker';
@@ -61,10 +64,11 @@ export function FillButtons({ piece }: { piece: Piece }) {
 }
 
 /** What shows photos letter by letter, and how to change which. */
-export function PhotosBehind({ piece }: { piece: Piece }) {
+export function PhotosBehind({ piece, unit }: { piece: Piece; unit: Unit }) {
   const { store } = useRoom();
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
+  const readOnly = useSession((session) => session.readOnly) || piece.placement.locked;
   const [choosing, setChoosing] = useState(false);
   if (piece.material.kind !== 'photos') return null;
   const count = piece.material.photos.length;
@@ -73,13 +77,24 @@ export function PhotosBehind({ piece }: { piece: Piece }) {
       <Typography variant="body2">
         {count} {count === 1 ? 'photo' : 'photos'}, one a letter.
       </Typography>
+      <SharpnessLine piece={piece} unit={unit} />
+      {!readOnly && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconArrowsMove size={17} />}
+          onClick={() => startSliding(store, piece)}
+        >
+          Slide them in their letters
+        </Button>
+      )}
       <Button size="small" color="inherit" onClick={() => setChoosing(true)}>
         Choose others
       </Button>
       <Button
         size="small"
         color="inherit"
-        disabled={store.getState().readOnly}
+        disabled={readOnly}
         onClick={() => perform(changeMaterial(surfaceId, [piece], { kind: 'ink', colour: '#9e2b45' }))}
       >
         An ink again
