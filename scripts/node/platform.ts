@@ -1,5 +1,6 @@
 /** Canvases, fonts and picture files for the core and outputs when they run in Node. */
 import { createCanvas, loadImage, Path2D, type Canvas as NodeCanvas } from '@napi-rs/canvas';
+import { readdirSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { openTypesetter, type ReadFont } from '@/core/project/needs';
@@ -32,12 +33,15 @@ export async function nodeTypesetter(): Promise<Typesetter> {
   return openTypesetter(readNodeFont);
 }
 
+/** Of the names that a file's begins with, the longest comes last. */
+const PACKAGES = readdirSync(join(ROOT, 'node_modules', '@fontsource')).sort();
+
 export const fontFile = (name: string): string =>
   join(
     ROOT,
     'node_modules',
     '@fontsource',
-    name.replace(/-(latin|latin-ext|hebrew|arabic|emoji)-\d+-\w+$/, '').replace(/-latin$/, ''),
+    PACKAGES.findLast((known) => name.startsWith(`${known}-`))!,
     'files',
     `${name}.woff`,
   );

@@ -138,6 +138,14 @@ describe('who and when', () => {
     expect(box.x).toBeGreaterThanOrEqual(surface.safe - 1e-6);
     expect(box.x + box.width).toBeLessThanOrEqual(surface.width - surface.safe + 1e-6);
     for (const other of surface.pile) expect(overlaps(box, extentOf(other.placement))).toBe(false);
+    // Lines of a box that grows end where it lies: that is no other way of writing.
+    expect(piece.outline).toMatchObject({ align: 'right', wrap: false });
+    expect(
+      differs(
+        piece,
+        stylesOf(base).find(({ id }) => id === 'caption')!,
+      ),
+    ).toBe(false);
     const left = (...pieces: Piece[]) => unsaid(base, { ...surface, pile: [...surface.pile, ...pieces] });
     expect(left()).toEqual({ who: true, when: true });
     expect(left(piece)).toEqual({ who: false, when: false });

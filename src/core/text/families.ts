@@ -144,7 +144,22 @@ const FALLBACKS: readonly { font: string; name: string; has: RegExp }[] = [
     name: 'Noto Naskh Arabic',
     has: /[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff\ufb50-\ufdff\ufe70-\ufefc]/,
   },
+  { font: 'noto-sans-greek-400-normal', name: 'Noto Sans', has: /[\u0370-\u03ff]/ },
+  { font: 'noto-sans-cyrillic-400-normal', name: 'Noto Sans', has: /[\u0400-\u045f\u0490\u0491\u2116]/ },
+  { font: 'noto-sans-cyrillic-ext-400-normal', name: 'Noto Sans', has: /[\u0460-\u048f\u0492-\u052f]/ },
+  {
+    font: 'noto-sans-vietnamese-400-normal',
+    name: 'Noto Sans',
+    has: /[\u01a0\u01a1\u01af\u01b0\u1ea0-\u1ef9\u20ab]/,
+  },
+  { font: 'noto-sans-devanagari-400-normal', name: 'Noto Sans', has: /[\u0900-\u097f]/ },
   { font: 'noto-emoji-emoji-400-normal', name: 'Noto Emoji', has: /(?![0-9#*©®])\p{Emoji}/u },
+  {
+    font: 'noto-sans-symbols-2-symbols-400-normal',
+    name: 'Noto Sans Symbols',
+    has: /[\u2300-\u23ff\u25a0-\u27bf\u2b00-\u2bff]/,
+  },
+  { font: 'noto-sans-math-latin-400-normal', name: 'Noto Sans Math', has: /[\u2190-\u22ff]/ },
 ];
 
 export const FALLBACK_FILES: readonly string[] = FALLBACKS.map(({ font }) => font);

@@ -125,21 +125,23 @@ describe('shaping', () => {
 
 describe('characters a family lacks', () => {
   test('are named with what writes them; what no font has is said to stand as a box', async () => {
-    const text = 'Ω 🪁 漢\u200d שלום';
+    const text = 'Ω 🪁 漢\u200d שלום → ★';
     const of = laid([wordsOf('a', text)]);
     const more = await equipped(typesetter, needsOf(of), readNodeFont);
     const found = lackingIn(text, { family: 'great-vibes' }, more);
     expect(found.map(({ character, by }) => [character, by])).toEqual([
-      ['Ω', null],
+      ['Ω', 'Noto Sans'],
       ['🪁', 'Noto Emoji'],
       ['漢', null],
       ...[...'שלום'].map((letter) => [letter, 'Noto Sans Hebrew']),
+      ['→', 'Noto Sans Math'],
+      ['★', 'Noto Sans Symbols'],
     ]);
     // The same, by the glyphs that are set: 0 is the box for what is missing.
     const glyphs = more.set(text, style('great-vibes'), null).runs.flatMap((run) => run.glyphs);
     const boxes = glyphs.filter(({ id }) => id === 0).map((glyph) => glyph.text.replace('\u200d', ''));
     expect(boxes).toEqual(found.filter(({ by }) => !by).map(({ character }) => character));
-    expect(lackingSays(found).at(-1)).toBe('Great Vibes has no ש ל ו ם: Noto Sans Hebrew writes them.');
+    expect(lackingSays(found)[3]).toBe('Great Vibes has no ש ל ו ם: Noto Sans Hebrew writes them.');
   });
 
   test('are looked for in the family of their own stretch', () => {

@@ -90,10 +90,12 @@ export const differs = (piece: Piece, style: WrittenStyle): boolean => {
   const own = writtenAs(piece, style.id, style.name);
   if (!own) return false;
   const inked = piece.material.kind === 'ink';
-  return (
-    STYLE_KEYS.some((key) => String(own[key]) !== String(style[key])) || (inked && own.ink !== style.ink)
-  );
+  const keys = STYLE_KEYS.filter((key) => key !== 'align' || !grows(piece));
+  return keys.some((key) => String(own[key]) !== String(style[key])) || (inked && own.ink !== style.ink);
 };
+
+/** How the lines of a box that grows with its words are aligned says which way it grows: its place, not its style. */
+const grows = ({ outline }: Piece): boolean => outline.kind === 'glyphs' && !outline.wrap;
 
 /** The pieces of all pages that are written in a style. */
 export const writtenIn = ({ surfaces }: Project, id: string): Piece[] =>
@@ -115,7 +117,8 @@ export const giveStyle = (
 
 function styled(surfaceId: string, piece: Piece, style: WrittenStyle, typesetter: Typesetter): Edit[] {
   if (piece.outline.kind !== 'glyphs') return [];
-  const to = { ...writingOf(style), style: style.id };
+  const { align, ...rest } = writingOf(style);
+  const to = { ...rest, ...(grows(piece) ? {} : { align }), style: style.id };
   const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, typesetter);
   return [
     writeWords(surfaceId, piece, to, wanted),

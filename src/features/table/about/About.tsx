@@ -7,7 +7,7 @@ import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import { memo, useDeferredValue, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { LIFTS } from '@/core/piece/finish/lift';
 import { punchOf } from '@/core/piece/outline/punches';
@@ -23,6 +23,7 @@ import type { Words } from '@/features/table/words/WordsControls';
 import { selectedPieces, shownProject } from '@/features/table/room/session';
 
 type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
+import { useHeldFocus } from '@/ui/useHeldFocus';
 
 const CutControls = dynamic(() => import('@/features/table/about/CutControls').then((m) => m.CutControls));
 const FinishControls = dynamic(() =>
@@ -51,8 +52,12 @@ export const About = memo(function About() {
   return shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />;
 });
 
+const openRow = (frame: HTMLElement) => frame.querySelector<HTMLElement>('[aria-expanded="true"]');
+
 const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Piece[] }) {
   const [chosen, setOpen] = useState<Part | null>();
+  const frame = useRef<HTMLElement>(null);
+  const held = useHeldFocus(frame, openRow);
   const fonts = useSession((session) => session.history.project.fonts);
   const unit = useSession((session) => shownProject(session).unit);
   const assets = useSession((session) => shownProject(session).assets);
@@ -112,6 +117,8 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
   };
   return (
     <Box
+      {...held}
+      ref={frame}
       component="section"
       aria-label="About this piece"
       data-about
