@@ -45,6 +45,18 @@ export const field = (page: Page, name: string): Locator => page.getByRole('text
 export const numberIn = async (page: Page, name: string): Promise<number> =>
   Number(await field(page, name).inputValue());
 
+/** Writes into one of the fields of About this piece. */
+export async function set(page: Page, name: string, value: string): Promise<void> {
+  await field(page, name).fill(value);
+  await field(page, name).press('Enter');
+}
+
+/** Lets go of everything: nothing is written, open or selected. */
+export async function leave(page: Page): Promise<void> {
+  await page.getByTestId('stage').focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
+}
+
 /** Opens a row of About this piece. */
 export async function openRow(
   page: Page,

@@ -9,23 +9,18 @@ import {
   field,
   kept,
   layByEnter,
+  leave,
   newPage,
   notice,
   openRow,
   pageOnScreen,
   photo,
   photosInBox,
+  set,
+  shot,
   slabs,
 } from './table';
 
-const leave = async (page: Page) => {
-  await page.getByTestId('stage').focus();
-  for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
-};
-const set = async (page: Page, name: string, value: string) => {
-  await field(page, name).fill(value);
-  await field(page, name).press('Enter');
-};
 /** The page as it is seen, with no hand and no focus on it. */
 const picture = async (page: Page): Promise<Buffer> => {
   await page.mouse.move(600, 8);
@@ -81,6 +76,107 @@ test('what is marked is written otherwise; styles are changed once for all; undo
     same = (await picture(page)).equals(before);
   }
   expect(same).toBe(true);
+});
+
+test('a stretch is bold and italic in the family’s own letters; what a family lacks is named; the PDF holds its faces', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('j');
+  await page.keyboard.type('Wind ★ 漢 from the west');
+  await page.getByRole('button', { name: /^Letters: Caveat/ }).click();
+  await sheet(page, 'Letters').getByRole('button', { name: 'Lora', exact: true }).first().click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('No font here has 漢: an empty box stands in its place.')).toBeVisible();
+  await expect(page.getByText('Lora has no ★: Noto Sans Symbols writes it.')).toBeVisible();
+  await words(page).focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowLeft');
+  await page.keyboard.press('Control+b');
+  await page.keyboard.press('Control+i');
+  const faces = page.getByRole('group', { name: 'Faces of the family' });
+  await expect(faces.getByRole('button', { name: 'Bold' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(faces.getByRole('button', { name: 'Italic' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('Home');
+  await expect(faces.getByRole('button', { name: 'Bold' })).toHaveAttribute('aria-pressed', 'false');
+  expect(await axe(page)).toEqual([]);
+  await leave(page);
+  await title(page, 'Bay');
+  await expect(faces.getByRole('button', { name: 'Bold: Great Vibes has no bold letters' })).toBeDisabled();
+  await leave(page);
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  const make = page.getByRole('dialog');
+  await expect(make.getByText('No font here has 漢')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await make.getByRole('button', { name: /^Make/ }).click();
+  const fonts = execFileSync('pdffonts', [await (await download).path()], { encoding: 'utf8' });
+  expect(fonts).toMatch(/Lora\S*BoldItalic|Lora\S*Bold\S*Italic/);
+});
+
+test('text copied elsewhere is laid as journaling', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await newPage(page);
+  await page.evaluate(() => navigator.clipboard.writeText('Dear diary,\r\nwe flew.'));
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Control+v');
+  await expect(page.getByRole('button', { name: 'Undo paste words' })).toBeVisible();
+  await expect(slabs(page)).toHaveText([/Dear diary/]);
+  await page.keyboard.press('Enter');
+  await expect(words(page)).toHaveValue('Dear diary,\nwe flew.');
+});
+
+test('Tab leaves the page with a piece in hand, F6 goes from part to part, Escape comes back to it', async ({
+  page,
+}) => {
+  await newPage(page);
+  await title(page, 'Bay');
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('stage')).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('toolbar').getByRole('button', { name: 'Write' })).toBeFocused();
+  await page.keyboard.press('Shift+Tab');
+  await page.keyboard.press('F6');
+  await expect(page.getByLabel('Name of this piece')).toBeFocused();
+  await page.keyboard.press('F6');
+  await expect(slabs(page).first()).toBeFocused();
+  await page.keyboard.press('F6');
+  await expect(page.getByRole('button', { name: 'Cupboard', exact: true })).toBeFocused();
+  await field(page, 'Letter size').fill('500');
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('stage')).toBeFocused();
+  await expect(field(page, 'Letter size')).toHaveValue('78');
+  // A button that is gone with what it did leaves the focus in the panel.
+  await openRow(page, 'Material');
+  await page.getByRole('button', { name: 'Fill it with words' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('button[aria-expanded=true]').filter({ hasText: /^Material / })).toBeFocused();
+});
+
+test('a photo behind each letter is slid alone', async ({ page }) => {
+  await newPage(page);
+  await bringIn(page, [photo('fly-in-ines-and-olu')]);
+  await expect(photosInBox(page)).toHaveCount(1);
+  await title(page, 'AB');
+  await page.getByRole('button', { name: /^Letters: Great Vibes/ }).click();
+  await sheet(page, 'Letters').getByRole('button', { name: 'Alfa Slab One', exact: true }).first().click();
+  await page.keyboard.press('Escape');
+  await set(page, 'Letter size', '250');
+  await leave(page);
+  await page.keyboard.press('n');
+  await openRow(page, 'Material');
+  await page.getByRole('button', { name: 'Photos behind it' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'fly-in-ines-and-olu', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'One a letter' }).click();
+  await expect(page.getByTestId('sharpness')).toContainText('ppi');
+  await page.getByRole('button', { name: 'Slide them in their letters' }).click();
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('n');
+  await page.keyboard.press('+');
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByRole('button', { name: /^Undo slide title/ })).toBeVisible();
+  await shot(page, 'letters-slid');
+  await page.keyboard.press('Escape');
+  // Each letter has its own now.
+  await expect(page.getByText('2 photos, one a letter.')).toBeVisible();
 });
 
 test('what is typed right after the button is pressed is all written, spaces too, in one piece', async ({
@@ -281,4 +377,12 @@ test('a font of one’s own is brought in, used, saved with the project; what is
   await page.reload();
   await expect(slabs(page)).toHaveCount(1);
   await expect.poll(async () => (await picture(page)).equals(before)).toBe(true);
+  // It is taken out when nothing is written in it any more.
+  await slabs(page).first().click();
+  await page.getByRole('button', { name: /^Letters: Lobster/ }).click();
+  await letters.getByRole('button', { name: 'Take Lobster out of this project' }).first().click();
+  await expect(letters.getByText('1 piece of this project is written in Lobster. It stays')).toBeVisible();
+  await letters.getByRole('button', { name: 'Caveat', exact: true }).first().click();
+  await letters.getByRole('button', { name: 'Take Lobster out of this project' }).first().click();
+  await expect(letters.getByRole('button', { name: 'Your own', exact: true })).toBeHidden();
 });

@@ -9,7 +9,8 @@ import type { Asset } from '@/core/picture/asset';
 import type { Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make, type MakeOptions } from '@/output/make';
-import { nodeTypesetter, nodeWorkshop } from '../node/platform';
+import { equipped, needsOf } from '@/core/project/needs';
+import { nodeTypesetter, nodeWorkshop, readNodeFont } from '../node/platform';
 import { assetOf } from './samples';
 
 export function making() {
@@ -35,7 +36,7 @@ export function making() {
       options: Partial<MakeOptions> & Pick<MakeOptions, 'format'>,
       name: string,
     ): Promise<string> {
-      const letters = await (typesetter ??= nodeTypesetter());
+      const letters = await equipped(await (typesetter ??= nodeTypesetter()), needsOf(of), readNodeFont);
       const picture = { ...drawSurface(of.surfaces[0]!, toolsFor(of, letters)), title: of.title };
       const workshop = nodeWorkshop(
         (sha) => of.assets[sha]!,

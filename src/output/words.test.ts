@@ -163,6 +163,25 @@ test('Hebrew, Arabic and emoji come from fonts that are opened when they are met
   expect(runs.flatMap(({ glyphs }) => glyphs).every(({ id }) => id > 0)).toBe(true);
 });
 
+test('letters that share their glyphs come back as what they are: Arabic, whose letters are bodies and dots', async () => {
+  const texts = ['ورقية بالعالم، طائرات في الريح', 'עפיפון', 'पतंग', 'Жёлтый Ωμέγα'];
+  const of = laid(
+    texts.map((text, i) => {
+      const piece = wordsOf(`t${i}`, text, 30, 420);
+      return { ...piece, placement: { ...piece.placement, x: 216, y: 40 + 60 * i, height: 50 } };
+    }),
+  );
+  const pdf = await made(of, { format: 'pdf' }, 'scripts.pdf');
+  const letters = (text: string) =>
+    [...text.normalize('NFC')].filter((one) => /[\p{L}\p{M}]/u.test(one)).sort();
+  const lines = tool('pdftotext', '-raw', pdf, '-');
+  expect(letters(lines)).toEqual(letters(texts.join('')));
+  expect(tool('qpdf', '--check', pdf)).toMatch(/No syntax or stream encoding errors/);
+  const png = await made(of, { format: 'png' }, 'scripts.png');
+  tool('pdftoppm', '-r', '300', '-png', '-singlefile', pdf, join(folder, 'scripts-poppler'));
+  expect((await difference(png, join(folder, 'scripts-poppler.png'))).mean).toBeLessThan(0.5);
+});
+
 describe('fonts of one’s own', () => {
   const bytes = async () =>
     (await openFont('lora', await readNodeFont('lora-latin-400-normal'))).bytes.slice();
