@@ -109,7 +109,7 @@ test('a stretch is bold and italic in the family’s own letters; what a family 
   const download = page.waitForEvent('download');
   await make.getByRole('button', { name: /^Make/ }).click();
   const fonts = execFileSync('pdffonts', [await (await download).path()], { encoding: 'utf8' });
-  expect(fonts).toMatch(/Lora\S*BoldItalic|Lora\S*Bold\S*Italic/);
+  expect(fonts).toContain('loralatin700italic');
 });
 
 test('text copied elsewhere is laid as journaling', async ({ page, context }) => {
