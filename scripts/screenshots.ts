@@ -7,6 +7,7 @@ import { chromium, type Page } from '@playwright/test';
 import { zipSync } from 'fflate';
 import sharp from 'sharp';
 import type { Supply } from '@/core/supplies/model';
+import { leave, openRow, set } from '../e2e/table';
 import { CHROMIUM } from '../playwright.config';
 import { ROOT } from './node/platform';
 
@@ -139,20 +140,6 @@ async function words(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
   const stage = page.getByTestId('stage');
   await stage.waitFor();
-  const set = async (name: string, value: string) => {
-    await page.getByRole('textbox', { name, exact: true }).fill(value);
-    await page.getByRole('textbox', { name, exact: true }).press('Enter');
-    await page.waitForTimeout(150);
-  };
-  const row = async (name: string) => {
-    const button = page.locator('button[aria-expanded]').filter({ hasText: new RegExp(`^${name} `) });
-    if ((await button.getAttribute('aria-expanded')) !== 'true') await button.click();
-    await page.waitForTimeout(400);
-  };
-  const leave = async () => {
-    await stage.focus();
-    for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
-  };
   const family = async (name: string) => {
     await page.getByRole('button', { name: /All families/ }).click();
     const sheet = page.getByRole('dialog', { name: 'Letters' });
@@ -168,35 +155,34 @@ async function words(page: Page): Promise<void> {
   await page.getByText('1 photo in the workbox.').waitFor();
   await page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').first().focus();
   await page.keyboard.press('Enter');
-  await row('Place');
-  await set('Width', '5.6');
-  await set('From left', '3.2');
-  await set('From top', '3.1');
+  await openRow(page, 'Place');
+  await set(page, 'Width', '5.6');
+  await set(page, 'From left', '3.2');
+  await set(page, 'From top', '3.1');
   await stage.focus();
   await page.keyboard.press('Shift+U');
   await page.getByRole('textbox', { name: 'Words', exact: true }).fill('wind and string and sky');
-  await set('Letter size', '25');
-  await set('From the outline', '0.08');
-  await leave();
+  await set(page, 'Letter size', '25');
+  await set(page, 'From the outline', '0.08');
+  await leave(page);
   await page.keyboard.press('t');
   await page.keyboard.type('First launch');
   await page.keyboard.press('Escape');
-  await set('Letter size', '104');
-  await row('Finish');
+  await set(page, 'Letter size', '104');
+  await openRow(page, 'Finish');
   await page.getByRole('button', { name: 'Add an echo' }).click();
-  await row('Place');
-  await set('From left', '3.1');
-  await set('From top', '0.7');
-  await leave();
+  await openRow(page, 'Place');
+  await set(page, 'From left', '3.1');
+  await set(page, 'From top', '0.7');
+  await leave(page);
   await page.keyboard.press('t');
   await page.keyboard.type('KITES');
   await page.keyboard.press('Escape');
-  await set('Letter size', '170');
+  await set(page, 'Letter size', '170');
   await family('Alfa Slab One');
-  await row('Material');
+  await openRow(page, 'Material');
   await page.getByRole('button', { name: 'Fill it with words' }).click();
-  await page.getByLabel('Words, one entry a line').fill('all up\nplum\nlast light\nhigh');
-  await page.getByLabel('Paper behind the words').check();
+  await page.getByLabel('Words, one entry a line').fill('wind\nsea\nsky\nstring');
   await page.getByRole('button', { name: 'One more ink' }).click();
   await page.getByRole('button', { name: 'Ink 2: choose an ink' }).click();
   await page
@@ -205,13 +191,13 @@ async function words(page: Page): Promise<void> {
     .first()
     .click();
   await page.keyboard.press('Escape');
-  await row('Place');
-  await set('From left', '2');
-  await set('From top', '8.4');
-  await leave();
+  await openRow(page, 'Place');
+  await set(page, 'From left', '2');
+  await set(page, 'From top', '8.4');
+  await leave(page);
   await page.keyboard.press('Shift+W');
   await page.waitForTimeout(400);
-  await leave();
+  await leave(page);
   await page
     .getByRole('list', { name: 'Pieces, top first' })
     .getByRole('button', { name: /^wind and string/ })

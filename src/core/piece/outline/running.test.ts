@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { nodeTypesetter } from '../../../../scripts/node/platform';
 import { setRunning, sizeFor, startNear, startOf, type RunningOutline } from '@/core/piece/outline/running';
+import { writtenOn } from '@/core/piece/outline/written';
+import { placedAt } from '@/core/piece/placement/placement';
+import { apply } from '@/core/geometry/matrix';
 import type { PlacedGlyph, Typesetter } from '@/core/text/typesetter';
 
 let typesetter: Typesetter;
@@ -119,5 +122,54 @@ describe('words along an outline', () => {
       }),
       { numRuns: 30 },
     );
+  });
+});
+
+describe('where one writes', () => {
+  const placement = placedAt({ x: 0, y: 0, width: 260, height: 180 });
+  const text = ' salt and wind';
+
+  test.each([
+    ['along a circle', along({ text })],
+    [
+      'along a frame, words whole at its corners',
+      along({ text, base: { kind: 'rectangle', radius: 0 }, corners: 'break' }),
+    ],
+    [
+      'inside a heart, the other way round',
+      along({
+        text,
+        base: { kind: 'punch', punch: 'heart', settings: {} },
+        side: 'inside',
+        clockwise: false,
+      }),
+    ],
+    ['once along a circle', along({ text, repeat: false })],
+    [
+      'in lines',
+      { kind: 'glyphs', text, family: 'lora', size: 40, align: 'centre', leading: 1.2, wrap: true } as const,
+    ],
+  ])('%s: what is pointed at just within a letter is the place before it', (_, outline) => {
+    const written = writtenOn(outline, placement, typesetter);
+    const set = outline.kind === 'running' ? setRunning(outline, placement, typesetter) : null;
+    // Where the letters of the words stand, the first time they do.
+    const drawn = set?.runs.flatMap(({ glyphs }) => glyphs).slice(0, 'salt and wind'.length);
+    for (let at = 1; at < text.length; at++) {
+      if (text[at] === ' ') continue;
+      const { frame, box } = written.caretAt(at);
+      const foot = apply(frame, { x: box.x, y: 0 });
+      const within = apply(frame, { x: box.x + 0.5, y: box.y + box.height / 2 });
+      if (drawn) {
+        const letter = drawn.filter((glyph) => glyph.text !== ' ')[
+          text.slice(0, at).replace(/ /g, '').length
+        ]!;
+        expect(letter.text).toBe(text[at]);
+        expect(Math.hypot(letter.x - foot.x, letter.y - foot.y)).toBeLessThan(0.01);
+        expect(written.indexAt(foot)).toBe(at);
+      } else expect(written.indexAt(within)).toBe(at);
+      const [mark] = written.stretch(at, at + 1);
+      expect(mark!.box.width).toBeGreaterThan(2);
+    }
+    expect(written.stretch(1, text.length).reduce((sum, { box }) => sum + box.width, 0)).toBeGreaterThan(60);
   });
 });

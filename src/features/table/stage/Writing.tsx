@@ -11,6 +11,7 @@ import { centredBox, outset } from '@/core/geometry/box';
 import { apply, compose, invert } from '@/core/geometry/matrix';
 import { isWritten } from '@/core/piece/outline';
 import { MOST_RUNNING_LETTERS } from '@/core/piece/outline/running';
+import { writtenOn } from '@/core/piece/outline/written';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { lackingIn } from '@/core/text/lacking';
 import { listMark } from '@/core/text/lists';
@@ -19,7 +20,6 @@ import { leftOut, stopWriting, toggleFace, writeText } from '@/features/table/ro
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/room/session';
 import { focusStage } from '@/features/table/stage/focus';
-import { writtenOn } from '@/features/table/stage/written';
 import { toPage, viewMatrix } from '@/features/table/stage/view';
 
 const NOTHING = [0, 0] as const;

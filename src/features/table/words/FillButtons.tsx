@@ -15,7 +15,8 @@ import { MOST_LETTER_PHOTOS } from '@/core/piece/material/photos';
 import { FIRST_WORDS, fittedGrid } from '@/core/piece/material/words';
 import { firstWindow } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
-import { changeMaterial } from '@/core/project/edits/make';
+import { together } from '@/core/project/edits/edit';
+import { changeFinish, changeMaterial } from '@/core/project/edits/make';
 import type { Unit } from '@/core/units/lengths';
 import { SharpnessLine } from '@/features/table/about/SharpnessLine';
 import { startSliding } from '@/features/table/room/slide';
@@ -25,6 +26,8 @@ import { PhotoPicker } from '@/features/table/sheets/PhotoPicker';
 
 /** As many small words each way, at first. */
 const FIRST_GRID = 10;
+/** The line round it, points. */
+const FIRST_LINE = 2.5;
 
 export function FillButtons({ piece }: { piece: Piece }) {
   const { store } = useRoom();
@@ -36,6 +39,7 @@ export function FillButtons({ piece }: { piece: Piece }) {
     const { outline } = piece;
     const first = {
       ...FIRST_WORDS,
+      ground: '#ffffff',
       text,
       family: 'family' in outline ? outline.family : 'zilla-slab',
       size: 12,
@@ -43,7 +47,15 @@ export function FillButtons({ piece }: { piece: Piece }) {
     };
     const cut = { size: piece.placement, path: cutOf(piece, tools).path, typesetter, asset: tools.asset };
     const fitted = fittedGrid(first, cut, FIRST_GRID, FIRST_GRID);
-    perform(changeMaterial(surfaceId, [piece], { ...fitted, gapY: Math.min(fitted.gapY, first.gapY) }));
+    const material = { ...fitted, gapY: Math.min(fitted.gapY, first.gapY) };
+    const edit = changeMaterial(surfaceId, [piece], material);
+    // Small words alone hardly show what they fill: a line round it makes it read.
+    const line = { colour: material.inks[0]!, width: FIRST_LINE, side: 'outside' as const };
+    perform(
+      piece.finish.stroke
+        ? edit
+        : together(edit.label, [edit, changeFinish(surfaceId, [piece], 'change stroke', { stroke: line })]),
+    );
   };
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>

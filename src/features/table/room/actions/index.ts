@@ -11,4 +11,5 @@ export * from '@/features/table/room/actions/cutting';
 export * from '@/features/table/room/actions/drawing';
 export * from '@/features/table/room/actions/tucking';
 export * from '@/features/table/room/actions/templating';
+export * from '@/features/table/room/actions/running';
 export * from '@/features/table/room/actions/words';

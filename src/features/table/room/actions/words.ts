@@ -1,22 +1,11 @@
-/** What is done to words: begun, written on, written otherwise, fitted to their box. */
+/** What is done to words: begun, written on, written otherwise, fitted to their box; those along an outline are in running.ts. */
 import { fittingHeight, fittingLetters, wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
-import { isBase, sizeFor, type Base, type RunningOutline } from '@/core/piece/outline/running';
 import { isWritten } from '@/core/piece/outline';
-import { finishOf } from '@/core/piece/finish';
-import { LIFTS } from '@/core/piece/finish/lift';
-import { placedAt } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
-import { toPoints } from '@/core/units/lengths';
 import { captionPiece, captionText, whoAndWhen } from '@/core/project/caption';
 import { wordsPiece, type Spot } from '@/core/project/create';
-import { changePieces, together } from '@/core/project/edits/edit';
-import {
-  changeMaterial,
-  changeRunning as changeRunningEdit,
-  nameOfWords,
-  rewritten,
-  writeWords,
-} from '@/core/project/edits/make';
+import { together } from '@/core/project/edits/edit';
+import { changeMaterial, rewritten, writeWords } from '@/core/project/edits/make';
 import { groupsAmong } from '@/core/project/edits/group';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { stylesOf } from '@/core/project/edits/styles';
@@ -37,6 +26,7 @@ import {
 import { newId } from '@/features/shared/ids';
 import { page } from '@/features/table/room/actions/choosing';
 import { middle } from '@/features/table/room/actions/laying';
+import { changeRunning } from '@/features/table/room/actions/running';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/room/session';
 
 /** The side of the page the house's letter sizes are meant for, points. */
@@ -299,103 +289,6 @@ export function layCaption(store: SessionStore): void {
 export function writeOn(store: SessionStore, piece: Piece): void {
   const long = isWritten(piece.outline) ? piece.outline.text.length : 0;
   store.setState({ mode: { kind: 'write', id: piece.id, range: [long, long] } });
-}
-
-/** Words that run along the outline of what is selected, or along a circle; words that are selected with it are those. */
-export function runAlong(store: SessionStore): void {
-  const session = store.getState();
-  if (session.readOnly) return;
-  const pieces = settledPieces(session, session.selection);
-  const written = pieces.find(({ outline }) => outline.kind === 'glyphs');
-  const shape = pieces.find(({ outline }) => isBase(outline));
-  const { width, height } = page(session);
-  const side = Math.min(width, height) * 0.4;
-  const base: Base = shape && isBase(shape.outline) ? structuredClone(shape.outline) : { kind: 'ellipse' };
-  const spot = middle(session);
-  const placement =
-    shape?.placement ?? placedAt({ x: spot.x - side / 2, y: spot.y - side / 2, width: side, height: side });
-  const style = stylesOf(session.history.project).find(({ id }) => id === 'subtitle')!;
-  const from = written?.outline.kind === 'glyphs' ? written.outline : null;
-  const outline: RunningOutline = {
-    kind: 'running',
-    text: from?.text.trim() || 'around and around',
-    ...(from
-      ? structuredClone(letteringOf(from))
-      : {
-          family: style.family,
-          size: Math.max(SMALLEST_LETTERS, Math.min(placement.width, placement.height) / 11),
-        }),
-    base,
-    side: 'outside',
-    clockwise: true,
-    start: 0,
-    repeat: true,
-    between: ' · ',
-    corners: 'break',
-    gap: toPoints(1 / 24, 'in'),
-  };
-  const piece: Piece = {
-    id: newId(),
-    name: nameOfWords(outline.text, 'title'),
-    role: 'title',
-    material: written?.material.kind === 'ink' ? { ...written.material } : { kind: 'ink', colour: style.ink },
-    outline,
-    finish: finishOf(LIFTS.ink),
-    placement: { ...placement, locked: false, hidden: false },
-  };
-  session.perform(
-    together('run words along an outline', [
-      layPieces(session.surfaceId, [piece], []),
-      ...(written ? [removePieces(session.surfaceId, [written])] : []),
-    ]),
-  );
-  store.getState().select([piece.id]);
-  // Words that only stand for what is to come are marked: what is typed takes their place.
-  if (!from) store.setState({ mode: { kind: 'write', id: piece.id, range: [0, outline.text.length] } });
-}
-
-const runningOf = (session: Session, id: string) => {
-  const [piece] = settledPieces(session, [id]);
-  return piece?.outline.kind === 'running' ? { piece, outline: piece.outline } : null;
-};
-
-export function changeRunning(store: SessionStore, id: string, to: Partial<RunningOutline>): void {
-  const session = store.getState();
-  if (runningOf(session, id)) session.perform(changeRunningEdit(session.surfaceId, id, to));
-}
-
-/** Letters as large as lets the words stand there so often, nothing added between them. */
-export function fitRepeats(store: SessionStore, id: string, repeats: number): void {
-  const session = store.getState();
-  const found = runningOf(session, id);
-  if (!found) return;
-  const size = sizeFor(found.outline, repeats, found.piece.placement, session.typesetter);
-  changeRunning(store, id, {
-    size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, size)),
-    repeat: true,
-  });
-}
-
-/** The same words in lines again. */
-export function straightenWords(store: SessionStore, id: string): void {
-  const session = store.getState();
-  const found = runningOf(session, id);
-  if (!found) return;
-  const outline: GlyphsOutline = {
-    kind: 'glyphs',
-    text: found.outline.text,
-    ...structuredClone(letteringOf(found.outline)),
-    align: 'left',
-    leading: 1.2,
-    wrap: false,
-  };
-  const wanted = wantedSize(outline, { width: 0, height: 0 }, session.typesetter);
-  session.perform(
-    changePieces('lay words in lines', session.surfaceId, [id], (draft) => {
-      draft.outline = outline;
-      Object.assign(draft.placement, wanted);
-    }),
-  );
 }
 
 /** What is written on a piece. */

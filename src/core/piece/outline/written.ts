@@ -106,7 +106,8 @@ function onOutline(outline: RunningOutline, placement: Placement, typesetter: Ty
       carets.reduce(
         (best, { x, y }, i) => {
           const away = Math.hypot(x - point.x, y - point.y);
-          return away < best.away ? { away, i } : best;
+          // Places that coincide, as those of spaces at the ends do, count as the last of them.
+          return away <= best.away ? { away, i } : best;
         },
         { away: Infinity, i: 0 },
       ).i,
