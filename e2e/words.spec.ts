@@ -83,6 +83,8 @@ test('a stretch is bold and italic in the family’s own letters; what a family 
 }) => {
   await newPage(page);
   await page.keyboard.press('j');
+  // What no key types goes to the field alone.
+  await expect(words(page)).toBeFocused();
   await page.keyboard.type('Wind ★ 漢 from the west');
   await page.getByRole('button', { name: /^Letters: Caveat/ }).click();
   await sheet(page, 'Letters').getByRole('button', { name: 'Lora', exact: true }).first().click();

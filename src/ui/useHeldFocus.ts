@@ -5,18 +5,24 @@ import { useLayoutEffect, useRef, type FocusEvent, type RefObject } from 'react'
 export function useHeldFocus(
   frame: RefObject<HTMLElement | null>,
   next: (frame: HTMLElement) => HTMLElement | null,
-): { onFocus: () => void; onBlur: (event: FocusEvent) => void } {
+): Record<'onFocus' | 'onBlur', (event: FocusEvent) => void> {
   const within = useRef(false);
   // After every change: nothing else tells that an element with the focus is gone.
   useLayoutEffect(() => {
-    if (within.current && frame.current && document.activeElement === document.body)
-      next(frame.current)?.focus({ preventScroll: true });
+    const lost = () => within.current && document.activeElement === document.body;
+    if (!lost()) return;
+    // Not before the key that did it is done: it would press what has the focus next.
+    const later = requestAnimationFrame(() => {
+      if (frame.current && lost()) next(frame.current)?.focus({ preventScroll: true });
+    });
+    return () => cancelAnimationFrame(later);
   });
   return {
-    onFocus: () => (within.current = true),
-    onBlur: (event) => {
+    // Menus that hang from here tell of their focus too, but lie elsewhere.
+    onFocus: ({ target }) => (within.current = frame.current?.contains(target) ?? false),
+    onBlur: ({ target }) => {
       // One that is being taken away may say so; one that is left for another place has it no longer.
-      if ((event.target as HTMLElement).isConnected) within.current = false;
+      if (target.isConnected) within.current = false;
     },
   };
 }

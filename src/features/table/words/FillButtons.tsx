@@ -17,12 +17,15 @@ import { firstWindow } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { together } from '@/core/project/edits/edit';
 import { changeFinish, changeMaterial } from '@/core/project/edits/make';
+import { FAMILIES } from '@/core/text/families';
 import type { Unit } from '@/core/units/lengths';
 import { SharpnessLine } from '@/features/table/about/SharpnessLine';
 import { startSliding } from '@/features/table/room/slide';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PhotoPicker } from '@/features/table/sheets/PhotoPicker';
+
+const isScript = (id: string): boolean => FAMILIES.find((family) => family.id === id)?.look === 'script';
 
 /** As many small words each way, at first. */
 const FIRST_GRID = 10;
@@ -41,7 +44,8 @@ export function FillButtons({ piece }: { piece: Piece }) {
       ...FIRST_WORDS,
       ground: '#ffffff',
       text,
-      family: 'family' in outline ? outline.family : 'zilla-slab',
+      // Thin joined letters cannot be read so small.
+      family: 'family' in outline && !isScript(outline.family) ? outline.family : 'zilla-slab',
       size: 12,
       inks: [isInk(piece.material) ? colourOf(piece.material) : FIRST_WORDS.inks[0]!],
     };
