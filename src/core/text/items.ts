@@ -25,11 +25,6 @@ export interface Item {
   features: readonly string[];
 }
 
-/** An item as it was shaped whole. */
-export interface ShapedItem extends Item {
-  units: readonly Unit[];
-}
-
 const JOINS = /[\s\u200c\u200d\ufe0e\ufe0f]|\p{M}|\p{Emoji_Modifier}/u;
 
 /** The paragraph's longest stretches of one font, one style and one direction, in reading order. */
@@ -107,8 +102,6 @@ export interface Unit {
   start: number;
   /** One past the last character it stands for; the same as `start` for the later glyphs of a cluster. */
   end: number;
-  /** A line that begins or ends here must be shaped anew. */
-  bound: boolean;
 }
 
 /** The glyphs of an item's part, from left to right. */
@@ -122,7 +115,7 @@ export function unitsOf(text: string, item: Item, from: number, to: number): Uni
   let closing = to;
   const step = rightToLeft ? 1 : -1;
   for (let i = rightToLeft ? 0 : shaped.length - 1; i >= 0 && i < shaped.length; i += step) {
-    const { id, cluster, advance, dx, dy, bound } = shaped[i]!;
+    const { id, cluster, advance, dx, dy } = shaped[i]!;
     if (cluster !== next) {
       closing = next;
       next = cluster;
@@ -137,35 +130,24 @@ export function unitsOf(text: string, item: Item, from: number, to: number): Uni
       advance: advance * scale + (stands ? item.tracking : 0),
       start: cluster,
       end: stands ? closing : cluster,
-      bound,
     });
   }
   return rightToLeft ? units : units.reverse();
 }
 
-/** The glyphs of an item's part: those it was shaped in, where it may be parted so. */
-export function partOf(text: string, item: ShapedItem, from: number, to: number): readonly Unit[] {
-  const { units } = item;
-  if (from === item.start && to === item.end) return units;
-  const parts = (at: number) =>
-    at === item.start || at === item.end || units.some(({ start, bound }) => start === at && !bound);
-  if (!parts(from) || !parts(to)) return unitsOf(text, item, from, to);
-  const first = units.findIndex(({ start }) => start >= from && start < to);
-  const last = units.findLastIndex(({ start }) => start >= from && start < to);
-  return first < 0 ? [] : units.slice(first, last + 1);
-}
-
-/** Width from the paragraph's beginning to before each character, in reading order. */
-export function widthsOf(text: string, items: readonly ShapedItem[]): Float64Array {
-  const widths = new Float64Array(text.length + 1);
-  for (const { units } of items) {
-    for (const { start, end, advance } of units) {
+/** Widths from a line's beginning to before each character after it, up to `to`, shaped as a line that begins there. */
+export function widthsFrom(text: string, items: readonly Item[], start: number, to: number): Float64Array {
+  const widths = new Float64Array(to - start + 1);
+  for (const item of items) {
+    if (item.end <= start || item.start >= to) continue;
+    const units = unitsOf(text, item, Math.max(start, item.start), Math.min(to, item.end));
+    for (const { start: from, end, advance } of units) {
       // Glyphs that stand for no characters belong to their cluster's first.
-      if (end === start) widths[start + 1]! += advance;
-      else for (let at = start; at < end; at++) widths[at + 1]! += advance / (end - start);
+      if (end === from) widths[from - start + 1]! += advance;
+      else for (let at = from; at < end; at++) widths[at - start + 1]! += advance / (end - from);
     }
   }
-  for (let at = 1; at <= text.length; at++) widths[at]! += widths[at - 1]!;
+  for (let at = 1; at < widths.length; at++) widths[at]! += widths[at - 1]!;
   return widths;
 }
 

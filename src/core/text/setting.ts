@@ -3,12 +3,10 @@ import { inVisualOrder, levelsOf, type Levels } from '@/core/text/bidi';
 import { letterEnds, opportunities, type Divide } from '@/core/text/breaks';
 import {
   itemsOf,
-  partOf,
   primary,
   unitsOf,
-  widthsOf,
+  widthsFrom,
   type Item,
-  type ShapedItem,
   type TypeCase,
   type Unit,
 } from '@/core/text/items';
@@ -71,11 +69,17 @@ interface Break {
 }
 
 interface Measures {
-  widths: Float64Array;
+  /** Widths from a line's beginning to before each character after it, up to `to`. */
+  widths(start: number, to: number): Float64Array;
   hyphen: number;
-  /** What hangs at the ends of these characters. */
-  hang(start: number, end: number): number;
+  /** Whether the character at a place hangs at the beginning or the end of a line. */
+  hangs(at: number, what: RegExp): boolean;
+  /** How large the largest letters are. */
+  largest: number;
 }
+
+/** A narrow letter is so wide, as a share of its size: how many may stand on a line. */
+const NARROW = 0.3;
 
 /** Lines as full as they go: broken between words, within them where that is allowed, between letters where it must be. */
 function breakLines(
@@ -83,33 +87,48 @@ function breakLines(
   width: number,
   indent: number,
   divide: Divide | undefined,
-  { widths, hyphen, hang }: Measures,
+  { widths, hyphen, hangs, largest }: Measures,
 ): Break[] {
   const lines: Break[] = [];
   const places = opportunities(text);
-  const fits = (from: number, to: number, more: number) =>
-    widths[to]! - widths[from]! + more - hang(from, to) <= width - (from === 0 ? 0 : indent) + 1e-6;
   const trimmed = (from: number, to: number) => {
     let end = to;
     while (end > from && /\s/.test(text[end - 1]!)) end--;
     return end;
   };
   const soft = (place: number) => text[place - 1] === '\u00ad';
+  const usual = Math.ceil(width / (NARROW * largest)) + 8;
   let start = 0;
   let next = 0;
   while (start < text.length) {
+    const room = width - (start === 0 ? 0 : indent) + 1e-6;
+    // As much of the text as can matter: until it is wider than the line with all that may hang.
+    let reach = Math.min(text.length, start + usual);
+    let wide = widths(start, reach);
+    while (reach < text.length && wide[reach - start]! < room + 4 * largest) {
+      reach = Math.min(text.length, start + 2 * (reach - start));
+      wide = widths(start, reach);
+    }
+    const from = start;
+    const letter = (at: number) => wide[at - from + 1]! - wide[at - from]!;
+    const fits = (to: number, more: number) => {
+      if (to > reach) return false;
+      const before = hangs(from, HANGS_BEFORE) ? letter(from) : 0;
+      const after = to > from && hangs(to - 1, HANGS_AFTER) ? letter(to - 1) : 0;
+      return wide[to - from]! + more - before - after <= room;
+    };
     let best = start;
     while (next < places.length) {
       const place = places[next]!;
       const more = soft(place) && place < text.length ? hyphen : 0;
-      if (!fits(start, trimmed(start, place), more)) break;
+      if (!fits(trimmed(start, place), more)) break;
       best = place;
       next++;
     }
     if (next === places.length) break;
     const word = divide && wordAt(text, best, places[next]!);
     const within = word && divide(word.text).map((at) => word.start + at);
-    const divided = within?.findLast((at) => at > start && fits(start, at, hyphen));
+    const divided = within?.findLast((at) => at > start && fits(at, hyphen));
     if (divided !== undefined && divided > best) {
       lines.push({ start, end: divided, divided: true, last: false });
       start = divided;
@@ -118,8 +137,10 @@ function breakLines(
       start = best;
     } else {
       // A word longer than the line: as many letters as there is room for, one at least.
-      const ends = letterEnds(text.slice(start, places[next]!)).map((end) => start + end);
-      const end = ends.findLast((at) => fits(start, at, 0)) ?? ends[0]!;
+      const ends = letterEnds(text.slice(start, Math.min(places[next]!, reach + 1))).map(
+        (end) => start + end,
+      );
+      const end = ends.findLast((at) => fits(at, 0)) ?? ends[0]!;
       lines.push({ start, end, divided: false, last: false });
       start = end;
     }
@@ -155,32 +176,29 @@ export function setParagraph(
   type: TypeCase,
 ): ParagraphLine[] {
   const levels = levelsOf(text);
-  const items = itemsOf(text, style, spans, levels, type).map((item): ShapedItem => ({
-    ...item,
-    units: unitsOf(text, item, item.start, item.end),
-  }));
+  const items = itemsOf(text, style, spans, levels, type);
   const align = levels.base % 2 ? TURNED[style.align] : style.align;
   const mark = width === null ? '' : listMark(text);
-  const widths = width === null ? null : widthsOf(text, items);
-  const indent = widths?.[mark.length] ?? 0;
+  const indent = mark ? widthsFrom(text, items, 0, mark.length)[mark.length]! : 0;
   const hyphen = (item: Item | undefined) => {
     const font = item?.font ?? primary(style, type);
     return (font.shape('-')[0]!.advance * (item?.size ?? style.size)) / font.unitsPerEm;
   };
-  const hung = (at: number, what: RegExp) =>
-    style.hanging && widths && at >= 0 && at < text.length && what.test(text[at]!)
-      ? widths[at + 1]! - widths[at]!
-      : 0;
+  const hangs = (at: number, what: RegExp): boolean =>
+    Boolean(style.hanging) && width !== null && at >= 0 && at < text.length && what.test(text[at]!);
   const breaks =
-    width === null || !widths || !text
+    width === null || !text
       ? [{ start: 0, end: text.length, divided: false, last: true }]
       : breakLines(text, width, indent, style.hyphens && type.divide(style.hyphens), {
-          widths,
+          widths: (start, to) => widthsFrom(text, items, start, to),
           hyphen: hyphen(items[0]),
-          hang: (start, end) => hung(start, HANGS_BEFORE) + (end > start ? hung(end - 1, HANGS_AFTER) : 0),
+          hangs,
+          largest: Math.max(...items.map(({ size }) => size)),
         });
   return breaks.map((line) => {
     const units = visualUnits(text, items, line, levels);
+    const hung = (at: number, what: RegExp) =>
+      hangs(at, what) ? (units.find(({ start, end }) => start <= at && at < end)?.advance ?? 0) : 0;
     const before = hung(line.start, HANGS_BEFORE);
     const after = line.divided && style.hanging ? hyphen(items.at(-1)) : hung(line.end - 1, HANGS_AFTER);
     const [left, right] = levels.base % 2 ? [after, before] : [before, after];
@@ -197,7 +215,7 @@ export function setParagraph(
 }
 
 /** A line's glyphs from left to right, its hyphen included. */
-function visualUnits(text: string, items: readonly ShapedItem[], line: Break, levels: Levels): Unit[] {
+function visualUnits(text: string, items: readonly Item[], line: Break, levels: Levels): Unit[] {
   const parts = items
     .filter((item) => item.end > line.start && item.start < line.end)
     .map((item) => ({
@@ -218,13 +236,13 @@ function visualUnits(text: string, items: readonly ShapedItem[], line: Break, le
     }
   }
   const units = inVisualOrder(parts).flatMap(({ item, level, start, end }) =>
-    level === item.level ? partOf(text, item, start, end) : unitsOf(text, { ...item, level }, start, end),
+    unitsOf(text, level === item.level ? item : { ...item, level }, start, end),
   );
   const item = parts.at(-1)?.item;
   if (line.divided && item) {
     const glyph = item.font.shape('-')[0]!;
     const advance = (glyph.advance * item.size) / item.font.unitsPerEm;
-    const unit = { item, id: glyph.id, dx: 0, dy: 0, advance, start: line.end, end: line.end, bound: false };
+    const unit = { item, id: glyph.id, dx: 0, dy: 0, advance, start: line.end, end: line.end };
     if (levels.base % 2) units.unshift(unit);
     else units.push(unit);
   }

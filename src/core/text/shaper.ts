@@ -12,8 +12,6 @@ export interface ShapedGlyph {
   advance: number;
   dx: number;
   dy: number;
-  /** Text parted before its characters must be shaped anew on both sides. */
-  bound: boolean;
 }
 
 export interface Shaping {
@@ -104,7 +102,6 @@ export async function openFont(name: string, file: Uint8Array): Promise<OpenFont
       advance: positions[i]!.xAdvance,
       dx: positions[i]!.xOffset,
       dy: -positions[i]!.yOffset,
-      bound: (info.flags & hb.GlyphFlag.UNSAFE_TO_BREAK) !== 0,
     }));
   };
   return {
