@@ -32,11 +32,22 @@ export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
   const topmost = rows[first]?.node.id;
   useEffect(() => {
     const list = frame.current;
-    if (first < 0 || !list || list.contains(document.activeElement)) return;
-    const top = first * HEIGHT;
-    if (top < list.scrollTop) list.scrollTop = top;
-    else if (top + HEIGHT > list.scrollTop + list.clientHeight)
-      list.scrollTop = top + HEIGHT - list.clientHeight;
+    if (first < 0 || !list) return;
+    const intoSight = () => {
+      const top = first * HEIGHT;
+      if (top < list.scrollTop) list.scrollTop = top;
+      else if (top + HEIGHT > list.scrollTop + list.clientHeight)
+        list.scrollTop = top + HEIGHT - list.clientHeight;
+    };
+    if (!list.contains(document.activeElement)) intoSight();
+    // What stands above the pile may need more room for what was just selected.
+    let height = list.clientHeight;
+    const watch = new ResizeObserver(() => {
+      if (list.clientHeight !== height) intoSight();
+      height = list.clientHeight;
+    });
+    watch.observe(list);
+    return () => watch.disconnect();
   }, [first, topmost]);
   return (
     <Box
