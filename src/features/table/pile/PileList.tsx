@@ -34,18 +34,17 @@ export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
     const list = frame.current;
     if (first < 0 || !list) return;
     const intoSight = () => {
+      const { activeElement } = document;
+      // Whoever works in the pile itself keeps what they are at.
+      if (list.contains(activeElement)) return activeElement!.scrollIntoView({ block: 'nearest' });
       const top = first * HEIGHT;
       if (top < list.scrollTop) list.scrollTop = top;
       else if (top + HEIGHT > list.scrollTop + list.clientHeight)
         list.scrollTop = top + HEIGHT - list.clientHeight;
     };
-    if (!list.contains(document.activeElement)) intoSight();
+    intoSight();
     // What stands above the pile may need more room for what was just selected.
-    let height = list.clientHeight;
-    const watch = new ResizeObserver(() => {
-      if (list.clientHeight !== height) intoSight();
-      height = list.clientHeight;
-    });
+    const watch = new ResizeObserver(intoSight);
     watch.observe(list);
     return () => watch.disconnect();
   }, [first, topmost]);
