@@ -28,6 +28,8 @@ export type Subset = (font: Uint8Array, glyphs: Iterable<number>) => Uint8Array 
 // hb-subset.h: flags, sets, and who owns memory.
 const NO_HINTING = 0x1;
 const RETAIN_GIDS = 0x2;
+// The box for what a font lacks is printed as it is seen.
+const NOTDEF_OUTLINE = 0x40;
 const NO_LAYOUT_CLOSURE = 0x200;
 const DROP_TABLES = 3;
 const WRITABLE = 2;
@@ -50,7 +52,7 @@ export async function openSubset(wasm: BufferSource): Promise<Subset> {
       for (const glyph of glyphs) hb.hb_set_add(wanted, glyph);
       const dropped = hb.hb_subset_input_set(input, DROP_TABLES);
       for (const name of LAYOUT) hb.hb_set_add(dropped, tag(name));
-      hb.hb_subset_input_set_flags(input, NO_HINTING | RETAIN_GIDS | NO_LAYOUT_CLOSURE);
+      hb.hb_subset_input_set_flags(input, NO_HINTING | RETAIN_GIDS | NOTDEF_OUTLINE | NO_LAYOUT_CLOSURE);
       hb.hb_subset_input_pin_all_axes_to_default(input, face);
       const cut = hb.hb_subset_or_fail(face, input);
       if (!cut) return null;
