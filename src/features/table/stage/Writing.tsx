@@ -1,7 +1,7 @@
 'use client';
 /** Typing on the page: the words themselves are drawn as always; a hidden field takes the keys, a caret shows where. */
 import {
-  useEffect,
+  useLayoutEffect,
   useMemo,
   useRef,
   type MouseEvent as ReactMouseEvent,
@@ -45,7 +45,8 @@ export function Writing({ id }: { id: string }) {
   const setRange = (from: number, to: number) =>
     store.setState({ mode: { kind: 'write', id, range: [from, to] } });
 
-  useEffect(() => {
+  // Before the screen is painted: an input method wants a field for the very first key.
+  useLayoutEffect(() => {
     const area = field.current;
     const { mode } = store.getState();
     const [from, to] = (mode.kind === 'write' && mode.range) || [
