@@ -22,7 +22,13 @@ export function Stack({ title, more, full, onMore, children }: StackProps) {
   const add = () => {
     onMore();
     // What was added may lie below the edge of the panel.
-    requestAnimationFrame(() => section.current?.lastElementChild?.scrollIntoView({ block: 'nearest' }));
+    requestAnimationFrame(() => {
+      const panel = section.current?.closest('[data-about]');
+      const last = section.current?.lastElementChild;
+      if (!panel || !last) return;
+      const below = last.getBoundingClientRect().bottom - panel.getBoundingClientRect().bottom;
+      if (below > 0) panel.scrollTop += below;
+    });
   };
   return (
     <Box ref={section} component="section" aria-label={title} sx={{ gridColumn: '1 / -1' }}>
