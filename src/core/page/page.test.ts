@@ -177,6 +177,8 @@ describe('a photo behind each letter', () => {
     expect(next).toMatchObject({ photos: [{ window: WHOLE }, { window: nearer }, { window: WHOLE }] });
     const after = shownOn({ ...of, material: next }, { ...lit, typesetter });
     expect(after.map((one) => one!.window.zoom)).toEqual([1, 2, 1]);
+    // More letters than a piece may name photos for: those that share it change together, and none shows another.
+    expect(showing(of.material, 80, nearer, 90)).toMatchObject({ photos: [{ window: nearer }] });
   });
 });
 

@@ -38,16 +38,20 @@ export function shownOn(piece: Piece, tools: DrawingTools): (Shown | null)[] {
   });
 }
 
-/** The material with another window in one of its `parts` places; letters that shared a photo then each have their own. */
+/**
+ * The material with another window in one of its `parts` places. Letters that shared a photo then each have their own, up to
+ * as many as a piece may name; of more, those that share it change together.
+ */
 export function showing(material: Material, part: number, window: Window, parts: number): Material {
   if (isPicture(material)) return { ...material, window };
   if (material.kind !== 'photos') return material;
-  const many = Math.max(parts, material.photos.length);
+  const { length } = material.photos;
+  const many = parts > MOST_LETTER_PHOTOS ? length : Math.max(parts, length);
   return {
     ...material,
-    photos: Array.from({ length: Math.min(many, MOST_LETTER_PHOTOS) }, (_, i) => {
-      const photo = material.photos[i % material.photos.length]!;
-      return { ...photo, window: { ...(i === part ? window : photo.window) } };
+    photos: Array.from({ length: many }, (_, i) => {
+      const photo = material.photos[i % length]!;
+      return { ...photo, window: { ...(i === part % many ? window : photo.window) } };
     }),
   };
 }
