@@ -12,7 +12,7 @@ import { matchPieces } from '@/core/project/edits/match';
 import { perform, startHistory } from '@/core/project/history';
 import type { Project } from '@/core/project/model';
 import { nodeTypesetter } from '../../../scripts/node/platform';
-import { inkPiece, laid } from '../../../scripts/testing/samples';
+import { assetOf, inkPiece, laid, quarters } from '../../../scripts/testing/samples';
 
 describe('over several pieces', () => {
   const row = (...colours: string[]) =>
@@ -57,7 +57,8 @@ test('recolouring is taken over: all of it by the same picture, by another what 
     ...inkPiece(id, 0, 0, 50, 50),
     material: { kind: 'art', asset: asset.repeat(64) },
   });
-  let project = laid([art('a', '1'), art('b', '1'), art('c', '2')]);
+  const known = ['1', '2'].map((sha) => assetOf(quarters(50, 50), 50, 50, { sha: sha.repeat(64) }));
+  let project = laid([art('a', '1'), art('b', '1'), art('c', '2')], known);
   const page = () => project.surfaces[0]!;
   const like = (ink: string) => ({ how: 'ink' as const, ink });
   const dyes = [

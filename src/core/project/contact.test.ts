@@ -1,7 +1,7 @@
 import { nodeTypesetter } from '../../../scripts/node/platform';
 import { takenInWords } from '@/core/photos/when';
 import { contactSheets, shortened } from '@/core/project/contact';
-import { MOST_PIECES, MOST_SURFACES, pastLimits } from '@/core/project/file';
+import { MOST_PIECES, MOST_SURFACES, pastLimits } from '@/core/project/schema';
 import { newLayout } from '@/core/project/model';
 import type { Asset } from '@/core/picture/asset';
 import type { Typesetter } from '@/core/text/typesetter';

@@ -1,7 +1,9 @@
 /** What was done to a project, so that it can be undone by name: immer patches in a row, and where in the row we are. */
-import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
+import { applyPatches, enablePatches, produce, produceWithPatches, type Draft, type Patch } from 'immer';
 import type { Edit } from '@/core/project/edits/edit';
-import type { Project } from '@/core/project/model';
+import type { Project, Surface } from '@/core/project/model';
+import { Refused, stopsOf } from '@/core/project/sound';
+import { tidied } from '@/core/project/tree';
 
 enablePatches();
 
@@ -30,9 +32,75 @@ export const MERGE_WITHIN = 1200;
 
 export const startHistory = (project: Project): History => ({ project, steps: [], done: 0, forgotten: 0 });
 
-/** Does an edit at the time `now` (milliseconds). An edit that changes nothing leaves no step. */
+/**
+ * Brings numbers that an edit drove past the limits of a file back to them, and groups that it tore apart together. Throws
+ * `Refused` if no file would take the rest.
+ */
+function within(before: Project, made: Project): Made {
+  const stops = stopsOf(before, made);
+  const limited = produceWithPatches(made, (draft) => {
+    for (const { path, value } of stops) {
+      const holder = path
+        .slice(0, -1)
+        .reduce<unknown>((part, step) => (part as Record<string, unknown>)[step], draft);
+      (holder as Record<string, unknown>)[path.at(-1)!] = value;
+    }
+  });
+  const pages = limited[0].surfaces.map((page, i) =>
+    regrouped(before.surfaces[i], page) ? tidied(page) : page,
+  );
+  if (pages.every((page, i) => page === limited[0].surfaces[i])) return limited;
+  return then(
+    limited,
+    produceWithPatches(limited[0], (draft) => {
+      pages.forEach((page, i) => {
+        if (page !== limited[0].surfaces[i]) draft.surfaces[i] = page as Draft<Surface>;
+      });
+    }),
+  );
+}
+
+type Made = readonly [Project, Patch[], Patch[]];
+
+const then = ([, patches, inverse]: Made, [project, more, undoing]: Made): Made => [
+  project,
+  [...patches, ...more],
+  [...undoing, ...inverse],
+];
+
+/** Whether other pieces, in another order or other groups, lie on a page: what moves only is the same. */
+const regrouped = (before: Surface | undefined, after: Surface): boolean =>
+  before !== after &&
+  (before?.groups !== after.groups ||
+    before.pile.length !== after.pile.length ||
+    after.pile.some(
+      (piece, i) => piece.id !== before.pile[i]!.id || piece.groups !== before.pile[i]!.groups,
+    ));
+
+function changed(before: Project, edit: Edit): Made {
+  const made = produceWithPatches(before, (draft) => edit.apply(draft));
+  return made[0] === before ? made : then(made, within(before, made[0]));
+}
+
+/** What a project would be after an edit; null for an edit that cannot be done. */
+export function lookAhead(project: Project, edit: Edit): Project | null {
+  try {
+    return within(
+      project,
+      produce(project, (draft) => edit.apply(draft)),
+    )[0];
+  } catch (error) {
+    if (error instanceof Refused) return null;
+    throw error;
+  }
+}
+
+/**
+ * Does an edit at the time `now` (milliseconds). An edit that changes nothing leaves no step; one whose outcome a file
+ * would not take throws `Refused`, and nothing was done.
+ */
 export function perform(history: History, edit: Edit, now: number): History {
-  const [project, patches, inverse] = produceWithPatches(history.project, (draft) => edit.apply(draft));
+  const [project, patches, inverse] = changed(history.project, edit);
   if (patches.length === 0) return history;
   const past = history.steps.slice(0, history.done);
   const last = past[past.length - 1];
@@ -60,7 +128,7 @@ const joined = (step: Step, patches: Patch[], inverse: Patch[]): Step => ({
 export function amend(history: History, edit: Edit): History {
   const last = history.steps.at(-1);
   if (!last || history.done < history.steps.length) return history;
-  const [project, patches, inverse] = produceWithPatches(history.project, (draft) => edit.apply(draft));
+  const [project, patches, inverse] = changed(history.project, edit);
   if (patches.length === 0) return history;
   return { ...history, project, steps: [...history.steps.slice(0, -1), joined(last, patches, inverse)] };
 }

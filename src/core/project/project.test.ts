@@ -52,13 +52,13 @@ import {
 const asset = assetOf(quarters(600, 400), 600, 400);
 
 /** Any edit that could be done to this project, by a number from chance. */
-function someEdit(of: Project, dice: number): Edit {
+function someEdit(of: Project, dice: number, turn: number): Edit {
   const surface = of.surfaces[0]!;
   const pick = surface.pile[dice % Math.max(1, surface.pile.length)];
-  const fresh = inkPiece(`p${dice}`, dice % 300, dice % 200);
+  const fresh = inkPiece(`p${turn}`, dice % 300, dice % 200);
   const choices: Edit[] = [
     layPieces(surface.id, [fresh]),
-    layBackground(surface.id, backgroundPiece(`b${dice}`, asset, surface), [asset]),
+    layBackground(surface.id, backgroundPiece(`b${turn}`, asset, surface), [asset]),
     retitle(`Title ${dice}`),
     changeLight(surface.id, { direction: dice % 360 }),
     gather('photos', [asset]),
@@ -95,7 +95,7 @@ function someEdit(of: Project, dice: number): Edit {
 
 const run = (dice: readonly number[], apart: number): History =>
   dice.reduce(
-    (history, die, i) => perform(history, someEdit(history.project, die), i * apart),
+    (history, die, i) => perform(history, someEdit(history.project, die, i), i * apart),
     startHistory(project()),
   );
 
@@ -270,33 +270,48 @@ describe('project.json', () => {
       spoil((file) => delete (file as Partial<typeof file>).version),
       /does not say which version/,
     ],
+  ])('refuses a file that is %s, and says so', (_, json, message) => {
+    const read = readProject(json);
+    expect(read.ok ? '' : read.message).toMatch(message);
+  });
+
+  test.each([
     [
       'an unknown material',
       spoil((file) => ((file.project.surfaces[0]!.pile[0]!.material as { kind: string }).kind = 'glitter')),
-      /material this version does not know/,
+      /“photo” on “Page 1”: what it is made of is a material this version does not know. It was set aside/,
     ],
     [
       'a number out of range',
       spoil((file) => (file.project.surfaces[0]!.pile[0]!.placement.width = -3)),
-      /damaged: .*width/,
+      /“photo” on “Page 1”: its width would be -3: 1 is the least. It was brought within the limit/,
     ],
     [
       'a text where a number belongs',
       spoil((file) => ((file.project.surfaces[0]! as unknown as { width: string }).width = '12')),
-      /damaged/,
+      /“Page 1”: its width cannot be read. It is as in a new project now/,
     ],
     [
       'a picture under a wrong name',
       spoil((file) => (file.project.assets = { ['0'.repeat(64)]: asset })),
-      /list of pictures is damaged/,
+      /The picture of “photo” on “Page 1” is not known. It was set aside/,
     ],
     [
       'an unreadable cut',
       spoil((file) => ((file.project.surfaces[0]!.pile[0]!.outline as { data: string }).data = 'M0 0A9 9')),
-      /damaged/,
+      /“photo” on “Page 1”: its cut cannot be read. It was set aside/,
     ],
-  ])('refuses a file that is %s, and says so', (_, json, message) => {
+    [
+      'the same piece twice',
+      spoil((file) => file.project.surfaces[0]!.pile.push(file.project.surfaces[0]!.pile[1]!)),
+      /“words” on “Page 1” is there twice. The second was set aside/,
+    ],
+  ])('opens a file that holds %s: the rest is there, and what was done is told', (_, json, told) => {
     const read = readProject(json);
-    expect(read.ok ? '' : read.message).toMatch(message);
+    if (!read.ok) throw new Error(read.message);
+    expect(read.mended?.join(' ')).toMatch(told);
+    expect(read.value.surfaces[0]!.pile.length).toBeGreaterThanOrEqual(2);
+    // What was opened can be kept and opened again, with nothing more to tell.
+    expect(readProject(writeProject(read.value))).toEqual({ ok: true, value: read.value });
   });
 });

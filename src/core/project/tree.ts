@@ -66,6 +66,14 @@ export function flatten(nodes: readonly Node[]): Piled {
   return { pile, groups };
 }
 
+/** The page with its groups lying together and no empty ones: itself, if that is how it is. */
+export function tidied<P extends Piled>(page: P): P {
+  const { pile, groups } = flatten(treeOf(page));
+  const same = <T>(a: readonly T[], b: readonly T[]) =>
+    a.length === b.length && a.every((one, i) => one === b[i]);
+  return same(pile, page.pile) && same(groups, page.groups) ? page : { ...page, pile, groups };
+}
+
 /** The nodes lying side by side in a group, or on the bare page for null; empty if there is no such group. */
 export function childrenOf(nodes: readonly Node[], group: string | null): readonly Node[] {
   if (group === null) return nodes;

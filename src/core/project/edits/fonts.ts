@@ -3,7 +3,7 @@ import type { Size } from '@/core/geometry/box';
 import { wantedSize } from '@/core/piece/outline/glyphs';
 import { together, type Edit } from '@/core/project/edits/edit';
 import { writeWords } from '@/core/project/edits/make';
-import { MOST_FONTS } from '@/core/project/file';
+import { MOST_FONTS } from '@/core/project/schema';
 import type { FontFile, Project } from '@/core/project/model';
 import { isLetteredIn } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';

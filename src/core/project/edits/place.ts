@@ -15,6 +15,7 @@ import {
   type Similarity,
 } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
+import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/text/style';
 
 /** Moves pieces by points right and down. */
 export const movePieces = (surfaceId: string, pieces: readonly Piece[], dx: number, dy: number): Edit =>
@@ -121,24 +122,48 @@ export const setEach = (
         placement.turn = normalTurn(value);
         return;
       }
-      const scale = value / placement[what];
+      const scale = lettersAllow(draft, value / placement[what]);
       placement.width *= scale;
       placement.height *= scale;
       if (draft.outline.kind === 'glyphs') scaleContents(draft, scale);
     },
   );
 
-/** Resizes written words with their letters: `scale` is the new size over the old. */
-export const scaleWords = (surfaceId: string, piece: Piece, to: Placement): Edit => ({
-  ...placePiece(surfaceId, piece, 'resize', to),
-  apply(project) {
-    placePiece(surfaceId, piece, 'resize', to).apply(project);
-    changePieces('', surfaceId, [piece.id], ({ outline }) => {
-      if (outline.kind === 'glyphs' && piece.outline.kind === 'glyphs')
-        outline.size = piece.outline.size * (to.width / piece.placement.width);
-    }).apply(project);
-  },
-});
+/** How far words can be scaled with their letters: these stop at the least and the largest letter size, and the box with them. */
+const lettersAllow = ({ outline }: Pick<Piece, 'outline'>, scale: number): number =>
+  outline.kind === 'glyphs'
+    ? Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale)) / outline.size
+    : scale;
+
+/** Resizes written words with their letters to the box `to`; where the letters stop, its corner that stayed stays. */
+export const scaleWords = (surfaceId: string, piece: Piece, to: Placement): Edit => {
+  const wished = to.width / piece.placement.width;
+  const scale = lettersAllow(piece, wished);
+  // Of the way the middle went, as much as the size: the corner opposite the hand does not move.
+  const gone = wished === 1 ? 1 : (scale - 1) / (wished - 1);
+  const { x, y, width, height } = piece.placement;
+  const stopped =
+    scale === wished
+      ? to
+      : {
+          ...to,
+          x: x + (to.x - x) * gone,
+          y: y + (to.y - y) * gone,
+          width: width * scale,
+          height: height * scale,
+        };
+  const place = placePiece(surfaceId, piece, 'resize', stopped);
+  return {
+    ...place,
+    apply(project) {
+      place.apply(project);
+      changePieces('', surfaceId, [piece.id], ({ outline }) => {
+        if (outline.kind === 'glyphs' && piece.outline.kind === 'glyphs')
+          outline.size = piece.outline.size * scale;
+      }).apply(project);
+    },
+  };
+};
 
 /** Exchanges left and right (`x`), or top and bottom (`y`), of pieces about the middle of their common box. */
 export const mirrorPieces = (surfaceId: string, pieces: readonly Piece[], axis: 'x' | 'y' = 'x'): Edit => {

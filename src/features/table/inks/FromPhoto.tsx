@@ -19,7 +19,7 @@ import { colourWords } from '@/core/supplies/colours';
 import type { NamedInk } from '@/core/supplies/model';
 import { plainName } from '@/core/project/create';
 import { recolour } from '@/core/project/edits/inks';
-import { perform } from '@/core/project/history';
+import { lookAhead } from '@/core/project/history';
 import { uses } from '@/core/project/model';
 import { inksIn, useInkSets } from '@/features/table/inks/useInks';
 import { smallPixels } from '@/features/table/room/colours';
@@ -134,7 +134,7 @@ export function FromPhoto({ used, readOnly }: { used: readonly UsedInk[]; readOn
       >
         {MATCHINGS.map((how) => {
           const edit = recolour(surfaceId, matchInks(used, colours, how, neutrals));
-          const shown = perform(history, edit, 0).project;
+          const shown = lookAhead(history.project, edit) ?? history.project;
           return (
             <ButtonBase
               key={how}

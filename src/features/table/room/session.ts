@@ -1,12 +1,12 @@
 /** One open project on the table: its history, what is selected, how it is looked at. */
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { pastLimits } from '@/core/project/file';
-import { amend, goTo, perform, redo, undo, type History } from '@/core/project/history';
+import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/core/project/history';
 import type { Area } from '@/core/dye/area';
 import type { Match } from '@/core/project/edits/match';
 import { NOTHING_DRAWN, type Drawing } from '@/features/table/room/drawing';
 import { screenZoom } from '@/features/table/room/screen';
 import type { Edit } from '@/core/project/edits/edit';
+import { Refused } from '@/core/project/sound';
 import type { Point } from '@/core/geometry/matrix';
 import type { Box } from '@/core/geometry/box';
 import type { Spot } from '@/core/geometry/knots';
@@ -234,22 +234,25 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       perform(edit) {
         const { history: before, readOnly: locked } = get();
         if (locked) return set({ tryout: null, snapped: [] });
-        const after = perform(before, edit, Date.now());
+        const after = orRefused(() => perform(before, edit, Date.now()));
+        if (after instanceof Refused)
+          return set({ tryout: null, snapped: [], refused: { why: after.message } });
         if (touchesLocked(before.project, after.project))
           return set({ tryout: null, snapped: [], touchedLocked: Date.now() });
-        const why = after === before ? null : pastLimits(after.project);
-        if (why) return set({ tryout: null, snapped: [], refused: { why } });
         set({ history: after, tryout: null, snapped: [], ...(after === before ? {} : { kept: null }) });
       },
       amend(edit) {
         const { history: before, readOnly: locked } = get();
-        const after = locked ? before : amend(before, edit);
+        const after = locked ? before : orRefused(() => amend(before, edit));
+        if (after instanceof Refused) return;
         if (after !== before && !touchesLocked(before.project, after.project))
           set({ history: after, kept: null });
       },
       tryOut(edit, snapped = []) {
         const { history: now, readOnly: locked } = get();
-        const tryout = edit && !locked ? perform(now, edit, 0).project : null;
+        const tryout = edit && !locked ? lookAhead(now.project, edit) : null;
+        // What cannot be done is not shown either: what was shown last stays.
+        if (edit && !tryout && !locked) return;
         if (tryout && touchesLocked(now.project, tryout)) return;
         set({ tryout, snapped: tryout ? snapped : [] });
       },
@@ -260,6 +263,16 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       set: (change) => set(change),
     };
   });
+}
+
+/** What was done, or why it was not. */
+function orRefused(act: () => History): History | Refused {
+  try {
+    return act();
+  } catch (error) {
+    if (error instanceof Refused) return error;
+    throw error;
+  }
 }
 
 /** Points are moved on through undo, as long as there is something to move. */

@@ -12,7 +12,7 @@ import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
 import { spacedGuides } from '@/core/page/guides';
 import { lockGuides, setGuides } from '@/core/project/edits/page';
-import { MOST_GUIDES } from '@/core/project/file';
+import { MOST_GUIDES } from '@/core/project/schema';
 import { surfaceOf, type Guide } from '@/core/project/model';
 import { formatLength, toPoints } from '@/core/units/lengths';
 import { FARTHEST, measureWithin, wholeWithin } from '@/features/table/about/measures';

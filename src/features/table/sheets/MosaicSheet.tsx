@@ -16,7 +16,7 @@ import { darksAndLights } from '@/core/mosaic/colours';
 import { fewestUses, MOST_CELLS_A_SIDE, MOST_MOSAIC_PHOTOS, plan, type Order } from '@/core/mosaic/plan';
 import type { Blend } from '@/core/picture/blend';
 import { layMosaic, USUAL_BLEND, USUAL_OPACITY, type Mosaic } from '@/core/project/edits/mosaic';
-import { perform } from '@/core/project/history';
+import { lookAhead } from '@/core/project/history';
 import { wholeUnits } from '@/core/project/tree';
 import { byTime } from '@/core/project/photos';
 import { formatLength, toPoints } from '@/core/units/lengths';
@@ -119,7 +119,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
     }, [ready, photos, means, parts, columns, rows, order, most, picture, blend, opacity, gap, area]),
   );
   const shown = useMemo(
-    () => mosaic && perform(session.history, layMosaic(session.surfaceId, mosaic, newId), 0).project,
+    () => mosaic && lookAhead(session.history.project, layMosaic(session.surfaceId, mosaic, newId)),
     [session, mosaic],
   );
   const lay = () => {

@@ -13,7 +13,7 @@ import Typography from '@mui/material/Typography';
 import { IconArrowsShuffle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { perform } from '@/core/project/history';
+import { lookAhead } from '@/core/project/history';
 import type { Asset } from '@/core/picture/asset';
 import type { Edit } from '@/core/project/edits/edit';
 import { fillPlaces } from '@/core/project/edits/photos';
@@ -103,7 +103,8 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
     [wish, which],
   );
   const shown = useMemo((): Shown[] => {
-    const asProject = (edit: Edit) => perform(session.history, edit, 0).project;
+    const asProject = (edit: Edit) =>
+      lookAhead(session.history.project, edit) ?? session.history.project;
     if (which === 'places')
       return wish.photos.length
         ? FILL_ORDERS.filter(

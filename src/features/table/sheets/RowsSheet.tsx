@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { sizeOfCells } from '@/core/page/arrange';
-import { MOST_REPEATED } from '@/core/project/file';
+import { MOST_REPEATED } from '@/core/project/schema';
 import type { Repeat } from '@/core/project/model';
 import { formatLength, formatSize, toPoints } from '@/core/units/lengths';
 import { FARTHEST, measureWithin, wholeWithin } from '@/features/table/about/measures';

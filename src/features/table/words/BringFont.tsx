@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { IconFileTypography } from '@tabler/icons-react';
 import { useRef, useState } from 'react';
 import { bringFonts } from '@/core/project/edits/fonts';
-import { LARGEST_FONT, LONGEST_FONT_NAME } from '@/core/project/file';
+import { LARGEST_FONT, LONGEST_FONT_NAME } from '@/core/project/schema';
 import { ownFamily } from '@/core/text/families';
 import { lookAtFont, toldOf } from '@/core/text/own';
 import { useRoom } from '@/features/table/room/context';

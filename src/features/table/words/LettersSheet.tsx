@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { IconArrowsShuffle } from '@tabler/icons-react';
 import { useEffect, useRef, useState } from 'react';
 import { layLetters } from '@/core/project/edits/letters';
-import { MOST_LAID_LETTERS } from '@/core/project/file';
+import { MOST_LAID_LETTERS } from '@/core/project/schema';
 import { lackedBy } from '@/core/project/letters';
 import type { LaidLetters } from '@/core/project/model';
 import { FAMILIES } from '@/core/text/families';

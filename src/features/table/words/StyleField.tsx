@@ -2,7 +2,7 @@
 /** Text styles: a way of writing under a name, given to others, changed once for all that is written in it. */
 import Box from '@mui/material/Box';
 import type { Piece } from '@/core/piece/piece';
-import { MOST_STYLES } from '@/core/project/file';
+import { MOST_STYLES } from '@/core/project/schema';
 import { changePieces } from '@/core/project/edits/edit';
 import {
   changeStyle,

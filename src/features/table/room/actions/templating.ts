@@ -16,7 +16,7 @@ import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { hidePieces } from '@/core/project/edits/place';
 import { layPieces } from '@/core/project/edits/pile';
-import { MOST_PIECES } from '@/core/project/file';
+import { MOST_PIECES } from '@/core/project/schema';
 import type { Group } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { newId } from '@/features/shared/ids';

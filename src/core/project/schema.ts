@@ -1,0 +1,232 @@
+/** The schemas a project passes at every door, and the limits they hold it to. */
+import { array, boolean, lazy, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { HEX_COLOUR } from '@/core/color/hex';
+import { EXTENSIONS, MOST_HOLES, MOST_PIXELS, type AssetType } from '@/core/picture/asset';
+import { finishSchema } from '@/core/piece/finish';
+import { HIGHEST_LIFT, lightSchema } from '@/core/piece/finish/lift';
+import { MATERIALS } from '@/core/piece/material';
+import { SHA256 } from '@/core/piece/material/picture';
+import { LIKENESS } from '@/core/photos/likeness';
+import { notesSchema } from '@/core/photos/notes';
+import { LOCAL_TIME } from '@/core/photos/when';
+import { isReadablePath } from '@/core/piece/outline/path';
+import { OUTLINES } from '@/core/piece/outline';
+import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
+import { FAR, placementSchema } from '@/core/piece/placement/placement';
+import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
+import { COMPARTMENTS, type Project } from '@/core/project/model';
+import { STYLE_KEYS, styleFields } from '@/core/text/style';
+import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
+
+export const MOST_PIECES = 5000;
+export const MOST_SURFACES = 400;
+/** Groups within groups. */
+export const DEEPEST_GROUP = 12;
+export const MOST_GUIDES = 400;
+/** Copies one way in rows and columns. */
+export const MOST_REPEATED = 500;
+export const MOST_ASSETS = 20_000;
+
+/** Why a project is more than a file takes, in words; null if it is not. */
+export function pastLimits({ surfaces }: Pick<Project, 'surfaces'>): string | null {
+  if (surfaces.length > MOST_SURFACES)
+    return `A project holds up to ${MOST_SURFACES} pages; that would make ${surfaces.length}. Nothing was changed.`;
+  const full = surfaces.find(({ pile }) => pile.length > MOST_PIECES);
+  return full
+    ? `A page holds up to ${MOST_PIECES} pieces; that would make ${full.pile.length}. Nothing was changed.`
+    : null;
+}
+
+/** Text styles, and fonts of one's own, that a project keeps. */
+export const MOST_STYLES = 200;
+export const MOST_FONTS = 200;
+export const LONGEST_FONT_NAME = 120;
+/** Bytes of a font file. */
+export const LARGEST_FONT = 40_000_000;
+/** Letters of an alphabet laid as one group. */
+export const MOST_LAID_LETTERS = 200;
+
+const pick = <T extends object, K extends keyof T>(of: T, keys: readonly K[]): Pick<T, K> =>
+  Object.fromEntries(keys.map((key) => [key, of[key]])) as Pick<T, K>;
+
+const id = string().min(1).max(80).required();
+const shas = array(string().matches(SHA256).required()).max(MOST_ASSETS).required();
+
+/** One schema of several, by the value's `kind`. */
+const oneOfKinds = (kinds: Record<string, { schema: ObjectSchema<AnyObject> }>, what: string) =>
+  lazy((value: { kind?: string } | undefined) => {
+    const known =
+      typeof value?.kind === 'string' && Object.hasOwn(kinds, value.kind) ? kinds[value.kind] : undefined;
+    return known
+      ? known.schema.required()
+      : object().test('kind', `\${path} is a ${what} this version does not know`, () => false);
+  });
+
+const within = number().min(-100).max(100).required();
+export const pieceSchema = object({
+  id,
+  name: string().max(400).defined(),
+  role: string()
+    .oneOf([...ROLES])
+    .required(),
+  material: oneOfKinds(MATERIALS, 'material'),
+  outline: oneOfKinds(OUTLINES, 'cut'),
+  finish: finishSchema.required(),
+  placement: placementSchema.required(),
+  groups: array(id).min(1).max(DEEPEST_GROUP),
+  look: string().min(1).max(80),
+  tucks: array(
+    object({
+      under: id,
+      x: within,
+      y: within,
+      slit: object({ ax: within, ay: within, bx: within, by: within })
+        .noUnknown()
+        .default(undefined)
+        .optional(),
+    })
+      .noUnknown()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_TUCKS),
+}).noUnknown();
+
+const far = number().min(-FAR).max(FAR).required();
+const guidesSchema = array(
+  object({
+    axis: string().oneOf(['x', 'y']).required(),
+    at: far,
+  })
+    .noUnknown()
+    .required(),
+)
+  .max(MOST_GUIDES)
+  .required();
+
+const count = number().integer().min(1).max(MOST_REPEATED).required();
+const lettersSchema = object({
+  text: string().max(MOST_LAID_LETTERS).required(),
+  alphabet: array(
+    object({
+      character: string().min(1).max(8).required(),
+      assets: array(string().matches(SHA256).required()).min(1).max(40).required(),
+    })
+      .noUnknown()
+      .required(),
+  )
+    .max(400)
+    .required(),
+  tallest: number().min(0.1).max(2880).required(),
+  height: number().min(1).max(2880).required(),
+  room: number().min(-288).max(288).required(),
+  family: styleFields.family.optional(),
+  hop: number().min(0).max(1).required(),
+  lean: number().min(0).max(90).required(),
+  seed: number().integer().min(0).max(1e9).required(),
+}).noUnknown();
+
+export const groupSchema = object({
+  id,
+  name: string().max(400).defined(),
+  repeat: object({ columns: count, rows: count, gapX: far, gapY: far, shift: far })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
+  letters: lettersSchema.default(undefined).optional(),
+}).noUnknown();
+
+const styleSchema = object({
+  id,
+  name: string().min(1).max(LONGEST_LOOK).required(),
+  ...pick(styleFields, STYLE_KEYS),
+  ink: string().matches(HEX_COLOUR).required(),
+}).noUnknown();
+
+const fontSchema = object({
+  sha: string().matches(SHA256).required(),
+  name: string().min(1).max(LONGEST_FONT_NAME).required(),
+  bytes: number().integer().min(1).max(LARGEST_FONT).required(),
+}).noUnknown();
+
+const side = number()
+  .min(SMALLEST_SIDE - 1e-6)
+  .max(LARGEST_SIDE + 1e-6)
+  .required();
+const margin = number().min(0).max(144).required();
+
+export const surfaceSchema = object({
+  id,
+  name: string().max(200).required(),
+  width: side,
+  height: side,
+  bleed: margin,
+  safe: margin,
+  ground: string().matches(HEX_COLOUR).required(),
+  light: lightSchema.required(),
+  pile: array(pieceSchema.required()).max(MOST_PIECES).required(),
+  groups: array(groupSchema.required()).max(MOST_PIECES).required(),
+  guides: guidesSchema,
+  locked: boolean().required(),
+}).noUnknown();
+
+const outlineData = string()
+  .max(200_000)
+  .test('outline', '${path} is not a readable outline', (data) => data === undefined || isReadablePath(data));
+
+export const assetSchema = object({
+  sha: string().matches(SHA256).required(),
+  type: string()
+    .oneOf(Object.keys(EXTENSIONS) as AssetType[])
+    .required(),
+  name: string().max(400).defined(),
+  bytes: number().integer().min(1).required(),
+  width: number().integer().min(1).required(),
+  height: number().integer().min(1).required(),
+  orientation: number().integer().min(1).max(8).required(),
+  ppi: number().min(1).max(10_000).required(),
+  taken: string().matches(LOCAL_TIME),
+  focus: object({ x: number().min(0).max(1).required(), y: number().min(0).max(1).required() })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
+  blur: number().min(0).max(1),
+  likeness: string().matches(LIKENESS),
+  notes: notesSchema.default(undefined).optional(),
+  cut: outlineData,
+  holes: array(outlineData.required()).max(MOST_HOLES),
+  lift: number().min(0).max(HIGHEST_LIFT),
+})
+  .noUnknown()
+  .test(
+    'pixels',
+    'a picture is larger than 200 million pixels',
+    (asset) => (asset.width ?? 0) * (asset.height ?? 0) <= MOST_PIXELS,
+  );
+
+export const projectSchema = object({
+  id,
+  title: string().max(200).defined(),
+  kind: string().oneOf(['layout']).required(),
+  unit: string().oneOf(['in', 'mm']).required(),
+  surfaces: array(surfaceSchema.required()).min(1).max(MOST_SURFACES).required(),
+  guides: guidesSchema,
+  guidesLocked: boolean().required(),
+  looks: array(
+    object({ id, name: string().min(1).max(LONGEST_LOOK).required(), finish: finishSchema.required() })
+      .noUnknown()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_LOOKS),
+  styles: array(styleSchema.required()).min(1).max(MOST_STYLES),
+  fonts: array(fontSchema.required()).min(1).max(MOST_FONTS),
+  assets: lazy((value: object | undefined) =>
+    object(Object.fromEntries(Object.keys(value ?? {}).map((sha) => [sha, assetSchema.required()])))
+      .test('names', 'the list of pictures is damaged', (assets) =>
+        Object.entries(assets ?? {}).every(([sha, asset]) => (asset as { sha?: string } | null)?.sha === sha),
+      )
+      .required(),
+  ),
+  ...Object.fromEntries(COMPARTMENTS.map((name) => [name, shas])),
+}).noUnknown();
