@@ -2,13 +2,13 @@
  * npm run render -- FILE.bellagraph --page 1 --format png|jpg|pdf|svg --ppi 300 --out FILE [--bleed] [--crop-marks]
  * Renders a page of a project file with the same core and outputs as the app.
  */
-import { readFile, writeFile } from 'node:fs/promises';
+import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { make, type Format } from '@/output/make';
-import { unpackProject } from '@/storage/project-file';
-import { nodeTypesetter, nodeWorkshop } from './node/platform';
+import { openedFile, typesetterOf } from './node/files';
+import { nodeWorkshop } from './node/platform';
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -32,16 +32,17 @@ const out = values.out ?? stop('Say where to write with --out FILE.');
 const ppi = Number(values.ppi);
 if (!(ppi >= 20 && ppi <= 1200)) stop('--ppi takes 20 to 1200.');
 if (!['png', 'jpg', 'pdf', 'svg'].includes(values.format)) stop('--format takes png, jpg, pdf or svg.');
-const opened = await unpackProject(new Uint8Array(await readFile(file)));
-const { project, assets } = opened.ok ? opened.value : stop(opened.message);
+const opened = await openedFile(file).catch((error: Error) => stop(error.message));
+const { project, bytes, mended } = opened;
+mended.forEach((line) => console.error(line));
 const surface = project.surfaces[Number(values.page) - 1] ?? stop(`There is no page ${values.page}.`);
-const typesetter = await nodeTypesetter();
+const typesetter = await typesetterOf(opened);
 const picture = drawSurface(surface, toolsFor(project, typesetter));
 const asset = (sha: string) => project.assets[sha]!;
 const made = await make(
   { ...picture, title: project.title },
   { format: values.format as Format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
-  nodeWorkshop(asset, (sha) => assets.get(sha)!, typesetter),
+  nodeWorkshop(asset, (sha) => bytes.get(sha)!, typesetter),
 );
 await writeFile(out, Buffer.concat(made.ok ? made.value : stop(made.message)));
 console.log(`${out}: page ${values.page} of “${project.title}”, ${values.format}`);

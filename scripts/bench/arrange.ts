@@ -6,7 +6,7 @@ import type { Browser, Page } from '@playwright/test';
 import { piecesAt } from '@/core/page/pick';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOf } from '@/core/piece/placement/placement';
-import { unpackProject } from '@/storage/project-file';
+import { openedFile } from '../node/files';
 import { random } from '@/core/random';
 import { nodeTypesetter } from '../node/platform';
 import { crowdedFile } from './crowded';
@@ -65,9 +65,7 @@ const untilShown = (page: Page, key: string): Promise<number> =>
 
 /** Which of 300 pieces lie under a spot, their transparent parts left out, in this process. */
 async function picking(note: Tools['note']): Promise<void> {
-  const opened = await unpackProject(new Uint8Array(await crowdedFile(300)));
-  if (!opened.ok) throw new Error(opened.message);
-  const { project } = opened.value;
+  const { project } = await openedFile(await crowdedFile(300));
   const { pile, width, height } = project.surfaces[0]!;
   const tools = toolsFor(project, await nodeTypesetter());
   const next = random(300);

@@ -1,21 +1,16 @@
 /** A page as full as pages get: many small turned photos and papers with shadows and strokes. */
-import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { finishOf } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
-import { packProject, unpackProject } from '@/storage/project-file';
 import { random } from '@/core/random';
 import { CUTS } from '../testing/samples';
 import { ROOT } from '../node/platform';
+import { openedFile, packed } from '../node/files';
 
 export async function crowdedFile(count: number): Promise<Buffer> {
-  const opened = await unpackProject(
-    new Uint8Array(await readFile(join(ROOT, 'public/demo/saltmarsh-fly-in.bellagraph'))),
-  );
-  if (!opened.ok) throw new Error(opened.message);
-  const { project, assets } = opened.value;
+  const { project, bytes } = await openedFile(join(ROOT, 'public/demo/saltmarsh-fly-in.bellagraph'));
   const next = random(150);
   const [surface] = project.surfaces;
   const pile = Array.from({ length: count }, (_, i): Piece => {
@@ -49,9 +44,8 @@ export async function crowdedFile(count: number): Promise<Buffer> {
       ...piece,
       placement: { ...piece.placement, x: piece.placement.x + (piece.placement.x < 432 ? -150 : 150) },
     }));
-  const { parts } = await packProject(
+  return packed(
     { ...project, title: 'Crowded', surfaces: [{ ...surface!, pile: [...pushed, ...clear] }] },
-    async (sha) => assets.get(sha),
+    async (sha) => bytes.get(sha),
   );
-  return Buffer.concat(parts);
 }

@@ -12,7 +12,7 @@ import { TREATMENT_NAMES } from '@/core/treatment/kinds';
 import { paintTreatment } from '@/core/treatment/paint';
 import { Layer } from '@/core/treatment/treatment';
 import { make } from '@/output/make';
-import { unpackProject } from '@/storage/project-file';
+import { openedFile } from '../node/files';
 import { nodeTypesetter, nodeWorkshop } from '../node/platform';
 import { crowdedFile } from './crowded';
 import type { Tools } from './arrange';
@@ -79,12 +79,8 @@ async function templates(note: Tools['note']): Promise<void> {
 }
 
 async function shadows(note: Tools['note']): Promise<void> {
-  const opened = await unpackProject(new Uint8Array(await crowdedFile(150)));
-  if (!opened.ok) throw new Error(opened.message);
-  const { project, assets } = opened.value;
+  const { project, bytes } = await openedFile(await crowdedFile(150));
   const typesetter = await nodeTypesetter();
-  const bytes = new Map<string, Buffer>();
-  for (const [sha, blob] of assets) bytes.set(sha, Buffer.from(blob));
   const flat: Project = {
     ...project,
     surfaces: project.surfaces.map((surface) => ({

@@ -10,7 +10,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { CHROMIUM } from '../../playwright.config';
 import { ROOT } from '../node/platform';
-import { unpackProject } from '@/storage/project-file';
+import { openedFile } from '../node/files';
 import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
 import { cutting } from './cutting';
@@ -176,15 +176,13 @@ async function decodeAndEncode(
 }
 
 async function outputs(browser: Browser, which: { png: boolean; pdf: boolean }): Promise<void> {
-  const opened = await unpackProject(new Uint8Array(await readFile(DEMO)));
-  if (!opened.ok) throw new Error(opened.message);
-  const { project, assets } = opened.value;
+  const { project, bytes } = await openedFile(DEMO);
   const used = [
     ...new Set(
       project.surfaces[0]!.pile.flatMap(({ material }) => ('asset' in material ? [material.asset] : [])),
     ),
   ];
-  const files = used.map((sha) => assets.get(sha)!);
+  const files = used.map((sha) => bytes.get(sha)!);
   await withPage(browser, async (page) => {
     await openFile(page, DEMO);
     if (which.png) {

@@ -11,10 +11,10 @@ import { blurIn } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
 import { invert } from '@/core/geometry/matrix';
-import { packProject } from '@/storage/project-file';
 import { drawPieces, sheetOf } from '@/output/pixels/draw';
 import { fingerprint, isBuilt } from '../house/build';
 import { decode, node, nodeTypesetter, ROOT } from '../node/platform';
+import { packed } from '../node/files';
 import { withExif } from './photos/exif';
 import { demoProjects } from './layouts';
 import { DEMO_PHOTOS, type DemoPhoto } from './photos/photos';
@@ -158,9 +158,8 @@ async function build(): Promise<void> {
       drawing: () => undefined,
     });
     const preview = (canvas as unknown as Canvas).toBuffer('image/jpeg', 86);
-    const { parts } = await packProject(project, async (sha) => bytes.get(sha), preview);
     const file = `${project.id}.bellagraph`;
-    await writeFile(join(FOLDER, file), Buffer.concat(parts));
+    await writeFile(join(FOLDER, file), await packed(project, async (sha) => bytes.get(sha), preview));
     files.push(file);
     console.log(`Project ${file}`);
   }

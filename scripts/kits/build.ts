@@ -18,9 +18,9 @@ import { KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/m
 import type { Typesetter } from '@/core/text/typesetter';
 import { make } from '@/output/make';
 import { paintDrawing } from '@/output/pixels/draw';
-import { packProject } from '@/storage/project-file';
 import { fingerprint, isBuilt } from '../house/build';
 import { node, nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
+import { packed } from '../node/files';
 import { byHand } from './icons/pen';
 import { inkFinder, type HouseKit } from './kit';
 import { HOUSE_KITS } from './kits';
@@ -162,8 +162,7 @@ class Stock {
     );
     if (!made.ok) throw new Error(made.message);
     const preview = Buffer.concat(made.value);
-    const { parts } = await packProject(project, async (sha) => this.bytes.get(sha), preview);
-    const file = Buffer.concat(parts);
+    const file = await packed(project, async (sha) => this.bytes.get(sha), preview);
     const path = `${this.kit.id}/${kind}-${slug(project.title)}`;
     await writeFile(join(FOLDER, `${path}.bellagraph`), file);
     await writeFile(join(FOLDER, `${path}.small.jpg`), preview);

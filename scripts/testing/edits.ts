@@ -25,6 +25,7 @@ import * as repeat from '@/core/project/edits/repeat';
 import * as styles from '@/core/project/edits/styles';
 import * as tone from '@/core/project/edits/tone';
 import { newSurface, type Project } from '@/core/project/model';
+import { Chance } from './chance';
 import { nodeTypesetter } from '../node/platform';
 import { assetOf, CUTS, inkPiece, laid, photoOf, project, quarters, wordsOf } from './samples';
 

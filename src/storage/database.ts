@@ -1,5 +1,5 @@
 /** The browser's own store. Pictures are kept by the SHA-256 of their bytes, once for all projects. */
-import Dexie, { type EntityTable, type Table } from 'dexie';
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Asset } from '@/core/picture/asset';
 import type { Step } from '@/core/project/history';
 import type { Kit, Supply } from '@/core/supplies/model';
@@ -15,13 +15,33 @@ export interface ProjectRow {
   edited: number;
   /** Set while the project waits to be thrown away for good. */
   deleted?: number;
-  /** The project as it was when `snapshotAt` steps were done; the journal leads on from there. */
-  snapshot: Project;
   /** Of the file format the snapshot is written in; 1 if it does not say. */
   version?: number;
+  /** How many steps were done when the snapshot was taken; the journal leads on from there. */
   snapshotAt: number;
   /** Steps done, counted from the project's first. */
   done: number;
+  /** SHA-256 of every picture and font that the snapshot or a step of the journal names. */
+  files: string[];
+  /** Steps that were done when it was last saved as a file. */
+  backedUp?: number;
+  /** Names the room that writes it: what another room has opened since is not written over. */
+  holder?: string;
+}
+
+/** By itself, so that projects can be listed without being read. */
+export interface SnapshotRow {
+  id: string;
+  project: Project;
+}
+
+/** A project as it was before something in it was set aside: nothing is thrown away that may be read again one day. */
+export interface OriginalRow {
+  id?: number;
+  project: string;
+  row: ProjectRow;
+  snapshot: unknown;
+  journal: JournalRow[];
 }
 
 export interface JournalRow {
@@ -29,6 +49,8 @@ export interface JournalRow {
   /** Which step, counted from the project's first. */
   index: number;
   step: Step;
+  /** Of the file format its patches are written for; not known of rows from before it was noted. */
+  version?: number;
 }
 
 export interface AssetRow {
@@ -64,6 +86,8 @@ export interface SettingRow {
 
 class Database extends Dexie {
   declare projects: EntityTable<ProjectRow, 'id'>;
+  declare snapshots: EntityTable<SnapshotRow, 'id'>;
+  declare originals: EntityTable<OriginalRow, 'id'>;
   declare journal: Table<JournalRow, [string, number]>;
   declare assets: EntityTable<AssetRow, 'sha'>;
   declare proxies: Table<ProxyRow, [string, ProxyLevel]>;
@@ -83,13 +107,39 @@ class Database extends Dexie {
       settings: 'key',
     });
     this.version(2).stores({ supplies: 'id, kit, asset.sha', kits: 'id' });
+    this.version(STORE_VERSION)
+      .stores({ projects: 'id, edited, *files', snapshots: 'id', originals: '++id, project' })
+      .upgrade(apart);
+    this.on('ready', () => {
+      // Dexie opens a store of a newer program without a word; IndexedDB counts ten to each of Dexie's versions.
+      if (this.backendDB().version > 10 * STORE_VERSION) throw new NewerStore();
+    });
   }
 }
 
-export const database = new Database();
+/** Raised whenever the tables change. */
+const STORE_VERSION = 3;
 
-/** Whether an error says that there is no room left. */
-export const isFull = (error: unknown): boolean => {
-  const names = [error, (error as { inner?: unknown })?.inner].map((e) => (e as Error)?.name ?? '');
-  return names.some((name) => name === 'QuotaExceededError');
-};
+class NewerStore extends Error {
+  override name = 'NewerStoreError';
+}
+
+/** 3: snapshots lie apart from what is listed, and every project says which files it names. */
+async function apart(transaction: Transaction): Promise<void> {
+  const [projects, snapshots, journal] = ['projects', 'snapshots', 'journal'].map((name) =>
+    transaction.table(name),
+  );
+  for (const id of await projects!.toCollection().primaryKeys()) {
+    const { snapshot, ...row } = await projects!.get(id);
+    const steps = await journal!.where('[project+index]').between([id, -Infinity], [id, Infinity]).toArray();
+    await snapshots!.put({ id, project: snapshot });
+    await projects!.put({ ...row, files: shasIn([snapshot, steps]) });
+  }
+}
+
+/** Every SHA-256 that stands anywhere in a value: what may be a file's name. */
+export const shasIn = (value: unknown): string[] => [
+  ...new Set(JSON.stringify(value)?.match(/[0-9a-f]{64}/g)),
+];
+
+export const database = new Database();

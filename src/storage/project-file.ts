@@ -1,154 +1,217 @@
 /** `.bellagraph` files: a zip of project.json, the pictures under assets/, and a preview. See docs/file-format.md. */
-import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough, type UnzipFileInfo } from 'fflate';
+import {
+  BlobReader,
+  BlobWriter,
+  configure,
+  TextReader,
+  TextWriter,
+  Uint8ArrayWriter,
+  ZipReader,
+  ZipWriter,
+  type FileEntry,
+} from '@zip.js/zip.js';
 import { EXTENSIONS, type Asset } from '@/core/picture/asset';
+import { readHeader } from '@/core/pixels/header';
 import { readProject, writeProject } from '@/core/project/file';
-import { uses, type FontFile, type Project } from '@/core/project/model';
+import type { FontFile, Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
+import { sha256 } from '@/core/sha';
+
+configure({ useWebWorkers: false });
 
 export const FILE_ENDING = '.bellagraph';
 export const FILE_MIME = 'application/vnd.bellagraph+zip';
 
 const MEGABYTE = 2 ** 20;
-/** What the unpacked file may take up at most. */
-export const MOST_UNPACKED = 4096 * MEGABYTE;
-const MOST_PROJECT = 64 * MEGABYTE;
-const MOST_ENTRIES = 20_100;
+const GIGABYTE = 2 ** 30;
+/** What a file holds at most, unpacked; whoever packs keeps to it as well. */
+export const LIMITS = { unpacked: 16 * GIGABYTE, project: 256 * MEGABYTE, entries: 20_500 };
 
 export interface OpenedFile {
   project: Project;
   /** By SHA-256; checked against their names. */
-  assets: Map<string, Uint8Array>;
-  fonts: Map<string, Uint8Array>;
-  preview?: Uint8Array;
+  assets: Map<string, Blob>;
+  fonts: Map<string, Blob>;
+  preview?: Blob;
+  /** What of it could not be read as it was written, a sentence each. */
+  mended: string[];
 }
 
 const fontPath = ({ sha }: FontFile): string => `fonts/${sha}.ttf`;
 
 export const assetPath = (asset: Asset): string => `assets/${asset.sha}.${EXTENSIONS[asset.type]}`;
 
-export async function sha256(bytes: Uint8Array): Promise<string> {
-  const digest = await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>);
-  return Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('');
+export interface PackedFile {
+  blob: Blob;
+  /** What no bytes were found of; the file is without it. */
+  missing: { name: string }[];
 }
 
-/** Packs a project; `bytesOf` fetches a picture's bytes, and one that is missing is left out and named in the answer. */
+const asBlob = (bytes: Uint8Array | Blob): Blob =>
+  bytes instanceof Blob ? bytes : new Blob([bytes as Uint8Array<ArrayBuffer>]);
+
+/**
+ * Packs a project; `bytesOf` fetches a file's bytes by SHA-256, and one that is missing is left out and named in the answer.
+ * Says in words why no file is made: it would be larger than what is opened again.
+ */
 export async function packProject(
   project: Project,
-  bytesOf: (sha: string) => Promise<Uint8Array | undefined>,
-  preview?: Uint8Array,
-): Promise<{ parts: Uint8Array[]; missing: { name: string }[] }> {
-  const parts: Uint8Array[] = [];
-  const zip = new Zip((error, chunk) => {
-    if (error) throw error;
-    parts.push(chunk);
-  });
-  const add = (entry: ZipPassThrough, bytes: Uint8Array) => {
+  bytesOf: (sha: string) => Promise<Uint8Array | Blob | undefined>,
+  preview?: Uint8Array | Blob,
+  limits: typeof LIMITS = LIMITS,
+): Promise<Result<PackedFile>> {
+  const json = writeProject(project);
+  const files: [string, { sha: string; name: string; bytes: number }][] = [
+    ...Object.values(project.assets).map((asset) => [assetPath(asset), asset] as [string, Asset]),
+    ...(project.fonts ?? []).map((font) => [fontPath(font), font] as [string, FontFile]),
+  ];
+  const size = json.length + files.reduce((sum, [, { bytes }]) => sum + bytes, 0);
+  if (json.length > limits.project || size > limits.unpacked || files.length + 2 > limits.entries)
+    return fail(
+      `“${project.title}” would make a file of ${inGigabytes(size)} with ${files.length} pictures and fonts. Up to ${inGigabytes(limits.unpacked)} and ${limits.entries} can be opened again, so no file was made. Put pictures away that are not used, or save its pages as two projects.`,
+    );
+  const zip = new ZipWriter(new BlobWriter(FILE_MIME), {
     // Zip dates begin in 1980; a fixed one makes equal projects equal files.
-    entry.mtime = '2020-01-01T00:00:00';
-    zip.add(entry);
-    entry.push(bytes, true);
-  };
-  add(
-    new ZipDeflate('project.json', { level: 6 }) as unknown as ZipPassThrough,
-    strToU8(writeProject(project)),
-  );
-  if (preview) add(new ZipPassThrough('preview.jpg'), preview);
+    lastModDate: new Date(2020, 0, 1),
+    extendedTimestamp: false,
+    // Zip64 only where it is needed: a file over 4 GB.
+    keepOrder: true,
+  });
+  await zip.add('project.json', new TextReader(json), { level: 6 });
+  if (preview) await zip.add('preview.jpg', new BlobReader(asBlob(preview)), { level: 0 });
   const missing: { name: string }[] = [];
-  for (const asset of Object.values(project.assets)) {
-    const bytes = await bytesOf(asset.sha);
-    if (bytes) add(new ZipPassThrough(assetPath(asset)), bytes);
-    else missing.push(asset);
+  for (const [path, file] of files) {
+    const bytes = await bytesOf(file.sha);
+    if (bytes) await zip.add(path, new BlobReader(asBlob(bytes)), { level: 0 });
+    else missing.push(file);
   }
-  for (const font of project.fonts ?? []) {
-    const bytes = await bytesOf(font.sha);
-    if (bytes) add(new ZipPassThrough(fontPath(font)), bytes);
-    else missing.push(font);
-  }
-  zip.end();
-  return { parts, missing };
+  return ok({ blob: await zip.close(), missing });
 }
 
-/** Opens a file's bytes, or says why it is refused. Nothing outside the answer is touched. */
-export async function unpackProject(file: Uint8Array): Promise<Result<OpenedFile>> {
-  if (file.length === 0) return fail('This file is empty.');
-  const entries = listEntries(file);
-  if (!entries.ok) return entries;
-  const refused = refuseEntries(entries.value);
-  if (refused) return fail(refused);
-  let content: Record<string, Uint8Array>;
+const inGigabytes = (bytes: number): string =>
+  bytes < GIGABYTE ? `${Math.ceil(bytes / MEGABYTE)} MB` : `${(bytes / GIGABYTE).toFixed(1)} GB`;
+
+/** Reads one entry and holds it to its checksum (CRC-32); null if it is not what was packed. */
+const read = <T>(entry: FileEntry, writer: new () => unknown): Promise<T | null> =>
+  entry.getData(new writer() as never, { checkSignature: true }).then(
+    (data) => data as T,
+    () => null,
+  );
+
+/**
+ * Opens a file, or says why it is refused. A picture or font in it that is missing or damaged is left out and told of.
+ * Nothing outside the answer is touched.
+ */
+export async function unpackProject(given: Blob | Uint8Array): Promise<Result<OpenedFile>> {
+  const file = asBlob(given);
+  if (file.size === 0) return fail('This file is empty.');
+  const reader = new ZipReader(new BlobReader(file), { filenameValidation: 'tolerant' });
   try {
-    content = unzipSync(file, { filter: ({ name }) => isOurs(name) });
+    const entries = await listEntries(reader);
+    if (!entries.ok) return entries;
+    return await readEntries(entries.value);
   } catch {
     return fail('This file is damaged: it cannot be unpacked. Nothing was changed.');
+  } finally {
+    await reader.close().catch(() => {});
   }
-  const json = content['project.json'];
-  if (!json) return fail('This is not a Bellagraph file: it holds no project.');
-  const read = readProject(strFromU8(json));
-  if (!read.ok) return read;
-  const assets = new Map<string, Uint8Array>();
-  for (const asset of Object.values(read.value.assets)) {
-    const bytes = content[assetPath(asset)];
-    if (!bytes && !uses(read.value).has(asset.sha)) continue;
-    if (!bytes)
-      return fail(
-        `This file is damaged: the picture “${asset.name}” is missing from it. Nothing was changed.`,
-      );
-    if ((await sha256(bytes)) !== asset.sha)
-      return fail(
-        `This file is damaged: the picture “${asset.name}” does not match its name. Nothing was changed.`,
-      );
-    assets.set(asset.sha, bytes);
+}
+
+async function readEntries(entries: ReadonlyMap<string, FileEntry>): Promise<Result<OpenedFile>> {
+  const entry = entries.get('project.json');
+  if (!entry) return fail('This is not a Bellagraph file: it holds no project.');
+  const json = await read<string>(entry, TextWriter);
+  if (json === null)
+    return fail(
+      'This file is damaged: what it says of its pages is not what was written. Nothing was changed. Another copy of it may still be whole.',
+    );
+  const opened = readProject(json);
+  if (!opened.ok) return opened;
+  const mended = [...(opened.mended ?? [])];
+  const files = async (path: string, { sha, name }: { sha: string; name: string }, what: string) => {
+    const packed = entries.get(path);
+    const bytes = packed && (await read<Uint8Array<ArrayBuffer>>(packed, Uint8ArrayWriter));
+    if (bytes && (await sha256(bytes)) === sha) return bytes;
+    mended.push(
+      `The ${what} “${name}” is ${packed ? 'damaged in this file' : 'missing from this file'}. The rest was opened without it.`,
+    );
+    return null;
+  };
+  const assets = new Map<string, Blob>();
+  const facts: Record<string, Asset> = {};
+  for (const asset of Object.values(opened.value.assets)) {
+    const bytes = await files(assetPath(asset), asset, 'picture');
+    facts[asset.sha] = bytes ? asItIs(asset, bytes, mended) : asset;
+    if (bytes) assets.set(asset.sha, new Blob([bytes], { type: asset.type }));
   }
-  const fonts = new Map<string, Uint8Array>();
-  for (const font of read.value.fonts ?? []) {
-    const bytes = content[fontPath(font)];
-    // Words of a font that is not there are written in the plain family: the project can be opened without it.
-    if (!bytes) continue;
-    if ((await sha256(bytes)) !== font.sha)
-      return fail(
-        `This file is damaged: the font “${font.name}” does not match its name. Nothing was changed.`,
-      );
-    fonts.set(font.sha, bytes);
+  const fonts = new Map<string, Blob>();
+  for (const font of opened.value.fonts ?? []) {
+    const bytes = await files(fontPath(font), font, 'font');
+    if (bytes) fonts.set(font.sha, new Blob([bytes]));
   }
-  return ok({ project: read.value, assets, fonts, preview: content['preview.jpg'] });
+  const packed = entries.get('preview.jpg');
+  const preview = packed && (await read<Uint8Array<ArrayBuffer>>(packed, Uint8ArrayWriter));
+  return ok({
+    project: { ...opened.value, assets: facts },
+    assets,
+    fonts,
+    ...(preview ? { preview: new Blob([preview], { type: 'image/jpeg' }) } : {}),
+    mended,
+  });
+}
+
+/** What is known of a picture, with the size its own bytes state: a project that says otherwise is wrong. */
+function asItIs(asset: Asset, bytes: Uint8Array, mended: string[]): Asset {
+  if (asset.type === 'image/svg+xml' || asset.type === 'image/heic') return asset;
+  const header = readHeader(bytes);
+  if (!header.ok) return asset;
+  const { width, height } = header.value;
+  if (width === asset.width && height === asset.height) return asset;
+  mended.push(
+    `The picture “${asset.name}” is ${width} x ${height} pixels, not ${asset.width} x ${asset.height} as the project says. It is shown as it is.`,
+  );
+  return { ...asset, width, height };
 }
 
 const isOurs = (name: string): boolean =>
   /^(project\.json|preview\.jpg|fonts\/[0-9a-f]{64}\.ttf|assets\/[0-9a-f]{64}\.[a-z]{3,4})$/.test(name);
 
-/** The zip's table of contents, nothing unpacked. */
-function listEntries(file: Uint8Array): Result<UnzipFileInfo[]> {
-  const entries: UnzipFileInfo[] = [];
+/** The parts of ours by name, nothing unpacked; or why the file is refused. */
+async function listEntries(reader: ZipReader<unknown>): Promise<Result<Map<string, FileEntry>>> {
+  const ours = new Map<string, FileEntry>();
+  let total = 0;
+  let count = 0;
   try {
-    unzipSync(file, {
-      filter: (entry) => {
-        entries.push(entry);
-        return false;
-      },
-    });
+    for await (const entry of reader.getEntriesGenerator()) {
+      const refused = refuse(entry, (total += entry.uncompressedSize), (count += 1), ours);
+      if (refused) return fail(`This file was refused: ${refused}.`);
+      if (!entry.directory && isOurs(entry.filename)) ours.set(entry.filename, entry);
+    }
   } catch {
     return fail('This is not a Bellagraph file, or it is damaged: it is not a readable zip.');
   }
-  return ok(entries);
+  return ok(ours);
 }
 
-function refuseEntries(entries: readonly UnzipFileInfo[]): string | null {
-  const unsafe = entries.find(
-    ({ name }) => name.split(/[\\/]/).includes('..') || /^([\\/]|[a-z]:)/i.test(name),
-  );
-  if (unsafe)
-    return `This file was refused: it holds a name that points outside of it (“${unsafe.name.slice(0, 80)}”).`;
-  if (entries.length > MOST_ENTRIES)
-    return `This file was refused: it holds ${entries.length} parts; ${MOST_ENTRIES} is the most.`;
-  const total = entries.reduce((sum, entry) => sum + entry.originalSize, 0);
-  const limit = `${MOST_UNPACKED / MEGABYTE / 1024} GB`;
-  if (total > MOST_UNPACKED)
-    return `This file was refused: it says it unpacks to ${(total / 1024 / MEGABYTE).toFixed(1)} GB; ${limit} is the most.`;
-  const project = entries.find((entry) => entry.name === 'project.json');
-  if (project && project.originalSize > MOST_PROJECT)
-    return 'This file was refused: the project in it is larger than 64 MB.';
+function refuse(
+  {
+    filename,
+    uncompressedSize,
+    compressedSize,
+  }: { filename: string; uncompressedSize: number; compressedSize: number },
+  total: number,
+  count: number,
+  before: ReadonlyMap<string, unknown>,
+): string | null {
+  if (filename.split(/[\\/]/).includes('..') || /^([\\/]|[a-z]:)/i.test(filename))
+    return `it holds a name that points outside of it (“${filename.slice(0, 80)}”)`;
+  if (before.has(filename)) return `it holds “${filename}” twice`;
+  if (count > LIMITS.entries) return `it holds more than ${LIMITS.entries} parts`;
+  if (total > LIMITS.unpacked)
+    return `it says it unpacks to ${inGigabytes(total)} or more; ${inGigabytes(LIMITS.unpacked)} is the most`;
+  if (filename === 'project.json' && uncompressedSize > LIMITS.project)
+    return `the project in it is larger than ${inGigabytes(LIMITS.project)}`;
   // Deflate packs at most 1032 to 1 (RFC 1951): what claims more is not honest about its size.
-  if (entries.some((entry) => entry.originalSize > 1100 * entry.size + 1000))
-    return 'This file was refused: the sizes it states cannot be true.';
+  if (uncompressedSize > 1100 * compressedSize + 1000) return 'the sizes it states cannot be true';
   return null;
 }

@@ -2,7 +2,9 @@
 import { Dexie } from 'dexie';
 import { FILE_VERSION } from '@/core/project/model';
 import type { Project } from '@/core/project/model';
+import { lastCopied } from '@/storage/copied';
 import { database, type ProjectRow } from '@/storage/database';
+import { Newer } from '@/storage/trouble';
 
 /** Every step of one project, or those from `from` on. */
 export const journalOf = (id: string, from: number | typeof Dexie.minKey = Dexie.minKey) =>
@@ -11,11 +13,21 @@ export const journalOf = (id: string, from: number | typeof Dexie.minKey = Dexie
 /** A deleted project can be brought back for this long, milliseconds. */
 const KEEP_DELETED = 7 * 24 * 3600 * 1000;
 
-export type ProjectCard = Omit<ProjectRow, 'snapshot'>;
+export type ProjectCard = ProjectRow;
 
+/** The projects that are not deleted, last worked on first. */
 export async function listProjects(): Promise<ProjectCard[]> {
   const rows = await database.projects.orderBy('edited').reverse().toArray();
-  return rows.filter((row) => !row.deleted).map(({ snapshot: _, ...card }) => card);
+  return rows.filter((row) => !row.deleted);
+}
+
+/** Those that are, the last first, and until when each can be put back, milliseconds since 1970. */
+export async function listDeleted(): Promise<(ProjectCard & { until: number })[]> {
+  const rows = await database.projects.orderBy('edited').reverse().toArray();
+  return rows
+    .filter((row) => row.deleted)
+    .map((row) => ({ ...row, until: row.deleted! + KEEP_DELETED }))
+    .sort((a, b) => b.until - a.until);
 }
 
 /** A project's row when its journal is empty or wholly told by the snapshot. */
@@ -26,37 +38,67 @@ export const rowOf = (project: Project, done: number, edited: number): ProjectRo
   height: project.surfaces[0]!.height,
   unit: project.unit,
   edited,
-  snapshot: project,
   version: FILE_VERSION,
   snapshotAt: done,
   done,
+  files: filesOf(project),
 });
 
+/** Puts a project on the shelf, all or nothing. Rejects if there is one with its id. */
 export const addProject = (project: Project, now: number): Promise<unknown> =>
-  database.projects.add(rowOf(project, 0, now));
+  database.transaction('rw', database.projects, database.snapshots, async () => {
+    await database.projects.add(rowOf(project, 0, now));
+    await database.snapshots.put({ id: project.id, project });
+  });
 
-export const deleteProject = (id: string, now: number): Promise<unknown> =>
-  database.projects.update(id, { deleted: now });
-export const undeleteProject = (id: string): Promise<unknown> =>
-  database.projects.update(id, { deleted: undefined });
+export const hasProject = async (id: string): Promise<boolean> =>
+  (await database.projects.where('id').equals(id).count()) > 0;
 
-/** Throws away what was deleted long ago, and the pictures nothing else holds. */
+/** Throws `Newer` for what a newer program wrote: that is never touched. */
+const mark = (id: string, deleted: number | undefined): Promise<unknown> =>
+  database.transaction('rw', database.projects, async () => {
+    const row = await database.projects.get(id);
+    if ((row?.version ?? 1) > FILE_VERSION) throw new Newer();
+    await database.projects.update(id, { deleted });
+  });
+
+export const deleteProject = (id: string, now: number): Promise<unknown> => mark(id, now);
+export const undeleteProject = (id: string): Promise<unknown> => mark(id, undefined);
+
+/** Throws away what was deleted long ago, and the pictures nothing holds any more. */
 export async function purge(now: number): Promise<void> {
-  const expired = await database.projects
-    .filter((row) => row.deleted !== undefined && now - row.deleted > KEEP_DELETED)
-    .toArray();
-  if (expired.length === 0) return;
-  for (const { id } of expired)
-    await database.transaction('rw', database.projects, database.journal, database.previews, async () => {
-      await database.projects.delete(id);
-      await database.previews.delete(id);
-      await journalOf(id).delete();
-    });
-  await throwOutUnused(expired.flatMap(({ snapshot }) => filesOf(snapshot)));
+  const expired = (await listDeleted()).filter(
+    ({ until, version = 1 }) => until < now && version <= FILE_VERSION,
+  );
+  await throwOut(expired.map(({ id }) => id));
+  await throwOutUnused(expired.flatMap(({ files }) => files));
+}
+
+/** Throws projects away for good, each with all that is kept of it. */
+const throwOut = (ids: readonly string[]): Promise<void> =>
+  database.transaction(
+    'rw',
+    [database.projects, database.snapshots, database.journal, database.previews, database.originals],
+    async () => {
+      for (const id of ids) {
+        await database.projects.delete(id);
+        await database.snapshots.delete(id);
+        await database.previews.delete(id);
+        await database.originals.where('project').equals(id).delete();
+        await journalOf(id).delete();
+      }
+    },
+  );
+
+/** Throws deleted projects away at once, with the pictures only they held. */
+export async function emptyDeleted(): Promise<void> {
+  const gone = (await listDeleted()).filter(({ version = 1 }) => version <= FILE_VERSION);
+  await throwOut(gone.map(({ id }) => id));
+  await throwOutUnused(gone.flatMap(({ files }) => files));
 }
 
 /** Pictures and fonts a project holds, by SHA-256. */
-const filesOf = ({ assets, fonts = [] }: Project): string[] => [
+export const filesOf = ({ assets, fonts = [] }: Project): string[] => [
   ...Object.keys(assets),
   ...fonts.map(({ sha }) => sha),
 ];
@@ -64,22 +106,37 @@ const filesOf = ({ assets, fonts = [] }: Project): string[] => [
 /** What came in less than this ago, milliseconds, may be on its way to a page or the cupboard in another tab. */
 const NEW_FOR = 3600 * 1000;
 
-/** Throws away pictures that no project and no supply holds any more; new ones only if they are `letGo`, by SHA-256. */
-export async function throwOutUnused(letGo: readonly string[] = []): Promise<void> {
-  const used = new Set<string>();
-  await database.projects.each((row) => filesOf(row.snapshot).forEach((sha) => used.add(sha)));
-  await database.journal.each((row) => {
-    for (const sha of JSON.stringify(row.step).match(/[0-9a-f]{64}/g) ?? []) used.add(sha);
-  });
-  await database.supplies.each(({ asset, page }) =>
-    [asset?.sha, page].forEach((sha) => sha && used.add(sha)),
+/**
+ * Throws away files that no project, no supply and no copied piece holds any more; new ones only if they are `letGo`, by
+ * SHA-256. All in one transaction: what another tab lays meanwhile is laid before or after it.
+ */
+export const throwOutUnused = (letGo: readonly string[] = []): Promise<void> =>
+  database.transaction(
+    'rw',
+    [
+      database.projects,
+      database.originals,
+      database.supplies,
+      database.settings,
+      database.assets,
+      database.proxies,
+    ],
+    async () => {
+      const used = new Set((await database.projects.orderBy('files').uniqueKeys()) as string[]);
+      await database.originals.each(({ row }) => row.files.forEach((sha) => used.add(sha)));
+      await database.supplies.each(({ asset, page }) =>
+        [asset?.sha, page].forEach((sha) => sha && used.add(sha)),
+      );
+      ((await lastCopied())?.assets ?? []).forEach(({ sha }) => used.add(sha));
+      const letGoNow = new Set(letGo);
+      const since = Date.now() - NEW_FOR;
+      const gone: string[] = [];
+      for (const sha of await database.assets.toCollection().primaryKeys()) {
+        if (used.has(sha)) continue;
+        if (letGoNow.has(sha) || ((await database.assets.get(sha))?.stored ?? 0) < since) gone.push(sha);
+      }
+      await database.assets.bulkDelete(gone);
+      for (const sha of gone)
+        await database.proxies.where('[sha+level]').between([sha, ''], [sha, '\uffff']).delete();
+    },
   );
-  const gone = new Set<string>();
-  const since = Date.now() - NEW_FOR;
-  for (const sha of await database.assets.toCollection().primaryKeys()) {
-    if (used.has(sha)) continue;
-    if (letGo.includes(sha) || ((await database.assets.get(sha))?.stored ?? 0) < since) gone.add(sha);
-  }
-  await database.assets.bulkDelete([...gone]);
-  await database.proxies.filter(({ sha }) => gone.has(sha)).delete();
-}

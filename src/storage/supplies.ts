@@ -145,13 +145,9 @@ export interface UseOf {
 /** On the pages of which projects a picture lies, and how often. */
 export async function usesOf(sha: string): Promise<UseOf[]> {
   const found: UseOf[] = [];
+  const holding = new Set(await database.projects.where('files').equals(sha).primaryKeys());
   for (const { id } of await listProjects()) {
-    const row = await database.projects.get(id);
-    const steps = await database.journal
-      .where('[project+index]')
-      .between([id, -Infinity], [id, Infinity])
-      .toArray();
-    if (!JSON.stringify([row?.snapshot, steps]).includes(sha)) continue;
+    if (!holding.has(id)) continue;
     const opened = await openProject(id);
     const count = opened.ok ? (uses(opened.value.project).get(sha) ?? 0) : 0;
     if (opened.ok && count) found.push({ project: id, title: opened.value.project.title, count });

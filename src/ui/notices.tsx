@@ -13,11 +13,20 @@ export const useNotify = () => useContext(Context);
 
 export function NoticesProvider({ children }: { children: ReactNode }) {
   const [notice, setNotice] = useState<(Notice & { id: number }) | null>(null);
-  const notify = useCallback((next: Notice) => setNotice({ ...next, id: Date.now() }), []);
+  const notify = useCallback(
+    (next: Notice) => setNotice((now) => ({ ...together(now, next), id: Date.now() })),
+    [],
+  );
   return (
     <Context value={notify}>
       {children}
       {notice && <NoticeBar key={notice.id} notice={notice} onClose={() => setNotice(null)} />}
     </Context>
   );
+}
+
+/** An error stays until it is closed: what comes after it is told beneath it. */
+function together(now: Notice | null, next: Notice): Notice {
+  if (now?.tone !== 'error' || now.text === next.text) return next;
+  return { ...next, tone: 'error', text: `${now.text}\n${next.text}` };
 }

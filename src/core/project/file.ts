@@ -58,10 +58,10 @@ export function readProject(json: string): Read {
   return checkProject(file.project, version);
 }
 
-/** What a project of an older version is in this one; not checked yet. Throws if it is no project at all. */
-export function migrated(written: unknown, version: number): unknown {
+/** What a project of one version is in a later one; not checked yet. Throws if it is no project at all. */
+export function migrated(written: unknown, from: number, to = FILE_VERSION): unknown {
   let project = written as Record<string, unknown>;
-  for (let from = version; from < FILE_VERSION; from++) project = MIGRATIONS[from]!(project);
+  for (let version = from; version < to; version++) project = MIGRATIONS[version]!(project);
   return project;
 }
 

@@ -7,7 +7,8 @@ import { guessKinds } from '@/core/supplies/sort';
 import { bringIn, bytesFromZip, listZip, type Arrived, type Incoming } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
 import { storePage } from '@/storage/assets';
-import { FILE_ENDING, sha256, unpackProject } from '@/storage/project-file';
+import { sha256 } from '@/core/sha';
+import { FILE_ENDING, unpackProject } from '@/storage/project-file';
 
 /** A supply as it may become, with what was guessed of it. */
 export interface Row extends Omit<Supply, 'kit' | 'order' | 'added'> {
@@ -201,16 +202,11 @@ async function pageRow({ file, path, zipped }: Incoming, entry: KitEntry | undef
   const name = entry?.name ?? readable(path);
   const blob = zipped ? await bytesFromZip(file, path) : ok<Blob>(file);
   if (!blob.ok) return { ok: false, message: `${name} ${blob.message}.` };
-  const bytes = new Uint8Array(await blob.value.arrayBuffer());
-  const opened = await unpackProject(bytes);
+  const opened = await unpackProject(blob.value);
   if (!opened.ok) return { ok: false, message: `${name}: ${opened.message}` };
-  const sha = await sha256(bytes);
+  const sha = await sha256(new Uint8Array(await blob.value.arrayBuffer()));
   const { preview, project } = opened.value;
-  await storePage(
-    sha,
-    blob.value,
-    preview && new Blob([preview as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' }),
-  );
+  await storePage(sha, blob.value, preview);
   const kind: SupplyKind = entry?.kind === 'sketch' ? 'sketch' : 'page';
   return ok({
     id: newId(),

@@ -9,7 +9,8 @@ import Link from 'next/link';
 import { useDropzone } from 'react-dropzone';
 import { NewLayoutPanel } from '@/features/home/NewLayoutPanel';
 import { ProjectSheet } from '@/features/home/ProjectSheet';
-import { useHome } from '@/features/home/useHome';
+import { DeletedLately } from '@/features/home/DeletedLately';
+import { useHome, type HomeProject, type SpaceUsed } from '@/features/home/useHome';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
 
@@ -68,7 +69,8 @@ export function Home({ demo }: { demo: boolean }) {
           The cupboard of supplies
         </Button>
         <Typography variant="caption" color="text.secondary" sx={{ mt: 'auto', pt: 2.5 }}>
-          {home.space ? spaceInWords(home.space.bytes, home.space.lastBackup) : ' '}
+          {home.space ? spaceInWords(home.space) : ' '}
+          {home.projects && reminder(home.projects)}
         </Typography>
       </Box>
       <Box component="main" sx={{ bgcolor: 'table.main', p: { xs: 3, md: 5 }, minWidth: 0 }}>
@@ -91,12 +93,19 @@ export function Home({ demo }: { demo: boolean }) {
               key={project.id}
               project={project}
               onOpen={() => home.open(project.id)}
-              onDuplicate={() => void home.duplicate(project.id)}
+              onDuplicate={() => void home.duplicate(project)}
               onSave={() => void home.save(project)}
               onDelete={() => void home.remove(project)}
             />
           ))}
         </Box>
+        {home.deleted.length > 0 && (
+          <DeletedLately
+            projects={home.deleted}
+            onPutBack={(project) => void home.putBack(project)}
+            onEmpty={() => void home.emptyDeleted()}
+          />
+        )}
       </Box>
     </Box>
   );
@@ -116,7 +125,19 @@ function EmptyTable() {
   );
 }
 
-function spaceInWords(bytes: number, lastBackup?: number): string {
+/** Steps after which one is reminded that a project lies in no file yet. */
+const MANY_STEPS = 50;
+
+/** Which project has the most work that lies in no file; nothing if none has much. */
+function reminder(projects: readonly HomeProject[]): string {
+  const since = ({ done, backedUp = 0 }: HomeProject) => done - backedUp;
+  const [most] = [...projects].sort((a, b) => since(b) - since(a));
+  return most && since(most) >= MANY_STEPS
+    ? ` “${most.title}”: ${since(most)} steps that lie in no file yet.`
+    : '';
+}
+
+function spaceInWords({ bytes, lastBackup, persisted }: SpaceUsed): string {
   const used =
     bytes < 1e6
       ? 'Less than 1 MB'
@@ -126,5 +147,11 @@ function spaceInWords(bytes: number, lastBackup?: number): string {
   const backup = lastBackup
     ? `Last saved as a file ${new Date(lastBackup).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}.`
     : 'No project saved as a file yet: a file is your backup.';
-  return `${used} used in this browser. ${backup}`;
+  const safe =
+    persisted === undefined
+      ? ''
+      : persisted
+        ? ' It keeps them until you delete them.'
+        : ' It may clear them by itself when the disk runs full.';
+  return `${used} used in this browser.${safe} ${backup}`;
 }

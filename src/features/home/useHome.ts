@@ -2,18 +2,21 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { newLayout, type NewLayout } from '@/core/project/model';
-import { download } from '@/features/shared/download';
 import { newId } from '@/features/shared/ids';
-import { lastBackup, noteBackup } from '@/storage/backup';
+import { lastBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import {
   addProject,
   deleteProject,
+  emptyDeleted,
+  hasProject,
+  listDeleted,
   listProjects,
   purge,
   undeleteProject,
   type ProjectCard,
 } from '@/storage/shelf';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 export interface HomeProject extends ProjectCard {
@@ -21,10 +24,14 @@ export interface HomeProject extends ProjectCard {
   preview?: string;
 }
 
+export type DeletedProject = Awaited<ReturnType<typeof listDeleted>>[number];
+
 export interface SpaceUsed {
   bytes: number;
   /** When a project was last saved as a file, milliseconds since 1970. */
   lastBackup?: number;
+  /** Whether the browser keeps the store until it is told otherwise; undefined if it does not say. */
+  persisted?: boolean;
 }
 
 /** Opening and packing files weighs more than the rest of this room: fetched when first needed. */
@@ -35,13 +42,34 @@ export function useHome(demo: boolean) {
   const router = useRouter();
   const notify = useNotify();
   const [projects, setProjects] = useState<HomeProject[] | null>(null);
+  const [deleted, setDeleted] = useState<DeletedProject[]>([]);
   const [busy, setBusy] = useState<string | null>(null);
   const [space, setSpace] = useState<SpaceUsed>();
   const addresses = useRef<string[]>([]);
 
+  const forgetAddresses = () => {
+    addresses.current.forEach((address) => URL.revokeObjectURL(address));
+    addresses.current = [];
+  };
+  useEffect(() => forgetAddresses, []);
+
+  /** Says in words what went wrong with something asked for; “busy” ends whatever happens. */
+  const attempt = useCallback(
+    async (doing: string, act: () => Promise<void>) => {
+      try {
+        await act();
+      } catch (error) {
+        notify({ text: inWords(error, doing), tone: 'error' });
+      } finally {
+        setBusy(null);
+      }
+    },
+    [notify],
+  );
+
   const refresh = useCallback(async () => {
     const cards = await listProjects();
-    const previews = await database.previews.bulkGet(cards.map((card) => card.id));
+    const previews = await database.previews.bulkGet(cards.map((card) => card.id)).catch(() => []);
     const old = addresses.current;
     addresses.current = [];
     setProjects(
@@ -53,98 +81,128 @@ export function useHome(demo: boolean) {
       }),
     );
     old.forEach((address) => URL.revokeObjectURL(address));
-    const [estimate, backup] = await Promise.all([navigator.storage?.estimate(), lastBackup()]);
-    setSpace({ bytes: estimate?.usage ?? 0, lastBackup: backup });
+    setDeleted(await listDeleted());
+    const [estimate, backup, persisted] = await Promise.all([
+      navigator.storage?.estimate?.().catch(() => undefined),
+      lastBackup(),
+      navigator.storage?.persisted?.().catch(() => undefined),
+    ]);
+    setSpace({ bytes: estimate?.usage ?? 0, lastBackup: backup, persisted });
   }, []);
 
   const open = useCallback((id: string) => router.push(`/table?project=${id}`), [router]);
 
   const openFiles = useCallback(
-    async (files: readonly File[]) => {
-      for (const file of files) {
-        setBusy(`Opening ${file.name} …`);
-        const opened = await (await filing()).openFile(file, newId(), Date.now());
-        notify(
-          opened.ok ? { text: `Opened “${opened.value.title}”.` } : { text: opened.message, tone: 'error' },
-        );
-      }
-      setBusy(null);
-      await refresh();
-    },
-    [notify, refresh],
+    (files: readonly File[]) =>
+      attempt('Not all files were opened', async () => {
+        const lines: string[] = [];
+        let trouble = false;
+        for (const [i, file] of files.entries()) {
+          setBusy(`Opening ${file.name}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''} …`);
+          const opened = await (await filing()).openFile(file, newId(), Date.now());
+          lines.push(
+            opened.ok ? `Opened “${opened.value.title}”.` : opened.message,
+            ...(opened.mended ?? []),
+          );
+          trouble ||= !opened.ok || opened.mended !== undefined;
+        }
+        if (lines.length) notify({ text: lines.join('\n'), ...(trouble ? { tone: 'error' } : {}) });
+        await refresh();
+      }),
+    [attempt, notify, refresh],
   );
 
   useEffect(() => {
     let gone = false;
-    void (async () => {
-      await purge(Date.now());
-      if (demo) await bringDemo((text) => !gone && setBusy(text));
-      if (gone) return;
-      setBusy(null);
-      await refresh();
-    })();
+    void attempt('Your projects could not be listed', async () => {
+      // What cannot be thrown away today can be tomorrow.
+      await purge(Date.now()).catch(() => {});
+      if (demo)
+        await attempt('The pages of the demo were not laid out', () =>
+          bringDemo((text) => !gone && setBusy(text)),
+        );
+      if (!gone) await refresh();
+    });
     return () => {
       gone = true;
     };
-  }, [demo, refresh]);
+  }, [attempt, demo, refresh]);
 
   return {
     projects,
+    deleted,
     busy,
     space,
     open,
     openFiles,
-    async create(layout: Omit<NewLayout, 'id' | 'title'>) {
-      const id = newId();
-      await addProject(newLayout({ ...layout, id, title: 'Untitled layout' }), Date.now());
-      // Asked once there is something to lose: browsers may then not clear the store by themselves.
-      void navigator.storage?.persist?.();
-      open(id);
-    },
-    async duplicate(id: string) {
-      const copied = await (await histories()).duplicateProject(id, newId(), Date.now());
-      notify(
-        copied.ok ? { text: `Copied as “${copied.value.title}”.` } : { text: copied.message, tone: 'error' },
-      );
-      await refresh();
-    },
-    async remove(project: HomeProject) {
-      await deleteProject(project.id, Date.now());
-      await refresh();
-      notify({
-        text: `Deleted “${project.title}”.`,
-        action: { label: 'Undo', run: () => void undeleteProject(project.id).then(refresh) },
-      });
-    },
-    async save(project: HomeProject) {
-      setBusy(`Packing “${project.title}” …`);
-      const opened = await (await histories()).openProject(project.id);
-      setBusy(null);
-      if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
-      const { blob, name, missing } = await (await filing()).fileOf(opened.value.project);
-      download(blob, name);
-      await noteBackup(Date.now());
-      await refresh();
-      if (missing.length)
-        notify({ text: `Saved, without ${missing.join(', ')}: not found in this browser.`, tone: 'warning' });
-    },
+    create: (layout: Omit<NewLayout, 'id' | 'title'>) =>
+      attempt('No new page was made', async () => {
+        const id = newId();
+        await addProject(newLayout({ ...layout, id, title: 'Untitled layout' }), Date.now());
+        open(id);
+      }),
+    duplicate: (project: HomeProject) =>
+      attempt(`“${project.title}” was not copied`, async () => {
+        const copied = await (await histories()).duplicateProject(project.id, newId(), Date.now());
+        notify(
+          copied.ok
+            ? { text: `Copied as “${copied.value.title}”.` }
+            : { text: copied.message, tone: 'error' },
+        );
+        await refresh();
+      }),
+    remove: (project: HomeProject) =>
+      attempt(`“${project.title}” was not deleted`, async () => {
+        await deleteProject(project.id, Date.now());
+        await refresh();
+        notify({
+          text: `Deleted “${project.title}”. It can be put back for seven days.`,
+          action: { label: 'Undo', run: () => void putBack(project) },
+        });
+      }),
+    putBack,
+    emptyDeleted: () =>
+      attempt('They were not thrown away', async () => {
+        await emptyDeleted();
+        await refresh();
+      }),
+    save: (project: HomeProject) =>
+      attempt(`“${project.title}” was not saved as a file`, async () => {
+        setBusy(`Packing “${project.title}” …`);
+        const opened = await (await histories()).openProject(project.id);
+        if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
+        notify(await (await filing()).saveAsFile(opened.value));
+        await refresh();
+      }),
   };
+
+  function putBack(project: Pick<ProjectCard, 'id' | 'title'>): Promise<void> {
+    return attempt(`“${project.title}” was not put back`, async () => {
+      await undeleteProject(project.id);
+      await refresh();
+    });
+  }
 }
 
 const DEMO_DONE = 'demo brought in';
 let bringing: Promise<void> | undefined;
 
-/** Brings in the demo's projects, once in the life of this browser's store. */
+/** Brings in the demo's projects, once in the life of this browser's store; what a broken-off visit brought is not brought again. */
 function bringDemo(say: (text: string) => void): Promise<void> {
   bringing ??= (async () => {
     if (await database.settings.get(DEMO_DONE)) return;
     const names: string[] = await (await fetch('/demo/projects.json')).json();
     for (const [i, name] of names.entries()) {
+      const id = name.replace(/\.bellagraph$/, '');
+      if (await hasProject(id)) continue;
       say(`Laying out the kite club's pages: ${i + 1} of ${names.length} …`);
       const blob = await (await fetch(`/demo/${name}`)).blob();
-      await (await filing()).openFile(new File([blob], name), name.replace(/\.bellagraph$/, ''), Date.now());
+      const opened = await (await filing()).openFile(new File([blob], name), id, Date.now());
+      if (!opened.ok) throw new Error(opened.message);
     }
     await database.settings.put({ key: DEMO_DONE, value: true });
   })();
+  // What failed is tried again on the next visit.
+  bringing.catch(() => (bringing = undefined));
   return bringing;
 }

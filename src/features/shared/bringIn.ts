@@ -3,7 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import type { Asset } from '@/core/picture/asset';
 import type { Result } from '@/core/result';
 import type { ListedZip } from '@/workers/zip';
-import { isFull } from '@/storage/database';
+import { isFull } from '@/storage/trouble';
 import { storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
 import type { Imported, Importer } from '@/workers/import.worker';

@@ -1,62 +1,105 @@
 /** Project files from and to the user's disk. */
+import type { Asset } from '@/core/picture/asset';
+import type { History } from '@/core/project/history';
 import type { Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
-import { assetBlob, storeFile } from '@/storage/assets';
-import { database, isFull } from '@/storage/database';
-import { FILE_ENDING, FILE_MIME, packProject, unpackProject } from '@/storage/project-file';
-import { addProject } from '@/storage/shelf';
+import { assetBlob, hasAsset, storeFile } from '@/storage/assets';
+import { noteBackup } from '@/storage/backup';
+import { database } from '@/storage/database';
+import { FILE_ENDING, LIMITS, packProject, unpackProject, type PackedFile } from '@/storage/project-file';
+import { addProject, throwOutUnused } from '@/storage/shelf';
+import { inWords } from '@/storage/trouble';
 import { bringIn } from '@/features/shared/bringIn';
-import { fileName } from '@/features/shared/download';
+import { download, fileName } from '@/features/shared/download';
+import type { Notice } from '@/ui/NoticeBar';
 
-/** Opens a .bellagraph file as a project of its own; nothing already here is touched. */
-export async function openFile(file: File, newId: string, now: number): Promise<Result<Project>> {
-  if (file.size > 2 ** 32) return fail(`${file.name} is larger than 4 GB and was not opened.`);
-  const opened = await unpackProject(new Uint8Array(await file.arrayBuffer()));
-  if (!opened.ok) return fail(`${file.name} was not opened. ${opened.message}`);
-  const { project, assets, fonts, preview } = opened.value;
-  const pictures = [...assets].map(
-    ([sha, bytes]) =>
-      new File([bytes as Uint8Array<ArrayBuffer>], project.assets[sha]!.name, {
-        type: project.assets[sha]!.type,
-      }),
-  );
-  const brought = await bringIn(pictures, new AbortController().signal);
-  if (brought.full)
-    return fail(
-      `${file.name} was not opened: there is no room left in this browser's store. Delete a project, or free some disk space, and try again.`,
-    );
-  if (brought.refused.length) return fail(`${file.name} was not opened. ${brought.refused[0]}`);
-  const fresh: Project = { ...project, id: newId };
+/** A project that was opened from a file, and what of it was not as it was written. */
+export type OpenedProject = Result<Project> & { mended?: string[] };
+
+/** Opens a .bellagraph file as a project of its own; nothing already here is touched, and all of it comes or nothing. */
+export async function openFile(file: File, newId: string, now: number): Promise<OpenedProject> {
+  const refused = (why: string) => fail(`${file.name} was not opened. ${why}`);
+  if (file.size > LIMITS.unpacked) return refused(`It is larger than ${LIMITS.unpacked / 2 ** 30} GB.`);
+  const brought: string[] = [];
   try {
-    for (const [sha, bytes] of fonts) await storeFile(sha, new Blob([bytes as Uint8Array<ArrayBuffer>]));
-    await addProject(fresh, now);
-    if (preview)
-      await database.previews.put({
-        project: newId,
-        blob: new Blob([preview as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' }),
-      });
+    const opened = await unpackProject(file);
+    if (!opened.ok) return refused(opened.message);
+    const { project, assets, fonts, preview, mended } = opened.value;
+    const fresh = async (shas: Iterable<string>) => {
+      for (const sha of shas) if (!(await hasAsset(sha))) brought.push(sha);
+    };
+    await fresh(assets.keys());
+    await fresh(fonts.keys());
+    const pictures = [...assets].map(([sha, bytes]) => {
+      const { name, type } = project.assets[sha]!;
+      return new File([bytes], name, { type });
+    });
+    const arrived = await bringIn(pictures, new AbortController().signal);
+    if (arrived.full) throw Object.assign(new Error(), { name: 'QuotaExceededError' });
+    if (arrived.refused.length) {
+      await throwOutUnused(brought);
+      return refused(arrived.refused.join('\n'));
+    }
+    for (const [sha, bytes] of fonts) await storeFile(sha, bytes);
+    const made: Project = {
+      ...project,
+      id: newId,
+      assets: asMeasured(project.assets, arrived.assets, mended),
+    };
+    await addProject(made, now);
+    if (preview) await database.previews.put({ project: newId, blob: preview });
+    return { ...ok(made), ...(mended.length ? { mended } : {}) };
   } catch (error) {
-    if (isFull(error))
-      return fail(`${file.name} was not opened: there is no room left in this browser's store.`);
-    throw error;
+    // What came in before there was no more room is of no use by itself.
+    await throwOutUnused(brought).catch(() => {});
+    return fail(inWords(error, `${file.name} was not opened`));
   }
-  return ok(fresh);
 }
 
-/** The project as a file to keep elsewhere; says which pictures could not be found. */
-export async function fileOf(project: Project): Promise<{ blob: Blob; name: string; missing: string[] }> {
-  const preview = await database.previews.get(project.id);
-  const { parts, missing } = await packProject(
-    project,
-    async (sha) => {
-      const blob = await assetBlob(sha);
-      return blob && new Uint8Array(await blob.arrayBuffer());
-    },
-    preview && new Uint8Array(await preview.blob.arrayBuffer()),
-  );
-  return {
-    blob: new Blob(parts as Uint8Array<ArrayBuffer>[], { type: FILE_MIME }),
-    name: `${fileName(project.title)}${FILE_ENDING}`,
-    missing: missing.map((asset) => asset.name),
-  };
+/** What is known of pictures, with the size and turn that their own bytes have. */
+function asMeasured(
+  known: Project['assets'],
+  measured: readonly Asset[],
+  mended: string[],
+): Project['assets'] {
+  const assets = { ...known };
+  for (const { sha, width, height, orientation } of measured) {
+    const asset = assets[sha];
+    if (!asset || (asset.width === width && asset.height === height && asset.orientation === orientation))
+      continue;
+    assets[sha] = { ...asset, width, height, orientation };
+    mended.push(
+      `The picture “${asset.name}” is not of the size, or not turned, as the project says. It is shown as it is.`,
+    );
+  }
+  return assets;
+}
+
+/** The project as a file, with the small picture it is known by at Home. */
+export async function packed(project: Project): Promise<Result<PackedFile>> {
+  const preview = await database.previews.get(project.id).catch(() => undefined);
+  return packProject(project, assetBlob, preview?.blob);
+}
+
+/** Puts a project into the downloads as a file to keep elsewhere; answers with what is to be told. */
+export async function saveAsFile({ project, forgotten, done }: History): Promise<Notice> {
+  let saved: Notice;
+  try {
+    const made = await packed(project);
+    if (!made.ok) return { text: made.message, tone: 'error' };
+    const { blob, missing } = made.value;
+    const name = `${fileName(project.title)}${FILE_ENDING}`;
+    download(blob, name);
+    saved = missing.length
+      ? {
+          text: `Saved, without ${missing.map((file) => file.name).join(', ')}: not found in this browser.`,
+          tone: 'warning',
+        }
+      : { text: `${name} is in your downloads.` };
+  } catch (error) {
+    return { text: inWords(error, 'No file was made'), tone: 'error' };
+  }
+  // The file is made: that its date cannot be noted takes nothing away from it.
+  await noteBackup(project.id, forgotten + done, Date.now()).catch(() => {});
+  return saved;
 }

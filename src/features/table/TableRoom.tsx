@@ -1,6 +1,5 @@
 'use client';
 /** The table: a project's page, what is known of it at the side, what was gathered for it at the foot. */
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
@@ -13,13 +12,13 @@ import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { FAMILIES } from '@/core/text/families';
-import { download } from '@/features/shared/download';
-import { fileOf } from '@/features/shared/files';
+import { saveAsFile } from '@/features/shared/files';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { About } from '@/features/table/about/About';
 import { Pile } from '@/features/table/pile/Pile';
 import { COMPARTMENTS } from '@/core/project/model';
 import { RoomProvider, useRoom, useSession } from '@/features/table/room/context';
+import { RoomAlerts } from '@/features/table/room/RoomAlerts';
 import { PageTabs } from '@/features/table/room/PageTabs';
 import { TopBar } from '@/features/table/room/TopBar';
 import { useClipboard } from '@/features/table/room/useClipboard';
@@ -31,7 +30,6 @@ import { useLaying } from '@/features/table/room/useLaying';
 import { Sheets } from '@/features/table/sheets/Sheets';
 import { useWorkbox } from '@/features/table/workbox/useWorkbox';
 import { Workbox, type WorkboxProps } from '@/features/table/workbox/Workbox';
-import { noteBackup } from '@/storage/backup';
 import { supplyById } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
 
@@ -57,9 +55,16 @@ export function TableRoom({ id }: { id: string }) {
             This page could not be laid out
           </Typography>
           <Typography sx={{ mb: 2 }}>{opening.message}</Typography>
-          <Button component={Link} href="/" variant="contained">
-            Back to all projects
-          </Button>
+          <Box sx={{ display: 'flex', gap: 1.5 }}>
+            {opening.putBack && (
+              <Button variant="contained" onClick={() => void opening.putBack!()}>
+                Put it back
+              </Button>
+            )}
+            <Button component={Link} href="/" variant={opening.putBack ? 'outlined' : 'contained'}>
+              Back to all projects
+            </Button>
+          </Box>
         </Box>
       </Box>
     );
@@ -84,7 +89,6 @@ function OpenTable() {
   const notify = useNotify();
   const show = useSession((session) => session.show);
   const readOnly = useSession((session) => session.readOnly);
-  const trouble = useSession((session) => session.trouble);
   const workbox = useWorkbox();
   // Fetched when they are first opened; what was chosen in them stays from then on.
   const [making, setMaking] = useState<boolean | null>(null);
@@ -142,14 +146,10 @@ function OpenTable() {
   const make = useCallback(() => setMaking(true), []);
   const help = useCallback(() => setKeys(true), []);
 
-  const saveFile = useCallback(async () => {
-    const { blob, name, missing } = await fileOf(store.getState().history.project);
-    download(blob, name);
-    await noteBackup(Date.now());
-    if (missing.length)
-      notify({ text: `Saved, without ${missing.join(', ')}: not found in this browser.`, tone: 'warning' });
-    else notify({ text: `${name} is in your downloads.` });
-  }, [notify, store]);
+  const saveFile = useCallback(
+    async () => notify(await saveAsFile(store.getState().history)),
+    [notify, store],
+  );
 
   return (
     <Box
@@ -167,25 +167,7 @@ function OpenTable() {
       ))}
       <input {...getInputProps()} aria-label="Photo files" data-testid="photo-input" />
       <TopBar onMake={make} onSaveFile={saveFile} onHelp={help} />
-      {readOnly && (
-        <Alert severity="info" square>
-          This project is open in another tab. Here it can only be looked at; close the other tab to go on
-          here.
-        </Alert>
-      )}
-      {trouble && (
-        <Alert
-          severity="error"
-          square
-          action={
-            <Button color="inherit" onClick={() => void saveFile()}>
-              Save as a file
-            </Button>
-          }
-        >
-          {trouble}
-        </Alert>
-      )}
+      <RoomAlerts onSaveFile={() => void saveFile()} />
       <Box
         component="main"
         sx={{

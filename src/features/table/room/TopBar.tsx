@@ -182,6 +182,7 @@ function Kept() {
   const kept = useSession((session) => session.kept);
   const size = useSession((session) => formatSize(shownSurface(session), shownProject(session).unit));
   const readOnly = useSession((session) => session.readOnly);
+  const deleted = useSession((session) => session.deleted);
   const time = kept && new Date(kept).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return (
     <Typography
@@ -193,7 +194,7 @@ function Kept() {
       data-kept={kept ?? ''}
       sx={{ flexShrink: 2, minWidth: 0 }}
     >
-      {size}, {readOnly ? 'read only' : time ? `kept ${time}` : 'keeping …'}
+      {size}, {readOnly ? 'read only' : deleted ? 'deleted elsewhere' : time ? `kept ${time}` : 'keeping …'}
     </Typography>
   );
 }

@@ -3,11 +3,14 @@
 import { createContext, useContext, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { Session, SessionStore } from '@/features/table/room/session';
+import type { Keeper } from '@/features/table/room/keeper';
 import type { PictureShelf } from '@/features/table/room/pictures';
 
 interface Room {
   store: SessionStore;
   shelf: PictureShelf;
+  /** Null where it can only be looked at. */
+  keeper: Keeper | null;
 }
 
 const Context = createContext<Room | null>(null);

@@ -8,13 +8,14 @@ import { fail, ok, type Result } from '@/core/result';
 import type { Kit, NamedInk, Supply } from '@/core/supplies/model';
 import { PRINT_PPI } from '@/core/units/lengths';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
-import { fileOf } from '@/features/shared/files';
+import { packed } from '@/features/shared/files';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { newId } from '@/features/shared/ids';
 import { filesFor, makeWorker } from '@/features/table/make/files';
 import { database } from '@/storage/database';
 import { storePage } from '@/storage/assets';
-import { FILE_MIME, packProject, sha256 } from '@/storage/project-file';
+import { sha256 } from '@/core/sha';
+import { packProject } from '@/storage/project-file';
 import { addKit } from '@/storage/supplies';
 import type { Maker } from '@/workers/make.worker';
 
@@ -71,8 +72,11 @@ export async function keepPieces(
 
 /** The whole project as a ready-made page. */
 export async function keepPage(project: Project, { name, tags, kit }: Kept): Promise<Result<null>> {
-  const { blob, missing } = await fileOf({ ...project, title: name });
-  if (missing.length) return fail(`${missing[0]} is not in this browser, so the page could not be kept.`);
+  const file = await packed({ ...project, title: name });
+  if (!file.ok) return file;
+  const { blob, missing } = file.value;
+  if (missing.length)
+    return fail(`${missing[0]!.name} is not in this browser, so the page could not be kept.`);
   const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
   const preview = await database.previews.get(project.id);
   await storePage(sha, blob, preview?.blob);
@@ -92,12 +96,9 @@ export async function keepSketch(
     surfaces: [sketchOf(surface)],
   };
   const small = await preview(sketch);
-  const { parts } = await packProject(
-    sketch,
-    async () => undefined,
-    new Uint8Array(await small.arrayBuffer()),
-  );
-  const blob = new Blob(parts as Uint8Array<ArrayBuffer>[], { type: FILE_MIME });
+  const packed = await packProject(sketch, async () => undefined, small);
+  if (!packed.ok) return packed;
+  const { blob } = packed.value;
   const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
   await storePage(sha, blob, small);
   await put(kit, { kind: 'sketch', name, tags, colours: [], page: sha });

@@ -1,9 +1,12 @@
 /** Keeps every edit: a tenth of a second after it happened, and at once when the page is left. */
+import { liveQuery } from 'dexie';
 import type { History } from '@/core/project/history';
 import type { Typesetter } from '@/core/text/typesetter';
-import { database, isFull } from '@/storage/database';
+import { database } from '@/storage/database';
 import { keep } from '@/storage/projects';
 import { giveUp, setAside } from '@/storage/reserve';
+import { hasProject, undeleteProject } from '@/storage/shelf';
+import { Displaced, Gone, inWords, isFull, Newer } from '@/storage/trouble';
 import { paintPage } from '@/features/table/room/paintPage';
 import type { PictureShelf } from '@/features/table/room/pictures';
 import type { SessionStore } from '@/features/table/room/session';
@@ -15,64 +18,111 @@ const TRY_AGAIN = 1500;
 /** Longest side of the sheet on the home table, device pixels. */
 const PREVIEW_SIDE = 640;
 
-/** Starts keeping; the answer stops it, after a last look. */
-export function startKeeping(store: SessionStore, shelf: PictureShelf): () => void {
+export interface Keeper {
+  /** Takes a last look and keeps nothing more; resolves when nothing is on its way to the store. */
+  stop(): Promise<void>;
+  /** Brings the project back that was deleted elsewhere. */
+  putBack(): Promise<void>;
+}
+
+/** Starts keeping, as the one room (`holder`) that has claimed the project and holds its lock. */
+export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: string): Keeper {
   let keptHistory: History | null = store.getState().history;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let previewTimer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
+  let stopped = false;
+  const { id } = store.getState().history.project;
 
   void setAside();
 
-  const write = () => {
+  const writeOnce = async () => {
+    const { history, readOnly, deleted } = store.getState();
+    if (readOnly || history === keptHistory || deleted === 'gone') return;
+    try {
+      await keep(keptHistory, history, Date.now(), holder);
+      keptHistory = history;
+      if (store.getState().history === history) store.setState({ kept: Date.now(), trouble: null });
+      askToPersist();
+    } catch (error) {
+      if (error instanceof Gone) return store.setState({ deleted: 'gone' });
+      const full = isFull(error);
+      if (full) await giveUp().catch(() => {});
+      // Who no longer holds the project, or is done with it, has nothing more to write.
+      const over = stopped || error instanceof Displaced || error instanceof Newer;
+      if (!over) timer ??= setTimeout(write, TRY_AGAIN);
+      store.setState({
+        trouble: full
+          ? 'This browser has no room left: your last steps are not kept. Save the project as a file now, then delete a project or free some disk space.'
+          : `${inWords(error, 'Your last steps were not kept in this browser')} Save the project as a file now.`,
+      });
+    }
+  };
+  const write = (): Promise<void> => {
     clearTimeout(timer);
     timer = undefined;
-    writing = writing.then(async () => {
-      const { history, readOnly } = store.getState();
-      if (readOnly || history === keptHistory) return;
-      try {
-        await keep(keptHistory, history, Date.now());
-        keptHistory = history;
-        if (store.getState().history === history) store.setState({ kept: Date.now(), trouble: null });
-      } catch (error) {
-        if (isFull(error)) await giveUp();
-        timer ??= setTimeout(write, TRY_AGAIN);
-        store.setState({
-          trouble: isFull(error)
-            ? 'This browser has no room left: your last steps are not kept. Save the project as a file now, then delete a project or free some disk space.'
-            : 'Your last steps could not be kept in this browser. Save the project as a file now.',
-        });
-      }
-    });
+    return (writing = writing.then(writeOnce));
   };
 
-  const paintPreview = () => {
+  const paintPreview = async () => {
     const { history, readOnly, typesetter } = store.getState();
     if (readOnly) return;
-    void previewOf(history, typesetter, shelf)
-      .then((blob) => database.previews.put({ project: history.project.id, blob }))
-      .catch(() => {});
+    try {
+      const blob = await previewOf(history, typesetter, shelf);
+      if (await hasProject(id)) await database.previews.put({ project: id, blob });
+    } catch {
+      // The sheet on the home table stays as it was.
+    }
   };
 
   const stopListening = store.subscribe((now, before) => {
     if (now.history === before.history) return;
-    timer ??= setTimeout(write, KEEP_AFTER);
+    timer ??= setTimeout(() => void write(), KEEP_AFTER);
     clearTimeout(previewTimer);
-    previewTimer = setTimeout(paintPreview, PREVIEW_AFTER);
+    previewTimer = setTimeout(() => void paintPreview(), PREVIEW_AFTER);
   });
-  const onHide = () => document.visibilityState === 'hidden' && write();
+  // Told by every tab of this browser, this one too.
+  const watching = liveQuery(() => database.projects.get(id)).subscribe({
+    next: (row) => store.setState({ deleted: !row ? 'gone' : row.deleted ? 'lately' : null }),
+    error: () => {},
+  });
+  const onHide = () => void (document.visibilityState === 'hidden' && write());
+  const onLeave = () => void write();
   document.addEventListener('visibilitychange', onHide);
-  window.addEventListener('pagehide', write);
-  return () => {
-    stopListening();
-    document.removeEventListener('visibilitychange', onHide);
-    window.removeEventListener('pagehide', write);
-    write();
-    if (previewTimer) {
+  window.addEventListener('pagehide', onLeave);
+
+  return {
+    async putBack() {
+      if (await hasProject(id)) await undeleteProject(id);
+      else {
+        const { history } = store.getState();
+        await keep(null, history, Date.now(), holder);
+        keptHistory = history;
+        store.setState({ kept: Date.now() });
+        await paintPreview();
+      }
+      store.setState({ deleted: null });
+    },
+    async stop() {
+      stopped = true;
+      stopListening();
+      watching.unsubscribe();
+      document.removeEventListener('visibilitychange', onHide);
+      window.removeEventListener('pagehide', onLeave);
       clearTimeout(previewTimer);
-      paintPreview();
-    }
+      await write();
+      if (previewTimer) await paintPreview();
+    },
   };
+}
+
+let asked = false;
+
+/** Asked once there is something to lose: browsers may then not clear the store by themselves. The answer is told at Home. */
+function askToPersist(): void {
+  if (asked) return;
+  asked = true;
+  void navigator.storage?.persist?.().catch(() => {});
 }
 
 async function previewOf(history: History, typesetter: Typesetter, shelf: PictureShelf): Promise<Blob> {

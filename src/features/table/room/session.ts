@@ -136,6 +136,10 @@ export interface Session {
   kept: number | null;
   /** Why keeping failed, if it did. */
   trouble: string | null;
+  /** Whether it was deleted elsewhere while it lies here: lately, or with all that was kept of it. */
+  deleted: 'lately' | 'gone' | null;
+  /** What could not be read as it was written when it was opened, a sentence each. */
+  mended: readonly string[];
   /** Whether things snap while they are moved. */
   snapping: boolean;
   /** Whether letters, strokes and corners grow with what they are on when it is scaled with others. */
@@ -216,6 +220,8 @@ export function createSession(history: History, typesetter: Typesetter, readOnly
       readOnly,
       kept: Date.now(),
       trouble: null,
+      deleted: null,
+      mended: [],
       snapping: true,
       growContents: true,
       compared: null,

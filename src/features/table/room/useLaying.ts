@@ -13,7 +13,6 @@ import { coverWithPaper, layStrip, startWords } from '@/features/table/room/acti
 import { useRoom } from '@/features/table/room/context';
 import { bringPhoto, exchange, layArt, laySketch } from '@/features/table/room/laying';
 import type { Carried } from '@/features/table/workbox/carry';
-import { unpackProject } from '@/storage/project-file';
 import { noteUse, supplyById } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
 
@@ -61,7 +60,8 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   const openSketch = useCallback(
     async (supply: Supply): Promise<void> => {
       const blob = await fileOfSupply(supply);
-      const opened = blob.ok ? await unpackProject(new Uint8Array(await blob.value.arrayBuffer())) : blob;
+      const { unpackProject } = await import('@/storage/project-file');
+      const opened = blob.ok ? await unpackProject(blob.value) : blob;
       if (opened.ok) laySketch(store, opened.value.project.surfaces[0]!);
       else notify({ text: opened.message, tone: 'error' });
     },

@@ -2,67 +2,88 @@
 import { useEffect, useState } from 'react';
 import { fitToFonts } from '@/core/project/edits/fonts';
 import { typesetterFor, warmFonts } from '@/features/shared/fonts';
-import { startKeeping } from '@/features/table/room/keeper';
+import { newId } from '@/features/shared/ids';
+import { startKeeping, type Keeper } from '@/features/table/room/keeper';
 import { PictureShelf } from '@/features/table/room/pictures';
 import { createSession, type SessionStore } from '@/features/table/room/session';
-import { openProject } from '@/storage/projects';
+import { claimProject, openProject } from '@/storage/projects';
+import { undeleteProject } from '@/storage/shelf';
+import { inWords } from '@/storage/trouble';
 
 export type Opening =
   | { state: 'opening' }
-  | { state: 'failed'; message: string }
-  | { state: 'open'; store: SessionStore; shelf: PictureShelf };
+  | { state: 'failed'; message: string; putBack?: () => Promise<void> }
+  | { state: 'open'; store: SessionStore; shelf: PictureShelf; keeper: Keeper | null };
 
 export function useRoomOpening(id: string): Opening {
   const [opening, setOpening] = useState<Opening>({ state: 'opening' });
+  const [round, setRound] = useState(0);
   useEffect(() => {
     let closed = false;
     const closers: (() => void)[] = [];
     const lock = `bellagraph project ${id}`;
-    /** Resolves when this tab has let the project go: a lock lasts as long as its promise. */
-    const untilClosed = () => new Promise<void>((release) => (closed ? release() : closers.push(release)));
+    /** Resolves when this room is left. */
+    const left = new Promise<void>((leave) => closers.push(leave));
 
-    async function start(readOnly: boolean): Promise<void> {
+    /** Opens the room; the answer ends what it began, once the room is left. */
+    async function start(readOnly: boolean): Promise<Keeper | null> {
       warmFonts();
       const opened = await openProject(id);
-      if (closed) return;
-      if (!opened.ok) return setOpening({ state: 'failed', message: opened.message });
+      if (closed) return null;
+      if (!opened.ok) {
+        const putBack = async () => {
+          await undeleteProject(id);
+          setOpening({ state: 'opening' });
+          setRound((before) => before + 1);
+        };
+        setOpening({
+          state: 'failed',
+          message: opened.message,
+          ...(opened.deleted && !readOnly ? { putBack } : {}),
+        });
+        return null;
+      }
+      const holder = newId();
+      if (!readOnly) await claimProject({ ...opened, ok: true }, holder, Date.now());
       const typesetter = await typesetterFor(opened.value.project);
-      if (closed) return;
+      if (closed) return null;
       const shelf = new PictureShelf();
       const store = createSession(opened.value, typesetter, readOnly);
+      if (opened.mended) store.setState({ mended: opened.mended });
       closers.push(keepEquipped(store));
-      if (!readOnly) closers.push(startKeeping(store, shelf));
-      setOpening({ state: 'open', store, shelf });
+      const keeper = readOnly ? null : startKeeping(store, shelf, holder);
+      setOpening({ state: 'open', store, shelf, keeper });
+      return keeper;
     }
+    /** With the lock held until the last step has reached the store. */
+    const hold = async () => {
+      const keeper = await start(false);
+      await left;
+      await keeper?.stop();
+    };
 
     void (async () => {
       try {
-        await navigator.locks.request(lock, { ifAvailable: true }, async (mine) => {
-          if (!mine) return;
-          await start(false);
-          await untilClosed();
+        const mine = await navigator.locks.request(lock, { ifAvailable: true }, async (got) => {
+          if (got && !closed) await hold();
+          return got !== null;
         });
-        if (closed) return;
+        if (mine || closed) return;
         // Another tab has it: show it, and take over when that tab lets go.
         await start(true);
         await navigator.locks.request(lock, async () => {
-          if (closed) return;
-          await start(false);
-          await untilClosed();
+          if (!closed) await hold();
         });
       } catch (error) {
         if (!closed)
-          setOpening({
-            state: 'failed',
-            message: `This project could not be opened. ${(error as Error).message}`,
-          });
+          setOpening({ state: 'failed', message: inWords(error, 'This project could not be opened') });
       }
     })();
     return () => {
       closed = true;
       closers.forEach((close) => close());
     };
-  }, [id]);
+  }, [id, round]);
   return opening;
 }
 

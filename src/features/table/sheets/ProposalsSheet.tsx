@@ -103,8 +103,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
     [wish, which],
   );
   const shown = useMemo((): Shown[] => {
-    const asProject = (edit: Edit) =>
-      lookAhead(session.history.project, edit) ?? session.history.project;
+    const asProject = (edit: Edit) => lookAhead(session.history.project, edit) ?? session.history.project;
     if (which === 'places')
       return wish.photos.length
         ? FILL_ORDERS.filter(

@@ -12,8 +12,8 @@ import { ownFamily } from '@/core/text/families';
 import { lookAtFont, toldOf } from '@/core/text/own';
 import { useRoom } from '@/features/table/room/context';
 import { storeFile } from '@/storage/assets';
-import { isFull } from '@/storage/database';
-import { sha256 } from '@/storage/project-file';
+import { isFull } from '@/storage/trouble';
+import { sha256 } from '@/core/sha';
 
 interface Told {
   name: string;
