@@ -97,7 +97,7 @@ class Database extends Dexie {
   declare settings: EntityTable<SettingRow, 'key'>;
 
   constructor() {
-    super('bellagraph');
+    super('bellagraph', typeof indexedDB === 'undefined' ? {} : { indexedDB: onlyOurs() });
     this.version(1).stores({
       projects: 'id, edited',
       journal: '[project+index]',
@@ -110,10 +110,6 @@ class Database extends Dexie {
     this.version(STORE_VERSION)
       .stores({ projects: 'id, edited, *files', snapshots: 'id', originals: '++id, project' })
       .upgrade(apart);
-    this.on('ready', () => {
-      // Dexie opens a store of a newer program without a word; IndexedDB counts ten to each of Dexie's versions.
-      if (this.backendDB().version > 10 * STORE_VERSION) throw new NewerStore();
-    });
   }
 }
 
@@ -123,6 +119,20 @@ const STORE_VERSION = 3;
 class NewerStore extends Error {
   override name = 'NewerStoreError';
 }
+
+/**
+ * The browser's databases, but for stores that a newer program has changed. Dexie asks for a store of its own version first;
+ * if that one is too old it opens whatever is there, and adds the tables it misses, without a word.
+ */
+const onlyOurs = (): IDBFactory => ({
+  open(name, version) {
+    if (version === undefined) throw new NewerStore();
+    return indexedDB.open(name, version);
+  },
+  deleteDatabase: (name) => indexedDB.deleteDatabase(name),
+  databases: () => indexedDB.databases(),
+  cmp: (a, b) => indexedDB.cmp(a, b),
+});
 
 /** 3: snapshots lie apart from what is listed, and every project says which files it names. */
 async function apart(transaction: Transaction): Promise<void> {
