@@ -1,5 +1,7 @@
 /** Why the store did not do what it was asked, in words for a person. */
 
+import { Refused } from '@/core/project/refused';
+
 /** The errors one error was made of: Dexie wraps what the browser threw. */
 function namesOf(error: unknown): string[] {
   const names: string[] = [];
@@ -26,6 +28,7 @@ export class Newer extends Error {
 
 /** The sentence for any error of the store; `doing` names what was not done: “The project was not copied”. */
 export function inWords(error: unknown, doing: string): string {
+  if (error instanceof Refused) return error.message;
   const names = namesOf(error);
   if (isFull(error))
     return `${doing}: there is no room left in this browser's store. Delete a project, or free some disk space, and try again.`;

@@ -1,8 +1,8 @@
 'use client';
 
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import type { Result } from '@/core/result';
+import { useTyped } from '@/ui/useTyped';
 
 interface Props {
   label: string;
@@ -17,19 +17,13 @@ interface Props {
 
 /** A number field that takes what people write, on Enter or on leaving; Escape goes back. */
 export function LengthField({ label, shown, read, onCommit, unit, disabled }: Props) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const commit = () => {
-    if (typed === null || typed.trim() === shown) return clear();
-    const answer = read(typed);
-    if (!answer.ok) return setProblem(answer.message);
+  const { typed, problem, type, commit, back } = useTyped((text) => {
+    if (text.trim() === shown) return null;
+    const answer = read(text);
+    if (!answer.ok) return answer.message;
     onCommit(answer.value);
-    clear();
-  };
-  const clear = () => {
-    setTyped(null);
-    setProblem(null);
-  };
+    return null;
+  });
   return (
     <TextField
       label={label}
@@ -38,14 +32,11 @@ export function LengthField({ label, shown, read, onCommit, unit, disabled }: Pr
       error={problem !== null}
       helperText={problem}
       onFocus={(event) => event.target.select()}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        setProblem(null);
-      }}
+      onChange={(event) => type(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') commit();
-        if (event.key === 'Escape') clear();
+        if (event.key === 'Escape') back();
       }}
       slotProps={{
         input: {

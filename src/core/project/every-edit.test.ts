@@ -8,7 +8,7 @@ import * as make from '@/core/project/edits/make';
 import * as place from '@/core/project/edits/place';
 import { checkProject } from '@/core/project/file';
 import { goTo, perform, startHistory, type History } from '@/core/project/history';
-import { Refused } from '@/core/project/sound';
+import { Refused } from '@/core/project/refused';
 import { Chance } from '../../../scripts/testing/chance';
 import { byChance, EDITS, first } from '../../../scripts/testing/edits';
 

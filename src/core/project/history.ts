@@ -2,7 +2,8 @@
 import { applyPatches, enablePatches, produce, produceWithPatches, type Draft, type Patch } from 'immer';
 import type { Edit } from '@/core/project/edits/edit';
 import type { Project, Surface } from '@/core/project/model';
-import { Refused, stopsOf } from '@/core/project/sound';
+import { Refused } from '@/core/project/refused';
+import { stopsOf } from '@/core/project/sound';
 import { tidied } from '@/core/project/tree';
 
 enablePatches();

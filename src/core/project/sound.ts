@@ -14,10 +14,8 @@ import {
 import { assetsIn } from '@/core/piece/assets';
 import { complaint, whichThing } from '@/core/project/complaint';
 import type { Project } from '@/core/project/model';
+import { Refused } from '@/core/project/refused';
 import { pastLimits, projectSchema } from '@/core/project/schema';
-
-/** A change that was not made, and why, in a sentence for a person. */
-export class Refused extends Error {}
 
 type Steps = readonly (string | number)[];
 

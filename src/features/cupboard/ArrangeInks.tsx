@@ -9,7 +9,6 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import {
   closestCenter,
@@ -33,6 +32,7 @@ import { familyOf, orderOf, sortedInks, type Sorting } from '@/core/inks/sets';
 import type { NamedInk, Supply } from '@/core/supplies/model';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { SmallButton } from '@/ui/SmallButton';
+import { TextOnLeaving } from '@/ui/TextOnLeaving';
 
 const SORTINGS: readonly (readonly [Sorting, string])[] = [
   ['own', 'As the set came'],
@@ -117,15 +117,17 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
             key={chosen}
             sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr auto', gap: 1.5, alignItems: 'center' }}
           >
-            <Written
+            <TextOnLeaving
               label="Name of the ink"
               value={ink.name}
-              onWritten={(name) => name && changeInk((each) => ({ ...each, name }))}
+              longest={60}
+              onCommit={(name) => name && changeInk((each) => ({ ...each, name }))}
             />
-            <Written
+            <TextOnLeaving
               label="Family"
               value={familyOf(ink)}
-              onWritten={(family) =>
+              longest={60}
+              onCommit={(family) =>
                 changeInk(({ family: _, ...each }) => (family ? { ...each, family } : each))
               }
             />
@@ -197,29 +199,6 @@ function Dot({ id, ink, chosen, onChoose }: DotProps) {
         zIndex: isDragging ? 2 : undefined,
         boxShadow: isDragging ? '0 4px 12px rgba(20,14,8,0.4)' : undefined,
         touchAction: 'none',
-      }}
-    />
-  );
-}
-
-function Written({
-  label,
-  value,
-  onWritten,
-}: {
-  label: string;
-  value: string;
-  onWritten: (text: string) => void;
-}) {
-  return (
-    <TextField
-      label={label}
-      defaultValue={value}
-      slotProps={{ htmlInput: { maxLength: 60 } }}
-      onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
-      onBlur={(event) => {
-        const text = event.target.value.trim();
-        if (text !== value) onWritten(text);
       }}
     />
   );

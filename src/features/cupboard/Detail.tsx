@@ -23,6 +23,7 @@ import type { Unit } from '@/core/units/lengths';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { InKit } from '@/features/cupboard/InKit';
 import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
+import { TextOnLeaving } from '@/ui/TextOnLeaving';
 import { TrueSize } from '@/features/cupboard/TrueSize';
 import { usesOf, type UseOf } from '@/storage/supplies';
 
@@ -80,10 +81,11 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
         )}
       </Box>
       {one && (
-        <NameField
-          key={first.id}
-          supply={first}
-          onChange={(name) => change((supply) => ({ ...supply, name }))}
+        <TextOnLeaving
+          label="Name"
+          value={first.name}
+          longest={200}
+          onCommit={(name) => name && change((supply) => ({ ...supply, name }))}
         />
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
@@ -124,16 +126,11 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
       </TextField>
       {one && first.asset && <TrueSize supply={first} unit={unit} onChange={change} />}
       {one && first.kind === 'alphabet' && (
-        <TextField
-          size="small"
+        <TextOnLeaving
           label="Stands for"
-          defaultValue={first.letters ?? ''}
-          key={first.id}
-          slotProps={{ htmlInput: { maxLength: 8 } }}
-          onBlur={(event) => {
-            const letters = event.target.value.trim() || undefined;
-            if (letters !== first.letters) change((supply) => ({ ...supply, letters }));
-          }}
+          value={first.letters ?? ''}
+          longest={8}
+          onCommit={(letters) => change((supply) => ({ ...supply, letters: letters || undefined }))}
         />
       )}
       {kit?.house ? (
@@ -213,22 +210,6 @@ function SheetButton({ name, icon, sheet }: SheetButtonProps) {
       </Button>
       {open && sheet(() => setOpen(false))}
     </>
-  );
-}
-
-function NameField({ supply, onChange }: { supply: Supply; onChange: (name: string) => void }) {
-  return (
-    <TextField
-      size="small"
-      label="Name"
-      defaultValue={supply.name}
-      slotProps={{ htmlInput: { maxLength: 200 } }}
-      onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
-      onBlur={(event) => {
-        const name = event.target.value.trim();
-        if (name && name !== supply.name) onChange(name);
-      }}
-    />
   );
 }
 

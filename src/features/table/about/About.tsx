@@ -24,6 +24,7 @@ import { selectedPieces, shownProject } from '@/features/table/room/session';
 
 type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
 import { useHeldFocus } from '@/ui/useHeldFocus';
+import { useTyped } from '@/ui/useTyped';
 
 const CutControls = dynamic(() => import('@/features/table/about/CutControls').then((m) => m.CutControls));
 const FinishControls = dynamic(() =>
@@ -159,21 +160,18 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
 function NameField({ piece, readOnly }: { piece: Piece; readOnly: boolean }) {
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
-  const [typed, setTyped] = useState<string | null>(null);
-  const commit = () => {
-    if (typed !== null && typed.trim() && typed !== piece.name)
-      perform(renamePiece(surfaceId, piece, typed.trim().slice(0, 80)));
-    setTyped(null);
-  };
+  const { typed, type, commit, back } = useTyped((text) => {
+    if (text.trim() && text !== piece.name) perform(renamePiece(surfaceId, piece, text.trim().slice(0, 80)));
+  });
   return (
     <InputBase
       value={typed ?? piece.name}
       readOnly={readOnly}
-      onChange={(event) => setTyped(event.target.value)}
+      onChange={(event) => type(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') (event.target as HTMLElement).blur();
-        if (event.key === 'Escape') setTyped(null);
+        if (event.key === 'Escape') back();
       }}
       inputProps={{ 'aria-label': 'Name of this piece' }}
       sx={{

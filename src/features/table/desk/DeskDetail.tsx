@@ -6,7 +6,7 @@ import Chip from '@mui/material/Chip';
 import Rating from '@mui/material/Rating';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useId, useMemo, useState } from 'react';
+import { useId, useMemo } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { uprightSize } from '@/core/picture/asset';
 import { LONGEST_CAPTION, LONGEST_NAME, namesIn } from '@/core/photos/notes';
@@ -21,6 +21,8 @@ import { formatSize, PRINT_PPI, type Unit } from '@/core/units/lengths';
 import type { Desk } from '@/features/table/desk/useDesk';
 import { useThumbs } from '@/features/table/workbox/useThumbs';
 import { screenBlob } from '@/storage/assets';
+import { TextOnLeaving } from '@/ui/TextOnLeaving';
+import { useTyped } from '@/ui/useTyped';
 import { LengthField } from '@/ui/LengthField';
 
 interface Props {
@@ -121,7 +123,7 @@ export function DeskDetail({ project, photos, desk, disabled, perform, onStars }
         />
       </Box>
       {one && (
-        <WordsField
+        <TextOnLeaving
           label="Caption"
           value={only.notes?.caption ?? ''}
           longest={LONGEST_CAPTION}
@@ -149,7 +151,7 @@ export function DeskDetail({ project, photos, desk, disabled, perform, onStars }
           <TextField {...input} label={one ? 'Who is in it' : 'Who is in all of them'} />
         )}
       />
-      <WordsField
+      <TextOnLeaving
         label="Where"
         value={common(({ notes }) => notes?.place ?? '') ?? ''}
         hint={common(({ notes }) => notes?.place ?? '') === undefined ? 'at several places' : undefined}
@@ -158,16 +160,10 @@ export function DeskDetail({ project, photos, desk, disabled, perform, onStars }
         onCommit={(place) => perform(changeNotes(shas, 'place', () => place))}
       />
       {one && (
-        <TextField
-          label="Taken"
-          type="datetime-local"
-          defaultValue={only.taken ?? ''}
+        <TakenField
+          value={only.taken ?? ''}
           disabled={disabled}
-          onBlur={({ target }) => {
-            const taken = target.value.length === 16 ? `${target.value}:00` : target.value;
-            if (taken !== (only.taken ?? '')) perform(setTaken(only.sha, taken || null));
-          }}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { step: 1 } }}
+          onCommit={(taken) => perform(setTaken(only.sha, taken || null))}
         />
       )}
       {photos.some(({ taken }) => taken) && (
@@ -246,37 +242,28 @@ function comparedIn(photos: readonly Asset[], { blurOf, used }: Desk): string[] 
   ];
 }
 
-interface WordsProps {
-  label: string;
+function TakenField({
+  value,
+  disabled,
+  onCommit,
+}: {
   value: string;
-  longest: number;
-  hint?: string;
-  lines?: boolean;
   disabled: boolean;
-  onCommit: (text: string) => void;
-}
-
-/** A field that takes what was typed on leaving it, or on Enter where it is one line. */
-function WordsField({ label, value, longest, hint, lines, disabled, onCommit }: WordsProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const commit = () => {
-    if (typed !== null && typed.trim() !== value) onCommit(typed);
-    setTyped(null);
-  };
+  onCommit: (taken: string) => void;
+}) {
+  const { typed, type, commit } = useTyped((text) => {
+    const taken = text.length === 16 ? `${text}:00` : text;
+    if (taken !== value) onCommit(taken);
+  });
   return (
     <TextField
-      label={label}
+      label="Taken"
+      type="datetime-local"
       value={typed ?? value}
-      placeholder={hint}
-      multiline={lines}
-      maxRows={4}
       disabled={disabled}
-      onChange={(event) => setTyped(event.target.value)}
+      onChange={(event) => type(event.target.value)}
       onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter' && !lines) commit();
-      }}
-      slotProps={{ htmlInput: { maxLength: longest }, inputLabel: hint ? { shrink: true } : {} }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { step: 1 } }}
     />
   );
 }

@@ -15,15 +15,16 @@ import {
   IconLock,
   IconLockOpen,
 } from '@tabler/icons-react';
-import { memo, useState, type ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { colourOf, isInk } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { renameGroup } from '@/core/project/edits/group';
 import { renamePiece } from '@/core/project/edits/make';
 import { toggleHidden, toggleLock } from '@/features/table/room/actions';
-import { useRoom } from '@/features/table/room/context';
+import { useRoom, useSession } from '@/features/table/room/context';
 import { surfaceOf } from '@/core/project/model';
 import type { PileRow } from '@/features/table/pile/rows';
+import { useTyped } from '@/ui/useTyped';
 
 /** Pixels a slab is thick: ink is a film, a button stands high. */
 const thickness = (lift: number): number => Math.round(3 + Math.min(14, Math.sqrt(lift) * 9));
@@ -48,20 +49,20 @@ export const Slab = memo(function Slab(props: Props) {
   const { store } = useRoom();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id: node.id, disabled: readOnly });
-  const [typed, setTyped] = useState<string | null>(null);
+  const surfaceId = useSession((session) => session.surfaceId);
   const top = pieces.at(-1)!;
   const hidden = pieces.every(({ placement }) => placement.hidden);
   const locked = pieces.every(({ placement }) => placement.locked);
   const group = node.kind === 'group';
   const name = (group ? node.group.name : node.piece.name) || (group ? 'Group' : node.piece.role);
   const said = group ? `group of ${pieces.length}` : node.piece.role;
-  const rename = () => {
-    const next = typed?.trim().slice(0, 80);
-    setTyped(null);
+  const { typed, type, commit, back } = useTyped((text) => {
+    const next = text.trim().slice(0, 80);
     if (!next || next === name) return;
-    const { perform, surfaceId } = store.getState();
-    perform(group ? renameGroup(surfaceId, node.id, next) : renamePiece(surfaceId, node.piece, next));
-  };
+    store
+      .getState()
+      .perform(group ? renameGroup(surfaceId, node.id, next) : renamePiece(surfaceId, node.piece, next));
+  });
   return (
     <Box
       component="li"
@@ -108,8 +109,8 @@ export const Slab = memo(function Slab(props: Props) {
           aria-pressed={selected}
           aria-label={`${name}, ${said}${hidden ? ', hidden' : ''}${locked ? ', locked' : ''}`}
           onClick={(event) => onChoose(row, event)}
-          onDoubleClick={() => !readOnly && setTyped(name)}
-          onKeyDown={(event) => event.key === 'F2' && !readOnly && setTyped(name)}
+          onDoubleClick={() => !readOnly && type(name)}
+          onKeyDown={(event) => event.key === 'F2' && !readOnly && type(name)}
           onFocus={() => store.setState({ hovered: top.id })}
           onBlur={() => store.setState({ hovered: null })}
           sx={{
@@ -147,12 +148,12 @@ export const Slab = memo(function Slab(props: Props) {
           autoFocus
           value={typed}
           onFocus={(event) => event.target.select()}
-          onChange={(event) => setTyped(event.target.value)}
-          onBlur={rename}
+          onChange={(event) => type(event.target.value)}
+          onBlur={commit}
           onKeyDown={(event) => {
             event.stopPropagation();
-            if (event.key === 'Enter') rename();
-            if (event.key === 'Escape') setTyped(null);
+            if (event.key === 'Enter') commit();
+            if (event.key === 'Escape') back();
           }}
           inputProps={{ 'aria-label': `New name of ${name}` }}
           sx={{ flex: 1, px: 1, fontSize: '0.9rem', border: 1, borderColor: 'primary.main', borderRadius: 1 }}

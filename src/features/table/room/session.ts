@@ -6,7 +6,7 @@ import type { Match } from '@/core/project/edits/match';
 import { NOTHING_DRAWN, type Drawing } from '@/features/table/room/drawing';
 import { screenZoom } from '@/features/table/room/screen';
 import type { Edit } from '@/core/project/edits/edit';
-import { Refused } from '@/core/project/sound';
+import { Refused } from '@/core/project/refused';
 import type { Point } from '@/core/geometry/matrix';
 import type { Box } from '@/core/geometry/box';
 import type { Spot } from '@/core/geometry/knots';

@@ -1,4 +1,5 @@
 /** Copy, cut and paste through the system's clipboard: our pieces as pieces, for other programs as a picture, and theirs as ours. */
+import { aimed } from '@/features/table/room/aimed';
 import { useEffect } from 'react';
 import { boxOfPoints, corners } from '@/core/geometry/box';
 import { compose, growth, scaling, translation } from '@/core/geometry/matrix';
@@ -97,6 +98,7 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
     const paste = async (event: ClipboardEvent) => {
       if (isTyping(event.target) || store.getState().mode.kind === 'write') return;
       event.preventDefault();
+      const there = aimed(store);
       const data = event.clipboardData;
       const text = data?.getData('text/plain').trim() ?? '';
       const own = SAYS.exec(text)?.[1];
@@ -108,7 +110,7 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
         if (last?.id === own) {
           store.setState({ copied: last });
           written = own;
-          return act.paste(store);
+          return act.paste(there);
         }
       }
       // Words from elsewhere, copied after what was copied here.
@@ -118,7 +120,7 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
       const last = await lastCopied();
       if (!last) return notify({ text: 'There is nothing here that can be laid on the page.', tone: 'info' });
       store.setState({ copied: last });
-      act.paste(store);
+      act.paste(there);
     };
     const pasted = (event: ClipboardEvent) => void paste(event);
     document.addEventListener('copy', copy);

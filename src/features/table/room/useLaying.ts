@@ -1,6 +1,6 @@
 /** Laying what is carried: by drop, by Enter, from the workbox or the cupboard; papers ask how first. */
 import { useRouter } from 'next/navigation';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
 import type { Spot } from '@/core/project/create';
@@ -10,10 +10,13 @@ import { KINDS, type Supply } from '@/core/supplies/model';
 import { newId } from '@/features/shared/ids';
 import { fileOfSupply, openPageSupply, pictureOf } from '@/features/shared/supplyFiles';
 import { coverWithPaper, layStrip, startWords } from '@/features/table/room/actions';
+import { aimed } from '@/features/table/room/aimed';
 import { useRoom } from '@/features/table/room/context';
+import type { SessionStore } from '@/features/table/room/session';
 import { bringPhoto, exchange, layArt, laySketch } from '@/features/table/room/laying';
 import type { Carried } from '@/features/table/workbox/carry';
 import { noteUse, supplyById } from '@/storage/supplies';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 export interface At {
@@ -26,6 +29,8 @@ export interface PaperChoice {
   picture: () => Promise<Result<Asset>>;
   spot?: Spot;
   at: At;
+  /** The page it was asked on. */
+  there: SessionStore;
 }
 
 export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
@@ -36,16 +41,22 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
 
   /** A paper asks how it comes before anything is fetched. */
   const layIn = useCallback(
-    async (compartment: Compartment, picture: () => Promise<Result<Asset>>, at: At, spot?: Spot) => {
-      if (compartment === 'papers') return setChoice({ picture, spot, at });
+    async (
+      there: SessionStore,
+      compartment: Compartment,
+      picture: () => Promise<Result<Asset>>,
+      at: At,
+      spot?: Spot,
+    ) => {
+      if (compartment === 'papers') return setChoice({ picture, spot, at, there });
       const found = await picture();
       if (!found.ok) return notify({ text: found.message, tone: 'error' });
       const asset = found.value;
-      if (compartment === 'photos') bringPhoto(store, asset, spot);
-      else layArt(store, asset, compartment, spot);
+      if (compartment === 'photos') bringPhoto(there, asset, spot);
+      else layArt(there, asset, compartment, spot);
       void noteUse(asset.sha, Date.now());
     },
-    [notify, store],
+    [notify],
   );
 
   const openPage = useCallback(
@@ -58,25 +69,25 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   );
 
   const openSketch = useCallback(
-    async (supply: Supply): Promise<void> => {
+    async (there: SessionStore, supply: Supply): Promise<void> => {
       const blob = await fileOfSupply(supply);
       const { unpackProject } = await import('@/storage/project-file');
       const opened = blob.ok ? await unpackProject(blob.value) : blob;
-      if (opened.ok) laySketch(store, opened.value.project.surfaces[0]!);
+      if (opened.ok) laySketch(there, opened.value.project.surfaces[0]!);
       else notify({ text: opened.message, tone: 'error' });
     },
-    [notify, store],
+    [notify],
   );
 
   /** One supply to the page. */
   const laySupply = useCallback(
-    async (supply: Supply, at: At, spot?: Spot): Promise<void> => {
+    async (supply: Supply, at: At, spot?: Spot, there = aimed(store)): Promise<void> => {
       if (store.getState().readOnly) return;
       if (supply.kind === 'page') return openPage(supply);
-      if (supply.kind === 'sketch') return openSketch(supply);
+      if (supply.kind === 'sketch') return openSketch(there, supply);
       const { compartment } = KINDS[supply.kind];
       if (!compartment) return;
-      return layIn(compartment, () => pictureOf(supply), at, spot);
+      return layIn(there, compartment, () => pictureOf(supply), at, spot);
     },
     [layIn, openPage, openSketch, store],
   );
@@ -85,14 +96,16 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   const lay = useCallback(
     async (carried: Carried, at: At, spot?: Spot): Promise<void> => {
       if (store.getState().readOnly) return;
+      const there = aimed(store);
       if (carried.kind === 'words') return startWords(store, carried.role, spot);
       if (carried.kind === 'supply') {
         const supply = await supplyById(carried.id);
-        return supply && laySupply(supply, at, spot);
+        return supply && laySupply(supply, at, spot, there);
       }
       const known = store.getState().history.project.assets[carried.sha];
-      if (known) return layIn(carried.compartment, async () => ok(known), at, spot);
-      if (carried.compartment === 'papers') return layIn('papers', () => housePaper(carried.sha), at, spot);
+      if (known) return layIn(there, carried.compartment, async () => ok(known), at, spot);
+      if (carried.compartment === 'papers')
+        return layIn(there, 'papers', () => housePaper(carried.sha), at, spot);
     },
     [housePaper, layIn, laySupply, store],
   );
@@ -103,11 +116,11 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
       setChoice(null);
       const found = await choice.picture();
       if (!found.ok) return notify({ text: found.message, tone: 'error' });
-      if (how === 'cover') coverWithPaper(store, found.value);
-      else layStrip(store, found.value, choice.spot);
+      if (how === 'cover') coverWithPaper(choice.there, found.value);
+      else layStrip(choice.there, found.value, choice.spot);
       void noteUse(found.value.sha, Date.now());
     },
-    [choice, notify, store],
+    [choice, notify],
   );
 
   /** Supplies into the workbox. */
@@ -137,22 +150,33 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   const exchangeWith = useCallback(
     async (supply: Supply): Promise<void> => {
       const { compartment } = KINDS[supply.kind];
+      const there = aimed(store);
       const asset = await pictureOf(supply);
       if (!compartment || !asset.ok)
         return notify({ text: asset.ok ? 'This cannot lie in its place.' : asset.message, tone: 'error' });
-      exchange(store, asset.value, compartment);
+      exchange(there, asset.value, compartment);
       void noteUse(asset.value.sha, Date.now());
     },
     [notify, store],
   );
 
+  /** What goes wrong on the way is told, whatever it was. */
+  const told = useMemo(
+    () =>
+      <A extends unknown[]>(act: (...given: A) => Promise<void>) =>
+      (...given: A): Promise<void> =>
+        act(...given).catch((error) =>
+          notify({ text: inWords(error, 'It was not brought to the table'), tone: 'error' }),
+        ),
+    [notify],
+  );
   return {
-    lay,
-    laySupply,
-    layPaper,
-    gatherSupplies,
-    exchangeWith,
-    openPage,
+    lay: useMemo(() => told(lay), [told, lay]),
+    laySupply: useMemo(() => told(laySupply), [told, laySupply]),
+    layPaper: told(layPaper),
+    gatherSupplies: told(gatherSupplies),
+    exchangeWith: told(exchangeWith),
+    openPage: told(openPage),
     choice,
     forgetChoice: () => setChoice(null),
   };

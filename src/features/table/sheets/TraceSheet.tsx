@@ -1,5 +1,6 @@
 'use client';
 /** A picture traced to an outline, seen over the picture while its threshold is moved; then cut to it, or laid as a shape. */
+import { aimed } from '@/features/table/room/aimed';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -76,9 +77,10 @@ export function TraceSheet({ onClose }: { onClose: () => void }) {
     if (!template) return;
     setBusy(true);
     try {
+      const there = aimed(store);
       const blob = await readableBlob(template.asset.sha);
       if (!blob) throw new Error('not here');
-      const done = act.layTraced(store, template, await tracePicture(blob, tracing, LOOKED_AT), how);
+      const done = act.layTraced(there, template, await tracePicture(blob, tracing, LOOKED_AT), how);
       if (done.ok) onClose();
       else setProblem(done.message);
     } catch {

@@ -7,6 +7,7 @@ import { pathBounds, pathData, transformPath } from '@/core/geometry/path';
 import { formatLength } from '@/core/units/lengths';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { useDragLost } from '@/features/table/stage/useDragLost';
 import { drawnPath } from '@/features/table/room/drawing';
 import { toPage, viewMatrix } from '@/features/table/stage/view';
 
@@ -38,6 +39,8 @@ export function Draw() {
   useSession((session) => session.selection);
   const [pointer, setPointer] = useState<Point | null>(null);
   const hand = useRef<Point[] | null>(null);
+  /** As it was before the press that lasts. */
+  const before = useRef(drawing);
   const { way, knots, closed } = drawing;
   const points = way === 'points';
 
@@ -53,6 +56,7 @@ export function Draw() {
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
     const here = at(event);
+    before.current = drawing;
     if (!points) {
       hand.current = [here];
       return act.setDrawing(store, { line: [here], zoom: view.zoom });
@@ -104,6 +108,12 @@ export function Draw() {
   const release = () => {
     hand.current = null;
   };
+  const back = () => {
+    if (!hand.current) return;
+    hand.current = null;
+    act.setDrawing(store, before.current);
+  };
+  useDragLost(() => hand.current !== null, back);
 
   const map = viewMatrix(view);
   const path = drawnPath(drawing);
@@ -135,7 +145,8 @@ export function Draw() {
         onPointerDown={press}
         onPointerMove={move}
         onPointerUp={release}
-        onPointerCancel={release}
+        onPointerCancel={back}
+        onLostPointerCapture={back}
         onPointerLeave={() => setPointer(null)}
       />
       <g fill="none" strokeLinejoin="round" strokeLinecap="round">

@@ -4,6 +4,7 @@ import { useState, type PointerEvent as ReactPointerEvent } from 'react';
 import { apply, type Point } from '@/core/geometry/matrix';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { levelledAlong, slidPiece } from '@/features/table/room/slide';
+import { useDragLost } from '@/features/table/stage/useDragLost';
 import { toPage, viewMatrix } from '@/features/table/stage/view';
 
 /** A shorter line says nothing of an angle, CSS pixels. */
@@ -29,6 +30,10 @@ export function Horizon() {
     if (edit) session.perform({ ...edit, merge: undefined });
     store.setState({ mode: { ...session.mode, level: undefined } });
   };
+  useDragLost(
+    () => line !== null,
+    () => setLine(null),
+  );
   const [from, to] = line ? line.map((point) => apply(viewMatrix(view), point)) : [];
   return (
     <g data-testid="horizon">
@@ -50,6 +55,7 @@ export function Horizon() {
         }}
         onPointerUp={release}
         onPointerCancel={() => setLine(null)}
+        onLostPointerCapture={() => setLine(null)}
       />
       {from && to && (
         <g strokeLinecap="round" pointerEvents="none">

@@ -4,6 +4,7 @@ import { useRef, type PointerEvent as ReactPointerEvent } from 'react';
 import { apply } from '@/core/geometry/matrix';
 import { changeLight } from '@/core/project/edits/make';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { useDragLost } from '@/features/table/stage/useDragLost';
 import { shownSurface } from '@/features/table/room/session';
 import { toPage, viewMatrix } from '@/features/table/stage/view';
 
@@ -28,6 +29,12 @@ export function Lamp() {
   const at = apply(map, { x: middle.x + far * Math.sin(way), y: middle.y - far * Math.cos(way) });
   const centre = apply(map, middle);
 
+  const back = () => {
+    if (!held.current) return;
+    held.current = false;
+    store.getState().tryOut(null);
+  };
+  useDragLost(() => held.current, back);
   const edit = (event: ReactPointerEvent<SVGGElement>) => {
     const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
     const to = toPage(view, { x: event.clientX - box.left, y: event.clientY - box.top });
@@ -55,10 +62,8 @@ export function Lamp() {
         held.current = false;
         store.getState().perform({ ...edit(event), merge: undefined });
       }}
-      onPointerCancel={() => {
-        held.current = false;
-        store.getState().tryOut(null);
-      }}
+      onPointerCancel={back}
+      onLostPointerCapture={back}
     >
       <title>Page light: drag it round the page, nearer the middle for a higher light</title>
       <path

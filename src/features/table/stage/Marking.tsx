@@ -12,6 +12,7 @@ import type { Size } from '@/core/geometry/box';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { useSession } from '@/features/table/room/context';
+import { useDragLost } from '@/features/table/stage/useDragLost';
 import {
   shownProject,
   shownSurface,
@@ -99,6 +100,12 @@ export function Marking({ marking }: { marking: Marks }) {
     context.imageSmoothingQuality = 'high';
     context.drawImage(veilOf(shown), 0, 0);
   });
+  const back = (): void => {
+    cancelAnimationFrame(waiting.current);
+    points.current = null;
+    setDrawn(undefined);
+  };
+  useDragLost(() => points.current !== null, back);
   if (!lies) return null;
   const at = (event: PointerEvent<HTMLElement>): Point => {
     const box = frame.current!.getBoundingClientRect();
@@ -180,7 +187,8 @@ export function Marking({ marking }: { marking: Marks }) {
         event.stopPropagation();
         finish();
       }}
-      onPointerCancel={finish}
+      onPointerCancel={back}
+      onLostPointerCapture={() => points.current && back()}
       onDoubleClick={(event) => event.stopPropagation()}
       sx={{ position: 'absolute', inset: 0, cursor: 'none', zIndex: 3, touchAction: 'none', outline: 'none' }}
     >

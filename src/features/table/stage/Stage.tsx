@@ -140,7 +140,8 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       onPointerMove={(event) => gestures.move(event, event.currentTarget)}
       onPointerUp={(event) => gestures.release(event, event.currentTarget)}
       onPointerLeave={() => store.setState({ pointer: null })}
-      onPointerCancel={(event) => gestures.release(event, event.currentTarget)}
+      onPointerCancel={gestures.lost}
+      onLostPointerCapture={gestures.lost}
       onDoubleClick={(event) => {
         const session = store.getState();
         if (session.mode.kind !== 'pick') return;

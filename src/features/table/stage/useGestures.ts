@@ -32,6 +32,7 @@ import {
 } from '@/features/table/stage/drags';
 import { knotDrag } from '@/features/table/stage/knotDrags';
 import { RULER } from '@/features/table/stage/Rulers';
+import { useDragLost } from '@/features/table/stage/useDragLost';
 import { panned, toPage, zoomed } from '@/features/table/stage/view';
 
 /** Pixels a pointer may tremble before a press becomes a drag. */
@@ -77,6 +78,14 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     lastPan.current = start.from;
   };
 
+  /** Whether another pointer is at work already: then what it began was not meant, and neither is this. */
+  const second = (event: ReactPointerEvent): boolean => {
+    if (!hand.current || hand.current.pointer === event.pointerId) return false;
+    letGo();
+    return true;
+  };
+  useDragLost(() => hand.current !== null, letGo);
+
   /** A press on the page or the table around it. */
   function press(event: ReactPointerEvent<HTMLElement>): void {
     if (event.button === 2) return;
@@ -88,6 +97,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
       event.currentTarget.setPointerCapture(event.pointerId);
       return letGo();
     }
+    if (second(event)) return;
     const point = toPage(session.view, from);
     if (session.mode.kind === 'write') stopWriting(store);
     const nothing = () => {};
@@ -180,6 +190,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   /** A press on a brad or the turning loop. */
   function grip(event: ReactPointerEvent<Element>, hold: Grip, stage: Element): void {
     event.stopPropagation();
+    if (second(event)) return;
     const session = store.getState();
     const pieces = selectedPieces(session).filter(({ placement }) => !placement.locked);
     if (!pieces.length || session.readOnly) return;
@@ -213,7 +224,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
   ): void {
     event.stopPropagation();
     const { readOnly, history } = store.getState();
-    if (readOnly || history.project.guidesLocked) return;
+    if (readOnly || history.project.guidesLocked || second(event)) return;
     begin(event as ReactPointerEvent, {
       from: at(event, stage),
       drag: guideMove(store, of, index),
@@ -277,10 +288,16 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const { marquee, drawnGuide, swaps } = store.getState();
     if (marquee || drawnGuide || swaps) store.setState({ marquee: null, drawnGuide: null, swaps: null });
     onMoving([]);
-    if (!held.moved && event.type === 'pointerup') held.tap();
+    if (!held.moved) held.tap();
   }
 
-  return { press, grip, holdGuide, move, release };
+  /** The pointer was taken away in the middle of it: everything goes back. */
+  function lost(event: ReactPointerEvent): void {
+    pinch.release(event.pointerId);
+    if (hand.current?.pointer === event.pointerId) letGo();
+  }
+
+  return { press, grip, holdGuide, move, release, lost };
 }
 
 /** Two fingers on the stage zoom and pan; the page keeps lying under them. */

@@ -37,6 +37,9 @@ export function Divider({ label, share, onDrag }: Props) {
       onPointerUp={() => {
         from.current = null;
       }}
+      onLostPointerCapture={() => {
+        from.current = null;
+      }}
       onKeyDown={(event) => {
         const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
         if (!way) return;

@@ -1,4 +1,5 @@
 /** Cutting: to punches, with and out of each other, larger and smaller, apart. */
+import { aimed } from '@/features/table/room/aimed';
 import { isWritten } from '@/core/piece/outline';
 import { toolsFor, cutOf } from '@/core/page/outlines';
 import type { Combination } from '@/core/geometry/combine';
@@ -114,9 +115,10 @@ export async function combineChosen(
   how: Combination,
   { closing = 0, keep = false }: { closing?: number; keep?: boolean } = {},
 ): Promise<Result<number>> {
+  const there = aimed(store);
   const { combine, partsOf } = await import('@/core/geometry/combine');
   const { areaOf, closed } = await import('@/core/geometry/offset');
-  const session = store.getState();
+  const session = there.getState();
   const pieces = unlocked(session);
   const [base] = pieces;
   if (!base || pieces.length < 2) return fail('Select two pieces or more.');
@@ -146,14 +148,15 @@ export async function combineChosen(
       fresh,
     ),
   );
-  store.getState().select(fresh.map(({ id }) => id));
+  there.getState().select(fresh.map(({ id }) => id));
   return ok(fresh.length);
 }
 
 /** Makes the outlines of the selected pieces larger by a distance (points), or smaller below zero. */
 export async function growChosen(store: SessionStore, by: number, corners: Corners): Promise<Result<number>> {
+  const there = aimed(store);
   const { grown } = await import('@/core/geometry/offset');
-  const session = store.getState();
+  const session = there.getState();
   const pieces = unlocked(session);
   if (!pieces.length) return fail('Select what is to grow.');
   const tools = toolsFor(session.history.project, session.typesetter);
@@ -180,8 +183,9 @@ export async function growChosen(store: SessionStore, by: number, corners: Corne
 
 /** Breaks a piece of several parts into single ones; says how many. */
 export async function breakChosen(store: SessionStore): Promise<Result<number>> {
+  const there = aimed(store);
   const { partsOf } = await import('@/core/geometry/combine');
-  const session = store.getState();
+  const session = there.getState();
   const [piece, ...more] = unlocked(session);
   if (!piece || more.length) return fail('Select one piece that has several parts.');
   const { path } = cutOf(piece, toolsFor(session.history.project, session.typesetter));
@@ -204,6 +208,6 @@ export async function breakChosen(store: SessionStore): Promise<Result<number>> 
   );
   if (tooLong(fresh)) return fail(TOO_LONG);
   session.perform(replacePieces(`break ${piece.role} into parts`, session.surfaceId, [piece], fresh));
-  store.getState().select(fresh.map(({ id }) => id));
+  there.getState().select(fresh.map(({ id }) => id));
   return ok(fresh.length);
 }

@@ -1,4 +1,5 @@
 /** Outlines of one's own: drawn by hand, cut by scissors, their points moved. */
+import { aimed } from '@/features/table/room/aimed';
 import { unite } from '@/core/geometry/box';
 import {
   added,
@@ -69,25 +70,27 @@ export function dropPoint(store: SessionStore): boolean {
 
 /** Lays a piece of cardstock cut to what was drawn. An outline that crosses itself becomes the area it goes round. */
 export async function layDrawing(store: SessionStore): Promise<Result<number>> {
+  const there = aimed(store);
   // Taken before anything is waited for: the sheet may be shut meanwhile.
   const drawn = drawnPath(store.getState().drawing);
   const { combine } = await import('@/core/geometry/combine');
-  const session = store.getState();
+  const session = there.getState();
   const [clean] = drawn && !isThin(drawn) ? combine('join', [drawn]) : [];
   if (!clean) return fail(TOO_SMALL);
   const piece = shapedPiece(newId(), 'Drawn shape', clean.path, CARDSTOCK);
   if (tooLong([piece])) return fail(TOO_LONG);
   session.perform(layPieces(session.surfaceId, [piece], [], undefined, 'draw'));
-  store.getState().select([piece.id]);
+  there.getState().select([piece.id]);
   clearDrawing(store);
   return ok(1);
 }
 
 /** Leaves of the selected pieces what lies inside what was drawn; what they are made of stays where it lies. */
 export async function cutToDrawing(store: SessionStore): Promise<Result<number>> {
+  const there = aimed(store);
   const drawn = drawnPath(store.getState().drawing);
   const { combine } = await import('@/core/geometry/combine');
-  const session = store.getState();
+  const session = there.getState();
   const pieces = cuttable(session);
   if (!drawn || isThin(drawn)) return fail(TOO_SMALL);
   if (!pieces.length) return fail('Select what is to be cut.');
@@ -125,9 +128,10 @@ export function lineToCut(session: Session): Point[] | null {
 
 /** Cuts the selected pieces in two along the drawn line; those it misses stay as they are. */
 export async function scissor(store: SessionStore): Promise<Result<number>> {
+  const there = aimed(store);
   const line = lineToCut(store.getState());
   const { part } = await import('@/core/geometry/part');
-  const session = store.getState();
+  const session = there.getState();
   const pieces = cuttable(session);
   if (!pieces.length) return fail('Select what is to be cut.');
   if (!line) return fail('Draw a line across it first.');
@@ -148,7 +152,7 @@ export async function scissor(store: SessionStore): Promise<Result<number>> {
   if (tooLong(fresh.flat())) return fail(TOO_LONG);
   const gone = cut.map(({ piece }) => piece);
   session.perform(replaceEach(`cut ${naming(gone)} in two`, session.surfaceId, gone, fresh));
-  store.getState().select(fresh.map(([, half]) => half!.id));
+  there.getState().select(fresh.map(([, half]) => half!.id));
   clearDrawing(store);
   return ok(2 * cut.length);
 }

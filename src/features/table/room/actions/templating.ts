@@ -1,4 +1,5 @@
 /** Papers cut by the tones of a picture that lies on the page. */
+import { aimed } from '@/features/table/room/aimed';
 import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import { parsePath, transformPath, type Path } from '@/core/geometry/path';
 import { drawPiece } from '@/core/page/draw';
@@ -98,8 +99,9 @@ export async function cutTemplate(
   fillings: readonly Filling[],
   anew: boolean,
 ): Promise<Result<number>> {
+  const there = aimed(store);
   const { partsOf } = await import('@/core/geometry/combine');
-  const session = store.getState();
+  const session = there.getState();
   const toFrame = fromPixels(session, { piece: template, asset }, width);
   if (!toFrame) return fail('The picture of this template is not here.');
   const groups: Group[] = [];
@@ -158,6 +160,6 @@ export async function cutTemplate(
       hidePieces(session.surfaceId, [template], true),
     ]),
   );
-  store.getState().select(laid.map(({ id }) => id));
+  there.getState().select(laid.map(({ id }) => id));
   return ok(laid.length);
 }

@@ -1,0 +1,60 @@
+/** Text typed into a field that is taken when one leaves it. */
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+/** Takes what was typed; answers with why not, if it is refused. */
+export type Take = (text: string) => string | null | void;
+
+export interface Typed {
+  /** What was typed so far; null while nobody types. */
+  typed: string | null;
+  problem: string | null;
+  type(text: string): void;
+  /** Takes it, as the field is left or Enter is pressed. */
+  commit(): void;
+  back(): void;
+}
+
+/**
+ * What is typed is meant for what the field showed when typing began: it is taken by the `take` of that moment, though the
+ * field may show another piece by the time it is left, and also when the field itself goes.
+ */
+export function useTyped(take: Take): Typed {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const latest = useRef(take);
+  const begun = useRef<{ text: string; take: Take } | null>(null);
+  useEffect(() => {
+    latest.current = take;
+  });
+  const back = useCallback(() => {
+    begun.current = null;
+    setTyped(null);
+    setProblem(null);
+  }, []);
+  const commit = useCallback(() => {
+    const now = begun.current;
+    if (!now) return back();
+    const refused = now.take(now.text) ?? null;
+    if (refused === null || now.take !== latest.current) return back();
+    setProblem(refused);
+  }, [back]);
+  // A field that goes while it is typed in loses nothing.
+  useEffect(
+    () => () => {
+      begun.current?.take(begun.current.text);
+      begun.current = null;
+    },
+    [],
+  );
+  return {
+    typed,
+    problem,
+    type(text) {
+      begun.current = { text, take: begun.current?.take ?? take };
+      setTyped(text);
+      setProblem(null);
+    },
+    commit,
+    back,
+  };
+}
