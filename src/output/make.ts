@@ -107,7 +107,10 @@ function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; sho
   const decode = async (key: string): Promise<Drawable> => {
     const decoded = await shop.decode(shaOf(key));
     const worn = wornOf(key);
-    return worn ? wornPixels(decoded, worn, shop.platform) : decoded;
+    if (!worn) return decoded;
+    const made = wornPixels(decoded, worn, shop.platform);
+    if (made.source !== decoded.source) letGo(decoded);
+    return made;
   };
   const asWritten = (key: string): 'image/png' | 'image/jpeg' | null => {
     const worn = wornOf(key);
@@ -163,22 +166,31 @@ async function makePixels(
   context.fillStyle = picture.ground;
   context.fillRect(0, 0, sheet.width, sheet.height);
   const shelf = new DecodedShelf(picture, shop);
-  for (const [i, piece] of picture.pieces.entries()) {
-    progress((0.75 * i) / picture.pieces.length, `Drawing ${i + 1} of ${picture.pieces.length} pieces`);
-    const open = await shelf.openFor(i);
-    drawPieces(context, [piece], sheet.view, {
-      platform: shop.platform,
-      font: shop.font,
-      image: (key) => open.get(key),
-      drawing: (key) => drawings.get(key),
-    });
-    shelf.closeAfter(i);
+  try {
+    for (const [i, piece] of picture.pieces.entries()) {
+      progress((0.75 * i) / picture.pieces.length, `Drawing ${i + 1} of ${picture.pieces.length} pieces`);
+      const open = await shelf.openFor(i);
+      drawPieces(context, [piece], sheet.view, {
+        platform: shop.platform,
+        font: shop.font,
+        image: (key) => open.get(key),
+        drawing: (key) => drawings.get(key),
+      });
+      shelf.closeAfter(i);
+    }
+  } finally {
+    shelf.closeAll();
   }
   progress(0.8, 'Packing the picture');
   const type = format === 'png' ? 'image/png' : 'image/jpeg';
   const bytes = await shop.encode(canvas, type, JPEG_QUALITY);
   return ok(format === 'png' ? pngWithDensity(bytes, ppi) : jpegWithDensity(bytes, ppi));
 }
+
+/** A decoded picture holds its pixels until it is told that they are not wanted any more. */
+const letGo = ({ source }: Pick<Drawable, 'source'>): void => {
+  if ('close' in source) source.close();
+};
 
 /** Pieces whose pictures are decoded ahead of the one being drawn. */
 const AHEAD = 3;
@@ -206,9 +218,15 @@ class DecodedShelf {
   closeAfter(index: number): void {
     for (const sha of this.filesAt(index)) {
       if (this.lastUse.get(sha) !== index) continue;
-      void this.opening.get(sha)?.then(({ source }) => 'close' in source && source.close());
+      void this.opening.get(sha)?.then(letGo);
       this.opening.delete(sha);
     }
+  }
+
+  /** What was decoded ahead, when nothing more is drawn. */
+  closeAll(): void {
+    for (const decoded of this.opening.values()) void decoded.then(letGo, () => {});
+    this.opening.clear();
   }
 
   /** Files to decode; drawings need none of it. */
@@ -241,6 +259,7 @@ async function makePdf(
       const { source, width, height } = await shop.decode(sha);
       const { context } = shop.platform.canvas(width, height);
       context.drawImage(source, 0, 0);
+      letGo({ source });
       pixels.set(sha, context.getImageData(0, 0, width, height));
     }
   }
@@ -304,6 +323,7 @@ async function address(sha: string, shop: Workshop): Promise<string> {
   const { source, width, height } = await shop.decode(sha);
   const { canvas, context } = shop.platform.canvas(width, height);
   context.drawImage(source, 0, 0);
+  letGo({ source });
   return `data:image/jpeg;base64,${base64(await shop.encode(canvas, 'image/jpeg', JPEG_QUALITY))}`;
 }
 

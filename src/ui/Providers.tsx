@@ -5,12 +5,15 @@ import { ThemeProvider } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import { theme } from '@/ui/theme';
 import { NoticesProvider } from '@/ui/notices';
+import { RoomBoundary } from '@/ui/RoomBoundary';
 
 export function Providers({ children }: { children: ReactNode }) {
   return (
     <ThemeProvider theme={theme} defaultMode="system">
       <CssBaseline />
-      <NoticesProvider>{children}</NoticesProvider>
+      <NoticesProvider>
+        <RoomBoundary>{children}</RoomBoundary>
+      </NoticesProvider>
     </ThemeProvider>
   );
 }

@@ -15,7 +15,6 @@ import {
   IconStackPush,
   IconTrash,
 } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { useEffect, useState, type ReactNode } from 'react';
 import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
 import { KINDS, SUPPLY_KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
@@ -26,6 +25,7 @@ import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
 import { TextOnLeaving } from '@/ui/TextOnLeaving';
 import { TrueSize } from '@/features/cupboard/TrueSize';
 import { usesOf, type UseOf } from '@/storage/supplies';
+import { fetched } from '@/ui/fetched';
 
 /** Pictures that may have come without their opening, or with a closed counter. */
 const canBeCut = ({ kind, asset }: Supply): boolean =>
@@ -181,18 +181,20 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
   );
 }
 
-const CutOpening = dynamic(() =>
-  import('@/features/cupboard/CutOpening').then((module) => module.CutOpening),
+const CutOpening = fetched('Cutting an opening', () =>
+  import('@/features/cupboard/CutOpening').then((m) => m.CutOpening),
 );
 
-const CutApart = dynamic(() => import('@/features/cupboard/CutApart').then((module) => module.CutApart));
-
-const ArrangeInks = dynamic(() =>
-  import('@/features/cupboard/ArrangeInks').then((module) => module.ArrangeInks),
+const CutApart = fetched('Cutting apart', () =>
+  import('@/features/cupboard/CutApart').then((m) => m.CutApart),
 );
 
-const VersionsDialog = dynamic(() =>
-  import('@/features/cupboard/VersionsDialog').then((module) => module.VersionsDialog),
+const ArrangeInks = fetched('Arranging inks', () =>
+  import('@/features/cupboard/ArrangeInks').then((m) => m.ArrangeInks),
+);
+
+const VersionsDialog = fetched('Supplies in other colours', () =>
+  import('@/features/cupboard/VersionsDialog').then((m) => m.VersionsDialog),
 );
 
 interface SheetButtonProps {

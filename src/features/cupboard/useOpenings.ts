@@ -87,7 +87,9 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
       const { width, height } = uprightSize(found.value);
       const canvas = new OffscreenCanvas(width, height);
       const context = canvas.getContext('2d')!;
-      context.drawImage(await createImageBitmap(blob), 0, 0, width, height);
+      const whole = await createImageBitmap(blob);
+      context.drawImage(whole, 0, 0, width, height);
+      whole.close();
       context.globalCompositeOperation = 'destination-out';
       context.fill(new Path2D(trace(open, 128, width / open.width)));
       const png = await canvas.convertToBlob({ type: 'image/png' });

@@ -5,12 +5,12 @@ import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { IconDots } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { nameOfSize } from '@/core/units/sizes';
 import type { HomeProject } from '@/features/home/useHome';
+import { fetched } from '@/ui/fetched';
 
-const SheetMenu = dynamic(() => import('@/features/home/SheetMenu').then((module) => module.SheetMenu));
+const SheetMenu = fetched('This menu', () => import('@/features/home/SheetMenu').then((m) => m.SheetMenu));
 
 /** Pixels an inch of a project takes on the home table: all sheets lie at the same scale. */
 const PIXELS_PER_INCH = 23;

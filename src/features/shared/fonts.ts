@@ -20,9 +20,18 @@ export const readFont: ReadFont = async (name) => {
   return new Uint8Array(await answer.arrayBuffer());
 };
 
+/** The shipped fonts; what failed is tried again when it is next asked for. */
+function shipped(): Promise<Typesetter> {
+  const now = (opening ??= openTypesetter(readFont));
+  now.catch(() => {
+    if (opening === now) opening = undefined;
+  });
+  return now;
+}
+
 /** Begins to open the shipped fonts. */
-export const warmFonts = (): void => void (opening ??= openTypesetter(readFont)).catch(() => {});
+export const warmFonts = (): void => void shipped().catch(() => {});
 
 /** A typesetter with all a project needs; given one, the same if it has it all. */
 export const typesetterFor = async (project: Project, has?: Typesetter): Promise<Typesetter> =>
-  equipped(has ?? (await (opening ??= openTypesetter(readFont))), needsOf(project), readFont);
+  equipped(has ?? (await shipped()), needsOf(project), readFont);

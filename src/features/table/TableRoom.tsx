@@ -7,12 +7,11 @@ import GlobalStyles from '@mui/material/GlobalStyles';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { undoLabel } from '@/core/project/history';
 import { FAMILIES } from '@/core/text/families';
-import { saveAsFile } from '@/features/shared/files';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { About } from '@/features/table/about/About';
 import { Pile } from '@/features/table/pile/Pile';
@@ -31,11 +30,19 @@ import { Sheets } from '@/features/table/sheets/Sheets';
 import { useWorkbox } from '@/features/table/workbox/useWorkbox';
 import { Workbox, type WorkboxProps } from '@/features/table/workbox/Workbox';
 import { supplyById } from '@/storage/supplies';
+import { inWords } from '@/storage/trouble';
+import type { Notice } from '@/ui/NoticeBar';
 import { useNotify } from '@/ui/notices';
+import { RoomBoundary } from '@/ui/RoomBoundary';
+import { fetched } from '@/ui/fetched';
 
-const MakeDialog = dynamic(() => import('@/features/table/make/MakeDialog').then((m) => m.MakeDialog));
+const MakeDialog = fetched('Make', () =>
+  import('@/features/table/make/MakeDialog').then((m) => m.MakeDialog),
+);
 
-const KeysDialog = dynamic(() => import('@/features/table/room/KeysDialog').then((m) => m.KeysDialog));
+const KeysDialog = fetched('Keys and how-to', () =>
+  import('@/features/table/room/KeysDialog').then((m) => m.KeysDialog),
+);
 
 export function TableRoom({ id }: { id: string }) {
   const opening = useRoomOpening(id);
@@ -70,8 +77,49 @@ export function TableRoom({ id }: { id: string }) {
     );
   return (
     <RoomProvider room={opening}>
-      <OpenTable />
+      <RoomBoundary more={<WithoutTable />}>
+        <OpenTable />
+      </RoomBoundary>
     </RoomProvider>
+  );
+}
+
+/** What can be done with the project though the table cannot be shown. */
+function WithoutTable() {
+  const saveFile = useSaveFile();
+  const undo = useSession((session) => session.undo);
+  const last = useSession((session) => undoLabel(session.history));
+  return (
+    <>
+      <Button variant="outlined" onClick={() => void saveFile()}>
+        Save the project as a file
+      </Button>
+      {last && (
+        <Button variant="outlined" onClick={undo}>
+          Undo {last}
+        </Button>
+      )}
+    </>
+  );
+}
+
+/** Packing files is fetched soon after the table is laid, so that it is at hand when nothing else is. */
+const filing = () => import('@/features/shared/files');
+
+function useSaveFile(): () => Promise<void> {
+  const { store } = useRoom();
+  const notify = useNotify();
+  useEffect(() => {
+    const soon = setTimeout(() => void filing().catch(() => {}), 4000);
+    return () => clearTimeout(soon);
+  }, []);
+  return useCallback(
+    () =>
+      filing()
+        .then(({ saveAsFile }) => saveAsFile(store.getState().history))
+        .catch((error): Notice => ({ text: inWords(error, 'No file was made'), tone: 'error' }))
+        .then(notify),
+    [notify, store],
   );
 }
 
@@ -86,7 +134,6 @@ const FACES = FAMILIES.map(({ id, fonts }) => ({
 
 function OpenTable() {
   const { store } = useRoom();
-  const notify = useNotify();
   const show = useSession((session) => session.show);
   const readOnly = useSession((session) => session.readOnly);
   const workbox = useWorkbox();
@@ -146,10 +193,7 @@ function OpenTable() {
   const make = useCallback(() => setMaking(true), []);
   const help = useCallback(() => setKeys(true), []);
 
-  const saveFile = useCallback(
-    async () => notify(await saveAsFile(store.getState().history)),
-    [notify, store],
-  );
+  const saveFile = useSaveFile();
 
   return (
     <Box

@@ -6,7 +6,6 @@ import Collapse from '@mui/material/Collapse';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -25,21 +24,24 @@ import { selectedPieces, shownProject } from '@/features/table/room/session';
 type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
 import { useHeldFocus } from '@/ui/useHeldFocus';
 import { useTyped } from '@/ui/useTyped';
+import { fetched } from '@/ui/fetched';
 
-const CutControls = dynamic(() => import('@/features/table/about/CutControls').then((m) => m.CutControls));
-const FinishControls = dynamic(() =>
+const CutControls = fetched('Cut', () =>
+  import('@/features/table/about/CutControls').then((m) => m.CutControls),
+);
+const FinishControls = fetched('Finish', () =>
   import('@/features/table/about/FinishControls').then((m) => m.FinishControls),
 );
-const MaterialControls = dynamic(() =>
+const MaterialControls = fetched('Material', () =>
   import('@/features/table/about/MaterialControls').then((m) => m.MaterialControls),
 );
-const PlaceControls = dynamic(() =>
+const PlaceControls = fetched('Place', () =>
   import('@/features/table/about/PlaceControls').then((m) => m.PlaceControls),
 );
-const WordsControls = dynamic(() =>
+const WordsControls = fetched('Words', () =>
   import('@/features/table/words/WordsControls').then((m) => m.WordsControls),
 );
-const RunningControls = dynamic(() =>
+const RunningControls = fetched('Words', () =>
   import('@/features/table/words/RunningControls').then((m) => m.RunningControls),
 );
 

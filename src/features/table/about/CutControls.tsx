@@ -7,7 +7,6 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { pathData } from '@/core/geometry/path';
 import { isWritten, type Outline } from '@/core/piece/outline';
 import { ellipse } from '@/core/piece/outline/ellipse';
@@ -25,9 +24,10 @@ import { PointControls } from '@/features/table/about/PointControls';
 import { punchDrawing } from '@/features/table/about/punchDrawing';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
+import { fetched } from '@/ui/fetched';
 
 const ICON = { width: 26, height: 26 };
-const JoinedControls = dynamic(() =>
+const JoinedControls = fetched('Joined letters', () =>
   import('@/features/table/words/JoinedControls').then((m) => m.JoinedControls),
 );
 

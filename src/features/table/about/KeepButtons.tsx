@@ -2,7 +2,6 @@
 /** What lies on the page, kept in the cupboard: chosen pieces as a supply, the page as a ready-made page, its places as a sketch. */
 import Button from '@mui/material/Button';
 import { IconArchive, IconLayoutBoard } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Piece } from '@/core/piece/piece';
 import { holdsOrKeeps } from '@/core/project/frames';
@@ -12,9 +11,10 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import type { Kept } from '@/features/table/room/keepSupply';
 import { paintPage } from '@/features/table/room/paintPage';
 import { shownSurface } from '@/features/table/room/session';
+import { fetched } from '@/ui/fetched';
 
-const KeepDialog = dynamic(() =>
-  import('@/features/table/room/KeepDialog').then((module) => module.KeepDialog),
+const KeepDialog = fetched('Keeping', () =>
+  import('@/features/table/room/KeepDialog').then((m) => m.KeepDialog),
 );
 const keeping = () => import('@/features/table/room/keepSupply');
 

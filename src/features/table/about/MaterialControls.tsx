@@ -15,7 +15,6 @@ import {
   IconTemplate,
   IconVector,
 } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isInk, isPicture, pictureScale } from '@/core/piece/material';
 import type { ArtMaterial } from '@/core/piece/material/art';
@@ -32,10 +31,17 @@ import { PaperField } from '@/features/table/about/PaperField';
 import { InkControls } from '@/features/table/about/InkControls';
 import { InkField } from '@/features/table/inks/InkField';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { fetched } from '@/ui/fetched';
 
-const FillControls = dynamic(() => import('@/features/table/words/FillControls').then((m) => m.FillControls));
-const FillButtons = dynamic(() => import('@/features/table/words/FillButtons').then((m) => m.FillButtons));
-const PhotosBehind = dynamic(() => import('@/features/table/words/FillButtons').then((m) => m.PhotosBehind));
+const FillControls = fetched('This part of Material', () =>
+  import('@/features/table/words/FillControls').then((m) => m.FillControls),
+);
+const FillButtons = fetched('This part of Material', () =>
+  import('@/features/table/words/FillButtons').then((m) => m.FillButtons),
+);
+const PhotosBehind = fetched('This part of Material', () =>
+  import('@/features/table/words/FillButtons').then((m) => m.PhotosBehind),
+);
 
 /** What a paper becomes when it is made of an ink again. */
 const NEW_INK = '#9e2b45';

@@ -4,7 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconArchive, IconArrowsShuffle } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { chancePartners, partnersOf, type Partners } from '@/core/inks/partners';
 import type { NamedInk } from '@/core/supplies/model';
@@ -12,9 +11,10 @@ import { InkDots } from '@/features/shared/InkDots';
 import type { InkChoice } from '@/features/table/inks/useInks';
 import { setsChanged } from '@/features/table/inks/useInks';
 import { SmallButton } from '@/ui/SmallButton';
+import { fetched } from '@/ui/fetched';
 
-const KeepDialog = dynamic(() =>
-  import('@/features/table/room/KeepDialog').then((module) => module.KeepDialog),
+const KeepDialog = fetched('Keeping', () =>
+  import('@/features/table/room/KeepDialog').then((m) => m.KeepDialog),
 );
 
 interface Props extends InkChoice {

@@ -9,7 +9,6 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconArchive } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
 import { matchInks, MATCHINGS, type Matching } from '@/core/inks/matching';
 import { nearestInks } from '@/core/inks/near';
@@ -26,9 +25,10 @@ import { smallPixels } from '@/features/table/room/colours';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/room/PagePicture';
 import { LabelledSlider } from '@/ui/LabelledSlider';
+import { fetched } from '@/ui/fetched';
 
-const KeepDialog = dynamic(() =>
-  import('@/features/table/room/KeepDialog').then((module) => module.KeepDialog),
+const KeepDialog = fetched('Keeping', () =>
+  import('@/features/table/room/KeepDialog').then((m) => m.KeepDialog),
 );
 
 const NAMES: Record<Matching, string> = {

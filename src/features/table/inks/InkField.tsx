@@ -3,13 +3,15 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Popover from '@mui/material/Popover';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { CssField } from '@/features/shared/CssField';
 import { useRoom } from '@/features/table/room/context';
 import { noteRecent } from '@/features/table/inks/useInks';
+import { fetched } from '@/ui/fetched';
 
-const InkPicker = dynamic(() => import('@/features/table/inks/InkPicker').then((module) => module.InkPicker));
+const InkPicker = fetched('The inks', () =>
+  import('@/features/table/inks/InkPicker').then((m) => m.InkPicker),
+);
 
 interface Props {
   label: string;

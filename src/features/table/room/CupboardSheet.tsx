@@ -5,7 +5,6 @@ import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { uses } from '@/core/project/model';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -13,9 +12,12 @@ import { shownProject, shownSurface } from '@/features/table/room/session';
 import type { useLaying } from '@/features/table/room/useLaying';
 import { writeCarried } from '@/features/table/workbox/carry';
 import { focusBack } from '@/features/table/stage/focus';
+import { fetched } from '@/ui/fetched';
 
 /** Fetched when the cupboard is first opened: nobody waits for it on the table. */
-const Cupboard = dynamic(() => import('@/features/cupboard/Cupboard').then((module) => module.Cupboard));
+const Cupboard = fetched('The cupboard', () =>
+  import('@/features/cupboard/Cupboard').then((m) => m.Cupboard),
+);
 
 interface Props {
   laying: ReturnType<typeof useLaying>;

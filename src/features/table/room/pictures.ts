@@ -1,4 +1,5 @@
 /** Decoded pictures for the screen: small copies first, the whole file only where zooming needs it. */
+import { Bounded } from '@/core/bounded';
 import type { Size } from '@/core/geometry/box';
 import type { Dye } from '@/core/dye/dye';
 import type { Worn } from '@/core/picture/picture';
@@ -8,8 +9,12 @@ import { browser, type Drawable } from '@/output/platform';
 import { proxyBlob, readableBlob } from '@/storage/assets';
 import type { ProxyLevel } from '@/storage/database';
 
-/** Whole files held decoded at once; each takes about 50 MB. */
-const MOST_WHOLE = 5;
+/** Gigabytes of memory, as far as the browser says: 8 at most. */
+const MEMORY =
+  typeof navigator === 'undefined' ? 8 : ((navigator as { deviceMemory?: number }).deviceMemory ?? 4);
+/** Bytes all decoded copies may take, and all that were worked out of them in an ink, tone or dye. */
+const MOST_DECODED = MEMORY * 96e6;
+const MOST_WORKED = MEMORY * 32e6;
 const SCREEN_SIDE = 1600;
 /** What is shown no larger is drawn from the smallest copy: it costs a fraction to make smaller still. */
 const THUMB_SIDE = 320;
@@ -17,20 +22,27 @@ const THUMB_SIDE = 320;
 const LEVELS: readonly ProxyLevel[] = ['screen', 'full', 'thumb'];
 /** A small copy serves until it would be stretched by more than this. */
 const STRETCH = 1.25;
-/** So many inks and tones of one picture are kept; while a slider is drawn there would be no end of them. */
+/** So many inks of one drawing are kept. */
 const MOST_WORN = 6;
+/** A picture that could not be fetched or decoded is tried again after this long, milliseconds, and twice as long each time. */
+const TRY_AGAIN = 1500;
+const LONGEST_WAIT = 60_000;
 
 export class PictureShelf {
-  private readonly decoded = new Map<string, ImageBitmap>();
+  private readonly decoded = new Bounded<ImageBitmap>(
+    MOST_DECODED,
+    ({ width, height }) => 4 * width * height,
+    (_, key) => this.asked.delete(key),
+  );
   private readonly drawings = new Map<string, PlacedDrawing>();
-  private readonly worns = new WeakMap<ImageBitmap, Map<string, Drawable>>();
+  private readonly worns = new Bounded<Drawable>(MOST_WORKED, ({ width, height }) => 4 * width * height);
   private readonly wornDrawings = new WeakMap<PlacedDrawing, Map<string, PlacedDrawing>>();
   /** Dyes are compared by which they are: what they mark may be long. */
   private readonly dyeNames = new WeakMap<readonly Dye[], number>();
   private dyesNamed = 0;
   /** What was sent for, and is there or on its way. */
   private readonly asked = new Map<string, Promise<void>>();
-  private readonly wholes: string[] = [];
+  private readonly failed = new Map<string, number>();
   private readonly listeners = new Set<(sha: string) => void>();
 
   /** Hears of every picture that becomes sharper or arrives. */
@@ -51,11 +63,14 @@ export class PictureShelf {
           : 'screen';
     const best = this.decoded.get(`${asset.sha} ${wanted}`);
     if (!best) void this.fetch(asset.sha, wanted);
-    const bitmap = best ?? LEVELS.map((level) => this.decoded.get(`${asset.sha} ${level}`)).find(Boolean);
+    const level = best ? wanted : LEVELS.find((each) => this.decoded.get(`${asset.sha} ${each}`));
+    const bitmap = level && this.decoded.get(`${asset.sha} ${level}`);
     if (!bitmap) return undefined;
     const plain = { source: bitmap, width: bitmap.width, height: bitmap.height };
     return {
-      ...(worn.ink || worn.tone || worn.dyes ? this.worn(bitmap, plain, worn, pixels) : plain),
+      ...(worn.ink || worn.tone || worn.dyes
+        ? this.worn(`${asset.sha} ${level}`, plain, worn, pixels)
+        : plain),
       whole,
     };
   }
@@ -77,14 +92,23 @@ export class PictureShelf {
   private async read(asset: Asset): Promise<void> {
     const bytes = await (await readableBlob(asset.sha))?.arrayBuffer();
     const drawing = bytes && openDrawing(asset, new Uint8Array(bytes));
-    if (!drawing) return this.askAgain(asset.sha);
+    if (!drawing) throw new Error('It is not here, or cannot be read.');
     this.drawings.set(asset.sha, drawing);
     this.listeners.forEach((listener) => listener(asset.sha));
   }
 
-  /** It may still be on its way into the store. */
+  /** It may still be on its way into the store, or the store be busy: nothing is given up for good. */
   private askAgain(key: string): void {
-    setTimeout(() => this.asked.delete(key), 1500);
+    const times = (this.failed.get(key) ?? 0) + 1;
+    this.failed.set(key, times);
+    setTimeout(
+      () => {
+        this.asked.delete(key);
+        // Whoever still shows it asks again.
+        this.listeners.forEach((listener) => listener(key.split(' ')[0]!));
+      },
+      Math.min(LONGEST_WAIT, TRY_AGAIN * 2 ** (times - 1)),
+    );
   }
 
   /** The smallest copy, decoded: shared with all that is painted. */
@@ -97,7 +121,10 @@ export class PictureShelf {
   private once(key: string, work: () => Promise<void>): Promise<void> {
     const known = this.asked.get(key);
     if (known) return known;
-    const doing = work();
+    const doing = work().then(
+      () => void this.failed.delete(key),
+      () => this.askAgain(key),
+    );
     this.asked.set(key, doing);
     return doing;
   }
@@ -114,13 +141,17 @@ export class PictureShelf {
   }
 
   /** A tone or dye is worked out no larger than it is shown, so that a slider is followed. */
-  private worn(bitmap: ImageBitmap, plain: Drawable, worn: Worn, pixels: number): Drawable {
-    const kept = keptOf(this.worns, bitmap);
+  private worn(of: string, plain: Drawable, worn: Worn, pixels: number): Drawable {
     const longest = Math.max(plain.width, plain.height);
     // In steps of a half more, so that a little zooming needs no other.
     const side = Math.min(longest, 1.5 ** Math.ceil(Math.log(Math.max(64, pixels)) / Math.log(1.5)));
     const scale = worn.ink ? 1 : side / longest;
-    return keptLast(kept, `${scale} ${this.keyOf(worn)}`, () => wornPixels(plain, worn, browser, scale));
+    const key = `${of} ${scale} ${this.keyOf(worn)}`;
+    const known = this.worns.get(key);
+    if (known) return known;
+    const made = wornPixels(plain, worn, browser, scale);
+    this.worns.set(key, made);
+    return made;
   }
 
   private fetch(sha: string, level: ProxyLevel): Promise<void> {
@@ -133,20 +164,9 @@ export class PictureShelf {
       level === 'full'
         ? await readableBlob(sha)
         : ((await proxyBlob(sha, level)) ?? (await readableBlob(sha)));
-    if (!blob) return this.askAgain(key);
+    if (!blob) throw new Error('It is not here.');
     this.decoded.set(key, await createImageBitmap(blob));
-    if (level === 'full') this.makeRoom(key);
     this.listeners.forEach((listener) => listener(sha));
-  }
-
-  private makeRoom(newest: string): void {
-    this.wholes.push(newest);
-    while (this.wholes.length > MOST_WHOLE) {
-      const oldest = this.wholes.shift()!;
-      this.decoded.get(oldest)?.close();
-      this.decoded.delete(oldest);
-      this.asked.delete(oldest);
-    }
   }
 }
 

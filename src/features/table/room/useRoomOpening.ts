@@ -87,10 +87,13 @@ export function useRoomOpening(id: string): Opening {
   return opening;
 }
 
+const ASK_AGAIN = 3000;
+
 /** Opens fonts and languages when words first need them; answers with what ends it. */
 function keepEquipped(store: SessionStore): () => void {
-  let last = store.getState().history.project.surfaces;
+  let last: unknown = store.getState().history.project.surfaces;
   let busy = false;
+  let retry: ReturnType<typeof setTimeout> | undefined;
   const look = async () => {
     const { history, typesetter } = store.getState();
     if (busy || history.project.surfaces === last) return;
@@ -102,10 +105,21 @@ function keepEquipped(store: SessionStore): () => void {
         store.setState({ typesetter: next });
         store.getState().amend(fitToFonts(store.getState().history.project, typesetter, next));
       }
+    } catch {
+      // A language that could not be fetched: asked for again soon, and with the next edit.
+      retry = setTimeout(() => {
+        last = null;
+        void look();
+      }, ASK_AGAIN);
+      return;
     } finally {
       busy = false;
     }
     void look();
   };
-  return store.subscribe(() => void look());
+  const stop = store.subscribe(() => void look());
+  return () => {
+    clearTimeout(retry);
+    stop();
+  };
 }

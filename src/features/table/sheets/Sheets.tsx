@@ -3,43 +3,75 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
-import dynamic from 'next/dynamic';
 import { createElement, useEffect, type ComponentType } from 'react';
 import { MATCHES } from '@/core/project/edits/match';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface, type SheetName } from '@/features/table/room/session';
 import { useNotify } from '@/ui/notices';
+import { fetched } from '@/ui/fetched';
 
 type Sheet = ComponentType<{ onClose: () => void }>;
 const SHEETS: Record<SheetName, Sheet> = {
-  punches: dynamic(() => import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet)),
-  desk: dynamic(() => import('@/features/table/desk/PhotoDesk').then((m) => m.PhotoDesk)),
-  inks: dynamic(() => import('@/features/table/inks/InksSheet').then((m) => m.InksSheet)),
-  recolour: dynamic(() => import('@/features/table/recolour/RecolourSheet').then((m) => m.RecolourSheet)),
-  colourIn: dynamic(() => import('@/features/table/recolour/ColourInSheet').then((m) => m.ColourInSheet)),
-  across: dynamic(() => import('@/features/table/inks/AcrossSheet').then((m) => m.AcrossSheet)),
-  proposals: dynamic(() => import('@/features/table/sheets/ProposalsSheet').then((m) => m.ProposalsSheet)),
-  mosaic: dynamic(() => import('@/features/table/sheets/MosaicSheet').then((m) => m.MosaicSheet)),
-  tone: dynamic(() => import('@/features/table/sheets/ToneSheet').then((m) => m.ToneSheet)),
-  contact: dynamic(() => import('@/features/table/sheets/ContactSheet').then((m) => m.ContactSheet)),
-  draw: dynamic(() => import('@/features/table/sheets/DrawSheet').then((m) => m.DrawSheet)),
-  combine: dynamic(() => import('@/features/table/sheets/CombineSheet').then((m) => m.CombineSheet)),
-  tuck: dynamic(() => import('@/features/table/sheets/TuckSheet').then((m) => m.TuckSheet)),
-  template: dynamic(() => import('@/features/table/sheets/TemplateSheet').then((m) => m.TemplateSheet)),
-  trace: dynamic(() => import('@/features/table/sheets/TraceSheet').then((m) => m.TraceSheet)),
-  rows: dynamic(() => import('@/features/table/sheets/RowsSheet').then((m) => m.RowsSheet)),
-  guides: dynamic(() => import('@/features/table/sheets/GuidesSheet').then((m) => m.GuidesSheet)),
-  steps: dynamic(() => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),
-  versions: dynamic(() => import('@/features/table/sheets/VersionsSheet').then((m) => m.VersionsSheet)),
-  match: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.MatchSheet)),
-  pages: dynamic(() => import('@/features/table/sheets/Choices').then((m) => m.PagesSheet)),
-  fonts: dynamic(() => import('@/features/table/words/FontsSheet').then((m) => m.FontsSheet)),
-  sentiments: dynamic(() => import('@/features/table/words/SentimentsSheet').then((m) => m.SentimentsSheet)),
-  letters: dynamic(() => import('@/features/table/words/LettersSheet').then((m) => m.LettersSheet)),
-  find: dynamic(() => import('@/features/table/words/FindSheet').then((m) => m.FindSheet)),
-  screen: dynamic(() => import('@/features/table/sheets/ScreenSheet').then((m) => m.ScreenSheet)),
-  actions: dynamic(() => import('@/features/table/sheets/ActionsSheet').then((m) => m.ActionsSheet)),
+  punches: fetched('Punches', () =>
+    import('@/features/table/sheets/PunchesSheet').then((m) => m.PunchesSheet),
+  ),
+  desk: fetched('The photo desk', () => import('@/features/table/desk/PhotoDesk').then((m) => m.PhotoDesk)),
+  inks: fetched('Inks of this page', () =>
+    import('@/features/table/inks/InksSheet').then((m) => m.InksSheet),
+  ),
+  recolour: fetched('Recolour', () =>
+    import('@/features/table/recolour/RecolourSheet').then((m) => m.RecolourSheet),
+  ),
+  colourIn: fetched('Colour in', () =>
+    import('@/features/table/recolour/ColourInSheet').then((m) => m.ColourInSheet),
+  ),
+  across: fetched('Colours across pieces', () =>
+    import('@/features/table/inks/AcrossSheet').then((m) => m.AcrossSheet),
+  ),
+  proposals: fetched('Arrangements', () =>
+    import('@/features/table/sheets/ProposalsSheet').then((m) => m.ProposalsSheet),
+  ),
+  mosaic: fetched('Mosaic', () => import('@/features/table/sheets/MosaicSheet').then((m) => m.MosaicSheet)),
+  tone: fetched('Light and tone', () => import('@/features/table/sheets/ToneSheet').then((m) => m.ToneSheet)),
+  contact: fetched('Contact sheets', () =>
+    import('@/features/table/sheets/ContactSheet').then((m) => m.ContactSheet),
+  ),
+  draw: fetched('Draw and cut', () => import('@/features/table/sheets/DrawSheet').then((m) => m.DrawSheet)),
+  combine: fetched('Outlines', () =>
+    import('@/features/table/sheets/CombineSheet').then((m) => m.CombineSheet),
+  ),
+  tuck: fetched('Tuck', () => import('@/features/table/sheets/TuckSheet').then((m) => m.TuckSheet)),
+  template: fetched('Template', () =>
+    import('@/features/table/sheets/TemplateSheet').then((m) => m.TemplateSheet),
+  ),
+  trace: fetched('Trace', () => import('@/features/table/sheets/TraceSheet').then((m) => m.TraceSheet)),
+  rows: fetched('Rows and columns', () =>
+    import('@/features/table/sheets/RowsSheet').then((m) => m.RowsSheet),
+  ),
+  guides: fetched('Guides', () => import('@/features/table/sheets/GuidesSheet').then((m) => m.GuidesSheet)),
+  steps: fetched('Steps', () => import('@/features/table/sheets/StepsSheet').then((m) => m.StepsSheet)),
+  versions: fetched('Versions', () =>
+    import('@/features/table/sheets/VersionsSheet').then((m) => m.VersionsSheet),
+  ),
+  match: fetched('Match', () => import('@/features/table/sheets/Choices').then((m) => m.MatchSheet)),
+  pages: fetched('Copy to pages', () => import('@/features/table/sheets/Choices').then((m) => m.PagesSheet)),
+  fonts: fetched('Letters', () => import('@/features/table/words/FontsSheet').then((m) => m.FontsSheet)),
+  sentiments: fetched('Sentiments', () =>
+    import('@/features/table/words/SentimentsSheet').then((m) => m.SentimentsSheet),
+  ),
+  letters: fetched('Letters of an alphabet', () =>
+    import('@/features/table/words/LettersSheet').then((m) => m.LettersSheet),
+  ),
+  find: fetched('Find and replace', () =>
+    import('@/features/table/words/FindSheet').then((m) => m.FindSheet),
+  ),
+  screen: fetched('True size', () =>
+    import('@/features/table/sheets/ScreenSheet').then((m) => m.ScreenSheet),
+  ),
+  actions: fetched('All actions', () =>
+    import('@/features/table/sheets/ActionsSheet').then((m) => m.ActionsSheet),
+  ),
 };
 
 export function Sheets() {

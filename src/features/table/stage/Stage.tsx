@@ -1,7 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import dynamic from 'next/dynamic';
 import { isWritten } from '@/core/piece/outline';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
@@ -28,22 +27,33 @@ import { canSlide, nearer, slideNow, slidPiece, startSliding } from '@/features/
 import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
+import { fetched } from '@/ui/fetched';
 
 export interface StageProps {
   /** Something from the workbox was dropped at a spot of the page; client coordinates say where a menu may open. */
   onDropped: (carried: Carried, spot: Spot, client: { left: number; top: number }) => void;
 }
 
-const Draw = dynamic(() => import('@/features/table/stage/Draw').then((m) => m.Draw));
-const Knots = dynamic(() => import('@/features/table/stage/Knots').then((m) => m.Knots));
-const Crossings = dynamic(() => import('@/features/table/stage/Crossings').then((m) => m.Crossings));
-const Marking = dynamic(() => import('@/features/table/stage/Marking').then((m) => m.Marking));
-const Sliding = dynamic(() => import('@/features/table/stage/Sliding').then((m) => m.Sliding));
-const Loupe = dynamic(() => import('@/features/table/stage/Loupe').then((m) => m.Loupe));
-const Dropper = dynamic(() => import('@/features/table/stage/Dropper').then((m) => m.Dropper));
-const Horizon = dynamic(() => import('@/features/table/stage/Horizon').then((m) => m.Horizon));
-const PeekList = dynamic(() => import('@/features/table/stage/PeekList').then((m) => m.PeekList));
-const Lamp = dynamic(() => import('@/features/table/stage/Lamp').then((m) => m.Lamp));
+const Draw = fetched('Drawing', () => import('@/features/table/stage/Draw').then((m) => m.Draw));
+const Knots = fetched('The points of the outline', () =>
+  import('@/features/table/stage/Knots').then((m) => m.Knots),
+);
+const Crossings = fetched('Crossings', () =>
+  import('@/features/table/stage/Crossings').then((m) => m.Crossings),
+);
+const Marking = fetched('Marking', () => import('@/features/table/stage/Marking').then((m) => m.Marking));
+const Sliding = fetched('Sliding the photo', () =>
+  import('@/features/table/stage/Sliding').then((m) => m.Sliding),
+);
+const Loupe = fetched('The loupe', () => import('@/features/table/stage/Loupe').then((m) => m.Loupe));
+const Dropper = fetched('Taking a colour', () =>
+  import('@/features/table/stage/Dropper').then((m) => m.Dropper),
+);
+const Horizon = fetched('Levelling', () => import('@/features/table/stage/Horizon').then((m) => m.Horizon));
+const PeekList = fetched('The list of what lies here', () =>
+  import('@/features/table/stage/PeekList').then((m) => m.PeekList),
+);
+const Lamp = fetched('The lamp', () => import('@/features/table/stage/Lamp').then((m) => m.Lamp));
 export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const peeking = useSession((session) => session.peeking !== null);
   const loupe = useSession((session) => session.loupe);

@@ -7,6 +7,8 @@ import { toolsFor } from '@/core/page/outlines';
 import type { DrawnPiece } from '@/core/picture/picture';
 import type { PageLight } from '@/core/piece/finish/light';
 import { assetsIn } from '@/core/piece/assets';
+import { textsOf } from '@/core/project/needs';
+import type { Typesetter } from '@/core/text/typesetter';
 import type { Piece } from '@/core/piece/piece';
 import { drawPieces, pixelBounds, type DrawingSource } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
@@ -27,6 +29,8 @@ interface Sheet {
   scale: number;
   /** What of it is hidden beneath others, for comparing. */
   tuck: string;
+  /** Its words were set by this one; null without words. */
+  typesetter: Typesetter | null;
   drawn: DrawnPiece;
   /** Null for pieces too large to keep: they are drawn straight onto the layer. */
   bitmap: OffscreenCanvas | null;
@@ -37,8 +41,21 @@ interface Sheet {
 const MOST_KEPT = 24;
 const MOST_ALONE = 2.2;
 
+/** All of a session that the page is painted from, but for the view. */
+export const paintedFrom = (session: Session): readonly unknown[] => [
+  session.stage,
+  session.history,
+  session.tryout,
+  session.compared,
+  session.surfaceId,
+  session.typesetter,
+];
+
 export class Painter {
   private readonly sheets = new Map<string, Sheet>();
+  private readonly failed = new WeakSet<Piece>();
+  /** Pixels of all kept bitmaps together. */
+  private kept = 0;
   private painted: { session: Session | null; moving: string } = { session: null, moving: '' };
   private dirty = true;
   private tucks: { pile: unknown; light: unknown; by: ReadonlyMap<string, Tucked> } = {
@@ -50,6 +67,8 @@ export class Painter {
   constructor(
     private readonly layers: Layers,
     private readonly shelf: PictureShelf,
+    /** Hears once of each piece that could not be drawn. */
+    private readonly onFault: (piece: Piece, error: unknown) => void = () => {},
   ) {}
 
   /** A picture arrived: what shows it must be drawn anew. Tells whether anything does. */
@@ -57,7 +76,7 @@ export class Painter {
     let shown = false;
     for (const [id, { piece }] of this.sheets) {
       if (!assetsIn(piece).includes(sha)) continue;
-      this.sheets.delete(id);
+      this.discard(id);
       shown = true;
     }
     this.dirty ||= shown;
@@ -83,6 +102,7 @@ export class Painter {
       held.size > 0 &&
       before.moving === moving.join() &&
       before.session?.view === session.view &&
+      before.session.typesetter === session.typesetter &&
       before.session.history === session.history;
     const tools = toolsFor(shownProject(session), session.typesetter);
     if (this.tucks.pile !== pile || this.tucks.light !== light)
@@ -97,12 +117,21 @@ export class Painter {
         context.fillRect(0, 0, width, height);
         context.setTransform(1, 0, 0, 1, 0, 0);
       }
-      for (const piece of pieces) this.lay(context, piece, light, view, session);
+      for (const piece of pieces) {
+        try {
+          this.lay(context, piece, light, view, session);
+        } catch (error) {
+          // One that cannot be drawn takes none of the others with it.
+          context.globalCompositeOperation = 'source-over';
+          if (!this.failed.has(piece)) this.onFault(piece, error);
+          this.failed.add(piece);
+        }
+      }
     };
     if (!settled) {
       draw(this.layers.below, visible.slice(0, first < 0 ? visible.length : first));
       draw(this.layers.above, held.size && last >= 0 ? visible.slice(last + 1) : []);
-      if (this.keptPixels() > (this.layers.below.width * this.layers.below.height * MOST_KEPT) / 2)
+      if (this.kept > (this.layers.below.width * this.layers.below.height * MOST_KEPT) / 2)
         this.drop(new Set(visible.map((piece) => piece.id)));
     }
     draw(this.layers.moving, held.size && first >= 0 ? visible.slice(first, last + 1) : []);
@@ -152,7 +181,14 @@ export class Painter {
     const known = this.sheets.get(piece.id);
     const tucked = this.tucks.by.get(piece.id);
     const tuck = tucked ? JSON.stringify(tucked) : '';
-    if (known && known.light === light && known.scale === scale && known.tuck === tuck) {
+    const typesetter = textsOf(piece).length ? session.typesetter : null;
+    if (
+      known &&
+      known.light === light &&
+      known.scale === scale &&
+      known.tuck === tuck &&
+      known.typesetter === typesetter
+    ) {
       if (known.piece === piece) return known;
       const shifted = known.bitmap && !tuck && shift(known.piece, piece);
       if (shifted) {
@@ -166,12 +202,12 @@ export class Painter {
     const box = pixelBounds(drawn, origin);
     const stage = this.layers.below.width * this.layers.below.height;
     let bitmap: OffscreenCanvas | null = null;
-    if (box.width * box.height <= stage * MOST_ALONE && this.keptPixels() <= stage * MOST_KEPT) {
+    if (box.width * box.height <= stage * MOST_ALONE && this.kept <= stage * MOST_KEPT) {
       bitmap = new OffscreenCanvas(Math.max(1, box.width), Math.max(1, box.height));
       const context = bitmap.getContext('2d')!;
       const toBitmap = compose(translation(-box.x, -box.y), origin);
       const touched =
-        known?.bitmap && known.scale === scale && !tuck && !known.tuck
+        known?.bitmap && known.scale === scale && known.typesetter === typesetter && !tuck && !known.tuck
           ? retouch(known.drawn, drawn, session.typesetter)
           : null;
       if (touched) {
@@ -191,8 +227,10 @@ export class Painter {
         this.source(session, view),
       );
     }
-    const sheet: Sheet = { piece, light, scale, tuck, drawn, bitmap, box };
+    const sheet: Sheet = { piece, light, scale, tuck, typesetter, drawn, bitmap, box };
+    this.discard(piece.id);
     this.sheets.set(piece.id, sheet);
+    this.kept += pixelsOf(sheet);
     return sheet;
   }
 
@@ -218,16 +256,19 @@ export class Painter {
     };
   }
 
-  private keptPixels(): number {
-    let sum = 0;
-    for (const { bitmap } of this.sheets.values()) if (bitmap) sum += bitmap.width * bitmap.height;
-    return sum;
+  private discard(id: string): void {
+    const sheet = this.sheets.get(id);
+    if (!sheet) return;
+    this.kept -= pixelsOf(sheet);
+    this.sheets.delete(id);
   }
 
   private drop(present: ReadonlySet<string>): void {
-    for (const id of this.sheets.keys()) if (!present.has(id)) this.sheets.delete(id);
+    for (const id of this.sheets.keys()) if (!present.has(id)) this.discard(id);
   }
 }
+
+const pixelsOf = ({ bitmap }: Sheet): number => (bitmap ? bitmap.width * bitmap.height : 0);
 
 /** How far a piece was moved if that is all that changed, points. */
 function shift(from: Piece, to: Piece): { x: number; y: number } | null {

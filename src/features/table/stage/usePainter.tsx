@@ -3,7 +3,7 @@
 import { useEffect, useRef, type CSSProperties } from 'react';
 import { useRoom } from '@/features/table/room/context';
 import type { View } from '@/features/table/room/session';
-import { Painter } from '@/features/table/stage/painter';
+import { paintedFrom, Painter } from '@/features/table/stage/painter';
 
 /** After a change of zoom the old drawing is stretched; a sharp one follows when the hand rests this long, milliseconds. */
 const REST = 80;
@@ -26,7 +26,13 @@ export function usePainter(moving: readonly string[]) {
   useEffect(() => {
     const element = holder.current!;
     const [below, middle, above] = [...element.children] as HTMLCanvasElement[];
-    const painter = new Painter({ below: below!, moving: middle!, above: above! }, shelf);
+    const painter = new Painter({ below: below!, moving: middle!, above: above! }, shelf, (piece) =>
+      store.setState({
+        refused: {
+          why: `“${piece.name || piece.role}” could not be drawn, by a fault of the program. It is still there; undo what was done to it last, or delete it.`,
+        },
+      }),
+    );
     let frame = 0;
     let rest: ReturnType<typeof setTimeout> | undefined;
     let painted: View | null = null;
@@ -54,15 +60,8 @@ export function usePainter(moving: readonly string[]) {
     const stopStore = store.subscribe((now, before) => {
       if (now.view !== before.view && painted && now.view.zoom !== painted.zoom && now.stage === before.stage)
         return stretch(now.view);
-      if (
-        now.view !== before.view ||
-        now.stage !== before.stage ||
-        now.history !== before.history ||
-        now.tryout !== before.tryout ||
-        now.compared !== before.compared ||
-        now.surfaceId !== before.surfaceId
-      )
-        soon();
+      const old = paintedFrom(before);
+      if (now.view !== before.view || paintedFrom(now).some((part, i) => part !== old[i])) soon();
     });
     const stopShelf = shelf.onArrival((sha) => {
       if (painter.forget(sha)) soon();

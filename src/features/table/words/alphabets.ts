@@ -61,8 +61,9 @@ export async function openAll({ letters }: Alphabet): Promise<string[]> {
     const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
     const context = canvas.getContext('2d', { willReadFrequently: true })!;
     context.drawImage(bitmap, 0, 0);
-    const pixels = context.getImageData(0, 0, bitmap.width, bitmap.height);
-    if (!openCounters(pixels.data, bitmap.width, bitmap.height)) continue;
+    bitmap.close();
+    const pixels = context.getImageData(0, 0, canvas.width, canvas.height);
+    if (!openCounters(pixels.data, canvas.width, canvas.height)) continue;
     context.putImageData(pixels, 0, 0);
     const file = new File([await canvas.convertToBlob({ type: 'image/png' })], letter.asset!.name, {
       type: 'image/png',
