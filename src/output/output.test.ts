@@ -306,6 +306,14 @@ describe('PNG, JPEG and SVG', () => {
     expect(readFileSync(svg, 'utf8')).toContain('<title>Ines &amp; Olu');
   });
 
+  test('words with characters XML may not hold (XML 1.0, production 2) make an SVG that is read', async () => {
+    const page = laid([inkPiece('a\u0001b\ud800c\u000b', 9, 9, 90, 90)]);
+    const svg = await made({ ...page, title: 'Kites\u0000' }, { format: 'svg' }, 'control.svg');
+    const png = await sharp(svg).png().toBuffer();
+    expect((await sharp(png).metadata()).width).toBeGreaterThan(9);
+    expect(readFileSync(svg, 'utf8')).toContain('<title>a b c </title>');
+  });
+
   test('opacity composites as W3C Compositing Level 1 says: αs·Cs + (1 − αs)·Cb', async () => {
     const flat = { lift: { height: 0, shadow: false }, stroke: null };
     const page = laid([

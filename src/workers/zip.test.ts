@@ -106,4 +106,17 @@ describe('a kit’s zip', () => {
       true,
     );
   });
+  test('an entry of which one bit flipped does not come out as another picture', async () => {
+    const bytes = new Uint8Array(
+      await (await zip((add) => add('a.png', undefined, { level: 0 }))).arrayBuffer(),
+    );
+    const picture = Buffer.from(await PNG.arrayBuffer());
+    const begins = Buffer.from(bytes).indexOf(picture);
+    for (let at = 0; at < picture.length; at += 7) {
+      const spoilt = bytes.slice();
+      spoilt[begins + at]! ^= 1 << (at % 8);
+      const opened = await KitZip.open(new Blob([spoilt]));
+      if (opened.ok) await expect(opened.value.bytes('a.png')).rejects.toThrow();
+    }
+  });
 });

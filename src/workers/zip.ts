@@ -94,14 +94,19 @@ export class KitZip {
   async bytes(path: string): Promise<Uint8Array<ArrayBuffer>> {
     const entry = this.entries.get(path);
     if (!entry) throw new Error(`No ${path} in the zip.`);
-    return (await entry.getData(new Uint8ArrayWriter())) as Uint8Array<ArrayBuffer>;
+    return (await entry.getData(new Uint8ArrayWriter(), HELD)) as Uint8Array<ArrayBuffer>;
   }
 }
+
+/** Every part is held to its checksum (CRC-32): one that is not what was packed is refused, the rest arrives. */
+const HELD = { checkSignature: true };
 
 const MOST_KITS = 400;
 
 const textOf = (entry: FileEntry): Promise<string> =>
-  entry.uncompressedSize < 2 ** 24 ? entry.getData(new TextWriter()).catch(() => '') : Promise.resolve('');
+  entry.uncompressedSize < 2 ** 24
+    ? entry.getData(new TextWriter(), HELD).catch(() => '')
+    : Promise.resolve('');
 
 /** Counts what was passed over, by reason. */
 class Skipped {

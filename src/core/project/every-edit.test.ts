@@ -6,7 +6,7 @@ import * as group from '@/core/project/edits/group';
 import type { Edit } from '@/core/project/edits/edit';
 import * as make from '@/core/project/edits/make';
 import * as place from '@/core/project/edits/place';
-import { checkProject } from '@/core/project/file';
+import { checkProject, readProject, writeProject } from '@/core/project/file';
 import { goTo, perform, startHistory, type History } from '@/core/project/history';
 import { Refused } from '@/core/project/refused';
 import { Chance } from '../../../scripts/testing/chance';
@@ -127,6 +127,17 @@ describe('at a limit', () => {
     expect(placement.y - placement.height / 2).toBeCloseTo(y - height / 2);
     const field = after(place.setEach(s, [words], 'width', 1));
     expect(field).toMatchObject({ outline: { size: 4 }, placement: { width: placement.width } });
+  });
+
+  test('what is written with characters no file may hold has spaces there, its stretches in their places', () => {
+    const spans = [{ start: 3, end: 8, ink: '#2f6f68' }];
+    const { outline } = after(
+      make.writeWords(s, words, { text: 'to\u0001Kites\u000b\ud83e', spans }, words.placement),
+    );
+    expect(outline).toMatchObject({ text: 'to Kites  ', spans });
+    const file = writeProject(first).replace('Who and when', 'Who\\u0007and when');
+    const read = readProject(file);
+    expect(read.ok && read.value.surfaces[0]!.pile[2]!.outline).toMatchObject({ text: 'Who and when' });
   });
 
   test('a group in twelve others goes into no thirteenth; what separates running words is no longer than twenty letters', () => {

@@ -5,6 +5,7 @@ import { mend, unnamed, type Mended } from '@/core/project/mend';
 import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
 import { projectSchema } from '@/core/project/schema';
 import { tidied } from '@/core/project/tree';
+import { writableAll } from '@/core/text/writable';
 import { fail, ok, type Result } from '@/core/result';
 
 /** From version n to n + 1, by n. */
@@ -74,7 +75,8 @@ export function checkProject(written: unknown, version = FILE_VERSION): Read {
   if (written === null || typeof written !== 'object' || Array.isArray(written))
     return fail('The project inside this file is damaged: there is nothing in it.');
   try {
-    const found = sound(migrated(written, version)) ?? mend(migrated(written, version), projectSchema);
+    const given = writableAll(migrated(written, version));
+    const found = sound(given) ?? mend(given, projectSchema);
     if (!found) return fail('The project inside this file is damaged: there is nothing in it.');
     const { project, told } = unnamed(found);
     // Groups lie together whatever a file says; nothing is lost by it.

@@ -16,18 +16,19 @@ import { complaint, whichThing } from '@/core/project/complaint';
 import type { Project } from '@/core/project/model';
 import { Refused } from '@/core/project/refused';
 import { pastLimits, projectSchema } from '@/core/project/schema';
+import { isWritable, writable } from '@/core/text/writable';
 
 type Steps = readonly (string | number)[];
 
-/** A number that went past its limit, and the limit. */
+/** A number that went past its limit, and the limit; or a text with characters no file may hold, and the text without. */
 export interface Stopped {
   path: Steps;
-  value: number;
+  value: number | string;
 }
 
 /**
- * Looks at what changed from one sound project to another. Answers with the numbers that must stop at their limits.
- * Throws `Refused` for what cannot be mended so.
+ * Looks at what changed from one sound project to another. Answers with the values that must be others. Throws `Refused` for
+ * what cannot be mended so.
  */
 export function stopsOf(before: Project, after: Project): Stopped[] {
   if (before === after) return [];
@@ -84,6 +85,11 @@ class Look {
     if (before === after) return;
     const schema = resolved(given, after);
     if (schema.type === 'number' && typeof after === 'number') return this.number(schema, after, path);
+    if (typeof after === 'string' && !isWritable(after)) {
+      const value = writable(after);
+      this.stopped.push({ path, value });
+      return this.whole(schema, value, path);
+    }
     if (schema.type === 'array' && Array.isArray(after))
       return this.list(schema as ArraySchema<unknown[], AnyObject>, before, after, path);
     if (schema.type === 'object' && after !== null && typeof after === 'object')

@@ -1,4 +1,5 @@
 /** `kit.json` of a kit's zip: what is written, and the door it passes when read. See docs/kit-format.md. */
+import { writableAll } from '@/core/text/writable';
 import { array, boolean, number, object, string, ValidationError } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
@@ -131,11 +132,21 @@ export function readKit(json: string): Result<KitFile> {
         : 'its kit.json does not say which version it is',
     );
   try {
-    return ok(kitSchema.validateSync(rest, { strict: true }) as KitFile);
+    return ok(kitSchema.validateSync(writableAll(rest), { strict: true }) as KitFile);
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    return fail(`its kit.json is damaged: ${error.message}`);
+    return fail(`its kit.json is damaged: ${whatIsWrong(rest, error)}`);
   }
+}
+
+/** Which supply, and which of what is said of it; or which of what is said of the kit. */
+function whatIsWrong(file: Record<string, unknown>, { path = '', type, message }: ValidationError): string {
+  const [list, i, what] = path.match(/[^.[\]]+/g) ?? [];
+  if (type === 'inside') return `a file of it lies ${message.replace(/.* points /, '')}`;
+  if (list !== 'supplies') return `what it says of the kit (${i ?? list ?? 'all of it'}) cannot be read`;
+  const entry = Array.isArray(file.supplies) ? (file.supplies[Number(i)] as { name?: unknown } | null) : null;
+  const name = typeof entry?.name === 'string' ? `“${entry.name.slice(0, 60)}”` : `supply ${Number(i) + 1}`;
+  return `what it says of ${name}${what ? ` (${what})` : ''} cannot be read`;
 }
 
 /** What a person made of a shipped supply: a cupboard's backup keeps it in cupboard.json. */

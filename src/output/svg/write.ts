@@ -1,4 +1,5 @@
 /** A Picture as SVG 1.1 with its pictures inside: one file, true size in its width and height. */
+import { writable } from '@/core/text/writable';
 import { drawingMarks } from '@/core/drawing/write';
 import type { Matrix } from '@/core/geometry/matrix';
 import { pathData, type Path } from '@/core/geometry/path';
@@ -29,7 +30,7 @@ export interface SvgSource {
 const number = (value: number): string => String(Math.round(value * 1e4) / 1e4);
 const matrix = (map: Matrix): string => `matrix(${map.map((v) => Number(v.toPrecision(9))).join(' ')})`;
 const escape = (text: string): string =>
-  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
+  writable(text).replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
 export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource): string {
   const bleed = withBleed ? picture.bleed : 0;

@@ -64,7 +64,8 @@ export function startWords(store: SessionStore, role: 'title' | 'journaling', sp
 export function layText(store: SessionStore, text: string): void {
   const session = store.getState();
   if (session.readOnly) return;
-  const plain = text.replace(/\r\n?/g, '\n').trim();
+  // A vertical tab is how some writing programs end a line within a paragraph.
+  const plain = text.replace(/\r\n?|\u000b/g, '\n').trim();
   const laid = styledWords(session, 'journaling', plain.slice(0, MOST_LETTERS));
   session.perform({ ...layPieces(session.surfaceId, [laid], []), label: 'paste words' });
   store.getState().select([laid.id]);
