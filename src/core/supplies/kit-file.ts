@@ -140,9 +140,9 @@ export function readKit(json: string): Result<KitFile> {
 }
 
 /** Which supply, and which of what is said of it; or which of what is said of the kit. */
-function whatIsWrong(file: Record<string, unknown>, { path = '', type, message }: ValidationError): string {
+function whatIsWrong(file: Record<string, unknown>, { path = '', type }: ValidationError): string {
   const [list, i, what] = path.match(/[^.[\]]+/g) ?? [];
-  if (type === 'inside') return `a file of it lies ${message.replace(/.* points /, '')}`;
+  if (type === 'inside') return 'a file of it points outside of the kit';
   if (list !== 'supplies') return `what it says of the kit (${i ?? list ?? 'all of it'}) cannot be read`;
   const entry = Array.isArray(file.supplies) ? (file.supplies[Number(i)] as { name?: unknown } | null) : null;
   const name = typeof entry?.name === 'string' ? `“${entry.name.slice(0, 60)}”` : `supply ${Number(i) + 1}`;
