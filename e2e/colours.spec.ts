@@ -48,6 +48,7 @@ test('an ink set is sorted, stepped and put back; a retired ink is offered no mo
   const dialog = page.getByRole('dialog', { name: 'Garden Year inks' });
   const dots = dialog.getByRole('group', { name: 'Inks in their order' }).getByRole('button');
   const names = () => dots.evaluateAll((all) => all.map((dot) => dot.getAttribute('aria-label')!));
+  await expect(dots.first()).toBeVisible();
   const own = await names();
   await dialog.getByRole('button', { name: 'By hue' }).click();
   await expect.poll(names).not.toEqual(own);

@@ -1,6 +1,7 @@
 /** Projects opened with their whole history, and kept after every edit. */
 import { Dexie } from 'dexie';
 import { applyPatches } from 'immer';
+import { number, object } from 'yup';
 import { goTo, startHistory, type History, type Step } from '@/core/project/history';
 import { checkProject, migrated, newerThanThis } from '@/core/project/file';
 import { FILE_VERSION, type Project } from '@/core/project/model';
@@ -32,22 +33,36 @@ export async function openProject(id: string): Promise<Opened> {
   );
   if (!row) return fail('This project is not here: it may have been deleted, or made in another browser.');
   if (row.deleted) return { ...fail(`“${row.title}” was deleted. It can be put back.`), deleted: true };
-  const newest = Math.max(row.version ?? 1, ...rows.map(({ version }) => version ?? 1));
+  const newest = Math.max(
+    ...[row, ...rows].map(({ version }) => (typeof version === 'number' ? version : 1)),
+  );
   if (newest > FILE_VERSION) return fail(newerThanThis(newest));
   if (!snapshot) return fail('This project is damaged: its pages are not in this browser’s store any more.');
+  const counted = rowSchema.isValidSync(row, { strict: true });
   const current = row.version === FILE_VERSION && rows.every(({ version }) => version === FILE_VERSION);
-  const written = current ? asLeft(row, snapshot.project, rows) : replayed(row, snapshot.project, rows);
+  const written = !counted
+    ? {
+        project: snapshot.project,
+        told: ['What was noted of its steps could not be read. It is shown as it was before them.'],
+      }
+    : current
+      ? asLeft(row, snapshot.project, rows)
+      : replayed(row, snapshot.project, rows);
   const read = checkProject(written.project, FILE_VERSION);
   if (!read.ok) return read;
   const mended = [...(written.told ?? []), ...(read.mended ?? [])];
   if (written.history && same(read.value, written.history.project))
     return ok({ ...written.history, project: written.history.project });
   return {
-    ...ok({ ...startHistory(read.value), forgotten: row.done }),
+    ...ok({ ...startHistory(read.value), forgotten: counted ? row.done : 0 }),
     fresh: true,
     ...(mended.length ? { mended } : {}),
   };
 }
+
+const count = number().integer().min(0).required();
+/** What opening counts on: the rest of the row is only for the list. */
+const rowSchema = object({ version: number().integer().min(1), snapshotAt: count, done: count });
 
 interface Written {
   project: unknown;

@@ -1,5 +1,5 @@
 /** Text typed into a field that is taken when one leaves it. */
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 /** Takes what was typed; answers with why not, if it is refused. */
 export type Take = (text: string) => string | null | void;
@@ -16,28 +16,18 @@ export interface Typed {
 
 /**
  * What is typed is meant for what the field showed when typing began: it is taken by the `take` of that moment, though the
- * field may show another piece by the time it is left, and also when the field itself goes.
+ * field may show another piece by the time it is left, and also when the field itself goes. A refusal is shown if the field
+ * still shows the same (`shown`).
  */
-export function useTyped(take: Take): Typed {
+export function useTyped(take: Take, shown = ''): Typed {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const latest = useRef(take);
-  const begun = useRef<{ text: string; take: Take } | null>(null);
-  useEffect(() => {
-    latest.current = take;
-  });
-  const back = useCallback(() => {
+  const begun = useRef<{ text: string; take: Take; shown: string } | null>(null);
+  const back = () => {
     begun.current = null;
     setTyped(null);
     setProblem(null);
-  }, []);
-  const commit = useCallback(() => {
-    const now = begun.current;
-    if (!now) return back();
-    const refused = now.take(now.text) ?? null;
-    if (refused === null || now.take !== latest.current) return back();
-    setProblem(refused);
-  }, [back]);
+  };
   // A field that goes while it is typed in loses nothing.
   useEffect(
     () => () => {
@@ -49,12 +39,18 @@ export function useTyped(take: Take): Typed {
   return {
     typed,
     problem,
+    back,
     type(text) {
-      begun.current = { text, take: begun.current?.take ?? take };
+      begun.current = { take, shown, ...begun.current, text };
       setTyped(text);
       setProblem(null);
     },
-    commit,
-    back,
+    commit() {
+      const now = begun.current;
+      begun.current = null;
+      const refused = now?.take(now.text) ?? null;
+      if (refused !== null && now!.shown === shown) setProblem(refused);
+      else back();
+    },
   };
 }

@@ -1,0 +1,127 @@
+/** Browsers killed in the middle of editing, importing and saving: what of it comes back. */
+import { execFileSync } from 'node:child_process';
+import { mkdtemp } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { CHROMIUM } from '../../playwright.config';
+import { ROOT } from '../node/platform';
+import { Chance } from '../testing/chance';
+import type { Row } from './report';
+
+/** What may be lost at most, milliseconds before the power went. */
+const MOST_LOST = 300;
+const PHOTOS = ['fly-in-plum-kite', 'tide-pools', 'lantern-night', 'workshop-table'].map((name) =>
+  join(ROOT, 'public/demo/photos', `${name}.jpg`),
+);
+
+const titleOf = (page: Page) => page.getByRole('textbox', { name: 'Project title' });
+
+/** One profile lives through all of it, as a person's does: what one kill damages the next finds. */
+export async function killed(base: string, times: number, seed: number): Promise<Row> {
+  const profile = await mkdtemp(join(tmpdir(), 'harden-'));
+  const faults: string[] = [];
+  const chance = new Chance(seed);
+  const addresses: string[] = [];
+  /** What was last done to the project that was open, and when it was killed. */
+  let last: { address: string; edits: { title: string; at: number }[]; killed: number } | null = null;
+  let most = 0;
+  let during = 0;
+
+  const open = async () => {
+    const context = await chromium.launchPersistentContext(profile, {
+      ...CHROMIUM,
+      viewport: { width: 1280, height: 800 },
+    });
+    return context.pages()[0] ?? context.newPage();
+  };
+  const kill = () => execFileSync('pkill', ['-9', '-f', `user-data-dir=${profile}`]);
+
+  for (let round = 0; round <= times; round++) {
+    const page = await open();
+    try {
+      if (last) {
+        await page.goto(last.address);
+        await titleOf(page).waitFor({ timeout: 60_000 });
+        const title = await titleOf(page).inputValue();
+        const at = last.edits.findIndex((edit) => edit.title === title);
+        const lost = last.edits[at + 1];
+        if (at < 0 && title !== 'Untitled layout' && !/^r\d/.test(title))
+          faults.push(`round ${round}: another title, “${title}”`);
+        const ago = lost ? last.killed - lost.at : 0;
+        most = Math.max(most, ago);
+        if (ago > MOST_LOST) faults.push(`round ${round}: ${ago} ms of work lost`);
+        if (lost) during++;
+        if (await page.getByText('Not all of this project could be read').isVisible())
+          faults.push(`round ${round}: something had to be set aside`);
+      }
+      await page.goto(`${base}/`);
+      const sheets = page.getByRole('main').getByRole('button', { name: /^Open / });
+      if (addresses.length) await sheets.nth(addresses.length - 1).waitFor({ timeout: 60_000 });
+      else await page.getByText('The table is clear').waitFor();
+      const count = await sheets.count();
+      if (count !== addresses.length) faults.push(`round ${round}: ${count} projects of ${addresses.length}`);
+      if (round === times) break;
+      if (addresses.length < 6 || chance.below(8) === 0) {
+        await page.getByRole('button', { name: 'New layout 8 x 8 in' }).click();
+        await titleOf(page).waitFor({ timeout: 60_000 });
+        addresses.push(page.url());
+      } else {
+        await page.goto(chance.of(addresses));
+        await titleOf(page).waitFor({ timeout: 60_000 });
+      }
+      last = { address: page.url(), edits: [], killed: 0 };
+      await work(page, last, chance, round, kill);
+    } catch (error) {
+      faults.push(`round ${round}: ${(error as Error).message.split('\n')[0]}`);
+      kill();
+    }
+  }
+  kill();
+  return {
+    attack: 'browsers killed while one edits, imports and saves',
+    tries: times,
+    faults,
+    seen: `${addresses.length} projects, 0 lost unless named; ${during} kills fell into an edit, at most ${Math.round(most)} ms of work lost (${MOST_LOST} allowed)`,
+  };
+}
+
+/** Works until the power goes. */
+async function work(
+  page: Page,
+  last: { edits: { title: string; at: number }[]; killed: number },
+  chance: Chance,
+  round: number,
+  kill: () => void,
+): Promise<void> {
+  let gone = false;
+  const after = 200 + chance.below(2500);
+  const end = new Promise<void>((done) =>
+    setTimeout(() => {
+      gone = true;
+      last.killed = Date.now();
+      kill();
+      done();
+    }, after),
+  );
+  try {
+    for (let i = 0; !gone; i++) {
+      const die = chance.below(10);
+      if (die === 0) await page.getByTestId('photo-input').setInputFiles(chance.some(PHOTOS));
+      else if (die === 1) await page.getByRole('button', { name: 'Save as a file' }).click({ timeout: 3000 });
+      else if (die === 2) {
+        await page.getByTestId('stage').focus();
+        await page.keyboard.press('Shift+W');
+        await page.keyboard.press('Escape');
+      } else {
+        const title = `r${round} e${i}`;
+        await titleOf(page).fill(title, { timeout: 3000 });
+        if (!gone) last.edits.push({ title, at: Date.now() });
+      }
+      await page.waitForTimeout(chance.below(160));
+    }
+  } catch {
+    // The browser went in the middle of it: that is what was wanted.
+  }
+  await end;
+}

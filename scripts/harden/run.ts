@@ -1,0 +1,46 @@
+/**
+ * npm run harden: attacks on what people keep, seeded and bounded, as a table; ends with 1 if a promise was broken.
+ * `--long` tries as often as a release asks for, `--only mutations,kills,browser` some of it, `--seed N` begins elsewhere.
+ * Kills and browser need a build (bin/build) and Debian's Chromium.
+ */
+import '../testing/indexeddb';
+import { parseArgs } from 'node:util';
+import { table, type Row } from './report';
+import { serve } from './server';
+
+const { values } = parseArgs({
+  options: {
+    long: { type: 'boolean', default: false },
+    only: { type: 'string' },
+    seed: { type: 'string', default: '1' },
+  },
+});
+const seed = Number(values.seed);
+const wants = (name: string) => !values.only || values.only.split(',').includes(name);
+const often = (short: number, long: number) => (values.long ? long : short);
+const rows: Row[] = [];
+const add = (row: Row) => {
+  rows.push(row);
+  console.log(`${row.faults.length ? 'FAULT' : 'ok   '}  ${row.attack}: ${row.seen}`);
+};
+
+if (wants('mutations')) {
+  const { anyEdits, flippedFiles, spoiltProjects, spoiltRows } = await import('./mutations');
+  add(await spoiltProjects(often(300, 3000), seed));
+  add(await flippedFiles(often(300, 3000), seed));
+  add(await spoiltRows(often(60, 600), seed));
+  add(await anyEdits(often(20, 400), seed));
+}
+if (wants('kills')) {
+  const server = await serve();
+  try {
+    add(await (await import('./kills')).killed(server.base, often(3, 200), seed));
+  } finally {
+    server.stop();
+  }
+}
+if (wants('browser')) (await import('./browser')).keptInBrowser().forEach(add);
+console.log(
+  `\n${table(rows)}\n\n${rows.filter(({ faults }) => !faults.length).length} passed, ${rows.filter(({ faults }) => faults.length).length} failed`,
+);
+process.exit(rows.every(({ faults }) => faults.length === 0) ? 0 : 1);
