@@ -23,7 +23,7 @@ export function LengthField({ label, shown, read, onCommit, unit, disabled }: Pr
     if (!answer.ok) return answer.message;
     onCommit(answer.value);
     return null;
-  }, shown);
+  });
   return (
     <TextField
       label={label}

@@ -1,6 +1,6 @@
 'use client';
 /** Parts of the screen that are fetched when they are first wanted, and whose failing takes nothing else with it. */
-import { lazy, Suspense, useEffect, useState, type ComponentType, type LazyExoticComponent } from 'react';
+import { useEffect, useState, type ComponentType } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { useNotify } from '@/ui/notices';
 
@@ -11,28 +11,33 @@ type Load<P> = () => Promise<ComponentType<P>>;
  * is closed, the rest can be tried again. `name` is what the person knows it by.
  */
 export function fetched<P extends object>(name: string, load: Load<P>): ComponentType<P> {
-  const fetching = () => lazy(async () => ({ default: await load() }));
-  // Kept once it is there: what was opened before comes at once.
-  let known: LazyExoticComponent<ComponentType<P>> | undefined;
-  const forget = () => {
-    known = undefined;
-  };
+  // Kept once it is there: what was opened before comes at once. Not React's lazy, which never asks again for what failed,
+  // and holds back what arrives soon after something else.
+  let known: ComponentType<P> | undefined;
+  function Part(props: P) {
+    const [part, setPart] = useState<{ Shown?: ComponentType<P>; error?: unknown }>({ Shown: known });
+    useEffect(() => {
+      let gone = false;
+      if (!known)
+        load().then(
+          (Shown) => {
+            known = Shown;
+            if (!gone) setPart({ Shown });
+          },
+          (error: unknown) => !gone && setPart({ error }),
+        );
+      return () => {
+        gone = true;
+      };
+    }, []);
+    if (part.error) throw part.error;
+    return part.Shown ? <part.Shown {...props} /> : null;
+  }
   return function Fetched(props: P) {
-    const [Part, setPart] = useState(() => (known ??= fetching()));
-    const again = () => {
-      forget();
-      setPart(() => (known ??= fetching()));
-    };
-    const onClose = (props as { onClose?: () => void }).onClose;
+    const { onClose } = props as { onClose?: () => void };
     return (
-      <ErrorBoundary
-        onError={forget}
-        onReset={again}
-        fallbackRender={(fell) => <Fallen {...fell} name={name} onClose={onClose} />}
-      >
-        <Suspense fallback={null}>
-          <Part {...props} />
-        </Suspense>
+      <ErrorBoundary fallbackRender={(fell) => <Fallen {...fell} name={name} onClose={onClose} />}>
+        <Part {...props} />
       </ErrorBoundary>
     );
   };

@@ -1,5 +1,8 @@
 /** Text typed into a field that is taken when one leaves it. */
-import { useEffect, useRef, useState } from 'react';
+import { createContext, useContext, useEffect, useRef, useState } from 'react';
+
+/** What the fields within are about, in any words: the ids of pieces, for instance. */
+export const FieldsAbout = createContext('');
 
 /** Takes what was typed; answers with why not, if it is refused. */
 export type Take = (text: string) => string | null | void;
@@ -16,13 +19,14 @@ export interface Typed {
 
 /**
  * What is typed is meant for what the field showed when typing began: it is taken by the `take` of that moment, though the
- * field may show another piece by the time it is left, and also when the field itself goes. A refusal is shown if the field
- * still shows the same (`shown`).
+ * field may show another piece by the time it is left, and also when the field itself goes. A refusal is shown if the
+ * fields are still about the same.
  */
-export function useTyped(take: Take, shown = ''): Typed {
+export function useTyped(take: Take): Typed {
+  const about = useContext(FieldsAbout);
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const begun = useRef<{ text: string; take: Take; shown: string } | null>(null);
+  const begun = useRef<{ text: string; take: Take; about: string } | null>(null);
   const back = () => {
     begun.current = null;
     setTyped(null);
@@ -41,7 +45,7 @@ export function useTyped(take: Take, shown = ''): Typed {
     problem,
     back,
     type(text) {
-      begun.current = { take, shown, ...begun.current, text };
+      begun.current = { take, about, ...begun.current, text };
       setTyped(text);
       setProblem(null);
     },
@@ -49,7 +53,7 @@ export function useTyped(take: Take, shown = ''): Typed {
       const now = begun.current;
       begun.current = null;
       const refused = now?.take(now.text) ?? null;
-      if (refused !== null && now!.shown === shown) setProblem(refused);
+      if (refused !== null && now!.about === about) setProblem(refused);
       else back();
     },
   };

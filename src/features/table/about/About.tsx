@@ -23,7 +23,7 @@ import { selectedPieces, shownProject } from '@/features/table/room/session';
 
 type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
 import { useHeldFocus } from '@/ui/useHeldFocus';
-import { useTyped } from '@/ui/useTyped';
+import { FieldsAbout, useTyped } from '@/ui/useTyped';
 import { fetched } from '@/ui/fetched';
 
 const CutControls = fetched('Cut', () =>
@@ -52,7 +52,11 @@ export const About = memo(function About() {
   const dragging = useSession((session) => session.tryout !== null || session.mode.kind === 'write');
   const same = later.length === pieces.length && later.every(({ id }, i) => id === pieces[i]!.id);
   const shown = same && (dragging || pieces.length > 1) ? later : pieces;
-  return shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />;
+  return (
+    <FieldsAbout value={shown.map(({ id }) => id).join()}>
+      {shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />}
+    </FieldsAbout>
+  );
 });
 
 const openRow = (frame: HTMLElement) => frame.querySelector<HTMLElement>('[aria-expanded="true"]');
