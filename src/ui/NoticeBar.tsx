@@ -39,7 +39,13 @@ export function NoticeBar({ notice, onClose }: { notice: Notice; onClose: () => 
             </Button>
           )
         }
-        sx={{ maxWidth: 720, whiteSpace: 'pre-line', fontSize: '0.95rem' }}
+        sx={{
+          maxWidth: 720,
+          maxHeight: '60dvh',
+          overflowY: 'auto',
+          whiteSpace: 'pre-line',
+          fontSize: '0.95rem',
+        }}
       >
         {text}
       </Alert>

@@ -8,6 +8,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Cupboard } from '@/features/cupboard/Cupboard';
 import { newId } from '@/features/shared/ids';
+import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { openPageSupply } from '@/features/shared/supplyFiles';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { useNotify } from '@/ui/notices';
@@ -17,6 +18,7 @@ const notUsed = () => 0;
 export function CupboardRoom() {
   const router = useRouter();
   const notify = useNotify();
+  useUnforeseen();
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Box

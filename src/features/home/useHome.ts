@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { newLayout, type NewLayout } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
+import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { lastBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import {
@@ -41,6 +42,7 @@ const histories = () => import('@/storage/projects');
 export function useHome(demo: boolean) {
   const router = useRouter();
   const notify = useNotify();
+  useUnforeseen();
   const [projects, setProjects] = useState<HomeProject[] | null>(null);
   const [deleted, setDeleted] = useState<DeletedProject[]>([]);
   const [busy, setBusy] = useState<string | null>(null);

@@ -181,10 +181,9 @@ export const tracePicture = (file: Blob, tracing: Tracing, side: number): Promis
 
 /** What to tell a person afterwards; null when all went well. */
 export function describeTrouble({ arrived, assets, refused, left, full }: BroughtIn): string | null {
-  const lines = [...refused.slice(0, 6)];
+  const lines = [...refused];
   for (const { path, dropped } of arrived)
     if (dropped.length) lines.push(`${path.split('/').pop()} arrived without ${dropped.join(', ')}.`);
-  if (refused.length > 6) lines.push(`… and ${refused.length - 6} more.`);
   if (full)
     lines.push(
       `There is no room left in this browser's store. ${assets.length} ${assets.length === 1 ? 'picture was' : 'pictures were'} kept; not brought in: ${left.join(', ')}. Delete a project, or free some disk space, and bring these in again.`,

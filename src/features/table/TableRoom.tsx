@@ -13,6 +13,7 @@ import { useDropzone } from 'react-dropzone';
 import { undoLabel } from '@/core/project/history';
 import { FAMILIES } from '@/core/text/families';
 import { FONTS_AT } from '@/features/shared/fonts';
+import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { About } from '@/features/table/about/About';
 import { Pile } from '@/features/table/pile/Pile';
 import { COMPARTMENTS } from '@/core/project/model';
@@ -45,6 +46,7 @@ const KeysDialog = fetched('Keys and how-to', () =>
 );
 
 export function TableRoom({ id }: { id: string }) {
+  useUnforeseen();
   const opening = useRoomOpening(id);
   if (opening.state === 'opening')
     return (

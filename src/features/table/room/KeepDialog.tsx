@@ -9,11 +9,12 @@ import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
 import { tagsFrom } from '@/core/supplies/kit-file';
 import type { Kit } from '@/core/supplies/model';
-import type { Result } from '@/core/result';
+import { fail, type Result } from '@/core/result';
 import { isUnnamed, KitChoice, kitMeant, type IntoKit } from '@/features/shared/KitChoice';
 import { newId } from '@/features/shared/ids';
 import type { Kept } from '@/features/table/room/keepSupply';
 import { openCupboard } from '@/storage/supplies';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 interface Props {
@@ -40,13 +41,11 @@ export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
   const keep = async () => {
     setBusy(true);
     const kit = kitMeant(into, kits, newId(), Date.now());
-    const kept = await onKeep({ name: name.trim(), tags: tagsFrom(tags), kit }).catch(() => null);
+    const kept = await onKeep({ name: name.trim(), tags: tagsFrom(tags), kit }).catch((error) =>
+      fail(inWords(error, 'It was not kept')),
+    );
     setBusy(false);
-    if (!kept?.ok)
-      return notify({
-        text: kept ? kept.message : 'It could not be kept. Nothing was changed.',
-        tone: 'error',
-      });
+    if (!kept.ok) return notify({ text: kept.message, tone: 'error' });
     notify({ text: `${name.trim()} lies in ${kit.name} now.` });
     onClose();
   };
