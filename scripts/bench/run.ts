@@ -1,6 +1,6 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
- * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,cupboard` runs some.
+ * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -17,6 +17,7 @@ import { cutting } from './cutting';
 import { importing } from './importing';
 import { dyes } from './dyes';
 import { inks } from './inks';
+import { keeping } from './kept';
 import { photos } from './photos';
 import { words } from './words';
 import { cupboard } from './cupboard';
@@ -282,6 +283,7 @@ try {
   if (wants('inks')) await inks({ note });
   if (wants('dyes')) await dyes({ note });
   if (wants('words')) await words(browser, BASE, withPage, note);
+  if (wants('kept')) await keeping(browser, BASE, { withPage, openFile, note });
   if (wants('cupboard')) await cupboard(browser, BASE, withPage, note);
   await browser.close();
   await writeFile(

@@ -1,15 +1,21 @@
 'use client';
 /** Short messages at the foot of the screen: what happened, what was kept, what to do. */
 import type { Notice, NoticeBar } from '@/ui/NoticeBar';
-import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useState,
+  type CSSProperties,
+  type ReactNode,
+} from 'react';
 
 const Context = createContext<(notice: Notice) => void>(() => {});
 
 /** Shows a notice; it stays while it has an action or is an error, else it goes by itself. */
 export const useNotify = () => useContext(Context);
 
-/** Fetched soon after the room: what tells of faults must not itself have to be fetched when there is one. */
-const FETCH_AFTER = 1200;
 let known: typeof NoticeBar | undefined;
 const fetchBar = () => import('@/ui/NoticeBar').then((module) => (known = module.NoticeBar));
 
@@ -19,10 +25,6 @@ export function NoticesProvider({ children }: { children: ReactNode }) {
     (next: Notice) => setNotice((now) => ({ ...together(now, next), id: Date.now() })),
     [],
   );
-  useEffect(() => {
-    const soon = setTimeout(() => void fetchBar().catch(() => {}), FETCH_AFTER);
-    return () => clearTimeout(soon);
-  }, []);
   return (
     <Context value={notify}>
       {children}
@@ -30,6 +32,21 @@ export function NoticesProvider({ children }: { children: ReactNode }) {
     </Context>
   );
 }
+
+/** What tells of faults must be seen though nothing more can be fetched. */
+const BARE: CSSProperties = {
+  position: 'fixed',
+  bottom: 24,
+  left: '50%',
+  transform: 'translateX(-50%)',
+  zIndex: 1500,
+  maxWidth: 720,
+  padding: '12px 16px',
+  borderRadius: 8,
+  background: '#8d1f2b',
+  color: '#ffffff',
+  whiteSpace: 'pre-line',
+};
 
 /** The bar, or the bare words where it cannot be fetched. */
 function Bar(props: { notice: Notice; onClose: () => void }) {
@@ -44,8 +61,11 @@ function Bar(props: { notice: Notice; onClose: () => void }) {
   }, []);
   if (Shown) return <Shown {...props} />;
   return bare ? (
-    <div role="alert" className="bare-notice" onClick={props.onClose}>
-      {props.notice.text}
+    <div role="alert" style={BARE}>
+      {props.notice.text}{' '}
+      <button type="button" onClick={props.onClose} style={{ font: 'inherit', padding: '4px 12px' }}>
+        Close
+      </button>
     </div>
   ) : null;
 }

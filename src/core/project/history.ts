@@ -140,9 +140,11 @@ function shortened(step: Step): Step {
   if (!replaces(step.patches) || !replaces(step.inverse)) return step;
   const key = (patch: Patch) => patch.path.join('/');
   const lastOfEach = (patches: Patch[]) => [...new Map(patches.map((patch) => [key(patch), patch])).values()];
-  const paths = [...new Set([...step.patches, ...step.inverse].map(key))];
+  const all = [...step.patches, ...step.inverse];
+  const paths = new Set(all.map(key));
   // A path that holds another must keep its place in the order: leave such steps whole.
-  if (paths.some((a) => paths.some((b) => b.startsWith(`${a}/`)))) return step;
+  const lieWithin = ({ path }: Patch) => path.some((_, i) => i > 0 && paths.has(path.slice(0, i).join('/')));
+  if (all.some(lieWithin)) return step;
   return { ...step, patches: lastOfEach(step.patches), inverse: lastOfEach(step.inverse) };
 }
 

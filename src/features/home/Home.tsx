@@ -6,16 +6,26 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { IconBuildingWarehouse, IconFolderOpen } from '@tabler/icons-react';
 import Link from 'next/link';
+import { useDeferredValue } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { NewLayoutPanel } from '@/features/home/NewLayoutPanel';
 import { ProjectSheet } from '@/features/home/ProjectSheet';
-import { DeletedLately } from '@/features/home/DeletedLately';
 import { useHome, type HomeProject, type SpaceUsed } from '@/features/home/useHome';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
+import { fetched } from '@/ui/fetched';
+
+const DeletedLately = fetched('What was deleted lately', () =>
+  import('@/features/home/DeletedLately').then((m) => m.DeletedLately),
+);
+
+/** Sheets that a screen shows without scrolling, and some. */
+const FIRST_SHEETS = 24;
 
 export function Home({ demo }: { demo: boolean }) {
   const home = useHome(demo);
+  // The first sheets lie there at once; the rest follow without holding up the room.
+  const all = useDeferredValue(home.projects?.length ?? 0, FIRST_SHEETS);
   const {
     getRootProps,
     getInputProps,
@@ -88,7 +98,7 @@ export function Home({ demo }: { demo: boolean }) {
           component="ul"
           sx={{ display: 'flex', flexWrap: 'wrap', gap: '34px 38px', alignItems: 'flex-end', p: 0, m: 0 }}
         >
-          {home.projects?.map((project) => (
+          {home.projects?.slice(0, Math.max(FIRST_SHEETS, all)).map((project) => (
             <ProjectSheet
               key={project.id}
               project={project}

@@ -4,7 +4,6 @@ import type { Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
-import { openFile } from '@/features/shared/files';
 import { assetBlob, storedAsset } from '@/storage/assets';
 
 async function fetched(at: string, name: string): Promise<Result<Blob>> {
@@ -47,5 +46,8 @@ export async function fileOfSupply({ asset, page, at, name }: Supply): Promise<R
 /** A ready-made page as a project of its own. */
 export async function openPageSupply(supply: Supply, id: string, now: number): Promise<Result<Project>> {
   const blob = await fileOfSupply(supply);
-  return blob.ok ? openFile(new File([blob.value], `${supply.name}.bellagraph`), id, now) : blob;
+  if (!blob.ok) return blob;
+  // What reads files weighs more than the rest: fetched when it is first needed.
+  const { openFile } = await import('@/features/shared/files');
+  return openFile(new File([blob.value], `${supply.name}.bellagraph`), id, now);
 }

@@ -8,7 +8,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { undoLabel } from '@/core/project/history';
 import { FAMILIES } from '@/core/text/families';
@@ -105,16 +105,11 @@ function WithoutTable() {
   );
 }
 
-/** Packing files is fetched soon after the table is laid, so that it is at hand when nothing else is. */
 const filing = () => import('@/features/shared/files');
 
 function useSaveFile(): () => Promise<void> {
   const { store } = useRoom();
   const notify = useNotify();
-  useEffect(() => {
-    const soon = setTimeout(() => void filing().catch(() => {}), 4000);
-    return () => clearTimeout(soon);
-  }, []);
   return useCallback(
     () =>
       filing()

@@ -7,7 +7,7 @@ import { keep } from '@/storage/projects';
 import { giveUp, setAside } from '@/storage/reserve';
 import { hasProject, undeleteProject } from '@/storage/shelf';
 import { Displaced, Gone, inWords, isFull, Newer } from '@/storage/trouble';
-import { paintPage } from '@/features/table/room/paintPage';
+import { paintPageInTurns } from '@/features/table/room/paintPage';
 import type { PictureShelf } from '@/features/table/room/pictures';
 import type { SessionStore } from '@/features/table/room/session';
 
@@ -127,6 +127,6 @@ function askToPersist(): void {
 
 async function previewOf(history: History, typesetter: Typesetter, shelf: PictureShelf): Promise<Blob> {
   const { project } = history;
-  const canvas = paintPage(project, project.surfaces[0]!, typesetter, shelf, PREVIEW_SIDE);
+  const canvas = await paintPageInTurns(project, project.surfaces[0]!, typesetter, shelf, PREVIEW_SIDE);
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
 }

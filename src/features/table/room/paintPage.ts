@@ -5,19 +5,50 @@ import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
-import { drawPieces } from '@/output/pixels/draw';
+import type { DrawnPiece } from '@/core/picture/picture';
+import { drawPieces, type DrawingSource } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/room/pictures';
 
-/** The trim, or `part` of it (page points), `side` pixels at its longer side. What is not decoded yet is grey. */
-export function paintPage(
+type Asked = [
   project: Project,
   surface: Surface,
   typesetter: Typesetter,
   shelf: PictureShelf,
   side: number,
-  part: Box = { x: 0, y: 0, width: surface.width, height: surface.height },
-): OffscreenCanvas {
+  part?: Box,
+];
+
+/** The trim, or `part` of it (page points), `side` pixels at its longer side. What is not decoded yet is grey. */
+export function paintPage(...asked: Asked): OffscreenCanvas {
+  const { canvas, pieces, draw } = begin(...asked);
+  draw(pieces);
+  return canvas;
+}
+
+/** Pieces painted before the table gets its turn. */
+const IN_ONE_TURN = 60;
+
+/** The same, a few pieces at a time, so that nothing waits for it. */
+export async function paintPageInTurns(...asked: Asked): Promise<OffscreenCanvas> {
+  const { canvas, pieces, draw } = begin(...asked);
+  for (let at = 0; at < pieces.length; at += IN_ONE_TURN) {
+    if (at) await new Promise((resolve) => setTimeout(resolve));
+    draw(pieces.slice(at, at + IN_ONE_TURN));
+  }
+  return canvas;
+}
+
+function begin(
+  ...[
+    project,
+    surface,
+    typesetter,
+    shelf,
+    side,
+    part = { x: 0, y: 0, width: surface.width, height: surface.height },
+  ]: Asked
+) {
   const { pieces, ground } = drawSurface(surface, toolsFor(project, typesetter));
   const scale = side / Math.max(part.width, part.height);
   const canvas = new OffscreenCanvas(
@@ -27,7 +58,8 @@ export function paintPage(
   const context = canvas.getContext('2d')!;
   context.fillStyle = ground;
   context.fillRect(0, 0, canvas.width, canvas.height);
-  drawPieces(context, pieces, compose(scaling(scale), translation(-part.x, -part.y)), {
+  const view = compose(scaling(scale), translation(-part.x, -part.y));
+  const source: DrawingSource = {
     platform: browser,
     font: typesetter.font,
     treatmentPixels: side * side,
@@ -42,6 +74,7 @@ export function paintPage(
         asset && shelf.take(asset, growth(mark.matrix) * scale * Math.max(asset.width, asset.height), mark)
       );
     },
-  });
-  return canvas;
+  };
+  const draw = (some: readonly DrawnPiece[]) => drawPieces(context, some, view, source);
+  return { canvas, pieces, draw };
 }

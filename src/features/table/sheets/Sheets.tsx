@@ -4,6 +4,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { createElement, useEffect, type ComponentType } from 'react';
+import { MOST_PIECES } from '@/core/project/schema';
 import { MATCHES } from '@/core/project/edits/match';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -81,6 +82,7 @@ export function Sheets() {
   const compared = useSession((session) => session.compared !== null);
   useLockedNotice();
   useRefusalNotice();
+  useCrowdedNotice();
   return (
     <>
       {sheet && createElement(SHEETS[sheet], { onClose: () => store.setState({ sheet: null, wanted: [] }) })}
@@ -134,4 +136,23 @@ function useRefusalNotice(): void {
   useEffect(() => {
     if (refused) notify({ text: refused.why });
   }, [refused, notify]);
+}
+
+/** From so many pieces on a page every step takes noticeably longer. */
+const CROWDED = 1500;
+
+/** Says so once for each page that grows beyond it, or is opened so. */
+function useCrowdedNotice(): void {
+  const notify = useNotify();
+  const name = useSession((session) => shownSurface(session).name);
+  const count = useSession((session) =>
+    session.tryout ? 0 : Math.floor(shownSurface(session).pile.length / CROWDED) * CROWDED,
+  );
+  useEffect(() => {
+    if (count)
+      notify({
+        text: `“${name}” holds more than ${count.toLocaleString('en')} pieces: everything takes longer from here on. Up to ${MOST_PIECES.toLocaleString('en')} are possible; join what is finished, or go on upon another page.`,
+        tone: 'info',
+      });
+  }, [count, name, notify]);
 }

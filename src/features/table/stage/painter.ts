@@ -37,8 +37,10 @@ interface Sheet {
   box: Box;
 }
 
-/** Pixels all kept bitmaps may have together, and one of them alone, as multiples of the stage. */
+/** Pixels all kept bitmaps may have together: as multiples of the stage, and at least 160 MB of them. */
 const MOST_KEPT = 24;
+const ENOUGH_KEPT = 40e6;
+/** Pixels one of them may have, as a multiple of the stage. */
 const MOST_ALONE = 2.2;
 
 /** All of a session that the page is painted from, but for the view. */
@@ -131,8 +133,7 @@ export class Painter {
     if (!settled) {
       draw(this.layers.below, visible.slice(0, first < 0 ? visible.length : first));
       draw(this.layers.above, held.size && last >= 0 ? visible.slice(last + 1) : []);
-      if (this.kept > (this.layers.below.width * this.layers.below.height * MOST_KEPT) / 2)
-        this.drop(new Set(visible.map((piece) => piece.id)));
+      if (this.kept > this.room() / 2) this.drop(new Set(visible.map((piece) => piece.id)));
     }
     draw(this.layers.moving, held.size && first >= 0 ? visible.slice(first, last + 1) : []);
     this.painted = { session, moving: moving.join() };
@@ -202,7 +203,7 @@ export class Painter {
     const box = pixelBounds(drawn, origin);
     const stage = this.layers.below.width * this.layers.below.height;
     let bitmap: OffscreenCanvas | null = null;
-    if (box.width * box.height <= stage * MOST_ALONE && this.kept <= stage * MOST_KEPT) {
+    if (box.width * box.height <= stage * MOST_ALONE && this.kept <= this.room()) {
       bitmap = new OffscreenCanvas(Math.max(1, box.width), Math.max(1, box.height));
       const context = bitmap.getContext('2d')!;
       const toBitmap = compose(translation(-box.x, -box.y), origin);
@@ -254,6 +255,11 @@ export class Painter {
         );
       },
     };
+  }
+
+  private room(): number {
+    const { width, height } = this.layers.below;
+    return Math.max(ENOUGH_KEPT, width * height * MOST_KEPT);
   }
 
   private discard(id: string): void {
