@@ -161,7 +161,7 @@ function spaceInWords({ bytes, lastBackup, persisted }: SpaceUsed): string {
     persisted === undefined
       ? ''
       : persisted
-        ? ' It keeps them until you delete them.'
-        : ' It may clear them by itself when the disk runs full.';
+        ? ' It keeps its store until you clear it.'
+        : ' It may clear its store by itself when the disk runs full.';
   return `${used} used in this browser.${safe} ${backup}`;
 }

@@ -29,6 +29,7 @@ export function RoomAlerts({ onSaveFile }: { onSaveFile: () => void }) {
         <Alert
           severity="warning"
           square
+          sx={{ alignItems: 'center' }}
           action={
             <Button color="inherit" onClick={putBack}>
               Put it back
@@ -44,6 +45,7 @@ export function RoomAlerts({ onSaveFile }: { onSaveFile: () => void }) {
         <Alert
           severity="error"
           square
+          sx={{ alignItems: 'center' }}
           action={
             <Button color="inherit" onClick={onSaveFile}>
               Save as a file
