@@ -38,6 +38,8 @@ export async function killed(base: string, times: number, seed: number): Promise
   const kill = () => execFileSync('pkill', ['-9', '-f', `user-data-dir=${profile}`]);
 
   for (let round = 0; round <= times; round++) {
+    if (round % 20 === 19)
+      console.log(`… ${round} of ${times} kills, at most ${most} ms lost, ${faults.length} faults`);
     const page = await open();
     try {
       if (last) {
