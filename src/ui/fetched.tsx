@@ -58,8 +58,7 @@ function Fallen({
       ...(onClose ? {} : { action: { label: 'Try again', run: () => resetErrorBoundary() } }),
     });
     onClose?.();
-    // Told once, whatever is drawn anew around it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- told once, whatever is drawn anew around it
   }, []);
   return null;
 }

@@ -90,7 +90,7 @@ const round = (value: unknown): string =>
 
 /** What is wrong, as the end of a sentence that names the part. */
 function wrong({ type, params, errors, path = '' }: ValidationError): string {
-  const { value, originalValue: _, min, max, more, less } = (params ?? {}) as Record<string, unknown>;
+  const { value, min, max, more, less } = (params ?? {}) as Record<string, unknown>;
   const long = typeof value === 'string' || Array.isArray(value) ? value.length : value;
   const counted = typeof value === 'string' ? ' letters long' : '';
   if (typeof long === 'number' && Number.isFinite(long)) {
@@ -109,6 +109,9 @@ function wrong({ type, params, errors, path = '' }: ValidationError): string {
 
 /** Tests whose messages are written for a person. */
 const OWN = new Set(['kind', 'family', 'order', 'pixels', 'outline']);
+
+/** As the beginning of a sentence. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The whole sentence, without its full stop. */
 export function complaint(project: unknown, error: ValidationError): string {

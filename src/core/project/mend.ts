@@ -1,7 +1,7 @@
 /** A project with something in it that does not pass the door: that is brought within its limits or set aside, and told of. */
 import { ValidationError, type AnyObject, type ObjectSchema } from 'yup';
 import { assetsIn } from '@/core/piece/assets';
-import { complaint, stepsOf, whichThing } from '@/core/project/complaint';
+import { capital, complaint, stepsOf, whichThing } from '@/core/project/complaint';
 import { COMPARTMENTS, newLayout, type Project } from '@/core/project/model';
 
 export interface Mended {
@@ -64,8 +64,6 @@ function mendOne(
   told.push(`${capital(complaint(project, error))}. It is as in a new project now.`);
   toDefault(project, path, error);
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Brings a number to its limit, cuts off what is too long. False where that is no cure. */
 function withinLimits(project: Parts, path: string[], { type, params }: ValidationError): boolean {

@@ -12,7 +12,7 @@ import {
   type ObjectSchema,
 } from 'yup';
 import { assetsIn } from '@/core/piece/assets';
-import { complaint, whichThing } from '@/core/project/complaint';
+import { capital, complaint, whichThing } from '@/core/project/complaint';
 import type { Project } from '@/core/project/model';
 import { Refused } from '@/core/project/refused';
 import { pastLimits, projectSchema } from '@/core/project/schema';
@@ -173,8 +173,6 @@ const written = (path: Steps): string =>
     .map((step) => (typeof step === 'number' ? `[${step}]` : `.${step}`))
     .join('')
     .replace(/^\./, '');
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Every picture that a changed piece shows is known; where pictures went, every piece is asked. */
 function picturesAreThere(before: Project, after: Project): void {
