@@ -2,6 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 /** The app as a person uses it, in Debian's Chromium, on the production build. `PORT` chooses where it is served. */
 const port = Number(process.env.PORT ?? 3211);
+/** Where the same build is served with the demo's pages. */
+export const DEMO_PORT = port + 1;
 
 export const CHROMIUM = {
   executablePath: '/usr/bin/chromium',
@@ -32,10 +34,14 @@ export default defineConfig({
     // Recording costs more than the test itself: only what failed once is recorded.
     trace: 'on-first-retry',
   },
-  webServer: {
+  webServer: [
+    { port, demo: '' },
+    { port: DEMO_PORT, demo: '1' },
+  ].map(({ port, demo }) => ({
     command: `node_modules/.bin/next start --port ${port}`,
     url: `http://localhost:${port}`,
+    env: { BELLAGRAPH_DEMO: demo },
     reuseExistingServer: false,
     timeout: 60_000,
-  },
+  })),
 });

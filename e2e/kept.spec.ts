@@ -1,7 +1,8 @@
 /** What was kept always opens: deleted elsewhere, several tabs, a full store, newer and damaged data, faults, lost pointers. */
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
+import { DEMO_PORT } from '../playwright.config';
 import {
   DEMO_FILE,
   field,
@@ -15,6 +16,7 @@ import {
   openRow,
   pageOnScreen,
   photo,
+  photosInBox,
   bringIn,
   set,
   slabs,
@@ -410,4 +412,73 @@ test('letters are painted again when their font arrives, with nothing else touch
   const before = await seen();
   arrive();
   await expect.poll(seen).not.toBe(before);
+});
+
+test('pictures that arrive while one leaves the table are in the workbox when one comes back', async ({
+  page,
+}, info) => {
+  await newPage(page);
+  const url = page.url();
+  const one = readFileSync(photo('lantern-night'));
+  await bringIn(
+    page,
+    Array.from({ length: 12 }, (_, i) => {
+      const path = info.outputPath(`evening ${i}.jpg`);
+      // What follows the picture's end makes each a file of its own.
+      writeFileSync(path, Buffer.concat([one, Buffer.from(String(i))]));
+      return path;
+    }),
+  );
+  await expect(photosInBox(page).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Bellagraph home' }).click();
+  await expect(notice(page)).toContainText(/Stopped. \d+ kept; not brought in: \d+/);
+  const [, arrived] = /Stopped. (\d+) kept/.exec(await notice(page).innerText())!;
+  await page.goto(url);
+  await onTable(page);
+  await expect(photosInBox(page)).toHaveCount(Number(arrived));
+});
+
+test('a first visit of the demo that breaks off is gone on with: nothing is there twice, Home is never stuck', async ({
+  page,
+}) => {
+  const home = `http://localhost:${DEMO_PORT}/`;
+  const sheets = page.getByRole('main').getByRole('button', { name: /^Open / });
+  const names = (await (await page.request.get(`${home}demo/projects.json`)).json()) as string[];
+  await page.route(`**/demo/${names[1]}`, (route) => route.abort());
+  await page.goto(home);
+  await expect(notice(page)).toContainText('The pages of the demo were not laid out');
+  await expect(page.getByRole('status')).toBeHidden();
+  await expect(sheets).toHaveCount(1);
+  await page.unroute(`**/demo/${names[1]}`);
+  await page.reload();
+  await expect(sheets).toHaveCount(names.length);
+  await page.reload();
+  await expect(sheets).toHaveCount(names.length);
+});
+
+test('Home says what the browser answered about its store, and which project has much work in no file', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    navigator.storage.persisted = async () => sessionStorage.getItem('persisted') === 'yes';
+    navigator.storage.persist = async () => (sessionStorage.setItem('persisted', 'yes'), true);
+  });
+  const foot = page.getByRole('complementary');
+  await page.goto('/');
+  await expect(foot).toContainText('It may clear its store by itself when the disk runs full.');
+  await newPage(page);
+  await title(page).fill('Lantern night');
+  await kept(page);
+  const id = idOf(page);
+  await page.goto('/');
+  // The first work that was kept made the table ask.
+  await expect(foot).toContainText('It keeps its store until you clear it.');
+  await expect(foot).not.toContainText('in no file yet');
+  await changeRow(page, 'projects', id, 'row.done += 60');
+  await page.reload();
+  await expect(foot).toContainText('“Lantern night”: 61 steps that lie in no file yet.');
+  await changeRow(page, 'projects', id, 'row.backedUp = row.done - 10');
+  await page.reload();
+  await expect(foot).toContainText('No project saved as a file yet');
+  await expect(foot).not.toContainText('in no file yet');
 });

@@ -188,19 +188,6 @@ export async function keep(
     if (!row && before) throw new Gone();
     if (row && holder && row.holder !== holder) throw new Displaced();
     if ((row?.version ?? 1) > FILE_VERSION) throw new Newer();
-    await journalOf(project.id, firstNew).delete();
-    await database.journal
-      .where('[project+index]')
-      .between([project.id, Dexie.minKey], [project.id, after.forgotten])
-      .delete();
-    await database.journal.bulkPut(
-      after.steps.slice(Math.max(0, firstNew - after.forgotten)).map((step, i) => ({
-        project: project.id,
-        index: Math.max(firstNew, after.forgotten) + i,
-        step,
-        version: FILE_VERSION,
-      })),
-    );
     const stale =
       !row ||
       !before ||
@@ -209,13 +196,30 @@ export async function keep(
       Math.abs(done - row.snapshotAt) > SNAPSHOT_EVERY;
     const files = filesNamed(project, after.steps);
     const next = { ...row, ...rowOf(project, done, now), ...(holder ? { holder } : {}) };
-    if (stale) await database.snapshots.put({ id: project.id, project });
-    await database.projects.put({
-      ...next,
-      snapshotAt: stale ? done : row.snapshotAt,
-      // A list that stays the same object is not indexed anew.
-      files: row?.files && sameList(row.files, files) ? row.files : files,
-    });
+    // All at once: each answer that is waited for waits for its turn with whatever else the table does. What goes lies apart
+    // from what is put.
+    await Promise.all([
+      journalOf(project.id, after.forgotten + after.steps.length).delete(),
+      database.journal
+        .where('[project+index]')
+        .between([project.id, Dexie.minKey], [project.id, after.forgotten])
+        .delete(),
+      database.journal.bulkPut(
+        after.steps.slice(Math.max(0, firstNew - after.forgotten)).map((step, i) => ({
+          project: project.id,
+          index: Math.max(firstNew, after.forgotten) + i,
+          step,
+          version: FILE_VERSION,
+        })),
+      ),
+      stale ? database.snapshots.put({ id: project.id, project }) : null,
+      database.projects.put({
+        ...next,
+        snapshotAt: stale ? done : row.snapshotAt,
+        // A list that stays the same object is not indexed anew.
+        files: row?.files && sameList(row.files, files) ? row.files : files,
+      }),
+    ]);
   });
 }
 

@@ -1,5 +1,5 @@
 /** Text typed into a field that is taken when one leaves it. */
-import { createContext, useContext, useEffect, useRef, useState } from 'react';
+import { createContext, useContext, useDeferredValue, useEffect, useRef, useState } from 'react';
 
 /** What the fields within are about, in any words: the ids of pieces, for instance. */
 export const FieldsAbout = createContext('');
@@ -8,7 +8,7 @@ export const FieldsAbout = createContext('');
 export type Take = (text: string) => string | null | void;
 
 export interface Typed {
-  /** What was typed so far; null while nobody types. */
+  /** What was typed so far, or taken a moment ago; null when the field shows what is so. */
   typed: string | null;
   problem: string | null;
   type(text: string): void;
@@ -26,6 +26,9 @@ export function useTyped(take: Take): Typed {
   const about = useContext(FieldsAbout);
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  // What was taken stays in sight until fields that follow when there is time show it: not what was before, for a moment,
+  // with the caret at its end.
+  const taken = useDeferredValue(typed);
   const begun = useRef<{ text: string; take: Take; about: string } | null>(null);
   const back = () => {
     begun.current = null;
@@ -41,7 +44,7 @@ export function useTyped(take: Take): Typed {
     [],
   );
   return {
-    typed,
+    typed: typed ?? taken,
     problem,
     back,
     type(text) {

@@ -5,7 +5,7 @@ import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { uses } from '@/core/project/model';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/room/session';
@@ -37,7 +37,7 @@ export function CupboardSheet({ laying, onClose }: Props) {
   const counts = useMemo(() => uses(project), [project]);
   const usedOf = useCallback((sha: string | undefined) => (sha ? (counts.get(sha) ?? 0) : 0), [counts]);
 
-  useEffect(() => {
+  useLayoutEffect(() => {
     // The search takes the focus as soon as it is there.
     if (!frame.current?.contains(document.activeElement)) frame.current?.focus();
     return () => focusBack(before);

@@ -19,7 +19,9 @@ const TRY_AGAIN = 1500;
 const PREVIEW_SIDE = 640;
 
 export interface Keeper {
-  /** Takes a last look and keeps nothing more; resolves when nothing is on its way to the store. */
+  /** Work that goes on for a while and edits as it goes: it hears when the room is left, and what it did by then is kept. */
+  during<T>(work: (left: AbortSignal) => Promise<T>): Promise<T>;
+  /** Waits for work to end, takes a last look and keeps nothing more; resolves when nothing is on its way to the store. */
   stop(): Promise<void>;
   /** Brings the project back that was deleted elsewhere. */
   putBack(): Promise<void>;
@@ -32,6 +34,8 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
   let previewTimer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
   let stopped = false;
+  const leaving = new AbortController();
+  const underway = new Set<Promise<unknown>>();
   const { id } = store.getState().history.project;
 
   void setAside();
@@ -92,6 +96,11 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
   window.addEventListener('pagehide', onLeave);
 
   return {
+    during(work) {
+      const done = work(leaving.signal).finally(() => underway.delete(done));
+      underway.add(done);
+      return done;
+    },
     async putBack() {
       if (await hasProject(id)) await undeleteProject(id);
       else {
@@ -104,6 +113,8 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
       store.setState({ deleted: null });
     },
     async stop() {
+      leaving.abort();
+      await Promise.allSettled(underway);
       stopped = true;
       stopListening();
       watching.unsubscribe();

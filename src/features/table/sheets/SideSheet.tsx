@@ -6,7 +6,7 @@ import Paper from '@mui/material/Paper';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { focusBack } from '@/features/table/stage/focus';
 
 interface Props {
@@ -18,7 +18,7 @@ interface Props {
 export function SideSheet({ title, onClose, children }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const [before] = useState(() => document.activeElement as HTMLElement | null);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const element = frame.current!;
     // Its first field, or the sheet itself, so that its keys work at once.
     (element.querySelector<HTMLElement>('input') ?? element).focus();

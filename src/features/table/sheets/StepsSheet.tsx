@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { IconColumns2 } from '@tabler/icons-react';
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
 
@@ -16,7 +16,7 @@ export function StepsSheet({ onClose }: { onClose: () => void }) {
   const history = useSession((session) => session.history);
   const goTo = useSession((session) => session.goTo);
   const here = useRef<HTMLButtonElement>(null);
-  useEffect(() => here.current?.focus(), [history.done]);
+  useLayoutEffect(() => here.current?.focus(), [history.done]);
   const rows = [{ label: history.forgotten ? 'Earlier steps' : 'The beginning', at: 0 }, ...history.steps];
   return (
     <SideSheet title="Steps" onClose={onClose}>

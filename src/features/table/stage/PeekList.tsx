@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Paper from '@mui/material/Paper';
 import { IconLock } from '@tabler/icons-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { colourOf, isInk } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { piecesAt } from '@/core/page/pick';
@@ -32,7 +32,7 @@ export function PeekList() {
         toolsFor(session.history.project, session.typesetter),
       )
     : [];
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!spot) return;
     const before = document.activeElement as HTMLElement | null;
     frame.current?.querySelector('button')?.focus();

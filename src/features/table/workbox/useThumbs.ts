@@ -6,6 +6,8 @@ import { smallBlob } from '@/storage/assets';
 const AT_ONCE = 12;
 /** Milliseconds between looks at what was read so far. */
 const SHOW_EVERY = 250;
+/** Pictures that stay at hand though they are not asked for any more. */
+const MOST_KNOWN = 200;
 
 /** Addresses of pictures out of the store, small ones if nothing else is said; `read` must stay the same function. */
 export function useThumbs(
@@ -17,7 +19,11 @@ export function useThumbs(
   useEffect(() => {
     let gone = false;
     const show = () =>
-      setThumbs((shown) => (shown.size === known.current.size ? shown : new Map(known.current)));
+      setThumbs((shown) =>
+        shown.size === known.current.size && [...shown.keys()].every((sha) => known.current.has(sha))
+          ? shown
+          : new Map(known.current),
+      );
     void (async () => {
       let shown = performance.now();
       const wanted = shas.filter((sha) => !known.current.has(sha));
@@ -29,7 +35,14 @@ export function useThumbs(
         shown = performance.now();
         show();
       }
-      if (!gone) show();
+      if (gone) return;
+      const asked = new Set(shas);
+      const spare = [...known.current.keys()].filter((sha) => !asked.has(sha));
+      for (const sha of spare.slice(0, Math.max(0, spare.length - MOST_KNOWN))) {
+        URL.revokeObjectURL(known.current.get(sha)!);
+        known.current.delete(sha);
+      }
+      show();
     })();
     return () => {
       gone = true;

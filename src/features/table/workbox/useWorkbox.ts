@@ -55,7 +55,7 @@ function useCounts(): Readonly<Record<string, number>> {
 }
 
 export function useWorkbox() {
-  const { store } = useRoom();
+  const { store, keeper } = useRoom();
   const notify = useNotify();
   // No more of the project than is shown here: the table must not be drawn again for every edit.
   const { photos, papers, stamps, bits, frames, letters, assets } = useSession(
@@ -110,7 +110,7 @@ export function useWorkbox() {
   /** Files into the store and the workbox; what was stored stays, whatever happens to the rest. */
   const bring = useCallback(
     async (files: readonly File[], as?: Compartment): Promise<Carried[]> => {
-      if (!files.length || store.getState().readOnly) return [];
+      if (!files.length || !keeper || store.getState().readOnly) return [];
       const controller = new AbortController();
       const cancel = () => controller.abort();
       setCounting({ done: 0, of: files.length, cancel });
@@ -134,12 +134,16 @@ export function useWorkbox() {
         setCounting({ done: told, of: files.length, cancel });
         setTimeout(show);
       }, SHOW_EVERY);
-      const brought = await bringIn(files, controller.signal, (done, arrived) => {
-        told = done;
-        if (arrived) waiting.push(arrived);
+      const brought = await keeper.during(async (left) => {
+        left.addEventListener('abort', cancel);
+        const all = await bringIn(files, controller.signal, (done, arrived) => {
+          told = done;
+          if (arrived) waiting.push(arrived);
+        });
+        clearInterval(ticking);
+        show();
+        return all;
       });
-      clearInterval(ticking);
-      show();
       setCounting(null);
       const trouble = describeTrouble(brought);
       if (trouble) notify({ text: trouble, tone: brought.full || brought.refused.length ? 'error' : 'info' });
@@ -150,7 +154,7 @@ export function useWorkbox() {
         sha: one.asset.sha,
       }));
     },
-    [store, notify],
+    [store, keeper, notify],
   );
 
   /** A house paper's file comes into the store when it is first used. */
