@@ -1,10 +1,14 @@
 /** Words in every output against tools that are not ours: poppler, qpdf, librsvg by way of sharp. */
-import { readFileSync, statSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Piece } from '@/core/piece/piece';
 import { FIRST_WORDS } from '@/core/piece/material/words';
 import { equipped, needsOf } from '@/core/project/needs';
+import { sha256 } from '@/core/sha';
+import { ownFamily } from '@/core/text/families';
+import { packed } from '../../scripts/node/files';
 import { nodeTypesetter, readNodeFont, SUBSETTER } from '../../scripts/node/platform';
 import { difference } from '../../scripts/testing/difference';
 import { making } from '../../scripts/testing/making';
@@ -135,6 +139,19 @@ test('PDF and SVG show what PNG shows, and the words come back in order from a f
   expect(text.replace(/ /g, '')).toContain('aroundthebay·aroundthebay');
   for (const line of tool('pdffonts', pdf).trim().split('\n').slice(2))
     expect(line).toMatch(/BELLAG\+\S+.*Identity-H\s+yes\s+yes\s+yes/);
+});
+
+test('npm run render writes a project file in the fonts that travel in it', async () => {
+  const quill = await readNodeFont('lobster-latin-400-normal');
+  const sha = await sha256(quill);
+  const words = wordsOf('a', 'Orla', 40, 200);
+  if (words.outline.kind === 'glyphs') Object.assign(words.outline, { family: ownFamily(sha) });
+  const of = { ...laid([words]), fonts: [{ sha, name: 'Quill', bytes: quill.length }] };
+  const path = join(folder, 'own.bellagraph');
+  writeFileSync(path, await packed(of, async () => new Blob([quill])));
+  const out = join(folder, 'own.pdf');
+  execFileSync('npm', ['run', '--silent', 'render', '--', path, '--format', 'pdf', '--out', out]);
+  expect(tool('pdffonts', out)).toContain(`+own${sha.slice(0, 40)}`);
 });
 
 test('fonts are cut down to what is used: the file is a fraction of one with whole fonts, its glyphs the same', async () => {

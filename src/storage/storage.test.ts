@@ -15,7 +15,8 @@ import { storeAsset } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
 import { assetPath, LIMITS, packProject, unpackProject } from '@/storage/project-file';
 import { claimProject, duplicateProject, keep, openProject } from '@/storage/projects';
-import { addProject, deleteProject, listProjects, purge, undeleteProject } from '@/storage/shelf';
+import { deleteProject, purge, undeleteProject } from '@/storage/deleted';
+import { addProject, listProjects } from '@/storage/shelf';
 import { assetOf, inkPiece, laid, photoOf, project, quarters, wordsOf } from '../../scripts/testing/samples';
 
 beforeEach(async () => {
@@ -244,6 +245,21 @@ describe('project files', () => {
       'preview.jpg',
       assetPath(asset),
     ]);
+  });
+
+  test('opens what other writers make of it: 64-bit fields, as in files over 4 GB', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'bellagraph-'));
+    writeFileSync(join(folder, 'page.zip'), await pack());
+    // APPNOTE 4.5.3; Python's own zipfile writes the fields when it is told to, whatever the size.
+    const python = `
+import zipfile
+old = zipfile.ZipFile('page.zip')
+with zipfile.ZipFile('large.zip', 'w') as new:
+    for name in old.namelist():
+        with new.open(name, 'w', force_zip64=True) as part: part.write(old.read(name))`;
+    execFileSync('python3', ['-c', python], { cwd: folder });
+    const { project: read, assets, mended } = await opening(readFileSync(join(folder, 'large.zip')));
+    expect([read, [...assets.keys()], mended]).toEqual([full, [asset.sha], []]);
   });
 
   test('refuses what is damaged or harmful, each in its own words', async () => {

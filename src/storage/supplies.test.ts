@@ -4,7 +4,8 @@ import { LOOSE_KIT, newKit, type Supply } from '@/core/supplies/model';
 import { hasAsset, storeAsset, storePage } from '@/storage/assets';
 import { database } from '@/storage/database';
 import { keep } from '@/storage/projects';
-import { addProject, throwOutUnused } from '@/storage/shelf';
+import { throwOutUnused } from '@/storage/deleted';
+import { addProject } from '@/storage/shelf';
 import {
   addKit,
   inkSets,

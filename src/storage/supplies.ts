@@ -4,7 +4,8 @@ import { LOOSE_KIT, looseKit, type Kit, type NamedInk, type Supply } from '@/cor
 import { uses } from '@/core/project/model';
 import { database } from '@/storage/database';
 import { openProject } from '@/storage/projects';
-import { listProjects, throwOutUnused } from '@/storage/shelf';
+import { throwOutUnused } from '@/storage/deleted';
+import { listProjects } from '@/storage/shelf';
 
 export interface Shelves {
   supplies: Supply[];

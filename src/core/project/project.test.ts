@@ -306,6 +306,29 @@ describe('project.json', () => {
       spoil((file) => file.project.surfaces[0]!.pile.push(file.project.surfaces[0]!.pile[1]!)),
       /“words” on “Page 1” is there twice. The second was set aside/,
     ],
+    [
+      'several wrong things in one list, the right ones between them',
+      spoil((file) => {
+        const { pile } = file.project.surfaces[0]!;
+        const torn = (id: string) => ({
+          ...pile[0]!,
+          id,
+          name: id,
+          material: {} as (typeof pile)[0]['material'],
+        });
+        pile.unshift(torn('first'));
+        pile.push(torn('last'));
+      }),
+      /“first” on “Page 1”.* set aside.*“last” on “Page 1”.* set aside/,
+    ],
+    [
+      'a name that is too long, and a style sheet that is none',
+      spoil((file) => {
+        file.project.surfaces[0]!.pile[0]!.name = 'a'.repeat(500);
+        file.project.styles = [{} as never];
+      }),
+      /The text style: it cannot be read. It was set aside.*its name would be 500 letters long: 400 is the most. It was brought within the limit/,
+    ],
   ])('opens a file that holds %s: the rest is there, and what was done is told', (_, json, told) => {
     const read = readProject(json);
     if (!read.ok) throw new Error(read.message);

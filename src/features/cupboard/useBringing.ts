@@ -7,7 +7,7 @@ import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { kitMeant, type IntoKit } from '@/features/shared/KitChoice';
 import { newId } from '@/features/shared/ids';
 import { picturesOf } from '@/storage/supplies';
-import { throwOutUnused } from '@/storage/shelf';
+import { throwOutUnused } from '@/storage/deleted';
 import { useNotify } from '@/ui/notices';
 
 export type BringingStage =

@@ -6,17 +6,8 @@ import { newId } from '@/features/shared/ids';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { lastBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
-import {
-  addProject,
-  deleteProject,
-  emptyDeleted,
-  hasProject,
-  listDeleted,
-  listProjects,
-  purge,
-  undeleteProject,
-  type ProjectCard,
-} from '@/storage/shelf';
+import type { listDeleted } from '@/storage/deleted';
+import { addProject, hasProject, listProjects, type ProjectCard } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
@@ -38,6 +29,7 @@ export interface SpaceUsed {
 /** Opening and packing files weighs more than the rest of this room: fetched when first needed. */
 const filing = () => import('@/features/shared/files');
 const histories = () => import('@/storage/projects');
+const binned = () => import('@/storage/deleted');
 
 export function useHome(demo: boolean) {
   const router = useRouter();
@@ -83,7 +75,7 @@ export function useHome(demo: boolean) {
       }),
     );
     old.forEach((address) => URL.revokeObjectURL(address));
-    setDeleted(await listDeleted());
+    setDeleted(await (await binned()).listDeleted());
     const [estimate, backup, persisted] = await Promise.all([
       navigator.storage?.estimate?.().catch(() => undefined),
       lastBackup(),
@@ -117,13 +109,15 @@ export function useHome(demo: boolean) {
   useEffect(() => {
     let gone = false;
     void attempt('Your projects could not be listed', async () => {
-      // What cannot be thrown away today can be tomorrow.
-      await purge(Date.now()).catch(() => {});
       if (demo)
         await attempt('The pages of the demo were not laid out', () =>
           bringDemo((text) => !gone && setBusy(text)),
         );
       if (!gone) await refresh();
+      // What cannot be thrown away today can be tomorrow.
+      const { listDeleted, purge } = await binned();
+      await purge(Date.now()).catch(() => {});
+      if (!gone) setDeleted(await listDeleted());
     });
     return () => {
       gone = true;
@@ -155,7 +149,7 @@ export function useHome(demo: boolean) {
       }),
     remove: (project: HomeProject) =>
       attempt(`“${project.title}” was not deleted`, async () => {
-        await deleteProject(project.id, Date.now());
+        await (await binned()).deleteProject(project.id, Date.now());
         await refresh();
         notify({
           text: `Deleted “${project.title}”. It can be put back for seven days.`,
@@ -165,7 +159,7 @@ export function useHome(demo: boolean) {
     putBack,
     emptyDeleted: () =>
       attempt('They were not thrown away', async () => {
-        await emptyDeleted();
+        await (await binned()).emptyDeleted();
         await refresh();
       }),
     save: (project: HomeProject) =>
@@ -180,7 +174,7 @@ export function useHome(demo: boolean) {
 
   function putBack(project: Pick<ProjectCard, 'id' | 'title'>): Promise<void> {
     return attempt(`“${project.title}” was not put back`, async () => {
-      await undeleteProject(project.id);
+      await (await binned()).undeleteProject(project.id);
       await refresh();
     });
   }

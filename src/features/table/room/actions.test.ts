@@ -1,4 +1,6 @@
 import * as act from '@/features/table/room/actions';
+import { aimed } from '@/features/table/room/aimed';
+import { Refused } from '@/core/project/refused';
 import {
   createSession,
   selectedPieces,
@@ -65,6 +67,35 @@ describe('laying', () => {
     act.startWords(store, 'journaling');
     act.stopWriting(store);
     expect(pile(store)).toHaveLength(1);
+  });
+});
+
+describe('what is waited for', () => {
+  test('acts on the page and the pieces of when it was asked for, and selects nothing where it was not', () => {
+    const store = table([inkPiece('a')]);
+    store.getState().select(['a']);
+    const [first] = store.getState().history.project.surfaces;
+    const there = aimed(store);
+    act.addPageAfter(store, false);
+    expect(shownSurface(store.getState()).id).not.toBe(first!.id);
+    const other = store.getState().selection;
+    act.remove(there);
+    const [page, added] = store.getState().history.project.surfaces;
+    expect([page!.pile.length, added!.pile.length]).toEqual([0, 0]);
+    act.layStrip(there, asset);
+    expect(store.getState().history.project.surfaces.map(({ pile }) => pile.length)).toEqual([1, 0]);
+    expect(store.getState().selection).toEqual(other);
+  });
+
+  test('does nothing, and says so, when its page is gone', () => {
+    const store = table([inkPiece('a')]);
+    const there = aimed(store);
+    act.addPageAfter(store, false);
+    act.toPageAt(store, store.getState().history.project.surfaces[0]!.id);
+    act.deletePage(store);
+    const before = store.getState().history;
+    expect(() => act.layStrip(there, asset)).toThrow(Refused);
+    expect(store.getState().history).toBe(before);
   });
 });
 

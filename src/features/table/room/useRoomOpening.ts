@@ -7,7 +7,7 @@ import { startKeeping, type Keeper } from '@/features/table/room/keeper';
 import { PictureShelf } from '@/features/table/room/pictures';
 import { createSession, type SessionStore } from '@/features/table/room/session';
 import { claimProject, openProject } from '@/storage/projects';
-import { undeleteProject } from '@/storage/shelf';
+import { undeleteProject } from '@/storage/deleted';
 import { inWords } from '@/storage/trouble';
 
 export type Opening =
