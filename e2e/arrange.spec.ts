@@ -434,36 +434,3 @@ test('by touch: a finger catches what it nearly points at and moves it, two fing
   await expect(undoOf(page, 'move photo')).toBeVisible();
   await context.close();
 });
-
-test('what a key opens has the focus as soon as it is there: what is pressed next is meant for it', async ({
-  page,
-}) => {
-  await newPage(page);
-  await laySquares(page, [['Lowest', 5, 5]]);
-  const { x, y, inch } = await pageOnScreen(page);
-  await page.mouse.move(x - 0.4 * inch, y - 0.4 * inch);
-  for (const [key, name] of [
-    ['q', 'What lies here, top first'],
-    ['y', 'Steps'],
-    ['i', 'Guides'],
-  ] as const) {
-    await stage(page).focus();
-    // Seen from within: right after it came into the document, before anything else can happen.
-    const focused = page.evaluate(
-      (label) =>
-        new Promise<boolean>((resolve) => {
-          const watch = new MutationObserver(() => {
-            const opened = document.querySelector(`[role=dialog][aria-label="${label}"]`);
-            if (!opened) return;
-            watch.disconnect();
-            resolve(opened.contains(document.activeElement));
-          });
-          watch.observe(document.body, { childList: true, subtree: true });
-        }),
-      name,
-    );
-    await page.keyboard.press(key);
-    expect([name, await focused]).toEqual([name, true]);
-    await page.keyboard.press('Escape');
-  }
-});

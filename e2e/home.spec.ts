@@ -1,6 +1,19 @@
+import { DEMO_PORT } from '../playwright.config';
 import { expect, test } from '@playwright/test';
 import { axe } from './axe';
-import { DEMO_FILE, kept, layByEnter, newPage, notice, onTable, pageOnScreen, slabs } from './table';
+import {
+  DEMO_FILE,
+  changeRow,
+  idOf,
+  kept,
+  layByEnter,
+  newPage,
+  notice,
+  onTable,
+  pageOnScreen,
+  slabs,
+  title,
+} from './table';
 
 test('sizes are offered to scale; a size of one’s own is checked in words', async ({ page }) => {
   await page.goto('/');
@@ -143,4 +156,81 @@ test('words are written in place; too long for a name, they are still all there'
   await layByEnter(page.getByRole('button', { name: /^Dune kraft/ }));
   await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
   await expect(slabs(page).last()).toContainText('Dune kraft');
+});
+
+test('a first visit of the demo that breaks off is gone on with: nothing is there twice, Home is never stuck', async ({
+  page,
+}) => {
+  const home = `http://localhost:${DEMO_PORT}/`;
+  const sheets = page.getByRole('main').getByRole('button', { name: /^Open / });
+  const names = (await (await page.request.get(`${home}demo/projects.json`)).json()) as string[];
+  await page.route(`**/demo/${names[1]}`, (route) => route.abort());
+  await page.goto(home);
+  await expect(notice(page)).toContainText('The pages of the demo were not laid out');
+  await expect(page.getByRole('status')).toBeHidden();
+  await expect(sheets).toHaveCount(1);
+  await page.unroute(`**/demo/${names[1]}`);
+  await page.reload();
+  await expect(sheets).toHaveCount(names.length);
+  await page.reload();
+  await expect(sheets).toHaveCount(names.length);
+});
+
+test('Home says what the browser answered about its store, and which project has much work in no file', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    navigator.storage.persisted = async () => sessionStorage.getItem('persisted') === 'yes';
+    navigator.storage.persist = async () => (sessionStorage.setItem('persisted', 'yes'), true);
+  });
+  const foot = page.getByRole('complementary');
+  await page.goto('/');
+  await expect(foot).toContainText('It may clear its store by itself when the disk runs full.');
+  await newPage(page);
+  await title(page).fill('Lantern night');
+  await kept(page);
+  const id = idOf(page);
+  await page.goto('/');
+  // The first work that was kept made the table ask.
+  await expect(foot).toContainText('It keeps its store until you clear it.');
+  await expect(foot).not.toContainText('in no file yet');
+  await changeRow(page, 'projects', id, 'row.done += 60');
+  await page.reload();
+  await expect(foot).toContainText('“Lantern night”: 61 steps that lie in no file yet.');
+  await changeRow(page, 'projects', id, 'row.backedUp = row.done - 10');
+  await page.reload();
+  await expect(foot).toContainText('No project saved as a file yet');
+  await expect(foot).not.toContainText('in no file yet');
+});
+
+test('what a key opens has the focus as soon as it is there: what is pressed next is meant for it', async ({
+  page,
+}) => {
+  await newPage(page);
+  const { x, y, inch } = await pageOnScreen(page);
+  await page.mouse.move(x - 0.4 * inch, y - 0.4 * inch);
+  for (const [key, name] of [
+    ['q', 'What lies here, top first'],
+    ['y', 'Steps'],
+    ['i', 'Guides'],
+  ] as const) {
+    await page.getByTestId('stage').focus();
+    // Seen from within: right after it came into the document, before anything else can happen.
+    const focused = page.evaluate(
+      (label) =>
+        new Promise<boolean>((resolve) => {
+          const watch = new MutationObserver(() => {
+            const opened = document.querySelector(`[role=dialog][aria-label="${label}"]`);
+            if (!opened) return;
+            watch.disconnect();
+            resolve(opened.contains(document.activeElement));
+          });
+          watch.observe(document.body, { childList: true, subtree: true });
+        }),
+      name,
+    );
+    await page.keyboard.press(key);
+    expect([name, await focused]).toEqual([name, true]);
+    await page.keyboard.press('Escape');
+  }
 });

@@ -2,7 +2,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
-import { DEMO_PORT } from '../playwright.config';
 import {
   DEMO_FILE,
   field,
@@ -18,12 +17,13 @@ import {
   photo,
   photosInBox,
   bringIn,
+  changeRow,
+  idOf,
   set,
   slabs,
+  title,
 } from './table';
 
-const title = (page: Page) => page.getByRole('textbox', { name: 'Project title' });
-const idOf = (page: Page) => new URL(page.url()).searchParams.get('project')!;
 const openAtHome = (page: Page, name: string) =>
   page.getByRole('button', { name: `Open ${name}`, exact: true });
 
@@ -43,26 +43,6 @@ async function twoHearts(page: Page): Promise<void> {
   await expect(slabs(page)).toHaveCount(2);
   await page.getByTestId('stage').focus();
 }
-
-/** Changes a row of the browser's store behind the program's back. */
-const changeRow = (page: Page, table: string, id: string, how: string) =>
-  page.evaluate(
-    ([table, id, how]) =>
-      new Promise<void>((done, failed) => {
-        const open = indexedDB.open('bellagraph');
-        open.onerror = () => failed(open.error);
-        open.onsuccess = () => {
-          const rows = open.result.transaction(table!, 'readwrite').objectStore(table!);
-          const got = rows.get(id!);
-          got.onsuccess = () => {
-            const row = got.result;
-            new Function('row', how!)(row);
-            rows.put(row).onsuccess = () => (open.result.close(), done());
-          };
-        };
-      }),
-    [table, id, how],
-  );
 
 test('deleted in one tab while it lies open in another: the table says so, goes on keeping, and puts it back', async ({
   page,
@@ -436,49 +416,4 @@ test('pictures that arrive while one leaves the table are in the workbox when on
   await page.goto(url);
   await onTable(page);
   await expect(photosInBox(page)).toHaveCount(Number(arrived));
-});
-
-test('a first visit of the demo that breaks off is gone on with: nothing is there twice, Home is never stuck', async ({
-  page,
-}) => {
-  const home = `http://localhost:${DEMO_PORT}/`;
-  const sheets = page.getByRole('main').getByRole('button', { name: /^Open / });
-  const names = (await (await page.request.get(`${home}demo/projects.json`)).json()) as string[];
-  await page.route(`**/demo/${names[1]}`, (route) => route.abort());
-  await page.goto(home);
-  await expect(notice(page)).toContainText('The pages of the demo were not laid out');
-  await expect(page.getByRole('status')).toBeHidden();
-  await expect(sheets).toHaveCount(1);
-  await page.unroute(`**/demo/${names[1]}`);
-  await page.reload();
-  await expect(sheets).toHaveCount(names.length);
-  await page.reload();
-  await expect(sheets).toHaveCount(names.length);
-});
-
-test('Home says what the browser answered about its store, and which project has much work in no file', async ({
-  page,
-}) => {
-  await page.addInitScript(() => {
-    navigator.storage.persisted = async () => sessionStorage.getItem('persisted') === 'yes';
-    navigator.storage.persist = async () => (sessionStorage.setItem('persisted', 'yes'), true);
-  });
-  const foot = page.getByRole('complementary');
-  await page.goto('/');
-  await expect(foot).toContainText('It may clear its store by itself when the disk runs full.');
-  await newPage(page);
-  await title(page).fill('Lantern night');
-  await kept(page);
-  const id = idOf(page);
-  await page.goto('/');
-  // The first work that was kept made the table ask.
-  await expect(foot).toContainText('It keeps its store until you clear it.');
-  await expect(foot).not.toContainText('in no file yet');
-  await changeRow(page, 'projects', id, 'row.done += 60');
-  await page.reload();
-  await expect(foot).toContainText('“Lantern night”: 61 steps that lie in no file yet.');
-  await changeRow(page, 'projects', id, 'row.backedUp = row.done - 10');
-  await page.reload();
-  await expect(foot).toContainText('No project saved as a file yet');
-  await expect(foot).not.toContainText('in no file yet');
 });

@@ -99,3 +99,27 @@ export const notice = (page: Page): Locator => page.locator('.MuiSnackbar-root [
 export async function shot(page: Page, name: string): Promise<void> {
   if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/${name}.png` });
 }
+
+export const title = (page: Page): Locator => page.getByRole('textbox', { name: 'Project title' });
+/** The project that lies on the table. */
+export const idOf = (page: Page): string => new URL(page.url()).searchParams.get('project')!;
+
+/** Changes a row of the browser's store behind the program's back. */
+export const changeRow = (page: Page, table: string, id: string, how: string): Promise<void> =>
+  page.evaluate(
+    ([table, id, how]) =>
+      new Promise<void>((done, failed) => {
+        const open = indexedDB.open('bellagraph');
+        open.onerror = () => failed(open.error);
+        open.onsuccess = () => {
+          const rows = open.result.transaction(table!, 'readwrite').objectStore(table!);
+          const got = rows.get(id!);
+          got.onsuccess = () => {
+            const row = got.result;
+            new Function('row', how!)(row);
+            rows.put(row).onsuccess = () => (open.result.close(), done());
+          };
+        };
+      }),
+    [table, id, how],
+  );

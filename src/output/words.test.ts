@@ -148,7 +148,7 @@ test('npm run render writes a project file in the fonts that travel in it', asyn
   if (words.outline.kind === 'glyphs') Object.assign(words.outline, { family: ownFamily(sha) });
   const of = { ...laid([words]), fonts: [{ sha, name: 'Quill', bytes: quill.length }] };
   const path = join(folder, 'own.bellagraph');
-  writeFileSync(path, await packed(of, async () => new Blob([quill])));
+  writeFileSync(path, await packed(of, async () => quill));
   const out = join(folder, 'own.pdf');
   execFileSync('npm', ['run', '--silent', 'render', '--', path, '--format', 'pdf', '--out', out]);
   expect(tool('pdffonts', out)).toContain(`+own${sha.slice(0, 40)}`);
