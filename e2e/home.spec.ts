@@ -61,6 +61,7 @@ for (const scheme of ['light', 'dark'] as const)
     await page.goto('/');
     await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
     await expect(page.getByRole('button', { name: 'Open Fly-in on the beach' })).toBeVisible();
+    await expect(notice(page)).toContainText('Opened');
     await notice(page).waitFor({ state: 'hidden' });
     expect(await axe(page)).toEqual([]);
     await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
@@ -84,6 +85,16 @@ test('the whole way by keyboard, and nothing is asked of any other machine', asy
       foreign.push(request.url());
   });
   await page.goto('/');
+  // Whatever has the focus shows it (WCAG 2.2, 2.4.7).
+  for (let i = 0; i < 12; i++) {
+    await page.keyboard.press('Tab');
+    const ring = await page.evaluate(() => {
+      const at = document.activeElement!;
+      const framed = at.closest('.MuiOutlinedInput-root')?.classList.contains('Mui-focused');
+      return `${at.textContent || at.getAttribute('aria-label')}: ${framed ? 'solid' : getComputedStyle(at).outlineStyle}`;
+    });
+    expect(ring).toMatch(/: solid$/);
+  }
   await page.getByRole('button', { name: 'New layout 12 x 12 in' }).focus();
   await page.keyboard.press('Enter');
   await onTable(page);

@@ -6,7 +6,8 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
-import { make, type Format } from '@/output/make';
+import { FORMATS, isFormat } from '@/output/formats';
+import { make } from '@/output/make';
 import { openedFile, typesetterOf } from './node/files';
 import { nodeWorkshop } from './node/platform';
 
@@ -31,7 +32,9 @@ const file = positionals[0] ?? stop('Name a .bellagraph file.');
 const out = values.out ?? stop('Say where to write with --out FILE.');
 const ppi = Number(values.ppi);
 if (!(ppi >= 20 && ppi <= 1200)) stop('--ppi takes 20 to 1200.');
-if (!['png', 'jpg', 'pdf', 'svg'].includes(values.format)) stop('--format takes png, jpg, pdf or svg.');
+const format = isFormat(values.format)
+  ? values.format
+  : stop(`--format takes ${Object.keys(FORMATS).join(', ')}.`);
 const opened = await openedFile(file).catch((error: Error) => stop(error.message));
 const { project, bytes, mended } = opened;
 mended.forEach((line) => console.error(line));
@@ -41,8 +44,8 @@ const picture = drawSurface(surface, toolsFor(project, typesetter));
 const asset = (sha: string) => project.assets[sha]!;
 const made = await make(
   { ...picture, title: project.title },
-  { format: values.format as Format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
+  { format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
   nodeWorkshop(asset, (sha) => bytes.get(sha)!, typesetter),
 );
 await writeFile(out, Buffer.concat(made.ok ? made.value : stop(made.message)));
-console.log(`${out}: page ${values.page} of “${project.title}”, ${values.format}`);
+console.log(`${out}: page ${values.page} of “${project.title}”, ${format}`);

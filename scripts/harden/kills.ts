@@ -38,6 +38,10 @@ export async function killed(
 ): Promise<Row> {
   const profile = await mkdtemp(join(tmpdir(), 'harden-'));
   const faults: string[] = [];
+  const fault = (text: string) => {
+    faults.push(text);
+    console.log(`  ${text}`);
+  };
   const chance = new Chance(seed);
   const addresses: string[] = [];
   /** What was last done to the project that was open, and when it was killed. */
@@ -64,24 +68,24 @@ export async function killed(
         await titleOf(page).waitFor({ timeout: 60_000 });
         const title = await titleOf(page).inputValue();
         const at = last.edits.findIndex((edit) => edit.title === title);
-        const lost = last.edits[at + 1];
+        const lost = last.edits.slice(at + 1).find((edit) => edit.at < Infinity);
         if (at < 0 && title !== 'Untitled layout' && !/^r\d/.test(title))
-          faults.push(`round ${round}: another title, “${title}”`);
+          fault(`round ${round}: another title, “${title}”`);
         const ago = lost ? last.killed - lost.at : 0;
         most = Math.max(most, ago);
         if (allowed !== null && ago > allowed)
-          faults.push(`round ${round}: ${ago} ms of work lost (${last.did.join(', ')})`);
-        if (lost && lost.at < last.told) faults.push(`round ${round}: “${lost.title}” was said to be kept`);
+          fault(`round ${round}: ${ago} ms of work lost (${last.did.join(', ')})`);
+        if (lost && lost.at < last.told) fault(`round ${round}: “${lost.title}” was said to be kept`);
         if (lost) during++;
         if (await page.getByText('Not all of this project could be read').isVisible())
-          faults.push(`round ${round}: something had to be set aside`);
+          fault(`round ${round}: something had to be set aside`);
       }
       await page.goto(`${base}/`);
       const sheets = page.getByRole('main').getByRole('button', { name: /^Open / });
       if (addresses.length) await sheets.nth(addresses.length - 1).waitFor({ timeout: 60_000 });
       else await page.getByText('The table is clear').waitFor();
       const count = await sheets.count();
-      if (count !== addresses.length) faults.push(`round ${round}: ${count} projects of ${addresses.length}`);
+      if (count !== addresses.length) fault(`round ${round}: ${count} projects of ${addresses.length}`);
       if (round === times) break;
       if (addresses.length < 6 || chance.below(8) === 0) {
         await page.getByRole('button', { name: 'New layout 8 x 8 in' }).click();
@@ -94,7 +98,7 @@ export async function killed(
       last = { address: page.url(), edits: [], did: [], told: 0, killed: 0 };
       await work(page, last, chance, round, kill);
     } catch (error) {
-      faults.push(`round ${round}: ${(error as Error).message.split('\n')[0]}`);
+      fault(`round ${round}: ${(error as Error).message.split('\n')[0]}`);
       kill();
     }
   }
@@ -131,8 +135,11 @@ async function work(page: Page, last: Work, chance: Chance, round: number, kill:
         await page.keyboard.press('Escape');
       } else {
         const title = `r${round} e${i}`;
+        // It may be done, and kept, though the browser went before it could say so.
+        const edit = { title, at: Infinity };
+        last.edits.push(edit);
         await titleOf(page).fill(title, { timeout: 3000 });
-        if (!gone) last.edits.push({ title, at: Date.now() });
+        if (!gone) edit.at = Date.now();
       }
       last.did.push(`${['photos', 'file', 'caption'][die] ?? 'title'} ${Date.now() - begun}`);
       await page.waitForTimeout(chance.below(160));

@@ -7,7 +7,7 @@ import { openTypesetter, type ReadFont } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { Size } from '@/core/geometry/box';
-import type { Workshop } from '@/output/make';
+import type { Workshop } from '@/output/stock';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 
 export const ROOT = join(import.meta.dirname, '..', '..');

@@ -16,11 +16,12 @@ import { readProject, writeProject } from '@/core/project/file';
 import type { FontFile, Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { sha256 } from '@/core/sha';
+import { leadsOut } from '@/core/zip-names';
 
 configure({ useWebWorkers: false });
 
 export const FILE_ENDING = '.bellagraph';
-export const FILE_MIME = 'application/vnd.bellagraph+zip';
+const FILE_MIME = 'application/vnd.bellagraph+zip';
 
 const MEGABYTE = 2 ** 20;
 const GIGABYTE = 2 ** 30;
@@ -203,8 +204,7 @@ function refuse(
   count: number,
   before: ReadonlyMap<string, unknown>,
 ): string | null {
-  if (filename.split(/[\\/]/).includes('..') || /^([\\/]|[a-z]:)/i.test(filename))
-    return `it holds a name that points outside of it (“${filename.slice(0, 80)}”)`;
+  if (leadsOut(filename)) return `it holds a name that points outside of it (“${filename.slice(0, 80)}”)`;
   if (before.has(filename)) return `it holds “${filename}” twice`;
   if (count > LIMITS.entries) return `it holds more than ${LIMITS.entries} parts`;
   if (total > LIMITS.unpacked)

@@ -76,7 +76,13 @@ export const theme = createTheme({
       styleOverrides: {
         html: { height: '100%' },
         body: { height: '100%', margin: 0 },
-        ':focus-visible': { outline: '2.5px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
+        // Stronger than what buttons say of themselves; fields show it by their frames.
+        'body :focus-visible:not(.MuiOutlinedInput-input)': {
+          outline: '2.5px solid var(--mui-palette-primary-main)',
+          outlineOffset: 2,
+        },
+        // Where a ring would be cut off by what it lies in.
+        'body .MuiMenuItem-root:focus-visible': { outlineOffset: -3 },
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': {
             animationDuration: '0.01ms !important',

@@ -7,6 +7,7 @@ import { blurOf, blurSquares } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { shrunk } from '@/core/pixels/shrink';
 import { readHeader, type PictureHeader } from '@/core/pixels/header';
+import { sha256 } from '@/core/sha';
 import { PRINT_PPI } from '@/core/units/lengths';
 import type { Tracing } from '@/core/pixels/outline';
 import type { ReadDrawing } from '@/core/drawing/read';
@@ -100,7 +101,7 @@ async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Pro
   const bytes = screened ?? still ?? original;
   const header = screened ? readHeader(screened) : given;
   if (!header.ok) return header;
-  const [sha, found] = await Promise.all([digest(bytes), fileNotes(original)]);
+  const [sha, found] = await Promise.all([sha256(bytes), fileNotes(original)]);
   // A HEIC's turn is done by its decoder, that of a press picture when its colours were changed.
   const orientation = type === 'image/heic' || screened ? 1 : found.orientation;
   let decoded: Decoded;
@@ -144,7 +145,7 @@ async function importDrawing(
   const bytes = cleaned ?? original;
   const pixels = (points: number) => Math.max(1, Math.round((points * DRAWING_PPI) / 72));
   const asset: Asset = {
-    sha: await digest(bytes),
+    sha: await sha256(bytes),
     type: 'image/svg+xml',
     name: name.slice(0, 400),
     bytes: bytes.length,
@@ -270,11 +271,6 @@ async function edgesIn(bitmap: ImageBitmap, whole: Size): Promise<Pick<Asset, 'c
   const { edgesOf } = await import('@/core/pixels/edges');
   const { data, width, height } = pixelsOf(bitmap, TRACE_SIDE);
   return edgesOf(data, { width, height }, whole);
-}
-
-async function digest(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
-  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes));
-  return Array.from(hash, (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
 const sheetParts = async (file: Blob) => (await import('@/workers/sheet')).sheetParts(file);

@@ -7,7 +7,9 @@ import { ok, type Result } from '@/core/result';
 import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
 import { shaOfFamily } from '@/core/text/families';
 import type { Typesetter } from '@/core/text/typesetter';
-import { make, type MakeOptions, type Progress, type Workshop } from '@/output/make';
+import type { MakeOptions } from '@/output/formats';
+import { make } from '@/output/make';
+import type { Progress, Workshop } from '@/output/stock';
 import { browser } from '@/output/platform';
 
 export interface Order {

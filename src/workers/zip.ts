@@ -1,4 +1,5 @@
 /** A kit's zip as it is sold: what can be taken out of it, what is passed over, and why. */
+import { leadsOut } from '@/core/zip-names';
 import {
   BlobReader,
   configure,
@@ -35,8 +36,6 @@ const PICTURES = /\.(png|jpe?g|webp|heic|heif|svg|gif|bellagraph)$/i;
 /** What systems leave in zips and nobody means. */
 const LITTER = /(^|\/)(__MACOSX\/|\.|Thumbs\.db$|desktop\.ini$)/i;
 
-const unsafe = (name: string): boolean => /^([\\/]|[a-z]:)/i.test(name) || name.split(/[\\/]/).includes('..');
-
 export class KitZip {
   private constructor(
     private readonly entries: ReadonlyMap<string, FileEntry>,
@@ -55,7 +54,7 @@ export class KitZip {
       for await (const entry of reader.getEntriesGenerator()) {
         const { filename } = entry;
         if (entry.directory) continue;
-        if (unsafe(filename)) skipped.add('names that point outside of the zip', filename);
+        if (leadsOut(filename)) skipped.add('names that point outside of the zip', filename);
         else if (LITTER.test(filename)) continue;
         else if (entry.encrypted) skipped.add('locked with a password', filename);
         else if (/^([^/]+\/)?kit\.json$/.test(filename)) jsons.push(entry);

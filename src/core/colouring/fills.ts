@@ -25,7 +25,7 @@ export interface Fill extends Touch {
 
 export const MOST_FILLS = 300;
 /** Cells at the longer side that fills are kept at. Their edges lie under lines. */
-export const FILL_SIDE = 900;
+const FILL_SIDE = 900;
 
 export const fillsSchema = array(
   object({

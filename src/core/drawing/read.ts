@@ -12,7 +12,7 @@ import { fail, ok, type Result } from '@/core/result';
 import type { Drawing, DrawingPart, Line } from '@/core/drawing/drawing';
 
 /** Bytes, parts, nesting and tiles a drawing may have. */
-export const MOST_DRAWING_BYTES = 8 * 2 ** 20;
+const MOST_DRAWING_BYTES = 8 * 2 ** 20;
 const MOST_PARTS = 20_000;
 const DEEPEST = 60;
 const MOST_TILES = 40_000;

@@ -67,7 +67,7 @@ export interface Dye {
 
 export const MOST_DYES = 50;
 export const MOST_STROKES = 400;
-export const LONGEST_STROKE = 4000;
+const LONGEST_STROKE = 4000;
 /** Beyond this closeness everything is alike. */
 export const LOOSEST = 0.6;
 export const WIDEST_STROKE = 0.25;

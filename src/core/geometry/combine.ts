@@ -2,7 +2,7 @@
 import paper from 'paper/dist/paper-core';
 import { parsePath, pathData, type Path } from '@/core/geometry/path';
 
-export const COMBINATIONS = ['join', 'cut out', 'overlap', 'divide'] as const;
+const COMBINATIONS = ['join', 'cut out', 'overlap', 'divide'] as const;
 export type Combination = (typeof COMBINATIONS)[number];
 
 export interface Combined {

@@ -7,7 +7,7 @@ export type Matching = (typeof MATCHINGS)[number];
 
 /** Chroma below which an ink is a grey, a white or a black. */
 const NEUTRAL = 0.03;
-export const isNeutral = (colour: string): boolean => toOklch(colour)!.c < NEUTRAL;
+const isNeutral = (colour: string): boolean => toOklch(colour)!.c < NEUTRAL;
 
 const lightness = (colour: string): number => toOklab(colour)!.l;
 const apart = (a: string, b: string): number => apartSquared(toOklab(a)!, toOklab(b)!);

@@ -9,7 +9,7 @@ export type Sorting = (typeof SORTINGS)[number];
 
 /** Chroma below which an ink is a grey; greys come before all hues. */
 const GREY = 0.02;
-export const hueOf = (colour: string): number => {
+const hueOf = (colour: string): number => {
   const { c, h = 0 } = toOklch(colour)!;
   return c < GREY ? -1 : h;
 };

@@ -16,8 +16,8 @@ export interface PhotoNotes {
 
 export const LONGEST_CAPTION = 2000;
 export const LONGEST_NAME = 120;
-export const MOST_PEOPLE = 60;
-export const MOST_STARS = 5;
+const MOST_PEOPLE = 60;
+const MOST_STARS = 5;
 
 export const notesSchema = object({
   caption: string().min(1).max(LONGEST_CAPTION),

@@ -42,7 +42,7 @@ const ONE_OF: Record<string, string> = {
 const PARTS: Record<string, string> = {
   surfaces: 'the list of pages',
   pile: 'the pile',
-  groups: 'its groups',
+  groups: 'the groups it lies in',
   guides: 'the guides',
   assets: 'the list of pictures',
   looks: 'the looks',

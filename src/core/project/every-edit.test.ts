@@ -148,7 +148,7 @@ describe('at a limit', () => {
     const { pile: all } = deep.project.surfaces[0]!;
     const more = group.groupPieces(s, all, { id: 'g12', name: 'Group 12' }, null);
     expect(() => perform(deep, more, 1e6)).toThrow(
-      'That cannot be done. “ink” on “Page 1”: its groups would be 13: 12 is the most. Nothing was changed.',
+      'That cannot be done. “ink” on “Page 1”: the groups it lies in would be 13: 12 is the most. Nothing was changed.',
     );
     const long = make.changeRunning(s, 'round', { between: 'and then once more and' });
     expect(() => perform(start, long, 0)).toThrow(

@@ -21,11 +21,11 @@ import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 export const MOST_PIECES = 5000;
 export const MOST_SURFACES = 400;
 /** Groups within groups. */
-export const DEEPEST_GROUP = 12;
+const DEEPEST_GROUP = 12;
 export const MOST_GUIDES = 400;
 /** Copies one way in rows and columns. */
 export const MOST_REPEATED = 500;
-export const MOST_ASSETS = 20_000;
+const MOST_ASSETS = 20_000;
 
 /** Why a project is more than a file takes, in words; null if it is not. */
 export function pastLimits({ surfaces }: Pick<Project, 'surfaces'>): string | null {
@@ -63,7 +63,7 @@ const oneOfKinds = (kinds: Record<string, { schema: ObjectSchema<AnyObject> }>, 
   });
 
 const within = number().min(-100).max(100).required();
-export const pieceSchema = object({
+const pieceSchema = object({
   id,
   name: string().max(400).defined(),
   role: string()
@@ -126,7 +126,7 @@ const lettersSchema = object({
   seed: number().integer().min(0).max(1e9).required(),
 }).noUnknown();
 
-export const groupSchema = object({
+const groupSchema = object({
   id,
   name: string().max(400).defined(),
   repeat: object({ columns: count, rows: count, gapX: far, gapY: far, shift: far })
@@ -155,7 +155,7 @@ const side = number()
   .required();
 const margin = number().min(0).max(144).required();
 
-export const surfaceSchema = object({
+const surfaceSchema = object({
   id,
   name: string().max(200).required(),
   width: side,
@@ -174,7 +174,7 @@ const outlineData = string()
   .max(200_000)
   .test('outline', '${path} is not a readable outline', (data) => data === undefined || isReadablePath(data));
 
-export const assetSchema = object({
+const assetSchema = object({
   sha: string().matches(SHA256).required(),
   type: string()
     .oneOf(Object.keys(EXTENSIONS) as AssetType[])

@@ -25,7 +25,7 @@ import {
 import { countWords, findWords, replaceWords } from '@/core/project/finding';
 import { amend, perform, redo, startHistory, undo } from '@/core/project/history';
 import { equipped, needsOf } from '@/core/project/needs';
-import { wordsFindings } from '@/core/proof/words';
+import { checked } from '@/core/proof';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { lackedBy, lieLetters } from '@/core/project/letters';
@@ -174,15 +174,18 @@ describe('the checks before printing', () => {
   );
 
   test('name what does not fit, fonts that are not here, and a page that does not say who and when', () => {
-    const found = wordsFindings(of, of.surfaces[0]!, typesetter);
-    expect(found.map(({ kind, piece }) => [kind, piece?.id])).toEqual([
-      ['over', 'crowded'],
-      ['font', 'lost'],
-      ['caption', undefined],
+    const { found } = checked(of, of.surfaces[0]!, typesetter);
+    expect(found.map(({ check, piece, cure }) => [check, piece?.id, cure])).toEqual([
+      ['over', 'crowded', 'show'],
+      ['font', 'lost', 'show'],
+      ['caption', undefined, 'caption'],
     ]);
     expect(found[0]!.says).toMatch(/^\d+ words do not fit\.$/);
     const plain = laid([wordsOf('a', 'kites')]);
-    expect(wordsFindings(plain, plain.surfaces[0]!, typesetter)).toEqual([]);
+    expect(checked(plain, plain.surfaces[0]!, typesetter)).toEqual({
+      found: [],
+      clear: ['Every photo prints at 300 ppi or more.'],
+    });
   });
 
   test('a box that grows with its words is fitted, as part of the same step, when a face of the family arrives', async () => {

@@ -4,6 +4,7 @@ import type { DrawingTools } from '@/core/page/outlines';
 import { shownOn } from '@/core/page/shown';
 import type { Piece } from '@/core/piece/piece';
 import type { Surface } from '@/core/project/model';
+import { on, type Check } from '@/core/proof/check';
 import { formatSize, PRINT_PPI, type Unit } from '@/core/units/lengths';
 
 /** Below this the softness is plain to see at reading distance (common practice, no source). */
@@ -57,7 +58,7 @@ const POSTER = 1440;
  * Inches from which the eye no longer tells so many pixels an inch apart: one minute of arc between two of them, the acuity of
  * normal sight (a visual acuity of 1.0, ISO 8596). 300 ppi want 11.5 inches.
  */
-export const sharpFrom = (ppi: number): number => 1 / (ppi * Math.tan(Math.PI / 180 / 60));
+const sharpFrom = (ppi: number): number => 1 / (ppi * Math.tan(Math.PI / 180 / 60));
 
 /** `142 ppi: soft`, while a hand is at it. */
 export const sharpnessInShort = ({ ppi, verdict }: Sharpness): string => `${Math.floor(ppi)} ppi: ${verdict}`;
@@ -75,3 +76,12 @@ export function describeSharpness({ piece, ppi, good, verdict }: Sharpness, unit
     return ` On a wall it looks sharp from ${unit === 'in' ? `${Math.ceil(inches)} in` : `${Math.ceil(inches * 2.54)} cm`} away.`;
   }
 }
+
+export const SHARP: Check = {
+  id: 'sharpness',
+  look: ({ surface, tools, project }) =>
+    belowPrint(surface, tools).map((found) =>
+      on(found.piece, describeSharpness(found, project.unit), found.verdict === 'soft'),
+    ),
+  clear: `Every photo prints at ${PRINT_PPI} ppi or more.`,
+};

@@ -4,9 +4,10 @@ import { array, boolean, number, object, string, ValidationError } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
 import { fail, ok, type Result } from '@/core/result';
+import { leadsOut } from '@/core/zip-names';
 import { SUPPLY_KINDS, type Kit, type NamedInk, type Supply, type SupplyKind } from '@/core/supplies/model';
 
-export const KIT_VERSION = 1;
+const KIT_VERSION = 1;
 export const MOST_SUPPLIES = 5000;
 
 /** What kit.json says of one supply. */
@@ -33,7 +34,7 @@ export interface KitFile {
 }
 
 /** The folder each kind lies in. */
-export const FOLDERS: Record<SupplyKind, string> = {
+const FOLDERS: Record<SupplyKind, string> = {
   photo: 'photos',
   paper: 'papers',
   cardstock: 'cardstock',
@@ -51,7 +52,7 @@ export const FOLDERS: Record<SupplyKind, string> = {
 
 export const LONGEST_TAG = 40;
 export const MOST_TAGS = 40;
-export const tagsSchema = array(string().trim().min(1).max(LONGEST_TAG).required()).max(MOST_TAGS).required();
+const tagsSchema = array(string().trim().min(1).max(LONGEST_TAG).required()).max(MOST_TAGS).required();
 
 /** Tags as a person lists them: commas between, lower case, each once. */
 export const tagsFrom = (text: string): string[] =>
@@ -66,13 +67,7 @@ export const tagsFrom = (text: string): string[] =>
 
 const insidePath = string()
   .max(300)
-  .test(
-    'inside',
-    '${path} points outside of the kit',
-    (path) =>
-      path === undefined ||
-      !(path.startsWith('/') || path.split(/[\\/]/).includes('..') || /^[a-z]:/i.test(path)),
-  );
+  .test('inside', '${path} points outside of the kit', (path) => path === undefined || !leadsOut(path));
 
 /** Inks a set may have. */
 export const MOST_INKS = 5000;

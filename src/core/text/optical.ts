@@ -48,7 +48,7 @@ export function leastGap(a: Profile, b: Profile): number {
  * The room between two letters as an eye sees it, if they stood at the same x: the mean over all heights of the gap, none
  * counted wider than the least one by more than `deepest`, so that open sides count but not without end.
  */
-export function seenGap(a: Profile, b: Profile, deepest: number): number {
+function seenGap(a: Profile, b: Profile, deepest: number): number {
   const rows = a.right.flatMap((from, row) => {
     const to = b.left[row];
     return from == null && to == null ? [] : [{ from, to }];

@@ -3,7 +3,7 @@ import type { Span, TextStyle } from '@/core/text/style';
 
 /** What a stretch can have of its own. */
 export type Own = Omit<Span, 'start' | 'end'>;
-export const OWN_KEYS = ['family', 'scale', 'ink', 'tracking', 'features', 'bold', 'italic'] as const;
+const OWN_KEYS = ['family', 'scale', 'ink', 'tracking', 'features', 'bold', 'italic'] as const;
 
 /**
  * The stretches after a text was changed. What was changed is what the texts do not share at either end; what is written

@@ -25,7 +25,7 @@ export interface Lettering {
 }
 
 /** All that letters have, as `letteringFields` lists it. */
-export const LETTERING_KEYS = ['family', 'size', 'tracking', 'features', 'bold', 'italic'] as const;
+const LETTERING_KEYS = ['family', 'size', 'tracking', 'features', 'bold', 'italic'] as const;
 
 /** How something is lettered, without what else it is. */
 export const letteringOf = (from: Lettering): Lettering =>
@@ -92,10 +92,10 @@ export const LEAST_SCALE = 0.1;
 export const MOST_SCALE = 10;
 export const MOST_COLUMNS = 6;
 export const WIDEST_GAP = 720;
-export const MOST_SPANS = 2000;
+const MOST_SPANS = 2000;
 /** Characters of one piece of words. */
 export const MOST_LETTERS = 20_000;
-export const MOST_FEATURES = 20;
+const MOST_FEATURES = 20;
 
 const family = string().max(80).test('family', '${path} is not a family this version knows', isFamily);
 const features = array(

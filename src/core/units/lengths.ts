@@ -7,7 +7,7 @@ export type Unit = 'in' | 'mm' | 'cm' | 'pt' | 'px';
 export const PRINT_PPI = 300;
 
 /** Points in one unit. The inch is 25.4 mm exactly (international yard and pound agreement, 1959). */
-export function pointsPer(unit: Unit, ppi = PRINT_PPI): number {
+function pointsPer(unit: Unit, ppi = PRINT_PPI): number {
   switch (unit) {
     case 'in':
       return 72;

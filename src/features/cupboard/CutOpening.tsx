@@ -14,7 +14,7 @@ import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { useOpenings } from '@/features/cupboard/useOpenings';
 
 /** Longest side of what is shown, pixels. */
-export const SHOWN_SIDE = 460;
+const SHOWN_SIDE = 460;
 /** Pixels an arrow key moves the mark. */
 const STEP = 8;
 

@@ -82,7 +82,7 @@ export const running: OutlineKind<RunningOutline> = {
   },
 };
 
-export const basePath = (base: Base, size: Size, typesetter: Typesetter): Path =>
+const basePath = (base: Base, size: Size, typesetter: Typesetter): Path =>
   (BASES[base.kind] as unknown as OutlineKind<Base>).cut(base, size, typesetter).path;
 
 /** What came of it. */

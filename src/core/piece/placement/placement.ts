@@ -77,7 +77,7 @@ export interface Similarity {
 }
 
 /** The map of a similarity. */
-export const similarityMatrix = ({ about, scale, turn, move }: Similarity): Matrix =>
+const similarityMatrix = ({ about, scale, turn, move }: Similarity): Matrix =>
   compose(
     translation(about.x + move.x, about.y + move.y),
     rotation(turn),

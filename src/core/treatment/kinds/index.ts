@@ -9,7 +9,7 @@ import { fabric, paperGrain } from '@/core/treatment/kinds/grain';
 import { puffy } from '@/core/treatment/kinds/puffy';
 import type { TreatmentKind } from '@/core/treatment/treatment';
 
-export const TREATMENTS = {
+const TREATMENTS = {
   embossed,
   debossed,
   enamel,

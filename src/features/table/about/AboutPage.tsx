@@ -71,7 +71,7 @@ export function AboutPage() {
                 disabled={readOnly}
                 aria-pressed={show.lamp}
                 aria-label="Lamp on the page"
-                onClick={() => store.setState({ show: { ...show, lamp: !show.lamp } })}
+                onClick={() => store.getState().toggle('lamp')}
               >
                 <IconSun size={19} />
               </IconButton>
@@ -107,7 +107,7 @@ export function AboutPage() {
         size="small"
         color="inherit"
         startIcon={<IconPalette size={18} />}
-        onClick={() => store.setState({ sheet: 'inks' })}
+        onClick={() => store.getState().openSheet('inks')}
       >
         Inks of this page
       </Button>

@@ -212,7 +212,7 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
           <Switch
             size="small"
             checked={growContents}
-            onChange={(_, on) => store.setState({ growContents: on })}
+            onChange={(_, on) => store.getState().setGrowContents(on)}
           />
         }
         label="Letters and strokes grow along"

@@ -142,7 +142,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               disabled={readOnly}
               startIcon={<IconCut size={17} />}
               title="All punches (D)"
-              onClick={() => store.setState({ sheet: 'punches' })}
+              onClick={() => store.getState().openSheet('punches')}
               sx={{ flex: 1 }}
             >
               All punches
@@ -154,7 +154,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               disabled={readOnly}
               startIcon={<IconLayersIntersect size={17} />}
               title="Join, cut out, overlap, divide, grow (X)"
-              onClick={() => store.setState({ sheet: 'combine' })}
+              onClick={() => store.getState().openSheet('combine')}
               sx={{ flex: 1 }}
             >
               Combine
@@ -168,7 +168,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               disabled={readOnly}
               startIcon={<IconScissors size={17} />}
               title="Draw an outline by hand, or cut with scissors (A)"
-              onClick={() => store.setState({ sheet: 'draw', mode: { kind: 'pick' } })}
+              onClick={() => store.getState().openSheet('draw')}
               sx={{ flex: 1 }}
             >
               Draw and cut

@@ -103,7 +103,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           size="small"
           color="inherit"
           startIcon={<IconColorSwatch size={17} />}
-          onClick={() => store.setState({ sheet: 'across' })}
+          onClick={() => store.getState().openSheet('across')}
         >
           Colours across them
         </Button>
@@ -119,7 +119,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           size="small"
           color="inherit"
           startIcon={<IconPalette size={17} />}
-          onClick={() => store.setState({ sheet: 'recolour' })}
+          onClick={() => store.getState().openSheet('recolour')}
         >
           Recolour
         </Button>
@@ -129,7 +129,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           size="small"
           color="inherit"
           startIcon={<IconBrush size={17} />}
-          onClick={() => store.setState({ sheet: 'colourIn' })}
+          onClick={() => store.getState().openSheet('colourIn')}
         >
           Colour it in
         </Button>
@@ -139,7 +139,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           size="small"
           color="inherit"
           startIcon={<IconAdjustmentsHorizontal size={17} />}
-          onClick={() => store.setState({ sheet: 'tone' })}
+          onClick={() => store.getState().openSheet('tone')}
         >
           Light and tone
         </Button>
@@ -149,7 +149,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           size="small"
           color="inherit"
           startIcon={<IconTemplate size={17} />}
-          onClick={() => store.setState({ sheet: 'template' })}
+          onClick={() => store.getState().openSheet('template')}
         >
           Use it as a template
         </Button>
@@ -159,7 +159,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           size="small"
           color="inherit"
           startIcon={<IconVector size={17} />}
-          onClick={() => store.setState({ sheet: 'trace' })}
+          onClick={() => store.getState().openSheet('trace')}
         >
           Trace it to an outline
         </Button>

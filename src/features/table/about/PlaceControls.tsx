@@ -128,7 +128,7 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
         size="small"
         color="inherit"
         title="Where it passes over others and where under (F)"
-        onClick={() => store.setState({ sheet: 'tuck' })}
+        onClick={() => store.getState().openSheet('tuck')}
         sx={{ gridColumn: '1 / -1' }}
       >
         {piece.tucks ? `Tucked under at ${piece.tucks.length}` : 'Tuck it under something'}

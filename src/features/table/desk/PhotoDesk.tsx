@@ -88,8 +88,13 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
       );
   };
   /** Opens a sheet that begins with the chosen photos. */
-  const goOn = (sheet: SheetName) =>
-    store.setState({ sheet, wanted: photos.map(({ sha }) => sha), selection: [] });
+  const goOn = (sheet: SheetName) => {
+    store.getState().select([]);
+    store.getState().openSheet(
+      sheet,
+      photos.map(({ sha }) => sha),
+    );
+  };
   const waiting = photos.filter(({ sha }) => !desk.used.has(sha)).map(({ sha }) => sha);
   return (
     <Dialog

@@ -91,12 +91,10 @@ export function InkPopover({ at, colour, onChoose, onClose }: PopoverProps) {
   };
   const drop = () => {
     setDropping(true);
-    store.setState({
-      dropper: {
-        done(taken) {
-          setDropping(false);
-          if (taken) choose(taken);
-        },
+    store.getState().takeColour({
+      done(taken) {
+        setDropping(false);
+        if (taken) choose(taken);
       },
     });
   };

@@ -15,24 +15,16 @@ import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { surfaceOf } from '@/core/project/model';
-import type { Piece } from '@/core/piece/piece';
-import { wordsFindings } from '@/core/proof/words';
-import { toolsFor } from '@/core/page/outlines';
-import { belowPrint, describeSharpness } from '@/core/proof/sharpness';
+import { checked } from '@/core/proof';
+import type { Finding } from '@/core/proof/check';
 import { fail, ok } from '@/core/result';
 import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
 import { useMake } from '@/features/table/make/useMake';
 import { layCaption } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
-import type { Format, MakeOptions } from '@/output/make';
+import type { SessionStore } from '@/features/table/room/session';
+import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
 import { LengthField } from '@/ui/LengthField';
-
-const FORMATS: readonly { format: Format; name: string; use: string }[] = [
-  { format: 'pdf', name: 'PDF', use: 'For a print shop: photos untouched, words as words' },
-  { format: 'jpg', name: 'JPEG', use: 'For photo labs and for sharing' },
-  { format: 'png', name: 'PNG', use: 'Without any loss, for further work' },
-  { format: 'svg', name: 'SVG', use: 'Drawn outlines, for other programs' },
-];
 
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
 
@@ -54,20 +46,19 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
   const { making, start, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
-  const found = useMemo(
-    () => belowPrint(surface, toolsFor(project, typesetter)),
+  const { found, clear } = useMemo(
+    () => checked(project, surface, typesetter),
     [project, surface, typesetter],
   );
-  const written = useMemo(() => wordsFindings(project, surface, typesetter), [project, surface, typesetter]);
   const { unit } = project;
   const busy = making.state === 'making';
   const bleed = options.withBleed ? surface.bleed : 0;
   const size = { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
-  const pixels = options.format === 'png' || options.format === 'jpg';
+  const { pixels, cropMarks } = FORMATS[options.format];
   const set = (change: Partial<MakeOptions>) => setOptions({ ...options, ...change });
-  const show = (piece: Piece) => {
-    store.getState().select([piece.id]);
-    onClose();
+  const cure = (finding: Finding) => {
+    CURES[finding.cure].run(store, finding);
+    if (finding.cure === 'show') onClose();
   };
   return (
     <Dialog open onClose={() => !busy && onClose()} maxWidth="md" fullWidth aria-labelledby="make-title">
@@ -81,7 +72,7 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
             aria-label="Kind of file"
             sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}
           >
-            {FORMATS.map(({ format, name, use }) => (
+            {(Object.keys(FORMATS) as Format[]).map((format) => (
               <Box
                 key={format}
                 component="label"
@@ -102,16 +93,16 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
                   onChange={() => set({ format })}
                   name="format"
                   value={format}
-                  slotProps={{ input: { 'aria-label': name } }}
+                  slotProps={{ input: { 'aria-label': FORMATS[format].name } }}
                 />
                 <Box>
-                  <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{name}</Typography>
+                  <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{FORMATS[format].name}</Typography>
                   <Typography
                     variant="caption"
                     color="text.secondary"
                     sx={{ display: 'block', lineHeight: 1.3 }}
                   >
-                    {use}
+                    {FORMATS[format].use}
                   </Typography>
                 </Box>
               </Box>
@@ -128,7 +119,7 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
               }
               label={`With bleed, ${formatLength(surface.bleed, unit, true)} all round`}
             />
-            {options.format === 'pdf' && (
+            {cropMarks && (
               <FormControlLabel
                 control={
                   <Switch
@@ -171,13 +162,13 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
             </Typography>
           </Box>
           <Typography variant="h3">What the checks found</Typography>
-          {found.length === 0 && (
-            <Box sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
+          {clear.map((says) => (
+            <Box key={says} sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
               <IconCircleCheck size={20} style={{ flexShrink: 0 }} />
-              <Typography variant="body2">Every photo prints at {PRINT_PPI} ppi or more.</Typography>
+              <Typography variant="body2">{says}</Typography>
             </Box>
-          )}
-          {found.length + written.length > 0 && (
+          ))}
+          {found.length > 0 && (
             <Box
               component="ul"
               sx={{
@@ -191,26 +182,13 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
                 maxHeight: 250,
               }}
             >
-              {written.map(({ piece, kind, says }) => (
-                <Finding
-                  key={`${kind} ${piece?.id ?? ''}`}
-                  name={piece ? piece.name : 'Who and when'}
-                  warns={kind !== 'caption'}
-                  words={says}
+              {found.map((finding) => (
+                <FindingRow
+                  key={`${finding.check} ${finding.piece?.id ?? ''}`}
+                  finding={finding}
                   disabled={busy}
-                  cure={piece ? 'Show' : 'Set it'}
-                  onCure={() => (piece ? show(piece) : layCaption(store))}
-                />
-              ))}
-              {found.map((sharpness) => (
-                <Finding
-                  key={sharpness.piece.id}
-                  name={sharpness.piece.name}
-                  warns={sharpness.verdict === 'soft'}
-                  words={describeSharpness(sharpness, unit)}
-                  disabled={busy}
-                  cure="Show"
-                  onCure={() => show(sharpness.piece)}
+                  cure={CURES[finding.cure].says}
+                  onCure={() => cure(finding)}
                 />
               ))}
             </Box>
@@ -243,23 +221,27 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
           {busy ? 'Cancel' : 'Back to the table'}
         </Button>
         <Button variant="contained" size="large" disabled={busy} onClick={() => void start(options)}>
-          Make the {FORMATS.find(({ format }) => format === options.format)!.name}
+          Make the {FORMATS[options.format].name}
         </Button>
       </DialogActions>
     </Dialog>
   );
 }
 
-interface FindingProps {
-  name: string;
-  warns: boolean;
-  words: string;
+/** What is pressed to do something about a finding. */
+const CURES: Record<Finding['cure'], { says: string; run(store: SessionStore, finding: Finding): void }> = {
+  show: { says: 'Show', run: (store, { piece }) => store.getState().select(piece ? [piece.id] : []) },
+  caption: { says: 'Set it', run: layCaption },
+};
+
+interface FindingRowProps {
+  finding: Finding;
   disabled: boolean;
   cure: string;
   onCure: () => void;
 }
 
-function Finding({ name, warns, words, disabled, cure, onCure }: FindingProps) {
+function FindingRow({ finding: { name, warns, says }, disabled, cure, onCure }: FindingRowProps) {
   return (
     <Box component="li" sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
       <Box sx={{ color: warns ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
@@ -270,7 +252,7 @@ function Finding({ name, warns, words, disabled, cure, onCure }: FindingProps) {
           {warns ? 'Warning: ' : ''}
           {name}
         </Typography>
-        <Typography variant="body2">{words}</Typography>
+        <Typography variant="body2">{says}</Typography>
       </Box>
       <Button size="small" onClick={onCure} disabled={disabled}>
         {cure}

@@ -6,7 +6,7 @@ import { download, fileName } from '@/features/shared/download';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { filesFor, makeWorker } from '@/features/table/make/files';
 import { useRoom } from '@/features/table/room/context';
-import type { MakeOptions } from '@/output/make';
+import type { MakeOptions } from '@/output/formats';
 import type { Maker } from '@/workers/make.worker';
 
 export type Making =

@@ -68,7 +68,7 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
       }
       anchor.current = row.node.id;
       if (!ctrlKey && !metaKey)
-        return store.setState({ selection: row.ids, entered: inside, mode: { kind: 'pick' } });
+        return store.getState().choose({ selection: row.ids, entered: inside, mode: { kind: 'pick' } });
       const without = now.filter((id) => !row.ids.includes(id));
       store.getState().select(without.length < now.length ? without : [...now, ...row.ids]);
     },

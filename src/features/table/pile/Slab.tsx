@@ -70,8 +70,8 @@ export const Slab = memo(function Slab(props: Props) {
       aria-posinset={place}
       aria-setsize={of}
       style={{ top: at, transform: CSS.Translate.toString(transform), transition }}
-      onPointerEnter={() => store.setState({ hovered: top.id })}
-      onPointerLeave={() => store.setState({ hovered: null })}
+      onPointerEnter={() => store.getState().hover(top.id)}
+      onPointerLeave={() => store.getState().hover(null)}
       sx={{
         display: 'flex',
         alignItems: 'center',
@@ -111,8 +111,8 @@ export const Slab = memo(function Slab(props: Props) {
           onClick={(event) => onChoose(row, event)}
           onDoubleClick={() => !readOnly && type(name)}
           onKeyDown={(event) => event.key === 'F2' && !readOnly && type(name)}
-          onFocus={() => store.setState({ hovered: top.id })}
-          onBlur={() => store.setState({ hovered: null })}
+          onFocus={() => store.getState().hover(top.id)}
+          onBlur={() => store.getState().hover(null)}
           sx={{
             flex: 1,
             minWidth: 0,

@@ -100,32 +100,30 @@ export function ColourInSheet({ onClose }: { onClose: () => void }) {
   const set = sets.find((one) => one.id === setId) ?? sets[0];
   useEffect(() => {
     if (!id || !areas || readOnly) return;
-    store.setState({
-      marking: {
-        piece: id,
-        says: 'Colour the stamp in',
-        brush: tool === 'brush' ? brush : 0,
-        shown: null,
-        stroke(points) {
-          if (tool !== 'brush') return undefined;
-          return meant(areas, points, tool, brush)?.cells ?? null;
-        },
-        done(points) {
-          const found = meant(areas, points, tool, brush);
-          if (!found) return;
-          const before = fills ?? [];
-          if (tool === 'take') return apply(withoutCells(before, found.cells));
-          if (found.label === 0 && tool === 'area')
-            return setSays('No lines enclose this spot. Bridge wider gaps, or use the brush.');
-          setSays('');
-          const next = withCells(before, found.cells, { ink, texture, shade, light }, tool === 'brush');
-          if (next.length > MOST_FILLS) return setSays(`A stamp takes up to ${MOST_FILLS} coloured areas.`);
-          apply(next);
-        },
-        leave: onClose,
+    store.getState().mark({
+      piece: id,
+      says: 'Colour the stamp in',
+      brush: tool === 'brush' ? brush : 0,
+      shown: null,
+      stroke(points) {
+        if (tool !== 'brush') return undefined;
+        return meant(areas, points, tool, brush)?.cells ?? null;
       },
+      done(points) {
+        const found = meant(areas, points, tool, brush);
+        if (!found) return;
+        const before = fills ?? [];
+        if (tool === 'take') return apply(withoutCells(before, found.cells));
+        if (found.label === 0 && tool === 'area')
+          return setSays('No lines enclose this spot. Bridge wider gaps, or use the brush.');
+        setSays('');
+        const next = withCells(before, found.cells, { ink, texture, shade, light }, tool === 'brush');
+        if (next.length > MOST_FILLS) return setSays(`A stamp takes up to ${MOST_FILLS} coloured areas.`);
+        apply(next);
+      },
+      leave: onClose,
     });
-    return () => store.setState({ marking: null });
+    return () => store.getState().mark(null);
   }, [store, id, areas, readOnly, tool, brush, fills, ink, texture, shade, light, apply, onClose]);
   const disabled = readOnly || !piece;
   return (

@@ -98,32 +98,30 @@ export function useMarks(
       closeness: brush.closeness,
       ...(brush.away ? { away: true as const } : {}),
     });
-    store.setState({
-      marking: {
-        piece: id,
-        says: 'Mark a part of the picture',
-        brush: drawing ? 0 : brush.width,
-        shown,
-        stroke(points) {
-          if (!ground || !isMarked(where)) return undefined;
-          // Filled, grown and softened only when the hand lets go.
-          return withStroke(ground, readArea(where.area), strokeOf(points));
-        },
-        done(points) {
-          if (drawing && isChosen(where)) {
-            const [x, y] = [points.at(-2)! * drawing.width, points.at(-1)! * drawing.height];
-            const part = partAt(drawing, { x, y }, NEAR * Math.max(drawing.width, drawing.height));
-            if (part < 0) return;
-            const parts = brush.alike ? alikeParts(drawing, part) : [part];
-            const rest = where.parts.filter((each) => !parts.includes(each));
-            const had = where.parts.includes(part);
-            onMark({ parts: had || brush.away ? rest : [...rest, ...parts].sort((a, b) => a - b) });
-          } else if (ground && isMarked(where) && where.strokes.length < MOST_STROKES)
-            onMark(struck(where, ground, strokeOf(points)));
-        },
-        leave: onLeave,
+    store.getState().mark({
+      piece: id,
+      says: 'Mark a part of the picture',
+      brush: drawing ? 0 : brush.width,
+      shown,
+      stroke(points) {
+        if (!ground || !isMarked(where)) return undefined;
+        // Filled, grown and softened only when the hand lets go.
+        return withStroke(ground, readArea(where.area), strokeOf(points));
       },
+      done(points) {
+        if (drawing && isChosen(where)) {
+          const [x, y] = [points.at(-2)! * drawing.width, points.at(-1)! * drawing.height];
+          const part = partAt(drawing, { x, y }, NEAR * Math.max(drawing.width, drawing.height));
+          if (part < 0) return;
+          const parts = brush.alike ? alikeParts(drawing, part) : [part];
+          const rest = where.parts.filter((each) => !parts.includes(each));
+          const had = where.parts.includes(part);
+          onMark({ parts: had || brush.away ? rest : [...rest, ...parts].sort((a, b) => a - b) });
+        } else if (ground && isMarked(where) && where.strokes.length < MOST_STROKES)
+          onMark(struck(where, ground, strokeOf(points)));
+      },
+      leave: onLeave,
     });
-    return () => store.setState({ marking: null });
+    return () => store.getState().mark(null);
   }, [store, id, where, ground, drawing, brush, shown, onMark, onLeave]);
 }

@@ -68,7 +68,7 @@ export function CupboardSheet({ laying, onClose }: Props) {
         display: 'flex',
         flexDirection: 'column',
         bgcolor: 'background.paper',
-        outline: 'none',
+        outline: 'none !important',
         boxShadow: '0 -4px 18px rgba(20,14,8,0.35)',
         opacity: carrying ? 0.08 : 1,
         pointerEvents: carrying ? 'none' : 'auto',

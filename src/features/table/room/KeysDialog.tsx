@@ -7,7 +7,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import { SHORTCUTS } from '@/features/table/room/shortcuts';
+import { COMMANDS } from '@/features/table/commands';
 
 const BY_HAND: readonly (readonly [string, string])[] = [
   ['Click again', 'The piece beneath: peek goes one deeper'],
@@ -28,7 +28,8 @@ const BY_HAND: readonly (readonly [string, string])[] = [
 ];
 
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const groups = [...new Set(SHORTCUTS.map(({ group }) => group))];
+  const withKeys = COMMANDS.flatMap(({ keys, does, group }) => (keys ? [{ keys, does, group }] : []));
+  const groups = [...new Set(withKeys.map(({ group }) => group))];
   return (
     <Dialog open={open} onClose={onClose} maxWidth="md" aria-labelledby="keys-title">
       <DialogTitle id="keys-title" variant="h2">
@@ -39,9 +40,9 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
           <List
             key={group}
             name={group}
-            rows={SHORTCUTS.filter((shortcut) => shortcut.group === group).map(
-              ({ keys, does }) => [keys, does] as const,
-            )}
+            rows={withKeys
+              .filter((one) => one.group === group)
+              .map(({ keys, does }) => [keys, does] as const)}
           />
         ))}
         <List name="By hand" rows={BY_HAND} />

@@ -101,7 +101,7 @@ export const PageTabs = memo(function PageTabs() {
         >
           Move it after page {at + 2}
         </MenuItem>
-        <MenuItem onClick={does(() => store.setState({ sheet: 'contact' }))}>
+        <MenuItem onClick={does(() => store.getState().openSheet('contact'))}>
           Contact sheets of all photos
         </MenuItem>
         <MenuItem disabled={surfaces.length < 2} onClick={does(() => act.deletePage(store))}>

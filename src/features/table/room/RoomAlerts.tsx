@@ -59,7 +59,7 @@ export function RoomAlerts({ onSaveFile }: { onSaveFile: () => void }) {
         <Alert
           severity="warning"
           square
-          onClose={() => store.setState({ mended: [] })}
+          onClose={() => store.getState().closeMended()}
           sx={{ maxHeight: 160, overflowY: 'auto', whiteSpace: 'pre-line' }}
         >
           {[

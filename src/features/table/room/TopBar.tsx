@@ -102,7 +102,7 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props
       </Tooltip>
       <Tooltip title="All steps by name (Y)">
         <IconButton
-          onClick={() => store.setState({ sheet: 'steps' })}
+          onClick={() => store.getState().openSheet('steps')}
           aria-label="All steps by name"
           color="inherit"
           sx={{ width: 32 }}
@@ -234,7 +234,7 @@ function ZoomMenu() {
   const percent = Math.round((zoom / TRUE_SIZE) * 100);
   const exactly = (share: number) => {
     const { view, stage } = store.getState();
-    store.setState({ view: zoomed(view, share * TRUE_SIZE, { x: stage.width / 2, y: stage.height / 2 }) });
+    store.getState().look(zoomed(view, share * TRUE_SIZE, { x: stage.width / 2, y: stage.height / 2 }));
   };
   return (
     <MenuButton label={`${percent} %`} name={`Zoom, now ${percent} %`}>
@@ -250,16 +250,16 @@ function ZoomMenu() {
           onClick={() => {
             act.zoomTrue(store);
             // Asked once: nobody else knows how large this screen is.
-            if (knownScreen() === null) store.setState({ sheet: 'screen' });
+            if (knownScreen() === null) store.getState().openSheet('screen');
             close();
           }}
         >
           True size <Key>1</Key>
         </MenuItem>,
-        <MenuItem key="screen" onClick={() => (store.setState({ sheet: 'screen' }), close())}>
+        <MenuItem key="screen" onClick={() => (store.getState().openSheet('screen'), close())}>
           Is it true? Hold a card to it …
         </MenuItem>,
-        <MenuItem key="loupe" onClick={() => (store.setState({ loupe: !store.getState().loupe }), close())}>
+        <MenuItem key="loupe" onClick={() => (store.getState().toggle('loupe'), close())}>
           Loupe <Key>E</Key>
         </MenuItem>,
         <Divider key="line" />,
@@ -295,7 +295,7 @@ function ShowMenu() {
             on={show[panel]}
             name={name}
             keys={key}
-            onClick={() => (store.setState({ show: { ...show, [panel]: !show[panel] } }), close())}
+            onClick={() => (store.getState().toggle(panel), close())}
           />
         )),
         <Divider key="line" />,
@@ -304,13 +304,13 @@ function ShowMenu() {
           on={snapping}
           name="Things snap"
           keys="S"
-          onClick={() => (store.setState({ snapping: !snapping }), close())}
+          onClick={() => (store.getState().setSnapping(!snapping), close())}
         />,
-        <MenuItem key="guides by number" onClick={() => (store.setState({ sheet: 'guides' }), close())}>
+        <MenuItem key="guides by number" onClick={() => (store.getState().openSheet('guides'), close())}>
           <Box component="span" sx={{ width: 28 }} />
           Guides by number … <Key>I</Key>
         </MenuItem>,
-        <MenuItem key="actions" onClick={() => (store.setState({ sheet: 'actions' }), close())}>
+        <MenuItem key="actions" onClick={() => (store.getState().openSheet('actions'), close())}>
           <Box component="span" sx={{ width: 28 }} />
           All actions … <Key>Ctrl K</Key>
         </MenuItem>,

@@ -24,10 +24,8 @@ beforeAll(async () => {
 const asset = assetOf(quarters(90, 60), 900, 600);
 function table(pieces: readonly Piece[] = [], readOnly = false): SessionStore {
   const store = createSession(startHistory(laid(pieces, [asset])), typesetter, readOnly);
-  store.setState({
-    stage: { width: 800, height: 600 },
-    view: fitted(shownSurface(store.getState()), { width: 800, height: 600 }),
-  });
+  const stage = { width: 800, height: 600 };
+  store.getState().measured(stage, fitted(shownSurface(store.getState()), stage));
   return store;
 }
 const pile = (store: SessionStore) => shownSurface(store.getState()).pile;

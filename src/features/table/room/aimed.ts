@@ -18,7 +18,10 @@ export function aimed(store: SessionStore): SessionStore {
       surfaceId,
       selection,
       entered,
+      perform: (edit, then) => now.perform(edit, here() ? then : undefined),
       select: (ids) => here() && now.select(ids),
+      choose: (chosen) => here() && now.choose(chosen),
+      setMode: (mode) => here() && now.setMode(mode),
     };
   };
   return { ...store, getState };

@@ -136,9 +136,9 @@ test('compared, the page is shown as it was; nothing is changed by it', () => {
   const store = table();
   store.getState().select(['a']);
   act.nudge(store, 50, 0);
-  act.compare(store, 1);
+  store.getState().compare(1);
   expect(store.getState().compared!.surfaces[0]!.pile[0]!.placement.x).toBe(36);
   expect(placeOf(store, 'a').x).toBe(86);
-  act.compare(store, 0);
+  store.getState().compare(0);
   expect(store.getState().compared).toBeNull();
 });

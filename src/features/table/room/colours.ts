@@ -17,7 +17,7 @@ const AT_ONCE = 50;
 let desk: OffscreenCanvasRenderingContext2D | undefined;
 
 /** A picture's part, as pixels of another size. */
-export function bitmapPixels(
+function bitmapPixels(
   bitmap: CanvasImageSource,
   { width, height }: Size,
   [x, y, w, h]: readonly [number, number, number, number],

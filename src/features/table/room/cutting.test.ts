@@ -19,7 +19,7 @@ beforeAll(async () => {
 const asset = assetOf(quarters(90, 60), 900, 600);
 function table(pieces: readonly Piece[]): SessionStore {
   const store = createSession(startHistory(laid(pieces, [asset])), typesetter, false);
-  store.setState({ stage: { width: 800, height: 600 }, view: { zoom: 1, x: 0, y: 0 } });
+  store.getState().measured({ width: 800, height: 600 }, { zoom: 1, x: 0, y: 0 });
   store.getState().select(pieces.map(({ id }) => id));
   return store;
 }

@@ -1,4 +1,4 @@
-/** Keeps every edit: a tenth of a second after it happened, and at once when the page is left. */
+/** Keeps every edit: as soon as it is seen, edits in a row ten times a second, and at once when the page is left. */
 import { liveQuery } from 'dexie';
 import type { History } from '@/core/project/history';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -12,7 +12,10 @@ import { paintPageInTurns } from '@/features/table/room/paintPage';
 import type { PictureShelf } from '@/features/table/room/pictures';
 import type { SessionStore } from '@/features/table/room/session';
 
-const KEEP_AFTER = 100;
+/** An edit after a rest: the screen comes first, and then nothing else that may take the page's time. */
+const AT_ONCE = 20;
+/** Between writes while one edit follows another. */
+const KEEP_EVERY = 100;
 const PREVIEW_AFTER = 1500;
 /** After a failure it is tried again this soon: there may be room by then. */
 const TRY_AGAIN = 1500;
@@ -35,6 +38,7 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
   let previewTimer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
   let stopped = false;
+  let written = 0;
   const leaving = new AbortController();
   const underway = new Set<Promise<unknown>>();
   const { id } = store.getState().history.project;
@@ -47,25 +51,28 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
     try {
       await keep(keptHistory, history, Date.now(), holder);
       keptHistory = history;
-      if (store.getState().history === history) store.setState({ kept: Date.now(), trouble: null });
+      store.getState().wasKept(history, Date.now());
       askToPersist();
     } catch (error) {
-      if (error instanceof Gone) return store.setState({ deleted: 'gone' });
+      if (error instanceof Gone) return store.getState().wasDeleted('gone');
       const full = isFull(error);
       if (full) await giveUp().catch(() => {});
       // Who no longer holds the project, or is done with it, has nothing more to write.
       const over = stopped || error instanceof Displaced || error instanceof Newer;
       if (!over) timer ??= setTimeout(write, TRY_AGAIN);
-      store.setState({
-        trouble: full
-          ? 'This browser has no room left: your last steps are not kept. Save the project as a file now, then delete a project or free some disk space.'
-          : `${inWords(error, 'Your last steps were not kept in this browser')} Save the project as a file now.`,
-      });
+      store
+        .getState()
+        .setTrouble(
+          full
+            ? 'This browser has no room left: your last steps are not kept. Save the project as a file now, then delete a project or free some disk space.'
+            : `${inWords(error, 'Your last steps were not kept in this browser')} Save the project as a file now.`,
+        );
     }
   };
   const write = (): Promise<void> => {
     clearTimeout(timer);
     timer = undefined;
+    written = performance.now();
     return (writing = writing.then(writeOnce));
   };
 
@@ -82,13 +89,13 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
 
   const stopListening = store.subscribe((now, before) => {
     if (now.history === before.history) return;
-    timer ??= setTimeout(() => void write(), KEEP_AFTER);
+    timer ??= setTimeout(() => void write(), Math.max(AT_ONCE, KEEP_EVERY - (performance.now() - written)));
     clearTimeout(previewTimer);
     previewTimer = setTimeout(() => void paintPreview(), PREVIEW_AFTER);
   });
   // Told by every tab of this browser, this one too.
   const watching = liveQuery(() => database.projects.get(id)).subscribe({
-    next: (row) => store.setState({ deleted: !row ? 'gone' : row.deleted ? 'lately' : null }),
+    next: (row) => store.getState().wasDeleted(!row ? 'gone' : row.deleted ? 'lately' : null),
     error: () => {},
   });
   const onHide = () => void (document.visibilityState === 'hidden' && write());
@@ -108,10 +115,10 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
         const { history } = store.getState();
         await keep(null, history, Date.now(), holder);
         keptHistory = history;
-        store.setState({ kept: Date.now() });
+        store.getState().wasKept(history, Date.now());
         await paintPreview();
       }
-      store.setState({ deleted: null });
+      store.getState().wasDeleted(null);
     },
     async stop() {
       leaving.abort();

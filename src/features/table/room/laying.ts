@@ -34,8 +34,9 @@ const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => (
 export function layArt(store: SessionStore, asset: Asset, compartment: ArtCompartment, spot?: Spot): void {
   const session = store.getState();
   const piece = artPiece(newId(), asset, compartment, spot ?? freeSpot(session));
-  session.perform(gathered(compartment, asset, layPieces(session.surfaceId, [piece], [asset])));
-  store.getState().select([piece.id]);
+  session.perform(gathered(compartment, asset, layPieces(session.surfaceId, [piece], [asset])), {
+    selection: [piece.id],
+  });
 }
 
 /** A photo to where it belongs: the opening or empty place it was dropped on, or that is selected; else the bare page. */
@@ -81,14 +82,14 @@ export function exchange(
   const [piece] = settledPieces(session, id ? [id] : []);
   if (!piece || piece.placement.locked) return;
   const next = exchanged(piece, asset, compartment);
-  session.perform(gathered(compartment, asset, exchangePiece(session.surfaceId, piece, next, [asset])));
-  store.getState().select([piece.id]);
+  session.perform(gathered(compartment, asset, exchangePiece(session.surfaceId, piece, next, [asset])), {
+    selection: [piece.id],
+  });
 }
 
 /** A sketch's places over the page, to be filled. */
 export function laySketch(store: SessionStore, sketch: Surface): void {
   const session = store.getState();
   const pieces = sketchOn(page(session), sketch, newId);
-  session.perform({ ...layPieces(session.surfaceId, pieces), label: 'lay sketch' });
-  store.getState().select([]);
+  session.perform({ ...layPieces(session.surfaceId, pieces), label: 'lay sketch' }, { selection: [] });
 }

@@ -15,7 +15,7 @@ import { settledPieces, shownProject, type Session, type SessionStore } from '@/
 export const canSlide = ({ material }: Piece): boolean => 'window' in material || material.kind === 'photos';
 
 export const startSliding = (store: SessionStore, { id }: Piece): void =>
-  store.setState({ mode: { kind: 'slide', id } });
+  store.getState().setMode({ kind: 'slide', id });
 
 /** The piece whose picture is being slid, if one is. */
 export const slidPiece = (session: Session): Piece | undefined =>
@@ -50,7 +50,7 @@ export function stepPart(store: SessionStore, by: 1 | -1): boolean {
   const piece = slidPiece(session);
   const now = piece && partNow(session, piece);
   if (!now || session.mode.kind !== 'slide' || now.parts < 2) return false;
-  store.setState({ mode: { ...session.mode, part: (now.part + by + now.parts) % now.parts } });
+  store.getState().setMode({ ...session.mode, part: (now.part + by + now.parts) % now.parts });
   return true;
 }
 

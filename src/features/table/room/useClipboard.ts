@@ -108,7 +108,7 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
         // Copied on another table, or before this page was opened.
         const last = await lastCopied();
         if (last?.id === own) {
-          store.setState({ copied: last });
+          store.getState().copy(last);
           written = own;
           return act.paste(there);
         }
@@ -119,7 +119,7 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
       if (pictures.length) return onPictures(pictures);
       const last = await lastCopied();
       if (!last) return notify({ text: 'There is nothing here that can be laid on the page.', tone: 'info' });
-      store.setState({ copied: last });
+      store.getState().copy(last);
       act.paste(there);
     };
     const pasted = (event: ClipboardEvent) => void paste(event);

@@ -3,10 +3,11 @@ import { useEffect } from 'react';
 import type { SessionStore } from '@/features/table/room/session';
 import { focusStage } from '@/features/table/stage/focus';
 import { typeOn } from '@/features/table/room/actions';
-import { key, plain, SHORTCUTS } from '@/features/table/room/shortcuts';
+import { PRESSES } from '@/features/table/commands';
+import { pressOf } from '@/features/table/commands/command';
 
 /** Opens and shuts the cupboard. */
-export const CUPBOARD_KEY = 'c';
+const CUPBOARD_KEY = 'c';
 
 /** Where every key belongs to something else: text being typed, menus, dialogs. */
 const OWNS_ALL_KEYS =
@@ -25,6 +26,7 @@ export interface RoomKeys {
   onCupboard: () => void;
 }
 
+const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
 const typed = (event: KeyboardEvent) =>
   plain(event) && ([...event.key].length === 1 || event.key === 'Enter');
 
@@ -33,7 +35,8 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
       if (event.defaultPrevented) return;
-      const found = SHORTCUTS.find((shortcut) => shortcut.is(event));
+      const pressed = pressOf(event);
+      const found = PRESSES.get(pressed);
       if (found?.everywhere && !target.closest(MODAL)) {
         event.preventDefault();
         return found.run(store, event);
@@ -62,7 +65,7 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
       )
         return;
       if (event.key === '?') return onHelp();
-      if (key(CUPBOARD_KEY)(event)) return onCupboard();
+      if (pressed === CUPBOARD_KEY) return onCupboard();
       if (!found) return;
       event.preventDefault();
       found.run(store, event);
@@ -71,7 +74,7 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
     /** What is seen only while a key is held. */
     const release = (event: Event) => {
       const other = event instanceof KeyboardEvent && event.key.toLowerCase() !== 'o';
-      if (!other && store.getState().compared) store.setState({ compared: null });
+      if (!other && store.getState().compared) store.getState().compare(0);
     };
     window.addEventListener('keydown', press);
     window.addEventListener('keyup', release);

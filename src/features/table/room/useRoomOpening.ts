@@ -48,8 +48,7 @@ export function useRoomOpening(id: string): Opening {
       const typesetter = await typesetterFor(opened.value.project);
       if (closed) return null;
       const shelf = new PictureShelf();
-      const store = createSession(opened.value, typesetter, readOnly);
-      if (opened.mended) store.setState({ mended: opened.mended });
+      const store = createSession(opened.value, typesetter, readOnly, opened.mended);
       closers.push(keepEquipped(store));
       const keeper = readOnly ? null : startKeeping(store, shelf, holder);
       setOpening({ state: 'open', store, shelf, keeper });
@@ -102,7 +101,7 @@ function keepEquipped(store: SessionStore): () => void {
     try {
       const next = await typesetterFor(history.project, typesetter);
       if (next !== typesetter) {
-        store.setState({ typesetter: next });
+        store.getState().equip(next);
         store.getState().amend(fitToFonts(store.getState().history.project, typesetter, next));
       }
     } catch {

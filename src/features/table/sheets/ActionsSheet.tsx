@@ -4,8 +4,10 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
-import { COMMANDS } from '@/features/table/room/commands';
+import { COMMANDS } from '@/features/table/commands';
 import { useRoom } from '@/features/table/room/context';
+
+const LISTED = COMMANDS.filter(({ listed }) => listed !== false);
 
 export function ActionsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
@@ -24,7 +26,7 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
           autoHighlight
           openOnFocus
           disablePortal
-          options={COMMANDS}
+          options={LISTED}
           getOptionLabel={({ does }) => does}
           groupBy={({ group }) => group}
           onChange={(_, command) => {

@@ -76,7 +76,7 @@ export function MatchSheet({ onClose }: { onClose: () => void }) {
       options={matchesOf(from).map((what) => [what, MATCHES[what]] as const)}
       first={['turn']}
       does={() => 'Press the others'}
-      onDo={(what) => store.setState({ matching: { from, what: what as Match[] } })}
+      onDo={(what) => store.getState().matchFrom({ from, what: what as Match[] })}
       onClose={onClose}
     />
   );

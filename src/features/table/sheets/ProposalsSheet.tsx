@@ -154,8 +154,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const lay = (chosen: (typeof shown)[number] | undefined) => {
     if (!chosen) return;
     onClose();
-    store.getState().perform(chosen.edit);
-    store.getState().select(chosen.ids);
+    store.getState().perform(chosen.edit, { selection: chosen.ids });
   };
   const change =
     <T,>(set: (value: T) => void) =>
@@ -279,7 +278,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
         >
           Try others
         </Button>
-        <Button color="inherit" onClick={() => store.setState({ sheet: 'mosaic' })}>
+        <Button color="inherit" onClick={() => store.getState().openSheet('mosaic')}>
           A mosaic instead
         </Button>
         <Box sx={{ flex: 1 }} />

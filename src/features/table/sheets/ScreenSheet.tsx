@@ -67,7 +67,7 @@ export function ScreenSheet({ onClose }: { onClose: () => void }) {
           variant="contained"
           onClick={() => {
             keepScreen(zoom);
-            store.setState({ trueZoom: zoom });
+            store.getState().setTrueZoom(zoom);
             act.zoomTrue(store);
             onClose();
           }}

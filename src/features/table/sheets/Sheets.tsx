@@ -85,7 +85,7 @@ export function Sheets() {
   useCrowdedNotice();
   return (
     <>
-      {sheet && createElement(SHEETS[sheet], { onClose: () => store.setState({ sheet: null, wanted: [] }) })}
+      {sheet && createElement(SHEETS[sheet], { onClose: () => store.getState().closeSheet() })}
       <Snackbar
         open={matching !== null}
         anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
@@ -95,7 +95,7 @@ export function Sheets() {
           severity="info"
           variant="filled"
           action={
-            <Button color="inherit" size="small" onClick={() => store.setState({ matching: null })}>
+            <Button color="inherit" size="small" onClick={() => store.getState().matchFrom(null)}>
               Done
             </Button>
           }
@@ -123,9 +123,10 @@ function useLockedNotice(): void {
     if (page.locked)
       notify({
         text: `${page.name} is locked: nothing on it was changed.`,
+        tone: 'info',
         action: { label: 'Unlock it', run: () => act.togglePageLock(store) },
       });
-    else notify({ text: 'That page is locked: it was left as it is.' });
+    else notify({ text: 'That page is locked: it was left as it is.', tone: 'info' });
   }, [touched, store, notify]);
 }
 
@@ -134,7 +135,7 @@ function useRefusalNotice(): void {
   const notify = useNotify();
   const refused = useSession((session) => session.refused);
   useEffect(() => {
-    if (refused) notify({ text: refused.why });
+    if (refused) notify({ text: refused.why, tone: 'info' });
   }, [refused, notify]);
 }
 

@@ -28,7 +28,7 @@ export function StepsSheet({ onClose }: { onClose: () => void }) {
         color="inherit"
         variant="outlined"
         startIcon={<IconColumns2 size={17} />}
-        onClick={() => store.setState({ sheet: 'versions' })}
+        onClick={() => store.getState().openSheet('versions')}
         sx={{ mb: 1 }}
       >
         Before and after

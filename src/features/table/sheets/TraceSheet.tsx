@@ -67,10 +67,9 @@ export function TraceSheet({ onClose }: { onClose: () => void }) {
   );
   useEffect(() => {
     const shown = template && found && pixels;
-    store.setState({
-      sought: shown ? act.onPageFrom(store.getState(), template, found.path, pixels.width) : null,
-    });
-    return () => store.setState({ sought: null });
+    const session = store.getState();
+    session.seek(shown ? act.onPageFrom(session, template, found.path, pixels.width) : null);
+    return () => store.getState().seek(null);
   }, [store, template, found, pixels]);
   const set = (change: Partial<Tracing>) => setTracing({ ...tracing, ...change });
   const make = async (how: 'cut' | 'lay') => {

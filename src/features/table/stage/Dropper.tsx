@@ -5,7 +5,15 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import {
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+} from 'react';
 import type { Point } from '@/core/geometry/matrix';
 import { apartInWords, nearestInks } from '@/core/inks/near';
 import { spotColour } from '@/core/inks/spot';
@@ -73,11 +81,11 @@ export function Dropper() {
   }, [spot, across, ground]);
   if (!taking) return null;
   const leave = () => {
-    store.setState({ dropper: null });
+    store.getState().takeColour(null);
     taking.done(null);
   };
   const take = () => {
-    store.setState({ dropper: null });
+    store.getState().takeColour(null);
     taking.done(colour);
   };
   const at = (event: PointerEvent<HTMLElement>): Point => {
@@ -124,7 +132,7 @@ export function Dropper() {
         cursor: 'crosshair',
         zIndex: 5,
         touchAction: 'none',
-        outline: 'none',
+        outline: 'none !important',
       }}
     >
       <Box

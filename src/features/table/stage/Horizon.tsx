@@ -28,7 +28,7 @@ export function Horizon() {
     if (Math.hypot(to.x - from.x, to.y - from.y) * view.zoom < SHORTEST) return;
     const edit = levelledAlong(session, piece, from, to);
     if (edit) session.perform({ ...edit, merge: undefined });
-    store.setState({ mode: { ...session.mode, level: undefined } });
+    store.getState().setMode({ ...session.mode, level: undefined });
   };
   useDragLost(
     () => line !== null,

@@ -9,7 +9,7 @@ const TIMES = 3;
 
 export function Loupe() {
   const { store } = useRoom();
-  const on = useSession((session) => session.loupe);
+  const on = useSession((session) => session.show.loupe);
   const glass = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (!on) return;

@@ -35,14 +35,16 @@ export function PeekList() {
   useLayoutEffect(() => {
     if (!spot) return;
     const before = document.activeElement as HTMLElement | null;
-    frame.current?.querySelector('button')?.focus();
+    (frame.current?.querySelector('button') ?? frame.current)?.focus();
     return () => focusBack(before);
   }, [spot]);
   if (!spot) return null;
-  const close = () => store.setState({ peeking: null, hovered: null });
+  const close = () => store.getState().peekAt(null);
   const choose = (piece: Piece) => {
     // One piece is meant, whatever group it lies in: that group opens.
-    store.setState({ selection: [piece.id], entered: piece.groups?.at(-1) ?? null, mode: { kind: 'pick' } });
+    store
+      .getState()
+      .choose({ selection: [piece.id], entered: piece.groups?.at(-1) ?? null, mode: { kind: 'pick' } });
     close();
   };
   const height = Math.max(1, found.length) * ROW + 46;
@@ -50,6 +52,7 @@ export function PeekList() {
     <Paper
       ref={frame}
       role="dialog"
+      tabIndex={-1}
       aria-label="What lies here, top first"
       elevation={6}
       data-own-keys
@@ -85,8 +88,8 @@ export function PeekList() {
         <ButtonBase
           key={piece.id}
           onClick={() => choose(piece)}
-          onFocus={() => store.setState({ hovered: piece.id })}
-          onPointerEnter={() => store.setState({ hovered: piece.id })}
+          onFocus={() => store.getState().hover(piece.id)}
+          onPointerEnter={() => store.getState().hover(piece.id)}
           sx={{
             width: '100%',
             minHeight: ROW,

@@ -56,7 +56,7 @@ const PeekList = fetched('The list of what lies here', () =>
 const Lamp = fetched('The lamp', () => import('@/features/table/stage/Lamp').then((m) => m.Lamp));
 export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const peeking = useSession((session) => session.peeking !== null);
-  const loupe = useSession((session) => session.loupe);
+  const loupe = useSession((session) => session.show.loupe);
   const { store } = useRoom();
   const frame = useRef<HTMLDivElement>(null);
   const [moving, setMoving] = useState<readonly string[]>([]);
@@ -89,13 +89,13 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     const element = frame.current!;
     const measure = () => {
       const size = { width: element.clientWidth, height: element.clientHeight };
-      const { view: now, stage: before, surfaceId } = store.getState();
+      const { view: now, stage: before } = store.getState();
       if (size.width === before.width && size.height === before.height) return;
       const page = shownSurface(store.getState());
       // A page that was seen whole stays whole when panels come and go.
       const first = now.zoom === 0;
       const wasFitted = !first && Math.abs(fitted(page, before).zoom - now.zoom) < 1e-6;
-      store.setState({ stage: size, view: first || wasFitted ? fitted(page, size) : now, surfaceId });
+      store.getState().measured(size, first || wasFitted ? fitted(page, size) : now);
     };
     measure();
     const watch = new ResizeObserver(measure);
@@ -117,11 +117,11 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       } else if (event.ctrlKey || event.metaKey) {
         const about = { x: event.clientX - box.left, y: event.clientY - box.top };
         const speed = event.deltaMode === 1 ? 0.05 : 0.002;
-        store.setState({ view: zoomed(now, now.zoom * Math.exp(-event.deltaY * speed), about) });
+        store.getState().look(zoomed(now, now.zoom * Math.exp(-event.deltaY * speed), about));
       } else {
         const unitPixels = event.deltaMode === 1 ? 24 : 1;
         const [dx, dy] = event.shiftKey && !event.deltaX ? [event.deltaY, 0] : [event.deltaX, event.deltaY];
-        store.setState({ view: panned(now, -dx * unitPixels, -dy * unitPixels) });
+        store.getState().look(panned(now, -dx * unitPixels, -dy * unitPixels));
       }
     };
     element.addEventListener('wheel', wheel, { passive: false });
@@ -149,7 +149,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       onPointerDown={gestures.press}
       onPointerMove={(event) => gestures.move(event, event.currentTarget)}
       onPointerUp={(event) => gestures.release(event, event.currentTarget)}
-      onPointerLeave={() => store.setState({ pointer: null })}
+      onPointerLeave={() => store.getState().point(null)}
       onPointerCancel={gestures.lost}
       onLostPointerCapture={gestures.lost}
       onDoubleClick={(event) => {

@@ -145,12 +145,10 @@ const withChosen =
 
 const VERBS = {
   doneWriting: verb('Done', 'Esc', <IconCheck size={18} />, act.stopWriting),
-  doneSliding: verb('Done', 'Esc', <IconCheck size={18} />, (store) =>
-    store.setState({ mode: { kind: 'pick' } }),
-  ),
+  doneSliding: verb('Done', 'Esc', <IconCheck size={18} />, (store) => store.getState().pick()),
   level: verb('Level it', 'draw along the horizon', <IconAngle size={18} />, (store) => {
     const { mode } = store.getState();
-    if (mode.kind === 'slide') store.setState({ mode: { ...mode, level: !mode.level } });
+    if (mode.kind === 'slide') store.getState().setMode({ ...mode, level: !mode.level });
   }),
   open: verb('Open', 'Enter', <IconFolderOpen size={18} />, (store) => act.enter(store)),
   ungroup: verb('Ungroup', 'Ctrl Shift G', <IconBoxMultiple size={18} />, (store) =>
@@ -160,15 +158,13 @@ const VERBS = {
   write: verb('Write', 'Enter', <IconPencil size={18} />, withChosen(act.writeOn)),
   slide: verb('Slide', 'Enter', <IconArrowsMove size={18} />, withChosen(startSliding)),
   retype: verb('Retype', 'Shift L', <IconPencil size={18} />, (store) =>
-    store.setState({ sheet: 'letters' }),
+    store.getState().openSheet('letters'),
   ),
   copy: verb('Copy', 'Ctrl D', <IconCopy size={18} />, (store) => act.duplicate(store)),
   mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />, (store) => act.mirror(store)),
-  rows: verb('Rows', 'R', <IconGridDots size={18} />, (store) => store.setState({ sheet: 'rows' })),
-  match: verb('Match', 'K', <IconColorPicker size={18} />, (store) => store.setState({ sheet: 'match' })),
-  donePoints: verb('Done', 'Esc', <IconCheck size={18} />, (store) =>
-    store.setState({ mode: { kind: 'pick' } }),
-  ),
+  rows: verb('Rows', 'R', <IconGridDots size={18} />, (store) => store.getState().openSheet('rows')),
+  match: verb('Match', 'K', <IconColorPicker size={18} />, (store) => store.getState().openSheet('match')),
+  donePoints: verb('Done', 'Esc', <IconCheck size={18} />, (store) => store.getState().pick()),
   addPoint: verb('Add a point', 'double-click a side', <IconPlus size={18} />, (store) =>
     act.addPoint(store),
   ),
@@ -180,7 +176,7 @@ const VERBS = {
   smooth: verb('Smooth it', 'no corner', <IconWaveSine size={18} />, (store) => act.turnRound(store)),
   sharpen: verb('Make a corner', 'no curve', <IconChevronUp size={18} />, (store) => act.turnRound(store)),
   arrange: verb('Arrange', 'Shift A', <IconLayoutCollage size={18} />, (store) =>
-    store.setState({ sheet: 'proposals' }),
+    store.getState().openSheet('proposals'),
   ),
   swap: verb('Swap', 'Shift S', <IconArrowsExchange size={18} />, (store) => act.swapChosen(store)),
   lock: verb('Lock', 'L', <IconLock size={18} />, (store) => act.toggleLock(store)),

@@ -43,7 +43,7 @@ export function Writing({ id }: { id: string }) {
   const pressed = useRef<number | null>(null);
   const range = useSession(({ mode }) => (mode.kind === 'write' ? (mode.range ?? NOTHING) : NOTHING));
   const setRange = (from: number, to: number) =>
-    store.setState({ mode: { kind: 'write', id, range: [from, to] } });
+    store.getState().setMode({ kind: 'write', id, range: [from, to] });
 
   // Before the screen is painted: an input method wants a field for the very first key.
   useLayoutEffect(() => {
@@ -55,7 +55,7 @@ export function Writing({ id }: { id: string }) {
     ];
     area?.focus({ preventScroll: true });
     area?.setSelectionRange(from, to);
-    store.setState({ mode: { kind: 'write', id, range: [from, to] } });
+    store.getState().setMode({ kind: 'write', id, range: [from, to] });
   }, [id, store]);
 
   const written = useMemo(
@@ -186,7 +186,7 @@ export function Writing({ id }: { id: string }) {
         onPaste={(event) => {
           const more = event.clipboardData.getData('text/plain').length - (to - from);
           const left = outline.text.length + more - most;
-          if (left > 0) store.setState({ refused: { why: leftOut(left, most) } });
+          if (left > 0) store.getState().refuse(leftOut(left, most));
         }}
         onSelect={noteRange}
         onKeyDown={(event) => {

@@ -321,11 +321,9 @@ export function frameDrag(store: SessionStore, from: Point, kept: readonly strin
     const frame: Box = boxOfPoints([start, toPage(session.view, now)]);
     const met = framed(all, frame, held.altKey ? 'inside' : 'touching');
     const selection = wholeUnits(page.pile, [...kept, ...met], session.entered);
-    const before = store.getState().selection;
-    store.setState({
-      marquee: frame,
-      ...(selection.join() === before.join() ? {} : { selection }),
-    });
+    const { selection: before, hold, choose } = store.getState();
+    hold({ marquee: frame });
+    if (selection.join() !== before.join()) choose({ selection });
     return { edit: null };
   };
 }

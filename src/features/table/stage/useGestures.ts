@@ -109,7 +109,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     if (session.mode.kind === 'slide') {
       const [piece] = settledPieces(session, [session.mode.id]);
       const part = piece ? partAt(session, piece, point) : null;
-      if (piece && part !== null) store.setState({ mode: { ...session.mode, part } });
+      if (piece && part !== null) store.getState().setMode({ ...session.mode, part });
       if (piece && (part !== null || inBox(piece, point)))
         return begin(
           event,
@@ -124,7 +124,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
           },
           true,
         );
-      store.setState({ mode: { kind: 'pick' } });
+      store.getState().pick();
     }
     const found = piecesAt(
       surface.pile,
@@ -132,7 +132,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
       (event.pointerType === 'touch' ? FINGER_REACH : REACH) / session.view.zoom,
       toolsFor(session.history.project, session.typesetter),
     );
-    if (session.peeking) store.setState({ peeking: null });
+    if (session.peeking) store.getState().peekAt(null);
     if (session.matching && found.length) {
       const { matching } = session;
       const [top] = found;
@@ -140,7 +140,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
       return begin(event, { from, drag: null, tap: () => match(store, matching, onto) });
     }
     if (surface.locked && found.length)
-      return begin(event, { from, drag: null, tap: () => store.setState({ touchedLocked: Date.now() }) });
+      return begin(event, { from, drag: null, tap: () => store.getState().touchLocked() });
     // A press beside what is in the open group closes it.
     const inside = (piece: Piece) => session.entered === null || piece.groups?.includes(session.entered);
     const under = found.some(inside) ? found.filter(inside) : found;
@@ -161,11 +161,11 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
       return begin(event, {
         from,
         drag: pans ? null : frameDrag(store, from, adding ? session.selection : []),
-        tap: () => !adding && store.setState({ selection: [], entered: null }),
+        tap: () => !adding && session.choose({ selection: [], entered: null }),
       });
     const held = under.find((piece) => session.selection.includes(piece.id));
     // A press on something selected may begin a drag of it; only a tap goes one deeper.
-    if (!held) store.setState({ selection: whole(target), entered, mode: { kind: 'pick' } });
+    if (!held) session.choose({ selection: whole(target), entered, mode: { kind: 'pick' } });
     const moving = settledPieces(store.getState(), held ? session.selection : whole(target)).filter(
       (piece) => !piece.placement.locked,
     );
@@ -237,7 +237,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     hand.current = null;
     cancelAnimationFrame(frame.current);
     store.getState().tryOut(null);
-    store.setState({ marquee: null, drawnGuide: null, swaps: null });
+    store.getState().letGo();
     onMoving([]);
   }
 
@@ -246,7 +246,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const held = hand.current;
     if (!held) {
       // For what is asked about the spot the pointer rests on.
-      store.setState({ pointer: at(event, stage) });
+      store.getState().point(at(event, stage));
       return;
     }
     if (held.pointer !== event.pointerId) return;
@@ -258,7 +258,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     }
     if (!held.drag) {
       const { view } = store.getState();
-      store.setState({ view: panned(view, now.x - lastPan.current.x, now.y - lastPan.current.y) });
+      store.getState().look(panned(view, now.x - lastPan.current.x, now.y - lastPan.current.y));
       lastPan.current = now;
       return;
     }
@@ -272,7 +272,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
       const onto = swaps?.onto ?? null;
       // What would change places with it is painted anew as well.
       if ((before?.onto ?? null) !== onto) onMoving(onto ? [...selection, onto] : selection);
-      if (before || swaps?.with.length) store.setState({ swaps: swaps?.with.length ? swaps : null });
+      if (before || swaps?.with.length) store.getState().hold({ swaps: swaps?.with.length ? swaps : null });
     });
   }
 
@@ -285,8 +285,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     const edit = held.moved ? held.drag?.(at(event, stage), event.nativeEvent).edit : null;
     if (edit) store.getState().perform({ ...edit, merge: undefined });
     else store.getState().tryOut(null);
-    const { marquee, drawnGuide, swaps } = store.getState();
-    if (marquee || drawnGuide || swaps) store.setState({ marquee: null, drawnGuide: null, swaps: null });
+    store.getState().letGo();
     onMoving([]);
     if (!held.moved) held.tap();
   }
@@ -322,9 +321,7 @@ function usePinch(store: SessionStore) {
       const [from, now] = [start.current, hold()];
       if (!from || !now) return false;
       const shifted = panned(from.view, now.middle.x - from.middle.x, now.middle.y - from.middle.y);
-      store.setState({
-        view: zoomed(shifted, (from.view.zoom * now.spread) / from.spread, now.middle),
-      });
+      store.getState().look(zoomed(shifted, (from.view.zoom * now.spread) / from.spread, now.middle));
       return true;
     },
     release(finger: number): void {
@@ -352,7 +349,7 @@ function guideDrag(store: SessionStore, axis: 'x' | 'y'): Drag {
     const { view, stage, surfaceId, history } = store.getState();
     const guide = { axis, at: toPage(view, now)[axis] };
     const gone = now[axis] < RULER || now.x > stage.width || now.y > stage.height;
-    store.setState({ drawnGuide: gone ? null : guide });
+    store.getState().hold({ drawnGuide: gone ? null : guide });
     // On every page; with Alt on this one alone.
     const of = altKey ? surfaceId : null;
     const { guides } = altKey ? surfaceOf(history.project, surfaceId) : history.project;

@@ -27,11 +27,11 @@ export function usePainter(moving: readonly string[]) {
     const element = holder.current!;
     const [below, middle, above] = [...element.children] as HTMLCanvasElement[];
     const painter = new Painter({ below: below!, moving: middle!, above: above! }, shelf, (piece) =>
-      store.setState({
-        refused: {
-          why: `“${piece.name || piece.role}” could not be drawn, by a fault of the program. It is still there; undo what was done to it last, or delete it.`,
-        },
-      }),
+      store
+        .getState()
+        .refuse(
+          `“${piece.name || piece.role}” could not be drawn, by a fault of the program. It is still there; undo what was done to it last, or delete it.`,
+        ),
     );
     let frame = 0;
     let rest: ReturnType<typeof setTimeout> | undefined;

@@ -43,8 +43,7 @@ export function BringFont() {
         continue;
       }
       const { typesetter, perform } = store.getState();
-      if (!typesetter.has(seen.value.font.name))
-        store.setState({ typesetter: typesetter.with([seen.value.font]) });
+      if (!typesetter.has(seen.value.font.name)) store.getState().equip(typesetter.with([seen.value.font]));
       const name = seen.value.name.slice(0, LONGEST_FONT_NAME);
       perform(bringFonts([{ sha, name, bytes: bytes.length }]));
       says.push({ name, says: toldOf(seen.value), refused: false });

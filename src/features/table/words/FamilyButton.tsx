@@ -18,7 +18,7 @@ export function FamilyButton({ family, disabled }: { family: string; disabled: b
       disabled={disabled}
       aria-label={`Letters: ${name}. All families`}
       onMouseDown={(event) => event.preventDefault()}
-      onClick={() => store.setState({ sheet: 'fonts' })}
+      onClick={() => store.getState().openSheet('fonts')}
       sx={{
         flex: 1,
         minWidth: 0,

@@ -38,10 +38,10 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
   );
   const free = found.filter(({ locked }) => !locked).length;
   const show = ({ surfaceId, piece, start, end }: Find) => {
-    store.setState({ surfaceId });
+    store.getState().turnTo(surfaceId);
     store.getState().select([piece.id]);
     if (isWritten(piece.outline) && !piece.placement.locked && !readOnly)
-      store.setState({ mode: { kind: 'write', id: piece.id, range: [start, end] } });
+      store.getState().setMode({ kind: 'write', id: piece.id, range: [start, end] });
   };
   return (
     <SideSheet title="Find and replace" onClose={onClose}>

@@ -16,8 +16,10 @@ export function laySentiment(store: SessionStore, text: string, how: Arrangement
   const { width } = page(session);
   const { outline, ink } = arranged(text, how, Math.max(9, Math.round(width * 0.024)));
   const piece = wordsPiece(newId(), 'title', outline, ink, freeSpot(session), session.typesetter);
-  session.perform({ ...layPieces(session.surfaceId, [piece], []), label: 'lay sentiment' });
-  store.getState().select([piece.id]);
+  session.perform(
+    { ...layPieces(session.surfaceId, [piece], []), label: 'lay sentiment' },
+    { selection: [piece.id] },
+  );
 }
 
 /** Sets words that are selected in another arrangement. */

@@ -15,7 +15,7 @@ import { useWidths } from '@/features/table/workbox/useWidths';
 import type { BoxItem, Counting } from '@/features/table/workbox/useWorkbox';
 import { WordsCompartment } from '@/features/table/workbox/WordsCompartment';
 
-export const WORKBOX_HEIGHT = 172;
+const WORKBOX_HEIGHT = 172;
 
 const EMPTY: Record<Compartment, string> = {
   photos:
@@ -112,7 +112,7 @@ export function Workbox(props: WorkboxProps) {
                         size="small"
                         color="inherit"
                         startIcon={<IconLayoutGrid size={17} />}
-                        onClick={() => store.setState({ sheet: 'desk' })}
+                        onClick={() => store.getState().openSheet('desk')}
                       >
                         Desk
                       </Button>
@@ -120,7 +120,7 @@ export function Workbox(props: WorkboxProps) {
                         size="small"
                         color="inherit"
                         startIcon={<IconLayoutCollage size={17} />}
-                        onClick={() => store.setState({ sheet: 'proposals' })}
+                        onClick={() => store.getState().openSheet('proposals')}
                       >
                         Arrange
                       </Button>

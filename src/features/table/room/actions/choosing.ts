@@ -38,7 +38,7 @@ export function enter(store: SessionStore, only?: string): boolean {
   if (!id) return false;
   const inside = page(session).pile.filter(({ groups }) => groups?.includes(id));
   const first = inside.find((piece) => piece.id === only) ?? inside.at(-1)!;
-  store.setState({ entered: id, selection: wholeUnits(inside, [first.id], id) });
+  session.choose({ entered: id, selection: wholeUnits(inside, [first.id], id) });
   return true;
 }
 
@@ -49,7 +49,7 @@ export function leave(store: SessionStore): boolean {
   const inside = page(session).pile.find(({ groups }) => groups?.includes(session.entered!));
   const path = inside?.groups ?? [];
   const entered = path[path.indexOf(session.entered) - 1] ?? null;
-  store.setState({
+  session.choose({
     entered,
     selection: inside ? wholeUnits(page(session).pile, [inside.id], entered) : [],
   });
@@ -86,6 +86,6 @@ export const tools = (session: Session) => toolsFor(session.history.project, ses
 
 /** Not done, and said: keys and verbs have no place of their own to say it. */
 export function refuse(store: SessionStore, why: string): Result<number> {
-  store.setState({ refused: { why } });
+  store.getState().refuse(why);
   return fail(why);
 }

@@ -38,16 +38,14 @@ export function copy(store: SessionStore): void {
   const pieces = chosen(session);
   if (!pieces.length) return;
   const { groups } = page(session);
-  store.setState({
-    copied: {
-      pieces: structuredClone(pieces),
-      groups: structuredClone(groups),
-      assets: assetsOf(session.history.project, pieces),
-    },
+  session.copy({
+    pieces: structuredClone(pieces),
+    groups: structuredClone(groups),
+    assets: assetsOf(session.history.project, pieces),
   });
 }
 
-export const assetsOf = (project: Project, pieces: readonly Piece[]): Asset[] =>
+const assetsOf = (project: Project, pieces: readonly Piece[]): Asset[] =>
   [...new Set(pieces.flatMap(assetsIn))].flatMap((sha) => project.assets[sha] ?? []);
 
 export function cut(store: SessionStore): void {
@@ -65,7 +63,7 @@ export function paste(store: SessionStore): void {
   const copies = copiesOf(copied.pieces, whole, newId, there ? beside : undefined);
   layCopies(store, copies, copied.assets, 'paste');
   // The next copy lies beside this one.
-  store.setState({ copied: { ...copied, ...copies } });
+  store.getState().copy({ ...copied, ...copies });
 }
 
 /** The same pieces in the same place on other pages, one step. */

@@ -34,8 +34,7 @@ export function punchWith(store: SessionStore, id: string): void {
   const pieces = cuttable(session);
   if (pieces.length) return session.perform(cutToPunch(session.surfaceId, pieces, id));
   const piece = punchedPiece(newId(), punchOf(id), CARDSTOCK, freeSpot(session));
-  session.perform(layPieces(session.surfaceId, [piece], [], undefined, 'punch'));
-  store.getState().select([piece.id]);
+  session.perform(layPieces(session.surfaceId, [piece], [], undefined, 'punch'), { selection: [piece.id] });
 }
 
 export const onPage = (session: Session, piece: Piece): Path =>
@@ -207,7 +206,8 @@ export async function breakChosen(store: SessionStore): Promise<Result<number>> 
     ),
   );
   if (tooLong(fresh)) return fail(TOO_LONG);
-  session.perform(replacePieces(`break ${piece.role} into parts`, session.surfaceId, [piece], fresh));
-  there.getState().select(fresh.map(({ id }) => id));
+  session.perform(replacePieces(`break ${piece.role} into parts`, session.surfaceId, [piece], fresh), {
+    selection: fresh.map(({ id }) => id),
+  });
   return ok(fresh.length);
 }

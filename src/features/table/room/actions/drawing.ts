@@ -51,7 +51,7 @@ const isThin = (path: Path): boolean => {
 };
 
 export const setDrawing = (store: SessionStore, change: Partial<Drawing>): void =>
-  store.setState({ drawing: { ...store.getState().drawing, ...change } });
+  store.getState().draw(change);
 
 /** Nothing drawn; how one draws stays as it was set. */
 export const clearDrawing = (store: SessionStore): void => {
@@ -79,8 +79,7 @@ export async function layDrawing(store: SessionStore): Promise<Result<number>> {
   if (!clean) return fail(TOO_SMALL);
   const piece = shapedPiece(newId(), 'Drawn shape', clean.path, CARDSTOCK);
   if (tooLong([piece])) return fail(TOO_LONG);
-  session.perform(layPieces(session.surfaceId, [piece], [], undefined, 'draw'));
-  there.getState().select([piece.id]);
+  session.perform(layPieces(session.surfaceId, [piece], [], undefined, 'draw'), { selection: [piece.id] });
   clearDrawing(store);
   return ok(1);
 }
@@ -151,8 +150,9 @@ export async function scissor(store: SessionStore): Promise<Result<number>> {
   );
   if (tooLong(fresh.flat())) return fail(TOO_LONG);
   const gone = cut.map(({ piece }) => piece);
-  session.perform(replaceEach(`cut ${naming(gone)} in two`, session.surfaceId, gone, fresh));
-  there.getState().select(fresh.map(([, half]) => half!.id));
+  session.perform(replaceEach(`cut ${naming(gone)} in two`, session.surfaceId, gone, fresh), {
+    selection: fresh.map(([, half]) => half!.id),
+  });
   clearDrawing(store);
   return ok(2 * cut.length);
 }
@@ -206,7 +206,8 @@ export function startReshaping(store: SessionStore): Result<number> {
   const many = ringsOf(session, piece).reduce((sum, ring) => sum + ring.length, 0);
   if (many > MOST_KNOTS)
     return refuse(store, `Its outline has ${many} points; up to ${MOST_KNOTS} can be moved one by one.`);
-  store.setState({ mode: { kind: 'reshape', id: piece.id, at: null, side: false }, sheet: null });
+  session.closeSheet();
+  session.setMode({ kind: 'reshape', id: piece.id, at: null, side: false });
   return ok(many);
 }
 
@@ -241,15 +242,14 @@ function rework(
   const now = reshaped(session);
   const edit = now && reshapeEdit(session, now.piece, label, rings);
   if (!now || !edit) return refuse(store, 'Nothing would be left. Nothing was changed.');
-  session.perform(edit);
-  store.setState({ mode: { kind: 'reshape', id: now.piece.id, at, side } });
+  session.perform(edit, { mode: { kind: 'reshape', id: now.piece.id, at, side } });
   return ok(1);
 }
 
 /** What of an outline is held, from now on. */
 export const holdPoint = (store: SessionStore, at: Spot, side = false): void => {
   const { mode } = store.getState();
-  if (mode.kind === 'reshape') store.setState({ mode: { ...mode, at, side } });
+  if (mode.kind === 'reshape') store.getState().setMode({ ...mode, at, side });
 };
 
 /** Holds the next point, or the one before; says whether points are being moved at all. */

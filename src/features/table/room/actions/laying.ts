@@ -38,22 +38,23 @@ export function freeSpot(session: Session): Spot {
 export function layPhoto(store: SessionStore, asset: Asset, spot?: Spot): void {
   const session = store.getState();
   const piece = photoPiece(newId(), asset, page(session), spot ?? freeSpot(session));
-  session.perform(layPieces(session.surfaceId, [piece], [asset]));
-  store.getState().select([piece.id]);
+  session.perform(layPieces(session.surfaceId, [piece], [asset]), { selection: [piece.id] });
 }
 
 export function coverWithPaper(store: SessionStore, asset: Asset): void {
   const session = store.getState();
   const piece = backgroundPiece(newId(), asset, page(session));
-  session.perform(withPaper(asset, layBackground(session.surfaceId, piece, [asset])));
-  store.getState().select([piece.id]);
+  session.perform(withPaper(asset, layBackground(session.surfaceId, piece, [asset])), {
+    selection: [piece.id],
+  });
 }
 
 export function layStrip(store: SessionStore, asset: Asset, spot?: Spot): void {
   const session = store.getState();
   const piece = stripPiece(newId(), asset, page(session), spot ?? freeSpot(session));
-  session.perform(withPaper(asset, layPieces(session.surfaceId, [piece], [asset])));
-  store.getState().select([piece.id]);
+  session.perform(withPaper(asset, layPieces(session.surfaceId, [piece], [asset])), {
+    selection: [piece.id],
+  });
 }
 
 /** A paper that is used belongs to the project from then on. */

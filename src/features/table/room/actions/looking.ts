@@ -1,17 +1,8 @@
-/** How the table is looked at: zoom, and the page as it was. */
+/** How the table is looked at: zoom, and what lies under a spot. */
 import { extentOfAll } from '@/core/page/extent';
-import { goTo } from '@/core/project/history';
 import { type SessionStore } from '@/features/table/room/session';
 import { fitted, nextZoom, zoomed } from '@/features/table/stage/view';
 import { page, chosen, tools } from '@/features/table/room/actions/choosing';
-
-/** Shows the page as it was some steps ago for as long as `back` is above 0. */
-export function compare(store: SessionStore, back: number): void {
-  const { history } = store.getState();
-  store.setState({
-    compared: back > 0 && history.done > 0 ? goTo(history, history.done - back).project : null,
-  });
-}
 
 /** Brings the selection, or the page if nothing is, as close as it fits. */
 export function zoomToChosen(store: SessionStore): void {
@@ -21,15 +12,17 @@ export function zoomToChosen(store: SessionStore): void {
   const { x, y, width, height } = extentOfAll(pieces, tools(session));
   const whole = { width: Math.max(width, 4), height: Math.max(height, 4), bleed: 0 };
   const view = fitted(whole, session.stage);
-  store.setState({
-    view: { ...view, x: Math.round(view.x - x * view.zoom), y: Math.round(view.y - y * view.zoom) },
+  session.look({
+    ...view,
+    x: Math.round(view.x - x * view.zoom),
+    y: Math.round(view.y - y * view.zoom),
   });
 }
 
 /** Lists what lies under the pointer, or under the middle of the selection where there is no pointer. */
 export function peek(store: SessionStore): void {
   const session = store.getState();
-  if (session.peeking) return store.setState({ peeking: null });
+  if (session.peeking) return store.getState().peekAt(null);
   const [piece] = chosen(session);
   const { view, pointer } = session;
   const middleOf = piece && {
@@ -37,22 +30,20 @@ export function peek(store: SessionStore): void {
     y: view.y + piece.placement.y * view.zoom,
   };
   const spot = pointer ?? middleOf ?? { x: session.stage.width / 2, y: session.stage.height / 2 };
-  store.setState({ peeking: spot });
+  store.getState().peekAt(spot);
 }
 
 export function zoomBy(store: SessionStore, direction: 1 | -1): void {
-  const { view, stage } = store.getState();
-  store.setState({
-    view: zoomed(view, nextZoom(view.zoom, direction), { x: stage.width / 2, y: stage.height / 2 }),
-  });
+  const { view, stage, look } = store.getState();
+  look(zoomed(view, nextZoom(view.zoom, direction), { x: stage.width / 2, y: stage.height / 2 }));
 }
 
 export function zoomFit(store: SessionStore): void {
   const session = store.getState();
-  store.setState({ view: fitted(page(session), session.stage) });
+  store.getState().look(fitted(page(session), session.stage));
 }
 
 export function zoomTrue(store: SessionStore): void {
   const { view, stage, trueZoom } = store.getState();
-  store.setState({ view: zoomed(view, trueZoom, { x: stage.width / 2, y: stage.height / 2 }) });
+  store.getState().look(zoomed(view, trueZoom, { x: stage.width / 2, y: stage.height / 2 }));
 }

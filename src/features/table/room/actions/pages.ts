@@ -9,14 +9,13 @@ import { page } from '@/features/table/room/actions/choosing';
 
 export function togglePageLock(store: SessionStore): void {
   const session = store.getState();
-  session.perform(lockPage(session.surfaceId, !page(session).locked));
-  store.setState({ selection: [], entered: null });
+  session.perform(lockPage(session.surfaceId, !page(session).locked), { selection: [], entered: null });
 }
 
 /** Turns to a page, if the project has it. */
 export function toPageAt(store: SessionStore, surfaceId: string): void {
   if (!store.getState().history.project.surfaces.some(({ id }) => id === surfaceId)) return;
-  store.setState({ surfaceId, selection: [], entered: null, mode: { kind: 'pick' } });
+  store.getState().turnTo(surfaceId);
 }
 
 /** A page more after this one: empty, or a copy of this one. */
@@ -79,7 +78,7 @@ export function deletePage(store: SessionStore): void {
   const at = surfaces.findIndex(({ id }) => id === session.surfaceId);
   const next = surfaces[at + 1] ?? surfaces[at - 1];
   if (!next || session.readOnly) return;
-  if (page(session).locked) return store.setState({ touchedLocked: Date.now() });
+  if (page(session).locked) return store.getState().touchLocked();
   toPageAt(store, next.id);
   session.perform(removePage(session.surfaceId));
 }

@@ -66,7 +66,7 @@ export function runAlong(store: SessionStore): void {
   );
   store.getState().select([piece.id]);
   // Words that only stand for what is to come are marked: what is typed takes their place.
-  if (!from) store.setState({ mode: { kind: 'write', id: piece.id, range: [0, outline.text.length] } });
+  if (!from) store.getState().setMode({ kind: 'write', id: piece.id, range: [0, outline.text.length] });
 }
 
 const runningOf = (session: Session, id: string) => {

@@ -81,8 +81,7 @@ export function layTraced(
   }
   const laid = shapedPiece(newId(), name, transformPath(placementMatrix(piece.placement), path), TRACED_INK);
   if (tooLong([laid])) return fail(TANGLED);
-  session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'trace'));
-  store.getState().select([laid.id]);
+  session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'trace'), { selection: [laid.id] });
   return ok(1);
 }
 const TRACED_INK = '#2f6f68';

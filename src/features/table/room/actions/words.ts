@@ -56,8 +56,10 @@ export function startWords(store: SessionStore, role: 'title' | 'journaling', sp
   const session = store.getState();
   if (session.readOnly) return;
   const laid = styledWords(session, role, '', spot);
-  session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'write'));
-  store.setState({ selection: [laid.id], mode: { kind: 'write', id: laid.id, range: [0, 0] } });
+  session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'write'), {
+    selection: [laid.id],
+    mode: { kind: 'write', id: laid.id, range: [0, 0] },
+  });
 }
 
 /** Lays text from elsewhere as journaling; what is beyond the limit is left out, and that is said. */
@@ -67,10 +69,12 @@ export function layText(store: SessionStore, text: string): void {
   // A vertical tab is how some writing programs end a line within a paragraph.
   const plain = text.replace(/\r\n?|\u000b/g, '\n').trim();
   const laid = styledWords(session, 'journaling', plain.slice(0, MOST_LETTERS));
-  session.perform({ ...layPieces(session.surfaceId, [laid], []), label: 'paste words' });
-  store.getState().select([laid.id]);
+  session.perform(
+    { ...layPieces(session.surfaceId, [laid], []), label: 'paste words' },
+    { selection: [laid.id] },
+  );
   const left = plain.length - MOST_LETTERS;
-  if (left > 0) store.setState({ refused: { why: leftOut(left) } });
+  if (left > 0) store.getState().refuse(leftOut(left));
 }
 
 /** What is said of pasted words that do not all find room in one piece. */
@@ -107,7 +111,7 @@ export function typeOn(store: SessionStore, characters: string): void {
   const [from, to] = mode.range ?? [text.length, text.length];
   writeText(store, piece.id, text.slice(0, from) + characters + text.slice(to));
   const at = from + characters.length;
-  store.setState({ mode: { ...mode, range: [at, at] } });
+  store.getState().setMode({ ...mode, range: [at, at] });
 }
 
 /** Ends writing: words that were left empty go. */
@@ -115,11 +119,10 @@ export function stopWriting(store: SessionStore): void {
   const session = store.getState();
   const { mode } = session;
   if (mode.kind !== 'write') return;
-  store.setState({ mode: { kind: 'pick' } });
+  store.getState().pick();
   const [piece] = settledPieces(session, [mode.id]);
   if (piece && isWritten(piece.outline) && piece.outline.text.trim() === '') {
-    session.perform(removePieces(session.surfaceId, [piece]));
-    store.getState().select([]);
+    session.perform(removePieces(session.surfaceId, [piece]), { selection: [] });
   }
 }
 
@@ -265,7 +268,7 @@ export function toggleList(store: SessionStore, id: string, kind: 'points' | 'nu
 }
 
 /** What is known of who and when on this page, in words; empty if nothing is. */
-export const captionNow = ({ history: { project }, surfaceId }: Session): string =>
+const captionNow = ({ history: { project }, surfaceId }: Session): string =>
   captionText(
     whoAndWhen(
       project,
@@ -281,15 +284,17 @@ export function layCaption(store: SessionStore): void {
   const { project } = session.history;
   const text = captionNow(session);
   const piece = captionPiece(newId(), project, page(session), text || 'Who and when', session.typesetter);
-  session.perform({ ...layPieces(session.surfaceId, [piece], []), label: 'set who and when' });
-  store.getState().select([piece.id]);
-  if (!text) store.setState({ mode: { kind: 'write', id: piece.id, range: [0, 'Who and when'.length] } });
+  session.perform(
+    { ...layPieces(session.surfaceId, [piece], []), label: 'set who and when' },
+    { selection: [piece.id] },
+  );
+  if (!text) store.getState().setMode({ kind: 'write', id: piece.id, range: [0, 'Who and when'.length] });
 }
 
 /** Opens words to be written on, with all of them before the caret. */
 export function writeOn(store: SessionStore, piece: Piece): void {
   const long = isWritten(piece.outline) ? piece.outline.text.length : 0;
-  store.setState({ mode: { kind: 'write', id: piece.id, range: [long, long] } });
+  store.getState().setMode({ kind: 'write', id: piece.id, range: [long, long] });
 }
 
 /** What is written on a piece. */

@@ -1,0 +1,26 @@
+/** What is checked of a page before it is printed, a check a line, in the order it is told. */
+import { toolsFor } from '@/core/page/outlines';
+import type { Project, Surface } from '@/core/project/model';
+import { CAPTION } from '@/core/proof/caption';
+import type { Check, Finding } from '@/core/proof/check';
+import { FONTS, LACKING } from '@/core/proof/fonts';
+import { OVER } from '@/core/proof/over';
+import { SHARP } from '@/core/proof/sharpness';
+import type { Typesetter } from '@/core/text/typesetter';
+
+const CHECKS: readonly Check[] = [OVER, FONTS, LACKING, CAPTION, SHARP];
+
+/** What the checks found on a page, a sentence for each, and what those say that found nothing. */
+export function checked(
+  project: Project,
+  surface: Surface,
+  typesetter: Typesetter,
+): { found: (Finding & { check: string })[]; clear: string[] } {
+  const seen = surface.pile.filter(({ placement }) => !placement.hidden);
+  const page = { project, surface, seen, tools: toolsFor(project, typesetter), typesetter };
+  const all = CHECKS.map(({ id, look, clear }) => ({ id, clear, findings: look(page) }));
+  return {
+    found: all.flatMap(({ id, findings }) => findings.map((finding) => ({ ...finding, check: id }))),
+    clear: all.flatMap(({ clear, findings }) => (clear && !findings.length ? [clear] : [])),
+  };
+}

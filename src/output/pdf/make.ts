@@ -1,0 +1,39 @@
+/** A Picture to a PDF, its JPEG files untouched. */
+import { ok } from '@/core/result';
+import { openSubset } from '@/output/pdf/subset';
+import { writePdf } from '@/output/pdf/write';
+import { filesOf, letGo, type Maker } from '@/output/stock';
+
+export const makePdf: Maker = async (picture, { withBleed, cropMarks }, stock, progress) => {
+  const files = filesOf(picture);
+  const bytes = new Map<string, Uint8Array>();
+  const pixels = new Map<string, ImageData>();
+  for (const [i, sha] of files.entries()) {
+    progress((0.4 * i) / files.length, `Reading ${i + 1} of ${files.length} pictures`);
+    if (stock.asset(sha).type === 'image/svg+xml') continue;
+    if (stock.asset(sha).type === 'image/jpeg') bytes.set(sha, await stock.bytes(sha));
+    else {
+      const { source, width, height } = await stock.decode(sha);
+      const { context } = stock.platform.canvas(width, height);
+      context.drawImage(source, 0, 0);
+      letGo({ source });
+      pixels.set(sha, context.getImageData(0, 0, width, height));
+    }
+  }
+  const written = await writePdf(
+    [picture],
+    picture.title,
+    { withBleed, cropMarks, made: stock.now },
+    {
+      platform: stock.platform,
+      font: stock.font,
+      subset: await openSubset(await stock.subsetter()),
+      asset: stock.asset,
+      drawing: stock.drawing,
+      bytes: (sha) => bytes.get(sha)!,
+      pixels: (sha) => pixels.get(sha)!,
+    },
+    (share) => progress(0.4 + 0.6 * share, 'Writing the PDF'),
+  );
+  return ok([written]);
+};

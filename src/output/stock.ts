@@ -1,0 +1,140 @@
+/** The files a picture shows, as every output gets them: by what they wear, decoded, drawn. */
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { Mark, Picture, Worn } from '@/core/picture/picture';
+import type { Result } from '@/core/result';
+import type { OpenFont } from '@/core/text/shaper';
+import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/output/drawings';
+import type { MakeOptions } from '@/output/formats';
+import type { Canvas, Drawable, Platform } from '@/output/platform';
+
+/** What differs between a worker and Node. */
+export interface Workshop {
+  platform: Platform;
+  font(name: string): OpenFont;
+  /** The subsetter of fonts, as WebAssembly. */
+  subsetter(): Promise<BufferSource>;
+  asset(sha: string): Asset;
+  /** The file's own bytes. */
+  bytes(sha: string): Promise<Uint8Array>;
+  /** The file decoded at full size, upright. */
+  decode(sha: string): Promise<Drawable>;
+  encode(canvas: Canvas, type: 'image/png' | 'image/jpeg', quality: number): Promise<Uint8Array>;
+  now: Date;
+}
+
+export type Progress = (share: number, doing: string) => void;
+
+/** Makes a finished file of a picture, in parts that follow each other. */
+export type Maker = (
+  picture: Picture,
+  options: MakeOptions,
+  stock: Stock,
+  progress: Progress,
+) => Promise<Result<Uint8Array[]>>;
+
+/** Quality of a JPEG that is made of pixels, 0 to 1. */
+export const JPEG_QUALITY = 0.93;
+
+export const filesOf = (picture: Picture): string[] => [
+  ...new Set(
+    picture.pieces.flatMap((piece) =>
+      piece.marks.flatMap((mark) => (mark.mark === 'image' ? [mark.asset] : [])),
+    ),
+  ),
+];
+
+/** A workshop that knows files by what they wear, too, and has read those that are drawn. */
+export interface Stock extends Workshop {
+  drawing(key: string): PlacedDrawing | undefined;
+}
+
+interface Stamped extends Workshop {
+  worn(key: string): Worn | undefined;
+}
+
+/** The picture with a name for whatever a file wears, and the stock that knows those names. */
+export async function stockFor(
+  picture: Picture,
+  shop: Workshop,
+): Promise<{ picture: Picture; stock: Stock }> {
+  const { picture: stamped, shop: worn } = stampedStock(picture, shop);
+  const drawings = await openDrawings(stamped, worn);
+  return { picture: stamped, stock: { ...worn, drawing: (key) => drawings.get(key) } };
+}
+
+/** Everything drawn that the picture shows, read, and as it is worn. */
+async function openDrawings(picture: Picture, shop: Stamped): Promise<ReadonlyMap<string, PlacedDrawing>> {
+  const drawings = new Map<string, PlacedDrawing>();
+  for (const key of filesOf(picture)) {
+    const asset = shop.asset(key);
+    if (asset.type !== 'image/svg+xml') continue;
+    const drawing = openDrawing(asset, await shop.bytes(key));
+    const worn = shop.worn(key);
+    if (drawing) drawings.set(key, worn ? placedWorn(drawing, worn) : drawing);
+  }
+  return drawings;
+}
+
+/** The picture with every stamped, toned or dyed file under a name of its own, and a workshop that knows those names. */
+function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; shop: Stamped } {
+  const keys = new Map<string, string>();
+  const files = new Map<string, { sha: string; worn: Worn }>();
+  const named = (mark: Mark): Mark => {
+    if (mark.mark !== 'image' || !(mark.ink || mark.tone || mark.dyes)) return mark;
+    const { ink, tone, fit, dyes, ...plain } = mark;
+    const worn: Worn = { ink, tone, fit, dyes };
+    const says = mark.asset + JSON.stringify(worn);
+    const key = keys.get(says) ?? `${mark.asset} ${keys.size + 1}`;
+    keys.set(says, key);
+    files.set(key, { sha: mark.asset, worn });
+    return { ...plain, asset: key };
+  };
+  const shaOf = (key: string): string => files.get(key)?.sha ?? key;
+  const wornOf = (key: string): Worn | undefined => files.get(key)?.worn;
+  const decode = async (key: string): Promise<Drawable> => {
+    const decoded = await shop.decode(shaOf(key));
+    const worn = wornOf(key);
+    if (!worn) return decoded;
+    const made = wornPixels(decoded, worn, shop.platform);
+    if (made.source !== decoded.source) letGo(decoded);
+    return made;
+  };
+  const asWritten = (key: string): 'image/png' | 'image/jpeg' | null => {
+    const worn = wornOf(key);
+    const { type } = shop.asset(shaOf(key));
+    if (!worn || type === 'image/svg+xml') return null;
+    // What is stamped or may be clear in places keeps its transparency; a photo stays a photo.
+    return worn.ink || type === 'image/png' || type === 'image/webp' ? 'image/png' : 'image/jpeg';
+  };
+  return {
+    picture: {
+      ...picture,
+      pieces: picture.pieces.map((piece) => ({ ...piece, marks: piece.marks.map(named) })),
+    },
+    shop: {
+      ...shop,
+      worn: wornOf,
+      decode,
+      asset(key) {
+        const asset = shop.asset(shaOf(key));
+        const type = asWritten(key);
+        return type ? { ...asset, ...uprightSize(asset), orientation: 1, type } : asset;
+      },
+      async bytes(key) {
+        const type = asWritten(key);
+        if (!type) return shop.bytes(shaOf(key));
+        const { source, width, height } = await decode(key);
+        const { canvas, context } = shop.platform.canvas(width, height);
+        context.drawImage(source, 0, 0);
+        return shop.encode(canvas, type, TONED_QUALITY);
+      },
+    },
+  };
+}
+/** Quality of a JPEG that is written anew because its photo wears a tone. */
+const TONED_QUALITY = 0.95;
+
+/** A decoded picture holds its pixels until it is told that they are not wanted any more. */
+export const letGo = ({ source }: Pick<Drawable, 'source'>): void => {
+  if ('close' in source) source.close();
+};

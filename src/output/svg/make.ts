@@ -1,0 +1,55 @@
+/** A Picture to an SVG that holds all it shows. */
+import type { Box } from '@/core/geometry/box';
+import type { Picture, WorkedMark } from '@/core/picture/picture';
+import { ok } from '@/core/result';
+import { WORKED_PPI, workedBitmap } from '@/output/pixels/draw';
+import { filesOf, JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
+import { writeSvg } from '@/output/svg/write';
+
+export const makeSvg: Maker = async (picture, { withBleed }, stock, progress) => {
+  const addresses = new Map<string, string>();
+  const files = filesOf(picture);
+  for (const [i, sha] of files.entries()) {
+    progress((0.8 * i) / files.length, `Packing ${i + 1} of ${files.length} pictures`);
+    if (!stock.drawing(sha)) addresses.set(sha, await address(sha, stock));
+  }
+  const worked = await packedWorked(picture, stock);
+  const written = writeSvg(picture, withBleed, {
+    asset: stock.asset,
+    drawing: stock.drawing,
+    address: (key) => addresses.get(key)!,
+    worked: (mark) => worked.get(mark)!,
+  });
+  return ok([new TextEncoder().encode(written)]);
+};
+
+/** Every mark that is pixels as a PNG, and where it lies. */
+async function packedWorked(picture: Picture, shop: Workshop) {
+  const packed = new Map<WorkedMark, Box & { address: string }>();
+  for (const mark of picture.pieces.flatMap(({ marks }) => marks)) {
+    if (mark.mark !== 'treatment' && mark.mark !== 'colouring') continue;
+    const { canvas, x, y, width, height } = workedBitmap(mark, WORKED_PPI / 72, shop.platform);
+    const bytes = await shop.encode(canvas, 'image/png', 1);
+    packed.set(mark, { x, y, width, height, address: `data:image/png;base64,${base64(bytes)}` });
+  }
+  return packed;
+}
+
+/** A data: URL. HEIC, which few readers know, goes as the JPEG that was made of it. */
+async function address(sha: string, shop: Workshop): Promise<string> {
+  const { type } = shop.asset(sha);
+  if (type !== 'image/heic') return `data:${type};base64,${base64(await shop.bytes(sha))}`;
+  const { source, width, height } = await shop.decode(sha);
+  const { canvas, context } = shop.platform.canvas(width, height);
+  context.drawImage(source, 0, 0);
+  letGo({ source });
+  return `data:image/jpeg;base64,${base64(await shop.encode(canvas, 'image/jpeg', JPEG_QUALITY))}`;
+}
+
+function base64(bytes: Uint8Array): string {
+  let text = '';
+  // In parts: a call takes only so many arguments. Multiples of three join without padding between them.
+  for (let at = 0; at < bytes.length; at += 0x6000)
+    text += btoa(String.fromCharCode(...bytes.subarray(at, at + 0x6000)));
+  return text;
+}
