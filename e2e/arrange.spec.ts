@@ -12,12 +12,12 @@ import {
   numberIn,
   openRow,
   pageOnScreen,
+  set,
   slabs,
+  undoOf,
 } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
-const undoOf = (page: Page, what: string): Locator =>
-  page.getByRole('button', { name: `Undo ${what}`, exact: true });
 
 /** Lays square photos of these names, each an inch wide, at a place: inches from left and top. */
 async function laySquares(page: Page, places: readonly (readonly [string, number, number])[]): Promise<void> {
@@ -42,10 +42,6 @@ async function laySquares(page: Page, places: readonly (readonly [string, number
     await set(page, 'From top', String(y));
   }
   await stage(page).focus();
-}
-async function set(page: Page, name: string, value: string): Promise<void> {
-  await field(page, name).fill(value);
-  await field(page, name).press('Enter');
 }
 /** A drag between two places of the page, inches, in small steps; the button stays down for `before`. */
 async function drag(

@@ -123,3 +123,6 @@ export const changeRow = (page: Page, table: string, id: string, how: string): P
       }),
     [table, id, how],
   );
+
+export const undoOf = (page: Page, what: string): Locator =>
+  page.getByRole('button', { name: `Undo ${what}`, exact: true });

@@ -63,7 +63,11 @@ function Bar(props: { notice: Notice; onClose: () => void }) {
   return bare ? (
     <div role="alert" style={BARE}>
       {props.notice.text}{' '}
-      <button type="button" onClick={props.onClose} style={{ font: 'inherit', padding: '4px 12px', borderRadius: 6, border: 0 }}>
+      <button
+        type="button"
+        onClick={props.onClose}
+        style={{ font: 'inherit', padding: '4px 12px', borderRadius: 6, border: 0 }}
+      >
         Close
       </button>
     </div>

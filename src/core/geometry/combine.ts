@@ -2,8 +2,7 @@
 import paper from 'paper/dist/paper-core';
 import { parsePath, pathData, type Path } from '@/core/geometry/path';
 
-const COMBINATIONS = ['join', 'cut out', 'overlap', 'divide'] as const;
-export type Combination = (typeof COMBINATIONS)[number];
+export type Combination = 'join' | 'cut out' | 'overlap' | 'divide';
 
 export interface Combined {
   path: Path;

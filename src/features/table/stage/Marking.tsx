@@ -190,7 +190,14 @@ export function Marking({ marking }: { marking: Marks }) {
       onPointerCancel={back}
       onLostPointerCapture={() => points.current && back()}
       onDoubleClick={(event) => event.stopPropagation()}
-      sx={{ position: 'absolute', inset: 0, cursor: 'none', zIndex: 3, touchAction: 'none', outline: 'none !important' }}
+      sx={{
+        position: 'absolute',
+        inset: 0,
+        cursor: 'none',
+        zIndex: 3,
+        touchAction: 'none',
+        outline: 'none !important',
+      }}
     >
       <canvas
         ref={veil}
