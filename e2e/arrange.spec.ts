@@ -12,6 +12,7 @@ import {
   numberIn,
   openRow,
   pageOnScreen,
+  select,
   set,
   slabs,
   undoOf,
@@ -59,10 +60,6 @@ async function drag(
   await before();
   await page.mouse.up();
 }
-const select = (page: Page, name: string, more = false) =>
-  slabs(page)
-    .filter({ hasText: name })
-    .click(more ? { modifiers: ['ControlOrMeta'] } : {});
 
 test('three buttons are framed, lined up with equal gaps, grouped, opened; undo goes back by name to any step', async ({
   page,

@@ -14,12 +14,11 @@ import {
   pageOnScreen,
   photo,
   slabs,
+  undoOf,
 } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
 const sheet = (page: Page, name: string): Locator => page.getByRole('dialog', { name });
-const undoOf = (page: Page, what: string): Locator =>
-  page.getByRole('button', { name: `Undo ${what}`, exact: true });
 
 async function set(page: Page, name: string, value: string): Promise<void> {
   await field(page, name).fill(value);

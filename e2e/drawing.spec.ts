@@ -1,12 +1,10 @@
 /** Outlines drawn by hand and point by point, their points moved, and scissors; by mouse and by keyboard. */
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { axe } from './axe';
-import { field, kept, newPage, openRow, pageOnScreen, set, slabs } from './table';
+import { field, kept, newPage, openRow, pageOnScreen, set, slabs, undoOf } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
 const sheet = (page: Page): Locator => page.getByRole('dialog', { name: 'Draw and cut' });
-const undoOf = (page: Page, what: string): Locator =>
-  page.getByRole('button', { name: `Undo ${what}`, exact: true });
 /** The page's top left corner on the screen, and pixels an inch. */
 async function corner(page: Page): Promise<{ x: number; y: number; inch: number }> {
   const { x, y, inch } = await pageOnScreen(page);

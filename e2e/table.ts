@@ -126,3 +126,9 @@ export const changeRow = (page: Page, table: string, id: string, how: string): P
 
 export const undoOf = (page: Page, what: string): Locator =>
   page.getByRole('button', { name: `Undo ${what}`, exact: true });
+
+/** Takes hold of a piece by its slab, or of one more. */
+export const select = (page: Page, name: string, more = false): Promise<void> =>
+  slabs(page)
+    .filter({ hasText: name })
+    .click(more ? { modifiers: ['ControlOrMeta'] } : {});
