@@ -1,6 +1,8 @@
 /** Unit tests run as native ES modules, as HarfBuzz is one. See `npm run unit`. */
 export default {
   testEnvironment: 'node',
+  // Jest would leave one core idle: of two that is half.
+  maxWorkers: '100%',
   // No test is about speed; a busy machine must not fail one.
   testTimeout: 30_000,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
