@@ -8,8 +8,8 @@ import { memo, useMemo, useState, type MouseEvent, type ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow';
 import { movePage } from '@/core/project/edits/page';
 import * as act from '@/features/table/room/actions';
+import { RULER } from '@/features/table/stage/view';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { RULER } from '@/features/table/stage/Rulers';
 
 export const PageTabs = memo(function PageTabs() {
   const { store } = useRoom();

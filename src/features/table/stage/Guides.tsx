@@ -5,8 +5,8 @@ import { setGuides } from '@/core/project/edits/page';
 import type { Guide } from '@/core/project/model';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { useRoom } from '@/features/table/room/context';
+import { RULER } from '@/features/table/stage/view';
 import type { Session } from '@/features/table/room/session';
-import { RULER } from '@/features/table/stage/Rulers';
 
 interface Props {
   /** On every page. */

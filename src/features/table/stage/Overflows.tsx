@@ -11,8 +11,7 @@ import { placementMatrix } from '@/core/piece/placement/placement';
 import { fitBox, fitLetters } from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/room/session';
-import { RULER } from '@/features/table/stage/Rulers';
-import { viewMatrix } from '@/features/table/stage/view';
+import { RULER, viewMatrix } from '@/features/table/stage/view';
 
 /** How wide the mark is, alone and with its cures. */
 const SHUT = 190;

@@ -1,10 +1,8 @@
 'use client';
 /** Rulers along the stage's upper and left edge, their zero at the trim's corner; and the grid that goes on from them. */
 import { memo } from 'react';
-import { rulerStep } from '@/features/table/stage/view';
+import { RULER, rulerStep } from '@/features/table/stage/view';
 import type { Session } from '@/features/table/room/session';
-
-export const RULER = 22;
 
 interface Props {
   view: Session['view'];

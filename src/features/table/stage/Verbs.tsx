@@ -35,11 +35,10 @@ import type { Piece } from '@/core/piece/piece';
 import { canSlide, startSliding } from '@/features/table/room/slide';
 import * as act from '@/features/table/room/actions';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { RULER } from '@/features/table/stage/Rulers';
 import { groupsAmong } from '@/core/project/edits/group';
 import { selectedPieces, shownSurface, type Mode, type SessionStore } from '@/features/table/room/session';
 import { useShallow } from 'zustand/react/shallow';
-import { viewMatrix } from '@/features/table/stage/view';
+import { RULER, viewMatrix } from '@/features/table/stage/view';
 
 const HEIGHT = 44;
 const GAP = 26;

@@ -12,6 +12,9 @@ import {
 import { TRUE_SIZE } from '@/features/table/room/screen';
 import type { View } from '@/features/table/room/session';
 
+/** How wide the rulers at the stage's upper and left sides are, CSS pixels. */
+export const RULER = 22;
+
 const LEAST = 0.05 * TRUE_SIZE;
 const MOST = 16 * TRUE_SIZE;
 
