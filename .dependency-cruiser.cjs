@@ -51,6 +51,16 @@ module.exports = {
       },
     },
     {
+      name: 'acts-know-no-screen',
+      comment: 'What a person does on the table is tested without one.',
+      severity: 'error',
+      from: {
+        path: '^src/features/table/(room/actions/|room/session/|commands/|stage/(hand|pinch|drags|guideDrags|knotDrags|view)\\.ts)',
+        pathNot: '\\.test\\.ts$',
+      },
+      to: { path: '^node_modules/(react|react-dom|@mui)/', reachable: true },
+    },
+    {
       name: 'not-to-tests',
       severity: 'error',
       from: { pathNot: '\\.test\\.tsx?$' },

@@ -1,9 +1,8 @@
 /** Pieces moved, copied, chosen, grouped, lined up. */
 import { ROLES } from '@/core/piece/piece';
-import { isWritten } from '@/core/piece/outline';
 import * as act from '@/features/table/room/actions';
 import type { Mode, SessionStore } from '@/features/table/room/session';
-import { canSlide, pushed, slideNow, startSliding } from '@/features/table/room/slide';
+import { pushed, slideNow } from '@/features/table/room/slide';
 import { opens, type Command } from '@/features/table/commands/command';
 
 const ARROWS: Record<string, [number, number]> = {
@@ -27,27 +26,21 @@ const MANY: Record<(typeof ROLES)[number], string> = {
   letter: 'letters',
 };
 
-/** The next thing within the one piece that is chosen: what is written, slid or worked on. */
-function goInto(store: SessionStore): unknown {
-  const session = store.getState();
-  if (session.matching) return act.match(store, session.matching, session.selection);
-  if (act.enter(store)) return;
-  const [piece] = act.chosen(session);
-  if (!piece || piece.placement.locked || session.readOnly) return;
-  if (isWritten(piece.outline)) return act.writeOn(store, piece);
-  if (canSlide(piece)) return startSliding(store, piece);
-  return act.startReshaping(store);
-}
+/** Takes over what is being matched, or goes into what is selected. */
+const goOn = (store: SessionStore): unknown => {
+  const { matching, selection } = store.getState();
+  return matching ? act.match(store, matching, selection) : act.goInto(store);
+};
 
 /** What Enter and Escape come to in each mode. */
 const MODES: Record<
   Mode['kind'],
   { enter(store: SessionStore): unknown; escape(store: SessionStore): unknown }
 > = {
-  pick: { enter: goInto, escape: (store) => act.leave(store) || store.getState().select([]) },
+  pick: { enter: goOn, escape: (store) => act.leave(store) || store.getState().select([]) },
   slide: { enter: (store) => store.getState().pick(), escape: (store) => store.getState().pick() },
   reshape: { enter: (store) => store.getState().pick(), escape: (store) => store.getState().pick() },
-  write: { enter: goInto, escape: act.stopWriting },
+  write: { enter: goOn, escape: act.stopWriting },
 };
 
 function letGo(store: SessionStore): unknown {

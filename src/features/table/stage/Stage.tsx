@@ -1,17 +1,14 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { isWritten } from '@/core/piece/outline';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
 import { pathData, transformPath } from '@/core/geometry/path';
-import { piecesAt } from '@/core/page/pick';
 import { Guides } from '@/features/table/stage/Guides';
 import { Overflows } from '@/features/table/stage/Overflows';
 import { SizeTag } from '@/features/table/stage/SizeTag';
 import { SwapPads } from '@/features/table/stage/SwapPads';
 import { Snaps } from '@/features/table/stage/Snaps';
-import { enter, startReshaping, writeOn } from '@/features/table/room/actions';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Selection, type SelectionProps } from '@/features/table/stage/Selection';
 import { Grid, Rulers } from '@/features/table/stage/Rulers';
@@ -24,7 +21,7 @@ import { Writing } from '@/features/table/stage/Writing';
 import { Zones } from '@/features/table/stage/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces, shownProject, shownSurface } from '@/features/table/room/session';
-import { canSlide, nearer, slideNow, slidPiece, startSliding } from '@/features/table/room/slide';
+import { nearer, slideNow, slidPiece } from '@/features/table/room/slide';
 import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
@@ -153,24 +150,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       onPointerLeave={() => store.getState().point(null)}
       onPointerCancel={gestures.lost}
       onLostPointerCapture={gestures.lost}
-      onDoubleClick={(event) => {
-        const session = store.getState();
-        if (session.mode.kind !== 'pick') return;
-        const box = event.currentTarget.getBoundingClientRect();
-        const point = toPage(session.view, { x: event.clientX - box.left, y: event.clientY - box.top });
-        const [top] = piecesAt(
-          shownSurface(session).pile,
-          point,
-          0,
-          toolsFor(session.history.project, session.typesetter),
-        );
-        if (enter(store, top?.id)) return;
-        const [piece] = selectedPieces(store.getState());
-        if (!piece || piece.placement.locked || readOnly) return;
-        if (isWritten(piece.outline)) writeOn(store, piece);
-        else if (canSlide(piece)) startSliding(store, piece);
-        else startReshaping(store);
-      }}
+      onDoubleClick={gestures.again}
       onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
       onDrop={drop}
       sx={{

@@ -9,7 +9,7 @@ import { createSession, shownSurface, type SessionStore } from '@/features/table
 import { createHand, DOUBLE_CLICK, type Hand, type Pointer } from '@/features/table/stage/hand';
 import { toPage } from '@/features/table/stage/view';
 import { nodeTypesetter } from '../../../../scripts/node/platform';
-import { assetOf, inkPiece, laid, photoOf, quarters } from '../../../../scripts/testing/samples';
+import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../../scripts/testing/samples';
 
 let typesetter: Typesetter;
 beforeAll(async () => {
@@ -240,6 +240,31 @@ test('the picture behind a cut is slid in its place; a press beside it ends that
   expect(undoLabel(here.store.getState().history)).toMatch(/^slide/);
   here.hand.press(over(500, 500));
   expect(here.store.getState().mode).toEqual({ kind: 'pick' });
+});
+
+test('a double click goes into what lies there: a group, words, a picture, the points of an outline; what is locked stays shut', () => {
+  const asset = assetOf(quarters(90, 60), 900, 600);
+  const words = wordsOf('words', 'Low tide');
+  const photo = photoOf('photo', asset, { x: 300, y: 300, width: 90, height: 90 });
+  const here = table([low, words, photo]);
+  const into = (piece: Piece) => {
+    here.store.getState().pick();
+    click(here, ...middleOf(piece));
+    here.hand.again(onStage(...middleOf(piece)));
+    return here.store.getState().mode.kind;
+  };
+  expect([into(words), into(photo), into(low)]).toEqual(['write', 'slide', 'reshape']);
+  here.store.getState().pick();
+  here.store.getState().select(['low', 'photo']);
+  act.group(here.store);
+  expect(into(photo)).toBe('pick');
+  expect(here.store.getState().entered).not.toBeNull();
+  expect(here.store.getState().selection).toEqual(['photo']);
+  act.leave(here.store);
+  act.toggleLock(here.store);
+  click(here, ...middleOf(words));
+  act.toggleLock(here.store);
+  expect(into(words)).toBe('pick');
 });
 
 test('guides come out of the rulers, on every page or with Alt on this one, are moved by their tabs, and go off the stage', () => {

@@ -5,7 +5,7 @@ import { piecesAt } from '@/core/page/pick';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { wholeUnits } from '@/core/project/tree';
-import { holdPoint, match, stopWriting } from '@/features/table/room/actions';
+import { goInto, holdPoint, match, stopWriting } from '@/features/table/room/actions';
 import {
   selectedPieces,
   settledPieces,
@@ -276,7 +276,21 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     if (begun?.pointer === id) letGo();
   }
 
-  return { press, grip, holdGuide, move, release, lost, letGo, busy: () => begun !== null };
+  /** A second press soon after the first: goes into what lies there. */
+  function again(at: Point): void {
+    const session = store.getState();
+    if (session.mode.kind !== 'pick') return;
+    const { history, typesetter, view } = session;
+    const [top] = piecesAt(
+      shownSurface(session).pile,
+      toPage(view, at),
+      0,
+      toolsFor(history.project, typesetter),
+    );
+    goInto(store, top?.id);
+  }
+
+  return { press, grip, holdGuide, move, release, lost, again, letGo, busy: () => begun !== null };
 }
 
 /** What a drag of a grip comes to. */

@@ -1,14 +1,19 @@
 /** The pointers of the screen, handed to the hand on the stage. */
-import { useEffect, useMemo, useRef, type PointerEvent } from 'react';
+import { useEffect, useMemo, useRef, type MouseEvent, type PointerEvent } from 'react';
+import type { Point } from '@/core/geometry/matrix';
 import type { SessionStore } from '@/features/table/room/session';
 import type { Grip } from '@/features/table/stage/drags';
 import { createHand, type Pointer } from '@/features/table/stage/hand';
 import { useDragLost } from '@/features/table/stage/useDragLost';
 
-const pointerOf = (event: PointerEvent, stage: Element): Pointer => {
+const placeOf = (event: MouseEvent, stage: Element): Point => {
   const box = stage.getBoundingClientRect();
+  return { x: event.clientX - box.left, y: event.clientY - box.top };
+};
+
+const pointerOf = (event: PointerEvent, stage: Element): Pointer => {
   const { pointerId, pointerType, button, shiftKey, ctrlKey, metaKey, altKey } = event;
-  const at = { x: event.clientX - box.left, y: event.clientY - box.top };
+  const at = placeOf(event, stage);
   return { id: pointerId, type: pointerType, button, at, shiftKey, ctrlKey, metaKey, altKey };
 };
 
@@ -41,6 +46,7 @@ export function useGestures(store: SessionStore, onMoving: (ids: readonly string
     move: (event: PointerEvent, stage: Element) => hand.move(pointerOf(event, stage)),
     release: (event: PointerEvent, stage: Element) => hand.release(pointerOf(event, stage)),
     lost: (event: PointerEvent) => hand.lost(event.pointerId),
+    again: (event: MouseEvent) => hand.again(placeOf(event, event.currentTarget)),
   };
 }
 

@@ -13,3 +13,4 @@ export * from '@/features/table/room/actions/tucking';
 export * from '@/features/table/room/actions/templating';
 export * from '@/features/table/room/actions/running';
 export * from '@/features/table/room/actions/words';
+export * from '@/features/table/room/actions/opening';
