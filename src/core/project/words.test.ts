@@ -179,6 +179,7 @@ describe('the checks before printing', () => {
       ['over', 'crowded', 'show'],
       ['font', 'lost', 'show'],
       ['caption', undefined, 'caption'],
+      ['sharpness', 'photo', 'show'],
     ]);
     expect(found[0]!.says).toMatch(/^\d+ words do not fit\.$/);
     const plain = laid([wordsOf('a', 'kites')]);

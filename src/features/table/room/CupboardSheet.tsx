@@ -5,7 +5,7 @@ import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
-import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { uses } from '@/core/project/model';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/room/session';
@@ -40,8 +40,8 @@ export function CupboardSheet({ laying, onClose }: Props) {
   useLayoutEffect(() => {
     // The search takes the focus as soon as it is there.
     if (!frame.current?.contains(document.activeElement)) frame.current?.focus();
-    return () => focusBack(before);
-  }, [before]);
+  }, []);
+  useEffect(() => () => focusBack(before), [before]);
 
   const middleOfScreen = () => ({ left: window.innerWidth / 2 - 120, top: window.innerHeight / 3 });
   return (

@@ -6,7 +6,7 @@ import Paper from '@mui/material/Paper';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
-import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { focusBack } from '@/features/table/stage/focus';
 
 interface Props {
@@ -22,8 +22,8 @@ export function SideSheet({ title, onClose, children }: Props) {
     const element = frame.current!;
     // Its first field, or the sheet itself, so that its keys work at once.
     (element.querySelector<HTMLElement>('input') ?? element).focus();
-    return () => focusBack(before);
-  }, [before]);
+  }, []);
+  useEffect(() => () => focusBack(before), [before]);
   return (
     <Paper
       ref={frame}

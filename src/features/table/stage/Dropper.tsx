@@ -5,15 +5,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import {
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-} from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Point } from '@/core/geometry/matrix';
 import { apartInWords, nearestInks } from '@/core/inks/near';
 import { spotColour } from '@/core/inks/spot';
@@ -62,7 +54,8 @@ export function Dropper() {
   const [colour, setColour] = useState(ground);
   const sets = useInkSets();
   const [near] = useMemo(() => nearestInks(colour, inksIn(sets), 1), [colour, sets]);
-  useLayoutEffect(() => frame.current?.focus(), []);
+  // After a dialog that closed for it has given its focus back.
+  useEffect(() => frame.current?.focus(), []);
   useEffect(() => {
     const element = frame.current!.parentElement!;
     const context = glass.current!.getContext('2d')!;

@@ -1,7 +1,7 @@
 'use client';
 /** A hand marks on a picture: what is marked stays in its colours, all else is veiled; by pointer, or by arrows and Enter. */
 import Box from '@mui/material/Box';
-import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Area } from '@/core/dye/area';
 import { apply, compose, growth, invert, scaling, type Matrix, type Point } from '@/core/geometry/matrix';
 import { pathData } from '@/core/geometry/path';
@@ -85,7 +85,8 @@ export function Marking({ marking }: { marking: Marks }) {
   /** In shares of the picture. */
   const [spot, setSpot] = useState<Point>({ x: 0.5, y: 0.5 });
   const [drawn, setDrawn] = useState<Area | null | undefined>(undefined);
-  useLayoutEffect(() => frame.current?.focus(), []);
+  // After a dialog that closed for it has given its focus back.
+  useEffect(() => frame.current?.focus(), []);
   useEffect(() => () => cancelAnimationFrame(waiting.current), []);
   const shown = drawn === undefined ? marking.shown : drawn;
   useEffect(() => {
