@@ -44,6 +44,12 @@ test('an ink is found by name, by what goes with it, on the page, and mixed; non
   await field(page, 'Ink').press('Enter');
   await expect(page.getByText('A colour, such as #9e2b45, rgb(158 43 69) or teal.')).toBeVisible();
   await field(page, 'Ink').press('Escape');
+  // However low it is opened from, all of it is seen.
+  await page.setViewportSize({ width: 1280, height: 620 });
+  await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
+  await expect(picker(page)).toBeInViewport({ ratio: 1 });
+  await page.keyboard.press('Escape');
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
   await picker(page).getByRole('textbox', { name: 'Find an ink' }).fill('kit');
   await expect(picker(page).getByRole('button', { name: 'Kite red', exact: true })).toBeVisible();

@@ -1,5 +1,4 @@
 /** npm run screenshots: one current picture of each main view, from the demo's data, at 1280 x 800. Needs bin/build. */
-import { spawn } from 'node:child_process';
 import { mkdir, mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,8 +9,8 @@ import type { Supply } from '@/core/supplies/model';
 import { leave, openRow, set } from '../e2e/table';
 import { CHROMIUM } from '../playwright.config';
 import { ROOT } from './node/platform';
+import { serve } from './node/server';
 
-const PORT = 3298;
 const FOLDER = join(ROOT, 'docs', 'screenshots');
 
 async function shoot(page: Page, name: string): Promise<void> {
@@ -21,7 +20,7 @@ async function shoot(page: Page, name: string): Promise<void> {
 }
 
 async function tour(page: Page): Promise<void> {
-  await page.goto(`http://localhost:${PORT}/`);
+  await page.goto('/');
   const flyIn = page.getByRole('button', { name: 'Open Fly-in on the beach' });
   await flyIn.waitFor({ timeout: 120_000 });
   await shoot(page, 'home');
@@ -64,7 +63,7 @@ async function tour(page: Page): Promise<void> {
   await shoot(page, 'inks');
   await page.keyboard.press('Escape');
   await colouring(page);
-  await page.goto(`http://localhost:${PORT}/`);
+  await page.goto('/');
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
   await shoot(page, 'empty');
@@ -103,7 +102,7 @@ async function tour(page: Page): Promise<void> {
   await cutting(page);
   await words(page);
   await photos(page);
-  await page.goto(`http://localhost:${PORT}/`);
+  await page.goto('/');
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
   await page.keyboard.press('c');
@@ -116,7 +115,7 @@ async function tour(page: Page): Promise<void> {
 
 /** A page made of what is cut and finished: a treated star. */
 async function cutting(page: Page): Promise<void> {
-  await page.goto(`http://localhost:${PORT}/`);
+  await page.goto('/');
   await page.getByRole('button', { name: 'Open Tide pools in July' }).click();
   const stage = page.getByTestId('stage');
   await stage.waitFor();
@@ -136,7 +135,7 @@ async function cutting(page: Page): Promise<void> {
 
 /** Words in all their forms on one page: echoed, along a frame, over and over within a word, who and when. */
 async function words(page: Page): Promise<void> {
-  await page.goto(`http://localhost:${PORT}/`);
+  await page.goto('/');
   await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
   const stage = page.getByTestId('stage');
   await stage.waitFor();
@@ -208,7 +207,7 @@ async function words(page: Page): Promise<void> {
 
 /** The kite club's photos on a new page: proposals, one of them in another light, and a mosaic of all. */
 async function photos(page: Page): Promise<void> {
-  await page.goto(`http://localhost:${PORT}/`);
+  await page.goto('/');
   await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
   await page.getByTestId('stage').waitFor();
   const files = (await readdir(join(ROOT, 'public/demo/photos'))).filter((name) => name.endsWith('.jpg'));
@@ -258,7 +257,7 @@ async function photos(page: Page): Promise<void> {
 
 /** A stamp coloured in: three areas, one of them by brush. */
 async function colouring(page: Page): Promise<void> {
-  await page.goto(`http://localhost:${PORT}/`);
+  await page.goto('/');
   await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
   const stage = page.getByTestId('stage');
   await stage.waitFor();
@@ -360,21 +359,12 @@ async function looseZip(): Promise<string> {
 }
 
 await mkdir(FOLDER, { recursive: true });
-const server = spawn(
-  process.execPath,
-  [join(ROOT, 'node_modules/next/dist/bin/next'), 'start', '--port', String(PORT)],
-  {
-    cwd: ROOT,
-    stdio: 'ignore',
-    env: { ...process.env, BELLAGRAPH_DEMO: '1' },
-  },
-);
+const server = await serve({ demo: true });
 try {
-  await new Promise((done) => setTimeout(done, 2500));
   const browser = await chromium.launch(CHROMIUM);
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ baseURL: server.base, viewport: { width: 1280, height: 800 } });
   await tour(page);
   await browser.close();
 } finally {
-  server.kill();
+  server.stop();
 }

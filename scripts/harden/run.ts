@@ -6,7 +6,7 @@
 import '../testing/indexeddb';
 import { parseArgs } from 'node:util';
 import { table, type Row } from './report';
-import { serve } from './server';
+import { serve } from '../node/server';
 
 const { values } = parseArgs({
   options: {

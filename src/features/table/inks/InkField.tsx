@@ -2,15 +2,14 @@
 /** An ink as a field: written, or chosen behind its swatch. */
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import Popover from '@mui/material/Popover';
 import { useState } from 'react';
 import { CssField } from '@/features/shared/CssField';
-import { useRoom } from '@/features/table/room/context';
-import { noteRecent } from '@/features/table/inks/useInks';
+import type { Spot } from '@/features/table/inks/InkPopover';
 import { fetched } from '@/ui/fetched';
 
-const InkPicker = fetched('The inks', () =>
-  import('@/features/table/inks/InkPicker').then((m) => m.InkPicker),
+/** With its frame: where it opens is reckoned from how large it is. */
+export const InkPopover = fetched('The inks', () =>
+  import('@/features/table/inks/InkPopover').then((m) => m.InkPopover),
 );
 
 interface Props {
@@ -40,12 +39,6 @@ export function InkSwatch({ label, colour, disabled, onChange }: Props) {
   );
 }
 
-/** Where on the screen a picker opens. */
-export interface Spot {
-  left: number;
-  top: number;
-}
-
 interface SwatchProps extends Pick<Props, 'label' | 'colour' | 'disabled'> {
   onOpen: (at: Spot) => void;
 }
@@ -71,43 +64,5 @@ export function Swatch({ label, colour, disabled, onOpen }: SwatchProps) {
         boxShadow: 'inset 0 0 0 2px rgba(255,255,255,0.55)',
       }}
     />
-  );
-}
-
-interface PopoverProps {
-  at: Spot;
-  colour: string;
-  onChoose: (colour: string) => void;
-  onClose: () => void;
-}
-
-/** Stays open while one tries inks. */
-export function InkPopover({ at, colour, onChoose, onClose }: PopoverProps) {
-  const { store } = useRoom();
-  const [dropping, setDropping] = useState(false);
-  const choose = (next: string) => {
-    noteRecent(next);
-    onChoose(next);
-  };
-  const drop = () => {
-    setDropping(true);
-    store.getState().takeColour({
-      done(taken) {
-        setDropping(false);
-        if (taken) choose(taken);
-      },
-    });
-  };
-  return (
-    <Popover
-      open={!dropping}
-      onClose={onClose}
-      anchorReference="anchorPosition"
-      anchorPosition={at}
-      transitionDuration={{ enter: 140, exit: 0 }}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': 'Inks', sx: { borderRadius: 2.5 } } }}
-    >
-      <InkPicker colour={colour} onChoose={choose} onDrop={drop} />
-    </Popover>
   );
 }

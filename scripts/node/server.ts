@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { ROOT } from '../node/platform';
+import { ROOT } from './platform';
 
 /** A port that nobody has: what was left behind by another run is not taken for this build. */
 const freePort = (): Promise<number> =>
@@ -13,12 +13,13 @@ const freePort = (): Promise<number> =>
     });
   });
 
-export async function serve(): Promise<{ base: string; stop: () => void }> {
+/** Serves the build, or with the demo's pages, until it is stopped or this program ends. */
+export async function serve({ demo = false } = {}): Promise<{ base: string; stop: () => void }> {
   const port = await freePort();
   const server = spawn(
     process.execPath,
     [join(ROOT, 'node_modules/next/dist/bin/next'), 'start', '--port', String(port)],
-    { cwd: ROOT, stdio: 'ignore' },
+    { cwd: ROOT, stdio: 'ignore', env: { ...process.env, BELLAGRAPH_DEMO: demo ? '1' : '' } },
   );
   const stop = () => void server.kill();
   process.once('exit', stop);
