@@ -153,7 +153,7 @@ function useCrowdedNotice(): void {
     if (count)
       notify({
         text: `“${name}” holds more than ${count.toLocaleString('en')} pieces: everything takes longer from here on. Up to ${MOST_PIECES.toLocaleString('en')} are possible; join what is finished, or go on upon another page.`,
-        tone: 'info',
+        tone: 'warning',
       });
   }, [count, name, notify]);
 }
