@@ -4,7 +4,7 @@ export default {
   // Jest would leave one core idle: of two that is half.
   maxWorkers: '100%',
   // No test is about speed; a busy machine must not fail one.
-  testTimeout: 30_000,
+  testTimeout: 120_000,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   setupFiles: ['<rootDir>/scripts/testing/indexeddb.ts'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
