@@ -54,6 +54,8 @@ export async function killed(
       ...CHROMIUM,
       viewport: { width: 1280, height: 800 },
     });
+    // No promise about time: a machine may have much else to do.
+    context.setDefaultTimeout(120_000);
     return context.pages()[0] ?? context.newPage();
   };
   const kill = () => execFileSync('pkill', ['-9', '-f', `user-data-dir=${profile}`]);
@@ -65,7 +67,7 @@ export async function killed(
     try {
       if (last) {
         await page.goto(last.address);
-        await titleOf(page).waitFor({ timeout: 60_000 });
+        await titleOf(page).waitFor();
         const title = await titleOf(page).inputValue();
         const at = last.edits.findIndex((edit) => edit.title === title);
         const lost = last.edits.slice(at + 1).find((edit) => edit.at < Infinity);
@@ -82,18 +84,18 @@ export async function killed(
       }
       await page.goto(`${base}/`);
       const sheets = page.getByRole('main').getByRole('button', { name: /^Open / });
-      if (addresses.length) await sheets.nth(addresses.length - 1).waitFor({ timeout: 60_000 });
+      if (addresses.length) await sheets.nth(addresses.length - 1).waitFor();
       else await page.getByText('The table is clear').waitFor();
       const count = await sheets.count();
       if (count !== addresses.length) fault(`round ${round}: ${count} projects of ${addresses.length}`);
       if (round === times) break;
       if (addresses.length < 6 || chance.below(8) === 0) {
         await page.getByRole('button', { name: 'New layout 8 x 8 in' }).click();
-        await titleOf(page).waitFor({ timeout: 60_000 });
+        await titleOf(page).waitFor();
         addresses.push(page.url());
       } else {
         await page.goto(chance.of(addresses));
-        await titleOf(page).waitFor({ timeout: 60_000 });
+        await titleOf(page).waitFor();
       }
       last = { address: page.url(), edits: [], did: [], told: 0, killed: 0 };
       await work(page, last, chance, round, kill);
