@@ -17,6 +17,8 @@ const AT_ONCE = 20;
 /** Between writes while one edit follows another. */
 const KEEP_EVERY = 100;
 const PREVIEW_AFTER = 1500;
+/** Work that has not ended so long after the room was left is not waited for, milliseconds. */
+const LEAVE_WITHIN = 10_000;
 /** After a failure it is tried again this soon: there may be room by then. */
 const TRY_AGAIN = 1500;
 /** Longest side of the sheet on the home table, device pixels. */
@@ -122,7 +124,11 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
     },
     async stop() {
       leaving.abort();
-      await Promise.allSettled(underway);
+      // What hangs does not keep the project from being opened again.
+      await Promise.race([
+        Promise.allSettled(underway),
+        new Promise((late) => setTimeout(late, LEAVE_WITHIN)),
+      ]);
       stopped = true;
       stopListening();
       watching.unsubscribe();
