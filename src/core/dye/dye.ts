@@ -2,9 +2,10 @@
  * A dye gives another colour to a picture, or to a part of it. Nothing is baked: a piece carries its dyes in order, its file
  * stays as it is, and each can be changed, switched off or taken away at any time.
  */
-import { array, boolean, lazy, number, object, string } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { isReadableArea, type KeptArea } from '@/core/dye/area';
+import { byField, byKind } from '@/core/schema/choice';
 
 /** Like an ink, light and shade kept (`colour.ts` states how). */
 export interface InkChange {
@@ -99,23 +100,22 @@ export const isSeen = ({ off, strength, change, where }: Dye): boolean =>
   !(isChosen(where) && !where.parts.length);
 
 const yes = boolean().oneOf([true]);
-const changeSchema = lazy((value: { how?: unknown } | undefined) =>
-  value?.how === 'shift'
-    ? object({
-        how: string().oneOf(['shift']).required(),
-        hue: number().min(-180).max(180).required(),
-        saturation: number().min(-100).max(100).required(),
-        lightness: number().min(-100).max(100).required(),
-      })
-        .noUnknown()
-        .required()
-    : object({
-        how: string().oneOf(['ink']).required(),
-        ink: string().matches(HEX_COLOUR).required(),
-        greysStay: yes,
-      })
-        .noUnknown()
-        .required(),
+const changeSchema = byKind(
+  {
+    ink: object({
+      how: string().oneOf(['ink']).required(),
+      ink: string().matches(HEX_COLOUR).required(),
+      greysStay: yes,
+    }).noUnknown(),
+    shift: object({
+      how: string().oneOf(['shift']).required(),
+      hue: number().min(-180).max(180).required(),
+      saturation: number().min(-100).max(100).required(),
+      lightness: number().min(-100).max(100).required(),
+    }).noUnknown(),
+  },
+  'change of colour',
+  'how',
 );
 
 const strokeSchema = object({
@@ -138,21 +138,24 @@ const LONGEST_AREA = 2_000_000;
 export const areaSchema = string()
   .max(LONGEST_AREA)
   .defined()
-  .test('area', '${path} is not a readable area', (area) => area === undefined || isReadableArea(area));
+  .test('area', '${path} is not a readable area', (area) => area === undefined || isReadableArea(area))
+  .meta({ named: 'area', json: { pattern: '^(\\d+( \\d+)+)?$' } });
 
-const whereSchema = lazy((value: object | undefined) =>
-  value && 'parts' in value
-    ? object({ parts: array(number().integer().min(0).max(1e6).required()).max(1e5).required() }).noUnknown()
-    : object({
-        strokes: array(strokeSchema.required()).max(MOST_STROKES).required(),
-        area: areaSchema,
-        edge: number().min(-FARTHEST_EDGE).max(FARTHEST_EDGE),
-        soften: number().min(0).max(SOFTEST_EDGE),
-        filled: yes,
-      })
-        .noUnknown()
-        .default(undefined)
-        .optional(),
+const whereSchema = byField(
+  'parts',
+  object({
+    parts: array(number().integer().min(0).max(1e6).required()).max(1e5).required(),
+  }).noUnknown(),
+  object({
+    strokes: array(strokeSchema.required()).max(MOST_STROKES).required(),
+    area: areaSchema,
+    edge: number().min(-FARTHEST_EDGE).max(FARTHEST_EDGE),
+    soften: number().min(0).max(SOFTEST_EDGE),
+    filled: yes,
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
 );
 
 export const dyesSchema = array(
@@ -169,4 +172,5 @@ export const dyesSchema = array(
     .required(),
 )
   .min(1)
-  .max(MOST_DYES);
+  .max(MOST_DYES)
+  .meta({ named: 'dyes' });

@@ -1,7 +1,7 @@
 /** The schemas a project passes at every door, and the limits they hold it to. */
-import { array, boolean, lazy, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { array, boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
-import { EXTENSIONS, MOST_HOLES, MOST_PIXELS, type AssetType } from '@/core/picture/asset';
+import { EXTENSIONS, MOST_HOLES, MOST_PIXELS, type Asset, type AssetType } from '@/core/picture/asset';
 import { finishSchema } from '@/core/piece/finish';
 import { HIGHEST_LIFT, lightSchema } from '@/core/piece/finish/lift';
 import { MATERIALS } from '@/core/piece/material';
@@ -16,6 +16,7 @@ import { FAR, placementSchema } from '@/core/piece/placement/placement';
 import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
 import { COMPARTMENTS, type Project } from '@/core/project/model';
 import { STYLE_KEYS, styleFields } from '@/core/text/style';
+import { byKind, recordOf } from '@/core/schema/choice';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
 export const MOST_PIECES = 5000;
@@ -52,15 +53,8 @@ const pick = <T extends object, K extends keyof T>(of: T, keys: readonly K[]): P
 const id = string().min(1).max(80).required();
 const shas = array(string().matches(SHA256).required()).max(MOST_ASSETS).required();
 
-/** One schema of several, by the value's `kind`. */
-const oneOfKinds = (kinds: Record<string, { schema: ObjectSchema<AnyObject> }>, what: string) =>
-  lazy((value: { kind?: string } | undefined) => {
-    const known =
-      typeof value?.kind === 'string' && Object.hasOwn(kinds, value.kind) ? kinds[value.kind] : undefined;
-    return known
-      ? known.schema.required()
-      : object().test('kind', `\${path} is a ${what} this version does not know`, () => false);
-  });
+const schemasOf = (kinds: Record<string, { schema: ObjectSchema<AnyObject> }>) =>
+  Object.fromEntries(Object.entries(kinds).map(([kind, { schema }]) => [kind, schema]));
 
 const within = number().min(-100).max(100).required();
 const pieceSchema = object({
@@ -69,8 +63,8 @@ const pieceSchema = object({
   role: string()
     .oneOf([...ROLES])
     .required(),
-  material: oneOfKinds(MATERIALS, 'material'),
-  outline: oneOfKinds(OUTLINES, 'cut'),
+  material: byKind(schemasOf(MATERIALS), 'material'),
+  outline: byKind(schemasOf(OUTLINES), 'cut'),
   finish: finishSchema.required(),
   placement: placementSchema.required(),
   groups: array(id).min(1).max(DEEPEST_GROUP),
@@ -90,7 +84,9 @@ const pieceSchema = object({
   )
     .min(1)
     .max(MOST_TUCKS),
-}).noUnknown();
+})
+  .noUnknown()
+  .meta({ named: 'piece' });
 
 const far = number().min(-FAR).max(FAR).required();
 const guidesSchema = array(
@@ -102,7 +98,8 @@ const guidesSchema = array(
     .required(),
 )
   .max(MOST_GUIDES)
-  .required();
+  .required()
+  .meta({ named: 'guides' });
 
 const count = number().integer().min(1).max(MOST_REPEATED).required();
 const lettersSchema = object({
@@ -134,7 +131,9 @@ const groupSchema = object({
     .default(undefined)
     .optional(),
   letters: lettersSchema.default(undefined).optional(),
-}).noUnknown();
+})
+  .noUnknown()
+  .meta({ named: 'group' });
 
 const styleSchema = object({
   id,
@@ -168,7 +167,9 @@ const surfaceSchema = object({
   groups: array(groupSchema.required()).max(MOST_PIECES).required(),
   guides: guidesSchema,
   locked: boolean().required(),
-}).noUnknown();
+})
+  .noUnknown()
+  .meta({ named: 'page' });
 
 const outlineData = string()
   .max(200_000)
@@ -202,7 +203,8 @@ const assetSchema = object({
     'pixels',
     'a picture is larger than 200 million pixels',
     (asset) => (asset.width ?? 0) * (asset.height ?? 0) <= MOST_PIXELS,
-  );
+  )
+  .meta({ named: 'asset' });
 
 export const projectSchema = object({
   id,
@@ -221,12 +223,10 @@ export const projectSchema = object({
     .max(MOST_LOOKS),
   styles: array(styleSchema.required()).min(1).max(MOST_STYLES),
   fonts: array(fontSchema.required()).min(1).max(MOST_FONTS),
-  assets: lazy((value: object | undefined) =>
-    object(Object.fromEntries(Object.keys(value ?? {}).map((sha) => [sha, assetSchema.required()])))
-      .test('names', 'the list of pictures is damaged', (assets) =>
-        Object.entries(assets ?? {}).every(([sha, asset]) => (asset as { sha?: string } | null)?.sha === sha),
-      )
-      .required(),
+  assets: recordOf(
+    assetSchema.required(),
+    SHA256,
+    (sha, asset) => (asset as Partial<Asset> | null)?.sha === sha,
   ),
   ...Object.fromEntries(COMPARTMENTS.map((name) => [name, shas])),
 }).noUnknown();

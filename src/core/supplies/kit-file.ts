@@ -7,7 +7,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { leadsOut } from '@/core/zip-names';
 import { SUPPLY_KINDS, type Kit, type NamedInk, type Supply, type SupplyKind } from '@/core/supplies/model';
 
-const KIT_VERSION = 1;
+export const KIT_VERSION = 1;
 export const MOST_SUPPLIES = 5000;
 
 /** What kit.json says of one supply. */
@@ -67,7 +67,8 @@ export const tagsFrom = (text: string): string[] =>
 
 const insidePath = string()
   .max(300)
-  .test('inside', '${path} points outside of the kit', (path) => path === undefined || !leadsOut(path));
+  .test('inside', '${path} points outside of the kit', (path) => path === undefined || !leadsOut(path))
+  .meta({ named: 'path' });
 
 /** Inks a set may have. */
 export const MOST_INKS = 5000;
@@ -93,7 +94,8 @@ const entrySchema = object({
   ).max(MOST_INKS),
 }).noUnknown();
 
-const kitSchema = object({
+/** Fields of kit.json beside its format and version. */
+export const kitFields = {
   kit: object({
     name: string().min(1).max(120).required(),
     description: string().max(2000).defined(),
@@ -105,7 +107,9 @@ const kitSchema = object({
     .required(),
   cover: insidePath,
   supplies: array(entrySchema.required()).max(MOST_SUPPLIES).required(),
-}).noUnknown();
+};
+
+const kitSchema = object(kitFields).noUnknown();
 
 export const writeKit = (file: KitFile): string =>
   JSON.stringify({ format: 'bellagraph-kit', version: KIT_VERSION, ...file }, null, 1);

@@ -92,9 +92,9 @@ export const PAIRS: readonly (readonly [string, string])[] = [
 export const PLAIN_FAMILY = 'atkinson-hyperlegible-next';
 
 /** A family brought in by a person: its one font file is named by its SHA-256. */
-const OWN = /^own-[0-9a-f]{64}$/;
+export const OWN_FAMILY = /^own-[0-9a-f]{64}$/;
 export const ownFamily = (sha: string): string => `own-${sha}`;
-export const shaOfFamily = (id: string): string | null => (OWN.test(id) ? id.slice(4) : null);
+export const shaOfFamily = (id: string): string | null => (OWN_FAMILY.test(id) ? id.slice(4) : null);
 
 /** What a family is called; `own` are a project's own fonts. */
 export const familyName = (id: string, own: readonly { sha: string; name: string }[] = []): string =>
@@ -103,7 +103,7 @@ export const familyName = (id: string, own: readonly { sha: string; name: string
   'A font not here';
 
 export const isFamily = (id: string | undefined): boolean =>
-  id === undefined || OWN.test(id) || FAMILIES.some((family) => family.id === id);
+  id === undefined || OWN_FAMILY.test(id) || FAMILIES.some((family) => family.id === id);
 
 /** The font files of a family, in order of preference. */
 export const fontsOf = (id: string): readonly string[] =>

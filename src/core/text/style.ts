@@ -1,7 +1,7 @@
 /** How words are written: letters, lines, and stretches that differ from the rest. */
 import { array, boolean, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
-import { isFamily } from '@/core/text/families';
+import { FAMILIES, isFamily, OWN_FAMILY } from '@/core/text/families';
 
 /** Languages words are divided in, by BCP 47 tag. */
 export const LANGUAGES = { en: 'English', de: 'German', fr: 'French', es: 'Spanish' } as const;
@@ -97,15 +97,22 @@ const MOST_SPANS = 2000;
 export const MOST_LETTERS = 20_000;
 const MOST_FEATURES = 20;
 
-const family = string().max(80).test('family', '${path} is not a family this version knows', isFamily);
+const family = string()
+  .max(80)
+  .test('family', '${path} is not a family this version knows', isFamily)
+  .meta({
+    named: 'family',
+    json: { anyOf: [{ enum: FAMILIES.map(({ id }) => id) }, { pattern: OWN_FAMILY.source }] },
+  });
 const features = array(
   string()
     .matches(/^[a-z0-9]{4}$/)
     .required(),
 )
   .min(1)
-  .max(MOST_FEATURES);
-const tracking = number().min(LEAST_TRACKING).max(MOST_TRACKING);
+  .max(MOST_FEATURES)
+  .meta({ named: 'features' });
+const tracking = number().min(LEAST_TRACKING).max(MOST_TRACKING).meta({ named: 'tracking' });
 
 /** Fields of a schema for letters. */
 export const letteringFields = {

@@ -70,9 +70,11 @@ export const finishSchema: ObjectSchema<AnyObject> = object({
   mats: array(matSchema.required()).min(1).max(MOST_MATS),
   shadows: array(ownShadowSchema.required()).min(1).max(MOST_SHADOWS),
   echoes: array(echoSchema.required()).min(1).max(MOST_ECHOES),
-  treatments: array(treatmentSchema.required()).min(1).max(MOST_TREATMENTS),
+  treatments: array(treatmentSchema).min(1).max(MOST_TREATMENTS),
   blend: string().oneOf([...BLENDS]),
-}).noUnknown();
+})
+  .noUnknown()
+  .meta({ named: 'finish' });
 
 export const finishOf = (height: number): Finish => ({
   lift: { height, shadow: height > 0 },

@@ -14,7 +14,9 @@ export const lightSchema = object({
   height: number().min(15).max(90).required(),
   softness: number().min(1).max(40).required(),
   strength: number().min(0).max(1).required(),
-}).noUnknown();
+})
+  .noUnknown()
+  .meta({ named: 'light' });
 
 export interface Lift {
   /** Thickness above the page, millimetres: ink 0, paper 0.1, cardstock 0.3, chipboard 1.5, button 3. */

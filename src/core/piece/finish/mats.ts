@@ -1,5 +1,5 @@
 /** Mats: papers that lie beneath a piece and stand out round it, each its own width; they follow any outline, its holes too. */
-import { boolean, lazy, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import { rotation } from '@/core/geometry/matrix';
 import { CORNERS, grown, type Corners } from '@/core/geometry/offset';
 import { pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
@@ -7,6 +7,7 @@ import { outset } from '@/core/geometry/box';
 import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
 import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import { paper, type PaperMaterial } from '@/core/piece/material/paper';
+import { byKind } from '@/core/schema/choice';
 
 export interface Mat {
   material: InkMaterial | PaperMaterial;
@@ -33,9 +34,7 @@ export const NEW_MAT: Mat = {
 };
 
 export const matSchema: ObjectSchema<AnyObject> = object({
-  material: lazy((value: { kind?: string } | undefined) =>
-    value?.kind === 'paper' ? paper.schema.required() : ink.schema.required(),
-  ),
+  material: byKind({ ink: ink.schema, paper: paper.schema }, 'material'),
   width: number().min(0).max(WIDEST_MAT).required(),
   lift: number().min(0).max(HIGHEST_LIFT).required(),
   corners: string()

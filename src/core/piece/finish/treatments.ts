@@ -1,32 +1,37 @@
 /** What the face of a piece was treated with, one over the other, all lit by the page light. */
-import { lazy, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { apply, invert, linear, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { TreatmentMark } from '@/core/picture/picture';
 import type { PageLight } from '@/core/piece/finish/light';
+import { byKind } from '@/core/schema/choice';
 import { TREATMENT_NAMES, treatmentKind, type TreatmentName } from '@/core/treatment/kinds';
 import type { Treatment } from '@/core/treatment/paint';
 import type { Toward } from '@/core/treatment/treatment';
 
 export const MOST_TREATMENTS = 4;
 
-export const treatmentSchema: ObjectSchema<AnyObject> = object({
-  kind: string()
-    .oneOf([...TREATMENT_NAMES])
-    .required(),
-  values: lazy((_, { parent }: { parent?: { kind?: string } }) => {
-    const known = TREATMENT_NAMES.find((name) => name === parent?.kind);
-    const settings = known ? treatmentKind(known).settings : [];
-    return object(
-      Object.fromEntries(settings.map(({ id, least, most }) => [id, number().min(least).max(most)])),
-    )
-      .noUnknown()
-      .required();
-  }),
-  colour: string().matches(HEX_COLOUR),
-  seed: number().integer().min(0).max(1e9),
-}).noUnknown();
+export const treatmentSchema = byKind(
+  Object.fromEntries(
+    TREATMENT_NAMES.map((name) => [
+      name,
+      object({
+        kind: string().oneOf([name]).required(),
+        values: object(
+          Object.fromEntries(
+            treatmentKind(name).settings.map(({ id, least, most }) => [id, number().min(least).max(most)]),
+          ),
+        )
+          .noUnknown()
+          .required(),
+        colour: string().matches(HEX_COLOUR),
+        seed: number().integer().min(0).max(1e9),
+      }).noUnknown(),
+    ]),
+  ),
+  'treatment',
+);
 
 /** A treatment as it begins. */
 export const newTreatment = (kind: TreatmentName): Treatment => ({ kind, values: {} });

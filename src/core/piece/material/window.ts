@@ -20,7 +20,9 @@ export const windowSchema = object({
   y: number().min(0).max(1).required(),
   zoom: number().min(1).max(MOST_ZOOM).required(),
   turn: number().min(-180).max(180).required(),
-}).noUnknown();
+})
+  .noUnknown()
+  .meta({ named: 'window' });
 
 export const WHOLE: Window = { x: 0.5, y: 0.5, zoom: 1, turn: 0 };
 

@@ -1,5 +1,5 @@
 /** Words that run along an outline. */
-import { boolean, lazy, number, object, string } from 'yup';
+import { boolean, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import type { Size } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
@@ -12,6 +12,7 @@ import { path, type PathOutline } from '@/core/piece/outline/path';
 import { punch, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
 import { CORNERS, largestRing, SIDES, wayAlong, type Way } from '@/core/piece/outline/way';
+import { byKind } from '@/core/schema/choice';
 import { letteringFields, letteringOf, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
@@ -45,10 +46,9 @@ export const running: OutlineKind<RunningOutline> = {
     kind: string().oneOf(['running']).required(),
     text: string().max(MOST_RUNNING_LETTERS).defined(),
     ...letteringFields,
-    base: lazy((value: { kind?: string } | undefined) =>
-      value?.kind && Object.hasOwn(BASES, value.kind)
-        ? BASES[value.kind as Base['kind']].schema.required()
-        : object().test('kind', '${path} is an outline words cannot run along', () => false),
+    base: byKind(
+      Object.fromEntries(Object.entries(BASES).map(([kind, { schema }]) => [kind, schema])),
+      'cut',
     ),
     side: string()
       .oneOf([...SIDES])

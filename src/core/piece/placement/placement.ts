@@ -40,7 +40,9 @@ export const placementSchema = object({
   mirror: boolean().required(),
   locked: boolean().required(),
   hidden: boolean().required(),
-}).noUnknown();
+})
+  .noUnknown()
+  .meta({ named: 'placement' });
 
 export const placedAt = (box: Box, turn = 0): Placement => ({
   x: box.x + box.width / 2,
