@@ -1,8 +1,9 @@
 /** Browsers killed in the middle of editing, importing and saving: what of it comes back. */
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as after } from 'node:timers/promises';
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from '../../playwright.config';
 import { ROOT } from '../node/platform';
@@ -59,10 +60,15 @@ export async function killed(
     return context.pages()[0] ?? context.newPage();
   };
   const kill = () => execFileSync('pkill', ['-9', '-f', `user-data-dir=${profile}`]);
+  /** Till nothing of it runs: Chromium throws a profile's data away whose files a dying process still holds locked. */
+  const dead = async () => {
+    while (spawnSync('pgrep', ['-f', `user-data-dir=${profile}`]).status === 0) await after(10);
+  };
 
   for (let round = 0; round <= times; round++) {
     if (round % 20 === 19)
       console.log(`… ${round} of ${times} kills, at most ${most} ms lost, ${faults.length} faults`);
+    await dead();
     const page = await open();
     try {
       if (last) {
@@ -100,7 +106,13 @@ export async function killed(
       last = { address: page.url(), edits: [], did: [], told: 0, killed: 0 };
       await work(page, last, chance, round, kill);
     } catch (error) {
-      fault(`round ${round}: ${(error as Error).message.split('\n')[0]}`);
+      const seen = await page
+        .locator('body')
+        .innerText({ timeout: 2000 })
+        .catch(() => 'nothing');
+      fault(
+        `round ${round}: ${(error as Error).message.split('\n')[0]} (${seen.slice(0, 300).replace(/\s+/g, ' ')})`,
+      );
       kill();
     }
   }
@@ -116,14 +128,14 @@ export async function killed(
 /** Works until the power goes. */
 async function work(page: Page, last: Work, chance: Chance, round: number, kill: () => void): Promise<void> {
   let gone = false;
-  const after = 200 + chance.below(2500);
+  const lives = 200 + chance.below(2500);
   const end = new Promise<void>((done) =>
     setTimeout(() => {
       gone = true;
       last.killed = Date.now();
       kill();
       done();
-    }, after),
+    }, lives),
   );
   try {
     for (let i = 0; !gone; i++) {

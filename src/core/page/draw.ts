@@ -13,7 +13,7 @@ import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
 import type { PageLight } from '@/core/piece/finish/light';
-import { materialKind, type Material } from '@/core/piece/material';
+import { evenColour, materialKind, type Material } from '@/core/piece/material';
 import { isWritten } from '@/core/piece/outline';
 import type { InkedLetters } from '@/core/piece/outline/kind';
 import type { Cut } from '@/core/piece/material/kind';
@@ -72,19 +72,20 @@ function marksOf(piece: Piece, light: PageLight, matrix: DrawnPiece['matrix'], t
     ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
     ...(inked ? lettersInOrder(inked, material, cut) : materialKind(material).fill(material, cut)),
     ...(more ?? []),
-    ...marksOver(finish, light, { path, face }, matrix),
+    ...marksOver(finish, { path, face, light, toPage: matrix, tools }),
   ];
 }
 
 /** Words in one ink and nothing done to them, as most are: their outline is not made until somebody asks for it. */
 function lettersAlone(piece: Piece, tools: DrawingTools): FillMark | null {
   const { outline, material, finish } = piece;
-  if (outline.kind !== 'glyphs' || outline.joined || material.kind !== 'ink' || !isBare(finish)) return null;
+  const colour = evenColour(material);
+  if (colour === undefined || !isWritten(outline) || !isBare(finish)) return null;
   const made = cutOf(piece, tools);
   if (!made.bounds || !made.words || made.inked) return null;
   return {
     mark: 'fill',
-    colour: material.colour,
+    colour,
     words: made.words,
     bounds: made.bounds,
     get path() {
@@ -95,7 +96,7 @@ function lettersAlone(piece: Piece, tools: DrawingTools): FillMark | null {
 
 /** Letters in several inks, in the order they are read: so they stand in a PDF. A material that is no ink lies beneath them. */
 function lettersInOrder(inked: readonly InkedLetters[], material: Material, cut: Cut): Mark[] {
-  const base = material.kind === 'ink' ? material.colour : undefined;
+  const base = evenColour(material);
   return [
     ...(base === undefined ? materialKind(material).fill(material, cut) : []),
     ...inked.flatMap(({ ink = base, path, words }): Mark[] =>

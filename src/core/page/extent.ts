@@ -2,16 +2,17 @@
 import { unite, type Box } from '@/core/geometry/box';
 import { pathBounds, transformPath } from '@/core/geometry/path';
 import { outlineOf, type DrawingTools } from '@/core/page/outlines';
+import { outlineKind } from '@/core/piece/outline';
 import { extentOf, placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 
 /**
  * The upright box round a piece's turned outline, points: a turned disc takes no more room than one that lies straight.
- * Words count by their box, which is what a hand takes hold of. Strokes and shadows are not counted.
+ * Words in lines count by their box, which is what a hand takes hold of. Strokes and shadows are not counted.
  */
 export function trueExtent(piece: Piece, tools: DrawingTools): Box {
   const { outline, placement } = piece;
-  if (outline.kind === 'glyphs') return extentOf(placement);
+  if (outlineKind(outline).byBox) return extentOf(placement);
   const { x, y, width, height, turn, mirror } = placement;
   let known = cut.get(outline);
   if (

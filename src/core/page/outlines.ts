@@ -1,8 +1,7 @@
 /** How pieces are cut, worked and matted, in their own frames: what is drawn, taken hold of, and lies over others. */
 import type { Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
-import { worked } from '@/core/piece/finish';
-import type { Edge } from '@/core/piece/finish/edge';
+import { sameWork, worked, type Finish } from '@/core/piece/finish';
 import { matPaths } from '@/core/piece/finish/mats';
 import { strokeReach } from '@/core/piece/finish/stroke';
 import { outlineKind, type Outline } from '@/core/piece/outline';
@@ -26,7 +25,7 @@ export const toolsFor = (project: Project, typesetter: Typesetter): DrawingTools
 interface Made {
   width: number;
   height: number;
-  edge: Edge | undefined;
+  finish: Finish;
   typesetter: Typesetter;
   cut: MadeCut & { face?: Path };
 }
@@ -35,14 +34,18 @@ const made = new WeakMap<Outline, Made>();
 /** The piece's outline in its own frame, its edge worked. */
 export function cutOf({ outline, finish, placement }: Piece, { typesetter }: DrawingTools): Made['cut'] {
   const { width, height } = placement;
-  const { edge } = finish;
   const last = made.get(outline);
-  if (last?.width === width && last.height === height && last.edge === edge && last.typesetter === typesetter)
+  if (
+    last?.width === width &&
+    last.height === height &&
+    sameWork(last.finish, finish) &&
+    last.typesetter === typesetter
+  )
     return last.cut;
   const plain = outlineKind(outline).cut(outline, { width, height }, typesetter);
   // Where the edge is worked, a picture's soft edge and words as words are gone.
-  const cut = edge ? worked(finish, plain.path) : plain;
-  made.set(outline, { width, height, edge, typesetter, cut });
+  const cut = worked(finish, plain.path) ?? plain;
+  made.set(outline, { width, height, finish, typesetter, cut });
   return cut;
 }
 

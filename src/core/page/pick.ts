@@ -5,6 +5,7 @@ import { contains, rectanglePath } from '@/core/geometry/path';
 import { crossingsOf } from '@/core/page/tuck';
 import { outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { strokeReach } from '@/core/piece/finish/stroke';
+import { outlineKind } from '@/core/piece/outline';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 
@@ -34,11 +35,8 @@ function lies(piece: Piece, point: Point, tolerance: number, tools: DrawingTools
   const reached = Math.hypot(width, height) / 2 + tolerance + strokeReach(piece.finish.stroke) + 2 * mats;
   if (Math.abs(point.x - x) > reached || Math.abs(point.y - y) > reached) return false;
   const own = apply(invert(placementMatrix(piece.placement)), point);
-  // Words are taken hold of by their box: nobody should have to hit a hairline.
-  if (piece.outline.kind === 'glyphs')
-    return contains(rectanglePath(centredBox(piece.placement)), own, tolerance);
+  const { byBox, band } = outlineKind(piece.outline);
+  if (byBox) return contains(rectanglePath(centredBox(piece.placement)), own, tolerance);
   const { path, reach } = outlineOf(piece, tools);
-  // Those along an outline by the band they stand in: what lies within their ring stays in reach.
-  const band = piece.outline.kind === 'running' ? piece.outline.size / 3 : 0;
-  return contains(path, own, tolerance + reach + band);
+  return contains(path, own, tolerance + reach + (band?.(piece.outline) ?? 0));
 }

@@ -1,12 +1,24 @@
-/** Which picture files a piece is made of. By itself, so that those who only list files need know nothing of finishes. */
+/**
+ * Which picture files a piece is made of: whatever kind it is, a file is named by a field `asset`. By itself, so that those
+ * who only list files need know no kinds.
+ */
 import type { Piece } from '@/core/piece/piece';
 
-/** SHA-256 of each: its material's, and its mats'. */
+/** SHA-256 of each: its material's, and those of what was done to it. */
 export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'>): string[] => [
-  ...('asset' in material ? [material.asset] : []),
-  ...(material.kind === 'photos' ? material.photos.map(({ asset }) => asset) : []),
+  ...namedIn(material),
   ...finishAssets(finish),
 ];
 
-export const finishAssets = ({ mats = [] }: Piece['finish']): string[] =>
-  mats.flatMap(({ material }) => (material.kind === 'paper' ? material.asset : []));
+export const finishAssets = (finish: Piece['finish']): string[] => namedIn(finish);
+
+function namedIn(of: unknown): string[] {
+  if (of === null || typeof of !== 'object') return [];
+  // Long lists are numbers.
+  if (Array.isArray(of)) return typeof of[0] === 'object' ? of.flatMap(namedIn) : [];
+  const found: string[] = [];
+  for (const [key, value] of Object.entries(of))
+    if (key === 'asset' && typeof value === 'string') found.push(value);
+    else if (typeof value === 'object') found.push(...namedIn(value));
+  return found;
+}

@@ -3,7 +3,7 @@ import { wantedSize } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { rewritten, writeWords } from '@/core/project/edits/make';
-import { textsOf } from '@/core/project/needs';
+import { textsOf, writtenOn } from '@/core/project/needs';
 import type { Project } from '@/core/project/model';
 import { MOST_LETTERS } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -82,13 +82,9 @@ export function replaceWords(project: Project, wish: Wish, by: string, typesette
         );
       }
       edits.push(
-        changePieces('', surfaceId, [piece.id], ({ outline, material }) => {
-          if (outline.kind === 'running') {
-            outline.text = changed(outline.text);
-            outline.between = changed(outline.between);
-          }
-          if (material.kind === 'words') material.text = changed(material.text);
-        }),
+        changePieces('', surfaceId, [piece.id], (draft) =>
+          writtenOn(draft as Piece).forEach(({ text, set }) => set?.(changed(text))),
+        ),
       );
       return edits;
     }),

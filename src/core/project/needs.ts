@@ -1,4 +1,7 @@
 /** Which fonts and languages a project's words need beyond those that are always open. */
+import type { Written } from '@/core/piece/answers';
+import { materialKind } from '@/core/piece/material';
+import { outlineKind } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import type { Divide } from '@/core/text/breaks';
@@ -19,35 +22,33 @@ export type ReadFont = (name: string) => Promise<Uint8Array>;
 
 const known = new WeakMap<Piece, Needs>();
 
-/** Everything a piece has written on it. */
-export const textsOf = ({ outline, material }: Pick<Piece, 'outline' | 'material'>): string[] => [
-  ...(outline.kind === 'glyphs' ? [outline.text] : []),
-  ...(outline.kind === 'running' ? [outline.text, outline.between] : []),
-  ...(material.kind === 'words' ? [material.text] : []),
+/** Everything a piece has written on it, and how. */
+export const writtenOn = ({ outline, material }: Pick<Piece, 'outline' | 'material'>): Written[] => [
+  ...(outlineKind(outline).written?.(outline) ?? []),
+  ...(materialKind(material).written?.(material) ?? []),
 ];
 
+export const textsOf = (piece: Pick<Piece, 'outline' | 'material'>): string[] =>
+  writtenOn(piece).map(({ text }) => text);
+
 /** Every way in which something is lettered on a piece. */
-const letteringsOf = ({ outline, material }: Piece): FamilyFace[] => [
-  ...('family' in outline ? [outline] : []),
-  ...('family' in material ? [material] : []),
-  ...(outline.kind === 'glyphs' ? (outline.spans ?? []).map((span) => lettersIn(outline, span)) : []),
-];
+const letteringsOf = (piece: Piece): FamilyFace[] =>
+  writtenOn(piece).flatMap(({ letters }) => [
+    letters,
+    ...(letters.spans ?? []).map((span) => lettersIn(letters, span)),
+  ]);
 
 /** Whether anything on a piece is written in a family. */
 export const isLetteredIn = (piece: Piece, family: string): boolean =>
   letteringsOf(piece).some((one) => one.family === family);
 
 /** Characters on a piece that the families they are written in do not have. */
-export const lackingOf = ({ outline, material }: Piece, typesetter: Typesetter): Lacking[] => [
-  ...(outline.kind === 'glyphs' ? lackingIn(outline.text, outline, typesetter) : []),
-  ...(outline.kind === 'running' ? lackingIn(outline.text + outline.between, outline, typesetter) : []),
-  ...(material.kind === 'words' ? lackingIn(material.text, material, typesetter) : []),
-];
+export const lackingOf = (piece: Piece, typesetter: Typesetter): Lacking[] =>
+  writtenOn(piece).flatMap(({ text, letters }) => lackingIn(text, letters, typesetter));
 
 function needsOfPiece(piece: Piece): Needs {
   const before = known.get(piece);
   if (before) return before;
-  const { outline } = piece;
   const needs: Needs = {
     fonts: [
       ...letteringsOf(piece).flatMap((wanted) =>
@@ -55,7 +56,7 @@ function needsOfPiece(piece: Piece): Needs {
       ),
       ...textsOf(piece).flatMap(fallbacksFor),
     ],
-    languages: outline.kind === 'glyphs' && outline.hyphens ? [outline.hyphens] : [],
+    languages: writtenOn(piece).flatMap(({ language }) => language ?? []),
   };
   known.set(piece, needs);
   return needs;

@@ -84,6 +84,9 @@ export const lettersIn = (
 
 export const SMALLEST_LETTERS = 4;
 export const LARGEST_LETTERS = 2000;
+/** A letter size made larger or smaller, within its limits. */
+export const scaledLetters = (size: number, scale: number): number =>
+  Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, size * scale));
 export const LEAST_LEADING = 0.5;
 export const MOST_LEADING = 4;
 export const LEAST_TRACKING = -0.2;

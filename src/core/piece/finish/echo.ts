@@ -1,9 +1,11 @@
 /** Echoes: copies of a piece's outline behind it, each moved by an exact distance, in an ink of its own. */
-import { number, object, string } from 'yup';
+import { array, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { translation } from '@/core/geometry/matrix';
 import { transformPath, type Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
+import { inkSlot } from '@/core/piece/answers';
+import type { FinishKind } from '@/core/piece/finish/kind';
 
 export interface Echo {
   /** How far it lies from the piece, in the piece's own frame: right and down, points. */
@@ -23,7 +25,7 @@ export const SOFTEST_ECHO = 72;
 export const WIDEST_ECHO_LINE = 72;
 
 const away = number().min(-FARTHEST_ECHO).max(FARTHEST_ECHO).required();
-export const echoSchema = object({
+const echoSchema = object({
   x: away,
   y: away,
   colour: string().matches(HEX_COLOUR).required(),
@@ -57,10 +59,18 @@ export const echoMarks = (echoes: readonly Echo[], path: Path): Mark[] =>
 
 const within = (value: number, most: number) => Math.max(-most, Math.min(most, value));
 
-export const scaledEcho = (echo: Echo, scale: number): Echo => ({
+const scaledEcho = (echo: Echo, scale: number): Echo => ({
   ...echo,
   x: within(echo.x * scale, FARTHEST_ECHO),
   y: within(echo.y * scale, FARTHEST_ECHO),
   blur: within(echo.blur * scale, SOFTEST_ECHO),
   line: within(echo.line * scale, WIDEST_ECHO_LINE),
 });
+
+export const echoes: FinishKind<Echo[]> = {
+  schema: array(echoSchema.required()).min(1).max(MOST_ECHOES),
+  inks: (list) => list.flatMap((echo) => inkSlot('echo', echo, 'colour')),
+  under: (list, { path }) => echoMarks(list, path),
+  scaled: (list, scale) => list.map((echo) => scaledEcho(echo, scale)),
+  says: ({ length }) => (length === 1 ? 'echo' : `${length} echoes`),
+};

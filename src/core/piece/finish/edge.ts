@@ -4,6 +4,7 @@ import type { Point } from '@/core/geometry/matrix';
 import { noise } from '@/core/geometry/noise';
 import { common, pathOfRings, polygons, signedArea } from '@/core/geometry/offset';
 import { pathBounds, type Path } from '@/core/geometry/path';
+import type { FinishKind } from '@/core/piece/finish/kind';
 import { EDGE_SIDES, onRun, openRun, runsOf, type EdgeSide, type Run } from '@/core/piece/finish/runs';
 import { PROFILES, type EdgeKind, type Profile } from '@/core/piece/finish/profiles';
 
@@ -23,7 +24,7 @@ export const SMALLEST_EDGE = 2;
 export const LARGEST_EDGE = 432;
 export const WIDEST_CORE = 72;
 
-export const edgeSchema = object({
+const edgeSchema = object({
   kind: string().oneOf(Object.keys(PROFILES)).required(),
   size: number().min(SMALLEST_EDGE).max(LARGEST_EDGE).required(),
   sides: array(
@@ -190,3 +191,13 @@ function torn(run: Run, { size, seed, core }: Edge, start: number, total: number
   }
   return [outer, inner];
 }
+
+export const edge: FinishKind<Edge> = {
+  schema: edgeSchema.default(undefined).optional(),
+  work: edged,
+  scaled: (value, scale) => ({
+    ...value,
+    size: Math.min(LARGEST_EDGE, Math.max(SMALLEST_EDGE, value.size * scale)),
+    core: Math.min(WIDEST_CORE, value.core * scale),
+  }),
+};

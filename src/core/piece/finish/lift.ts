@@ -7,6 +7,7 @@ import type { Mark, ShadowMark } from '@/core/picture/picture';
 import { bentAt, CURL_KINDS, type Curl } from '@/core/treatment/curl';
 import { curlValues } from '@/core/treatment/kinds/curled';
 import type { Toward } from '@/core/treatment/treatment';
+import type { FinishKind } from '@/core/piece/finish/kind';
 import { SHADOW_INK, type PageLight } from '@/core/piece/finish/light';
 
 export const lightSchema = object({
@@ -35,7 +36,7 @@ export const NEW_CURL: Curl = { kind: 'corners', corners: [false, false, true, f
 /** What materials measure, millimetres (common practice, no source). */
 export const LIFTS = { ink: 0, paper: 0.1, photo: 0.25, cardstock: 0.3, chipboard: 1.5, button: 3 } as const;
 
-export const liftSchema = object({
+const liftSchema = object({
   height: number().min(0).max(HIGHEST_LIFT).required(),
   shadow: boolean().required(),
   curl: object({
@@ -156,3 +157,14 @@ function bentPath(path: Path, move: (p: Point) => Point): Path {
     ),
   );
 }
+
+export const lift: FinishKind<Lift> = {
+  schema: liftSchema.required(),
+  shows: ({ shadow, height, curl }) => (shadow && height > 0) || curl !== undefined,
+  under: (value, { light, path, reach, toPage }) => liftMarks(value, light, path, reach, toPage),
+  over: (value, { toward, path }) => curlMarks(value, toward, path),
+  says: ({ height }) =>
+    height === 0
+      ? 'flat'
+      : (Object.entries(LIFTS).find(([, known]) => known === height)?.[0] ?? `lift ${height} mm`),
+};

@@ -1,10 +1,14 @@
 /** Mats: papers that lie beneath a piece and stand out round it, each its own width; they follow any outline, its holes too. */
-import { boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
 import { rotation } from '@/core/geometry/matrix';
 import { CORNERS, grown, type Corners } from '@/core/geometry/offset';
 import { pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { outset } from '@/core/geometry/box';
-import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
+import type { Mark } from '@/core/picture/picture';
+import { inkSlot } from '@/core/piece/answers';
+import type { FinishKind } from '@/core/piece/finish/kind';
+import { HIGHEST_LIFT, liftMarks } from '@/core/piece/finish/lift';
+import { materialKind } from '@/core/piece/material';
 import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import { paper, type PaperMaterial } from '@/core/piece/material/paper';
 import { byKind } from '@/core/schema/choice';
@@ -33,7 +37,7 @@ export const NEW_MAT: Mat = {
   turn: 0,
 };
 
-export const matSchema: ObjectSchema<AnyObject> = object({
+const matSchema = object({
   material: byKind({ ink: ink.schema, paper: paper.schema }, 'material'),
   width: number().min(0).max(WIDEST_MAT).required(),
   lift: number().min(0).max(HIGHEST_LIFT).required(),
@@ -57,3 +61,26 @@ export function matPaths(mats: readonly Mat[], path: Path): Path[] {
   }
   return shapes;
 }
+
+export const mats: FinishKind<Mat[]> = {
+  schema: array(matSchema.required()).min(1).max(MOST_MATS),
+  inks: (list) =>
+    list.flatMap(({ material }, at) =>
+      material.kind === 'ink' ? inkSlot('mat', material, 'colour', at) : [],
+    ),
+  // The page light's shadow falls from each sheet on the next.
+  under: (list, { mats: shapes, light, shadow, toPage, tools }) =>
+    list
+      .map(({ material, lift }, i): Mark[] => {
+        const path = shapes[i]!;
+        const { width, height } = pathBounds(path);
+        return [
+          ...liftMarks({ height: lift, shadow }, light, path, 0, toPage),
+          ...materialKind(material).fill(material, { size: { width, height }, path, ...tools }),
+        ];
+      })
+      .reverse()
+      .flat(),
+  scaled: (list, scale) => list.map((mat) => ({ ...mat, width: Math.min(WIDEST_MAT, mat.width * scale) })),
+  says: ({ length }) => (length === 1 ? 'mat' : `${length} mats`),
+};

@@ -1,7 +1,8 @@
 /** Shadows of one's own beside the page light's: laid by hand, as far and as soft as wanted. */
-import { number, object, string } from 'yup';
+import { array, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { apply, invert, type Matrix } from '@/core/geometry/matrix';
+import type { FinishKind } from '@/core/piece/finish/kind';
 import { SHADOW_INK } from '@/core/piece/finish/light';
 import type { Path } from '@/core/geometry/path';
 import type { ShadowMark } from '@/core/picture/picture';
@@ -23,7 +24,7 @@ export const SOFTEST_SHADOW = 72;
 export const NEW_SHADOW: OwnShadow = { x: 7, y: 10, blur: 5, strength: 0.4, colour: SHADOW_INK };
 
 const away = number().min(-FARTHEST_SHADOW).max(FARTHEST_SHADOW).required();
-export const ownShadowSchema = object({
+const ownShadowSchema = object({
   x: away,
   y: away,
   blur: number().min(0).max(SOFTEST_SHADOW).required(),
@@ -31,7 +32,7 @@ export const ownShadowSchema = object({
   colour: string().matches(HEX_COLOUR).required(),
 }).noUnknown();
 
-export const ownShadowMark = (shadow: OwnShadow, path: Path, grow: number, toPage: Matrix): ShadowMark => {
+const ownShadowMark = (shadow: OwnShadow, path: Path, grow: number, toPage: Matrix): ShadowMark => {
   const [a, b, c, d] = toPage;
   return {
     mark: 'shadow',
@@ -42,4 +43,22 @@ export const ownShadowMark = (shadow: OwnShadow, path: Path, grow: number, toPag
     colour: shadow.colour,
     opacity: shadow.strength,
   };
+};
+
+const within = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
+
+export const shadows: FinishKind<OwnShadow[]> = {
+  schema: array(ownShadowSchema.required()).min(1).max(MOST_SHADOWS),
+  // What was laid by hand is thrown by the whole stack.
+  under: (list, { path, mats, reach, toPage }) => {
+    const lowest = mats.at(-1);
+    return list.map((shadow) => ownShadowMark(shadow, lowest ?? path, lowest ? 0 : reach, toPage));
+  },
+  scaled: (list, scale) =>
+    list.map((shadow) => ({
+      ...shadow,
+      x: within(shadow.x * scale, FARTHEST_SHADOW),
+      y: within(shadow.y * scale, FARTHEST_SHADOW),
+      blur: Math.min(SOFTEST_SHADOW, shadow.blur * scale),
+    })),
 };

@@ -6,7 +6,10 @@ import type { Point } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { Mark, StrokeSide } from '@/core/picture/picture';
 import { EDGE_SIDES, onRun, runsOf, type Run } from '@/core/piece/finish/runs';
+import { inkSlot } from '@/core/piece/answers';
+import type { FinishKind } from '@/core/piece/finish/kind';
 import { SHADOW_INK } from '@/core/piece/finish/light';
+import { formatLength } from '@/core/units/lengths';
 import type { Toward } from '@/core/treatment/treatment';
 
 export interface Stroke {
@@ -37,7 +40,7 @@ export const SHORTEST_STITCH = 1;
 export const NEW_DASHES: Broken = { into: 'dashes', length: 9, gap: 6, from: 0 };
 export const NEW_STITCHES: Broken = { into: 'stitches', length: 9, gap: 4.5, from: 6 };
 
-export const strokeSchema = object({
+const strokeSchema = object({
   colour: string().matches(HEX_COLOUR).required(),
   width: number().moreThan(0).max(WIDEST_STROKE).required(),
   side: string()
@@ -63,7 +66,7 @@ export const strokeReach = (stroke: Stroke | null): number =>
       : stroke.width;
 
 /** The stroke for a piece that became larger or smaller with all that is on it. */
-export const scaledStroke = (stroke: Stroke, scale: number): Stroke => ({
+const scaledStroke = (stroke: Stroke, scale: number): Stroke => ({
   ...stroke,
   width: Math.min(WIDEST_STROKE, stroke.width * scale),
   ...(stroke.broken && {
@@ -77,8 +80,7 @@ export const scaledStroke = (stroke: Stroke, scale: number): Stroke => ({
 });
 
 /** `toward` is where the light comes from, in the piece’s own frame; `strength` how much a shadow takes away. */
-export function strokeMarks(stroke: Stroke | null, path: Path, toward: Toward, strength: number): Mark[] {
-  if (!stroke) return [];
+export function strokeMarks(stroke: Stroke, path: Path, toward: Toward, strength: number): Mark[] {
   const { broken, ...line } = stroke;
   if (!broken) return [{ mark: 'stroke', path, ...line }];
   return broken.into === 'dashes'
@@ -223,3 +225,11 @@ function plies({ run, from, to }: Piecewise, half: number, way: 1 | -1): Point[]
     ];
   });
 }
+
+export const stroke: FinishKind<Stroke> = {
+  schema: strokeSchema.nullable().defined(),
+  inks: (value) => inkSlot('stroke', value, 'colour'),
+  over: (value, { path, toward, light }) => strokeMarks(value, path, toward, light.strength),
+  scaled: scaledStroke,
+  says: ({ width }, unit) => `stroke ${formatLength(width, unit, true)}`,
+};

@@ -1,9 +1,9 @@
 /** What the face of a piece was treated with, one over the other, all lit by the page light. */
-import { number, object, string } from 'yup';
+import { array, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { apply, invert, linear, type Matrix } from '@/core/geometry/matrix';
-import type { Path } from '@/core/geometry/path';
-import type { TreatmentMark } from '@/core/picture/picture';
+import { inkSlot } from '@/core/piece/answers';
+import type { FinishKind } from '@/core/piece/finish/kind';
 import type { PageLight } from '@/core/piece/finish/light';
 import { byKind } from '@/core/schema/choice';
 import { TREATMENT_NAMES, treatmentKind, type TreatmentName } from '@/core/treatment/kinds';
@@ -12,7 +12,7 @@ import type { Toward } from '@/core/treatment/treatment';
 
 export const MOST_TREATMENTS = 4;
 
-export const treatmentSchema = byKind(
+const treatmentSchema = byKind(
   Object.fromEntries(
     TREATMENT_NAMES.map((name) => [
       name,
@@ -44,16 +44,8 @@ export function lightFrom(light: PageLight, toPage: Matrix): Toward {
   return { x: (own.x / long) * Math.cos(up), y: (own.y / long) * Math.cos(up), z: Math.sin(up) };
 }
 
-export const treatmentMarks = (
-  treatments: readonly Treatment[],
-  light: PageLight,
-  path: Path,
-  toPage: Matrix,
-): TreatmentMark[] =>
-  treatments.map((treatment) => ({ mark: 'treatment', path, treatment, light: lightFrom(light, toPage) }));
-
 /** For a piece that became larger or smaller with all that is on it: lengths go along, within their limits. */
-export const scaledTreatment = (treatment: Treatment, scale: number): Treatment => ({
+const scaledTreatment = (treatment: Treatment, scale: number): Treatment => ({
   ...treatment,
   values: Object.fromEntries(
     treatmentKind(treatment.kind).settings.map(({ id, unit, least, most, first }) => {
@@ -62,3 +54,11 @@ export const scaledTreatment = (treatment: Treatment, scale: number): Treatment 
     }),
   ),
 });
+
+export const treatments: FinishKind<Treatment[]> = {
+  schema: array(treatmentSchema).min(1).max(MOST_TREATMENTS),
+  inks: (list) => list.flatMap((treatment) => inkSlot('treatment', treatment, 'colour')),
+  over: (list, { face, toward }) =>
+    list.map((treatment) => ({ mark: 'treatment', path: face, treatment, light: toward })),
+  scaled: (list, scale) => list.map((treatment) => scaledTreatment(treatment, scale)),
+};

@@ -7,8 +7,9 @@ import { centredBox } from '@/core/geometry/box';
 import { compose, scaling, translation } from '@/core/geometry/matrix';
 import { rectanglePath } from '@/core/geometry/path';
 import { uprightSize } from '@/core/picture/asset';
+import { inkSlot } from '@/core/piece/answers';
 import type { MaterialKind } from '@/core/piece/material/kind';
-import { MISSING, SHA256 } from '@/core/piece/material/picture';
+import { dyeSlots, MISSING, SHA256 } from '@/core/piece/material/picture';
 
 export interface ArtMaterial {
   kind: 'art';
@@ -32,6 +33,12 @@ export const art: MaterialKind<ArtMaterial> = {
     dyes: dyesSchema,
     fills: fillsSchema,
   }).noUnknown(),
+  inks: (material) => [
+    ...inkSlot('stamp', material, 'ink'),
+    ...dyeSlots(material.dyes),
+    ...(material.fills ?? []).flatMap((fill) => inkSlot('colouring', fill, 'ink')),
+  ],
+  says: ({ ink }) => (ink ? `Stamped in ${ink}` : undefined),
   fill: ({ asset: sha, ink, dyes, fills }, { size, path, soft, words, asset: find }) => {
     const asset = find(sha);
     if (!asset) return [{ mark: 'fill', path, colour: MISSING, words }];

@@ -4,6 +4,7 @@ import { HEX_COLOUR } from '@/core/color/hex';
 import { alongRun, stepsOfRun } from '@/core/color/runs';
 import type { Size } from '@/core/geometry/box';
 import type { Blended } from '@/core/picture/picture';
+import { inkSlots } from '@/core/piece/answers';
 import type { MaterialKind } from '@/core/piece/material/kind';
 
 export interface GradientMaterial {
@@ -41,6 +42,9 @@ export const gradient: MaterialKind<GradientMaterial> = {
     turn: number().min(-180).max(180).required(),
     round: boolean().oneOf([true]),
   }).noUnknown(),
+  flat: ({ colours }) => alongRun(colours, 0.5),
+  inks: ({ colours }) => inkSlots('face', colours),
+  says: ({ colours }) => `${colours.length} inks`,
   fill: (material, { path, words, size }) => [
     {
       mark: 'fill',

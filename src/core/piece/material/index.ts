@@ -1,15 +1,15 @@
 /** The kinds of material. Adding one is adding a file and a line in each list here. */
-import { alongRun } from '@/core/color/runs';
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { art, type ArtMaterial } from '@/core/piece/material/art';
 import { gradient, type GradientMaterial } from '@/core/piece/material/gradient';
 import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import type { MaterialKind } from '@/core/piece/material/kind';
-import { paper, paperScale, type PaperMaterial } from '@/core/piece/material/paper';
-import { photo, photoScale, type PhotoMaterial } from '@/core/piece/material/photo';
+import { paper, type PaperMaterial } from '@/core/piece/material/paper';
+import { photo, type PhotoMaterial } from '@/core/piece/material/photo';
 import { photos, type PhotosMaterial } from '@/core/piece/material/photos';
-import { scaledWords, words, type WordsMaterial } from '@/core/piece/material/words';
+import { words, type WordsMaterial } from '@/core/piece/material/words';
+import type { Unit } from '@/core/units/lengths';
 
 export type Material =
   | InkMaterial
@@ -39,16 +39,28 @@ export const isPicture = (material: Material): material is PictureMaterial => 'w
 
 /** Materials that are inks and nothing else. */
 export const isInk = (material: Material): material is InkMaterial | GradientMaterial =>
-  material.kind === 'ink' || material.kind === 'gradient';
+  materialKind(material).flat !== undefined;
 
 /** The one colour that stands for inks: itself, or the middle of a run. */
 export const colourOf = (material: InkMaterial | GradientMaterial): string =>
-  material.kind === 'ink' ? material.colour : alongRun(material.colours, 0.5);
+  materialKind(material).flat!(material);
 
-/** The material for a piece that became larger or smaller with all that is on it. */
-export const scaledMaterial = (material: Material, scale: number): Material =>
-  material.kind === 'words' ? scaledWords(material, scale) : material;
+/** The colour of a material that is of one all over. */
+export const evenColour = (material: Material): string | undefined => {
+  const { even, flat } = materialKind(material);
+  return even && flat!(material);
+};
 
 /** Points a pixel of the picture takes behind the cut, before its window's zoom. */
 export const pictureScale = (material: PictureMaterial, asset: Asset, box: Size): number =>
-  (material.kind === 'photo' ? photoScale : paperScale)(asset, box, material.window);
+  materialKind(material).behind!(material, box, () => [])[0]!.scale(asset);
+
+/** The material for a piece that became larger or smaller with all that is on it. */
+export const scaledMaterial = (material: Material, scale: number): Material =>
+  materialKind(material).scaled?.(material, scale) ?? material;
+
+/** What it is, in words for a person; nothing where a picture's own name says it better. */
+export const materialSays = (material: Material, unit: Unit): string | undefined => {
+  const { says, name } = materialKind(material);
+  return says?.(material, unit) ?? ('asset' in material ? undefined : name);
+};

@@ -1,6 +1,7 @@
 /** A flat colour: stamped, printed or written. */
 import { object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
+import { inkSlot } from '@/core/piece/answers';
 import type { MaterialKind } from '@/core/piece/material/kind';
 
 export interface InkMaterial {
@@ -16,5 +17,9 @@ export const ink: MaterialKind<InkMaterial> = {
     kind: string().oneOf(['ink']).required(),
     colour: string().matches(HEX_COLOUR).required(),
   }).noUnknown(),
+  flat: ({ colour }) => colour,
+  even: true,
+  inks: (material) => inkSlot('face', material, 'colour'),
+  says: ({ colour }) => `Ink ${colour}`,
   fill: ({ colour }, { path, words }) => [{ mark: 'fill', path, colour, words }],
 };

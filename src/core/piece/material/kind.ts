@@ -1,8 +1,10 @@
 import type { ObjectSchema, AnyObject } from 'yup';
-import type { Size } from '@/core/geometry/box';
+import type { Box, Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import type { Mark } from '@/core/picture/picture';
+import type { Answers } from '@/core/piece/answers';
+import type { Window } from '@/core/piece/material/window';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 /** What a material needs to know to fill an outline. */
@@ -18,12 +20,33 @@ export interface Cut {
   asset(sha: string): Asset | undefined;
 }
 
-/** All there is to know about a kind of material. */
-export interface MaterialKind<M extends { kind: string }> {
+/** A picture that lies behind a cut, or a part of it. */
+export interface Behind {
+  /** SHA-256 of its file. */
+  asset: string;
+  window: Window;
+  /** Where it shows, in the piece's own frame. */
+  box: Box;
+  /** Points a pixel of the picture takes before its window's zoom. */
+  scale(asset: Asset): number;
+}
+
+/**
+ * All there is to know about a kind of material. Picture files are named by a field `asset`, of the material or of what it
+ * lists: that is how they are found, kept and packed (`piece/assets.ts`).
+ */
+export interface MaterialKind<M extends { kind: string }> extends Answers<M> {
   kind: M['kind'];
   /** What a person calls it. */
   name: string;
   schema: ObjectSchema<AnyObject>;
   /** The material, cut; what shows beneath it, where it covers nothing, comes first. */
   fill(material: M, cut: Cut): readonly Mark[];
+  /** The one colour that stands for it, of a material that is nothing but ink. */
+  flat?(material: M): string;
+  /** It is of that colour all over. */
+  even?: true;
+  /** Where pictures lie behind the cut and are slid: which, and the material with another window in one of `parts` places. */
+  behind?(material: M, box: Size, letters: () => readonly Path[]): Behind[];
+  showing?(material: M, part: number, window: Window, parts: number): M;
 }

@@ -33,6 +33,25 @@ export const photos: MaterialKind<PhotosMaterial> = {
       .max(MOST_LETTER_PHOTOS)
       .required(),
   }).noUnknown(),
+  behind: ({ photos: list }, _, letters) =>
+    letters().map((letter, i) => {
+      const { asset, window } = list[i % list.length]!;
+      const box = pathBounds(letter);
+      return { asset, window, box, scale: (known) => photoScale(known, box, window) };
+    }),
+  // Letters that shared a photo then each have their own, up to as many as a piece may name; of more, those that share it
+  // change together.
+  showing: (material, part, window, parts) => {
+    const { length } = material.photos;
+    const many = parts > MOST_LETTER_PHOTOS ? length : Math.max(parts, length);
+    return {
+      ...material,
+      photos: Array.from({ length: many }, (_, i) => {
+        const photo = material.photos[i % length]!;
+        return { ...photo, window: { ...(i === part % many ? window : photo.window) } };
+      }),
+    };
+  },
   fill: ({ photos: list }, { path, words, typesetter, asset: find }) => {
     return letterPaths(path, words, typesetter).map((letter, i): Mark => {
       const { asset: sha, window } = list[i % list.length]!;

@@ -1,7 +1,8 @@
 /** What photo and paper have in common: a picture file behind the cut, seen through a window. */
 import { number, object, string } from 'yup';
-import type { Size } from '@/core/geometry/box';
+import { centredBox, type Size } from '@/core/geometry/box';
 import { uprightSize, type Asset } from '@/core/picture/asset';
+import { inkSlot, type InkSlot } from '@/core/piece/answers';
 import type { MaterialKind } from '@/core/piece/material/kind';
 import { dyesSchema, isSeen, type Dye } from '@/core/dye/dye';
 import { compose, scaling } from '@/core/geometry/matrix';
@@ -30,6 +31,12 @@ const toneSchema = object({
   strength: number().min(0).max(1).required(),
 }).noUnknown();
 
+/** The inks a picture is dyed in. */
+export const dyeSlots = (dyes: readonly Dye[] = []): InkSlot[] =>
+  dyes.flatMap(({ change, where }) =>
+    change.how === 'ink' ? inkSlot(where ? 'part' : 'dye', change, 'ink') : [],
+  );
+
 /** Bare grey card, where the picture file is missing. */
 export const MISSING = '#c9c5bf';
 
@@ -48,6 +55,11 @@ export const pictureKind = <K extends string>(
     tone: toneSchema.default(undefined).optional(),
     dyes: dyesSchema,
   }).noUnknown(),
+  inks: ({ dyes }) => dyeSlots(dyes),
+  behind: ({ asset, window }, box) => [
+    { asset, window, box: centredBox(box), scale: (known) => scale(known, box, window) },
+  ],
+  showing: (material, _, window) => ({ ...material, window }),
   fill: ({ asset: sha, window, tone, dyes }, { size, path, words, asset: find }) => {
     const asset = find(sha);
     if (!asset) return [{ mark: 'fill', path, colour: MISSING, words }];

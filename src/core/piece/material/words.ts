@@ -5,11 +5,12 @@ import { boxOfPoints, corners, overlaps } from '@/core/geometry/box';
 import { apply, compose, invert, rotation, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
+import { inkSlot, inkSlots } from '@/core/piece/answers';
 import type { Cut, MaterialKind } from '@/core/piece/material/kind';
 import {
-  LARGEST_LETTERS,
   letteringFields,
   letteringOf,
+  scaledLetters,
   SMALLEST_LETTERS,
   type Lettering,
 } from '@/core/text/style';
@@ -62,6 +63,16 @@ export const words: MaterialKind<WordsMaterial> = {
     vary: number().min(0).max(MOST_VARIED).required(),
     seed: number().integer().min(0).max(1e9).required(),
   }).noUnknown(),
+  inks: (material) => [...inkSlots('words', material.inks), ...inkSlot('words', material, 'ground')],
+  written: (material) => [
+    { text: material.text, letters: material, set: (text) => void (material.text = text) },
+  ],
+  scaled: (material, scale) => ({
+    ...material,
+    size: scaledLetters(material.size, scale),
+    gapX: Math.max(LEAST_WORD_GAP, Math.min(MOST_WORD_GAP, material.gapX * scale)),
+    gapY: Math.max(LEAST_WORD_GAP, Math.min(MOST_WORD_GAP, material.gapY * scale)),
+  }),
   fill: (material, cut) => {
     const ground: Mark[] = material.ground ? [{ mark: 'fill', path: cut.path, colour: material.ground }] : [];
     return [...ground, ...wordMarks(material, cut)];
@@ -192,10 +203,3 @@ export const FIRST_WORDS: Omit<WordsMaterial, 'text' | 'family' | 'size'> = {
   vary: 0,
   seed: 1,
 };
-
-export const scaledWords = (material: WordsMaterial, scale: number): WordsMaterial => ({
-  ...material,
-  size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, material.size * scale)),
-  gapX: Math.max(LEAST_WORD_GAP, Math.min(MOST_WORD_GAP, material.gapX * scale)),
-  gapY: Math.max(LEAST_WORD_GAP, Math.min(MOST_WORD_GAP, material.gapY * scale)),
-});

@@ -3,11 +3,13 @@ import { boolean, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import { joinedPath, joinedSchema, type Joined } from '@/core/piece/outline/joined';
+import { inkSlot } from '@/core/piece/answers';
 import type { MadeCut, OutlineKind } from '@/core/piece/outline/kind';
 import {
   LARGEST_LETTERS,
   letteringOf,
   MOST_LETTERS,
+  scaledLetters,
   SMALLEST_LETTERS,
   styleFields,
   type TextStyle,
@@ -39,6 +41,15 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
     joined: joinedSchema.default(undefined).optional(),
     style: string().min(1).max(80),
   }).noUnknown(),
+  byBox: true,
+  inks: ({ spans = [] }) => spans.flatMap((span) => inkSlot('letters', span, 'ink')),
+  // Its box follows what is written in it: writeWords (edits/make.ts) changes both.
+  written: (outline) => [{ text: outline.text, letters: outline, language: outline.hyphens }],
+  scaled: (outline, scale) => ({
+    ...outline,
+    size: scaledLetters(outline.size, scale),
+    ...(outline.columns && { columns: { ...outline.columns, gap: outline.columns.gap * scale } }),
+  }),
   cut: (outline, size, typesetter) => {
     const { runs } = setGlyphs(outline, size, typesetter);
     const [x, y] = [-size.width / 2, -size.height / 2];

@@ -4,10 +4,10 @@ import { glyphs, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { OutlineKind } from '@/core/piece/outline/kind';
 import { own, type OwnOutline } from '@/core/piece/outline/own';
 import { path, type PathOutline } from '@/core/piece/outline/path';
-import { punch, scaledSettings, type PunchOutline } from '@/core/piece/outline/punch';
+import { punch, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
 import { running, type RunningOutline } from '@/core/piece/outline/running';
-import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/text/style';
+import type { Unit } from '@/core/units/lengths';
 
 export type Outline =
   | RectangleOutline
@@ -35,27 +35,11 @@ export const outlineKind = (outline: Outline): OutlineKind<Outline> =>
 export const isWritten = (outline: Outline): outline is GlyphsOutline | RunningOutline => 'text' in outline;
 
 /** The outline for a piece that became larger or smaller with all that is on it: what it measures in real units goes along. */
-export function scaledOutline(outline: Outline, scale: number): Outline {
-  switch (outline.kind) {
-    case 'rectangle':
-      return { ...outline, radius: outline.radius * scale };
-    case 'glyphs':
-      return {
-        ...outline,
-        size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale)),
-        ...(outline.columns && { columns: { ...outline.columns, gap: outline.columns.gap * scale } }),
-      };
-    case 'running':
-      return {
-        ...outline,
-        base: scaledOutline(outline.base, scale) as RunningOutline['base'],
-        size: Math.min(LARGEST_LETTERS, Math.max(SMALLEST_LETTERS, outline.size * scale)),
-        gap: outline.gap * scale,
-        ...(outline.line && { line: { ...outline.line, width: Math.min(72, outline.line.width * scale) } }),
-      };
-    case 'punch':
-      return { ...outline, settings: scaledSettings(outline, scale) };
-    default:
-      return outline;
-  }
-}
+export const scaledOutline = (outline: Outline, scale: number): Outline =>
+  outlineKind(outline).scaled?.(outline, scale) ?? outline;
+
+/** What it is, in words for a person. */
+export const outlineSays = (outline: Outline, unit: Unit): string => {
+  const { says, name } = outlineKind(outline);
+  return says?.(outline, unit) ?? name;
+};

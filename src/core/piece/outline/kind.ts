@@ -2,6 +2,7 @@ import type { AnyObject, ObjectSchema } from 'yup';
 import type { Box, Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
+import type { Answers } from '@/core/piece/answers';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 /** A cut made: the outline in the piece's own frame, with the glyphs it is made of if it is words. */
@@ -29,10 +30,14 @@ export interface InkedLetters {
 }
 
 /** All there is to know about a kind of outline. */
-export interface OutlineKind<O extends { kind: string }> {
+export interface OutlineKind<O extends { kind: string }> extends Answers<O> {
   kind: O['kind'];
   name: string;
   schema: ObjectSchema<AnyObject>;
   /** The outline for a box of this size (points), its centre at the origin. */
   cut(outline: O, size: Size, typesetter: Typesetter): MadeCut;
+  /** A hand takes hold of its box, and its box is the room it takes: nobody should have to hit a hairline. */
+  byBox?: true;
+  /** How far beside its outline a hand still takes hold of it, points. */
+  band?(outline: O): number;
 }

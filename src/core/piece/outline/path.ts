@@ -40,6 +40,7 @@ export const path: OutlineKind<PathOutline> = {
     name: string().max(80).required(),
     frame: object({ x: far, y: far, width: side, height: side }).noUnknown().default(undefined).optional(),
   }).noUnknown(),
+  says: ({ name }) => name,
   cut: ({ data, frame }, size) => {
     const drawn = parsePath(data);
     return { path: stretched(drawn, frame ?? pathBounds(drawn), size) };

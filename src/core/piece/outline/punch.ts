@@ -26,6 +26,8 @@ export const punch: OutlineKind<PunchOutline> = {
       .noUnknown()
       .required(),
   }).noUnknown(),
+  says: ({ punch }) => punchOf(punch).name,
+  scaled: (outline, scale) => ({ ...outline, settings: scaledSettings(outline, scale) }),
   cut: ({ punch: id, settings }, size) => ({ path: punched(id, settings, size) }),
 };
 
@@ -37,7 +39,7 @@ function punched(id: string, settings: Values, size: Size): Path {
 }
 
 /** Settings that are lengths, grown with the piece. */
-export function scaledSettings({ punch: id, settings }: PunchOutline, scale: number): Values {
+function scaledSettings({ punch: id, settings }: PunchOutline, scale: number): Values {
   const { settings: known } = punchOf(id);
   return Object.fromEntries(
     Object.entries(settings).map(([key, value]) => {

@@ -5,6 +5,7 @@ import type { Size } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
 import { pathBounds, type Path } from '@/core/geometry/path';
 import { onRun, openRun, type Run } from '@/core/piece/finish/runs';
+import { inkSlot } from '@/core/piece/answers';
 import { along, type Letter, type Start } from '@/core/piece/outline/along';
 import { ellipse, type EllipseOutline } from '@/core/piece/outline/ellipse';
 import type { OutlineKind } from '@/core/piece/outline/kind';
@@ -13,7 +14,13 @@ import { punch, type PunchOutline } from '@/core/piece/outline/punch';
 import { rectangle, type RectangleOutline } from '@/core/piece/outline/rectangle';
 import { CORNERS, largestRing, SIDES, wayAlong, type Way } from '@/core/piece/outline/way';
 import { byKind } from '@/core/schema/choice';
-import { letteringFields, letteringOf, SMALLEST_LETTERS, type Lettering } from '@/core/text/style';
+import {
+  letteringFields,
+  letteringOf,
+  scaledLetters,
+  SMALLEST_LETTERS,
+  type Lettering,
+} from '@/core/text/style';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
 /** Outlines words can run along. */
@@ -69,6 +76,20 @@ export const running: OutlineKind<RunningOutline> = {
       .default(undefined)
       .optional(),
   }).noUnknown(),
+  // By the band they stand in: what lies within their ring stays in reach.
+  band: ({ size }) => size / 3,
+  inks: ({ line }) => (line ? inkSlot('line', line, 'colour') : []),
+  written: (outline) => [
+    { text: outline.text, letters: outline, set: (text) => void (outline.text = text) },
+    { text: outline.between, letters: outline, set: (text) => void (outline.between = text) },
+  ],
+  scaled: (outline, scale) => ({
+    ...outline,
+    base: baseKind(outline.base).scaled?.(outline.base, scale) ?? outline.base,
+    size: scaledLetters(outline.size, scale),
+    gap: outline.gap * scale,
+    ...(outline.line && { line: { ...outline.line, width: Math.min(72, outline.line.width * scale) } }),
+  }),
   cut: (outline, size, typesetter) => {
     const { runs } = setRunning(outline, size, typesetter);
     const { line } = outline;
@@ -82,8 +103,9 @@ export const running: OutlineKind<RunningOutline> = {
   },
 };
 
+const baseKind = (base: Base) => BASES[base.kind] as unknown as OutlineKind<Base>;
 const basePath = (base: Base, size: Size, typesetter: Typesetter): Path =>
-  (BASES[base.kind] as unknown as OutlineKind<Base>).cut(base, size, typesetter).path;
+  baseKind(base).cut(base, size, typesetter).path;
 
 /** What came of it. */
 export interface SetRunning {

@@ -8,8 +8,9 @@ import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
 import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { LIFTS } from '@/core/piece/finish/lift';
-import { punchOf } from '@/core/piece/outline/punches';
+import { finishSays } from '@/core/piece/finish';
+import { materialSays } from '@/core/piece/material';
+import { outlineSays } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { renamePiece } from '@/core/project/edits/make';
 import { familyName } from '@/core/text/families';
@@ -94,23 +95,11 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
         }
       : {}),
     Material: {
-      summary: many
-        ? 'several'
-        : piece.material.kind === 'ink'
-          ? `Ink ${piece.material.colour}`
-          : piece.material.kind === 'gradient'
-            ? `${piece.material.colours.length} inks`
-            : piece.material.kind === 'art' && piece.material.ink
-              ? `Stamped in ${piece.material.ink}`
-              : piece.material.kind === 'words'
-                ? 'Words over and over'
-                : piece.material.kind === 'photos'
-                  ? 'A photo for each letter'
-                  : (asset?.name ?? 'missing'),
+      summary: many ? 'several' : (materialSays(piece.material, unit) ?? asset?.name ?? 'missing'),
       controls: <MaterialControls pieces={pieces} asset={asset} unit={unit} />,
     },
     Cut: {
-      summary: many ? 'several' : cutInWords(piece, unit),
+      summary: many ? 'several' : outlineSays(piece.outline, unit),
       controls: <CutControls pieces={pieces} unit={unit} />,
     },
     Finish: {
@@ -240,34 +229,8 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
   );
 }
 
-function cutInWords({ outline }: Piece, unit: Unit): string {
-  switch (outline.kind) {
-    case 'rectangle':
-      return outline.radius ? `Rectangle, corners ${formatLength(outline.radius, unit, true)}` : 'Rectangle';
-    case 'ellipse':
-      return 'Ellipse';
-    case 'path':
-      return outline.name;
-    case 'punch':
-      return punchOf(outline.punch).name;
-    case 'glyphs':
-      return 'Words';
-    case 'running':
-      return 'Words along an outline';
-    case 'own':
-      return 'Its own edge';
-  }
-}
-
 function finishInWords({ finish }: Piece, unit: Unit): string {
-  const named = Object.entries(LIFTS).find(([, height]) => height === finish.lift.height)?.[0];
-  const parts = [finish.lift.height === 0 ? 'flat' : (named ?? `lift ${finish.lift.height} mm`)];
-  if (finish.stroke) parts.push(`stroke ${formatLength(finish.stroke.width, unit, true)}`);
-  const many = (count: number | undefined, one: string, more: string) => {
-    if (count) parts.push(count === 1 ? one : `${count} ${more}`);
-  };
-  many(finish.mats?.length, 'mat', 'mats');
-  many(finish.echoes?.length, 'echo', 'echoes');
+  const parts = finishSays(finish, unit);
   if (finish.opacity < 1) parts.push(`${Math.round(finish.opacity * 100)} %`);
   return parts.join(', ');
 }

@@ -6,7 +6,8 @@ import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
 import { IconArrowsExchange, IconPhoto } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
-import { slotsOf, type Part, type UsedInk } from '@/core/inks/used';
+import { slotsOf, type UsedInk } from '@/core/inks/used';
+import type { InkPart } from '@/core/piece/answers';
 import { recolour } from '@/core/project/edits/inks';
 import { FromPhoto } from '@/features/table/inks/FromPhoto';
 import { InkPopover, Swatch } from '@/features/table/inks/InkField';
@@ -15,7 +16,7 @@ import { inksIn, useInkSets, usePageInks } from '@/features/table/inks/useInks';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/sheets/SideSheet';
 
-const PARTS: Record<Part, string> = {
+const PARTS: Record<InkPart, string> = {
   face: 'on',
   stamp: 'stamped',
   dye: 'all of',
