@@ -3,6 +3,7 @@ import { boxOfPoints, centredBox, corners, type Box } from '@/core/geometry/box'
 import { apply, type Point } from '@/core/geometry/matrix';
 import { flatten } from '@/core/geometry/path';
 import { outlineOf, type DrawingTools } from '@/core/page/outlines';
+import { outlineKind } from '@/core/piece/outline';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 
@@ -19,10 +20,9 @@ export function silhouettes(pile: readonly Piece[], tools: DrawingTools): Silhou
     .map((piece) => {
       const map = placementMatrix(piece.placement);
       // Words are taken by their box, as everywhere.
-      const own =
-        piece.outline.kind === 'glyphs'
-          ? [corners(centredBox(piece.placement))]
-          : flatten(outlineOf(piece, tools).path);
+      const own = outlineKind(piece.outline).byBox
+        ? [corners(centredBox(piece.placement))]
+        : flatten(outlineOf(piece, tools).path);
       const rings = own.map((ring) => ring.map((point) => apply(map, point)));
       return { id: piece.id, rings, box: boxOfPoints(rings.flat()) };
     });

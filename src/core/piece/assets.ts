@@ -12,7 +12,8 @@ export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'
 
 export const finishAssets = (finish: Piece['finish']): string[] => namedIn(finish);
 
-function namedIn(of: unknown): string[] {
+/** The files anything names. */
+export function namedIn(of: unknown): string[] {
   if (of === null || typeof of !== 'object') return [];
   // Long lists are numbers.
   if (Array.isArray(of)) return typeof of[0] === 'object' ? of.flatMap(namedIn) : [];

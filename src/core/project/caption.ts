@@ -1,6 +1,7 @@
 /** Who and when: a small caption from what is known of a page's photos, laid where nothing else lies. */
 import { overlaps, outset, type Box, type Size } from '@/core/geometry/box';
-import { isPicture } from '@/core/piece/material';
+import { namedIn } from '@/core/piece/assets';
+import { materialKind } from '@/core/piece/material';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { wantedSize } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
@@ -21,11 +22,9 @@ export interface WhoWhen {
 /** What the notes and dates of a page's photos say, most often named people first. */
 export function whoAndWhen(project: Project, surface: Surface): WhoWhen {
   const shas = new Set(
-    surface.pile.flatMap(({ material, placement }) => {
-      if (placement.hidden) return [];
-      if (material.kind === 'photos') return material.photos.map(({ asset }) => asset);
-      return isPicture(material) && material.kind === 'photo' ? [material.asset] : [];
-    }),
+    surface.pile
+      .filter(({ placement, material }) => !placement.hidden && materialKind(material).photos)
+      .flatMap(({ material }) => namedIn(material)),
   );
   const assets = [...shas].flatMap((sha) => project.assets[sha] ?? []);
   const counts = new Map<string, number>();

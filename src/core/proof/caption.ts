@@ -1,11 +1,12 @@
 /** A page with photos that does not say who and when. */
+import { materialKind } from '@/core/piece/material';
 import { unsaid, whoAndWhen } from '@/core/project/caption';
 import type { Check, Looked } from '@/core/proof/check';
 
 export const CAPTION: Check = {
   id: 'caption',
   look(page) {
-    const photos = page.seen.some(({ material }) => material.kind === 'photo' || material.kind === 'photos');
+    const photos = page.seen.some(({ material }) => materialKind(material).photos);
     const says = photos ? saysOf(page) : null;
     return says ? [{ piece: null, name: 'Who and when', warns: false, says, cure: 'caption' }] : [];
   },

@@ -2,6 +2,7 @@
 import type { Size } from '@/core/geometry/box';
 import type { DrawingTools } from '@/core/page/outlines';
 import { shownOn } from '@/core/page/shown';
+import { materialKind } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import type { Surface } from '@/core/project/model';
 import { on, type Check } from '@/core/proof/check';
@@ -35,10 +36,7 @@ export function sharpnessOf(piece: Piece, tools: DrawingTools): Sharpness | null
   };
 }
 
-/** Papers are texture: one that grew a little to reach over the bleed is not worth a word. */
-const PAPER_PPI = 200;
-
-/** Every photo that prints below 300 ppi, and every paper below 200, softest first. */
+/** Every picture that prints below 300 ppi, or below what is enough for its kind, softest first. */
 export const belowPrint = ({ pile }: Surface, tools: DrawingTools): Sharpness[] =>
   pile
     .filter((piece) => !piece.placement.hidden)
@@ -47,7 +45,7 @@ export const belowPrint = ({ pile }: Surface, tools: DrawingTools): Sharpness[] 
       (found): found is Sharpness =>
         found !== null &&
         found.verdict !== 'sharp' &&
-        (found.piece.material.kind !== 'paper' || found.ppi < PAPER_PPI),
+        found.ppi < (materialKind(found.piece.material).enough ?? Infinity),
     )
     .sort((a, b) => a.ppi - b.ppi);
 

@@ -1,40 +1,17 @@
-/**
- * What is done to a cut piece. Adding something is adding a file, its field here, and a line in the list: its order is the
- * order in which what lies beneath the material, and what lies over it, is drawn.
- */
+/** A finish as a whole: its schema, what is drawn of it, how it grows, what it answers. */
 import { number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import type { Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { BLENDS, type Blend } from '@/core/picture/blend';
 import type { Mark } from '@/core/picture/picture';
 import type { InkSlot } from '@/core/piece/answers';
-import { echoes, type Echo } from '@/core/piece/finish/echo';
-import { edge, type Edge } from '@/core/piece/finish/edge';
 import type { Finished, FinishKind } from '@/core/piece/finish/kind';
-import { lift, type Lift } from '@/core/piece/finish/lift';
+import { FINISHES, type Done } from '@/core/piece/finish/list';
 import type { PageLight } from '@/core/piece/finish/light';
-import { matPaths, mats, type Mat } from '@/core/piece/finish/mats';
-import { shadows, type OwnShadow } from '@/core/piece/finish/shadow';
-import { stroke, strokeReach, type Stroke } from '@/core/piece/finish/stroke';
-import { lightFrom, treatments } from '@/core/piece/finish/treatments';
-import type { Treatment } from '@/core/treatment/paint';
+import { matPaths } from '@/core/piece/finish/mats';
+import { strokeReach } from '@/core/piece/finish/stroke';
+import { lightFrom } from '@/core/piece/finish/treatments';
 import type { Unit } from '@/core/units/lengths';
-
-/** What each kind does; what may be absent was not done. */
-export interface Done {
-  lift: Lift;
-  stroke: Stroke | null;
-  /** How its edge is worked; plainly cut without. */
-  edge?: Edge;
-  /** Papers beneath it, the nearest first. */
-  mats?: Mat[];
-  /** More shadows beside the page light's. */
-  shadows?: OwnShadow[];
-  /** Copies of its outline behind it, the nearest first. */
-  echoes?: Echo[];
-  /** What its face was treated with, the lowest first. */
-  treatments?: Treatment[];
-}
 
 export interface Finish extends Done {
   /** 0 to 1, of the whole piece with its stroke and shadow. */
@@ -42,16 +19,6 @@ export interface Finish extends Done {
   /** How its colours meet what lies beneath; they cover without. */
   blend?: Blend;
 }
-
-export const FINISHES: { [K in keyof Done]-?: FinishKind<NonNullable<Done[K]>> } = {
-  edge,
-  shadows,
-  mats,
-  echoes,
-  treatments,
-  stroke,
-  lift,
-};
 
 type Field = keyof Done;
 const FIELDS = Object.keys(FINISHES) as Field[];

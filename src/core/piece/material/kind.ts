@@ -46,6 +46,10 @@ export interface MaterialKind<M extends { kind: string }> extends Answers<M> {
   flat?(material: M): string;
   /** It is of that colour all over. */
   even?: true;
+  /** Its pictures are photos: a caption says who is on them, and when it was. */
+  photos?: true;
+  /** Pixels per inch from which its pictures print well, where that is less than for a photo. */
+  enough?: number;
   /** Where pictures lie behind the cut and are slid: which, and the material with another window in one of `parts` places. */
   behind?(material: M, box: Size, letters: () => readonly Path[]): Behind[];
   showing?(material: M, part: number, window: Window, parts: number): M;

@@ -7,7 +7,8 @@ import { coverScale, type Window } from '@/core/piece/material/window';
 export type PaperMaterial = PictureBehind<'paper'>;
 
 /** Points a paper's pixel takes before zoom: its true size, unless it must grow to cover the cut. */
-export const paperScale = (asset: Asset, box: Size, window: Window): number =>
+const paperScale = (asset: Asset, box: Size, window: Window): number =>
   Math.max(72 / asset.ppi, coverScale(uprightSize(asset), box, window.turn));
 
-export const paper = pictureKind('paper', 'Paper', paperScale);
+/** Papers are texture: one that grew a little to reach over the bleed is not worth a word. */
+export const paper = pictureKind('paper', 'Paper', paperScale, { enough: 200 });

@@ -10,4 +10,4 @@ export type PhotoMaterial = PictureBehind<'photo'>;
 export const photoScale = (asset: Asset, box: Size, window: Window): number =>
   coverScale(uprightSize(asset), box, window.turn);
 
-export const photo = pictureKind('photo', 'Photo', photoScale);
+export const photo = pictureKind('photo', 'Photo', photoScale, { photos: true });

@@ -22,6 +22,7 @@ export const MOST_LETTER_PHOTOS = 60;
 export const photos: MaterialKind<PhotosMaterial> = {
   kind: 'photos',
   name: 'A photo for each letter',
+  photos: true,
   schema: object({
     kind: string().oneOf(['photos']).required(),
     photos: array(

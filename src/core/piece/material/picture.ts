@@ -45,9 +45,11 @@ export const pictureKind = <K extends string>(
   kind: K,
   name: string,
   scale: (asset: Asset, box: Size, window: Window) => number,
+  more: Pick<MaterialKind<PictureBehind<K>>, 'photos' | 'enough'>,
 ): MaterialKind<PictureBehind<K>> => ({
   kind,
   name,
+  ...more,
   schema: object({
     kind: string().oneOf([kind]).required(),
     asset: string().matches(SHA256).required(),

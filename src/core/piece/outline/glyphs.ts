@@ -42,6 +42,7 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
     style: string().min(1).max(80),
   }).noUnknown(),
   byBox: true,
+  over: (outline, size, typesetter) => ({ count: wordsOver(outline, size, typesetter), of: 'word' }),
   inks: ({ spans = [] }) => spans.flatMap((span) => inkSlot('letters', span, 'ink')),
   // Its box follows what is written in it: writeWords (edits/make.ts) changes both.
   written: (outline) => [{ text: outline.text, letters: outline, language: outline.hyphens }],

@@ -36,6 +36,8 @@ export interface OutlineKind<O extends { kind: string }> extends Answers<O> {
   schema: ObjectSchema<AnyObject>;
   /** The outline for a box of this size (points), its centre at the origin. */
   cut(outline: O, size: Size, typesetter: Typesetter): MadeCut;
+  /** How much of what is written in it does not fit, and what is counted. */
+  over?(outline: O, size: Size, typesetter: Typesetter): { count: number; of: 'word' | 'letter' };
   /** A hand takes hold of its box, and its box is the room it takes: nobody should have to hit a hairline. */
   byBox?: true;
   /** How far beside its outline a hand still takes hold of it, points. */

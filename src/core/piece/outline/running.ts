@@ -76,6 +76,10 @@ export const running: OutlineKind<RunningOutline> = {
       .default(undefined)
       .optional(),
   }).noUnknown(),
+  over: (outline, size, typesetter) => ({
+    count: outline.repeat ? 0 : setRunning(outline, size, typesetter).over,
+    of: 'letter',
+  }),
   // By the band they stand in: what lies within their ring stays in reach.
   band: ({ size }) => size / 3,
   inks: ({ line }) => (line ? inkSlot('line', line, 'colour') : []),

@@ -3,6 +3,7 @@ import { formatHex, toOklch } from '@/core/color/spaces';
 import { alongRun } from '@/core/color/runs';
 import { MOST_DYES, type Dye } from '@/core/dye/dye';
 import { inkSlots } from '@/core/inks/used';
+import { isInk } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, type Edit } from '@/core/project/edits/edit';
 import { isDyeable } from '@/core/project/edits/dyes';
@@ -25,9 +26,9 @@ function withDye(piece: Piece, dye: Dye): void {
 
 /** Gives a piece an ink: its face's, its stamp's, or a dye over its picture. */
 function inkPiece(piece: Piece, colour: string): void {
-  const { material } = piece;
-  if (material.kind === 'ink' || material.kind === 'gradient') piece.material = { kind: 'ink', colour };
-  else if (material.kind === 'art' && material.ink) material.ink = colour;
+  const stamp = inkSlots(piece).find(({ part }) => part === 'stamp');
+  if (isInk(piece.material)) piece.material = { kind: 'ink', colour };
+  else if (stamp) stamp.set(colour);
   else
     withDye(piece, {
       id: RUN,

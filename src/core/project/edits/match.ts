@@ -2,7 +2,8 @@
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import { dyesOf, isDyeable } from '@/core/project/edits/dyes';
 import { setTone } from '@/core/project/edits/tone';
-import { colourOf, isInk, isPicture } from '@/core/piece/material';
+import { inkSlots } from '@/core/inks/used';
+import { colourOf, evenColour, isInk, isPicture } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 
 /** What can be taken over, in words, by key. */
@@ -23,8 +24,10 @@ export const MATCHES = {
 export type Match = keyof typeof MATCHES;
 
 /** The ink a piece shows: of an inked outline, or of a stamp. */
-const inkOf = ({ material }: Piece): string | undefined =>
-  isInk(material) ? colourOf(material) : material.kind === 'art' ? material.ink : undefined;
+const inkOf = (piece: Piece): string | undefined =>
+  isInk(piece.material) ? colourOf(piece.material) : stampOf(piece)?.colour;
+
+const stampOf = (piece: Piece) => inkSlots(piece).find(({ part }) => part === 'stamp');
 
 /** What this piece has that others could take over. */
 export const matchesOf = (piece: Piece): Match[] =>
@@ -92,8 +95,8 @@ export const matchPieces = (
           break;
         case 'ink': {
           const ink = inkOf(from);
-          if (ink && material.kind === 'ink') material.colour = ink;
-          if (ink && material.kind === 'art' && material.ink) material.ink = ink;
+          if (ink && evenColour(material)) draft.material = { kind: 'ink', colour: ink };
+          else if (ink) stampOf(draft as Piece)?.set(ink);
           break;
         }
       }

@@ -4,6 +4,7 @@ import { apply, invert, linear, type Point } from '@/core/geometry/matrix';
 import { toolsFor } from '@/core/page/outlines';
 import { shownOn, type Shown } from '@/core/page/shown';
 import { uprightSize } from '@/core/picture/asset';
+import { materialKind } from '@/core/piece/material';
 import { closer, levelled, slid, type Window } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
@@ -12,7 +13,7 @@ import { slidePicture } from '@/core/project/edits/make';
 import { settledPieces, shownProject, type Session, type SessionStore } from '@/features/table/room/session';
 
 /** Whether there is a picture behind a piece's cut. */
-export const canSlide = ({ material }: Piece): boolean => 'window' in material || material.kind === 'photos';
+export const canSlide = ({ material }: Piece): boolean => materialKind(material).behind !== undefined;
 
 export const startSliding = (store: SessionStore, { id }: Piece): void =>
   store.getState().setMode({ kind: 'slide', id });
