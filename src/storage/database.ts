@@ -27,6 +27,20 @@ export interface ProjectRow {
   backedUp?: number;
   /** Names the room that writes it: what another room has opened since is not written over. */
   holder?: string;
+  /** The last edit of that room that is kept, counted from its first. */
+  nth?: number;
+}
+
+/** The last steps of a room that it may not have kept yet; see line.ts. */
+export interface LineRow {
+  project: string;
+  holder: string;
+  nth: number;
+  version: number;
+  /** Which step, counted from the project's first, its steps begin with; how many steps were done. */
+  from: number;
+  done: number;
+  steps: Step[];
 }
 
 /** By itself, so that projects can be listed without being read. */
@@ -88,6 +102,7 @@ class Database extends Dexie {
   declare projects: EntityTable<ProjectRow, 'id'>;
   declare snapshots: EntityTable<SnapshotRow, 'id'>;
   declare originals: EntityTable<OriginalRow, 'id'>;
+  declare lines: EntityTable<LineRow, 'project'>;
   declare journal: Table<JournalRow, [string, number]>;
   declare assets: EntityTable<AssetRow, 'sha'>;
   declare proxies: Table<ProxyRow, [string, ProxyLevel]>;
@@ -107,14 +122,15 @@ class Database extends Dexie {
       settings: 'key',
     });
     this.version(2).stores({ supplies: 'id, kit, asset.sha', kits: 'id' });
-    this.version(STORE_VERSION)
+    this.version(3)
       .stores({ projects: 'id, edited, *files', snapshots: 'id', originals: '++id, project' })
       .upgrade(apart);
+    this.version(STORE_VERSION).stores({ lines: 'project' });
   }
 }
 
 /** Raised whenever the tables change. */
-const STORE_VERSION = 3;
+const STORE_VERSION = 4;
 
 class NewerStore extends Error {
   override name = 'NewerStoreError';

@@ -41,9 +41,17 @@ export async function purge(now: number): Promise<void> {
 const throwOut = (ids: readonly string[]): Promise<void> =>
   database.transaction(
     'rw',
-    [database.projects, database.snapshots, database.journal, database.previews, database.originals],
+    [
+      database.projects,
+      database.snapshots,
+      database.journal,
+      database.lines,
+      database.previews,
+      database.originals,
+    ],
     async () => {
       for (const id of ids) {
+        await database.lines.delete(id);
         await database.projects.delete(id);
         await database.snapshots.delete(id);
         await database.previews.delete(id);

@@ -2,11 +2,12 @@
 import { Dexie } from 'dexie';
 import { applyPatches } from 'immer';
 import { number, object } from 'yup';
-import { goTo, startHistory, type History, type Step } from '@/core/project/history';
+import { firstDifference, goTo, startHistory, type History, type Step } from '@/core/project/history';
 import { checkProject, migrated, newerThanThis } from '@/core/project/file';
 import { FILE_VERSION, type Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { database, shasIn, type JournalRow, type ProjectRow } from '@/storage/database';
+import { continued } from '@/storage/line';
 import { addProject, filesOf, journalOf, rowOf } from '@/storage/shelf';
 import { Displaced, Gone, Newer } from '@/storage/trouble';
 
@@ -24,12 +25,19 @@ export type Opened = Result<History> & {
 
 /** Opens a project as it was left, with everything that can be undone. Nothing is written. */
 export async function openProject(id: string): Promise<Opened> {
-  const [row, snapshot, rows] = await database.transaction(
+  const [row, snapshot, rows, line] = await database.transaction(
     'r',
     database.projects,
     database.snapshots,
     database.journal,
-    () => Promise.all([database.projects.get(id), database.snapshots.get(id), journalOf(id).toArray()]),
+    database.lines,
+    () =>
+      Promise.all([
+        database.projects.get(id),
+        database.snapshots.get(id),
+        journalOf(id).toArray(),
+        database.lines.get(id),
+      ]),
   );
   if (!row) return fail('This project is not here: it may have been deleted, or made in another browser.');
   if (row.deleted) return { ...fail(`“${row.title}” was deleted. It can be put back.`), deleted: true };
@@ -48,11 +56,13 @@ export async function openProject(id: string): Promise<Opened> {
     : current
       ? asLeft(row, snapshot.project, rows)
       : replayed(row, snapshot.project, rows);
+  const more = written.history && continued(written.history, row, line);
+  if (more) Object.assign(written, { history: more, project: more.project });
   const read = checkProject(written.project, FILE_VERSION);
   if (!read.ok) return read;
   const mended = [...(written.told ?? []), ...(read.mended ?? [])];
   if (written.history && same(read.value, written.history.project))
-    return ok({ ...written.history, project: written.history.project });
+    return { ...ok(written.history), ...(more ? { fresh: true } : {}) };
   return {
     ...ok({ ...startHistory(read.value), forgotten: counted ? row.done : 0 }),
     fresh: true,
@@ -163,15 +173,17 @@ export async function claimProject(
           });
       },
     );
-  await database.transaction('rw', database.projects, async () => {
-    if (!(await database.projects.update(id, { holder })))
+  // At once: what the last holder noted counts only while it is the holder.
+  await database.transaction('rw', database.projects, database.snapshots, database.journal, async () => {
+    if (!(await database.projects.update(id, { holder, nth: 0 })))
       if (!(await database.projects.get(id))) throw new Gone();
+    if (opened.fresh) await keep(null, opened.value, now, holder);
   });
-  if (opened.fresh) await keep(null, opened.value, now, holder);
 }
 
 /**
- * Writes down what changed between two moments of one history, in one transaction; all of it for a `before` of null.
+ * Writes down what changed between two moments of one history, in one transaction; all of it for a `before` of null. It is
+ * the `nth` edit of the room that holds the project.
  * Throws `Gone`, `Displaced` or `Newer`, and writes nothing then.
  */
 export async function keep(
@@ -179,6 +191,7 @@ export async function keep(
   after: History,
   now: number,
   holder?: string,
+  nth = 0,
 ): Promise<void> {
   const { project } = after;
   const firstNew = firstDifference(before, after);
@@ -195,7 +208,7 @@ export async function keep(
       row.snapshotAt < after.forgotten ||
       Math.abs(done - row.snapshotAt) > SNAPSHOT_EVERY;
     const files = filesNamed(project, after.steps);
-    const next = { ...row, ...rowOf(project, done, now), ...(holder ? { holder } : {}) };
+    const next = { ...row, ...rowOf(project, done, now), ...(holder ? { holder, nth } : {}) };
     // All at once: each answer that is waited for waits for its turn with whatever else the table does. What goes lies apart
     // from what is put.
     await Promise.all([
@@ -238,16 +251,6 @@ function filesNamed(project: Project, steps: readonly Step[]): string[] {
 
 const sameList = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((one, i) => one === b[i]);
-
-/** The first step (counted from the project's first) that the two histories do not share. */
-function firstDifference(before: History | null, after: History): number {
-  if (!before) return after.forgotten;
-  const stepAt = (history: History, index: number): Step | undefined =>
-    history.steps[index - history.forgotten];
-  let index = Math.max(before.forgotten, after.forgotten);
-  while (stepAt(before, index) && stepAt(before, index) === stepAt(after, index)) index++;
-  return index;
-}
 
 /** A copy of a project under a new id and title, without its history. */
 export async function duplicateProject(id: string, newId: string, now: number): Promise<Result<Project>> {

@@ -14,6 +14,7 @@ import { database } from '@/storage/database';
 import { storeAsset } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
 import { assetPath, LIMITS, packProject, unpackProject } from '@/storage/project-file';
+import { noteLine } from '@/storage/line';
 import { claimProject, duplicateProject, keep, openProject } from '@/storage/projects';
 import { deleteProject, purge, undeleteProject } from '@/storage/deleted';
 import { addProject, listProjects } from '@/storage/shelf';
@@ -66,6 +67,65 @@ describe('keeping', () => {
       { numRuns: 40 },
     );
   }, 60_000);
+
+  test('what was noted in the moment it was done comes back, though it was never kept; what is older than what was kept does not', async () => {
+    await fc.assert(
+      fc
+        .asyncProperty(
+          fc.array(fc.record({ title: fc.boolean(), note: fc.boolean(), keep: fc.boolean() }), {
+            minLength: 1,
+            maxLength: 60,
+          }),
+          async (does) => {
+            await addProject(project(), 0);
+            const first = await openProject('sample');
+            if (!first.ok) throw new Error(first.message);
+            await claimProject({ ...first, ok: true }, 'me', 1);
+            let [kept, history, sure] = [first.value, first.value, first.value];
+            for (const [i, { title, note, keep: keeps }] of does.entries()) {
+              history = title || !history.done ? later(history, `t${i}`) : goTo(history, history.done - 1);
+              if (note) {
+                noteLine(kept, history, 'me', i + 1);
+                sure = history;
+              }
+              if (keeps) {
+                await keep(kept, history, i, 'me', i + 1);
+                sure = kept = history;
+              }
+            }
+            const again = await openProject('sample');
+            if (!again.ok) throw new Error(again.message);
+            expect(again.value).toEqual(sure);
+            // Whoever opens it next has it whole, whatever lies in the line.
+            await claimProject({ ...again, ok: true }, 'another', 2);
+            expect(await opened()).toEqual(sure);
+          },
+        )
+        .beforeEach(async () => {
+          await Promise.all(database.tables.map((table) => table.clear()));
+        }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('a line of another room, or one that cannot be read, costs nothing', async () => {
+    const start = startHistory(project());
+    await addProject(start.project, 0);
+    await claimProject({ ok: true, value: start }, 'me', 1);
+    await keep(start, later(start, 'Kept'), 2, 'me', 1);
+    for (const wrong of [
+      { holder: 'another' },
+      { steps: 'x' },
+      { from: 7 },
+      { done: -1 },
+      { version: 3 },
+      { steps: [{ patches: [{ op: 'replace', path: ['surfaces', 9, 'pile'], value: 1 }], inverse: [] }] },
+    ]) {
+      noteLine(start, later(start, 'Noted'), 'me', 5);
+      await database.lines.update('sample', wrong as object);
+      expect((await opened()).project.title).toBe('Kept');
+    }
+  });
 
   test('a long evening is not replayed from its first step', async () => {
     await work(Array.from({ length: 130 }, () => 2));

@@ -163,3 +163,13 @@ export function goTo(history: History, done: number): History {
 
 export const undo = (history: History): History => goTo(history, history.done - 1);
 export const redo = (history: History): History => goTo(history, history.done + 1);
+
+/** The first step (counted from the project's first) that the two histories do not share. */
+export function firstDifference(before: History | null, after: History): number {
+  if (!before) return after.forgotten;
+  const stepAt = (history: History, index: number): Step | undefined =>
+    history.steps[index - history.forgotten];
+  let index = Math.max(before.forgotten, after.forgotten);
+  while (stepAt(before, index) && stepAt(before, index) === stepAt(after, index)) index++;
+  return index;
+}

@@ -3,6 +3,7 @@ import { liveQuery } from 'dexie';
 import type { History } from '@/core/project/history';
 import type { Typesetter } from '@/core/text/typesetter';
 import { database } from '@/storage/database';
+import { noteLine } from '@/storage/line';
 import { keep } from '@/storage/projects';
 import { giveUp, setAside } from '@/storage/reserve';
 import { undeleteProject } from '@/storage/deleted';
@@ -12,7 +13,7 @@ import { paintPageInTurns } from '@/features/table/room/paintPage';
 import type { PictureShelf } from '@/features/table/room/pictures';
 import type { SessionStore } from '@/features/table/room/session';
 
-/** An edit after a rest: the screen comes first, and then nothing else that may take the page's time. */
+/** An edit after a rest: it is noted at once (storage/line.ts), and the screen comes before it is kept. */
 const AT_ONCE = 20;
 /** Between writes while one edit follows another. */
 const KEEP_EVERY = 100;
@@ -41,6 +42,8 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
   let writing: Promise<void> = Promise.resolve();
   let stopped = false;
   let written = 0;
+  let edits = 0;
+  let noted = 0;
   const leaving = new AbortController();
   const underway = new Set<Promise<unknown>>();
   const { id } = store.getState().history.project;
@@ -49,9 +52,10 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
 
   const writeOnce = async () => {
     const { history, readOnly, deleted } = store.getState();
+    const nth = edits;
     if (readOnly || history === keptHistory || deleted === 'gone') return;
     try {
-      await keep(keptHistory, history, Date.now(), holder);
+      await keep(keptHistory, history, Date.now(), holder, nth);
       keptHistory = history;
       store.getState().wasKept(history, Date.now());
       askToPersist();
@@ -91,6 +95,12 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
 
   const stopListening = store.subscribe((now, before) => {
     if (now.history === before.history) return;
+    edits++;
+    const since = performance.now() - Math.max(written, noted);
+    if (since > KEEP_EVERY && !now.readOnly) {
+      noted = performance.now();
+      noteLine(keptHistory, now.history, holder, edits);
+    }
     timer ??= setTimeout(() => void write(), Math.max(AT_ONCE, KEEP_EVERY - (performance.now() - written)));
     clearTimeout(previewTimer);
     previewTimer = setTimeout(() => void paintPreview(), PREVIEW_AFTER);
@@ -115,7 +125,7 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
       if (await hasProject(id)) await undeleteProject(id);
       else {
         const { history } = store.getState();
-        await keep(null, history, Date.now(), holder);
+        await keep(null, history, Date.now(), holder, edits);
         keptHistory = history;
         store.getState().wasKept(history, Date.now());
         await paintPreview();
