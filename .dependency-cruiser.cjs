@@ -55,10 +55,26 @@ module.exports = {
       comment: 'What a person does on the table is tested without one.',
       severity: 'error',
       from: {
-        path: '^src/features/table/(room/actions/|room/session/|commands/|stage/(hand|pinch|drags|guideDrags|knotDrags|view)\\.ts)',
-        pathNot: '\\.test\\.ts$',
+        path: '^src/features/table/(acts|session|tasks|stage/hand)/.*\\.ts$',
+        pathNot: '\\.test\\.ts$|/use[A-Z]',
       },
       to: { path: '^node_modules/(react|react-dom|@mui)/', reachable: true },
+    },
+    {
+      name: 'tasks-stay-apart',
+      comment: 'What two tasks of the table use lies in parts/ or acts/.',
+      severity: 'error',
+      from: { path: '^src/features/table/tasks/([^/]+)/' },
+      to: { path: '^src/features/table/tasks/[^/]+/', pathNot: '^src/features/table/tasks/$1/' },
+    },
+    {
+      name: 'parts-know-no-task',
+      severity: 'error',
+      from: { path: '^src/features/table/(parts|acts|session|keeping|stage/(hand|paint|marks))/' },
+      to: {
+        path: '^src/features/table/(tasks|about|workbox)/',
+        pathNot: '^src/features/table/tasks/(index|command)\\.ts$',
+      },
     },
     {
       name: 'not-to-tests',

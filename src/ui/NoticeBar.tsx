@@ -1,14 +1,9 @@
 'use client';
 
-import Alert, { type AlertColor } from '@mui/material/Alert';
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
-
-export interface Notice {
-  text: string;
-  tone?: AlertColor;
-  action?: { label: string; run: () => void };
-}
+import type { Notice } from '@/ui/notice';
 
 /** One notice at the foot of the screen. Errors and warnings stay until they are closed. */
 export function NoticeBar({ notice, onClose }: { notice: Notice; onClose: () => void }) {

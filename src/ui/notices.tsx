@@ -1,6 +1,7 @@
 'use client';
 /** Short messages at the foot of the screen: what happened, what was kept, what to do. */
-import type { Notice, NoticeBar } from '@/ui/NoticeBar';
+import type { Notice } from '@/ui/notice';
+import type { NoticeBar } from '@/ui/NoticeBar';
 import {
   createContext,
   useCallback,

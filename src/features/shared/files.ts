@@ -12,7 +12,7 @@ import { addProject } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
 import { bringIn } from '@/features/shared/bringIn';
 import { download, fileName } from '@/features/shared/download';
-import type { Notice } from '@/ui/NoticeBar';
+import type { Notice } from '@/ui/notice';
 
 /** A project that was opened from a file, and what of it was not as it was written. */
 export type OpenedProject = Result<Project> & { mended?: string[] };

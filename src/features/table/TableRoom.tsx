@@ -15,7 +15,7 @@ import { FAMILIES } from '@/core/text/families';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { About } from '@/features/table/about/About';
-import { Pile } from '@/features/table/pile/Pile';
+import { Pile } from '@/features/table/tasks/pile/Pile';
 import { COMPARTMENTS } from '@/core/project/model';
 import { RoomProvider, useRoom, useSession } from '@/features/table/room/context';
 import { RoomAlerts } from '@/features/table/room/RoomAlerts';
@@ -23,22 +23,22 @@ import { PageTabs } from '@/features/table/room/PageTabs';
 import { TopBar } from '@/features/table/room/TopBar';
 import { useClipboard } from '@/features/table/room/useClipboard';
 import { useKeys } from '@/features/table/room/useKeys';
-import { useRoomOpening } from '@/features/table/room/useRoomOpening';
+import { useRoomOpening } from '@/features/table/keeping/useRoomOpening';
 import { Stage, type StageProps } from '@/features/table/stage/Stage';
 import { CupboardSheet } from '@/features/table/room/CupboardSheet';
 import { useLaying } from '@/features/table/room/useLaying';
-import { Sheets } from '@/features/table/sheets/Sheets';
+import { Sheets } from '@/features/table/tasks/Sheets';
 import { useWorkbox } from '@/features/table/workbox/useWorkbox';
 import { Workbox, type WorkboxProps } from '@/features/table/workbox/Workbox';
 import { supplyById } from '@/storage/supplies';
 import { inWords } from '@/storage/trouble';
-import type { Notice } from '@/ui/NoticeBar';
+import type { Notice } from '@/ui/notice';
 import { useNotify } from '@/ui/notices';
 import { RoomBoundary } from '@/ui/RoomBoundary';
 import { fetched } from '@/ui/fetched';
 
 const MakeDialog = fetched('Make', () =>
-  import('@/features/table/make/MakeDialog').then((m) => m.MakeDialog),
+  import('@/features/table/tasks/making/MakeDialog').then((m) => m.MakeDialog),
 );
 
 const KeysDialog = fetched('Keys and how-to', () =>

@@ -16,11 +16,11 @@ import { renamePiece } from '@/core/project/edits/make';
 import { familyName } from '@/core/text/families';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
 import { AboutPage } from '@/features/table/about/AboutPage';
-import { KeepPieces } from '@/features/table/about/KeepButtons';
+import { KeepPieces } from '@/features/table/parts/KeepButtons';
 import { useSession } from '@/features/table/room/context';
-import type { Running } from '@/features/table/words/RunningControls';
-import type { Words } from '@/features/table/words/WordsControls';
-import { selectedPieces, shownProject } from '@/features/table/room/session';
+import type { Running } from '@/features/table/tasks/words/RunningControls';
+import type { Words } from '@/features/table/tasks/words/WordsControls';
+import { selectedPieces, shownProject } from '@/features/table/session';
 
 type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
 import { useHeldFocus } from '@/ui/useHeldFocus';
@@ -40,10 +40,10 @@ const PlaceControls = fetched('Place', () =>
   import('@/features/table/about/PlaceControls').then((m) => m.PlaceControls),
 );
 const WordsControls = fetched('Words', () =>
-  import('@/features/table/words/WordsControls').then((m) => m.WordsControls),
+  import('@/features/table/tasks/words/WordsControls').then((m) => m.WordsControls),
 );
 const RunningControls = fetched('Words', () =>
-  import('@/features/table/words/RunningControls').then((m) => m.RunningControls),
+  import('@/features/table/tasks/words/RunningControls').then((m) => m.RunningControls),
 );
 
 export const About = memo(function About() {

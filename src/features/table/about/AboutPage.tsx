@@ -14,9 +14,9 @@ import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatLength, PRINT_PPI } from '@/core/units/lengths';
 import { nameOfSize } from '@/core/units/sizes';
-import { KeepPage, KeepSketch } from '@/features/table/about/KeepButtons';
+import { KeepPage, KeepSketch } from '@/features/table/parts/KeepButtons';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { shownProject, shownSurface } from '@/features/table/room/session';
+import { shownProject, shownSurface } from '@/features/table/session';
 
 export function AboutPage() {
   const surface = useSession(shownSurface);

@@ -29,8 +29,8 @@ import { SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { fail, type Result } from '@/core/result';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
-import { measureWithin, readDegrees, FARTHEST } from '@/features/table/about/measures';
-import * as act from '@/features/table/room/actions';
+import { measureWithin, readDegrees, FARTHEST } from '@/features/table/parts/measures';
+import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 

@@ -9,8 +9,8 @@ import type { Surface } from '@/core/project/model';
 import { changeFinish } from '@/core/project/edits/make';
 import { useMemo, useState } from 'react';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { PagePicture } from '@/features/table/room/PagePicture';
-import { shownSurface } from '@/features/table/room/session';
+import { PagePicture } from '@/features/table/stage/paint/PagePicture';
+import { shownSurface } from '@/features/table/session';
 
 /** Pixels of a sample. */
 const SAMPLE = { width: 76, height: 52 };

@@ -19,16 +19,16 @@ import { changeOutline } from '@/core/project/edits/make';
 import { fail } from '@/core/result';
 import { formatLength, parseLength, type Unit } from '@/core/units/lengths';
 import { EdgeControls } from '@/features/table/about/EdgeControls';
-import { measureWithin, percentWithin, wholeWithin } from '@/features/table/about/measures';
+import { measureWithin, percentWithin, wholeWithin } from '@/features/table/parts/measures';
 import { PointControls } from '@/features/table/about/PointControls';
-import { punchDrawing } from '@/features/table/about/punchDrawing';
+import { punchDrawing } from '@/features/table/parts/punchDrawing';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 import { fetched } from '@/ui/fetched';
 
 const ICON = { width: 26, height: 26 };
 const JoinedControls = fetched('Joined letters', () =>
-  import('@/features/table/words/JoinedControls').then((m) => m.JoinedControls),
+  import('@/features/table/tasks/words/JoinedControls').then((m) => m.JoinedControls),
 );
 
 /** Cuts that need no letters never ask the typesetter. */

@@ -13,9 +13,9 @@ import { isInk, colourOf } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
-import { measureWithin } from '@/features/table/about/measures';
-import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
-import { InkField } from '@/features/table/inks/InkField';
+import { measureWithin } from '@/features/table/parts/measures';
+import { Layer, Stack, TakeAway } from '@/features/table/parts/Stack';
+import { InkField } from '@/features/table/parts/inks/InkField';
 import { useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 

@@ -29,7 +29,7 @@ import { outlineKind } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { measureWithin } from '@/features/table/about/measures';
+import { measureWithin } from '@/features/table/parts/measures';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 

@@ -6,8 +6,8 @@ import Switch from '@mui/material/Switch';
 import { alongRun } from '@/core/color/runs';
 import type { GradientMaterial } from '@/core/piece/material/gradient';
 import type { InkMaterial } from '@/core/piece/material/ink';
-import { InkField } from '@/features/table/inks/InkField';
-import { InkRun } from '@/features/table/inks/InkRun';
+import { InkField } from '@/features/table/parts/inks/InkField';
+import { InkRun } from '@/features/table/parts/inks/InkRun';
 import { RowSlider } from '@/ui/RowSlider';
 
 /** Where an ink runs to at first: some way to paper white. */

@@ -13,7 +13,7 @@ import {
   wearing,
 } from '@/core/project/edits/looks';
 import { newId } from '@/features/shared/ids';
-import { KeptField } from '@/features/table/about/KeptField';
+import { KeptField } from '@/features/table/parts/KeptField';
 import { useSession } from '@/features/table/room/context';
 
 export function LookField({ pieces }: { pieces: readonly Piece[] }) {

@@ -14,10 +14,10 @@ import { formatLength, type Unit } from '@/core/units/lengths';
 import type { Asset } from '@/core/picture/asset';
 import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
-import { PaperField } from '@/features/table/about/PaperField';
-import { InkField } from '@/features/table/inks/InkField';
-import { measureWithin, readDegrees } from '@/features/table/about/measures';
-import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
+import { PaperField } from '@/features/table/parts/PaperField';
+import { InkField } from '@/features/table/parts/inks/InkField';
+import { measureWithin, readDegrees } from '@/features/table/parts/measures';
+import { Layer, Stack, TakeAway } from '@/features/table/parts/Stack';
 import { useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 

@@ -26,21 +26,21 @@ import { together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { changeMaterial, slidePicture } from '@/core/project/edits/make';
 import type { Unit } from '@/core/units/lengths';
-import { SharpnessLine } from '@/features/table/about/SharpnessLine';
-import { PaperField } from '@/features/table/about/PaperField';
+import { SharpnessLine } from '@/features/table/parts/SharpnessLine';
+import { PaperField } from '@/features/table/parts/PaperField';
 import { InkControls } from '@/features/table/about/InkControls';
-import { InkField } from '@/features/table/inks/InkField';
+import { InkField } from '@/features/table/parts/inks/InkField';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { fetched } from '@/ui/fetched';
 
 const FillControls = fetched('This part of Material', () =>
-  import('@/features/table/words/FillControls').then((m) => m.FillControls),
+  import('@/features/table/tasks/words/FillControls').then((m) => m.FillControls),
 );
 const FillButtons = fetched('This part of Material', () =>
-  import('@/features/table/words/FillButtons').then((m) => m.FillButtons),
+  import('@/features/table/tasks/words/FillButtons').then((m) => m.FillButtons),
 );
 const PhotosBehind = fetched('This part of Material', () =>
-  import('@/features/table/words/FillButtons').then((m) => m.PhotosBehind),
+  import('@/features/table/tasks/words/FillButtons').then((m) => m.PhotosBehind),
 );
 
 /** What a paper becomes when it is made of an ink again. */

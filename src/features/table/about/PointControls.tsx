@@ -7,8 +7,8 @@ import { IconPolygon } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { Piece } from '@/core/piece/piece';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { FARTHEST, measureWithin } from '@/features/table/about/measures';
-import * as act from '@/features/table/room/actions';
+import { FARTHEST, measureWithin } from '@/features/table/parts/measures';
+import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 

@@ -13,8 +13,8 @@ import {
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { measureWithin } from '@/features/table/about/measures';
-import { Layer, Stack, TakeAway } from '@/features/table/about/Stack';
+import { measureWithin } from '@/features/table/parts/measures';
+import { Layer, Stack, TakeAway } from '@/features/table/parts/Stack';
 import { useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 

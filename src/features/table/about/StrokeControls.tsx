@@ -19,8 +19,8 @@ import {
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { InkField } from '@/features/table/inks/InkField';
-import { measureWithin } from '@/features/table/about/measures';
+import { InkField } from '@/features/table/parts/inks/InkField';
+import { measureWithin } from '@/features/table/parts/measures';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 

@@ -8,9 +8,9 @@ import { IconX } from '@tabler/icons-react';
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { uses } from '@/core/project/model';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { shownProject, shownSurface } from '@/features/table/room/session';
+import { shownProject, shownSurface } from '@/features/table/session';
 import type { useLaying } from '@/features/table/room/useLaying';
-import { writeCarried } from '@/features/table/workbox/carry';
+import { writeCarried } from '@/features/table/parts/carry';
 import { focusBack } from '@/features/table/stage/focus';
 import { fetched } from '@/ui/fetched';
 

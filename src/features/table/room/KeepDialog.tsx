@@ -12,7 +12,7 @@ import type { Kit } from '@/core/supplies/model';
 import { fail, type Result } from '@/core/result';
 import { isUnnamed, KitChoice, kitMeant, type IntoKit } from '@/features/shared/KitChoice';
 import { newId } from '@/features/shared/ids';
-import type { Kept } from '@/features/table/room/keepSupply';
+import type { Kept } from '@/features/table/acts/keepSupply';
 import { openCupboard } from '@/storage/supplies';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';

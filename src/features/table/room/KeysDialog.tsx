@@ -7,7 +7,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import { COMMANDS } from '@/features/table/commands';
+import { COMMANDS } from '@/features/table/tasks';
 
 const BY_HAND: readonly (readonly [string, string])[] = [
   ['Click again', 'The piece beneath: peek goes one deeper'],

@@ -7,8 +7,8 @@ import { IconDots, IconLock, IconPlus } from '@tabler/icons-react';
 import { memo, useMemo, useState, type MouseEvent, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { movePage } from '@/core/project/edits/page';
-import * as act from '@/features/table/room/actions';
-import { RULER } from '@/features/table/stage/view';
+import * as act from '@/features/table/acts';
+import { RULER } from '@/features/table/stage/hand/view';
 import { useRoom, useSession } from '@/features/table/room/context';
 
 export const PageTabs = memo(function PageTabs() {

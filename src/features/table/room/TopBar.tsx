@@ -25,11 +25,11 @@ import { useShallow } from 'zustand/react/shallow';
 import { retitle } from '@/core/project/edits/gather';
 import { redoLabel, undoLabel } from '@/core/project/history';
 import { formatSize } from '@/core/units/lengths';
-import * as act from '@/features/table/room/actions';
+import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { shownProject, shownSurface, type Show } from '@/features/table/room/session';
-import { knownScreen, TRUE_SIZE } from '@/features/table/room/screen';
-import { zoomed } from '@/features/table/stage/view';
+import { shownProject, shownSurface, type Show } from '@/features/table/session';
+import { knownScreen, TRUE_SIZE } from '@/features/table/session/screen';
+import { zoomed } from '@/features/table/stage/hand/view';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
 

@@ -2,9 +2,9 @@
 
 import { createContext, useContext, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import type { Session, SessionStore } from '@/features/table/room/session';
-import type { Keeper } from '@/features/table/room/keeper';
-import type { PictureShelf } from '@/features/table/room/pictures';
+import type { Session, SessionStore } from '@/features/table/session';
+import type { Keeper } from '@/features/table/keeping/keeper';
+import type { PictureShelf } from '@/features/table/keeping/pictures';
 
 interface Room {
   store: SessionStore;

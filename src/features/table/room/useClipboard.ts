@@ -1,5 +1,5 @@
 /** Copy, cut and paste through the system's clipboard: our pieces as pieces, for other programs as a picture, and theirs as ours. */
-import { aimed } from '@/features/table/room/aimed';
+import { aimed } from '@/features/table/acts/aimed';
 import { useEffect } from 'react';
 import { boxOfPoints, corners } from '@/core/geometry/box';
 import { compose, growth, scaling, translation } from '@/core/geometry/matrix';
@@ -7,10 +7,10 @@ import { drawPiece } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { drawPieces } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
-import * as act from '@/features/table/room/actions';
+import * as act from '@/features/table/acts';
 import { useRoom } from '@/features/table/room/context';
-import type { PictureShelf } from '@/features/table/room/pictures';
-import { selectedPieces, shownProject, shownSurface, type Session } from '@/features/table/room/session';
+import type { PictureShelf } from '@/features/table/keeping/pictures';
+import { selectedPieces, shownProject, shownSurface, type Session } from '@/features/table/session';
 import { newId } from '@/features/shared/ids';
 import { keepCopied, lastCopied } from '@/storage/copied';
 import { useNotify } from '@/ui/notices';

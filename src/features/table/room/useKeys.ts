@@ -1,10 +1,10 @@
 /** The keyboard on the table: which key press is meant for it, and what it then does. */
 import { useEffect } from 'react';
-import type { SessionStore } from '@/features/table/room/session';
+import type { SessionStore } from '@/features/table/session';
 import { focusStage } from '@/features/table/stage/focus';
-import { typeOn } from '@/features/table/room/actions';
-import { PRESSES } from '@/features/table/commands';
-import { pressOf } from '@/features/table/commands/command';
+import { typeOn } from '@/features/table/acts';
+import { PRESSES } from '@/features/table/tasks';
+import { pressOf } from '@/features/table/tasks/command';
 
 /** Opens and shuts the cupboard. */
 const CUPBOARD_KEY = 'c';

@@ -4,25 +4,25 @@ import Box from '@mui/material/Box';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
 import { pathData, transformPath } from '@/core/geometry/path';
-import { Guides } from '@/features/table/stage/Guides';
-import { Overflows } from '@/features/table/stage/Overflows';
-import { SizeTag } from '@/features/table/stage/SizeTag';
-import { SwapPads } from '@/features/table/stage/SwapPads';
-import { Snaps } from '@/features/table/stage/Snaps';
+import { Guides } from '@/features/table/stage/marks/Guides';
+import { Overflows } from '@/features/table/stage/marks/Overflows';
+import { SizeTag } from '@/features/table/stage/marks/SizeTag';
+import { SwapPads } from '@/features/table/stage/marks/SwapPads';
+import { Snaps } from '@/features/table/stage/marks/Snaps';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
-import { Selection, type SelectionProps } from '@/features/table/stage/Selection';
-import { Grid, Rulers } from '@/features/table/stage/Rulers';
-import { inBox } from '@/features/table/stage/hand';
-import { useGestures } from '@/features/table/stage/useGestures';
-import { usePainter } from '@/features/table/stage/usePainter';
-import { Verbs } from '@/features/table/stage/Verbs';
-import { fitted, panned, toPage, viewMatrix, zoomed } from '@/features/table/stage/view';
-import { Writing } from '@/features/table/stage/Writing';
-import { Zones } from '@/features/table/stage/Zones';
+import { Selection, type SelectionProps } from '@/features/table/stage/marks/Selection';
+import { Grid, Rulers } from '@/features/table/stage/marks/Rulers';
+import { inBox } from '@/features/table/stage/hand/hand';
+import { useGestures } from '@/features/table/stage/hand/useGestures';
+import { usePainter } from '@/features/table/stage/paint/usePainter';
+import { Verbs } from '@/features/table/stage/marks/Verbs';
+import { fitted, panned, toPage, viewMatrix, zoomed } from '@/features/table/stage/hand/view';
+import { Writing } from '@/features/table/tasks/words/Writing';
+import { Zones } from '@/features/table/stage/marks/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { selectedPieces, shownProject, shownSurface } from '@/features/table/room/session';
-import { nearer, slideNow, slidPiece } from '@/features/table/room/slide';
-import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
+import { selectedPieces, shownProject, shownSurface } from '@/features/table/session';
+import { nearer, slideNow, slidPiece } from '@/features/table/acts/slide';
+import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
 import { fetched } from '@/ui/fetched';
@@ -32,26 +32,30 @@ export interface StageProps {
   onDropped: (carried: Carried, spot: Spot, client: { left: number; top: number }) => void;
 }
 
-const Draw = fetched('Drawing', () => import('@/features/table/stage/Draw').then((m) => m.Draw));
+const Draw = fetched('Drawing', () => import('@/features/table/tasks/cutting/Draw').then((m) => m.Draw));
 const Knots = fetched('The points of the outline', () =>
-  import('@/features/table/stage/Knots').then((m) => m.Knots),
+  import('@/features/table/stage/marks/Knots').then((m) => m.Knots),
 );
 const Crossings = fetched('Crossings', () =>
-  import('@/features/table/stage/Crossings').then((m) => m.Crossings),
+  import('@/features/table/stage/marks/Crossings').then((m) => m.Crossings),
 );
-const Marking = fetched('Marking', () => import('@/features/table/stage/Marking').then((m) => m.Marking));
+const Marking = fetched('Marking', () =>
+  import('@/features/table/tasks/colour/Marking').then((m) => m.Marking),
+);
 const Sliding = fetched('Sliding the photo', () =>
-  import('@/features/table/stage/Sliding').then((m) => m.Sliding),
+  import('@/features/table/stage/marks/Sliding').then((m) => m.Sliding),
 );
-const Loupe = fetched('The loupe', () => import('@/features/table/stage/Loupe').then((m) => m.Loupe));
+const Loupe = fetched('The loupe', () => import('@/features/table/stage/marks/Loupe').then((m) => m.Loupe));
 const Dropper = fetched('Taking a colour', () =>
-  import('@/features/table/stage/Dropper').then((m) => m.Dropper),
+  import('@/features/table/tasks/colour/Dropper').then((m) => m.Dropper),
 );
-const Horizon = fetched('Levelling', () => import('@/features/table/stage/Horizon').then((m) => m.Horizon));
+const Horizon = fetched('Levelling', () =>
+  import('@/features/table/stage/marks/Horizon').then((m) => m.Horizon),
+);
 const PeekList = fetched('The list of what lies here', () =>
-  import('@/features/table/stage/PeekList').then((m) => m.PeekList),
+  import('@/features/table/stage/marks/PeekList').then((m) => m.PeekList),
 );
-const Lamp = fetched('The lamp', () => import('@/features/table/stage/Lamp').then((m) => m.Lamp));
+const Lamp = fetched('The lamp', () => import('@/features/table/stage/marks/Lamp').then((m) => m.Lamp));
 export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const peeking = useSession((session) => session.peeking !== null);
   const loupe = useSession((session) => session.show.loupe);

@@ -5,7 +5,7 @@ import { memo, useCallback, useRef } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import type { Compartment } from '@/core/project/model';
 import { plainName } from '@/core/project/create';
-import { writeCarried, type Carried } from '@/features/table/workbox/carry';
+import { writeCarried, type Carried } from '@/features/table/parts/carry';
 import type { BoxItem } from '@/features/table/workbox/useWorkbox';
 import { UsedMark } from '@/ui/UsedMark';
 

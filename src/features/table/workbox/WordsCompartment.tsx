@@ -5,10 +5,10 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import { IconAlphabetLatin, IconCalendarUser, IconQuote, IconRotate } from '@tabler/icons-react';
-import { layCaption, runAlong } from '@/features/table/room/actions';
+import { layCaption, runAlong } from '@/features/table/acts';
 import { useRoom } from '@/features/table/room/context';
-import type { SessionStore } from '@/features/table/room/session';
-import { writeCarried, type Carried } from '@/features/table/workbox/carry';
+import type { SessionStore } from '@/features/table/session';
+import { writeCarried, type Carried } from '@/features/table/parts/carry';
 
 interface Props {
   readOnly: boolean;

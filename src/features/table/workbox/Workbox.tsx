@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { IconBuildingWarehouse, IconLayoutCollage, IconLayoutGrid, IconPlus } from '@tabler/icons-react';
 import { Fragment, type ReactNode } from 'react';
 import { COMPARTMENTS, type Compartment } from '@/core/project/model';
-import { isCarried, readCarried, type Carried } from '@/features/table/workbox/carry';
+import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
 import { useRoom } from '@/features/table/room/context';
 import { Divider } from '@/features/table/workbox/Divider';
 import { Items } from '@/features/table/workbox/Items';

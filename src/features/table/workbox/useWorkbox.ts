@@ -8,10 +8,10 @@ import { KINDS } from '@/core/supplies/model';
 import { cueOf, guessKind } from '@/core/supplies/sort';
 import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { useRoom, useSession } from '@/features/table/room/context';
-import type { Session } from '@/features/table/room/session';
-import { useThumbs } from '@/features/table/workbox/useThumbs';
-import { housePapers, takeHousePaper, type HousePaper } from '@/features/table/workbox/usePapers';
-import type { Carried } from '@/features/table/workbox/carry';
+import type { Session } from '@/features/table/session';
+import { useThumbs } from '@/features/table/parts/useThumbs';
+import { housePapers, takeHousePaper, type HousePaper } from '@/features/table/parts/usePapers';
+import type { Carried } from '@/features/table/parts/carry';
 import { useNotify } from '@/ui/notices';
 
 /** One thing in a compartment. */

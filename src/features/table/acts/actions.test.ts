@@ -1,0 +1,217 @@
+import * as act from '@/features/table/acts';
+import { aimed } from '@/features/table/acts/aimed';
+import { Refused } from '@/core/project/refused';
+import { createSession, selectedPieces, shownSurface, type SessionStore } from '@/features/table/session';
+import { startHistory, undoLabel } from '@/core/project/history';
+import { movePieces } from '@/core/project/edits/place';
+import type { Piece } from '@/core/piece/piece';
+import type { Typesetter } from '@/core/text/typesetter';
+import { TRUE_SIZE } from '@/features/table/session/screen';
+import { clampZoom, fitted, nextZoom, rulerStep, toPage, zoomed } from '@/features/table/stage/hand/view';
+import { nodeTypesetter } from '../../../../scripts/node/platform';
+import { assetOf, inkPiece, laid, photoOf, quarters } from '../../../../scripts/testing/samples';
+
+let typesetter: Typesetter;
+beforeAll(async () => {
+  typesetter = await nodeTypesetter();
+});
+
+const asset = assetOf(quarters(90, 60), 900, 600);
+function table(pieces: readonly Piece[] = [], readOnly = false): SessionStore {
+  const store = createSession(startHistory(laid(pieces, [asset])), typesetter, readOnly);
+  const stage = { width: 800, height: 600 };
+  store.getState().measured(stage, fitted(shownSurface(store.getState()), stage));
+  return store;
+}
+const pile = (store: SessionStore) => shownSurface(store.getState()).pile;
+const names = (store: SessionStore) => pile(store).map(({ id }) => id);
+const locked = (id: string): Piece => ({
+  ...inkPiece(id),
+  placement: { ...inkPiece(id).placement, locked: true },
+});
+
+describe('laying', () => {
+  test('a photo lands in the middle of what is seen, selected, undistorted', () => {
+    const store = table();
+    act.layPhoto(store, asset);
+    const [piece] = selectedPieces(store.getState());
+    expect(piece!.placement.width / piece!.placement.height).toBeCloseTo(1.5, 9);
+    expect(act.middle(store.getState())).toEqual({ x: piece!.placement.x, y: piece!.placement.y });
+  });
+
+  test('a paper covers the page only when asked to; a strip lies on top; both belong to the project then', () => {
+    const store = table([inkPiece('a')]);
+    act.layStrip(store, asset, { x: 50, y: 120 });
+    expect(pile(store)[1]!.placement.y).toBe(120);
+    act.coverWithPaper(store, asset);
+    expect(names(store)).toHaveLength(3);
+    expect(names(store)[1]).toBe('a');
+    expect(store.getState().history.project.papers).toEqual([asset.sha]);
+  });
+
+  test('words begin empty in writing; left empty they go again', () => {
+    const store = table();
+    act.startWords(store, 'title');
+    const { mode } = store.getState();
+    expect(mode.kind).toBe('write');
+    act.rewrite(store, (mode as { id: string }).id, { text: 'Wind' });
+    act.stopWriting(store);
+    expect(pile(store)[0]).toMatchObject({ name: 'Wind', role: 'title', outline: { text: 'Wind' } });
+    act.startWords(store, 'journaling');
+    act.stopWriting(store);
+    expect(pile(store)).toHaveLength(1);
+  });
+});
+
+describe('what is waited for', () => {
+  test('acts on the page and the pieces of when it was asked for, and selects nothing where it was not', () => {
+    const store = table([inkPiece('a')]);
+    store.getState().select(['a']);
+    const [first] = store.getState().history.project.surfaces;
+    const there = aimed(store);
+    act.addPageAfter(store, false);
+    expect(shownSurface(store.getState()).id).not.toBe(first!.id);
+    const other = store.getState().selection;
+    act.remove(there);
+    const [page, added] = store.getState().history.project.surfaces;
+    expect([page!.pile.length, added!.pile.length]).toEqual([0, 0]);
+    act.layStrip(there, asset);
+    expect(store.getState().history.project.surfaces.map(({ pile }) => pile.length)).toEqual([1, 0]);
+    expect(store.getState().selection).toEqual(other);
+  });
+
+  test('does nothing, and says so, when its page is gone', () => {
+    const store = table([inkPiece('a')]);
+    const there = aimed(store);
+    act.addPageAfter(store, false);
+    act.toPageAt(store, store.getState().history.project.surfaces[0]!.id);
+    act.deletePage(store);
+    const before = store.getState().history;
+    expect(() => act.layStrip(there, asset)).toThrow(Refused);
+    expect(store.getState().history).toBe(before);
+  });
+});
+
+describe('what is selected', () => {
+  test('copies lie beside their originals with ids of their own; pasting again goes on stepping', () => {
+    const store = table([inkPiece('a', 10, 10)]);
+    store.getState().select(['a']);
+    act.duplicate(store);
+    act.copy(store);
+    act.paste(store);
+    act.paste(store);
+    expect(new Set(names(store)).size).toBe(4);
+    expect(pile(store).map(({ placement }) => placement.x)).toEqual([40, 58, 76, 94]);
+  });
+
+  test('cut out and pasted, a piece comes back where it was', () => {
+    const store = table([photoOf('a', asset, { x: 30, y: 30, width: 90, height: 60 })]);
+    store.getState().select(['a']);
+    act.cut(store);
+    expect(pile(store)).toEqual([]);
+    act.paste(store);
+    expect(pile(store)[0]!.placement).toMatchObject({ x: 75, y: 60 });
+  });
+
+  test('locked pieces stay where they are whatever is done to the selection', () => {
+    const store = table([inkPiece('free'), locked('fast')]);
+    store.getState().select(['free', 'fast']);
+    act.nudge(store, 5, 0);
+    act.mirror(store);
+    expect(pile(store)[1]).toEqual(locked('fast'));
+    expect(pile(store)[0]!.placement).toMatchObject({ x: 55, mirror: true });
+    act.remove(store);
+    expect(names(store)).toEqual(['fast']);
+    act.toggleLock(store, pile(store));
+    expect(undoLabel(store.getState().history)).toBe('unlock embellishment');
+  });
+
+  test('order changes by one step, or all the way; walking goes round', () => {
+    const store = table([inkPiece('a'), inkPiece('b'), inkPiece('c')]);
+    store.getState().select(['a']);
+    act.shiftInPile(store, 'up');
+    expect(names(store)).toEqual(['b', 'a', 'c']);
+    act.shiftInPile(store, 'top');
+    expect(names(store)).toEqual(['b', 'c', 'a']);
+    act.shiftInPile(store, 'up');
+    act.shiftInPile(store, 'bottom');
+    expect(names(store)).toEqual(['a', 'b', 'c']);
+    act.step(store, -1);
+    expect(store.getState().selection).toEqual(['c']);
+    act.step(store, 1);
+    expect(store.getState().selection).toEqual(['a']);
+  });
+});
+
+describe('the session', () => {
+  test('a try-out shows what an edit would do and leaves no trace', () => {
+    const store = table([inkPiece('a')]);
+    const before = store.getState().history;
+    store.getState().tryOut(movePieces('sample-1', pile(store), 99, 0));
+    expect(pile(store)[0]!.placement.x).toBe(149);
+    store.getState().tryOut(null);
+    expect(pile(store)[0]!.placement.x).toBe(50);
+    expect(store.getState().history).toBe(before);
+  });
+
+  test('undo lets go of pieces that are no longer there', () => {
+    const store = table();
+    act.layPhoto(store, asset);
+    store.getState().undo();
+    expect(store.getState().selection).toEqual([]);
+    store.getState().redo();
+    expect(pile(store)).toHaveLength(1);
+  });
+
+  test('read only means read only', () => {
+    const store = table([inkPiece('a')], true);
+    store.getState().select(['a']);
+    for (const deed of [act.remove, act.mirror, act.duplicate, act.toggleLock, act.toggleHidden]) deed(store);
+    act.nudge(store, 4, 4);
+    act.startWords(store, 'title');
+    expect(pile(store)).toEqual([inkPiece('a')]);
+    expect(store.getState().history.steps).toEqual([]);
+  });
+});
+
+describe('looking', () => {
+  test('zooming holds the point under the hand still, between 5 and 1600 %', () => {
+    const view = { zoom: 0.7, x: 100, y: 40 };
+    const about = { x: 333, y: 222 };
+    for (const zoom of [0.1, 0.9, 4, 15]) {
+      const before = toPage(view, about);
+      const after = toPage(zoomed(view, zoom, about), about);
+      // The view lies on whole pixels: half a pixel is all it may be off.
+      expect(Math.abs(after.x - before.x)).toBeLessThanOrEqual(0.51 / zoom);
+      expect(Math.abs(after.y - before.y)).toBeLessThanOrEqual(0.51 / zoom);
+    }
+    expect(clampZoom(1e9) / TRUE_SIZE).toBe(16);
+    expect(clampZoom(0) / TRUE_SIZE).toBeCloseTo(0.05, 12);
+    expect(nextZoom(TRUE_SIZE, 1) / TRUE_SIZE).toBe(1.5);
+    expect(nextZoom(TRUE_SIZE, -1) / TRUE_SIZE).toBe(0.75);
+  });
+
+  test('the whole page fits with its bleed, for any page and stage', () => {
+    for (const [width, height] of [
+      [864, 864],
+      [72, 4320],
+      [4320, 200],
+    ] as const) {
+      const view = fitted({ width, height, bleed: 9 }, { width: 960, height: 560 });
+      expect(view.x - 9 * view.zoom).toBeGreaterThanOrEqual(0);
+      expect(view.x + (width + 9) * view.zoom).toBeLessThanOrEqual(960);
+      expect(view.y + (height + 9) * view.zoom).toBeLessThanOrEqual(560);
+    }
+  });
+
+  test('ruler marks never crowd, and use steps people know', () => {
+    for (let zoom = 0.07; zoom < 21; zoom *= 1.3)
+      for (const unit of ['in', 'mm'] as const) {
+        const { step } = rulerStep(zoom, unit, 40);
+        const largest = unit === 'in' ? 12 * 72 : 500 * (72 / 25.4);
+        if (step < largest) expect(step * zoom).toBeGreaterThanOrEqual(40);
+      }
+    expect(rulerStep(TRUE_SIZE, 'in', 40).step).toBe(36);
+    expect(rulerStep(TRUE_SIZE, 'mm', 40).step).toBeCloseTo((20 * 72) / 25.4, 9);
+  });
+});

@@ -1,0 +1,126 @@
+/** What lies on the page as a supply: pieces as a picture with a clear ground, a page as a ready-made page. */
+import { proxy, wrap } from 'comlink';
+import type { Piece } from '@/core/piece/piece';
+import { sheetOfPieces } from '@/core/project/keep';
+import { sketchOf } from '@/core/project/frames';
+import { newLayout, type Project, type Surface } from '@/core/project/model';
+import { fail, ok, type Result } from '@/core/result';
+import type { Kit, NamedInk, Supply } from '@/core/supplies/model';
+import { PRINT_PPI } from '@/core/units/lengths';
+import { bringIn, describeTrouble } from '@/features/shared/bringIn';
+import { packed } from '@/features/shared/files';
+import { FONTS_AT } from '@/features/shared/fonts';
+import { newId } from '@/features/shared/ids';
+import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
+import { database } from '@/storage/database';
+import { storePage } from '@/storage/assets';
+import { sha256 } from '@/core/sha';
+import { packProject } from '@/storage/project-file';
+import { addKit } from '@/storage/supplies';
+import type { Maker } from '@/workers/make.worker';
+
+export interface Kept {
+  name: string;
+  tags: string[];
+  kit: Kit;
+}
+
+/** Pieces as one supply: recoloured, cut and stroked as they are. */
+export async function keepPieces(
+  project: Project,
+  surface: Surface,
+  pieces: readonly Piece[],
+  { name, tags, kit }: Kept,
+): Promise<Result<null>> {
+  const sheet = sheetOfPieces(surface, pieces);
+  const files = await filesFor(project, sheet);
+  if (!files.ok) return files;
+  const worker = makeWorker();
+  try {
+    const maker = wrap<Maker>(worker);
+    await maker.warm(new URL(FONTS_AT, location.href).href);
+    const made = await maker.makeFile(
+      {
+        project: { ...project, surfaces: [sheet] },
+        surfaceId: sheet.id,
+        options: { format: 'png', ppi: PRINT_PPI, withBleed: false, cropMarks: false },
+        files: files.value,
+        now: Date.now(),
+      },
+      proxy(() => {}),
+    );
+    if (!made.ok) return made;
+    const brought = await bringIn(
+      [new File([made.value], `${name}.png`, { type: 'image/png' })],
+      new AbortController().signal,
+    );
+    const [arrived] = brought.arrived;
+    if (!arrived) return fail(describeTrouble(brought) ?? 'It could not be kept.');
+    const lift = pieces.length === 1 ? pieces[0]!.finish.lift.height : 0.3;
+    await put(kit, {
+      kind: pieces.length === 1 && pieces[0]!.role === 'paper' ? 'paper' : 'embellishment',
+      name,
+      tags,
+      colours: arrived.facts.colours,
+      asset: { ...arrived.asset, name, lift },
+    });
+    return ok(null);
+  } finally {
+    worker.terminate();
+  }
+}
+
+/** The whole project as a ready-made page. */
+export async function keepPage(project: Project, { name, tags, kit }: Kept): Promise<Result<null>> {
+  const file = await packed({ ...project, title: name });
+  if (!file.ok) return file;
+  const { blob, missing } = file.value;
+  if (missing.length)
+    return fail(`${missing[0]!.name} is not in this browser, so the page could not be kept.`);
+  const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
+  const preview = await database.previews.get(project.id);
+  await storePage(sha, blob, preview?.blob);
+  await put(kit, { kind: 'page', name, tags, colours: [], page: sha });
+  return ok(null);
+}
+
+/** The places of a page as a sketch; `preview` paints it in small. */
+export async function keepSketch(
+  project: Project,
+  surface: Surface,
+  { name, tags, kit }: Kept,
+  preview: (sketch: Project) => Promise<Blob>,
+): Promise<Result<null>> {
+  const sketch: Project = {
+    ...newLayout({ ...surface, id: newId(), title: name, unit: project.unit }),
+    surfaces: [sketchOf(surface)],
+  };
+  const small = await preview(sketch);
+  const packed = await packProject(sketch, async () => undefined, small);
+  if (!packed.ok) return packed;
+  const { blob } = packed.value;
+  const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
+  await storePage(sha, blob, small);
+  await put(kit, { kind: 'sketch', name, tags, colours: [], page: sha });
+  return ok(null);
+}
+
+/** Inks as a set, beside those of the kits. */
+export async function keepInks(inks: readonly NamedInk[], { name, tags, kit }: Kept): Promise<Result<null>> {
+  await put(kit, {
+    kind: 'inks',
+    name,
+    tags,
+    colours: inks.slice(0, 3).map(({ colour }) => colour),
+    inks: [...inks],
+  });
+  return ok(null);
+}
+
+async function put(
+  kit: Kit,
+  supply: Pick<Supply, 'kind' | 'name' | 'tags' | 'colours' | 'asset' | 'page' | 'inks'>,
+): Promise<void> {
+  const order = await database.supplies.where('kit').equals(kit.id).count();
+  await addKit(kit, [{ ...supply, id: newId(), kit: kit.id, order, added: Date.now(), favourite: false }]);
+}

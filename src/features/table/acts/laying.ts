@@ -1,0 +1,67 @@
+/** Laying things on the page. */
+import type { Asset } from '@/core/picture/asset';
+import { backgroundPiece, photoPiece, stripPiece, type Spot } from '@/core/project/create';
+import { gather } from '@/core/project/edits/gather';
+import { layBackground, layPieces } from '@/core/project/edits/pile';
+import { toPoints } from '@/core/units/lengths';
+import { newId } from '@/features/shared/ids';
+import type { Session, SessionStore } from '@/features/table/session';
+import { toPage } from '@/features/table/stage/hand/view';
+import { page } from '@/features/table/acts/choosing';
+
+/** Where a copy lies beside its original. */
+export const COPY_OFFSET = toPoints(0.25, 'in');
+
+/** The middle of what is seen of the page. */
+export function middle(session: Session): Spot {
+  const { width, height } = page(session);
+  const seen = toPage(session.view, { x: session.stage.width / 2, y: session.stage.height / 2 });
+  const inside = seen.x > 0 && seen.x < width && seen.y > 0 && seen.y < height;
+  return inside ? seen : { x: width / 2, y: height / 2 };
+}
+
+/** The middle, or a step beside it for each thing that lies just there: nothing is laid exactly over another. */
+export function freeSpot(session: Session): Spot {
+  const { pile, width, height } = page(session);
+  let spot = middle(session);
+  const taken = () =>
+    pile.some(
+      (piece) =>
+        Math.hypot(piece.placement.x - spot.x, piece.placement.y - spot.y) < COPY_OFFSET / 2 &&
+        piece.placement.width < width,
+    );
+  while (taken() && spot.x < width - COPY_OFFSET && spot.y < height - COPY_OFFSET)
+    spot = { x: spot.x + COPY_OFFSET, y: spot.y + COPY_OFFSET };
+  return spot;
+}
+
+export function layPhoto(store: SessionStore, asset: Asset, spot?: Spot): void {
+  const session = store.getState();
+  const piece = photoPiece(newId(), asset, page(session), spot ?? freeSpot(session));
+  session.perform(layPieces(session.surfaceId, [piece], [asset]), { selection: [piece.id] });
+}
+
+export function coverWithPaper(store: SessionStore, asset: Asset): void {
+  const session = store.getState();
+  const piece = backgroundPiece(newId(), asset, page(session));
+  session.perform(withPaper(asset, layBackground(session.surfaceId, piece, [asset])), {
+    selection: [piece.id],
+  });
+}
+
+export function layStrip(store: SessionStore, asset: Asset, spot?: Spot): void {
+  const session = store.getState();
+  const piece = stripPiece(newId(), asset, page(session), spot ?? freeSpot(session));
+  session.perform(withPaper(asset, layPieces(session.surfaceId, [piece], [asset])), {
+    selection: [piece.id],
+  });
+}
+
+/** A paper that is used belongs to the project from then on. */
+const withPaper = (asset: Asset, edit: ReturnType<typeof layPieces>): ReturnType<typeof layPieces> => ({
+  ...edit,
+  apply(project) {
+    gather('papers', [asset]).apply(project);
+    edit.apply(project);
+  },
+});

@@ -1,0 +1,49 @@
+/** How the table is looked at: zoom, and what lies under a spot. */
+import { extentOfAll } from '@/core/page/extent';
+import { type SessionStore } from '@/features/table/session';
+import { fitted, nextZoom, zoomed } from '@/features/table/stage/hand/view';
+import { page, chosen, tools } from '@/features/table/acts/choosing';
+
+/** Brings the selection, or the page if nothing is, as close as it fits. */
+export function zoomToChosen(store: SessionStore): void {
+  const session = store.getState();
+  const pieces = chosen(session);
+  if (!pieces.length) return zoomFit(store);
+  const { x, y, width, height } = extentOfAll(pieces, tools(session));
+  const whole = { width: Math.max(width, 4), height: Math.max(height, 4), bleed: 0 };
+  const view = fitted(whole, session.stage);
+  session.look({
+    ...view,
+    x: Math.round(view.x - x * view.zoom),
+    y: Math.round(view.y - y * view.zoom),
+  });
+}
+
+/** Lists what lies under the pointer, or under the middle of the selection where there is no pointer. */
+export function peek(store: SessionStore): void {
+  const session = store.getState();
+  if (session.peeking) return store.getState().peekAt(null);
+  const [piece] = chosen(session);
+  const { view, pointer } = session;
+  const middleOf = piece && {
+    x: view.x + piece.placement.x * view.zoom,
+    y: view.y + piece.placement.y * view.zoom,
+  };
+  const spot = pointer ?? middleOf ?? { x: session.stage.width / 2, y: session.stage.height / 2 };
+  store.getState().peekAt(spot);
+}
+
+export function zoomBy(store: SessionStore, direction: 1 | -1): void {
+  const { view, stage, look } = store.getState();
+  look(zoomed(view, nextZoom(view.zoom, direction), { x: stage.width / 2, y: stage.height / 2 }));
+}
+
+export function zoomFit(store: SessionStore): void {
+  const session = store.getState();
+  store.getState().look(fitted(page(session), session.stage));
+}
+
+export function zoomTrue(store: SessionStore): void {
+  const { view, stage, trueZoom } = store.getState();
+  store.getState().look(zoomed(view, trueZoom, { x: stage.width / 2, y: stage.height / 2 }));
+}

@@ -1,0 +1,92 @@
+/** Pages: turned, added, copied, deleted, locked. */
+import { goTo } from '@/core/project/history';
+import { copiesOf } from '@/core/project/copies';
+import { addPage, lockPage, removePage } from '@/core/project/edits/page';
+import { newSurface, type Surface } from '@/core/project/model';
+import { newId } from '@/features/shared/ids';
+import { type SessionStore } from '@/features/table/session';
+import { page } from '@/features/table/acts/choosing';
+
+export function togglePageLock(store: SessionStore): void {
+  const session = store.getState();
+  session.perform(lockPage(session.surfaceId, !page(session).locked), { selection: [], entered: null });
+}
+
+/** Turns to a page, if the project has it. */
+export function toPageAt(store: SessionStore, surfaceId: string): void {
+  if (!store.getState().history.project.surfaces.some(({ id }) => id === surfaceId)) return;
+  store.getState().turnTo(surfaceId);
+}
+
+/** A page more after this one: empty, or a copy of this one. */
+export function addPageAfter(store: SessionStore, copied: boolean): void {
+  const session = store.getState();
+  const now = page(session);
+  const { project } = session.history;
+  const fresh = newSurface(newId(), `Page ${project.surfaces.length + 1}`, now, project.unit);
+  const made: Surface = copied
+    ? { ...now, ...copiedPile(now), id: fresh.id, name: fresh.name, locked: false }
+    : { ...fresh, bleed: now.bleed, safe: now.safe, light: now.light };
+  session.perform(addPage(made, now.id));
+  if (!session.readOnly) toPageAt(store, made.id);
+}
+
+/** Whole pages more after this one; the first of them is shown. */
+export function addPages(store: SessionStore, label: string, pages: readonly Surface[]): void {
+  const session = store.getState();
+  const [first] = pages;
+  if (!first) return;
+  session.perform({
+    label,
+    apply(project) {
+      [...pages].reverse().forEach((made) => addPage(made, session.surfaceId).apply(project));
+    },
+  });
+  toPageAt(store, first.id);
+}
+
+/** The page as it was after so many steps, as a page of its own behind the one it is now. */
+export function keepVersion(store: SessionStore, done: number): void {
+  const session = store.getState();
+  const now = page(session);
+  const old = goTo(session.history, done);
+  const was = old.project.surfaces.find(({ id }) => id === now.id);
+  if (!was) return;
+  const made: Surface = { ...was, ...copiedPile(was), id: newId(), locked: false };
+  // Pictures that were taken away since are known again.
+  const lost = Object.values(old.project.assets).filter(({ sha }) => !session.history.project.assets[sha]);
+  session.perform({
+    label: 'keep version as page',
+    apply(project) {
+      for (const asset of lost) project.assets[asset.sha] = structuredClone(asset);
+      addPage(made, now.id).apply(project);
+    },
+  });
+  if (!session.readOnly) toPageAt(store, made.id);
+}
+
+function copiedPile(surface: Surface): Pick<Surface, 'pile' | 'groups'> {
+  const { pieces, groups } = copiesOf(surface.pile, surface, newId);
+  const locks = surface.pile.map(({ placement }) => placement.locked);
+  const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));
+  return { pile, groups: [...groups] };
+}
+
+export function deletePage(store: SessionStore): void {
+  const session = store.getState();
+  const { surfaces } = session.history.project;
+  const at = surfaces.findIndex(({ id }) => id === session.surfaceId);
+  const next = surfaces[at + 1] ?? surfaces[at - 1];
+  if (!next || session.readOnly) return;
+  if (page(session).locked) return store.getState().touchLocked();
+  toPageAt(store, next.id);
+  session.perform(removePage(session.surfaceId));
+}
+
+/** The page after this one, or before it. */
+export function turnPage(store: SessionStore, by: 1 | -1): void {
+  const session = store.getState();
+  const { surfaces } = session.history.project;
+  const next = surfaces[surfaces.findIndex(({ id }) => id === session.surfaceId) + by];
+  if (next) toPageAt(store, next.id);
+}

@@ -1,0 +1,95 @@
+/** Tucking: which crossings of the selected piece pass over and which beneath. */
+import { apply, invert, type Point } from '@/core/geometry/matrix';
+import { pathBounds, transformPath } from '@/core/geometry/path';
+import { slitAt, slitOnPage, tuckAt, type Crossing } from '@/core/page/tuck';
+import type { Slit, Tuck } from '@/core/piece/piece';
+import { placementMatrix } from '@/core/piece/placement/placement';
+import type { Edit } from '@/core/project/edits/edit';
+import { setTucks } from '@/core/project/edits/pile';
+import type { SessionStore } from '@/features/table/session';
+
+/** Whether the selected piece passes over the other at a crossing. */
+export const passesOver = ({ upper, tuck }: Crossing, id: string): boolean => (upper.id === id) === !tuck;
+
+export type Passes = 'over' | 'under' | 'slit';
+
+export const passesHow = (crossing: Crossing, id: string): Passes =>
+  crossing.tuck?.slit ? 'slit' : passesOver(crossing, id) ? 'over' : 'under';
+
+/** How much of what goes into a new slit is beneath. */
+const FIRST_HIDDEN = 0.3;
+
+/** Lets the upper piece pass beneath the other at this crossing, or over it again. */
+export function turnCrossing(store: SessionStore, crossing: Crossing): void {
+  const [id] = store.getState().selection;
+  if (id) passCrossing(store, crossing, passesOver(crossing, id) ? 'under' : 'over');
+}
+
+/** Lets the selected piece pass over, under, or through a slit of what lies beneath. */
+export function passCrossing(store: SessionStore, crossing: Crossing, how: Passes): void {
+  const { perform, surfaceId, selection } = store.getState();
+  const { upper, tuck } = crossing;
+  const others = (upper.tucks ?? []).filter((each) => each !== tuck);
+  // Seen from the lower piece, “over” is what the upper one calls “under”.
+  const beneath = how === 'slit' || (how === 'under') === (upper.id === selection[0]);
+  const fresh: Tuck = { ...tuckAt(crossing), ...(how === 'slit' ? { slit: firstSlit(crossing) } : {}) };
+  perform(setTucks(surfaceId, upper, beneath ? [...others, fresh] : others));
+}
+
+/** Across the crossing as the upper piece is turned, so that the lower part of what lies there is beneath. */
+function firstSlit({ upper, lower, area }: Crossing): Slit {
+  const lies = placementMatrix(upper.placement);
+  const { x, y, width, height } = pathBounds(transformPath(invert(lies), area));
+  const level = y + height * (1 - FIRST_HIDDEN);
+  const ends = [x, x + width].map((at) => apply(lies, { x: at, y: level }));
+  const [a, b] = upper.placement.mirror ? ends.reverse() : ends;
+  return slitAt(lower, a!, b!);
+}
+
+export interface SlitLies {
+  /** Degrees clockwise on the page from level. */
+  angle: number;
+  /** How far it lies from the middle of what crosses, toward the hidden side, points. */
+  away: number;
+  ends: [Point, Point];
+}
+
+export function slitLies({ lower, middle, tuck }: Crossing): SlitLies | null {
+  if (!tuck?.slit) return null;
+  const ends = slitOnPage(tuck.slit, lower);
+  const [a, b] = ends;
+  const angle = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+  const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+  const away = ((a.x - middle.x) * -(b.y - a.y) + (a.y - middle.y) * (b.x - a.x)) / long;
+  return { angle, away, ends };
+}
+
+/** The edit that puts a crossing’s slit between two places of the page. */
+export const slitEdit = (surfaceId: string, { upper, lower, tuck }: Crossing, a: Point, b: Point): Edit => ({
+  ...setTucks(
+    surfaceId,
+    upper,
+    (upper.tucks ?? []).map((each) => (each === tuck ? { ...each, slit: slitAt(lower, a, b) } : each)),
+  ),
+  label: 'move slit',
+});
+
+/** Turns a slit about its middle to an angle, and lays it so far from the middle of what crosses. */
+export function laySlit(store: SessionStore, crossing: Crossing, to: { angle: number; away: number }): void {
+  const now = slitLies(crossing);
+  if (!now) return;
+  const [a, b] = now.ends;
+  const half = Math.hypot(b.x - a.x, b.y - a.y) / 2;
+  const [cos, sin] = [Math.cos((to.angle * Math.PI) / 180), Math.sin((to.angle * Math.PI) / 180)];
+  const { x, y } = crossing.middle;
+  const middle = { x: x - to.away * sin, y: y + to.away * cos };
+  const { perform, surfaceId } = store.getState();
+  perform(
+    slitEdit(
+      surfaceId,
+      crossing,
+      { x: middle.x - half * cos, y: middle.y - half * sin },
+      { x: middle.x + half * cos, y: middle.y + half * sin },
+    ),
+  );
+}

@@ -1,0 +1,106 @@
+'use client';
+/** What lies on the page, kept in the cupboard: chosen pieces as a supply, the page as a ready-made page, its places as a sketch. */
+import Button from '@mui/material/Button';
+import { IconArchive, IconLayoutBoard } from '@tabler/icons-react';
+import { useState } from 'react';
+import type { Piece } from '@/core/piece/piece';
+import { holdsOrKeeps } from '@/core/project/frames';
+import { surfaceOf } from '@/core/project/model';
+import type { Result } from '@/core/result';
+import { useRoom, useSession } from '@/features/table/room/context';
+import type { Kept } from '@/features/table/acts/keepSupply';
+import { paintPage } from '@/features/table/stage/paint/paintPage';
+import { shownSurface } from '@/features/table/session';
+import { fetched } from '@/ui/fetched';
+
+const KeepDialog = fetched('Keeping', () =>
+  import('@/features/table/room/KeepDialog').then((m) => m.KeepDialog),
+);
+const keeping = () => import('@/features/table/acts/keepSupply');
+
+interface Props {
+  says: string;
+  title: string;
+  name: string;
+  icon?: typeof IconArchive;
+  onKeep: (kept: Kept) => Promise<Result<null>>;
+}
+
+function Keep({ says, title, name, icon: Icon = IconArchive, onKeep }: Props) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button size="small" color="inherit" startIcon={<Icon size={18} />} onClick={() => setOpen(true)}>
+        {says}
+      </Button>
+      {open && <KeepDialog title={title} name={name} onClose={() => setOpen(false)} onKeep={onKeep} />}
+    </>
+  );
+}
+
+export function KeepPieces({ pieces }: { pieces: readonly Piece[] }) {
+  const { store } = useRoom();
+  const [first, ...others] = pieces;
+  if (!first) return null;
+  return (
+    <Keep
+      says="Keep in the cupboard"
+      title={`Keep ${others.length ? `${pieces.length} pieces` : 'this piece'}`}
+      name={others.length ? `${first.name} and more` : first.name}
+      onKeep={async (kept) => {
+        const { history, surfaceId } = store.getState();
+        return (await keeping()).keepPieces(
+          history.project,
+          surfaceOf(history.project, surfaceId),
+          pieces,
+          kept,
+        );
+      }}
+    />
+  );
+}
+
+export function KeepPage() {
+  const { store } = useRoom();
+  const title = useSession((session) => session.history.project.title);
+  return (
+    <Keep
+      says="Keep as a ready-made page"
+      title="Keep this page"
+      name={title || 'My page'}
+      onKeep={async (kept) => (await keeping()).keepPage(store.getState().history.project, kept)}
+    />
+  );
+}
+
+/** CSS pixels of a sketch's small picture. */
+const PREVIEW = 320;
+
+/** Only where the page has photos or places. */
+export function KeepSketch() {
+  const { store, shelf } = useRoom();
+  const places = useSession((session) => shownSurface(session).pile.filter(holdsOrKeeps).length);
+  if (!places) return null;
+  const count = places === 1 ? '1 place' : `${places} places`;
+  return (
+    <Keep
+      says={`Keep its ${count} as a sketch`}
+      icon={IconLayoutBoard}
+      title={`Keep ${count} as a sketch`}
+      name={`Sketch for ${places}`}
+      onKeep={async (kept) => {
+        const { history, surfaceId, typesetter } = store.getState();
+        return (await keeping()).keepSketch(
+          history.project,
+          surfaceOf(history.project, surfaceId),
+          kept,
+          (sketch) =>
+            paintPage(sketch, sketch.surfaces[0]!, typesetter, shelf, PREVIEW).convertToBlob({
+              type: 'image/jpeg',
+              quality: 0.86,
+            }),
+        );
+      }}
+    />
+  );
+}

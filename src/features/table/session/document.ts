@@ -1,0 +1,153 @@
+/** What lies on the table: the project with its history, and what is tried on it. */
+import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/core/project/history';
+import type { Edit } from '@/core/project/edits/edit';
+import { Refused } from '@/core/project/refused';
+import type { SnapReason } from '@/core/page/snap';
+import type { Group, Project, Surface } from '@/core/project/model';
+import type { Piece } from '@/core/piece/piece';
+import type { Typesetter } from '@/core/text/typesetter';
+import type { Asset } from '@/core/picture/asset';
+import { surfaceAt, type Slice } from '@/features/table/session/slice';
+import type { NoticeSlice } from '@/features/table/session/notice';
+import { chosenAs, PICK, type Chosen, type SelectionSlice } from '@/features/table/session/selection';
+
+export interface Copied {
+  groups: readonly Group[];
+  pieces: readonly Piece[];
+  assets: readonly Asset[];
+}
+
+export interface DocumentSlice {
+  history: History;
+  typesetter: Typesetter;
+  /** The project as it would be while a drag lasts; null otherwise. */
+  tryout: Project | null;
+  /** Why what is being dragged snapped, for the pins. */
+  snapped: readonly SnapReason[];
+  /** The project as it was some steps ago, for as long as it is compared. */
+  compared: Project | null;
+  /** Another tab holds the project: nothing can be changed here. */
+  readOnly: boolean;
+  /** When the last edit reached the store, milliseconds since 1970; null while one is on its way. */
+  kept: number | null;
+  /** Whether it was deleted elsewhere while it lies here: lately, or with all that was kept of it. */
+  deleted: 'lately' | 'gone' | null;
+  copied: Copied | null;
+
+  /** Does an edit for good, and chooses what is named with it; neither if it is refused. */
+  perform(edit: Edit, then?: Chosen): void;
+  /** Adds to the last step what could not be known when it was done. */
+  amend(edit: Edit): void;
+  /** Shows what an edit would do; null goes back. */
+  tryOut(edit: Edit | null, snapped?: readonly SnapReason[]): void;
+  undo(): void;
+  redo(): void;
+  /** Goes to the state after so many of the steps. */
+  goTo(done: number): void;
+  /** Shows the project as it was so many steps ago, for as long as it is more than none. */
+  compare(back: number): void;
+  copy(copied: Copied): void;
+  /** Sets words with more fonts and languages from now on. */
+  equip(typesetter: Typesetter): void;
+  /** Notes that the project as it was in `history` reached the store. */
+  wasKept(history: History, at: number): void;
+  wasDeleted(deleted: DocumentSlice['deleted']): void;
+}
+
+export const documentSlice =
+  (
+    history: History,
+    typesetter: Typesetter,
+    readOnly: boolean,
+  ): Slice<DocumentSlice, SelectionSlice & NoticeSlice> =>
+  (set, get) => {
+    const travel = (to: History) => {
+      const { surfaceId, selection, entered, mode } = get();
+      const page = surfaceAt(to.project, surfaceId);
+      const present = new Set(page.pile.map((piece) => piece.id));
+      set({
+        history: to,
+        tryout: null,
+        snapped: [],
+        selection: selection.filter((id) => present.has(id)),
+        entered: page.groups.some(({ id }) => id === entered) ? entered : null,
+        surfaceId: page.id,
+        // Points are moved on through undo, as long as there is something to move.
+        mode: mode.kind === 'reshape' && present.has(mode.id) ? { ...mode, at: null } : PICK,
+        kept: null,
+      });
+    };
+    return {
+      history,
+      typesetter,
+      tryout: null,
+      snapped: [],
+      compared: null,
+      readOnly,
+      kept: Date.now(),
+      deleted: null,
+      copied: null,
+      perform(edit, then) {
+        const { history: before, readOnly: locked } = get();
+        const back = { tryout: null, snapped: [] };
+        if (locked) return set(back);
+        const after = orRefused(() => perform(before, edit, Date.now()));
+        if (after instanceof Refused) return set({ ...back, refused: { why: after.message } });
+        if (touchesLocked(before.project, after.project)) return set({ ...back, touchedLocked: Date.now() });
+        set({
+          history: after,
+          ...back,
+          ...(after === before ? {} : { kept: null }),
+          ...(then && chosenAs(then)),
+        });
+      },
+      amend(edit) {
+        const { history: before, readOnly: locked } = get();
+        const after = locked ? before : orRefused(() => amend(before, edit));
+        if (after instanceof Refused) return;
+        if (after !== before && !touchesLocked(before.project, after.project))
+          set({ history: after, kept: null });
+      },
+      tryOut(edit, snapped = []) {
+        const { history: now, readOnly: locked } = get();
+        const tryout = edit && !locked ? lookAhead(now.project, edit) : null;
+        // What cannot be done is not shown either: what was shown last stays.
+        if (edit && !tryout && !locked) return;
+        if (tryout && touchesLocked(now.project, tryout)) return;
+        set({ tryout, snapped: tryout ? snapped : [] });
+      },
+      undo: () => void (!get().readOnly && travel(undo(get().history))),
+      redo: () => void (!get().readOnly && travel(redo(get().history))),
+      goTo: (done) => void (!get().readOnly && travel(goTo(get().history, done))),
+      compare(back) {
+        const { history: now, compared } = get();
+        if (back > 0 && now.done > 0) set({ compared: goTo(now, now.done - back).project });
+        else if (compared) set({ compared: null });
+      },
+      copy: (copied) => set({ copied }),
+      equip: (next) => set({ typesetter: next }),
+      wasKept: (of, at) => set({ trouble: null, ...(get().history === of ? { kept: at } : {}) }),
+      wasDeleted: (deleted) => set({ deleted }),
+    };
+  };
+
+/** What was done, or why it was not. */
+function orRefused(act: () => History): History | Refused {
+  try {
+    return act();
+  } catch (error) {
+    if (error instanceof Refused) return error;
+    throw error;
+  }
+}
+
+/** Whether a page that is and stays locked was changed, or went. */
+const touchesLocked = (before: Project, after: Project): boolean =>
+  before.surfaces.some((page) => {
+    const now = after.surfaces.find(({ id }) => id === page.id);
+    if (!page.locked || now?.locked === false) return false;
+    // Its number may change when others come and go.
+    return (
+      !now || (Object.keys(page) as (keyof Surface)[]).some((key) => key !== 'name' && now[key] !== page[key])
+    );
+  });

@@ -1,0 +1,60 @@
+/** How the table is looked at, and what is shown and felt on it. */
+import type { Slice } from '@/features/table/session/slice';
+import { screenZoom } from '@/features/table/session/screen';
+
+/** CSS pixels a point, and where the trim's top left corner lies on the stage. */
+export interface View {
+  zoom: number;
+  x: number;
+  y: number;
+}
+
+export interface Show {
+  zones: boolean;
+  grid: boolean;
+  side: boolean;
+  workbox: boolean;
+  guides: boolean;
+  /** The page light as a lamp on the page. */
+  lamp: boolean;
+  loupe: boolean;
+}
+
+export interface ViewSlice {
+  view: View;
+  stage: { width: number; height: number };
+  show: Show;
+  /** CSS pixels a point takes at true size on this screen. */
+  trueZoom: number;
+  /** Whether things snap while they are moved. */
+  snapping: boolean;
+  /** Whether letters, strokes and corners grow with what they are on when it is scaled with others. */
+  growContents: boolean;
+
+  look(view: View): void;
+  /** The stage has another size; the view is changed with it. */
+  measured(stage: ViewSlice['stage'], view: View): void;
+  /** Shows what was not shown, or puts it away. */
+  toggle(what: keyof Show): void;
+  setTrueZoom(zoom: number): void;
+  setSnapping(on: boolean): void;
+  setGrowContents(on: boolean): void;
+}
+
+export const viewSlice: Slice<ViewSlice> = (set, get) => ({
+  view: { zoom: 0, x: 0, y: 0 },
+  stage: { width: 0, height: 0 },
+  show: { zones: true, grid: true, side: true, workbox: true, guides: true, lamp: false, loupe: false },
+  trueZoom: screenZoom(),
+  snapping: true,
+  growContents: true,
+  look: (view) => set({ view }),
+  measured: (stage, view) => set({ stage, view }),
+  toggle(what) {
+    const { show } = get();
+    set({ show: { ...show, [what]: !show[what] } });
+  },
+  setTrueZoom: (trueZoom) => set({ trueZoom }),
+  setSnapping: (snapping) => set({ snapping }),
+  setGrowContents: (growContents) => set({ growContents }),
+});

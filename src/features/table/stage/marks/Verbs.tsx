@@ -1,0 +1,229 @@
+'use client';
+/** Short verbs beside the selection: what is most often done next. */
+import Paper from '@mui/material/Paper';
+import Button from '@mui/material/Button';
+import Tooltip from '@mui/material/Tooltip';
+import {
+  IconAngle,
+  IconArrowsExchange,
+  IconArrowsMove,
+  IconBoxMultiple,
+  IconColorPicker,
+  IconFolderOpen,
+  IconGridDots,
+  IconStack2,
+  IconCheck,
+  IconCopy,
+  IconFlipHorizontal,
+  IconLayoutCollage,
+  IconLock,
+  IconLockOpen,
+  IconPencil,
+  IconTrash,
+  IconPlus,
+  IconMinus,
+  IconVectorBezier2,
+  IconLine,
+  IconWaveSine,
+  IconChevronUp,
+} from '@tabler/icons-react';
+import { memo, type ReactNode } from 'react';
+import { isWritten } from '@/core/piece/outline';
+import { transformBox, unite } from '@/core/geometry/box';
+import { extentOf } from '@/core/piece/placement/placement';
+import type { Piece } from '@/core/piece/piece';
+import { canSlide, startSliding } from '@/features/table/acts/slide';
+import * as act from '@/features/table/acts';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { groupsAmong } from '@/core/project/edits/group';
+import { selectedPieces, shownSurface, type Mode, type SessionStore } from '@/features/table/session';
+import { useShallow } from 'zustand/react/shallow';
+import { RULER, viewMatrix } from '@/features/table/stage/hand/view';
+
+const HEIGHT = 44;
+const GAP = 26;
+/** The loop stands this far above a selection. */
+const LOOP = 56;
+
+export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
+  const { store } = useRoom();
+  const view = useSession((session) => session.view);
+  const stage = useSession((session) => session.stage);
+  const mode = useSession((session) => session.mode);
+  const groups = useSession(
+    useShallow((session) => groupsAmong(shownSurface(session), session.selection, session.entered)),
+  );
+  const lettersOfGroup = useSession((session) => act.lettersChosen(session) !== undefined);
+  const extent = transformBox(
+    viewMatrix(view),
+    pieces.map((piece) => extentOf(piece.placement)).reduce(unite),
+  );
+  const [only] = pieces;
+  const verbs = verbsFor({
+    many: pieces.length > 1,
+    locked: pieces.every((piece) => piece.placement.locked),
+    opened: groups.length === 1,
+    letters: groups.length === 1 && lettersOfGroup,
+    photos: pieces.every(({ material }) => material.kind === 'photo') ? pieces.length : 0,
+    inside:
+      pieces.length > 1
+        ? []
+        : [
+            ...(isWritten(only!.outline) ? (['write'] as const) : []),
+            ...(canSlide(only!) ? (['slide'] as const) : []),
+          ],
+    mode: mode.kind,
+    point:
+      mode.kind === 'reshape' && mode.at && only?.id === mode.id
+        ? { side: mode.side, round: act.isRound(act.ringsOf(store.getState(), only), mode.at, mode.side) }
+        : null,
+  });
+  const width = verbs.length * (mode.kind === 'reshape' ? 124 : 88);
+  const below = extent.y + extent.height + GAP;
+  const above = extent.y - LOOP - HEIGHT;
+  const top =
+    below + HEIGHT < stage.height - 6 ? below : above > RULER + 4 ? above : stage.height - HEIGHT - 10;
+  const left = Math.min(
+    stage.width - width - 10,
+    Math.max(RULER + 8, extent.x + extent.width / 2 - width / 2),
+  );
+  return (
+    <Paper
+      elevation={3}
+      role="toolbar"
+      aria-label="What to do with the selection"
+      onPointerDown={(event) => event.stopPropagation()}
+      onDoubleClick={(event) => event.stopPropagation()}
+      sx={{ position: 'absolute', left, top, display: 'flex', p: 0.5, borderRadius: 2.5, gap: 0.25 }}
+    >
+      {verbs.map((verb) => (
+        <VerbButton key={verb.name} verb={verb} />
+      ))}
+    </Paper>
+  );
+}
+
+interface Verb {
+  name: string;
+  key: string;
+  icon: ReactNode;
+  run: (store: SessionStore) => void;
+}
+
+/** A verb is the same object whenever it is offered, so that its button is not drawn again while pieces move. */
+const VerbButton = memo(function VerbButton({ verb: { name, key, icon, run } }: { verb: Verb }) {
+  const { store } = useRoom();
+  return (
+    <Tooltip title={`${name} (${key})`}>
+      <Button
+        color="inherit"
+        size="small"
+        startIcon={icon}
+        onClick={() => run(store)}
+        onMouseDown={(event) => event.preventDefault()}
+        sx={{ px: 1.1, minWidth: 0 }}
+      >
+        {name}
+      </Button>
+    </Tooltip>
+  );
+});
+
+const verb = (name: string, key: string, icon: ReactNode, run: Verb['run']): Verb => ({
+  name,
+  key,
+  icon,
+  run,
+});
+const withChosen =
+  (run: (store: SessionStore, piece: Piece) => void): Verb['run'] =>
+  (store) => {
+    const [piece] = selectedPieces(store.getState());
+    if (piece) run(store, piece);
+  };
+
+const VERBS = {
+  doneWriting: verb('Done', 'Esc', <IconCheck size={18} />, act.stopWriting),
+  doneSliding: verb('Done', 'Esc', <IconCheck size={18} />, (store) => store.getState().pick()),
+  level: verb('Level it', 'draw along the horizon', <IconAngle size={18} />, (store) => {
+    const { mode } = store.getState();
+    if (mode.kind === 'slide') store.getState().setMode({ ...mode, level: !mode.level });
+  }),
+  open: verb('Open', 'Enter', <IconFolderOpen size={18} />, (store) => act.enter(store)),
+  ungroup: verb('Ungroup', 'Ctrl Shift G', <IconBoxMultiple size={18} />, (store) =>
+    act.ungroupChosen(store),
+  ),
+  group: verb('Group', 'Ctrl G', <IconStack2 size={18} />, (store) => act.group(store)),
+  write: verb('Write', 'Enter', <IconPencil size={18} />, withChosen(act.writeOn)),
+  slide: verb('Slide', 'Enter', <IconArrowsMove size={18} />, withChosen(startSliding)),
+  retype: verb('Retype', 'Shift L', <IconPencil size={18} />, (store) =>
+    store.getState().openSheet('letters'),
+  ),
+  copy: verb('Copy', 'Ctrl D', <IconCopy size={18} />, (store) => act.duplicate(store)),
+  mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />, (store) => act.mirror(store)),
+  rows: verb('Rows', 'R', <IconGridDots size={18} />, (store) => store.getState().openSheet('rows')),
+  match: verb('Match', 'K', <IconColorPicker size={18} />, (store) => store.getState().openSheet('match')),
+  donePoints: verb('Done', 'Esc', <IconCheck size={18} />, (store) => store.getState().pick()),
+  addPoint: verb('Add a point', 'double-click a side', <IconPlus size={18} />, (store) =>
+    act.addPoint(store),
+  ),
+  takePoint: verb('Take it away', 'Delete', <IconMinus size={18} />, (store) => act.removePoint(store)),
+  bend: verb('Curve it', 'or drag the side', <IconVectorBezier2 size={18} />, (store) =>
+    act.turnRound(store),
+  ),
+  straighten: verb('Straighten it', 'no curve', <IconLine size={18} />, (store) => act.turnRound(store)),
+  smooth: verb('Smooth it', 'no corner', <IconWaveSine size={18} />, (store) => act.turnRound(store)),
+  sharpen: verb('Make a corner', 'no curve', <IconChevronUp size={18} />, (store) => act.turnRound(store)),
+  arrange: verb('Arrange', 'Shift A', <IconLayoutCollage size={18} />, (store) =>
+    store.getState().openSheet('proposals'),
+  ),
+  swap: verb('Swap', 'Shift S', <IconArrowsExchange size={18} />, (store) => act.swapChosen(store)),
+  lock: verb('Lock', 'L', <IconLock size={18} />, (store) => act.toggleLock(store)),
+  unlock: verb('Unlock', 'L', <IconLockOpen size={18} />, (store) => act.toggleLock(store)),
+  delete: verb('Delete', 'Delete', <IconTrash size={18} />, (store) => act.remove(store)),
+};
+
+interface Chosen {
+  many: boolean;
+  locked: boolean;
+  /** Whether it is one group. */
+  opened: boolean;
+  /** Whether it is words laid in letters. */
+  letters: boolean;
+  /** How many, if all are photos. */
+  photos: number;
+  inside: readonly ('write' | 'slide')[];
+  mode: Mode['kind'];
+  /** What of an outline is held, and whether it is round. */
+  point: { side: boolean; round: boolean } | null;
+}
+
+function verbsFor({ many, locked, opened, letters, photos, inside, mode, point }: Chosen): Verb[] {
+  if (mode === 'reshape')
+    return [
+      VERBS.donePoints,
+      VERBS.addPoint,
+      ...(point && !point.side ? [VERBS.takePoint] : []),
+      ...(!point
+        ? []
+        : point.side
+          ? [point.round ? VERBS.straighten : VERBS.bend]
+          : [point.round ? VERBS.sharpen : VERBS.smooth]),
+    ];
+  if (mode === 'write') return [VERBS.doneWriting];
+  if (mode === 'slide') return [VERBS.doneSliding, VERBS.level];
+  if (locked) return [VERBS.copy, VERBS.unlock];
+  return [
+    ...(letters ? [VERBS.retype] : []),
+    ...(opened ? [VERBS.open] : []),
+    ...(many && photos && !opened ? [VERBS.arrange] : []),
+    ...(photos === 2 && !opened ? [VERBS.swap] : []),
+    ...(many ? [opened ? VERBS.ungroup : VERBS.group] : inside.map((name) => VERBS[name])),
+    VERBS.copy,
+    ...(many ? [] : [VERBS.mirror]),
+    VERBS.rows,
+    ...(many ? [] : [VERBS.match]),
+    VERBS.lock,
+    VERBS.delete,
+  ];
+}

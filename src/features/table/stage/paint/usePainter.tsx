@@ -1,0 +1,90 @@
+'use client';
+
+import { useEffect, useRef, type CSSProperties } from 'react';
+import { useRoom } from '@/features/table/room/context';
+import type { View } from '@/features/table/session';
+import { paintedFrom, Painter } from '@/features/table/stage/paint/painter';
+
+/** After a change of zoom the old drawing is stretched; a sharp one follows when the hand rests this long, milliseconds. */
+const REST = 80;
+
+const LAYER: CSSProperties = {
+  position: 'absolute',
+  inset: 0,
+  width: '100%',
+  height: '100%',
+  pointerEvents: 'none',
+};
+
+/** The three canvases of the page, painted whenever the session, the moving pieces or a picture changes. */
+export function usePainter(moving: readonly string[]) {
+  const { store, shelf } = useRoom();
+  const holder = useRef<HTMLDivElement>(null);
+  const movingNow = useRef(moving);
+  const ask = useRef<() => void>(() => {});
+
+  useEffect(() => {
+    const element = holder.current!;
+    const [below, middle, above] = [...element.children] as HTMLCanvasElement[];
+    const painter = new Painter({ below: below!, moving: middle!, above: above! }, shelf, (piece) =>
+      store
+        .getState()
+        .refuse(
+          `“${piece.name || piece.role}” could not be drawn, by a fault of the program. It is still there; undo what was done to it last, or delete it.`,
+        ),
+    );
+    let frame = 0;
+    let rest: ReturnType<typeof setTimeout> | undefined;
+    let painted: View | null = null;
+
+    const paint = () => {
+      frame = 0;
+      const session = store.getState();
+      if (session.stage.width === 0 || session.view.zoom === 0) return;
+      painter.paint(session, movingNow.current);
+      painted = session.view;
+      element.style.transform = '';
+    };
+    const soon = () => {
+      frame ||= requestAnimationFrame(paint);
+    };
+    const stretch = (to: View) => {
+      if (!painted) return soon();
+      const share = to.zoom / painted.zoom;
+      element.style.transformOrigin = '0 0';
+      element.style.transform = `translate(${to.x - painted.x * share}px, ${to.y - painted.y * share}px) scale(${share})`;
+      clearTimeout(rest);
+      rest = setTimeout(soon, REST);
+    };
+    ask.current = soon;
+    const stopStore = store.subscribe((now, before) => {
+      if (now.view !== before.view && painted && now.view.zoom !== painted.zoom && now.stage === before.stage)
+        return stretch(now.view);
+      const old = paintedFrom(before);
+      if (now.view !== before.view || paintedFrom(now).some((part, i) => part !== old[i])) soon();
+    });
+    const stopShelf = shelf.onArrival((sha) => {
+      if (painter.forget(sha)) soon();
+    });
+    soon();
+    return () => {
+      stopStore();
+      stopShelf();
+      cancelAnimationFrame(frame);
+      clearTimeout(rest);
+    };
+  }, [store, shelf]);
+
+  useEffect(() => {
+    movingNow.current = moving;
+    ask.current();
+  }, [moving]);
+
+  return (
+    <div ref={holder} style={LAYER} aria-hidden="true">
+      <canvas style={LAYER} data-testid="below" />
+      <canvas style={LAYER} data-testid="moving" />
+      <canvas style={LAYER} data-testid="above" />
+    </div>
+  );
+}

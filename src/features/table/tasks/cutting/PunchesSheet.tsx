@@ -1,0 +1,92 @@
+'use client';
+/** All punches by family, or by a word: what is selected is cut to one, or a new piece is punched out of cardstock. */
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { PUNCHES } from '@/core/piece/outline/punches';
+import { FAMILIES, type Punch } from '@/core/piece/outline/punches/punch';
+import { punchDrawing } from '@/features/table/parts/punchDrawing';
+import * as act from '@/features/table/acts';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { SideSheet } from '@/features/table/parts/SideSheet';
+
+const SIDE = 38;
+const DRAWN = PUNCHES.map((punch) => ({ punch, drawing: punchDrawing(punch, SIDE) }));
+
+const fits = ({ name, family }: Punch, words: string): boolean =>
+  words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => `${name} ${family}`.toLowerCase().includes(word));
+
+export function PunchesSheet({ onClose }: { onClose: () => void }) {
+  const { store } = useRoom();
+  const cutting = useSession((session) => act.cuttable(session).length);
+  const [words, setWords] = useState('');
+  const found = DRAWN.filter(({ punch }) => fits(punch, words.trim()));
+  return (
+    <SideSheet title="Punches" onClose={onClose}>
+      <TextField
+        fullWidth
+        label="Find a punch"
+        type="search"
+        value={words}
+        onChange={(event) => setWords(event.target.value.slice(0, 60))}
+        sx={{ mb: 0.5 }}
+      />
+      <Typography variant="caption" color="text.secondary" role="status" component="p" sx={{ mb: 1 }}>
+        {found.length === 0
+          ? 'No punch has this name. Try another word, such as round, tag or leaf.'
+          : cutting
+            ? `Press one to cut ${cutting === 1 ? 'what is selected' : `these ${cutting} pieces`} to it.`
+            : 'Press one to punch it out of cardstock.'}
+      </Typography>
+      {FAMILIES.map((family) => {
+        const those = found.filter(({ punch }) => punch.family === family);
+        return (
+          those.length > 0 && (
+            <Box key={family} component="section" aria-label={family} sx={{ mb: 1.25 }}>
+              <Typography component="h3" sx={{ fontWeight: 600, fontSize: '0.92rem', mb: 0.5 }}>
+                {family}
+              </Typography>
+              <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 0.5 }}>
+                {those.map(({ punch, drawing }) => (
+                  <ButtonBase
+                    key={punch.id}
+                    aria-label={punch.name}
+                    title={punch.name}
+                    onClick={() => act.punchWith(store, punch.id)}
+                    sx={{
+                      height: 50,
+                      borderRadius: 1.5,
+                      color: 'text.primary',
+                      '&:hover': { bgcolor: 'background.default' },
+                    }}
+                  >
+                    <svg
+                      width={SIDE + 4}
+                      height={SIDE + 4}
+                      viewBox={`${-SIDE / 2 - 2} ${-SIDE / 2 - 2} ${SIDE + 4} ${SIDE + 4}`}
+                      aria-hidden="true"
+                    >
+                      <path
+                        d={drawing}
+                        fill="currentColor"
+                        fillOpacity={0.2}
+                        stroke="currentColor"
+                        strokeWidth={1.3}
+                        strokeLinejoin="round"
+                      />
+                    </svg>
+                  </ButtonBase>
+                ))}
+              </Box>
+            </Box>
+          )
+        );
+      })}
+    </SideSheet>
+  );
+}

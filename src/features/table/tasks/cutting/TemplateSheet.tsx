@@ -1,0 +1,214 @@
+'use client';
+/** A picture of flat tones as a template: each tone numbered, with its areas; a paper or an ink for each; all cut at once. */
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState, type DragEvent } from 'react';
+import { MOST_TONES } from '@/core/pixels/tones';
+import { templateTones } from '@/features/shared/bringIn';
+import { PaperField } from '@/features/table/parts/PaperField';
+import { wholeWithin } from '@/features/table/parts/measures';
+import * as act from '@/features/table/acts';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { InkField } from '@/features/table/parts/inks/InkField';
+import { SideSheet } from '@/features/table/parts/SideSheet';
+import { isCarried, readCarried } from '@/features/table/parts/carry';
+import { usePapers } from '@/features/table/parts/usePapers';
+import { readableBlob } from '@/storage/assets';
+import { LengthField } from '@/ui/LengthField';
+import { useNotify } from '@/ui/notices';
+import type { Asset } from '@/core/picture/asset';
+import type { ToldTones } from '@/workers/template';
+
+/** What a photograph is reduced to at first. */
+const REDUCED = 6;
+
+type Choice = { paper: Asset } | { colour: string } | null;
+
+export function TemplateSheet({ onClose }: { onClose: () => void }) {
+  const { store } = useRoom();
+  const notify = useNotify();
+  const { take } = usePapers();
+  // The template stays the one it was opened with: cutting selects what was cut.
+  const [template] = useState(() => act.templateOf(store.getState()));
+  const readOnly = useSession((session) => session.readOnly);
+  const [most, setMost] = useState<number | null>(null);
+  const [told, setTold] = useState<ToldTones | null>(null);
+  const [choices, setChoices] = useState<readonly Choice[]>([]);
+  const [waiting, setWaiting] = useState(0);
+  const [anew, setAnew] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  useEffect(() => {
+    if (!template) return;
+    let gone = false;
+    const find = async () => {
+      const blob = await readableBlob(template.asset.sha);
+      if (!blob) throw new Error('not here');
+      const first = await templateTones(blob, most ?? MOST_TONES);
+      return first.found > MOST_TONES && most === null ? templateTones(blob, REDUCED) : first;
+    };
+    find().then(
+      (found) => {
+        if (gone) return;
+        setTold(found);
+        setChoices(found.tones.map(() => null));
+      },
+      () => !gone && setProblem('This picture could not be read. Nothing was changed.'),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [template, most]);
+  const choose = (at: number, choice: Choice) =>
+    // A paper's file may take a moment to arrive: what was chosen meanwhile stays.
+    setChoices((now) => now.map((before, i) => (i === at ? choice : before)));
+  const dropped = (at: number) => async (event: DragEvent) => {
+    const carried = readCarried(event.dataTransfer);
+    if (!carried) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const paper =
+      carried.kind === 'gathered' && carried.compartment === 'papers' ? await take(carried.sha) : null;
+    if (paper?.ok) choose(at, { paper: paper.value });
+    else notify({ text: 'Drop a paper from the workbox on a tone.', tone: 'info' });
+  };
+  const cut = async () => {
+    if (!template || !told) return;
+    const fillings = choices.flatMap((choice, tone): act.Filling[] => (choice ? [{ tone, ...choice }] : []));
+    const done = await act.cutTemplate(store, template, told, fillings, anew);
+    if (!done.ok) return setProblem(done.message);
+    onClose();
+    notify({
+      text: `${done.value} ${done.value === 1 ? 'piece was' : 'pieces were'} cut. The template is hidden beneath them, not gone.`,
+    });
+  };
+  const photograph = told && told.found > MOST_TONES;
+  return (
+    <SideSheet title="Template" onClose={onClose}>
+      {!template ? (
+        <Typography>
+          Lay a picture of a few flat tones on the page and select it: all areas of one tone are then cut from
+          one paper.
+        </Typography>
+      ) : !told ? (
+        problem === null && (
+          <>
+            <Typography role="status" sx={{ mb: 1 }}>
+              Telling the tones of “{template.piece.name}” apart …
+            </Typography>
+            <LinearProgress aria-label="Telling tones apart" />
+          </>
+        )
+      ) : (
+        <>
+          <Typography role="status" sx={{ mb: 1 }}>
+            {photograph
+              ? `This looks like a photograph: it has more than ${MOST_TONES} tones. They were reduced to ${told.tones.length}.`
+              : `${told.tones.length} ${told.tones.length === 1 ? 'tone' : 'tones'}. Choose a paper or an ink for those you want, or drop a paper on one.`}
+          </Typography>
+          {photograph && (
+            <LengthField
+              label="Reduce to"
+              shown={String(most ?? REDUCED)}
+              read={wholeWithin(2, MOST_TONES)}
+              onCommit={setMost}
+            />
+          )}
+          <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 1 }}>
+            {told.tones.map((tone, i) => {
+              const choice = choices[i] ?? null;
+              return (
+                <Box
+                  component="li"
+                  key={i}
+                  data-tone={i + 1}
+                  onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
+                  onDrop={(event) => void dropped(i)(event)}
+                  sx={{ borderTop: '1px dotted', borderColor: 'divider', py: 1.25 }}
+                >
+                  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1 }}>
+                    <Box
+                      aria-hidden="true"
+                      sx={{
+                        width: 32,
+                        height: 32,
+                        borderRadius: 1.5,
+                        bgcolor: tone.colour,
+                        border: '1px solid rgba(0,0,0,0.3)',
+                        flexShrink: 0,
+                      }}
+                    />
+                    <Typography sx={{ fontWeight: 600 }}>Tone {i + 1}</Typography>
+                    <Typography variant="body2" color="text.secondary">
+                      {tone.areas} {tone.areas === 1 ? 'area' : 'areas'}, {shareInWords(tone.share)}
+                    </Typography>
+                  </Box>
+                  <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+                    <Box sx={{ flex: 1, minWidth: 0, '& .MuiTextField-root': { width: '100%' } }}>
+                      <PaperField
+                        label={`Paper for tone ${i + 1}`}
+                        none={choice && 'colour' in choice ? 'Cardstock in an ink' : 'Leave it out'}
+                        paper={choice && 'paper' in choice ? choice.paper.sha : null}
+                        disabled={readOnly}
+                        onWait={(waiting) => setWaiting((now) => now + (waiting ? 1 : -1))}
+                        onNone={() => choose(i, null)}
+                        onPaper={(paper) => choose(i, { paper })}
+                      />
+                    </Box>
+                    {!choice && (
+                      <Button
+                        color="inherit"
+                        sx={{ height: 38, border: 1, borderColor: 'divider' }}
+                        aria-label={`Ink for tone ${i + 1}`}
+                        onClick={() => choose(i, { colour: tone.colour })}
+                      >
+                        Ink
+                      </Button>
+                    )}
+                  </Box>
+                  {choice && 'colour' in choice && (
+                    <Box sx={{ mt: 1, display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+                      <InkField
+                        label={`Ink of tone ${i + 1}`}
+                        colour={choice.colour}
+                        disabled={readOnly}
+                        onChange={(colour) => choose(i, { colour })}
+                      />
+                      <Button color="inherit" size="small" onClick={() => choose(i, null)}>
+                        Leave it out
+                      </Button>
+                    </Box>
+                  )}
+                </Box>
+              );
+            })}
+          </Box>
+          <FormControlLabel
+            control={<Switch checked={anew} onChange={(event) => setAnew(event.target.checked)} />}
+            label="Begin the paper anew in each area"
+          />
+          <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
+            <Button
+              variant="contained"
+              disabled={readOnly || waiting > 0 || choices.every((choice) => choice === null)}
+              onClick={() => void cut()}
+            >
+              Cut them all
+            </Button>
+          </Box>
+        </>
+      )}
+      {problem && (
+        <Typography role="alert" color="error" sx={{ mt: 1 }}>
+          {problem}
+        </Typography>
+      )}
+    </SideSheet>
+  );
+}
+
+const shareInWords = (share: number): string =>
+  share < 0.01 ? 'less than 1 %' : `${Math.round(share * 100)} % of it`;

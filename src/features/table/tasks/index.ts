@@ -1,0 +1,26 @@
+/** Every command of the table, contributed by task. Keys, the list of all actions and the “?” overlay read this one list. */
+import { COLOUR } from '@/features/table/tasks/colour/commands';
+import { byPress, GROUPS, type Command } from '@/features/table/tasks/command';
+import { CUTTING } from '@/features/table/tasks/cutting/commands';
+import { LOOKING } from '@/features/table/tasks/looking/commands';
+import { PAGES } from '@/features/table/tasks/pages/commands';
+import { PHOTOS } from '@/features/table/tasks/photos/commands';
+import { PIECES } from '@/features/table/tasks/pieces/commands';
+import { PILE } from '@/features/table/tasks/pile/commands';
+import { STEPS } from '@/features/table/tasks/steps/commands';
+import { WORDS } from '@/features/table/tasks/words/commands';
+
+/** By group, and within one in the order of the tasks. */
+export const COMMANDS: readonly Command[] = [
+  ...PIECES,
+  ...WORDS,
+  ...CUTTING,
+  ...PHOTOS,
+  ...COLOUR,
+  ...PILE,
+  ...LOOKING,
+  ...STEPS,
+  ...PAGES,
+].sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group));
+
+export const PRESSES = byPress(COMMANDS);

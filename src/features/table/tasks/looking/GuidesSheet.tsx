@@ -1,0 +1,194 @@
+'use client';
+/** Guides by exact number, spaced evenly, locked; on every page or on this one. */
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import IconButton from '@mui/material/IconButton';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { IconTrash } from '@tabler/icons-react';
+import { useState } from 'react';
+import { spacedGuides } from '@/core/page/guides';
+import { lockGuides, setGuides } from '@/core/project/edits/page';
+import { MOST_GUIDES } from '@/core/project/schema';
+import { surfaceOf, type Guide } from '@/core/project/model';
+import { formatLength, toPoints } from '@/core/units/lengths';
+import { FARTHEST, measureWithin, wholeWithin } from '@/features/table/parts/measures';
+import { useSession } from '@/features/table/room/context';
+import { SideSheet } from '@/features/table/parts/SideSheet';
+import { LengthField } from '@/ui/LengthField';
+
+export function GuidesSheet({ onClose }: { onClose: () => void }) {
+  const project = useSession((session) => session.history.project);
+  const surfaceId = useSession((session) => session.surfaceId);
+  const perform = useSession((session) => session.perform);
+  const [every, setEvery] = useState(true);
+  const [axis, setAxis] = useState<'x' | 'y'>('x');
+  const [count, setCount] = useState(3);
+  const [gutter, setGutter] = useState(0);
+  const [margin, setMargin] = useState(0);
+  const { unit, guidesLocked } = project;
+  const page = surfaceOf(project, surfaceId);
+  const of = every ? null : surfaceId;
+  const { guides } = every ? project : page;
+  const length = axis === 'x' ? page.width : page.height;
+  const within = measureWithin(unit, -FARTHEST, FARTHEST);
+  const air = measureWithin(unit, 0, length / 2);
+  const put = (label: string, next: readonly Guide[]) =>
+    perform(setGuides(of, label, next.slice(0, MOST_GUIDES)));
+  const add = (more: readonly Guide[]) =>
+    put(more.length === 1 ? 'add guide' : `add ${more.length} guides`, [
+      ...guides,
+      ...more.filter(
+        ({ axis: way, at }) => !guides.some((one) => one.axis === way && Math.abs(one.at - at) < 0.01),
+      ),
+    ]);
+  return (
+    <SideSheet title="Guides" onClose={onClose}>
+      <TextField
+        select
+        fullWidth
+        size="small"
+        label="Shown on"
+        value={every ? 'every' : 'this'}
+        onChange={(event) => setEvery(event.target.value === 'every')}
+        sx={{ mb: 1.25 }}
+      >
+        <MenuItem value="every">every page</MenuItem>
+        <MenuItem value="this">this page alone</MenuItem>
+      </TextField>
+      <Box component="ul" aria-label="Guides there are" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {guides.map((guide, i) => (
+          <Box component="li" key={i} sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1 }}>
+            <LengthField
+              label={guide.axis === 'x' ? `Upright ${i + 1}, from left` : `Level ${i + 1}, from top`}
+              unit={unit}
+              disabled={guidesLocked}
+              shown={formatLength(guide.at, unit)}
+              read={within}
+              onCommit={(at) =>
+                put(
+                  'move guide',
+                  guides.map((one, k) => (k === i ? { ...one, at } : one)),
+                )
+              }
+            />
+            <IconButton
+              color="inherit"
+              disabled={guidesLocked}
+              aria-label={`Take guide ${i + 1} away`}
+              onClick={() =>
+                put(
+                  'take guide away',
+                  guides.filter((_, k) => k !== i),
+                )
+              }
+            >
+              <IconTrash size={18} />
+            </IconButton>
+          </Box>
+        ))}
+      </Box>
+      {guides.length === 0 && (
+        <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+          Pull one out of a ruler, or space some evenly here.
+        </Typography>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1.25 }}>
+        <Button size="small" disabled={guidesLocked} onClick={() => add([{ axis: 'x', at: page.width / 2 }])}>
+          Add upright
+        </Button>
+        <Button
+          size="small"
+          disabled={guidesLocked}
+          onClick={() => add([{ axis: 'y', at: page.height / 2 }])}
+        >
+          Add level
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          disabled={guidesLocked || !guides.length}
+          onClick={() => put(`take ${guides.length} guides away`, [])}
+        >
+          Take all away
+        </Button>
+      </Box>
+      <Typography component="h3" sx={{ fontWeight: 600, fontSize: '0.9rem', mb: 1 }}>
+        Spaced evenly
+      </Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
+        <TextField
+          select
+          size="small"
+          label="As"
+          value={axis}
+          onChange={(event) => setAxis(event.target.value as 'x' | 'y')}
+        >
+          <MenuItem value="x">columns</MenuItem>
+          <MenuItem value="y">rows</MenuItem>
+        </TextField>
+        <LengthField label="How many" shown={String(count)} read={wholeWithin(1, 48)} onCommit={setCount} />
+        <LengthField
+          label="Between"
+          unit={unit}
+          shown={formatLength(gutter, unit)}
+          read={air}
+          onCommit={setGutter}
+        />
+        <LengthField
+          label="Margin"
+          unit={unit}
+          shown={formatLength(margin, unit)}
+          read={air}
+          onCommit={setMargin}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', my: 1 }}>
+        <Button
+          size="small"
+          disabled={guidesLocked || (count - 1) * gutter + 2 * margin >= length}
+          onClick={() => add(spacedGuides(axis, length, { count, gutter, margin }))}
+        >
+          Space {count}
+        </Button>
+        {[2, 3].map((parts) => (
+          <Button
+            key={parts}
+            size="small"
+            color="inherit"
+            disabled={guidesLocked}
+            onClick={() =>
+              add([
+                ...spacedGuides('x', page.width, { count: parts, gutter: 0, margin: 0 }),
+                ...spacedGuides('y', page.height, { count: parts, gutter: 0, margin: 0 }),
+              ])
+            }
+          >
+            {parts === 2 ? 'Halves' : 'Thirds'}
+          </Button>
+        ))}
+        <Button
+          size="small"
+          color="inherit"
+          disabled={guidesLocked}
+          onClick={() => {
+            const inch = { count: 1, gutter: 0, margin: toPoints(unit === 'in' ? 0.5 : 10, unit) };
+            add([...spacedGuides('x', page.width, inch), ...spacedGuides('y', page.height, inch)]);
+          }}
+        >
+          Margins
+        </Button>
+      </Box>
+      <FormControlLabel
+        control={
+          <Switch size="small" checked={guidesLocked} onChange={(_, locked) => perform(lockGuides(locked))} />
+        }
+        label="Guides are locked"
+        sx={{ ml: 0, gap: 0.5 }}
+      />
+    </SideSheet>
+  );
+}

@@ -1,0 +1,262 @@
+'use client';
+/** What to make of the page, what the checks found, and the file itself. */
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import Radio from '@mui/material/Radio';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
+import { useMemo, useState } from 'react';
+import { surfaceOf } from '@/core/project/model';
+import { checked } from '@/core/proof';
+import type { Finding } from '@/core/proof/check';
+import { fail, ok } from '@/core/result';
+import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
+import { useMake } from '@/features/table/tasks/making/useMake';
+import { layCaption } from '@/features/table/acts';
+import { useRoom, useSession } from '@/features/table/room/context';
+import type { SessionStore } from '@/features/table/session';
+import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
+import { LengthField } from '@/ui/LengthField';
+
+const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
+
+/** Nothing is reckoned for it while it is shut; what was chosen stays for the next time. */
+export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [options, setOptions] = useState(FIRST);
+  return open ? <Making options={options} onOptions={setOptions} onClose={onClose} /> : null;
+}
+
+interface MakingProps {
+  options: MakeOptions;
+  onOptions: (options: MakeOptions) => void;
+  onClose: () => void;
+}
+
+function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
+  const { store } = useRoom();
+  const project = useSession((session) => session.history.project);
+  const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
+  const { making, start, cancel } = useMake();
+  const typesetter = useSession((session) => session.typesetter);
+  const { found, clear } = useMemo(
+    () => checked(project, surface, typesetter),
+    [project, surface, typesetter],
+  );
+  const { unit } = project;
+  const busy = making.state === 'making';
+  const bleed = options.withBleed ? surface.bleed : 0;
+  const size = { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
+  const { pixels, cropMarks } = FORMATS[options.format];
+  const set = (change: Partial<MakeOptions>) => setOptions({ ...options, ...change });
+  const cure = (finding: Finding) => {
+    CURES[finding.cure].run(store, finding);
+    if (finding.cure === 'show') onClose();
+  };
+  return (
+    <Dialog open onClose={() => !busy && onClose()} maxWidth="md" fullWidth aria-labelledby="make-title">
+      <DialogTitle id="make-title" variant="h2" sx={{ pb: 1 }}>
+        Make {surface.name.toLowerCase()} into a file
+      </DialogTitle>
+      <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 4 }}>
+        <Box>
+          <Box
+            role="radiogroup"
+            aria-label="Kind of file"
+            sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}
+          >
+            {(Object.keys(FORMATS) as Format[]).map((format) => (
+              <Box
+                key={format}
+                component="label"
+                sx={{
+                  display: 'flex',
+                  alignItems: 'center',
+                  border: 1,
+                  borderColor: options.format === format ? 'primary.main' : 'divider',
+                  borderRadius: 2,
+                  pr: 1.5,
+                  minHeight: 52,
+                  cursor: 'pointer',
+                }}
+              >
+                <Radio
+                  checked={options.format === format}
+                  disabled={busy}
+                  onChange={() => set({ format })}
+                  name="format"
+                  value={format}
+                  slotProps={{ input: { 'aria-label': FORMATS[format].name } }}
+                />
+                <Box>
+                  <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{FORMATS[format].name}</Typography>
+                  <Typography
+                    variant="caption"
+                    color="text.secondary"
+                    sx={{ display: 'block', lineHeight: 1.3 }}
+                  >
+                    {FORMATS[format].use}
+                  </Typography>
+                </Box>
+              </Box>
+            ))}
+          </Box>
+          <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column' }}>
+            <FormControlLabel
+              control={
+                <Switch
+                  checked={options.withBleed}
+                  disabled={busy}
+                  onChange={(event) => set({ withBleed: event.target.checked })}
+                />
+              }
+              label={`With bleed, ${formatLength(surface.bleed, unit, true)} all round`}
+            />
+            {cropMarks && (
+              <FormControlLabel
+                control={
+                  <Switch
+                    checked={options.cropMarks}
+                    disabled={busy}
+                    onChange={(event) => set({ cropMarks: event.target.checked })}
+                  />
+                }
+                label="With crop marks"
+              />
+            )}
+            {pixels && (
+              <Box sx={{ width: 190, mt: 1.5 }}>
+                <LengthField
+                  label="Resolution"
+                  unit="ppi"
+                  disabled={busy}
+                  shown={String(options.ppi)}
+                  read={(text) => {
+                    const value = Number(text.replace(/ppi/i, ''));
+                    return Number.isInteger(value) && value >= 36 && value <= 1200
+                      ? ok(value)
+                      : fail('A whole number from 36 to 1200.');
+                  }}
+                  onCommit={(ppi) => set({ ppi })}
+                />
+              </Box>
+            )}
+          </Box>
+        </Box>
+        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, minWidth: 0 }}>
+          <Box>
+            <Typography variant="h3">What comes out</Typography>
+            <Typography variant="body2" sx={{ mt: 0.5 }}>
+              {formatSize(size, unit)}
+              {bleed > 0 && `, trimmed to ${formatSize(surface, unit)}`}
+              {pixels &&
+                `; ${Math.round((size.width / 72) * options.ppi)} x ${Math.round((size.height / 72) * options.ppi)} pixels at ${options.ppi} ppi, sRGB`}
+              .
+            </Typography>
+          </Box>
+          <Typography variant="h3">What the checks found</Typography>
+          {clear.map((says) => (
+            <Box key={says} sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
+              <IconCircleCheck size={20} style={{ flexShrink: 0 }} />
+              <Typography variant="body2">{says}</Typography>
+            </Box>
+          ))}
+          {found.length > 0 && (
+            <Box
+              component="ul"
+              sx={{
+                m: 0,
+                p: 0,
+                listStyle: 'none',
+                display: 'flex',
+                flexDirection: 'column',
+                gap: 1,
+                overflowY: 'auto',
+                maxHeight: 250,
+              }}
+            >
+              {found.map((finding) => (
+                <FindingRow
+                  key={`${finding.check} ${finding.piece?.id ?? ''}`}
+                  finding={finding}
+                  disabled={busy}
+                  cure={CURES[finding.cure].says}
+                  onCure={() => cure(finding)}
+                />
+              ))}
+            </Box>
+          )}
+          <Box aria-live="polite" sx={{ mt: 'auto' }}>
+            {making.state === 'making' && (
+              <Box>
+                <Typography variant="body2" sx={{ mb: 0.75 }}>
+                  {making.doing} …
+                </Typography>
+                <LinearProgress
+                  variant="determinate"
+                  value={making.share * 100}
+                  aria-label="Making the file"
+                />
+              </Box>
+            )}
+            {making.state === 'made' && (
+              <Alert severity="success" data-testid="made">
+                {making.name} is in your downloads: {(making.bytes / 1e6).toFixed(1)} MB, in{' '}
+                {making.seconds.toFixed(1)} s.
+              </Alert>
+            )}
+            {making.state === 'failed' && <Alert severity="error">{making.message}</Alert>}
+          </Box>
+        </Box>
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        <Button color="inherit" onClick={busy ? cancel : onClose}>
+          {busy ? 'Cancel' : 'Back to the table'}
+        </Button>
+        <Button variant="contained" size="large" disabled={busy} onClick={() => void start(options)}>
+          Make the {FORMATS[options.format].name}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** What is pressed to do something about a finding. */
+const CURES: Record<Finding['cure'], { says: string; run(store: SessionStore, finding: Finding): void }> = {
+  show: { says: 'Show', run: (store, { piece }) => store.getState().select(piece ? [piece.id] : []) },
+  caption: { says: 'Set it', run: layCaption },
+};
+
+interface FindingRowProps {
+  finding: Finding;
+  disabled: boolean;
+  cure: string;
+  onCure: () => void;
+}
+
+function FindingRow({ finding: { name, warns, says }, disabled, cure, onCure }: FindingRowProps) {
+  return (
+    <Box component="li" sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+      <Box sx={{ color: warns ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
+        {warns ? <IconAlertTriangle size={20} /> : <IconInfoCircle size={20} />}
+      </Box>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Typography variant="body2" sx={{ fontWeight: 600 }}>
+          {warns ? 'Warning: ' : ''}
+          {name}
+        </Typography>
+        <Typography variant="body2">{says}</Typography>
+      </Box>
+      <Button size="small" onClick={onCure} disabled={disabled}>
+        {cure}
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,92 @@
+/** Making a file in the worker: progress, cancel, and the finished file to the user's disk. */
+import { proxy, wrap, type Remote } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { surfaceOf } from '@/core/project/model';
+import { download, fileName } from '@/features/shared/download';
+import { FONTS_AT } from '@/features/shared/fonts';
+import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
+import { useRoom } from '@/features/table/room/context';
+import type { MakeOptions } from '@/output/formats';
+import type { Maker } from '@/workers/make.worker';
+
+export type Making =
+  | { state: 'idle' }
+  | { state: 'making'; share: number; doing: string }
+  | { state: 'made'; name: string; bytes: number; seconds: number }
+  | { state: 'failed'; message: string };
+
+/** The worker is made ready when the dialog opens, and let go when it shuts. */
+export function useMake() {
+  const { store } = useRoom();
+  const [making, setMaking] = useState<Making>({ state: 'idle' });
+  const bench = useRef<{ worker: Worker; maker: Remote<Maker>; failed: Promise<never> } | null>(null);
+  const run = useRef(0);
+
+  /** The worker with its fonts open; kept from one file to the next. */
+  const ready = useCallback(() => {
+    if (!bench.current) {
+      const worker = makeWorker();
+      const failed = new Promise<never>((_, reject) =>
+        worker.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
+      );
+      failed.catch(() => {});
+      bench.current = { worker, maker: wrap<Maker>(worker), failed };
+      void bench.current.maker.warm(new URL(FONTS_AT, location.href).href).catch(() => {});
+    }
+    return bench.current;
+  }, []);
+
+  const stop = useCallback(() => {
+    bench.current?.worker.terminate();
+    bench.current = null;
+    run.current += 1;
+  }, []);
+  useEffect(() => {
+    ready();
+    return stop;
+  }, [ready, stop]);
+
+  const cancel = useCallback(() => {
+    stop();
+    setMaking({ state: 'idle' });
+  }, [stop]);
+
+  const start = useCallback(
+    async (options: MakeOptions) => {
+      const mine = ++run.current;
+      const began = Date.now();
+      const { history, surfaceId } = store.getState();
+      const { project } = history;
+      setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
+      try {
+        const gathered = await filesFor(project, surfaceOf(project, surfaceId));
+        if (!gathered.ok) return setMaking({ state: 'failed', message: gathered.message });
+        const files = gathered.value;
+        if (run.current !== mine) return;
+        const { maker, failed } = ready();
+        await maker.warm(new URL(FONTS_AT, location.href).href);
+        const report = proxy(
+          (share: number, doing: string) =>
+            run.current === mine && setMaking({ state: 'making', share, doing }),
+        );
+        const order = { project, surfaceId, options, files, now: Date.now() };
+        const made = await Promise.race([maker.makeFile(order, report), failed]);
+        if (run.current !== mine) return;
+        if (!made.ok) return setMaking({ state: 'failed', message: made.message });
+        const name = `${fileName(project.title)}.${options.format}`;
+        download(made.value, name);
+        setMaking({ state: 'made', name, bytes: made.value.size, seconds: (Date.now() - began) / 1000 });
+      } catch (error) {
+        if (run.current !== mine) return;
+        stop();
+        setMaking({
+          state: 'failed',
+          message: `The file could not be made (${(error as Error).message}). Your page is untouched; a lower ppi, or a PDF, needs less memory.`,
+        });
+      }
+    },
+    [store, stop, ready],
+  );
+
+  return { making, start, cancel };
+}

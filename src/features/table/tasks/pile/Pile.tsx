@@ -1,0 +1,158 @@
+'use client';
+/** The pile as a side view: slabs from top to bottom, thick or thin as they lift, dragged to change their order. */
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { memo, useCallback, useDeferredValue, useMemo, useRef, useState, type ComponentProps } from 'react';
+import { layBeside } from '@/core/project/edits/group';
+import { treeOf } from '@/core/project/tree';
+import { dropAt, rowsOf, type PileRow } from '@/features/table/tasks/pile/rows';
+import { PileList } from '@/features/table/tasks/pile/PileList';
+import type { Slab } from '@/features/table/tasks/pile/Slab';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { surfaceOf } from '@/core/project/model';
+
+type SlabProps = ComponentProps<typeof Slab>;
+
+export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
+  const { store } = useRoom();
+  // The page comes first: the slabs follow when it is painted.
+  const { pile, groups } = useDeferredValue(
+    useSession((session) => surfaceOf(session.history.project, session.surfaceId)),
+  );
+  const entered = useSession((session) => session.entered);
+  const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
+  const anchor = useRef<string | null>(null);
+  const selection = useSession((session) => session.selection);
+  const readOnly = useSession(
+    (session) => session.readOnly || surfaceOf(session.history.project, session.surfaceId).locked,
+  );
+  // The group that is open on the page is unfolded here too, with all it lies in.
+  const open = useMemo(() => {
+    if (entered === null) return unfolded;
+    const path = pile.find((piece) => piece.groups?.includes(entered))?.groups ?? [];
+    return new Set([...unfolded, ...path.slice(0, path.indexOf(entered) + 1)]);
+  }, [unfolded, entered, pile]);
+  const rows = useMemo(() => rowsOf(treeOf({ pile, groups }), open), [pile, groups, open]);
+  const ids = useMemo(() => rows.map(({ node }) => node.id), [rows]);
+  const byId = useMemo(() => new Map(pile.map((piece) => [piece.id, piece])), [pile]);
+  const chosen = useMemo(() => new Set(selection), [selection]);
+  const toggle = useCallback(
+    (id: string) =>
+      setUnfolded((now) => {
+        const next = new Set(now);
+        if (!next.delete(id)) next.add(id);
+        return next;
+      }),
+    [],
+  );
+  /** Shift takes a run, Ctrl single ones; what lies in a group can be taken without opening it on the page. */
+  const choose = useCallback<SlabProps['onChoose']>(
+    (row, { shiftKey, ctrlKey, metaKey }) => {
+      const now = store.getState().selection;
+      const inside = row.depth ? (byId.get(row.ids[0]!)?.groups?.[row.depth - 1] ?? null) : null;
+      if (shiftKey && anchor.current) {
+        const at = (id: string) => rows.findIndex(({ node }) => node.id === id);
+        const [from, to] = [at(anchor.current), at(row.node.id)].sort((a, b) => a - b) as [number, number];
+        const run = new Set(rows.slice(Math.max(0, from), to + 1).flatMap(({ ids }) => ids));
+        return store.getState().select([...run]);
+      }
+      anchor.current = row.node.id;
+      if (!ctrlKey && !metaKey)
+        return store.getState().choose({ selection: row.ids, entered: inside, mode: { kind: 'pick' } });
+      const without = now.filter((id) => !row.ids.includes(id));
+      store.getState().select(without.length < now.length ? without : [...now, ...row.ids]);
+    },
+    [store, rows, byId],
+  );
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const pictureOf = ({ node }: PileRow): string | undefined =>
+    node.kind === 'piece' && 'asset' in node.piece.material
+      ? thumbs.get(node.piece.material.asset)
+      : undefined;
+
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const { surfaceId, perform } = store.getState();
+    const [from, onto] = [String(active.id), String(over.id)];
+    const held = rows.find(({ node }) => node.id === from)!;
+    // One of several that are selected takes the others along.
+    const many = held.ids.every((id) => chosen.has(id))
+      ? rows.filter(({ ids, depth }) => depth === held.depth && ids.every((id) => chosen.has(id)))
+      : [held];
+    const moved = many.map(({ node }) => node.id);
+    if (!moved.includes(onto)) perform(layBeside(surfaceId, moved, dropAt(rows, open, from, onto), onto));
+  };
+
+  return (
+    <Box
+      component="section"
+      aria-label="The pile"
+      data-part
+      sx={{ display: 'flex', flexDirection: 'column', minHeight: 132, flex: '1 1 132px' }}
+    >
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'baseline',
+          px: 2,
+          pt: 1.25,
+          pb: 0.5,
+          borderTop: 1,
+          borderColor: 'divider',
+        }}
+      >
+        <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
+          The pile
+        </Typography>
+        <Typography variant="caption" color="text.secondary">
+          {pile.length === 0 ? '' : `${pile.length} ${pile.length === 1 ? 'piece' : 'pieces'}, top first`}
+        </Typography>
+      </Box>
+      {pile.length === 0 && (
+        <Typography variant="body2" color="text.secondary" sx={{ px: 2, py: 0.5 }}>
+          Nothing lies on the page yet. What you lay down is piled here, the topmost first.
+        </Typography>
+      )}
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped} id="pile">
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <PileList
+            rows={rows}
+            chosen={chosen}
+            open={open}
+            pictureOf={pictureOf}
+            readOnly={readOnly}
+            onChoose={choose}
+            onToggle={toggle}
+          />
+        </SortableContext>
+      </DndContext>
+      {pile.length > 0 && (
+        <Box
+          aria-hidden="true"
+          sx={{
+            mx: 2,
+            mb: 1.5,
+            height: 5,
+            bgcolor: 'text.secondary',
+            opacity: 0.55,
+            borderRadius: 0.5,
+            flexShrink: 0,
+          }}
+        />
+      )}
+    </Box>
+  );
+});
