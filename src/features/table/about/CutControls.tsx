@@ -25,6 +25,7 @@ import { punchDrawing } from '@/features/table/parts/punchDrawing';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 import { fetched } from '@/ui/fetched';
+import { tip } from '@/features/table/tasks';
 
 const ICON = { width: 26, height: 26 };
 const JoinedControls = fetched('Joined letters', () =>
@@ -141,7 +142,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               variant="outlined"
               disabled={readOnly}
               startIcon={<IconCut size={17} />}
-              title="All punches (D)"
+              title={tip('All punches', 'D')}
               onClick={() => store.getState().openSheet('punches')}
               sx={{ flex: 1 }}
             >
@@ -153,7 +154,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               variant="outlined"
               disabled={readOnly}
               startIcon={<IconLayersIntersect size={17} />}
-              title="Join, cut out, overlap, divide, grow (X)"
+              title={tip('Join, cut out, overlap, divide, grow', 'X')}
               onClick={() => store.getState().openSheet('combine')}
               sx={{ flex: 1 }}
             >
@@ -167,7 +168,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
               variant="outlined"
               disabled={readOnly}
               startIcon={<IconScissors size={17} />}
-              title="Draw an outline by hand, or cut with scissors (A)"
+              title={tip('Draw an outline by hand, or cut with scissors', 'A')}
               onClick={() => store.getState().openSheet('draw')}
               sx={{ flex: 1 }}
             >

@@ -17,6 +17,7 @@ import { FARTHEST, measureWithin, readDegrees } from '@/features/table/parts/mea
 import { useShallow } from 'zustand/react/shallow';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
+import { tip } from '@/features/table/tasks';
 
 /** Exact numbers: the box's top left corner before turning, its size (proportions kept for pictures) and its turn. */
 export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
@@ -127,7 +128,7 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
       <Button
         size="small"
         color="inherit"
-        title="Where it passes over others and where under (F)"
+        title={tip('Where it passes over others and where under', 'F')}
         onClick={() => store.getState().openSheet('tuck')}
         sx={{ gridColumn: '1 / -1' }}
       >

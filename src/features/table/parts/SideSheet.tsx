@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { focusBack } from '@/features/table/stage/focus';
+import { tip } from '@/features/table/tasks';
 
 interface Props {
   title: string;
@@ -54,7 +55,7 @@ export function SideSheet({ title, onClose, children }: Props) {
         <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
           {title}
         </Typography>
-        <Tooltip title="Shut (Esc)">
+        <Tooltip title={tip('Shut', 'Esc')}>
           <IconButton size="small" color="inherit" aria-label={`Shut ${title}`} onClick={onClose}>
             <IconX size={18} />
           </IconButton>

@@ -13,6 +13,7 @@ import type { useLaying } from '@/features/table/room/useLaying';
 import { writeCarried } from '@/features/table/parts/carry';
 import { focusBack } from '@/features/table/stage/focus';
 import { fetched } from '@/ui/fetched';
+import { tip } from '@/features/table/tasks';
 
 /** Fetched when the cupboard is first opened: nobody waits for it on the table. */
 const Cupboard = fetched('The cupboard', () =>
@@ -94,7 +95,7 @@ export function CupboardSheet({ laying, onClose }: Props) {
           <input type="checkbox" checked={onPage} onChange={(event) => setOnPage(event.target.checked)} />
           On the page’s own ground
         </Box>
-        <Tooltip title="Shut the cupboard (C)">
+        <Tooltip title={tip('Shut the cupboard', 'C')}>
           <IconButton onClick={onClose} aria-label="Shut the cupboard" color="inherit">
             <IconX size={20} />
           </IconButton>

@@ -32,6 +32,7 @@ import { knownScreen, TRUE_SIZE } from '@/features/table/session/screen';
 import { zoomed } from '@/features/table/stage/hand/view';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
+import { tip } from '@/features/table/tasks';
 
 interface Props {
   onMake: () => void;
@@ -81,7 +82,7 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props
       <TitleField />
       <Kept />
       <Box sx={{ flex: 1 }} />
-      <Tooltip title={undoName ? `Undo: ${undoName} (Ctrl Z)` : 'Nothing to undo'}>
+      <Tooltip title={undoName ? tip(`Undo: ${undoName}`, 'Ctrl Z') : 'Nothing to undo'}>
         <span>
           <Button
             color="inherit"
@@ -100,7 +101,7 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props
           </Button>
         </span>
       </Tooltip>
-      <Tooltip title="All steps by name (Y)">
+      <Tooltip title={tip('All steps by name', 'Y')}>
         <IconButton
           onClick={() => store.getState().openSheet('steps')}
           aria-label="All steps by name"
@@ -125,7 +126,7 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props
       <ZoomMenu />
       <ShowMenu />
       <SchemeButton />
-      <Tooltip title="Keys and how-to (?)">
+      <Tooltip title={tip('Keys and how-to', '?')}>
         <IconButton onClick={onHelp} aria-label="Keys and how-to" color="inherit">
           <IconHelp size={20} />
         </IconButton>

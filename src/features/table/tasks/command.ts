@@ -49,7 +49,7 @@ export function pressOf({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEve
 }
 
 /** `Alt Page Down` in the spelling of `pressOf`. */
-const spelt = (keys: string): string =>
+export const spelt = (keys: string): string =>
   keys.toLowerCase().replace('page ', 'page').replace('arrow ', 'arrow');
 
 /** Which command a key press means. Throws if two lay claim to the same. */

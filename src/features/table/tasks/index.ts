@@ -1,6 +1,6 @@
 /** Every command of the table, contributed by task. Keys, the list of all actions and the “?” overlay read this one list. */
 import { COLOUR } from '@/features/table/tasks/colour/commands';
-import { byPress, GROUPS, type Command } from '@/features/table/tasks/command';
+import { byPress, GROUPS, spelt, type Command } from '@/features/table/tasks/command';
 import { CUTTING } from '@/features/table/tasks/cutting/commands';
 import { LOOKING } from '@/features/table/tasks/looking/commands';
 import { PAGES } from '@/features/table/tasks/pages/commands';
@@ -24,3 +24,13 @@ export const COMMANDS: readonly Command[] = [
 ].sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group));
 
 export const PRESSES = byPress(COMMANDS);
+
+/** The command of a key, as `Ctrl D`; throws if there is none, so that no button ever names a key that does something else. */
+export function commandOf(keys: string): Command {
+  const command = PRESSES.get(spelt(keys)) ?? COMMANDS.find((one) => one.keys === keys);
+  if (!command) throw new Error(`No command has the key ${keys}.`);
+  return command;
+}
+
+/** `Duplicate (Ctrl D)`: the tip of a button that does the same as a key. */
+export const tip = (name: string, keys: string): string => `${name} (${commandOf(keys).keys})`;

@@ -14,6 +14,7 @@ import { Items } from '@/features/table/workbox/Items';
 import { useWidths } from '@/features/table/workbox/useWidths';
 import type { BoxItem, Counting } from '@/features/table/workbox/useWorkbox';
 import { WordsCompartment } from '@/features/table/workbox/WordsCompartment';
+import { tip } from '@/features/table/tasks';
 
 const WORKBOX_HEIGHT = 172;
 
@@ -71,7 +72,7 @@ export function Workbox(props: WorkboxProps) {
       <Button
         onClick={props.onCupboard}
         aria-expanded={props.cupboardOpen}
-        title="Open or shut the cupboard (C)"
+        title={tip('Open or shut the cupboard', 'C')}
         color="inherit"
         sx={{
           flexDirection: 'column',

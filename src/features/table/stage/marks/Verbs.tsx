@@ -38,6 +38,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { groupsAmong } from '@/core/project/edits/group';
 import { selectedPieces, shownSurface, type Mode, type SessionStore } from '@/features/table/session';
 import { useShallow } from 'zustand/react/shallow';
+import { commandOf } from '@/features/table/tasks';
 import { RULER, viewMatrix } from '@/features/table/stage/hand/view';
 
 const HEIGHT = 44;
@@ -129,12 +130,13 @@ const VerbButton = memo(function VerbButton({ verb: { name, key, icon, run } }: 
   );
 });
 
-const verb = (name: string, key: string, icon: ReactNode, run: Verb['run']): Verb => ({
-  name,
-  key,
-  icon,
-  run,
-});
+/** Done by what the key does, or by `run` where that depends on what else is open. */
+const verb = (
+  name: string,
+  key: string,
+  icon: ReactNode,
+  run: Verb['run'] = commandOf(key).run as Verb['run'],
+): Verb => ({ name, key, icon, run });
 const withChosen =
   (run: (store: SessionStore, piece: Piece) => void): Verb['run'] =>
   (store) => {
@@ -150,37 +152,31 @@ const VERBS = {
     if (mode.kind === 'slide') store.getState().setMode({ ...mode, level: !mode.level });
   }),
   open: verb('Open', 'Enter', <IconFolderOpen size={18} />, (store) => act.enter(store)),
-  ungroup: verb('Ungroup', 'Ctrl Shift G', <IconBoxMultiple size={18} />, (store) =>
-    act.ungroupChosen(store),
-  ),
-  group: verb('Group', 'Ctrl G', <IconStack2 size={18} />, (store) => act.group(store)),
+  ungroup: verb('Ungroup', 'Ctrl Shift G', <IconBoxMultiple size={18} />),
+  group: verb('Group', 'Ctrl G', <IconStack2 size={18} />),
   write: verb('Write', 'Enter', <IconPencil size={18} />, withChosen(act.writeOn)),
   slide: verb('Slide', 'Enter', <IconArrowsMove size={18} />, withChosen(startSliding)),
-  retype: verb('Retype', 'Shift L', <IconPencil size={18} />, (store) =>
-    store.getState().openSheet('letters'),
-  ),
-  copy: verb('Copy', 'Ctrl D', <IconCopy size={18} />, (store) => act.duplicate(store)),
-  mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />, (store) => act.mirror(store)),
-  rows: verb('Rows', 'R', <IconGridDots size={18} />, (store) => store.getState().openSheet('rows')),
-  match: verb('Match', 'K', <IconColorPicker size={18} />, (store) => store.getState().openSheet('match')),
+  retype: verb('Retype', 'Shift L', <IconPencil size={18} />),
+  copy: verb('Copy', 'Ctrl D', <IconCopy size={18} />),
+  mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />),
+  rows: verb('Rows', 'R', <IconGridDots size={18} />),
+  match: verb('Match', 'K', <IconColorPicker size={18} />),
   donePoints: verb('Done', 'Esc', <IconCheck size={18} />, (store) => store.getState().pick()),
   addPoint: verb('Add a point', 'double-click a side', <IconPlus size={18} />, (store) =>
     act.addPoint(store),
   ),
-  takePoint: verb('Take it away', 'Delete', <IconMinus size={18} />, (store) => act.removePoint(store)),
+  takePoint: verb('Take it away', 'Delete', <IconMinus size={18} />),
   bend: verb('Curve it', 'or drag the side', <IconVectorBezier2 size={18} />, (store) =>
     act.turnRound(store),
   ),
   straighten: verb('Straighten it', 'no curve', <IconLine size={18} />, (store) => act.turnRound(store)),
   smooth: verb('Smooth it', 'no corner', <IconWaveSine size={18} />, (store) => act.turnRound(store)),
   sharpen: verb('Make a corner', 'no curve', <IconChevronUp size={18} />, (store) => act.turnRound(store)),
-  arrange: verb('Arrange', 'Shift A', <IconLayoutCollage size={18} />, (store) =>
-    store.getState().openSheet('proposals'),
-  ),
-  swap: verb('Swap', 'Shift S', <IconArrowsExchange size={18} />, (store) => act.swapChosen(store)),
-  lock: verb('Lock', 'L', <IconLock size={18} />, (store) => act.toggleLock(store)),
-  unlock: verb('Unlock', 'L', <IconLockOpen size={18} />, (store) => act.toggleLock(store)),
-  delete: verb('Delete', 'Delete', <IconTrash size={18} />, (store) => act.remove(store)),
+  arrange: verb('Arrange', 'Shift A', <IconLayoutCollage size={18} />),
+  swap: verb('Swap', 'Shift S', <IconArrowsExchange size={18} />),
+  lock: verb('Lock', 'L', <IconLock size={18} />),
+  unlock: verb('Unlock', 'L', <IconLockOpen size={18} />),
+  delete: verb('Delete', 'Delete', <IconTrash size={18} />),
 };
 
 interface Chosen {
