@@ -9,81 +9,26 @@ import { MATCHES } from '@/core/project/edits/match';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface, type SheetName } from '@/features/table/session';
+import { CUTTING_SHEETS } from '@/features/table/tasks/cutting/sheets';
+import { PHOTOS_SHEETS } from '@/features/table/tasks/photos/sheets';
+import { COLOUR_SHEETS } from '@/features/table/tasks/colour/sheets';
+import { PIECES_SHEETS } from '@/features/table/tasks/pieces/sheets';
+import { LOOKING_SHEETS } from '@/features/table/tasks/looking/sheets';
+import { STEPS_SHEETS } from '@/features/table/tasks/steps/sheets';
+import { WORDS_SHEETS } from '@/features/table/tasks/words/sheets';
 import { useNotify } from '@/ui/notices';
 import { fetched } from '@/ui/fetched';
 
 type Sheet = ComponentType<{ onClose: () => void }>;
+/** Contributed by task. */
 const SHEETS: Record<SheetName, Sheet> = {
-  punches: fetched('Punches', () =>
-    import('@/features/table/tasks/cutting/PunchesSheet').then((m) => m.PunchesSheet),
-  ),
-  desk: fetched('The photo desk', () =>
-    import('@/features/table/tasks/photos/desk/PhotoDesk').then((m) => m.PhotoDesk),
-  ),
-  inks: fetched('Inks of this page', () =>
-    import('@/features/table/tasks/colour/InksSheet').then((m) => m.InksSheet),
-  ),
-  recolour: fetched('Recolour', () =>
-    import('@/features/table/tasks/colour/RecolourSheet').then((m) => m.RecolourSheet),
-  ),
-  colourIn: fetched('Colour in', () =>
-    import('@/features/table/tasks/colour/ColourInSheet').then((m) => m.ColourInSheet),
-  ),
-  across: fetched('Colours across pieces', () =>
-    import('@/features/table/tasks/colour/AcrossSheet').then((m) => m.AcrossSheet),
-  ),
-  proposals: fetched('Arrangements', () =>
-    import('@/features/table/tasks/photos/ProposalsSheet').then((m) => m.ProposalsSheet),
-  ),
-  mosaic: fetched('Mosaic', () =>
-    import('@/features/table/tasks/photos/MosaicSheet').then((m) => m.MosaicSheet),
-  ),
-  tone: fetched('Light and tone', () =>
-    import('@/features/table/tasks/photos/ToneSheet').then((m) => m.ToneSheet),
-  ),
-  contact: fetched('Contact sheets', () =>
-    import('@/features/table/tasks/photos/ContactSheet').then((m) => m.ContactSheet),
-  ),
-  draw: fetched('Draw and cut', () =>
-    import('@/features/table/tasks/cutting/DrawSheet').then((m) => m.DrawSheet),
-  ),
-  combine: fetched('Outlines', () =>
-    import('@/features/table/tasks/cutting/CombineSheet').then((m) => m.CombineSheet),
-  ),
-  tuck: fetched('Tuck', () => import('@/features/table/tasks/cutting/TuckSheet').then((m) => m.TuckSheet)),
-  template: fetched('Template', () =>
-    import('@/features/table/tasks/cutting/TemplateSheet').then((m) => m.TemplateSheet),
-  ),
-  trace: fetched('Trace', () =>
-    import('@/features/table/tasks/cutting/TraceSheet').then((m) => m.TraceSheet),
-  ),
-  rows: fetched('Rows and columns', () =>
-    import('@/features/table/tasks/pieces/RowsSheet').then((m) => m.RowsSheet),
-  ),
-  guides: fetched('Guides', () =>
-    import('@/features/table/tasks/looking/GuidesSheet').then((m) => m.GuidesSheet),
-  ),
-  steps: fetched('Steps', () => import('@/features/table/tasks/steps/StepsSheet').then((m) => m.StepsSheet)),
-  versions: fetched('Versions', () =>
-    import('@/features/table/tasks/steps/VersionsSheet').then((m) => m.VersionsSheet),
-  ),
-  match: fetched('Match', () => import('@/features/table/parts/Choices').then((m) => m.MatchSheet)),
-  pages: fetched('Copy to pages', () => import('@/features/table/parts/Choices').then((m) => m.PagesSheet)),
-  fonts: fetched('Letters', () =>
-    import('@/features/table/tasks/words/FontsSheet').then((m) => m.FontsSheet),
-  ),
-  sentiments: fetched('Sentiments', () =>
-    import('@/features/table/tasks/words/SentimentsSheet').then((m) => m.SentimentsSheet),
-  ),
-  letters: fetched('Letters of an alphabet', () =>
-    import('@/features/table/tasks/words/LettersSheet').then((m) => m.LettersSheet),
-  ),
-  find: fetched('Find and replace', () =>
-    import('@/features/table/tasks/words/FindSheet').then((m) => m.FindSheet),
-  ),
-  screen: fetched('True size', () =>
-    import('@/features/table/tasks/looking/ScreenSheet').then((m) => m.ScreenSheet),
-  ),
+  ...CUTTING_SHEETS,
+  ...PHOTOS_SHEETS,
+  ...COLOUR_SHEETS,
+  ...PIECES_SHEETS,
+  ...LOOKING_SHEETS,
+  ...STEPS_SHEETS,
+  ...WORDS_SHEETS,
   actions: fetched('All actions', () =>
     import('@/features/table/room/ActionsSheet').then((m) => m.ActionsSheet),
   ),
