@@ -41,7 +41,7 @@ export async function lookAtFont(
   if (sign !== 'font') return fail(sign);
   const damaged = fail(`${fileName} is damaged: its letters cannot be read. Nothing was changed.`);
   try {
-    const bytes = plainFont(file);
+    const bytes = await plainFont(file);
     const tables = tablesOf(bytes);
     if (!tables.has('cmap') || !tables.has('head') || !tables.has('hhea')) return damaged;
     if (!tables.has('glyf') && !tables.has('CFF ') && !tables.has('CFF2'))

@@ -66,7 +66,7 @@ let harfbuzz: Promise<HarfBuzz> | undefined;
 /** Opens a font (TrueType, OpenType or WOFF 1.0 bytes) for shaping. */
 export async function openFont(name: string, file: Uint8Array): Promise<OpenFont> {
   const hb = await (harfbuzz ??= import('harfbuzzjs'));
-  const bytes = plainFont(file);
+  const bytes = await plainFont(file);
   const face = new hb.Face(new hb.Blob(bytes));
   const font = new hb.Font(face);
   font.setScale(face.upem, face.upem);

@@ -1,15 +1,32 @@
 /** Unpacks WOFF 1.0 (W3C Recommendation, 13 December 2012) to the plain font file HarfBuzz and PDF need. */
-import { unzlibSync } from 'fflate';
 
 const WOFF = 0x774f4646;
 
-/** The font as TrueType/OpenType bytes; a font that is not WOFF is given back as it is. Throws RangeError if damaged. */
-export function plainFont(font: Uint8Array): Uint8Array {
+/** A table unpacked (zlib) to the length it states, and never to more. Rejects if it is damaged. */
+async function unpacked(packed: Uint8Array, length: number): Promise<Uint8Array> {
+  const stream = new Blob([packed as Uint8Array<ArrayBuffer>])
+    .stream()
+    .pipeThrough(new DecompressionStream('deflate'));
+  const out = new Uint8Array(length);
+  let at = 0;
+  for (const reader = stream.getReader(); ;) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    if (at + value.length > length) throw new RangeError('A table of the font is longer than it says.');
+    out.set(value, at);
+    at += value.length;
+  }
+  if (at < length) throw new RangeError('A table of the font is shorter than it says.');
+  return out;
+}
+
+/** The font as TrueType/OpenType bytes; a font that is not WOFF is given back as it is. Rejects if it is damaged. */
+export async function plainFont(font: Uint8Array): Promise<Uint8Array> {
   const from = new DataView(font.buffer, font.byteOffset, font.byteLength);
   if (from.getUint32(0) !== WOFF) return font;
   const count = from.getUint16(12);
   const headerLength = 12 + 16 * count;
-  const tables = Array.from({ length: count }, (_, i) => {
+  const entries = Array.from({ length: count }, (_, i) => {
     const at = 44 + 20 * i;
     const offset = from.getUint32(at + 4);
     const packed = font.subarray(offset, offset + from.getUint32(at + 8));
@@ -17,9 +34,16 @@ export function plainFont(font: Uint8Array): Uint8Array {
     return {
       tag: from.getUint32(at),
       checksum: from.getUint32(at + 16),
-      bytes: packed.length < length ? unzlibSync(packed) : packed,
+      packed,
+      length,
     };
   });
+  const tables = await Promise.all(
+    entries.map(async ({ packed, length, ...table }) => ({
+      ...table,
+      bytes: packed.length < length ? await unpacked(packed, length) : packed,
+    })),
+  );
   const padded = (length: number) => (length + 3) & ~3;
   const out = new Uint8Array(tables.reduce((sum, table) => sum + padded(table.bytes.length), headerLength));
   const to = new DataView(out.buffer);
