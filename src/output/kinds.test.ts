@@ -184,7 +184,7 @@ describe('a kind of each that is in the lists and nowhere else', () => {
     const [first] = told.surfaces[0]!.pile;
     expect(materialSays(first!.material, 'in')).toBe('Felt, soft');
     expect(outlineSays(first!.outline, 'in')).toBe('Lozenge');
-    expect(finishSays(first!.finish, 'in')).toEqual(['flat', '1 seals']);
+    expect(finishSays(first!.finish, 'in')).toEqual(['1 seals', 'flat']);
     expect(scaledOutline(first!.outline, 2)).toMatchObject({ waist: 96 });
     expect(scaledFinish(first!.finish, 2)).toMatchObject({ seals: [{ size: 0.5 }] });
     const [drawn] = drawSurface(told.surfaces[0]!, toolsFor(told, typesetter)).pieces;

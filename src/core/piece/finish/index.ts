@@ -101,9 +101,14 @@ export function marksOver(finish: Finish, shape: Shape): Mark[] {
 export const finishInks = (finish: Finish): InkSlot[] =>
   each(finish, (kind, value) => kind.inks?.(value) ?? []);
 
-/** What was done, in a few words each, for a person. */
-export const finishSays = (finish: Finish, unit: Unit): string[] =>
-  each(finish, (kind, value) => [kind.says?.(value, unit)].filter((words) => words !== undefined));
+/** What was done, in a few words each, for a person: what lies over the face first, the uppermost of it before all. */
+export const finishSays = (finish: Finish, unit: Unit): string[] => {
+  const done = [...doneIn(finish)];
+  return [
+    ...done.filter(({ kind }) => kind.over).reverse(),
+    ...done.filter(({ kind }) => !kind.over),
+  ].flatMap(({ kind, value }) => kind.says?.(value, unit) ?? []);
+};
 
 /** The finish for a piece that became larger or smaller with all that is on it. */
 export const scaledFinish = (finish: Finish, scale: number): Finish => ({

@@ -1,0 +1,96 @@
+/** Panels and sheets of the table by themselves, over a session without a stage: what a person would read and press. */
+import {
+  act as settle,
+  configure,
+  fireEvent,
+  render,
+  screen,
+  type RenderResult,
+} from '@testing-library/react';
+import type { ReactElement } from 'react';
+import type { Asset } from '@/core/picture/asset';
+import { startHistory, undoLabel } from '@/core/project/history';
+import type { Piece } from '@/core/piece/piece';
+import type { Project } from '@/core/project/model';
+import type { Typesetter } from '@/core/text/typesetter';
+import { RoomProvider } from '@/features/table/room/context';
+import { createSession, shownSurface, type SessionStore } from '@/features/table/session';
+import { fitted } from '@/features/table/stage/hand/view';
+import { NoticesProvider } from '@/ui/notices';
+import { nodeTypesetter } from '../node/platform';
+import { laid } from './samples';
+
+// What is shown is fetched first; what is hidden is no business of these tests; an error need not print the whole document.
+configure({
+  asyncUtilTimeout: 20_000,
+  defaultHidden: true,
+  getElementError: (message) => new Error(message?.split('\n\nIgnored nodes')[0]),
+});
+
+let typesetter: Promise<Typesetter> | undefined;
+
+export interface Seated extends RenderResult {
+  store: SessionStore;
+  /** The pieces of the page now. */
+  pile(): readonly Piece[];
+  piece(id: string): Piece;
+  project(): Project;
+  /** Types a number or words into the field of this name, as a person does, and leaves it by Enter. */
+  fill(name: string | RegExp, text: string): Promise<void>;
+  press(name: string | RegExp): Promise<void>;
+  /** Chooses from the list of this name. */
+  choose(name: string, option: string | RegExp): Promise<void>;
+  field(name: string | RegExp): HTMLInputElement;
+  /** Selects these, as a press on them would. */
+  chosen(...ids: string[]): void;
+  /** What Undo would take back. */
+  undo(): string | null;
+}
+
+const SHELF = { get: () => undefined, subscribe: () => () => {}, want: () => {} };
+
+/** Shows `part` over a page with these pieces, the first of `chosen` ids first. */
+export async function seated(
+  part: ReactElement,
+  pieces: readonly Piece[],
+  chosen: readonly string[] = [],
+  assets: readonly Asset[] = [],
+): Promise<Seated> {
+  const store = createSession(
+    startHistory(laid(pieces, assets)),
+    await (typesetter ??= nodeTypesetter()),
+    false,
+  );
+  const stage = { width: 800, height: 600 };
+  store.getState().measured(stage, fitted(shownSurface(store.getState()), stage));
+  store.getState().select([...chosen]);
+  const room = { store, shelf: SHELF as never, keeper: null };
+  const shown = render(
+    <NoticesProvider>
+      <RoomProvider room={room}>{part}</RoomProvider>
+    </NoticesProvider>,
+  );
+  await settle(async () => {});
+  const pile = () => shownSurface(store.getState()).pile;
+  return {
+    ...shown,
+    store,
+    pile,
+    piece: (id) => pile().find((piece) => piece.id === id)!,
+    project: () => store.getState().history.project,
+    async fill(name, text) {
+      const field = await screen.findByRole('textbox', { name });
+      fireEvent.focus(field);
+      fireEvent.change(field, { target: { value: text } });
+      fireEvent.keyDown(field, { key: 'Enter' });
+    },
+    choose: async (name, option) => {
+      fireEvent.mouseDown(await screen.findByRole('combobox', { name }));
+      fireEvent.click(await screen.findByRole('option', { name: option }));
+    },
+    field: (name) => screen.getByRole('textbox', { name }),
+    undo: () => undoLabel(store.getState().history),
+    press: async (name) => void fireEvent.click(await screen.findByRole('button', { name })),
+    chosen: (...ids) => settle(() => store.getState().select(ids)),
+  };
+}

@@ -1,0 +1,39 @@
+/** A document for component tests, with what browsers have and jsdom has not. */
+import { Canvas, createCanvas, ImageData, Path2D } from '@napi-rs/canvas';
+import { TestEnvironment } from 'jest-environment-jsdom';
+
+const FROM_NODE = [
+  'ArrayBuffer',
+  'Blob',
+  'DecompressionStream',
+  'Response',
+  'TextDecoder',
+  'TextEncoder',
+  'Uint8Array',
+  'fetch',
+  'structuredClone',
+];
+
+export default class Screen extends TestEnvironment {
+  async setup() {
+    await super.setup();
+    for (const name of FROM_NODE) this.global[name] = globalThis[name];
+    this.global.HTMLCanvasElement.prototype.getContext = function (kind) {
+      return createCanvas(this.width, this.height).getContext(kind);
+    };
+    Object.assign(this.global, { OffscreenCanvas: Canvas, ImageData, Path2D });
+    // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
+    this.global.getComputedStyle = (element) => element.style;
+    this.global.ResizeObserver = class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    };
+    this.global.matchMedia = (media) => ({
+      media,
+      matches: false,
+      addEventListener() {},
+      removeEventListener() {},
+    });
+  }
+}

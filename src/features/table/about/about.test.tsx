@@ -1,0 +1,179 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+/** About this piece, panel by panel: what is typed and chosen, what is refused, and what the heads of the rows say of it. */
+import { describe, expect, test } from '@jest/globals';
+import { fireEvent, screen, within } from '@testing-library/react';
+import { About } from '@/features/table/about/About';
+import type { Piece } from '@/core/piece/piece';
+import { seated, type Seated } from '../../../../scripts/testing/room';
+import { assetOf, inkPiece, photoOf, quarters } from '../../../../scripts/testing/samples';
+
+const asset = assetOf(quarters(90, 60), 900, 600);
+const photo = (id = 'photo'): Piece => photoOf(id, asset, { x: 72, y: 72, width: 216, height: 144 });
+
+const about = (pieces: readonly Piece[], chosen = pieces.map(({ id }) => id)): Promise<Seated> =>
+  seated(<About />, pieces, chosen, [asset]);
+
+/** The head of a row, which says in short what its panel shows. */
+const head = (row: string) => screen.getByRole('button', { name: new RegExp(`^${row} `) });
+
+describe('Place', () => {
+  test('takes numbers as people write them, in any unit, and refuses in words; proportions are kept', async () => {
+    const { fill, field, piece } = await about([photo()]);
+    await fill('Width', '3 3/4 in');
+    expect(piece('photo').placement).toMatchObject({ width: 270, height: 180 });
+    await fill('From left', '50.8mm');
+    expect(field('From left')).toHaveProperty('value', '2');
+    await fill('Turned', '-400');
+    expect(piece('photo').placement.turn).toBe(-40);
+    await fill('Height', 'tall');
+    await screen.findByText(/^“tall” is not a length\./);
+    fireEvent.keyDown(field('Height'), { key: 'Escape' });
+    expect(field('Height')).toHaveProperty('value', '2.5');
+    expect(piece('photo').placement.height).toBe(180);
+  });
+
+  test('gives several pieces one number, and changes none that is locked', async () => {
+    const still = inkPiece('still');
+    still.placement.locked = true;
+    const { fill, piece } = await about([inkPiece('a'), inkPiece('b', 200), still]);
+    expect(head('Place')).toHaveProperty('textContent', expect.stringContaining('3 pieces'));
+    await fill('Width of each', '2');
+    expect(['a', 'b', 'still'].map((id) => piece(id).placement.width)).toEqual([144, 144, 60]);
+  });
+});
+
+describe('Cut', () => {
+  test('a shape by one press, a corner by a number, a punch by its own settings', async () => {
+    const { press, fill, piece, undo } = await about([photo()]);
+    await press(/^Cut /);
+    await press('Heart');
+    expect(undo()).toBe('cut photo to heart');
+    expect(piece('photo').outline).toMatchObject({ kind: 'punch', punch: 'heart' });
+    await press('Rectangle');
+    await fill('Corner radius', '-1');
+    await screen.findByText('From 0 to 60 in.');
+    await fill('Corner radius', '1/4');
+    expect(head('Cut').textContent).toContain('Rectangle, corners 0.25 in');
+    await press('Tag');
+    const settings = screen.getAllByRole('textbox').map((field) => field.getAttribute('aria-label') ?? '');
+    expect(settings.length).toBeGreaterThan(1);
+  });
+});
+
+describe('Finish', () => {
+  test('height, line, ink and opacity; what cannot be read is refused and changes nothing', async () => {
+    const { press, choose, fill, field, piece, undo } = await about([photo()]);
+    await press(/^Finish /);
+    await choose('Lies like', 'Chipboard');
+    expect(field('Lift')).toHaveProperty('value', '1.5');
+    await choose('Stroke along the edge', 'A line');
+    await fill('Width', '2mm');
+    await fill('Stroke ink', '9e2b');
+    await screen.findByText('A colour, such as #9e2b45, rgb(158 43 69) or teal.');
+    await fill('Stroke ink', '9E2B45');
+    expect(piece('photo').finish.stroke).toMatchObject({ colour: '#9e2b45' });
+    expect(piece('photo').finish.stroke!.width).toBeCloseTo(5.67, 2);
+    expect(head('Finish').textContent).toContain('chipboard, stroke 0.08 in');
+    await fill('Lift', '21');
+    await screen.findByText('From 0 to 20 mm.');
+    expect(undo()).toBe('change stroke of photo');
+  });
+
+  test('corners come loose; lying higher, they still do; the last one down is flat again', async () => {
+    const { press, choose, fill, piece } = await about([photo()]);
+    await press(/^Finish /);
+    await choose('Lies', 'Corners up');
+    const corners = screen.getByRole('group', { name: 'Corners that stand up' });
+    const corner = (name: string) => within(corners).getByRole('button', { name });
+    fireEvent.click(corner('top left'));
+    await fill('Stands up', '50');
+    await screen.findByText('From 0.5 to 20 mm.');
+    await fill('Stands up', '8 mm');
+    await fill('Lift', '2');
+    expect(piece('photo').finish.lift).toMatchObject({
+      height: 2,
+      curl: { corners: [true, false, true, false], rise: 8 },
+    });
+  });
+
+  test('a treatment from the list, stitches that come out whole, and a word where there is no room for them', async () => {
+    const { press, choose, fill, piece, undo } = await about([inkPiece('a', 20, 30, 144, 144)]);
+    await press(/^Finish /);
+    await press('Treat it');
+    await choose('Treated', 'Glitter');
+    expect(undo()).toMatch(/^change surface of/);
+    const [first] = piece('a').finish.treatments!;
+    await press('Anew');
+    expect(piece('a').finish.treatments![0]).toMatchObject({ kind: 'glitter' });
+    expect(piece('a').finish.treatments![0]!.seed).not.toBe(first!.seed);
+    await choose('Stroke along the edge', 'Stitches');
+    await fill('Length of a stitch', '0.2');
+    await screen.findByText(/^\d+ stitches, whole on each side\.$/);
+    await fill('From the edge', '1.5');
+    await screen.findByText('There is no room for them: less from the edge.');
+  });
+
+  test('a finish is kept as a look, worn by another piece, and changed for all that wear it', async () => {
+    const room = await about([inkPiece('a'), inkPiece('b', 200)], ['a']);
+    await room.press(/^Finish /);
+    await room.press('Keep this finish as a look');
+    await room.fill('Name of the look', 'Gold and thread');
+    expect(room.project().looks).toMatchObject([{ name: 'Gold and thread' }]);
+    room.chosen('b');
+    await screen.findByRole('combobox', { name: 'Look' });
+    await room.choose('Look', 'Gold and thread');
+    await room.choose('Lies like', 'Button');
+    await room.press('Change all 2');
+    expect(room.undo()).toBe('change look “Gold and thread”');
+    expect(room.pile().map(({ finish }) => finish.lift.height)).toEqual([3, 3]);
+    expect(screen.queryByRole('button', { name: 'Change all 2' })).toBeNull();
+    await room.choose('Look', 'Its own');
+    expect(room.pile().map(({ look }) => Boolean(look))).toEqual([true, false]);
+  });
+
+  test('mats, shadows and echoes are added, named by number, and taken away again', async () => {
+    const { press, piece, undo } = await about([photo()]);
+    await press(/^Finish /);
+    await press('Lay a mat');
+    await press('Add a shadow');
+    await press('Add an echo');
+    expect(piece('photo').finish).toMatchObject({ mats: [{}], shadows: [{}], echoes: [{}] });
+    expect(head('Finish').textContent).toContain('mat');
+    expect(head('Finish').textContent).toContain('echo');
+    expect(undo()).toMatch(/echo/);
+  });
+});
+
+describe('Material', () => {
+  test('an ink by any of its names; inks run into each other; a photo says how sharp it prints', async () => {
+    const room = await about([inkPiece('a'), photo()], ['a']);
+    await room.press(/^Material /);
+    await room.fill('Ink', 'expression(1)');
+    await screen.findByText('A colour, such as #9e2b45, rgb(158 43 69) or teal.');
+    await room.fill('Ink', 'rgb(36 80 107)');
+    expect(room.piece('a').material).toEqual({ kind: 'ink', colour: '#24506b' });
+    await room.press('Run it into another ink');
+    expect(head('Material').textContent).toContain('2 inks');
+    await room.press('One ink more');
+    expect(room.piece('a').material).toMatchObject({ kind: 'gradient', colours: { length: 3 } });
+    room.chosen('photo');
+    await screen.findByText('Prints at 300 ppi: sharp.');
+    await room.press('Quarter turn');
+    expect(room.piece('photo').material).toMatchObject({ window: { turn: 90 } });
+    await screen.findByText(/^Prints at 200 ppi: fair at this size\. Good up to/);
+  });
+});
+
+test('what is locked says so in every row and can be changed in none', async () => {
+  const still = photo('still');
+  still.placement.locked = true;
+  const { press } = await about([still]);
+  for (const [row, says] of [
+    ['Material', 'Locked: unlock it to change it.'],
+    ['Cut', 'Locked: unlock it to cut it anew.'],
+    ['Finish', 'Locked: unlock it to change its finish.'],
+  ] as const) {
+    await press(new RegExp(`^${row} `));
+    await screen.findByText(says);
+  }
+});
