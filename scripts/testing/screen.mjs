@@ -1,6 +1,9 @@
-/** A document for component tests, with what browsers have and jsdom has not. */
+/**
+ * A document for component tests, with what browsers have and happy-dom has not. Not jsdom: Paper.js takes a jsdom that is
+ * installed for a screen to draw on, wherever it runs.
+ */
 import { Canvas, createCanvas, ImageData, Path2D } from '@napi-rs/canvas';
-import { TestEnvironment } from 'jest-environment-jsdom';
+import HappyDom from '@happy-dom/jest-environment';
 
 const FROM_NODE = [
   'ArrayBuffer',
@@ -14,7 +17,7 @@ const FROM_NODE = [
   'structuredClone',
 ];
 
-export default class Screen extends TestEnvironment {
+export default class Screen extends HappyDom {
   async setup() {
     await super.setup();
     for (const name of FROM_NODE) this.global[name] = globalThis[name];

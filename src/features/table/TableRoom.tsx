@@ -136,12 +136,7 @@ function OpenTable() {
   const workbox = useWorkbox();
   // Fetched when they are first opened; what was chosen in them stays from then on.
   const [making, setMaking] = useState<boolean | null>(null);
-  const [keys, setKeys] = useState<boolean | null>(null);
-  const [cupboard, setCupboard] = useState(false);
-  useKeys(store, {
-    onHelp: useCallback(() => setKeys(true), []),
-    onCupboard: useCallback(() => setCupboard((open) => !open), []),
-  });
+  useKeys(store);
   const {
     getRootProps,
     getInputProps,
@@ -188,7 +183,6 @@ function OpenTable() {
     ),
   );
   const make = useCallback(() => setMaking(true), []);
-  const help = useCallback(() => setKeys(true), []);
 
   const saveFile = useSaveFile();
 
@@ -207,7 +201,7 @@ function OpenTable() {
         <GlobalStyles key={i} styles={face} />
       ))}
       <input {...getInputProps()} aria-label="Photo files" data-testid="photo-input" />
-      <TopBar onMake={make} onSaveFile={saveFile} onHelp={help} />
+      <TopBar onMake={make} onSaveFile={saveFile} />
       <RoomAlerts onSaveFile={() => void saveFile()} />
       <Box
         component="main"
@@ -241,7 +235,9 @@ function OpenTable() {
             <Pile thumbs={thumbs} />
           </Box>
         )}
-        {cupboard && <CupboardSheet laying={laying} onClose={() => setCupboard(false)} />}
+        {show.cupboard && (
+          <CupboardSheet laying={laying} onClose={() => store.getState().toggle('cupboard')} />
+        )}
       </Box>
       {show.workbox && (
         <Workbox
@@ -249,8 +245,8 @@ function OpenTable() {
           counting={workbox.counting}
           readOnly={readOnly}
           onPickFiles={pick}
-          cupboardOpen={cupboard}
-          onCupboard={() => setCupboard(!cupboard)}
+          cupboardOpen={show.cupboard}
+          onCupboard={() => store.getState().toggle('cupboard')}
           onGather={(id) => void supplyById(id).then((supply) => supply && laying.gatherSupplies([supply]))}
           onLay={layFrom}
         />
@@ -265,7 +261,7 @@ function OpenTable() {
         <MenuItem onClick={() => void laying.layPaper('strip')}>Lay a strip of it</MenuItem>
       </Menu>
       {making !== null && <MakeDialog open={making} onClose={() => setMaking(false)} />}
-      {keys !== null && <KeysDialog open={keys} onClose={() => setKeys(false)} />}
+      {show.keys && <KeysDialog open onClose={() => store.getState().toggle('keys')} />}
     </Box>
   );
 }

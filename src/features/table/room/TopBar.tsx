@@ -37,10 +37,9 @@ import { tip } from '@/features/table/tasks';
 interface Props {
   onMake: () => void;
   onSaveFile: () => void;
-  onHelp: () => void;
 }
 
-export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props) {
+export const TopBar = memo(function TopBar({ onMake, onSaveFile }: Props) {
   const { store } = useRoom();
   const [undoName, redoName] = useSession(
     useShallow((session) => [undoLabel(session.history), redoLabel(session.history)] as const),
@@ -127,7 +126,11 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile, onHelp }: Props
       <ShowMenu />
       <SchemeButton />
       <Tooltip title={tip('Keys and how-to', '?')}>
-        <IconButton onClick={onHelp} aria-label="Keys and how-to" color="inherit">
+        <IconButton
+          onClick={() => store.getState().toggle('keys')}
+          aria-label="Keys and how-to"
+          color="inherit"
+        >
           <IconHelp size={20} />
         </IconButton>
       </Tooltip>

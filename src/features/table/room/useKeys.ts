@@ -6,9 +6,6 @@ import { typeOn } from '@/features/table/acts';
 import { PRESSES } from '@/features/table/tasks';
 import { pressOf } from '@/features/table/tasks/command';
 
-/** Opens and shuts the cupboard. */
-const CUPBOARD_KEY = 'c';
-
 /** Where every key belongs to something else: text being typed, menus, dialogs. */
 const OWNS_ALL_KEYS =
   'input:not([type="range"]), textarea, select, [contenteditable], [role="dialog"]:not([data-own-keys]), [role="menu"], [role="listbox"]';
@@ -21,22 +18,16 @@ const OWNS_ARROWS = '[data-own-arrows]';
 /** Where plain keys have a meaning of their own, but not those held with Ctrl. */
 const OWNS_PLAIN_KEYS = 'input[type="range"], [role="slider"], [data-own-keys]';
 
-export interface RoomKeys {
-  onHelp: () => void;
-  onCupboard: () => void;
-}
-
 const plain = (event: KeyboardEvent) => !event.ctrlKey && !event.metaKey && !event.altKey;
 const typed = (event: KeyboardEvent) =>
   plain(event) && ([...event.key].length === 1 || event.key === 'Enter');
 
-export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): void {
+export function useKeys(store: SessionStore): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
       if (event.defaultPrevented) return;
-      const pressed = pressOf(event);
-      const found = PRESSES.get(pressed);
+      const found = PRESSES.get(pressOf(event));
       if (found?.everywhere && !target.closest(MODAL)) {
         event.preventDefault();
         return found.run(store, event);
@@ -64,8 +55,6 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
         target.closest('button, a, [role="button"], [role="option"]')
       )
         return;
-      if (event.key === '?') return onHelp();
-      if (pressed === CUPBOARD_KEY) return onCupboard();
       if (!found) return;
       event.preventDefault();
       found.run(store, event);
@@ -84,5 +73,5 @@ export function useKeys(store: SessionStore, { onHelp, onCupboard }: RoomKeys): 
       window.removeEventListener('keyup', release);
       window.removeEventListener('blur', release);
     };
-  }, [store, onHelp, onCupboard]);
+  }, [store]);
 }

@@ -18,6 +18,9 @@ export interface Show {
   /** The page light as a lamp on the page. */
   lamp: boolean;
   loupe: boolean;
+  cupboard: boolean;
+  /** Keys and how-to. */
+  keys: boolean;
 }
 
 export interface ViewSlice {
@@ -44,7 +47,17 @@ export interface ViewSlice {
 export const viewSlice: Slice<ViewSlice> = (set, get) => ({
   view: { zoom: 0, x: 0, y: 0 },
   stage: { width: 0, height: 0 },
-  show: { zones: true, grid: true, side: true, workbox: true, guides: true, lamp: false, loupe: false },
+  show: {
+    zones: true,
+    grid: true,
+    side: true,
+    workbox: true,
+    guides: true,
+    lamp: false,
+    loupe: false,
+    cupboard: false,
+    keys: false,
+  },
   trueZoom: screenZoom(),
   snapping: true,
   growContents: true,

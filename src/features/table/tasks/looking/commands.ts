@@ -52,6 +52,8 @@ export const LOOKING: readonly Command[] = [
   { keys: '1', does: 'True size', group: 'Looking', run: act.zoomTrue },
   toggles('Z', 'Show or hide bleed and safe area', 'zones'),
   toggles('G', 'Show or hide the grid', 'grid'),
+  toggles('C', 'Open or shut the cupboard', 'cupboard'),
+  toggles('?', 'Keys and how-to', 'keys'),
   toggles('P', 'Put the side panel away', 'side'),
   toggles('W', 'Put the workbox away', 'workbox'),
 ];
