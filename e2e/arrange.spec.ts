@@ -293,30 +293,6 @@ test('the one beneath is reached by peek list; an angle is given to others by ma
   expect(await numberIn(page, 'From left')).toBeLessThan(12);
 });
 
-test('all of it by keyboard, found by name among all actions', async ({ page }) => {
-  await newPage(page);
-  await laySquares(page, [
-    ['Red', 1, 2],
-    ['Blue', 4, 5],
-  ]);
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('all photos');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: '2 pieces' })).toBeVisible();
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('middles down');
-  await page.keyboard.press('Enter');
-  await expect(undoOf(page, 'align 2 pieces')).toBeVisible();
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('lock or unlock this');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Page 1, locked' })).toBeVisible();
-  await page.keyboard.press('n');
-  await page.keyboard.press('ArrowLeft');
-  await expect(notice(page)).toContainText('Page 1 is locked: nothing on it was changed.');
-  expect(await axe(page)).toEqual([]);
-});
-
 test('copies go through the system’s clipboard: to another project as pieces, to other programs as a picture, and theirs come in', async ({
   page,
   context,

@@ -15,6 +15,11 @@ interface Axe {
 export async function axe(page: Page): Promise<string[]> {
   await page.evaluate(AXE);
   return page.evaluate(async () => {
+    // What is still fading in has no colour of its own yet.
+    const moving = document
+      .getAnimations()
+      .filter(({ effect }) => effect?.getComputedTiming().endTime !== Infinity);
+    await Promise.allSettled(moving.map(({ finished }) => finished));
     const { violations } = await (window as unknown as { axe: Axe }).axe.run(document, {
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
     });

@@ -12,59 +12,6 @@ import {
   slabs,
 } from './table';
 
-test('a photo is cut to a shape, given a stroke and a lift, faded; each is undone by name', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, photo('fly-in-plum-kite'));
-  await layByEnter(photosInBox(page).first());
-  await openRow(page, 'Cut');
-  await page.getByRole('button', { name: 'Heart' }).click();
-  await expect(page.getByRole('button', { name: 'Undo cut photo' })).toBeVisible();
-  await page.getByRole('button', { name: 'Rectangle' }).click();
-  await field(page, 'Corner radius').fill('1/4');
-  await field(page, 'Corner radius').press('Enter');
-  await expect(page.getByRole('button', { name: /^Cut Rectangle, corners 0.25 in/ })).toBeVisible();
-
-  await openRow(page, 'Finish');
-  await page.getByRole('combobox', { name: 'Lies like' }).click();
-  await page.getByRole('option', { name: 'Chipboard' }).click();
-  await expect(field(page, 'Lift')).toHaveValue('1.5');
-  await page.getByRole('combobox', { name: 'Stroke along the edge' }).click();
-  await page.getByRole('option', { name: 'A line' }).click();
-  await field(page, 'Width').fill('2mm');
-  await field(page, 'Width').press('Enter');
-  await expect(field(page, 'Width')).toHaveValue('0.08');
-  await field(page, 'Stroke ink').fill('9e2b');
-  await field(page, 'Stroke ink').press('Enter');
-  await expect(page.getByText('A colour, such as #9e2b45, rgb(158 43 69) or teal.')).toBeVisible();
-  await field(page, 'Stroke ink').fill('9E2B45');
-  await field(page, 'Stroke ink').press('Enter');
-  await page.getByRole('slider', { name: /^Opacity/ }).fill('60');
-  await expect(page.getByRole('button', { name: /^Finish chipboard, stroke 0.08 in, 60 %/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Undo change opacity of photo' })).toBeVisible();
-
-  // Its corners come loose, by keyboard; lying higher afterwards, they still do.
-  await page.getByRole('combobox', { name: 'Lies', exact: true }).press('ArrowDown');
-  await page.getByRole('option', { name: 'Corners up' }).press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo change curl of photo' })).toBeVisible();
-  const corners = page.getByRole('group', { name: 'Corners that stand up' });
-  await expect(corners.getByRole('button', { pressed: true })).toHaveAccessibleName('bottom right');
-  await corners.getByRole('button', { name: 'top left' }).press('Space');
-  await field(page, 'Stands up').fill('50');
-  await field(page, 'Stands up').press('Enter');
-  await expect(page.getByText('From 0.5 to 20 mm.')).toBeVisible();
-  await field(page, 'Stands up').fill('8 mm');
-  await field(page, 'Stands up').press('Enter');
-  await field(page, 'Lift').fill('2');
-  await field(page, 'Lift').press('Enter');
-  await expect(corners.getByRole('button', { pressed: true })).toHaveCount(2);
-  await expect(field(page, 'Stands up')).toHaveValue('8');
-  await corners.getByRole('button', { name: 'top left' }).click();
-  await corners.getByRole('button', { name: 'bottom right' }).click();
-  await expect(page.getByRole('button', { name: 'Undo change curl of photo' })).toBeVisible();
-});
-
 /** The colour of one pixel of the page as it is shown, by a share of its width and height. */
 async function colourAt(page: Page, x: number, y: number): Promise<number[]> {
   const { default: sharp } = await import('sharp');
@@ -139,16 +86,6 @@ test('locked and hidden pieces are left in peace; peek reaches past them', async
   await expect(page.getByRole('button', { name: `Undo show photo` })).toBeVisible();
 });
 
-test('inches or millimetres, for the whole project, in every field and on the rulers', async ({ page }) => {
-  await newPage(page, 'A4');
-  await expect(page.getByText('A4, 2480 x 3508 pixels at 300 ppi, bleed 3 mm')).toBeVisible();
-  await page.getByRole('button', { name: 'in', exact: true }).click();
-  await expect(page.getByText(/bleed 0.12 in/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Undo measure in inches' })).toBeVisible();
-  await page.getByTestId('stage').press('Control+z');
-  await expect(page.getByText(/bleed 3 mm/)).toBeVisible();
-});
-
 async function punchHeart(page: Page): Promise<void> {
   await page.keyboard.press('d');
   const punches = page.getByRole('dialog', { name: 'Punches' });
@@ -176,50 +113,23 @@ test('a face is treated, lit by the page light, and its edge is sewn; both are k
   await expect.poll(() => colourAt(page, 0.5, 0.52)).not.toEqual(once);
   await page.getByRole('combobox', { name: 'Stroke along the edge' }).click();
   await page.getByRole('option', { name: 'Stitches' }).click();
-  await field(page, 'Length of a stitch').fill('0.2');
-  await field(page, 'Length of a stitch').press('Enter');
-  await expect(page.getByText(/^\d+ stitches, whole on each side\.$/)).toBeVisible();
-  await field(page, 'From the edge').fill('1.5');
-  await field(page, 'From the edge').press('Enter');
-  await expect(page.getByText('There is no room for them: less from the edge.')).toBeVisible();
-  await field(page, 'From the edge').fill('0.1');
-  await field(page, 'From the edge').press('Enter');
   await expect(page.getByText(/^\d+ stitches, whole on each side\.$/)).toBeVisible();
   expect(await axe(page)).toEqual([]);
   await page.reload();
   await expect(page.getByRole('button', { name: /^Undo change stroke of/ })).toBeVisible();
 });
 
-test('a finish is kept as a look and changed for all that wear it; before and after stand side by side', async ({
-  page,
-}) => {
+test('before and after stand side by side; the earlier one is kept as a page', async ({ page }) => {
   await newPage(page);
   await punchHeart(page);
-  // The finish is kept as a look, given to a second piece, and changed for both at once.
-  await openRow(page, 'Finish');
-  await page.getByRole('button', { name: 'Keep this finish as a look' }).press('Enter');
-  await field(page, 'Name of the look').fill('Gold and thread');
-  await field(page, 'Name of the look').press('Enter');
-  await page.locator('[data-testid=stage]').focus();
   await page.keyboard.press('Control+d');
-  await page.getByRole('combobox', { name: 'Look' }).click();
-  await page.getByRole('option', { name: 'Its own' }).click();
-  await page.getByRole('combobox', { name: 'Look' }).click();
-  await page.getByRole('option', { name: 'Gold and thread' }).click();
-  await page.getByRole('combobox', { name: 'Lies like' }).click();
-  await page.getByRole('option', { name: 'Button' }).click();
-  await page.getByRole('button', { name: 'Change all 2' }).press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo change look “Gold and thread”' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Change all 2' })).toBeHidden();
-
-  // Two versions side by side; the earlier one is kept as a page.
   await page.keyboard.press('y');
   await page.getByRole('button', { name: 'Before and after' }).press('Enter');
   const versions = page.getByRole('dialog', { name: 'Before and after' });
   await expect(versions.getByRole('img', { name: 'This page now' })).toBeVisible();
   await versions.getByRole('combobox', { name: 'On the left' }).click();
   await page
-    .getByRole('option', { name: /^Before “keep look/ })
+    .getByRole('option', { name: /^Before “/ })
     .last()
     .click();
   expect(await axe(page)).toEqual([]);

@@ -145,24 +145,6 @@ test('a piece is moved, resized in proportion, turned, nudged, mirrored, copied,
   await expect(slabs(page)).toHaveCount(2);
 });
 
-test('exact numbers take what people write, and refuse in words', async ({ page }) => {
-  await newPage(page);
-  await bringIn(page, photo('fly-in-first-launch'));
-  await layByEnter(photosInBox(page).first());
-  await openRow(page, 'Place');
-  await field(page, 'Width').fill('3 3/4 in');
-  await field(page, 'Width').press('Enter');
-  await expect(field(page, 'Height')).toHaveValue('2.5');
-  await field(page, 'From left').fill('50.8mm');
-  await field(page, 'From left').press('Enter');
-  await expect(field(page, 'From left')).toHaveValue('2');
-  await field(page, 'Height').fill('tall');
-  await field(page, 'Height').press('Enter');
-  await expect(page.getByText('“tall” is not a length.')).toBeVisible();
-  await field(page, 'Height').press('Escape');
-  await expect(field(page, 'Height')).toHaveValue('2.5');
-});
-
 test('a photo slides in its place and is never squashed; its sharpness is told in numbers', async ({
   page,
 }) => {

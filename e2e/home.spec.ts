@@ -15,24 +15,6 @@ import {
   title,
 } from './table';
 
-test('sizes are offered to scale; a size of one’s own is checked in words', async ({ page }) => {
-  await page.goto('/');
-  for (const name of ['12 x 12 in', '8 x 8 in', '8.5 x 11 in', '6 x 8 in', 'A4', 'A3'])
-    await expect(page.getByRole('button', { name: `New layout ${name},` })).toBeVisible();
-  const form = page.getByRole('form', { name: 'Custom size' });
-  const start = form.getByRole('button', { name: 'Start with this size' });
-  await start.click();
-  await expect(form.getByRole('alert')).toContainText('Give a width');
-  await form.getByLabel('Width').fill('61');
-  await form.getByLabel('Height').fill('7 1/2');
-  await start.click();
-  await expect(form.getByRole('alert')).toHaveText('Width is too large: a page side measures 1 to 60 in.');
-  await form.getByLabel('Width').fill('190mm');
-  await start.click();
-  await onTable(page);
-  await expect(page.getByText('7.48 x 7.5 in', { exact: false }).first()).toBeVisible();
-});
-
 test('projects are copied, deleted, brought back; the newest lies first', async ({ page }) => {
   await newPage(page, 'A4');
   await page.getByRole('textbox', { name: 'Project title' }).fill('Tide pools');

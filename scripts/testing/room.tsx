@@ -5,6 +5,7 @@ import {
   fireEvent,
   render,
   screen,
+  waitFor,
   type RenderResult,
 } from '@testing-library/react';
 import type { ReactElement } from 'react';
@@ -41,6 +42,10 @@ export interface Seated extends RenderResult {
   /** Chooses from the list of this name. */
   choose(name: string, option: string | RegExp): Promise<void>;
   field(name: string | RegExp): HTMLInputElement;
+  /** Changes the session, and lets the screen follow. */
+  does(change: () => void): void;
+  /** Waits until it is so. */
+  when<T>(is: () => T): Promise<T>;
   /** Selects these, as a press on them would. */
   chosen(...ids: string[]): void;
   /** What Undo would take back. */
@@ -91,6 +96,13 @@ export async function seated(
     field: (name) => screen.getByRole('textbox', { name }),
     undo: () => undoLabel(store.getState().history),
     press: async (name) => void fireEvent.click(await screen.findByRole('button', { name })),
+    does: (change) => settle(() => void change()),
+    when: (is) =>
+      waitFor(() => {
+        const now = is();
+        if (!now) throw new Error('Not yet.');
+        return now;
+      }),
     chosen: (...ids) => settle(() => store.getState().select(ids)),
   };
 }

@@ -5,7 +5,14 @@ import { HEX_COLOUR } from '@/core/color/hex';
 import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
 import { fail, ok, type Result } from '@/core/result';
 import { leadsOut } from '@/core/zip-names';
-import { SUPPLY_KINDS, type Kit, type NamedInk, type Supply, type SupplyKind } from '@/core/supplies/model';
+import {
+  KINDS,
+  SUPPLY_KINDS,
+  type Kit,
+  type NamedInk,
+  type Supply,
+  type SupplyKind,
+} from '@/core/supplies/model';
 
 export const KIT_VERSION = 1;
 export const MOST_SUPPLIES = 5000;
@@ -32,23 +39,6 @@ export interface KitFile {
   cover?: string;
   supplies: KitEntry[];
 }
-
-/** The folder each kind lies in. */
-const FOLDERS: Record<SupplyKind, string> = {
-  photo: 'photos',
-  paper: 'papers',
-  cardstock: 'cardstock',
-  embellishment: 'embellishments',
-  frame: 'frames',
-  stamp: 'stamps',
-  alphabet: 'alphabet',
-  brush: 'brushes',
-  edge: 'edges',
-  sketch: 'sketches',
-  wordart: 'sentiments',
-  inks: 'inks',
-  page: 'pages',
-};
 
 export const LONGEST_TAG = 40;
 export const MOST_TAGS = 40;
@@ -196,7 +186,7 @@ export function pathsFor(
         .replace(/\s+/g, ' ')
         .trim() || supply.kind;
     for (let i = 1; ; i++) {
-      const path = `${FOLDERS[supply.kind]}/${plain}${i > 1 ? ` ${i}` : ''}.${extension(supply)}`;
+      const path = `${KINDS[supply.kind].folder}/${plain}${i > 1 ? ` ${i}` : ''}.${extension(supply)}`;
       if (taken.has(path.toLowerCase())) continue;
       taken.add(path.toLowerCase());
       paths.set(supply.id, path);

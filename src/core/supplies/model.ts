@@ -2,24 +2,7 @@
 import type { Asset } from '@/core/picture/asset';
 import type { Compartment } from '@/core/project/model';
 
-/** Every kind of supply; the words a person reads are in `KINDS`. */
-export const SUPPLY_KINDS = [
-  'photo',
-  'paper',
-  'cardstock',
-  'embellishment',
-  'frame',
-  'stamp',
-  'alphabet',
-  'brush',
-  'edge',
-  'sketch',
-  'wordart',
-  'inks',
-  'page',
-] as const;
-export type SupplyKind = (typeof SUPPLY_KINDS)[number];
-
+/** What a person reads of a kind, and where it lies. */
 export interface KindWords {
   one: string;
   many: string;
@@ -27,33 +10,89 @@ export interface KindWords {
   compartment?: Compartment;
   /** How it comes to the page, in words. */
   arrives: string;
+  /** Its folder in a kit's zip. */
+  folder: string;
 }
 
-export const KINDS: Record<SupplyKind, KindWords> = {
-  photo: { one: 'photo', many: 'photos', compartment: 'photos', arrives: 'as a photo, upright' },
-  paper: { one: 'paper', many: 'papers', compartment: 'papers', arrives: 'over the page or as a strip' },
+/** Every kind of supply. Adding one is adding it here, and how it is told from others in sort.ts. */
+const ALL = {
+  photo: {
+    folder: 'photos',
+    one: 'photo',
+    many: 'photos',
+    compartment: 'photos',
+    arrives: 'as a photo, upright',
+  },
+  paper: {
+    folder: 'papers',
+    one: 'paper',
+    many: 'papers',
+    compartment: 'papers',
+    arrives: 'over the page or as a strip',
+  },
   cardstock: {
+    folder: 'cardstock',
     one: 'cardstock',
     many: 'cardstocks',
     compartment: 'papers',
     arrives: 'over the page or as a strip',
   },
   embellishment: {
+    folder: 'embellishments',
     one: 'embellishment',
     many: 'embellishments',
     compartment: 'bits',
     arrives: 'at its true size',
   },
-  frame: { one: 'frame', many: 'frames', compartment: 'frames', arrives: 'with room for a photo' },
-  stamp: { one: 'stamp', many: 'stamps', compartment: 'stamps', arrives: 'in ink, lying flat' },
-  alphabet: { one: 'letter', many: 'letters', compartment: 'letters', arrives: 'at its true size' },
-  brush: { one: 'brush tip', many: 'brush tips', compartment: 'stamps', arrives: 'in ink, lying flat' },
-  edge: { one: 'edge', many: 'edges', compartment: 'bits', arrives: 'at its true size' },
-  sketch: { one: 'sketch', many: 'sketches', arrives: 'as empty places' },
-  wordart: { one: 'sentiment', many: 'sentiments', compartment: 'stamps', arrives: 'in ink, lying flat' },
-  inks: { one: 'ink set', many: 'ink sets', arrives: 'beside the other inks' },
-  page: { one: 'ready-made page', many: 'ready-made pages', arrives: 'as a project of its own' },
-};
+  frame: {
+    folder: 'frames',
+    one: 'frame',
+    many: 'frames',
+    compartment: 'frames',
+    arrives: 'with room for a photo',
+  },
+  stamp: {
+    folder: 'stamps',
+    one: 'stamp',
+    many: 'stamps',
+    compartment: 'stamps',
+    arrives: 'in ink, lying flat',
+  },
+  alphabet: {
+    folder: 'alphabet',
+    one: 'letter',
+    many: 'letters',
+    compartment: 'letters',
+    arrives: 'at its true size',
+  },
+  brush: {
+    folder: 'brushes',
+    one: 'brush tip',
+    many: 'brush tips',
+    compartment: 'stamps',
+    arrives: 'in ink, lying flat',
+  },
+  edge: { folder: 'edges', one: 'edge', many: 'edges', compartment: 'bits', arrives: 'at its true size' },
+  sketch: { folder: 'sketches', one: 'sketch', many: 'sketches', arrives: 'as empty places' },
+  wordart: {
+    folder: 'sentiments',
+    one: 'sentiment',
+    many: 'sentiments',
+    compartment: 'stamps',
+    arrives: 'in ink, lying flat',
+  },
+  inks: { folder: 'inks', one: 'ink set', many: 'ink sets', arrives: 'beside the other inks' },
+  page: {
+    folder: 'pages',
+    one: 'ready-made page',
+    many: 'ready-made pages',
+    arrives: 'as a project of its own',
+  },
+} satisfies Record<string, KindWords>;
+
+export type SupplyKind = keyof typeof ALL;
+export const KINDS: Record<SupplyKind, KindWords> = ALL;
+export const SUPPLY_KINDS = Object.keys(ALL) as SupplyKind[];
 
 export interface NamedInk {
   name: string;

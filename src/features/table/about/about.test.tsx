@@ -177,3 +177,15 @@ test('what is locked says so in every row and can be changed in none', async () 
     await screen.findByText(says);
   }
 });
+
+test('inches or millimetres for the whole project, in every field; undo goes back', async () => {
+  const { press, chosen, field, does, store } = await about([inkPiece('a', 72, 72, 72, 36)], []);
+  expect(screen.getByText(/ppi, bleed/).textContent).toContain('bleed 0.125 in');
+  await press('mm');
+  expect(screen.getByText(/ppi, bleed/).textContent).toContain('bleed 3.2 mm');
+  chosen('a');
+  await screen.findByRole('textbox', { name: 'Width' });
+  expect(field('Width')).toHaveProperty('value', '25.4');
+  does(() => store.getState().undo());
+  expect(field('Width')).toHaveProperty('value', '1');
+});

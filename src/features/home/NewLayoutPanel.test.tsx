@@ -1,0 +1,36 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+import { expect, jest, test } from '@jest/globals';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { NewLayoutPanel } from '@/features/home/NewLayoutPanel';
+
+test('sizes are offered by name; a size of one’s own is read in any unit and checked in words', () => {
+  const onCreate = jest.fn();
+  render(<NewLayoutPanel onCreate={onCreate} />);
+  for (const name of ['12 x 12 in', '8 x 8 in', '8.5 x 11 in', '6 x 8 in', 'A4', 'A3'])
+    screen.getByRole('button', { name: new RegExp(`^New layout ${name},`) });
+  fireEvent.click(screen.getByRole('button', { name: /^New layout A4,/ }));
+  expect(onCreate).toHaveBeenLastCalledWith({
+    width: expect.closeTo((210 * 72) / 25.4, 9),
+    height: expect.closeTo((297 * 72) / 25.4, 9),
+    unit: 'mm',
+  });
+  const form = screen.getByRole('form', { name: 'Custom size' });
+  const type = (side: string, value: string) =>
+    fireEvent.change(screen.getByRole('textbox', { name: side }), { target: { value } });
+  const asked = () => {
+    fireEvent.submit(form);
+    return screen.queryByRole('alert')?.textContent;
+  };
+  expect(asked()).toBe('Give a width, such as 7 1/2.');
+  type('Width', '61');
+  type('Height', '7 1/2');
+  expect(asked()).toBe('Width is too large: a page side measures 1 to 60 in.');
+  type('Width', '190mm');
+  expect(asked()).toBeUndefined();
+  const { width, height, unit } = onCreate.mock.lastCall![0] as {
+    width: number;
+    height: number;
+    unit: string;
+  };
+  expect([width.toFixed(2), height, unit]).toEqual(['538.58', 540, 'in']);
+});

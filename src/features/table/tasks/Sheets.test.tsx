@@ -1,0 +1,117 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+/** Sheets over the table: what is read in them, and what comes of what is pressed. */
+import { describe, expect, test } from '@jest/globals';
+import { fireEvent, screen, within } from '@testing-library/react';
+import { movePieces } from '@/core/project/edits/place';
+import type { Piece } from '@/core/piece/piece';
+import { Sheets } from '@/features/table/tasks/Sheets';
+import { COMMANDS } from '@/features/table/tasks';
+import { KeysDialog } from '@/features/table/room/KeysDialog';
+import type { SheetName } from '@/features/table/session';
+import { seated, type Seated } from '../../../../scripts/testing/room';
+import { inkPiece, wordsOf } from '../../../../scripts/testing/samples';
+
+async function sheet(
+  name: SheetName,
+  pieces: readonly Piece[],
+  chosen: readonly string[] = [],
+): Promise<Seated> {
+  const room = await seated(<Sheets />, pieces, chosen);
+  room.does(() => room.store.getState().openSheet(name));
+  await screen.findByRole('dialog');
+  return room;
+}
+const inches = (room: Seated) => room.project().guides.map(({ axis, at }) => `${axis} ${at / 72}`);
+
+test('guides by exact number on every page, thirds, even columns; a locked set is not touched', async () => {
+  const room = await sheet('guides', []);
+  screen.getByText('Pull one out of a ruler, or space some evenly here.');
+  await room.press('Add upright');
+  await room.fill('Upright 1, from left', '1.25');
+  expect(inches(room)).toEqual(['x 1.25']);
+  await room.fill('Upright 1, from left', 'left');
+  await screen.findByText(/is not a length/);
+  await room.press('Thirds');
+  expect(room.project().guides).toHaveLength(5);
+  expect(room.undo()).toBe('add 4 guides');
+  await room.press('Take guide 1 away');
+  expect(room.project().guides).toHaveLength(4);
+});
+
+test('rows and columns are laid by number, and stay adjustable; too many are refused with a reason', async () => {
+  const room = await sheet('rows', [inkPiece('a')], ['a']);
+  await room.fill('Columns', '4');
+  await room.fill('Rows', '3');
+  await room.press(/^Lay/);
+  expect(room.pile()).toHaveLength(12);
+  await room.fill('Rows', '2');
+  expect(room.pile()).toHaveLength(8);
+  await room.fill('Columns', '0');
+  await screen.findByText(/from 1 to 500/i);
+  expect(room.pile()).toHaveLength(8);
+});
+
+test('every step is listed by name, the newest first; a press goes there and back', async () => {
+  const room = await seated(<Sheets />, [inkPiece('a')]);
+  const { surfaceId, perform, openSheet } = room.store.getState();
+  room.does(() => {
+    perform(movePieces(surfaceId, [room.piece('a')], 72, 0));
+  });
+  room.does(() => openSheet('steps'));
+  const steps = await screen.findByRole('list', { name: 'Steps, newest first' });
+  expect(
+    within(steps)
+      .getAllByRole('button')
+      .map(({ textContent }) => textContent),
+  ).toEqual([expect.stringContaining('move'), expect.stringContaining('The beginning')]);
+  await room.press(/The beginning/);
+  expect(room.piece('a').placement.x).toBe(50);
+  await room.press(/^move/);
+  expect(room.piece('a').placement.x).toBe(122);
+});
+
+test('any action is found by typing, and done with what was selected', async () => {
+  const room = await sheet('actions', [inkPiece('a'), inkPiece('b', 200)], ['a']);
+  const field = screen.getByRole('combobox', { name: 'What shall be done?' });
+  fireEvent.change(field, { target: { value: 'mirror left' } });
+  expect(screen.getAllByRole('option').map(({ textContent }) => textContent)).toEqual([
+    'Mirror left to rightM',
+  ]);
+  fireEvent.keyDown(field, { key: 'Enter' });
+  await expect(room.when(() => room.piece('a').placement.mirror)).resolves.toBe(true);
+  expect(room.piece('b').placement.mirror).toBe(false);
+  expect(room.store.getState().sheet).toBeNull();
+});
+
+test('words are found, counted and replaced on every page, but for what is locked', async () => {
+  const still = wordsOf('still', 'A kite that stays');
+  still.placement.locked = true;
+  const room = await sheet('find', [wordsOf('a', 'Kites and a kite'), still]);
+  fireEvent.change(screen.getByRole('textbox', { name: 'Find in all pages' }), { target: { value: 'kite' } });
+  await screen.findByText(/^3 found, 1 of them locked\. 8 words/);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Whole words' }));
+  await screen.findByText(/^2 found, 1 of them locked\./);
+  fireEvent.change(screen.getByRole('textbox', { name: 'Put in its place' }), { target: { value: 'boat' } });
+  await room.press('Replace 1');
+  expect(room.pile().map(({ outline }) => 'text' in outline && outline.text)).toEqual([
+    'Kites and a boat',
+    'A kite that stays',
+  ]);
+});
+
+test('a piece gives others what was ticked, and nothing else', async () => {
+  const room = await sheet('match', [inkPiece('a', 0, 0, 100, 50), inkPiece('b', 200)], ['a']);
+  fireEvent.click(screen.getByRole('checkbox', { name: 'size' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'angle' }));
+  await room.press('Press the others');
+  expect(room.store.getState().matching).toMatchObject({ from: { id: 'a' }, what: ['size'] });
+  await screen.findByText(/Press the pieces that shall take over: size\./);
+});
+
+describe('the list of keys', () => {
+  test('names every key there is, with what it does', async () => {
+    await seated(<KeysDialog open onClose={() => {}} />, []);
+    const dialog = await screen.findByRole('dialog', { name: 'Keys and how-to' });
+    for (const { keys, does } of COMMANDS) if (keys) expect(dialog.textContent).toContain(does);
+  });
+});
