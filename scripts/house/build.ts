@@ -21,8 +21,11 @@ export async function fingerprint(...paths: string[]): Promise<string> {
   return hash.digest('hex').slice(0, 16);
 }
 
+/** Whether a folder holds what is drawn now. With `--ready` that is all that is asked: the answer is how the program ends. */
 export async function isBuilt(folder: string, print: string): Promise<boolean> {
-  return (await readFile(join(folder, 'made-by'), 'utf8').catch(() => '')) === print;
+  const built = (await readFile(join(folder, 'made-by'), 'utf8').catch(() => '')) === print;
+  if (process.argv.includes('--ready')) process.exit(built ? 0 : 1);
+  return built;
 }
 
 /** A smaller copy as JPEG. */
@@ -38,12 +41,14 @@ export function small(canvas: Canvas, longest: number, quality = 84): Buffer {
 async function build(): Promise<void> {
   const print = await fingerprint('scripts/house', 'scripts/art', 'src/core/text/families.ts');
   if (await isBuilt(FOLDER, print)) return console.log('House supplies are ready.');
-  await rm(FOLDER, { recursive: true, force: true });
+  await rm(join(FOLDER, 'papers'), { recursive: true, force: true });
   await mkdir(join(FOLDER, 'papers'), { recursive: true });
   await mkdir(join(FOLDER, 'fonts'), { recursive: true });
   for (const name of [...FONT_FILES, ...FACE_FILES, ...FALLBACK_FILES])
     await copyFile(fontFile(name), join(FOLDER, 'fonts', `${name}.woff`));
   await copyFile(SUBSETTER, join(FOLDER, 'fonts', 'subset.wasm'));
+  // Enough to begin with; the papers follow.
+  if (process.argv.includes('--fonts')) return;
   const list = [];
   for (const [i, paper] of HOUSE_PAPERS.entries()) {
     const canvas = paper.draw();

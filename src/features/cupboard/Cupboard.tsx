@@ -21,6 +21,7 @@ import { SupplyGrid } from '@/features/cupboard/SupplyGrid';
 import { TakeOut } from '@/features/cupboard/TakeOut';
 import { useBringing } from '@/features/cupboard/useBringing';
 import { useCupboard, type Cupboard as Stock } from '@/features/cupboard/useCupboard';
+import { StillDrawn } from '@/features/shared/StillDrawn';
 
 export interface CupboardProps {
   unit: Unit;
@@ -174,6 +175,7 @@ function Open({
             Bring in supplies
           </Button>
         </Box>
+        <StillDrawn what="The house kits are" />
         <Filters filter={filter} onChange={setFilter} withUse={Boolean(on.onGather)} />
         <Typography variant="caption" color="text.secondary" role="status" sx={{ px: 2 }}>
           {countInWords(found.length, typed, kit)}

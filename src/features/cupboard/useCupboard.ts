@@ -4,6 +4,7 @@ import type { HouseMark } from '@/core/supplies/kit-file';
 import type { Kit, Supply } from '@/core/supplies/model';
 import { SupplySearch, tagsInUse, type Filter } from '@/core/supplies/search';
 import { addKit, openCupboard, putKit, putSupplies, takeOut } from '@/storage/supplies';
+import { useStillDrawn } from '@/features/shared/StillDrawn';
 import { houseStocked } from '@/features/shared/stock';
 import { useNotify } from '@/ui/notices';
 
@@ -45,12 +46,14 @@ const inOrder = (a: Kit, b: Kit): number =>
 export function useCupboard(): Cupboard | null {
   const notify = useNotify();
   const [stock, setStock] = useState<Stock | null>(null);
+  // What comes late is looked up again.
+  const late = useStillDrawn();
 
   useEffect(() => {
     stocked().then(setStock, () =>
       notify({ text: 'The cupboard could not be opened. Reload the page to try again.', tone: 'error' }),
     );
-  }, [notify]);
+  }, [notify, late]);
 
   const changed = useCallback(
     (kits?: ReadonlyMap<string, Kit>) =>

@@ -14,6 +14,7 @@ import { useHome, type HomeProject, type SpaceUsed } from '@/features/home/useHo
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { fetched } from '@/ui/fetched';
+import { StillDrawn } from '@/features/shared/StillDrawn';
 
 const DeletedLately = fetched('What was deleted lately', () =>
   import('@/features/home/DeletedLately').then((m) => m.DeletedLately),
@@ -93,6 +94,7 @@ export function Home({ demo }: { demo: boolean }) {
             <LinearProgress aria-label={home.busy} />
           </Box>
         )}
+        <StillDrawn what="The demo’s pages are" />
         {home.projects?.length === 0 && !home.busy && <EmptyTable />}
         <Box
           component="ul"

@@ -10,6 +10,7 @@ import type { listDeleted } from '@/storage/deleted';
 import { addProject, hasProject, listProjects, type ProjectCard } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
+import { drawn } from '@/features/shared/drawn';
 
 export interface HomeProject extends ProjectCard {
   /** Address of its preview picture, if it has one. */
@@ -109,10 +110,14 @@ export function useHome(demo: boolean) {
   useEffect(() => {
     let gone = false;
     void attempt('Your projects could not be listed', async () => {
-      if (demo)
+      if (demo) {
+        // What takes its time does not hold up what lies here already.
+        const late = setTimeout(() => void refresh(), 1500);
         await attempt('The pages of the demo were not laid out', () =>
           bringDemo((text) => !gone && setBusy(text)),
         );
+        clearTimeout(late);
+      }
       if (!gone) await refresh();
       // What cannot be thrown away today can be tomorrow.
       const { listDeleted, purge } = await binned();
@@ -187,7 +192,7 @@ let bringing: Promise<void> | undefined;
 function bringDemo(say: (text: string) => void): Promise<void> {
   bringing ??= (async () => {
     if (await database.settings.get(DEMO_DONE)) return;
-    const names: string[] = await (await fetch('/demo/projects.json')).json();
+    const names = await drawn('/demo/projects.json', (names: string[]) => names);
     for (const [i, name] of names.entries()) {
       const id = name.replace(/\.bellagraph$/, '');
       if (await hasProject(id)) continue;

@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { fail, ok, type Result } from '@/core/result';
+import { drawn } from '@/features/shared/drawn';
 import { pictureOf } from '@/features/shared/supplyFiles';
 import { useSession } from '@/features/table/room/context';
 import { shownProject } from '@/features/table/session';
@@ -14,12 +15,10 @@ export interface HousePaper {
 let house: Promise<readonly HousePaper[]> | null = null;
 /** None if they cannot be read now. */
 export const housePapers = (): Promise<readonly HousePaper[]> =>
-  (house ??= fetch('/house/papers.json')
-    .then((answer) => answer.json() as Promise<readonly HousePaper[]>)
-    .catch(() => {
-      house = null;
-      return [];
-    }));
+  (house ??= drawn('/house/papers.json', (papers: readonly HousePaper[]) => papers).catch(() => {
+    house = null;
+    return [];
+  }));
 
 /** A house paper's file comes into the store when it is first used. */
 export async function takeHousePaper(house: readonly HousePaper[], sha: string): Promise<Result<Asset>> {

@@ -15,6 +15,7 @@ import { useWidths } from '@/features/table/workbox/useWidths';
 import type { BoxItem, Counting } from '@/features/table/workbox/useWorkbox';
 import { WordsCompartment } from '@/features/table/workbox/WordsCompartment';
 import { tip } from '@/features/table/tasks';
+import { StillDrawn } from '@/features/shared/StillDrawn';
 
 const WORKBOX_HEIGHT = 172;
 
@@ -140,6 +141,7 @@ export function Workbox(props: WorkboxProps) {
               )
             }
           >
+            {name === 'papers' && <StillDrawn what="The house papers are" />}
             {name === 'photos' && counting && <Progress {...counting} />}
             {items[name].length > 0 ? (
               <Items

@@ -1,0 +1,4 @@
+import { drawnIn } from '@/app/drawn';
+
+export const dynamic = 'force-dynamic';
+export const GET = drawnIn('demo');
