@@ -25,7 +25,8 @@ import type { Subset } from '@/output/pdf/subset';
 import { embedShading } from '@/output/pdf/shading';
 import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
-import { around, shadowBitmap, workedBitmap, WORKED_PPI } from '@/output/pixels/draw';
+import { around, shadowBitmap } from '@/output/pixels/draw';
+import { workedBitmap, WORKED_PPI } from '@/output/pixels/worked';
 import type { Platform } from '@/output/platform';
 
 export interface PdfSource {

@@ -2,7 +2,7 @@
 import type { Box } from '@/core/geometry/box';
 import type { Picture, WorkedMark } from '@/core/picture/picture';
 import { ok } from '@/core/result';
-import { WORKED_PPI, workedBitmap } from '@/output/pixels/draw';
+import { WORKED_PPI, workedBitmap } from '@/output/pixels/worked';
 import { filesOf, JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
 import { writeSvg } from '@/output/svg/write';
 

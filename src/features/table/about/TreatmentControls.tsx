@@ -20,7 +20,7 @@ import { InkField } from '@/features/table/parts/inks/InkField';
 import { measureWithin } from '@/features/table/parts/measures';
 import { Layer, Stack, TakeAway } from '@/features/table/parts/Stack';
 import { useSession } from '@/features/table/room/context';
-import { workedBitmap } from '@/output/pixels/draw';
+import { workedBitmap } from '@/output/pixels/worked';
 import { browser } from '@/output/platform';
 import { Dial } from '@/ui/Dial';
 import { LengthField } from '@/ui/LengthField';

@@ -19,15 +19,12 @@ import {
   moveDrag,
   resizeDrag,
   scaleDrag,
-  settingDrag,
-  shadowDrag,
-  slitDrag,
-  startDrag,
   turnDrag,
   type Drag,
   type Grip,
   type Held,
 } from '@/features/table/stage/hand/drags';
+import { settingDrag, shadowDrag, slitDrag, startDrag } from '@/features/table/stage/hand/handleDrags';
 import { guideDrag, guideMove } from '@/features/table/stage/hand/guideDrags';
 import { knotDrag } from '@/features/table/stage/hand/knotDrags';
 import { createPinch } from '@/features/table/stage/hand/pinch';

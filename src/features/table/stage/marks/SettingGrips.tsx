@@ -8,7 +8,8 @@ import { valuesFor } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { useSession } from '@/features/table/room/context';
-import { shadowRoot, type Grip } from '@/features/table/stage/hand/drags';
+import type { Grip } from '@/features/table/stage/hand/drags';
+import { shadowRoot } from '@/features/table/stage/hand/handleDrags';
 
 interface Props {
   piece: Piece;

@@ -1,0 +1,80 @@
+/** Marks that are worked out pixel by pixel, treated faces and colour beneath lines, as bitmaps that every output lays. */
+import { paintFills } from '@/core/colouring/paint';
+import type { Box } from '@/core/geometry/box';
+import { pathBounds, pathData, type Path } from '@/core/geometry/path';
+import type { ColouringMark, TreatmentMark, WorkedMark } from '@/core/picture/picture';
+import { paintTreatment } from '@/core/treatment/paint';
+import type { Canvas, Context, Platform } from '@/output/platform';
+
+const outlines = new WeakMap<Path, Path2D>();
+
+/** A path for a canvas, made once. */
+export function outline(platform: Platform, path: Path): Path2D {
+  let made = outlines.get(path);
+  if (!made) outlines.set(path, (made = platform.path(pathData(path))));
+  return made;
+}
+
+/** Pixels an inch of what is worked out as pixels, in files that hold no pixels otherwise. */
+export const WORKED_PPI = 300;
+
+/** Most pixels a mark is worked out at: 13 inches square at 300 ppi. Larger ones are coarser. */
+const MOST_WORKED = 16e6;
+
+export interface WorkedBitmap extends Box {
+  canvas: Canvas & CanvasImageSource;
+  context: Context;
+}
+const workedBitmaps = new WeakMap<object, { key: string; path: Path; bitmap: WorkedBitmap }>();
+
+/** A mark as a bitmap at so many pixels a point, and where it lies in the piece's own frame. Kept while nothing changes. */
+export function workedBitmap(
+  mark: WorkedMark,
+  wanted: number,
+  platform: Platform,
+  most = MOST_WORKED,
+): WorkedBitmap {
+  const { path } = mark;
+  const box = pathBounds(path);
+  const scale = Math.min(wanted, Math.sqrt(most / Math.max(1e-6, box.width * box.height)));
+  const treated = mark.mark === 'treatment';
+  const of = treated ? mark.treatment : mark.fills;
+  const key = [
+    scale,
+    ...(treated ? [mark.light.x, mark.light.y, mark.light.z] : [box.width, box.height]),
+  ].join();
+  const last = workedBitmaps.get(of);
+  // A picture's box is made anew each time; a cut is another only when it changed.
+  if (last?.key === key && (!treated || last.path === path)) return last.bitmap;
+  const bitmap = treated ? treatedBitmap(mark, scale, platform) : colouredBitmap(mark, scale, platform);
+  workedBitmaps.set(of, { key, path, bitmap });
+  return bitmap;
+}
+
+function treatedBitmap(
+  { path, treatment, light }: TreatmentMark,
+  scale: number,
+  platform: Platform,
+): WorkedBitmap {
+  const box = pathBounds(path);
+  const [width, height] = [Math.ceil(box.width * scale) + 2, Math.ceil(box.height * scale) + 2];
+  const [x, y] = [box.x - 1 / scale, box.y - 1 / scale];
+  const { canvas, context } = platform.canvas(width, height);
+  context.setTransform(scale, 0, 0, scale, -x * scale, -y * scale);
+  context.fill(outline(platform, path));
+  const pixels = context.getImageData(0, 0, width, height);
+  pixels.data.set(paintTreatment(treatment, light, pixels.data, { width, height, scale, x, y }));
+  context.putImageData(pixels, 0, 0);
+  return { canvas, context, x, y, width: width / scale, height: height / scale };
+}
+
+function colouredBitmap({ path, fills }: ColouringMark, scale: number, platform: Platform): WorkedBitmap {
+  const box = pathBounds(path);
+  const width = Math.max(1, Math.round(box.width * scale));
+  const height = Math.max(1, Math.round(box.height * scale));
+  const { canvas, context } = platform.canvas(width, height);
+  const pixels = context.getImageData(0, 0, width, height);
+  pixels.data.set(paintFills(fills, { width, height, pitch: box.width / width }));
+  context.putImageData(pixels, 0, 0);
+  return { canvas, context, ...box };
+}
