@@ -115,6 +115,7 @@ test('by keyboard an outline is set point by point, its corners rounded, moved a
   await expect(page.getByTestId('drawing')).toContainText('4 x 4 in');
   expect(await axe(page)).toEqual([]);
   await sheet(page).getByRole('button', { name: 'Lay it' }).press('Enter');
+  await expect(slabs(page)).toHaveCount(1);
   await page.keyboard.press('Escape');
   await stage(page).focus();
   await page.keyboard.press('Enter');
