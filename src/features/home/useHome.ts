@@ -112,7 +112,7 @@ export function useHome(demo: boolean) {
     void attempt('Your projects could not be listed', async () => {
       if (demo) {
         // What takes its time does not hold up what lies here already.
-        const late = setTimeout(() => void refresh(), 1500);
+        const late = setTimeout(() => void (gone || refresh()), 1500);
         await attempt('The pages of the demo were not laid out', () =>
           bringDemo((text) => !gone && setBusy(text)),
         );

@@ -1,4 +1,5 @@
 /** What ships with the app and is drawn when it is first built: on a first start the last of it may still be on its way. */
+
 /** How the server answers for what is still being drawn (RFC 9110, 15.6.4: Service Unavailable). */
 const STILL_DRAWN = 503;
 const ASK_AGAIN = 2000;

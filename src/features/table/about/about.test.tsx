@@ -5,7 +5,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { About } from '@/features/table/about/About';
 import type { Piece } from '@/core/piece/piece';
 import { seated, type Seated } from '../../../../scripts/testing/room';
-import { assetOf, inkPiece, photoOf, quarters } from '../../../../scripts/testing/samples';
+import { assetOf, inkPiece, photoOf, quarters, wordsOf } from '../../../../scripts/testing/samples';
 
 const asset = assetOf(quarters(90, 60), 900, 600);
 const photo = (id = 'photo'): Piece => photoOf(id, asset, { x: 72, y: 72, width: 216, height: 144 });
@@ -188,4 +188,15 @@ test('inches or millimetres for the whole project, in every field; undo goes bac
   expect(field('Width')).toHaveProperty('value', '25.4');
   does(() => store.getState().undo());
   expect(field('Width')).toHaveProperty('value', '1');
+});
+
+test('words: size and spacing by number, within their limits; spacing of none is no spacing', async () => {
+  const { fill, piece } = await about([wordsOf('w', 'Kites')]);
+  await fill('Letter size', '3');
+  await screen.findByText('From 4 to 2000 pt.');
+  await fill('Letter size', '36 pt');
+  await fill('Letter spacing', '12');
+  expect(piece('w').outline).toMatchObject({ size: 36, tracking: 0.12 });
+  await fill('Letter spacing', '0');
+  expect(piece('w').outline).not.toHaveProperty('tracking', expect.anything());
 });

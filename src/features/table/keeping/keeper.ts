@@ -97,7 +97,7 @@ export function startKeeping(store: SessionStore, shelf: PictureShelf, holder: s
     if (now.history === before.history) return;
     edits++;
     const since = performance.now() - Math.max(written, noted);
-    if (since > KEEP_EVERY && !now.readOnly) {
+    if (since > KEEP_EVERY && !now.readOnly && now.deleted !== 'gone') {
       noted = performance.now();
       noteLine(keptHistory, now.history, holder, edits);
     }

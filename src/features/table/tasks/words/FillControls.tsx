@@ -29,7 +29,7 @@ import { InkField, InkSwatch } from '@/features/table/parts/inks/InkField';
 import { useSession } from '@/features/table/room/context';
 import { FaceToggles } from '@/features/table/tasks/words/FaceToggles';
 import { faceOf } from '@/features/table/tasks/words/faces';
-import { readSize, shownSize } from '@/features/table/tasks/words/WordsControls';
+import { readSize, shownSize } from '@/features/table/tasks/words/LetterFields';
 import { LengthField } from '@/ui/LengthField';
 import { RowSlider } from '@/ui/RowSlider';
 import { SmallButton } from '@/ui/SmallButton';

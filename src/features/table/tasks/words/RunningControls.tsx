@@ -18,17 +18,13 @@ import {
   type RunningOutline,
 } from '@/core/piece/outline/running';
 import type { Piece } from '@/core/piece/piece';
-import { LEAST_TRACKING, MOST_TRACKING } from '@/core/text/style';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
-import { measureWithin, percentWithin, wholeWithin } from '@/features/table/parts/measures';
+import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { FaceToggles } from '@/features/table/tasks/words/FaceToggles';
-import { FamilyButton } from '@/features/table/tasks/words/FamilyButton';
 import { FeatureToggles } from '@/features/table/tasks/words/FeatureToggles';
-import { LackingNote } from '@/features/table/tasks/words/LackingNote';
-import { readSize, shownSize } from '@/features/table/tasks/words/WordsControls';
+import { LetterFields, shownSize } from '@/features/table/tasks/words/LetterFields';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
 
@@ -67,27 +63,7 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
       >
         {saysOf(outline, laid)}
       </Typography>
-      <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
-        <FamilyButton family={outline.family} disabled={readOnly} />
-        <FaceToggles now={outline} disabled={readOnly} onChange={(face) => act.toggleFace(store, face)} />
-      </Box>
-      <LackingNote piece={piece} />
-      <LengthField
-        label="Letter size"
-        unit="pt"
-        disabled={readOnly}
-        shown={shownSize(outline.size)}
-        read={readSize}
-        onCommit={(size) => set({ size })}
-      />
-      <LengthField
-        label="Letter spacing"
-        unit="%"
-        disabled={readOnly}
-        shown={String(Math.round((outline.tracking ?? 0) * 1000) / 10)}
-        read={percentWithin(LEAST_TRACKING, MOST_TRACKING)}
-        onCommit={(tracking) => set({ tracking: tracking || undefined })}
-      />
+      <LetterFields piece={piece} now={outline} disabled={readOnly} onChange={set} />
       <FeatureToggles
         family={outline.family}
         chosen={outline.features ?? []}

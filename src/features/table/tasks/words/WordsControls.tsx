@@ -28,39 +28,25 @@ import { countWords } from '@/core/project/finding';
 import { fail, ok } from '@/core/result';
 import {
   LANGUAGES,
-  LARGEST_LETTERS,
   LEAST_LEADING,
-  LEAST_TRACKING,
   MOST_COLUMNS,
   MOST_LEADING,
-  MOST_TRACKING,
   SMALLEST_LETTERS,
   WIDEST_GAP,
   type Alignment,
   type Language,
 } from '@/core/text/style';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { measureWithin, percentWithin, wholeWithin } from '@/features/table/parts/measures';
+import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { FaceToggles } from '@/features/table/tasks/words/FaceToggles';
-import { FamilyButton } from '@/features/table/tasks/words/FamilyButton';
 import { FeatureToggles } from '@/features/table/tasks/words/FeatureToggles';
-import { LackingNote } from '@/features/table/tasks/words/LackingNote';
+import { LetterFields } from '@/features/table/tasks/words/LetterFields';
 import { StyleField } from '@/features/table/tasks/words/StyleField';
 import { LengthField } from '@/ui/LengthField';
 
 export type Words = Piece & { outline: GlyphsOutline };
-
-export const readSize = (text: string) => {
-  const value = Number(text.replace(',', '.').replace('pt', ''));
-  return value >= SMALLEST_LETTERS && value <= LARGEST_LETTERS
-    ? ok(value)
-    : fail(`From ${SMALLEST_LETTERS} to ${LARGEST_LETTERS} pt.`);
-};
-
-export const shownSize = (size: number): string => String(Math.round(size * 10) / 10);
 
 const ALIGN: readonly [Alignment, string, typeof IconAlignLeft][] = [
   ['left', 'From the left', IconAlignLeft],
@@ -90,27 +76,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
           Letters and ink below: for what is marked.
         </Typography>
       )}
-      <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
-        <FamilyButton family={now.family} disabled={readOnly} />
-        <FaceToggles now={now} disabled={readOnly} onChange={(face) => act.toggleFace(store, face)} />
-      </Box>
-      <LackingNote piece={piece} />
-      <LengthField
-        label="Letter size"
-        unit="pt"
-        disabled={readOnly}
-        shown={shownSize(now.size)}
-        read={readSize}
-        onCommit={(size) => write({ size })}
-      />
-      <LengthField
-        label="Letter spacing"
-        unit="%"
-        disabled={readOnly}
-        shown={String(Math.round((now.tracking ?? 0) * 1000) / 10)}
-        read={percentWithin(LEAST_TRACKING, MOST_TRACKING)}
-        onCommit={(tracking) => write({ tracking: tracking || undefined })}
-      />
+      <LetterFields piece={piece} now={now} disabled={readOnly} onChange={write} />
       {now.ink && (
         <Box sx={{ gridColumn: '1 / -1' }}>
           <InkField
