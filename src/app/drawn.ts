@@ -12,7 +12,7 @@ const TYPES: Record<string, string> = {
   '.webp': 'image/webp',
   '.png': 'image/png',
   '.svg': 'image/svg+xml',
-  '.woff': 'font/woff',
+  '.ttf': 'font/ttf',
   '.wasm': 'application/wasm',
 };
 

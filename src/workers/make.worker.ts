@@ -28,7 +28,7 @@ let subsetterAt: string;
 /** Opens the fonts that lie at `fonts`; asked for ahead of the first order, so that making begins at once. */
 async function warm(fonts: string): Promise<void> {
   subsetterAt = `${fonts}/subset.wasm`;
-  shipped = async (name) => new Uint8Array(await (await fetch(`${fonts}/${name}.woff`)).arrayBuffer());
+  shipped = async (name) => new Uint8Array(await (await fetch(`${fonts}/${name}.ttf`)).arrayBuffer());
   await (opening ??= openTypesetter(shipped));
 }
 

@@ -15,7 +15,7 @@ export const readFont: ReadFont = async (name) => {
     if (!own) throw new Error(`The font ${name} is not in this browser.`);
     return new Uint8Array(await own.arrayBuffer());
   }
-  const answer = await fetch(`${FONTS_AT}/${name}.woff`);
+  const answer = await fetch(`${FONTS_AT}/${name}.ttf`);
   if (!answer.ok) throw new Error(`The font ${name} could not be read.`);
   return new Uint8Array(await answer.arrayBuffer());
 };

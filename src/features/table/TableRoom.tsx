@@ -124,7 +124,7 @@ function useSaveFile(): () => Promise<void> {
 const FACES = FAMILIES.map(({ id, fonts }) => ({
   '@font-face': {
     fontFamily: `house ${id}`,
-    src: `url(${FONTS_AT}/${fonts[0]}.woff) format('woff')`,
+    src: `url(${FONTS_AT}/${fonts[0]}.ttf) format('truetype')`,
     fontDisplay: 'swap' as const,
   },
 }));
