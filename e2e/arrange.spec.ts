@@ -1,12 +1,11 @@
 /** Arranging: getting hold of anything, and putting it exactly there, by mouse and by keyboard. */
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import sharp from 'sharp';
 import { axe } from './axe';
 import {
-  bringIn,
+  drag,
   field,
   kept,
-  layByEnter,
+  laySquares,
   newPage,
   notice,
   numberIn,
@@ -19,47 +18,6 @@ import {
 } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
-
-/** Lays square photos of these names, each an inch wide, at a place: inches from left and top. */
-async function laySquares(page: Page, places: readonly (readonly [string, number, number])[]): Promise<void> {
-  const files = await Promise.all(
-    places.map(async ([name], i) => ({
-      name: `${name}.png`,
-      mimeType: 'image/png',
-      buffer: await sharp({
-        create: { width: 300, height: 300, channels: 3, background: `hsl(${i * 77} 50% 45%)` },
-      })
-        .png()
-        .toBuffer(),
-    })),
-  );
-  await bringIn(page, files);
-  for (const [name, x, y] of places) {
-    await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button', { name }));
-    await expect(page.getByLabel('Name of this piece')).toHaveValue(name);
-    await openRow(page, 'Place');
-    await set(page, 'Width', '1');
-    await set(page, 'From left', String(x));
-    await set(page, 'From top', String(y));
-  }
-  await stage(page).focus();
-}
-/** A drag between two places of the page, inches, in small steps; the button stays down for `before`. */
-async function drag(
-  page: Page,
-  from: readonly [number, number],
-  to: readonly [number, number],
-  before: () => Promise<void> = async () => {},
-): Promise<void> {
-  const { x, y, inch } = await pageOnScreen(page);
-  const at = ([a, b]: readonly [number, number]) => [x + (a - 6) * inch, y + (b - 6) * inch] as const;
-  await page.mouse.move(...at(from));
-  await page.mouse.down();
-  await page.mouse.move(...at(to), { steps: 10 });
-  await page.waitForTimeout(120);
-  await before();
-  await page.mouse.up();
-}
 
 test('three buttons are framed, lined up with equal gaps, grouped, opened; undo goes back by name to any step', async ({
   page,

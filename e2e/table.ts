@@ -1,6 +1,7 @@
 /** The app in a person's words, for the browser tests. */
 import { expect, type Locator, type Page } from '@playwright/test';
 import { join } from 'node:path';
+import sharp from 'sharp';
 
 export const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos');
 export const photo = (name: string): string => join(PHOTOS, `${name}.jpg`);
@@ -132,3 +133,47 @@ export const select = (page: Page, name: string, more = false): Promise<void> =>
   slabs(page)
     .filter({ hasText: name })
     .click(more ? { modifiers: ['ControlOrMeta'] } : {});
+
+/** Lays square photos of these names, each an inch wide, at a place: inches from left and top. One colour each, or `picture`. */
+export async function laySquares(
+  page: Page,
+  places: readonly (readonly [string, number, number])[],
+  picture?: sharp.Sharp,
+): Promise<void> {
+  const plain = (i: number) =>
+    sharp({ create: { width: 300, height: 300, channels: 3, background: `hsl(${i * 77} 50% 45%)` } });
+  const files = await Promise.all(
+    places.map(async ([name], i) => ({
+      name: `${name}.png`,
+      mimeType: 'image/png',
+      buffer: await (picture ?? plain(i)).png().toBuffer(),
+    })),
+  );
+  await bringIn(page, files);
+  for (const [name, x, y] of places) {
+    await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button', { name }));
+    await expect(page.getByLabel('Name of this piece')).toHaveValue(name);
+    await openRow(page, 'Place');
+    await set(page, 'Width', '1');
+    await set(page, 'From left', String(x));
+    await set(page, 'From top', String(y));
+  }
+  await page.getByTestId('stage').focus();
+}
+
+/** A drag between two places of the page, inches, in small steps; the button stays down for `before`. */
+export async function drag(
+  page: Page,
+  from: readonly [number, number],
+  to: readonly [number, number],
+  before: () => Promise<void> = async () => {},
+): Promise<void> {
+  const { x, y, inch } = await pageOnScreen(page);
+  const at = ([a, b]: readonly [number, number]) => [x + (a - 6) * inch, y + (b - 6) * inch] as const;
+  await page.mouse.move(...at(from));
+  await page.mouse.down();
+  await page.mouse.move(...at(to), { steps: 10 });
+  await page.waitForTimeout(120);
+  await before();
+  await page.mouse.up();
+}

@@ -17,7 +17,7 @@ import { mainColours } from '@/core/supplies/colours';
 import { KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make } from '@/output/make';
-import { paintDrawing } from '@/output/pixels/draw';
+import { paintDrawing } from '@/output/pixels/marks';
 import { fingerprint, isBuilt } from '../house/build';
 import { node, nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';

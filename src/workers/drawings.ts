@@ -2,7 +2,7 @@
 import { readDrawing, type ReadDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
 import type { Result } from '@/core/result';
-import { paintDrawing } from '@/output/pixels/draw';
+import { paintDrawing } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
 import { SCREEN_SIDE } from '@/workers/decode';
 

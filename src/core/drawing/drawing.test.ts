@@ -5,7 +5,7 @@ import { wornDrawing } from '@/core/dye/drawing';
 import { readDrawing } from '@/core/drawing/read';
 import { writeDrawing } from '@/core/drawing/write';
 import { scaling } from '@/core/geometry/matrix';
-import { paintDrawing } from '@/output/pixels/draw';
+import { paintDrawing } from '@/output/pixels/marks';
 import { HOUSE_KITS } from '../../../scripts/kits/kits';
 import { byHand } from '../../../scripts/kits/icons/pen';
 import { cardstock, edge, stamp } from '../../../scripts/kits/tiles';

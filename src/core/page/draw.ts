@@ -45,7 +45,7 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
   const whole: readonly Mark[] = letters ? [letters] : marksOf(piece, light, matrix, tools);
   const marks = tucked
     ? [
-        ...whole.map((mark) => ({ ...mark, within: [...(mark.within ?? []), tucked.within] })),
+        ...whole.map((mark) => ({ ...mark, within: [tucked.seen, ...(mark.within ?? [])] })),
         ...tucked.shadows,
       ]
     : whole;

@@ -9,7 +9,7 @@ import { contains, pathBounds, rectanglePath, transformPath, type Path } from '@
 import { cutOf, outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { marksUnder } from '@/core/piece/finish';
 import { SHADOW_INK, type PageLight } from '@/core/piece/finish/light';
-import type { Mark } from '@/core/picture/picture';
+import type { Mark, Seen } from '@/core/picture/picture';
 import type { Piece, Slit, Tuck } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 
@@ -117,7 +117,7 @@ export function tuckAt({ upper, lower, middle }: Crossing): Tuck {
 /** What is hidden of a tucked piece, and the shadows that fall on it where it goes beneath; in its own frame. */
 export interface Tucked {
   /** Where the piece's own marks show. */
-  within: Path;
+  seen: Seen;
   /** Shadows of what it passes under, each only on the piece. */
   shadows: Mark[];
   /** The areas it passes under, on the page. */
@@ -260,7 +260,7 @@ export function tuckedOn(
             ...mark,
             path: transformPath(under, mark.path),
             offset: moved,
-            within: [transformPath(toOwn, around)],
+            within: [{ area: transformPath(toOwn, around) }],
           });
         }
       }
@@ -268,7 +268,7 @@ export function tuckedOn(
     if (!hidden.length) return;
     const everywhere = rectanglePath(outset(pathBounds(own), 400));
     result.set(upper.id, {
-      within: transformPath(toOwn, without(everywhere, hidden.flat())),
+      seen: { area: transformPath(toOwn, without(everywhere, hidden.flat())), beneath: true },
       shadows,
       areas,
     });

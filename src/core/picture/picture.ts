@@ -39,10 +39,17 @@ export interface DrawnPiece {
   words?: string;
 }
 
-/** A mark may be seen in part only: within all of these outlines in the piece's own frame. */
+/** A mark may be seen in part only: within all of these areas. */
 export type Mark = (ShadowMark | FillMark | ImageMark | WorkedMark | StrokeMark) & {
-  within?: readonly Path[];
+  within?: readonly Seen[];
 };
+
+export interface Seen {
+  /** In the piece's own frame. */
+  area: Path;
+  /** Beyond its edge the piece goes on beneath another, whose edge is the same: pixels of that edge are laid whole. */
+  beneath?: true;
+}
 
 /** A blurred copy of `path`, made larger by `grow` and moved by `offset`; blur is the Gaussian's standard deviation. */
 export interface ShadowMark {
@@ -151,8 +158,8 @@ export function reachOf(mark: Mark): { box: Box; by: number; offset: Point } {
   }
 }
 
-/** The first outline a mark is seen within, and the mark as it is seen within the others; null if nothing hides any of it. */
-export function seenWithin(mark: Mark): { area: Path; mark: Mark } | null {
-  const [area, ...others] = mark.within ?? [];
-  return area ? { area, mark: { ...mark, within: others } } : null;
+/** The first area a mark is seen within, and the mark as it is seen within the others; null if nothing hides any of it. */
+export function seenWithin(mark: Mark): { seen: Seen; mark: Mark } | null {
+  const [seen, ...others] = mark.within ?? [];
+  return seen ? { seen, mark: { ...mark, within: others } } : null;
 }

@@ -13,7 +13,7 @@ import { lookOf } from '@/core/supplies/look';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { SupplySearch, term } from '@/core/supplies/search';
 import { guessKinds, type Seen } from '@/core/supplies/sort';
-import { paintDrawing } from '@/output/pixels/draw';
+import { paintDrawing } from '@/output/pixels/marks';
 import { node, ROOT } from '../../../scripts/node/platform';
 
 const kit = (id: string, name: string, tags: string[] = []): Kit => ({

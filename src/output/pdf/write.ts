@@ -25,7 +25,7 @@ import type { Subset } from '@/output/pdf/subset';
 import { embedShading } from '@/output/pdf/shading';
 import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
-import { around, shadowBitmap } from '@/output/pixels/draw';
+import { around, shadowBitmap } from '@/output/pixels/marks';
 import { workedBitmap, WORKED_PPI } from '@/output/pixels/worked';
 import type { Platform } from '@/output/platform';
 
@@ -207,10 +207,10 @@ class Pen {
   }
 
   private async mark(mark: Mark, alpha: number): Promise<void> {
-    const seen = seenWithin(mark);
-    if (seen) {
-      this.write(`q ${outline(seen.area)} W n`);
-      await this.mark(seen.mark, alpha);
+    const part = seenWithin(mark);
+    if (part) {
+      this.write(`q ${outline(part.seen.area)} W n`);
+      await this.mark(part.mark, alpha);
       return this.write('Q');
     }
     switch (mark.mark) {

@@ -15,7 +15,7 @@ import {
   type WorkedMark,
 } from '@/core/picture/picture';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
-import { around } from '@/output/pixels/draw';
+import { around } from '@/output/pixels/marks';
 
 export interface SvgSource {
   asset(sha: string): Asset;
@@ -89,15 +89,16 @@ function group(piece: DrawnPiece, index: number, sheet: Sheet): string {
 }
 
 function draw(mark: Mark, id: string, sheet: Sheet): string {
-  const seen = seenWithin(mark);
-  if (!seen) return whole(mark, id, sheet);
-  let clip = sheet.clips.get(seen.area);
+  const part = seenWithin(mark);
+  if (!part) return whole(mark, id, sheet);
+  const { area } = part.seen;
+  let clip = sheet.clips.get(area);
   if (!clip) {
     clip = `${id}-seen`;
-    sheet.clips.set(seen.area, clip);
-    sheet.defs.push(`<clipPath id="${clip}"><path d="${pathData(seen.area)}"/></clipPath>`);
+    sheet.clips.set(area, clip);
+    sheet.defs.push(`<clipPath id="${clip}"><path d="${pathData(area)}"/></clipPath>`);
   }
-  return `<g clip-path="url(#${clip})">${draw(seen.mark, `${id}-in`, sheet)}</g>`;
+  return `<g clip-path="url(#${clip})">${draw(part.mark, `${id}-in`, sheet)}</g>`;
 }
 
 function whole(mark: Mark, id: string, sheet: Sheet): string {

@@ -162,7 +162,7 @@ function wordMarks(material: WordsMaterial, cut: Cut): Mark[] {
   const top = Math.min(...known.map(({ path }) => pathBounds(path).y));
   const chance = random(seed);
   const marks: Mark[] = [];
-  const within = [cut.path];
+  const within = [{ area: cut.path }];
   const pitch = (row + gapY) * scale;
   let count = 0;
   for (let line = 0, y = plane.y; y < plane.y + plane.height; line++, y += pitch) {

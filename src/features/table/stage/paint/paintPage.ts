@@ -6,7 +6,8 @@ import { toolsFor } from '@/core/page/outlines';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { DrawnPiece } from '@/core/picture/picture';
-import { drawPieces, type DrawingSource } from '@/output/pixels/draw';
+import { drawPieces } from '@/output/pixels/draw';
+import type { DrawingSource } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/keeping/pictures';
 

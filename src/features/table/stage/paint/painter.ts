@@ -1,6 +1,6 @@
 /** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
 import { transformBox, type Box } from '@/core/geometry/box';
-import { compose, growth, scaling, translation, type Matrix } from '@/core/geometry/matrix';
+import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { drawPiece } from '@/core/page/draw';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { toolsFor } from '@/core/page/outlines';
@@ -10,7 +10,8 @@ import { assetsIn } from '@/core/piece/assets';
 import { textsOf } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { Piece } from '@/core/piece/piece';
-import { drawPieces, pixelBounds, type DrawingSource } from '@/output/pixels/draw';
+import { drawPieces, pixelBounds } from '@/output/pixels/draw';
+import type { DrawingSource } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/keeping/pictures';
 import { shownProject, shownSurface, type Session } from '@/features/table/session';
@@ -42,6 +43,9 @@ const MOST_KEPT = 24;
 const ENOUGH_KEPT = 40e6;
 /** Pixels one of them may have, as a multiple of the stage. */
 const MOST_ALONE = 2.2;
+
+/** How long pieces that were moved are drawn anew before the page is shown, milliseconds; more of them follow. */
+const SHARPENING = 10;
 
 /** All of a session that the page is painted from, but for the view. */
 export const paintedFrom = (session: Session): readonly unknown[] => [
@@ -85,8 +89,8 @@ export class Painter {
     return shown;
   }
 
-  /** Brings the canvases up to date; `moving` are the pieces a hand holds. */
-  paint(session: Session, moving: readonly string[]): void {
+  /** Brings the canvases up to date; `moving` are the pieces a hand holds. Tells whether some of the others are not sharp yet. */
+  paint(session: Session, moving: readonly string[]): boolean {
     const { pile, light, ground, width, height } = shownSurface(session);
     const scale = window.devicePixelRatio || 1;
     const resized = this.fit(session.stage, scale);
@@ -95,6 +99,9 @@ export class Painter {
     // Colours that meet need all that lies beneath on the same canvas, the bare page too.
     const meets = visible.some(({ finish }) => finish.blend);
     const held = new Set(meets ? [] : moving);
+    const inHand = new Set(moving);
+    const sharpUntil = performance.now() + SHARPENING;
+    let soft = false;
     const first = held.size ? visible.findIndex((piece) => held.has(piece.id)) : visible.length;
     const last = visible.findLastIndex((piece) => held.has(piece.id));
     const before = this.painted;
@@ -121,7 +128,10 @@ export class Painter {
       }
       for (const piece of pieces) {
         try {
-          this.lay(context, piece, light, view, session);
+          const mayStaySoft = inHand.has(piece.id) || performance.now() > sharpUntil;
+          const sheet = this.sheetOf(piece, light, view, session, mayStaySoft);
+          soft ||= !inHand.has(piece.id) && sheet.piece !== piece;
+          this.lay(context, sheet, view, session);
         } catch (error) {
           // One that cannot be drawn takes none of the others with it.
           context.globalCompositeOperation = 'source-over';
@@ -138,6 +148,7 @@ export class Painter {
     draw(this.layers.moving, held.size && first >= 0 ? visible.slice(first, last + 1) : []);
     this.painted = { session, moving: moving.join() };
     this.dirty = false;
+    return soft;
   }
 
   private fit({ width, height }: Session['stage'], scale: number): boolean {
@@ -153,17 +164,11 @@ export class Painter {
     return changed;
   }
 
-  private lay(
-    context: CanvasRenderingContext2D,
-    piece: Piece,
-    light: PageLight,
-    view: Matrix,
-    session: Session,
-  ): void {
-    const sheet = this.sheetOf(piece, light, view, session);
+  private lay(context: CanvasRenderingContext2D, sheet: Sheet, view: Matrix, session: Session): void {
     if (!sheet.bitmap) return drawPieces(context, [sheet.drawn], view, this.source(session, view));
-    const x = Math.round(view[4] + sheet.box.x);
-    const y = Math.round(view[5] + sheet.box.y);
+    // What a hand moves lies where it will be drawn anew, between pixels too: nothing jumps when it lets go.
+    const x = Math.round(view[4]) + sheet.box.x;
+    const y = Math.round(view[5]) + sheet.box.y;
     if (
       x + sheet.box.width < 0 ||
       y + sheet.box.height < 0 ||
@@ -171,13 +176,22 @@ export class Painter {
       y > context.canvas.height
     )
       return;
-    context.globalCompositeOperation = piece.finish.blend ?? 'source-over';
+    context.globalCompositeOperation = sheet.piece.finish.blend ?? 'source-over';
     context.drawImage(sheet.bitmap, x, y);
     context.globalCompositeOperation = 'source-over';
   }
 
-  /** The piece as a bitmap, its box counted from the view's origin; drawn again only when something changed. */
-  private sheetOf(piece: Piece, light: PageLight, view: Matrix, session: Session): Sheet {
+  /**
+   * The piece as a bitmap, its box counted from the view's origin; drawn again only when something changed. One that was
+   * moved by parts of a pixel may stay soft for now: the sheet is then still of the piece before.
+   */
+  private sheetOf(
+    piece: Piece,
+    light: PageLight,
+    view: Matrix,
+    session: Session,
+    mayStaySoft: boolean,
+  ): Sheet {
     const scale = view[0];
     const known = this.sheets.get(piece.id);
     const tucked = this.tucks.by.get(piece.id);
@@ -193,9 +207,19 @@ export class Painter {
       if (known.piece === piece) return known;
       const shifted = known.bitmap && !tuck && shift(known.piece, piece);
       if (shifted) {
-        // Only moved: the same bitmap serves while the hand holds it, on whole pixels.
-        const { x, y } = known.box;
-        return { ...known, box: { ...known.box, x: x + shifted.x * scale, y: y + shifted.y * scale } };
+        const [dx, dy] = [shifted.x * scale, shifted.y * scale];
+        const box = { ...known.box, x: known.box.x + dx, y: known.box.y + dy };
+        if (isWhole(dx) && isWhole(dy)) {
+          const moved: Sheet = {
+            ...known,
+            piece,
+            box: { ...box, x: Math.round(box.x), y: Math.round(box.y) },
+            drawn: movedBy(known.drawn, shifted),
+          };
+          this.sheets.set(piece.id, moved);
+          return moved;
+        }
+        if (mayStaySoft) return { ...known, box };
       }
     }
     const drawn = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter), tucked);
@@ -274,10 +298,19 @@ export class Painter {
   }
 }
 
+/** To less than what can be seen of a pixel. */
+const isWhole = (pixels: number): boolean => Math.abs(pixels - Math.round(pixels)) < 0.001;
+
+const movedBy = (drawn: DrawnPiece, { x, y }: Point): DrawnPiece => ({
+  ...drawn,
+  matrix: compose(translation(x, y), drawn.matrix),
+  bounds: { ...drawn.bounds, x: drawn.bounds.x + x, y: drawn.bounds.y + y },
+});
+
 const pixelsOf = ({ bitmap }: Sheet): number => (bitmap ? bitmap.width * bitmap.height : 0);
 
 /** How far a piece was moved if that is all that changed, points. */
-function shift(from: Piece, to: Piece): { x: number; y: number } | null {
+function shift(from: Piece, to: Piece): Point | null {
   const same =
     from.material === to.material &&
     from.outline === to.outline &&

@@ -41,7 +41,7 @@ export function usePainter(moving: readonly string[]) {
       frame = 0;
       const session = store.getState();
       if (session.stage.width === 0 || session.view.zoom === 0) return;
-      painter.paint(session, movingNow.current);
+      if (painter.paint(session, movingNow.current)) soon();
       painted = session.view;
       element.style.transform = '';
     };

@@ -90,11 +90,12 @@ export function Marking({ marking }: { marking: Marks }) {
     Object.assign(canvas, { width: stage.width * scale, height: stage.height * scale });
     if (!lies || !shown?.cells.some(Boolean)) return;
     const context = canvas.getContext('2d')!;
-    context.setTransform(...compose(scaling(scale), lies.frame));
-    context.clip(lies.clip);
     context.setTransform(...compose(scaling(scale), lies.map, scaling(1 / shown.width, 1 / shown.height)));
     context.imageSmoothingQuality = 'high';
     context.drawImage(veilOf(shown), 0, 0);
+    context.setTransform(...compose(scaling(scale), lies.frame));
+    context.globalCompositeOperation = 'destination-in';
+    context.fill(lies.clip);
   });
   const back = (): void => {
     cancelAnimationFrame(waiting.current);

@@ -6,7 +6,7 @@ import { smallPixels } from '@/features/table/parts/colours';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject } from '@/features/table/session';
 import { browser } from '@/output/platform';
-import { paintDrawing } from '@/output/pixels/draw';
+import { paintDrawing } from '@/output/pixels/marks';
 import { toWhole } from '@/output/drawings';
 
 /** Null until the picture is at hand. `gap` in cells of a thousand at the longer side. */

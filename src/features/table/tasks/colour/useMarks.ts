@@ -18,7 +18,7 @@ import type { Piece } from '@/core/piece/piece';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject } from '@/features/table/session';
 import { browser } from '@/output/platform';
-import { paintDrawing } from '@/output/pixels/draw';
+import { paintDrawing } from '@/output/pixels/marks';
 
 /** How one marks. */
 export interface Brush {

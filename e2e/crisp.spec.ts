@@ -1,0 +1,90 @@
+/** What Chromium makes of edges at an angle, against their areas and against what Node makes of the same page. */
+import { expect, test } from '@playwright/test';
+import { writeFileSync } from 'node:fs';
+import sharp from 'sharp';
+import { packed } from '../scripts/node/files';
+import { allowedError, crispPage, edgeErrors } from '../scripts/testing/crisp';
+import { difference } from '../scripts/testing/difference';
+import { making } from '../scripts/testing/making';
+import { drag, laySquares, newPage, onTable, pageOnScreen } from './table';
+
+test('a picture made here is as crisp as its outlines, and the same as one made without a browser', async ({
+  page,
+}, info) => {
+  const { files, register, made } = making();
+  const project = crispPage(register);
+  const file = info.outputPath('crisp.bellagraph');
+  writeFileSync(file, await packed(project, async (sha) => files.get(sha)!));
+  await page.goto('/');
+  await page.getByLabel('Project file').setInputFiles(file);
+  await page.getByRole('button', { name: /^Open A sample/ }).click();
+  await onTable(page);
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  await page.getByRole('radio', { name: 'PNG' }).check();
+  await page.getByRole('switch', { name: /With bleed/ }).uncheck();
+  const resolution = page.getByRole('textbox', { name: 'Resolution' });
+  await resolution.fill('96');
+  await resolution.press('Tab');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Make the PNG' }).click();
+  const here = info.outputPath('here.png');
+  await (await download).saveAs(here);
+
+  const errors = await edgeErrors(here, project, 96);
+  expect([...errors].filter(([name, error]) => error > allowedError(name))).toEqual([]);
+  expect(errors.size).toBe(48);
+  const { mean, share } = await difference(
+    here,
+    await made(project, { format: 'png', ppi: 96 }, 'there.png'),
+  );
+  expect(mean).toBeLessThan(0.3);
+  expect(share).toBe(0);
+});
+
+test('a piece that snaps between two pixels stays where it was seen when the hand lets go', async ({
+  page,
+}) => {
+  await newPage(page);
+  await laySquares(page, [['Red', 2, 2]], RED_SPOT);
+  const { x, y, inch } = await pageOnScreen(page);
+  /** The middle of the red spot where it will lie, CSS pixels: frame and guide are elsewhere. */
+  const middle = async () => {
+    const clip = {
+      x: Math.round(x - 0.4 * inch),
+      y: Math.round(y + (7.545 - 6 - 0.4) * inch),
+      width: Math.round(0.35 * inch),
+      height: Math.round(0.35 * inch),
+    };
+    const { data, info } = await sharp(await page.screenshot({ clip }))
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    let [sum, across, down] = [0, 0, 0];
+    for (let i = 0; i < info.width * info.height; i++) {
+      const weight = Math.max(0, 217 - data[3 * i + 2]!);
+      sum += weight;
+      across += weight * (i % info.width);
+      down += weight * Math.floor(i / info.width);
+    }
+    return [across / sum, down / sum] as const;
+  };
+  let held: readonly number[] = [];
+  await drag(page, [2.5, 2.5], [5.95, 7.545], async () => {
+    await expect(page.getByTestId('snaps').getByText('page middle')).toBeVisible();
+    held = await middle();
+  });
+  await expect(page.getByRole('button', { name: /^Undo move/ })).toBeVisible();
+  // Drawn anew for certain.
+  for (const key of ['+', '0']) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(250);
+  }
+  const [left, top] = await middle();
+  expect(Math.abs(left - held[0]!)).toBeLessThan(0.1);
+  expect(Math.abs(top - held[1]!)).toBeLessThan(0.1);
+});
+
+/** A blue square with a red spot towards its upper left corner. */
+const RED_SPOT = sharp({ create: { width: 300, height: 300, channels: 3, background: '#8fb4d9' } }).composite([
+  { input: { create: { width: 50, height: 50, channels: 3, background: '#f00' } }, left: 60, top: 60 },
+]);

@@ -1,0 +1,362 @@
+/** How one mark is painted on a canvas, within its edge or on beyond it. */
+import type { Drawing } from '@/core/drawing/drawing';
+import { boxOfPoints, corners, outset, transformBox, type Box, type Size } from '@/core/geometry/box';
+import {
+  apply,
+  compose,
+  growth,
+  IDENTITY,
+  invert,
+  scaling,
+  translation,
+  type Matrix,
+} from '@/core/geometry/matrix';
+import { pathBounds, rectanglePath, type Path } from '@/core/geometry/path';
+import type { Blended, FillMark, ImageMark, Mark, ShadowMark, StrokeMark } from '@/core/picture/picture';
+import type { OpenFont } from '@/core/text/shaper';
+import type { GlyphRun } from '@/core/text/typesetter';
+import { toWhole, type PlacedDrawing } from '@/output/drawings';
+import { outline, workedBitmap } from '@/output/pixels/worked';
+import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
+
+export interface DrawingSource {
+  platform: Platform;
+  /** The picture file decoded and upright, and how many pixels the whole file has; undefined while it is not at hand. */
+  image(asset: string, mark: ImageMark): (Drawable & { whole: Size }) | undefined;
+  /** The drawing behind a picture that is one. */
+  drawing(asset: string, mark: ImageMark): PlacedDrawing | undefined;
+  /** Letters are drawn one by one from their font where it is at hand; that is many times faster than one long outline. */
+  font?(name: string): OpenFont;
+  /** Most pixels a treatment is worked out at, where it must be quick. */
+  treatmentPixels?: number;
+}
+
+/** Where a mark ends that fills an outline; null for what has no edge of its own. */
+export function edgeOf(mark: Mark): Path | null {
+  switch (mark.mark) {
+    case 'fill':
+    case 'treatment':
+      return mark.path;
+    case 'image':
+      return mark.clip;
+    default:
+      return null;
+  }
+}
+
+/** Paints a mark through `map` as it is, edge and all; a drawing on beyond its edge. */
+export function drawMark(
+  context: Context,
+  mark: Mark,
+  map: Matrix,
+  source: DrawingSource,
+  alpha: number,
+): void {
+  const { platform } = source;
+  context.setTransform(...map);
+  context.globalAlpha = alpha;
+  switch (mark.mark) {
+    case 'shadow':
+      return drawShadow(context, mark, map, platform, alpha);
+    case 'fill':
+      if (mark.bounds && mark.words && source.font && alpha === 1 && !mark.blended) {
+        context.fillStyle = mark.colour;
+        return drawLetters(context, mark.words, map, source.font, platform);
+      }
+      return fillWith(context, mark, outline(platform, mark.path));
+    case 'stroke':
+      return strokeAlong(context, mark, mark.side === 'on' ? mark.width : 2 * mark.width, platform);
+    case 'treatment':
+    case 'colouring': {
+      const { canvas, x, y, width, height } = workedBitmap(
+        mark,
+        growth(map),
+        platform,
+        source.treatmentPixels,
+      );
+      context.imageSmoothingEnabled = true;
+      context.imageSmoothingQuality = 'high';
+      return context.drawImage(canvas, x, y, width, height);
+    }
+    case 'image':
+      return paintImage(context, mark, mark.clip, map, source, alpha);
+  }
+}
+
+/** Paints a mark that has an edge on beyond it, for what cuts it afterwards. */
+export function drawBeyond(context: Context, mark: Mark, map: Matrix, source: DrawingSource): void {
+  const edge = edgeOf(mark);
+  if (!edge || mark.mark === 'treatment') return drawMark(context, mark, map, source, 1);
+  const beyond = rectanglePath(outset(pathBounds(edge), 2 / growth(map)));
+  context.setTransform(...map);
+  context.globalAlpha = 1;
+  if (mark.mark === 'fill') fillWith(context, mark, outline(source.platform, beyond));
+  if (mark.mark === 'image') paintImage(context, mark, beyond, map, source, 1);
+}
+
+function fillWith(context: Context, { blended, colour }: FillMark, shape: Path2D): void {
+  context.fillStyle = blended ? blendedStyle(context, blended) : colour;
+  context.fill(shape);
+}
+
+function blendedStyle(context: Context, { colours, from, to, round }: Blended): CanvasGradient {
+  const style = round
+    ? context.createRadialGradient(
+        from.x,
+        from.y,
+        0,
+        from.x,
+        from.y,
+        Math.hypot(to.x - from.x, to.y - from.y),
+      )
+    : context.createLinearGradient(from.x, from.y, to.x, to.y);
+  colours.forEach((colour, i) => style.addColorStop(i / (colours.length - 1), colour));
+  return style;
+}
+
+function paintImage(
+  context: Context,
+  mark: ImageMark,
+  area: Path,
+  map: Matrix,
+  source: DrawingSource,
+  alpha: number,
+): void {
+  const { platform } = source;
+  const drawing = source.drawing(mark.asset, mark);
+  if (drawing) return paintDrawing(context, drawing.drawing, drawingMap(mark, drawing, map), platform, alpha);
+  const image = source.image(mark.asset, mark);
+  if (!image) {
+    context.fillStyle = '#c9c5bf';
+    return context.fill(outline(platform, area));
+  }
+  const toFile = scaling(image.whole.width / image.width, image.whole.height / image.height);
+  const lies = reaching(compose(mark.matrix, toFile), image, pathBounds(area), 1 / growth(map));
+  const pattern = context.createPattern(image.source, 'no-repeat')!;
+  const [a, b, c, d, e, f] = lies;
+  pattern.setTransform({ a, b, c, d, e, f });
+  context.imageSmoothingEnabled = true;
+  context.imageSmoothingQuality = 'medium';
+  context.fillStyle = pattern;
+  context.fill(outline(platform, area));
+}
+
+/**
+ * A picture that ends where its outline ends would be half clear there, and the outline cuts that in half once more: it is
+ * laid larger by a pixel on each such side. `map` takes its pixels to the piece's frame, `pixel` is one of the canvas, points.
+ */
+function reaching(map: Matrix, { width, height }: Size, seen: Box, pixel: number): Matrix {
+  const [a, b, c, d] = map;
+  if (b || c || a <= 0 || d <= 0) return map;
+  const back = invert(map);
+  const from = apply(back, seen);
+  const to = apply(back, { x: seen.x + seen.width, y: seen.y + seen.height });
+  /** By how much it is longer before and after. */
+  const longer = (first: number, last: number, length: number, unit: number): [number, number] => [
+    Math.abs(first) < unit ? unit : 0,
+    Math.abs(length - last) < unit ? unit : 0,
+  ];
+  const [left, right] = longer(from.x, to.x, width, pixel / a);
+  const [above, below] = longer(from.y, to.y, height, pixel / d);
+  return compose(
+    map,
+    translation(-left, -above),
+    scaling((width + left + right) / width, (height + above + below) / height),
+  );
+}
+
+const drawingMap = (mark: ImageMark, { drawing, whole }: PlacedDrawing, map: Matrix): Matrix =>
+  compose(map, mark.matrix, toWhole(drawing, whole));
+
+/** Whether a picture is a drawing that its edge has something to cut off. */
+export function isCutDrawing(mark: Mark, source: DrawingSource): boolean {
+  if (mark.mark !== 'image') return false;
+  const placed = source.drawing(mark.asset, mark);
+  if (!placed) return false;
+  const edge = pathBounds(mark.clip);
+  const { x, y, width, height } = transformBox(
+    drawingMap(mark, placed, IDENTITY),
+    reachOfDrawing(placed.drawing),
+  );
+  const within =
+    x > edge.x - HAIR &&
+    y > edge.y - HAIR &&
+    x + width < edge.x + edge.width + HAIR &&
+    y + height < edge.y + edge.height + HAIR;
+  return !within || !isRectangle(mark.clip);
+}
+
+/** Points that are nothing. */
+const HAIR = 1e-3;
+
+const isRectangle = (path: Path): boolean =>
+  path.filter(([kind]) => kind !== 'Z').length === 4 && path.every(([kind]) => kind !== 'C');
+
+const reaches = new WeakMap<Drawing, Box>();
+
+/** How far the parts of a drawing reach, in its own points. */
+function reachOfDrawing(drawing: Drawing): Box {
+  let reach = reaches.get(drawing);
+  if (!reach) {
+    const all = drawing.parts.flatMap(({ path, line, at }) => {
+      const box = outset(pathBounds(path), line ? (line.width / 2) * MITRE_LIMIT : 0);
+      return at.flatMap((offset) => corners({ ...box, x: box.x + offset.x, y: box.y + offset.y }));
+    });
+    reach = boxOfPoints(all);
+    reaches.set(drawing, reach);
+  }
+  return reach;
+}
+
+/** Paints a drawing through `map` (its points to canvas pixels). */
+export function paintDrawing(
+  context: Context,
+  drawing: Drawing,
+  map: Matrix,
+  platform: Platform,
+  alpha: number,
+): void {
+  for (const { path, colour, opacity, rule, line, at } of drawing.parts) {
+    context.globalAlpha = alpha * opacity;
+    context.fillStyle = context.strokeStyle = colour;
+    if (line) {
+      context.lineWidth = line.width;
+      context.lineCap = line.cap;
+      context.lineJoin = line.join;
+      context.miterLimit = MITRE_LIMIT;
+    }
+    const shape = outline(platform, path);
+    for (const offset of at) {
+      context.setTransform(...compose(map, translation(offset.x, offset.y)));
+      if (line) context.stroke(shape);
+      else context.fill(shape, rule);
+    }
+  }
+}
+
+const MITRE_LIMIT = 4;
+
+/** A line along an edge, half of it on either side. */
+export function strokeAlong(
+  context: Context,
+  { path, colour }: StrokeMark,
+  width: number,
+  platform: Platform,
+): void {
+  context.strokeStyle = colour;
+  context.lineWidth = width;
+  context.lineCap = 'butt';
+  context.lineJoin = 'miter';
+  context.miterLimit = MITRE_LIMIT;
+  context.stroke(outline(platform, path));
+}
+
+/** A rectangle well outside the path, so that even-odd clipping leaves what lies around it. */
+export function around(path: Path, by: number): Path {
+  const { x, y, width, height } = outset(pathBounds(path), by);
+  return [['M', x, y], ['L', x + width, y], ['L', x + width, y + height], ['L', x, y + height], ['Z']];
+}
+
+/** Fewest pixels a blur may have as its standard deviation: with fewer the soft edge would show steps. */
+const SMOOTH_ENOUGH = 2.5;
+
+/** Shadow and path are blurred at the coarsest size that shows no steps, then laid at full size. */
+function drawShadow(
+  context: Context,
+  mark: ShadowMark,
+  map: Matrix,
+  platform: Platform,
+  alpha: number,
+): void {
+  const scale = growth(map);
+  const coarse = Math.min(1, SMOOTH_ENOUGH / (mark.blur * scale));
+  const bitmap = shadowBitmap(mark, compose(scaling(coarse), map), platform, {
+    x: 0,
+    y: 0,
+    width: context.canvas.width * coarse,
+    height: context.canvas.height * coarse,
+  });
+  if (!bitmap) return;
+  context.setTransform(1, 0, 0, 1, 0, 0);
+  context.globalAlpha = alpha * mark.opacity;
+  // Straight interpolation is enough for what is already soft, and several times faster.
+  context.imageSmoothingQuality = 'low';
+  context.drawImage(
+    bitmap.canvas,
+    bitmap.x / coarse,
+    bitmap.y / coarse,
+    bitmap.width / coarse,
+    bitmap.height / coarse,
+  );
+  context.globalAlpha = alpha;
+}
+
+export interface ShadowBitmap extends Box {
+  canvas: Canvas & CanvasImageSource;
+  context: Context;
+}
+
+/**
+ * The shadow in its full darkness as a bitmap at `map` (piece to pixels); null if it lies wholly outside `seen`.
+ * By the HTML Standard a canvas shadow is a Gaussian whose deviation is half of `shadowBlur`.
+ */
+export function shadowBitmap(
+  mark: ShadowMark,
+  map: Matrix,
+  platform: Platform,
+  seen: Box,
+): ShadowBitmap | null {
+  const sigma = mark.blur * growth(map);
+  const margin = Math.ceil(3 * sigma) + 2;
+  const moved = compose(map, translation(mark.offset.x, mark.offset.y));
+  const solid = transformBox(moved, outset(pathBounds(mark.path), mark.grow));
+  const whole = outset(solid, margin);
+  const view = outset(seen, margin);
+  const x = Math.floor(Math.max(whole.x, view.x));
+  const y = Math.floor(Math.max(whole.y, view.y));
+  const width = Math.ceil(Math.min(whole.x + whole.width, view.x + view.width)) - x;
+  const height = Math.ceil(Math.min(whole.y + whole.height, view.y + view.height)) - y;
+  if (width <= 0 || height <= 0) return null;
+  const { canvas, context } = platform.canvas(width, height);
+  // What throws the shadow is drawn out of sight to the left; only its shadow falls on the bitmap.
+  const away = Math.ceil(whole.width + width + 10);
+  context.shadowColor = mark.colour;
+  context.shadowBlur = 2 * sigma;
+  context.shadowOffsetX = away;
+  if (mark.grow > 0) {
+    const solidShape = platform.canvas(Math.ceil(whole.width), Math.ceil(whole.height));
+    solidShape.context.setTransform(
+      ...compose(translation(-Math.floor(whole.x), -Math.floor(whole.y)), moved),
+    );
+    solidShape.context.lineWidth = 2 * mark.grow;
+    solidShape.context.miterLimit = MITRE_LIMIT;
+    solidShape.context.fill(outline(platform, mark.path));
+    solidShape.context.stroke(outline(platform, mark.path));
+    context.drawImage(solidShape.canvas, Math.floor(whole.x) - x - away, Math.floor(whole.y) - y);
+  } else {
+    context.setTransform(...compose(translation(-x - away, -y), moved));
+    context.fill(outline(platform, mark.path));
+  }
+  return { canvas, context, x, y, width, height };
+}
+
+function drawLetters(
+  context: Context,
+  words: readonly GlyphRun[],
+  map: Matrix,
+  font: (name: string) => OpenFont,
+  platform: Platform,
+): void {
+  const [a, b, c, d, e, f] = map;
+  for (const { font: name, size, glyphs } of words) {
+    const { unitsPerEm, outline: shapeOf } = font(name);
+    const unit = size / unitsPerEm;
+    for (const { id, x, y } of glyphs) {
+      const shape = shapeOf(id);
+      if (!shape.length) continue;
+      context.setTransform(a * unit, b * unit, c * unit, d * unit, a * x + c * y + e, b * x + d * y + f);
+      context.fill(outline(platform, shape));
+    }
+  }
+  context.setTransform(...map);
+}
