@@ -1,7 +1,7 @@
 /** The app in a person's words, for the browser tests. */
 import { expect, type Locator, type Page } from '@playwright/test';
 import { join } from 'node:path';
-import sharp from 'sharp';
+import sharp, { type Sharp } from 'sharp';
 
 export const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos');
 export const photo = (name: string): string => join(PHOTOS, `${name}.jpg`);
@@ -138,7 +138,7 @@ export const select = (page: Page, name: string, more = false): Promise<void> =>
 export async function laySquares(
   page: Page,
   places: readonly (readonly [string, number, number])[],
-  picture?: sharp.Sharp,
+  picture?: Sharp,
 ): Promise<void> {
   const plain = (i: number) =>
     sharp({ create: { width: 300, height: 300, channels: 3, background: `hsl(${i * 77} 50% 45%)` } });

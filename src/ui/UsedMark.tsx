@@ -28,3 +28,6 @@ export function UsedMark({ count }: { count: number }) {
     </Box>
   );
 }
+
+/** How often something is used, in words. */
+export const usedSays = (count: number): string => (count === 1 ? 'used once' : `used ${count} times`);

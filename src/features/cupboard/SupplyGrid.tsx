@@ -6,7 +6,7 @@ import { IconHeartFilled } from '@tabler/icons-react';
 import { memo, useRef, useState, type DragEvent, type KeyboardEvent } from 'react';
 import { KINDS, type Supply } from '@/core/supplies/model';
 import { SupplyPicture } from '@/features/cupboard/SupplyPicture';
-import { UsedMark } from '@/ui/UsedMark';
+import { UsedMark, usedSays } from '@/ui/UsedMark';
 import { focusAt, useLongList, useWidth } from '@/ui/useLongList';
 
 /** Least width of a cell and its height, pixels: room for a large picture and two lines of name. */
@@ -145,9 +145,7 @@ interface CellProps extends Pick<Props, 'ground' | 'onChoose' | 'onTake' | 'onDr
 const Cell = memo(function Cell(props: CellProps) {
   const { supply, index, total, tabbable, isChosen, used, ground } = props;
   const { name, favourite, kind } = supply;
-  const said = [name, KINDS[kind].one, favourite && 'favourite', used && `used ${used} times`].filter(
-    Boolean,
-  );
+  const said = [name, KINDS[kind].one, favourite && 'favourite', used && usedSays(used)].filter(Boolean);
   return (
     <Place
       role="option"

@@ -2,8 +2,8 @@
 import { remove } from '@/features/table/acts/changing';
 import type { Asset } from '@/core/picture/asset';
 import { copiesOf } from '@/core/project/copies';
-import { naming } from '@/core/project/edits/edit';
-import { layOnPages, type CopiedPieces } from '@/core/project/edits/page';
+import { naming, together } from '@/core/project/edits/edit';
+import { addPage, layOnPages, type CopiedPieces } from '@/core/project/edits/page';
 import { layPieces } from '@/core/project/edits/pile';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { assetsIn } from '@/core/piece/assets';
@@ -12,6 +12,7 @@ import { newId } from '@/features/shared/ids';
 import { type SessionStore } from '@/features/table/session';
 import { page, chosen } from '@/features/table/acts/choosing';
 import { COPY_OFFSET } from '@/features/table/acts/laying';
+import { pageAfter } from '@/features/table/acts/pages';
 
 function layCopies(
   store: SessionStore,
@@ -84,5 +85,21 @@ export function copyToNextPage(store: SessionStore): void {
   if (!chosen(session).length) return;
   const { surfaces } = session.history.project;
   const next = surfaces[surfaces.findIndex(({ id }) => id === session.surfaceId) + 1];
+  if (next?.locked) return session.refuse(`${next.name} is locked: nothing was copied to it.`);
   if (next) copyToPages(store, [next.id]);
+  else layOnNewPage(store);
+}
+
+/** The same pieces on a page that is added for them, one step. */
+function layOnNewPage(store: SessionStore): void {
+  const session = store.getState();
+  const pieces = chosen(session);
+  const fresh = pageAfter(session);
+  const copies = new Map([[fresh.id, copiesOf(pieces, page(session), newId)]]);
+  session.perform(
+    together(`copy ${naming(pieces)} to a new page`, [
+      addPage(fresh, session.surfaceId),
+      layOnPages('', copies),
+    ]),
+  );
 }

@@ -4,7 +4,7 @@ import { copiesOf } from '@/core/project/copies';
 import { addPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
-import { type SessionStore } from '@/features/table/session';
+import type { Session, SessionStore } from '@/features/table/session';
 import { page } from '@/features/table/acts/choosing';
 
 export function togglePageLock(store: SessionStore): void {
@@ -18,15 +18,22 @@ export function toPageAt(store: SessionStore, surfaceId: string): void {
   store.getState().turnTo(surfaceId);
 }
 
+/** An empty page like the one that is shown. */
+export function pageAfter(session: Session): Surface {
+  const { project } = session.history;
+  const now = page(session);
+  const fresh = newSurface(newId(), `Page ${project.surfaces.length + 1}`, now, project.unit);
+  return { ...fresh, bleed: now.bleed, safe: now.safe, light: now.light };
+}
+
 /** A page more after this one: empty, or a copy of this one. */
 export function addPageAfter(store: SessionStore, copied: boolean): void {
   const session = store.getState();
   const now = page(session);
-  const { project } = session.history;
-  const fresh = newSurface(newId(), `Page ${project.surfaces.length + 1}`, now, project.unit);
+  const fresh = pageAfter(session);
   const made: Surface = copied
     ? { ...now, ...copiedPile(now), id: fresh.id, name: fresh.name, locked: false }
-    : { ...fresh, bleed: now.bleed, safe: now.safe, light: now.light };
+    : fresh;
   session.perform(addPage(made, now.id));
   if (!session.readOnly) toPageAt(store, made.id);
 }

@@ -1,16 +1,21 @@
 'use client';
 /** Every action of the table, found by typing. */
-import Autocomplete from '@mui/material/Autocomplete';
+import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { COMMANDS } from '@/features/table/tasks';
+import type { Command } from '@/features/table/tasks/command';
 import { useRoom } from '@/features/table/room/context';
 
 const LISTED = COMMANDS.filter(({ listed }) => listed !== false);
 
+/** By name first, then by what is said of it. */
+const found = createFilterOptions<Command>({ stringify: ({ name, more = '' }) => `${name} ${more}` });
+
 export function ActionsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
+  const notNow = (command: Command) => command.needs?.(store.getState()) ?? null;
   return (
     <Dialog
       open
@@ -27,21 +32,28 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
           openOnFocus
           disablePortal
           options={LISTED}
-          getOptionLabel={({ does }) => does}
+          getOptionLabel={({ name }) => name}
+          getOptionDisabled={(command) => notNow(command) !== null}
+          filterOptions={found}
           groupBy={({ group }) => group}
+          // The list is always open: what would shut it shuts all of it.
+          onClose={(_, reason) => reason === 'escape' && onClose()}
           onChange={(_, command) => {
             if (!command) return;
             onClose();
             // The sheet gives the focus back first: what the action opens may take it.
             setTimeout(() => command.run(store, new KeyboardEvent('keydown')));
           }}
-          renderOption={({ key, ...props }, { does, keys }) => (
+          renderOption={({ key, ...props }, command) => (
             <Box component="li" key={key} {...props} sx={{ gap: 2 }}>
-              <Box component="span" sx={{ flex: 1 }}>
-                {does}
+              <Box component="span" sx={{ flex: 1, lineHeight: 1.3 }}>
+                {command.name}
+                <Box component="span" sx={{ display: 'block', fontSize: 14, color: 'text.secondary' }}>
+                  {notNow(command) ?? command.more}
+                </Box>
               </Box>
               <Box component="kbd" sx={{ fontFamily: 'inherit', fontSize: 14, color: 'text.secondary' }}>
-                {keys}
+                {command.keys}
               </Box>
             </Box>
           )}

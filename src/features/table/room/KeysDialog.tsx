@@ -28,7 +28,9 @@ const BY_HAND: readonly (readonly [string, string])[] = [
 ];
 
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const withKeys = COMMANDS.flatMap(({ keys, does, group }) => (keys ? [{ keys, does, group }] : []));
+  const withKeys = COMMANDS.flatMap(({ keys, name, more, group }) =>
+    keys ? [{ keys, does: more ? `${name}: ${more}` : name, group }] : [],
+  );
   const groups = [...new Set(withKeys.map(({ group }) => group))];
   return (
     <Dialog open={open} onClose={onClose} maxWidth="md" aria-labelledby="keys-title">

@@ -89,18 +89,16 @@ export const PageTabs = memo(function PageTabs() {
           {here.locked ? 'Unlock' : 'Lock'} {here.name}
         </MenuItem>
         <MenuItem onClick={does(() => act.addPageAfter(store, true))}>Copy {here.name}</MenuItem>
-        <MenuItem
-          disabled={at === 0}
-          onClick={does(() => store.getState().perform(movePage(current, at - 1)))}
-        >
-          Move it before page {at}
-        </MenuItem>
-        <MenuItem
-          disabled={at === surfaces.length - 1}
-          onClick={does(() => store.getState().perform(movePage(current, at + 1)))}
-        >
-          Move it after page {at + 2}
-        </MenuItem>
+        {at > 0 && (
+          <MenuItem onClick={does(() => store.getState().perform(movePage(current, at - 1)))}>
+            Move it before {surfaces[at - 1]!.name}
+          </MenuItem>
+        )}
+        {at < surfaces.length - 1 && (
+          <MenuItem onClick={does(() => store.getState().perform(movePage(current, at + 1)))}>
+            Move it after {surfaces[at + 1]!.name}
+          </MenuItem>
+        )}
         <MenuItem onClick={does(() => store.getState().openSheet('contact'))}>
           Contact sheets of all photos
         </MenuItem>

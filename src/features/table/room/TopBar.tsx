@@ -267,7 +267,7 @@ function ZoomMenu() {
           Loupe <Key>E</Key>
         </MenuItem>,
         <Divider key="line" />,
-        ...[0.05, 0.25, 0.5, 2, 4, 8, 16].map((share) => (
+        ...[0.05, 0.25, 0.5, 1, 2, 3, 4, 8, 16].map((share) => (
           <MenuItem key={share} onClick={() => (exactly(share), close())}>
             {share * 100} %
           </MenuItem>

@@ -4,7 +4,7 @@ import type { SessionStore } from '@/features/table/session';
 import { focusStage } from '@/features/table/stage/focus';
 import { typeOn } from '@/features/table/acts';
 import { PRESSES } from '@/features/table/tasks';
-import { pressOf } from '@/features/table/tasks/command';
+import { obey, pressOf } from '@/features/table/tasks/command';
 
 /** Where every key belongs to something else: text being typed, menus, dialogs. */
 const OWNS_ALL_KEYS =
@@ -30,7 +30,7 @@ export function useKeys(store: SessionStore): void {
       const found = PRESSES.get(pressOf(event));
       if (found?.everywhere && !target.closest(MODAL)) {
         event.preventDefault();
-        return found.run(store, event);
+        return obey(found, store, event);
       }
       const fromPanel = event.key === 'Escape' && target.closest(PANEL) !== null;
       if (target.closest(OWNS_ALL_KEYS)) {
@@ -57,7 +57,7 @@ export function useKeys(store: SessionStore): void {
         return;
       if (!found) return;
       event.preventDefault();
-      found.run(store, event);
+      obey(found, store, event);
       if (fromPanel) focusStage();
     };
     /** What is seen only while a key is held. */

@@ -65,7 +65,14 @@ export const documentSlice =
       const { surfaceId, selection, entered, mode } = get();
       const page = surfaceAt(to.project, surfaceId);
       const present = new Set(page.pile.map((piece) => piece.id));
+      const turned = get().history.project.surfaces.flatMap((before) => {
+        const now = to.project.surfaces.find(({ id }) => id === before.id);
+        return now && now.locked !== before.locked
+          ? [`${now.name} is ${now.locked ? 'locked' : 'not locked any more'}: that was a step, too.`]
+          : [];
+      });
       set({
+        ...(turned.length ? { refused: { why: turned.join(' ') } } : {}),
         history: to,
         tryout: null,
         snapped: [],

@@ -83,6 +83,17 @@ test('any action is found by typing, and done with what was selected', async () 
   expect(room.store.getState().sheet).toBeNull();
 });
 
+test('Escape shuts the list of actions; what cannot be done now says why', async () => {
+  const room = await sheet('actions', [inkPiece('a')], []);
+  const field = screen.getByRole('combobox', { name: 'What shall be done?' });
+  fireEvent.change(field, { target: { value: 'mirror left' } });
+  const [option] = screen.getAllByRole('option');
+  expect(option!.textContent).toContain('Select a piece first.');
+  expect(option!.getAttribute('aria-disabled')).toBe('true');
+  fireEvent.keyDown(field, { key: 'Escape' });
+  expect(room.store.getState().sheet).toBeNull();
+});
+
 test('words are found, counted and replaced on every page, but for what is locked', async () => {
   const still = wordsOf('still', 'A kite that stays');
   still.placement.locked = true;
@@ -112,6 +123,7 @@ describe('the list of keys', () => {
   test('names every key there is, with what it does', async () => {
     await seated(<KeysDialog open onClose={() => {}} />, []);
     const dialog = await screen.findByRole('dialog', { name: 'Keys and how-to' });
-    for (const { keys, does } of COMMANDS) if (keys) expect(dialog.textContent).toContain(does);
+    for (const { keys, name, more } of COMMANDS)
+      if (keys) expect(dialog.textContent).toContain(more ? `${name}: ${more}` : name);
   });
 });

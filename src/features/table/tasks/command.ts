@@ -1,11 +1,17 @@
 /** What a command is, and how its keys are read. */
-import type { SessionStore, SheetName, Show } from '@/features/table/session';
+import { groupsAmong } from '@/core/project/edits/group';
+import { unitsOf } from '@/core/project/tree';
+import { chosen, page } from '@/features/table/acts/choosing';
+import type { Session, SessionStore, SheetName, Show } from '@/features/table/session';
 
 export const GROUPS = ['Pieces', 'Pile', 'Looking', 'Steps', 'Pages'] as const;
 
 /** Something a person can ask for on the table. */
 export interface Command {
-  does: string;
+  /** Short, as it is found by. */
+  name: string;
+  /** The rest of it: what for, what else the key does. */
+  more?: string;
   group: (typeof GROUPS)[number];
   /** As written for a person: `Ctrl Z`. Absent for what is reached by buttons and the list of all actions alone. */
   keys?: string;
@@ -15,22 +21,49 @@ export interface Command {
   listed?: boolean;
   /** It holds in fields too. */
   everywhere?: boolean;
+  /** Says why it cannot be done now; null where it can. */
+  needs?(session: Session): string | null;
   run(store: SessionStore, event: KeyboardEvent): unknown;
 }
+
+type More = Pick<Command, 'more' | 'needs'>;
 
 export const opens = (
   group: Command['group'],
   keys: string | undefined,
-  does: string,
+  name: string,
   sheet: SheetName,
-): Command => ({ group, does, ...(keys ? { keys } : {}), run: (store) => store.getState().openSheet(sheet) });
+  more: More = {},
+): Command => ({
+  group,
+  name,
+  ...more,
+  ...(keys ? { keys } : {}),
+  run: (store) => store.getState().openSheet(sheet),
+});
 
-export const toggles = (keys: string, does: string, what: keyof Show): Command => ({
+export const toggles = (keys: string, name: string, what: keyof Show, more?: string): Command => ({
   group: 'Looking',
   keys,
-  does,
+  name,
+  ...(more ? { more } : {}),
   run: (store) => store.getState().toggle(what),
 });
+
+/** What a command needs to have been selected. */
+export const NEEDS = {
+  piece: (session) => (session.selection.length ? null : 'Select a piece first.'),
+  two: (session) =>
+    unitsOf(chosen(session), session.entered).length > 1 ? null : 'Select two pieces first, or more.',
+  group: (session) =>
+    groupsAmong(page(session), session.selection, session.entered).length ? null : 'Select a group first.',
+} satisfies Record<string, Command['needs']>;
+
+/** Does a command, or says why it cannot be done. */
+export function obey(command: Command, store: SessionStore, event: KeyboardEvent): unknown {
+  const why = command.needs?.(store.getState());
+  return why ? store.getState().refuse(why) : command.run(store, event);
+}
 
 const NAMED: Record<string, string> = { escape: 'esc', backspace: 'delete' };
 /** Signs that are reached with Shift on some keyboards and without on others. */
@@ -58,7 +91,7 @@ export function byPress(commands: readonly Command[]): ReadonlyMap<string, Comma
   for (const command of commands)
     for (const press of command.presses ?? (command.keys ? [command.keys] : [])) {
       const taken = found.get(spelt(press));
-      if (taken) throw new Error(`${press} is “${taken.does}” and “${command.does}”.`);
+      if (taken) throw new Error(`${press} is “${taken.name}” and “${command.name}”.`);
       found.set(spelt(press), command);
     }
   return found;

@@ -3,7 +3,7 @@ import { writeProject, readProject } from '@/core/project/file';
 import { startHistory } from '@/core/project/history';
 import type { Typesetter } from '@/core/text/typesetter';
 import { COMMANDS, PRESSES } from '@/features/table/tasks';
-import { byPress, pressOf } from '@/features/table/tasks/command';
+import { byPress, obey, pressOf } from '@/features/table/tasks/command';
 import { createSession, shownSurface, type SessionStore } from '@/features/table/session';
 import { nodeTypesetter } from '../../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../../scripts/testing/samples';
@@ -32,7 +32,7 @@ function table(selection: readonly string[], mode?: 'slide' | 'write' | 'reshape
 }
 
 test('a key press means what it is written as, whichever keyboard and letter case it comes from', () => {
-  const means = (event: KeyboardEvent) => PRESSES.get(pressOf(event))?.does;
+  const means = (event: KeyboardEvent) => PRESSES.get(pressOf(event))?.name;
   expect(means(pressing('z', { ctrlKey: true }))).toBe('Undo');
   expect(means(pressing('Z', { metaKey: true, shiftKey: true }))).toMatch(/^Redo/);
   expect(means(pressing('y', { ctrlKey: true }))).toMatch(/^Redo/);
@@ -41,17 +41,17 @@ test('a key press means what it is written as, whichever keyboard and letter cas
   expect(means(pressing('+', { shiftKey: true }))).toMatch(/^Closer/);
   expect(means(pressing('PageDown', { altKey: true }))).toBe('The next page');
   expect(means(pressing('PageDown'))).toBe('Lower one step');
-  expect(means(pressing('Escape'))).toMatch(/^Shut/);
+  expect(means(pressing('Escape'))).toBe('Let go');
   expect(means(pressing('ArrowLeft', { shiftKey: true }))).toMatch(/^Nudge/);
   expect(means(pressing('z', { altKey: true }))).toBeUndefined();
 });
 
 test('no two commands lay claim to one key, and no two have one name', () => {
   const [first] = COMMANDS.filter(({ keys }) => keys === 'M');
-  expect(() => byPress([...COMMANDS, { ...first!, does: 'Something else' }])).toThrow(
+  expect(() => byPress([...COMMANDS, { ...first!, name: 'Something else' }])).toThrow(
     'M is “Mirror left to right” and “Something else”.',
   );
-  expect(new Set(COMMANDS.map(({ does }) => does)).size).toBe(COMMANDS.length);
+  expect(new Set(COMMANDS.map(({ name }) => name)).size).toBe(COMMANDS.length);
 });
 
 test.each([
@@ -63,18 +63,55 @@ test.each([
   ['points being moved', () => table(['ink'], 'reshape')],
 ])('with %s, every command leaves what can be kept, and undo takes all of it back', async (_, begin) => {
   // The next part of the screen is looked for on a screen.
-  for (const { does, run } of COMMANDS.filter(({ everywhere }) => !everywhere)) {
+  for (const command of COMMANDS.filter(({ everywhere }) => !everywhere)) {
+    const { name } = command;
     const store = begin();
     const before = store.getState().history.project;
-    await run(store, pressing('ArrowLeft'));
+    await obey(command, store, pressing('ArrowLeft'));
     const { history, selection, mode } = store.getState();
     // What is selected or worked on lies on the page.
     const ids = new Set(shownSurface(store.getState()).pile.map(({ id }) => id));
     const held = [...selection, ...(mode.kind === 'pick' ? [] : [mode.id])];
-    expect({ does, gone: held.filter((id) => !ids.has(id)) }).toEqual({ does, gone: [] });
+    expect({ name, gone: held.filter((id) => !ids.has(id)) }).toEqual({ name, gone: [] });
     const read = readProject(writeProject(history.project));
-    expect({ does, read }).toEqual({ does, read: { ok: true, value: history.project } });
+    expect({ name, read }).toEqual({ name, read: { ok: true, value: history.project } });
     while (store.getState().history.done) store.getState().undo();
-    expect({ does, project: store.getState().history.project }).toEqual({ does, project: before });
+    expect({ name, project: store.getState().history.project }).toEqual({ name, project: before });
   }
+});
+
+test('what cannot be done says why; names are short, and say nothing of keys', () => {
+  const store = table([]);
+  const asked = (keys: string) => {
+    obey(PRESSES.get(keys)!, store, pressing('x'));
+    return store.getState().refused?.why;
+  };
+  expect(asked('m')).toBe('Select a piece first.');
+  store.getState().select(['ink']);
+  expect(asked('ctrl g')).toBe('Select two pieces first, or more.');
+  expect(asked('ctrl shift g')).toBe('Select a group first.');
+  for (const { name } of COMMANDS) expect(name).toMatch(/^[^:;,]{3,34}$/);
+});
+
+test('after the last page, copying to the next adds one, in one step', () => {
+  const store = table(['ink']);
+  obey(PRESSES.get('ctrl enter')!, store, pressing('Enter'));
+  const { surfaces } = store.getState().history.project;
+  expect(surfaces.map(({ pile }) => pile.map(({ name }) => name))).toEqual([
+    ['photo', 'words', 'ink'],
+    ['ink'],
+  ]);
+  expect(store.getState().history.done).toBe(1);
+});
+
+test('undo that takes a lock off says so', () => {
+  const store = table([]);
+  const name = 'Lock or unlock this page';
+  obey(
+    COMMANDS.find((one) => one.name === name)!,
+    store,
+    pressing('x'),
+  );
+  store.getState().undo();
+  expect(store.getState().refused?.why).toMatch(/is not locked any more/);
 });

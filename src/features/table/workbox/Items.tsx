@@ -7,7 +7,7 @@ import type { Compartment } from '@/core/project/model';
 import { plainName } from '@/core/project/create';
 import { writeCarried, type Carried } from '@/features/table/parts/carry';
 import type { BoxItem } from '@/features/table/workbox/useWorkbox';
-import { UsedMark } from '@/ui/UsedMark';
+import { UsedMark, usedSays } from '@/ui/UsedMark';
 
 const THUMB_HEIGHT = 84;
 /** Narrowest and widest a thumb gets. */
@@ -86,7 +86,7 @@ const Item = memo(function Item({ asset, thumb, used, compartment, index, onWalk
         draggable
         tabIndex={index === 0 ? 0 : -1}
         title={`${name}: drag it to the page, or double-click`}
-        aria-label={`${name}${used ? `, used ${used} times` : ''}. Enter lays it on the page.`}
+        aria-label={`${name}${used ? `, ${usedSays(used)}` : ''}. Enter lays it on the page.`}
         onDragStart={(event) => writeCarried(event.dataTransfer, carried)}
         onDoubleClick={(event) => onLay(carried, event.currentTarget)}
         onKeyDown={(event) => {

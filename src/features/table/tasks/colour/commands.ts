@@ -1,9 +1,14 @@
 /** Inks, and pictures in other colours. */
-import { opens, type Command } from '@/features/table/tasks/command';
+import { NEEDS, opens, type Command } from '@/features/table/tasks/command';
 
 export const COLOUR: readonly Command[] = [
-  opens('Pages', 'Shift I', 'Inks of this page: each with where it is, changed everywhere at once', 'inks'),
-  opens('Pieces', 'Shift R', 'Recolour: all or parts of pictures', 'recolour'),
-  opens('Pieces', 'Shift C', 'Colour a stamp in, beneath its lines', 'colourIn'),
-  opens('Pieces', undefined, 'Colours across pieces: from ink to ink, or each a little different', 'across'),
+  opens('Pages', 'Shift I', 'Inks of this page', 'inks', {
+    more: 'Each with where it is, changed everywhere at once',
+  }),
+  opens('Pieces', 'Shift R', 'Recolour', 'recolour', { more: 'All or parts of pictures' }),
+  opens('Pieces', 'Shift C', 'Colour a stamp in', 'colourIn', { more: 'Beneath its lines' }),
+  opens('Pieces', undefined, 'Colours across pieces', 'across', {
+    more: 'From ink to ink, or each a little different',
+    needs: NEEDS.two,
+  }),
 ];

@@ -1,13 +1,19 @@
 /** Outlines: punched, drawn, joined, worked, tucked, traced. */
 import * as act from '@/features/table/acts';
-import { opens, type Command } from '@/features/table/tasks/command';
+import { NEEDS, opens, type Command } from '@/features/table/tasks/command';
 
 export const CUTTING: readonly Command[] = [
-  opens('Pieces', 'D', 'Punches: cut it to one, or punch a new piece', 'punches'),
-  opens('Pieces', 'A', 'Draw an outline by hand, or cut with scissors', 'draw'),
-  opens('Pieces', 'X', 'Outlines: join, cut out, overlap, divide, grow', 'combine'),
-  opens('Pieces', 'F', 'Tuck: where it passes over others and where under', 'tuck'),
-  { group: 'Pieces', does: 'Move the points of an outline', run: act.startReshaping },
-  opens('Pieces', undefined, 'Cut papers by the tones of a picture', 'template'),
-  opens('Pieces', undefined, 'Trace a picture to an outline', 'trace'),
+  opens('Pieces', 'D', 'Punches', 'punches', { more: 'Cut it to one, or punch a new piece' }),
+  opens('Pieces', 'A', 'Draw an outline', 'draw', { more: 'By hand, or cut with scissors' }),
+  opens('Pieces', 'X', 'Outlines together', 'combine', {
+    more: 'Join, cut out, overlap, divide, grow',
+    needs: NEEDS.piece,
+  }),
+  opens('Pieces', 'F', 'Tuck', 'tuck', {
+    more: 'Where it passes over others and where under',
+    needs: NEEDS.piece,
+  }),
+  { group: 'Pieces', name: 'Move the points of an outline', needs: NEEDS.piece, run: act.startReshaping },
+  opens('Pieces', undefined, 'Template', 'template', { more: 'Cuts papers by the tones of a picture' }),
+  opens('Pieces', undefined, 'Trace', 'trace', { more: 'A picture to an outline' }),
 ];

@@ -2,16 +2,17 @@
 import * as act from '@/features/table/acts';
 import { nearer, slideNow } from '@/features/table/acts/slide';
 import { focusPart } from '@/features/table/stage/focus';
-import { opens, toggles, type Command } from '@/features/table/tasks/command';
+import { NEEDS, opens, toggles, type Command } from '@/features/table/tasks/command';
 
 /** What one press of + brings a photo closer in its place. */
 const SLIDE_STEP = 1.1;
 
 export const LOOKING: readonly Command[] = [
-  opens('Looking', 'I', 'Guides by number, or spaced evenly', 'guides'),
+  opens('Looking', 'I', 'Guides by number', 'guides', { more: 'Or spaced evenly' }),
   {
     keys: 'Ctrl K',
-    does: 'All actions, found by typing',
+    name: 'All actions',
+    more: 'Found by typing',
     group: 'Looking',
     listed: false,
     run: (store) => store.getState().openSheet('actions'),
@@ -19,7 +20,8 @@ export const LOOKING: readonly Command[] = [
   {
     keys: 'F6',
     presses: ['F6', 'Shift F6'],
-    does: 'Next part of the screen: page, panel, pile, workbox, top; with Shift the one before',
+    name: 'Next part of the screen',
+    more: 'Page, panel, pile, workbox, top; with Shift the one before',
     group: 'Looking',
     listed: false,
     everywhere: true,
@@ -27,29 +29,38 @@ export const LOOKING: readonly Command[] = [
   },
   {
     keys: '+',
-    does: 'Closer; a photo being slid, in its place',
+    name: 'Closer',
+    more: 'So is a photo that is being slid',
     group: 'Looking',
     run: (store) =>
       slideNow(store, (session, piece) => nearer(session, piece, SLIDE_STEP)) || act.zoomBy(store, 1),
   },
   {
     keys: '-',
-    does: 'Further away',
+    name: 'Further away',
     group: 'Looking',
     run: (store) =>
       slideNow(store, (session, piece) => nearer(session, piece, 1 / SLIDE_STEP)) || act.zoomBy(store, -1),
   },
-  { keys: '2', does: 'As close as the selection fits', group: 'Looking', run: act.zoomToChosen },
+  {
+    keys: '2',
+    name: 'As close as it fits',
+    more: 'What is selected',
+    group: 'Looking',
+    needs: NEEDS.piece,
+    run: act.zoomToChosen,
+  },
   {
     keys: 'S',
-    does: 'Snapping on or off; hold Ctrl while dragging to switch it off for once',
+    name: 'Snapping on or off',
+    more: 'Ctrl held while dragging switches it off for once',
     group: 'Looking',
     run: (store) => store.getState().setSnapping(!store.getState().snapping),
   },
-  toggles('E', 'Loupe: three times as large, where the pointer is', 'loupe'),
+  toggles('E', 'Loupe', 'loupe', 'Three times as large, where the pointer is'),
   toggles('U', 'Show or hide guides', 'guides'),
-  { keys: '0', does: 'The whole page', group: 'Looking', run: act.zoomFit },
-  { keys: '1', does: 'True size', group: 'Looking', run: act.zoomTrue },
+  { keys: '0', name: 'The whole page', group: 'Looking', run: act.zoomFit },
+  { keys: '1', name: 'True size', group: 'Looking', run: act.zoomTrue },
   toggles('Z', 'Show or hide bleed and safe area', 'zones'),
   toggles('G', 'Show or hide the grid', 'grid'),
   toggles('C', 'Open or shut the cupboard', 'cupboard'),

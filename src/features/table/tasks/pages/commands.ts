@@ -3,10 +3,10 @@ import * as act from '@/features/table/acts';
 import type { Command } from '@/features/table/tasks/command';
 
 export const PAGES: readonly Command[] = [
-  { keys: 'Alt Page Down', does: 'The next page', group: 'Pages', run: (store) => act.turnPage(store, 1) },
-  { keys: 'Alt Page Up', does: 'The page before', group: 'Pages', run: (store) => act.turnPage(store, -1) },
-  { group: 'Pages', does: 'Add a page', run: (store) => act.addPageAfter(store, false) },
-  { group: 'Pages', does: 'Copy this page', run: (store) => act.addPageAfter(store, true) },
-  { group: 'Pages', does: 'Delete this page', run: act.deletePage },
-  { group: 'Pages', does: 'Lock or unlock this page', run: act.togglePageLock },
+  { keys: 'Alt Page Down', name: 'The next page', group: 'Pages', run: (store) => act.turnPage(store, 1) },
+  { keys: 'Alt Page Up', name: 'The page before', group: 'Pages', run: (store) => act.turnPage(store, -1) },
+  { group: 'Pages', name: 'Add a page', run: (store) => act.addPageAfter(store, false) },
+  { group: 'Pages', name: 'Copy this page', run: (store) => act.addPageAfter(store, true) },
+  { group: 'Pages', name: 'Delete this page', run: act.deletePage },
+  { group: 'Pages', name: 'Lock or unlock this page', run: act.togglePageLock },
 ];

@@ -1,13 +1,23 @@
 /** Photos: told apart, arranged, toned, exchanged. */
 import * as act from '@/features/table/acts';
-import { opens, type Command } from '@/features/table/tasks/command';
+import { NEEDS, opens, type Command } from '@/features/table/tasks/command';
 
 export const PHOTOS: readonly Command[] = [
-  opens('Pieces', 'Shift D', 'Photo desk: every photo by time, with stars, names and what is alike', 'desk'),
-  opens('Pieces', 'Shift A', 'Arrange photos: proposals for as many as there are', 'proposals'),
-  opens('Pieces', 'Shift M', 'Photo mosaic: photos in cells, a picture over them', 'mosaic'),
-  opens('Pieces', 'Shift T', 'Light and tone of photos', 'tone'),
-  { keys: 'Shift S', does: 'Let two photos change places', group: 'Pieces', run: act.swapChosen },
-  { group: 'Pieces', does: 'Make places for photos of what is selected', run: act.makePlaces },
-  opens('Pages', undefined, 'Contact sheets of all photos', 'contact'),
+  opens('Pieces', 'Shift D', 'Photo desk', 'desk', {
+    more: 'Every photo by time, with stars, names and what is alike',
+  }),
+  opens('Pieces', 'Shift A', 'Arrange photos', 'proposals', { more: 'Proposals for as many as there are' }),
+  opens('Pieces', 'Shift M', 'Photo mosaic', 'mosaic', { more: 'Photos in cells, a picture over them' }),
+  opens('Pieces', 'Shift T', 'Light and tone', 'tone', {
+    more: 'Of photos: the darkest and palest parts, warmth, old prints',
+  }),
+  { keys: 'Shift S', name: 'Let two photos change places', group: 'Pieces', run: act.swapChosen },
+  {
+    group: 'Pieces',
+    name: 'Make places for photos',
+    more: 'Of what is selected',
+    needs: NEEDS.piece,
+    run: act.makePlaces,
+  },
+  opens('Pages', undefined, 'Contact sheets', 'contact', { more: 'Of all photos' }),
 ];

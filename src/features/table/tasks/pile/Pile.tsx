@@ -60,9 +60,13 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
     (row, { shiftKey, ctrlKey, metaKey }) => {
       const now = store.getState().selection;
       const inside = row.depth ? (byId.get(row.ids[0]!)?.groups?.[row.depth - 1] ?? null) : null;
-      if (shiftKey && anchor.current) {
-        const at = (id: string) => rows.findIndex(({ node }) => node.id === id);
-        const [from, to] = [at(anchor.current), at(row.node.id)].sort((a, b) => a - b) as [number, number];
+      const at = (id: string | null) => rows.findIndex(({ node }) => node.id === id);
+      const isChosen = ({ ids }: PileRow) => ids.length > 0 && ids.every((id) => now.includes(id));
+      // What was selected on the page, by writing or by copying begins a run as well.
+      const pressed = rows[at(anchor.current)];
+      const first = pressed && isChosen(pressed) ? pressed : rows.find(isChosen);
+      if (shiftKey && first) {
+        const [from, to] = [at(first.node.id), at(row.node.id)].sort((a, b) => a - b) as [number, number];
         const run = new Set(rows.slice(Math.max(0, from), to + 1).flatMap(({ ids }) => ids));
         return store.getState().select([...run]);
       }

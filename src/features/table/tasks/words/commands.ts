@@ -1,41 +1,50 @@
 /** Words and letters. */
 import * as act from '@/features/table/acts';
-import { opens, type Command } from '@/features/table/tasks/command';
+import { NEEDS, opens, type Command } from '@/features/table/tasks/command';
 
 export const WORDS: readonly Command[] = [
-  { keys: 'T', does: 'Write a title', group: 'Pieces', run: (store) => act.startWords(store, 'title') },
+  { keys: 'T', name: 'Write a title', group: 'Pieces', run: (store) => act.startWords(store, 'title') },
   {
     keys: 'J',
-    does: 'Write journaling',
+    name: 'Write journaling',
     group: 'Pieces',
     run: (store) => act.startWords(store, 'journaling'),
   },
-  opens('Pieces', 'Shift F', 'Letters: all families, in the words being written', 'fonts'),
-  opens('Pieces', 'Shift L', 'Letters of an alphabet: type words, each letter a piece', 'letters'),
+  opens('Pieces', 'Shift F', 'Letters', 'fonts', { more: 'All families, in the words being written' }),
+  opens('Pieces', 'Shift L', 'Letters of an alphabet', 'letters', {
+    more: 'Type words, each letter a piece',
+  }),
   opens('Pieces', 'Shift Q', 'Sentiments and quotes', 'sentiments'),
   {
     keys: 'Shift W',
-    does: 'Who and when: a caption from names and dates of the photos',
+    name: 'Who and when',
+    more: 'A caption from names and dates of the photos',
     group: 'Pieces',
     run: (store) => act.layCaption(store),
   },
   {
     keys: 'Shift U',
-    does: 'Words along the outline that is selected',
+    name: 'Words along an outline',
+    more: 'Along the one that is selected',
     group: 'Pieces',
+    needs: NEEDS.piece,
     run: (store) => act.runAlong(store),
   },
   {
     keys: 'Ctrl B',
-    does: 'Bold letters, of what is marked or of all',
+    name: 'Bold letters',
+    more: 'Of what is marked, or of all',
     group: 'Pieces',
+    needs: NEEDS.piece,
     run: (store) => act.toggleFace(store, 'bold'),
   },
   {
     keys: 'Ctrl I',
-    does: 'Italic letters',
+    name: 'Italic letters',
+    more: 'Of what is marked, or of all',
     group: 'Pieces',
+    needs: NEEDS.piece,
     run: (store) => act.toggleFace(store, 'italic'),
   },
-  opens('Looking', 'Ctrl F', 'Find and replace words in all pages', 'find'),
+  opens('Looking', 'Ctrl F', 'Find and replace', 'find', { more: 'Words in all pages' }),
 ];

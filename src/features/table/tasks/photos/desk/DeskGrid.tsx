@@ -18,7 +18,7 @@ import {
 } from '@/features/table/tasks/photos/desk/rows';
 import type { Desk } from '@/features/table/tasks/photos/desk/useDesk';
 import { useThumbs } from '@/features/table/parts/useThumbs';
-import { UsedMark } from '@/ui/UsedMark';
+import { UsedMark, usedSays } from '@/ui/UsedMark';
 import { focusAt, useLongList, useWidth } from '@/ui/useLongList';
 
 /** `add` keeps what was chosen; `run` chooses all from the last to this one. */
@@ -207,7 +207,7 @@ const Photo = memo(function Photo(props: PhotoProps) {
   const said = [
     plainName(asset.name),
     stars && `${stars} ${stars === 1 ? 'star' : 'stars'}`,
-    used && `used ${used} times`,
+    used && usedSays(used),
     blurred && 'blurred',
     alike && `${alike - 1} alike`,
   ].filter(Boolean);
