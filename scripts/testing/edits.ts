@@ -288,8 +288,15 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
       'align',
       new Map(some.map(({ id }) => [id, { x: chance.number(), y: 0, turn: chance.number() }])),
     ),
-  setEach: ({ s, some, chance }) =>
-    place.setEach(s, some, chance.of(['width', 'height', 'turn']), chance.number()),
+  turnEach: ({ s, some, chance }) => place.turnEach(s, some, chance.number()),
+  reflowWords: ({ s, one, chance }) =>
+    place.reflowWords(
+      s,
+      one,
+      { ...one.placement, width: chance.number() },
+      chance.of([true, false]),
+      typesetter,
+    ) ?? place.movePieces(s, [one], 1, 0),
   scaleWords: ({ s, one, chance }) => place.scaleWords(s, one, { ...one.placement, width: chance.number() }),
   mirrorPieces: ({ s, one, chance }) => place.mirrorPieces(s, [one], chance.of(['x', 'y'])),
   lockPieces: ({ s, some, chance }) => place.lockPieces(s, some, chance.bool()),

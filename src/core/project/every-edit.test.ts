@@ -125,8 +125,6 @@ describe('at a limit', () => {
     expect(placement.width).toBeCloseTo((width * 4) / 18);
     expect(placement.x - placement.width / 2).toBeCloseTo(x - width / 2);
     expect(placement.y - placement.height / 2).toBeCloseTo(y - height / 2);
-    const field = after(place.setEach(s, [words], 'width', 1));
-    expect(field).toMatchObject({ outline: { size: 4 }, placement: { width: placement.width } });
   });
 
   test('what is written with characters no file may hold has spaces there, its stretches in their places', () => {

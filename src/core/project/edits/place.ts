@@ -1,21 +1,26 @@
 /** Edits of where pieces lie. */
 import type { Draft } from 'immer';
 import { unite } from '@/core/geometry/box';
-import type { Point } from '@/core/geometry/matrix';
+import { apply, type Point } from '@/core/geometry/matrix';
 import { scaledFinish, type Finish } from '@/core/piece/finish';
 import { scaledMaterial, type Material } from '@/core/piece/material';
 import { scaledOutline, type Outline } from '@/core/piece/outline';
-import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
+import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { changePieces, naming, together, type Edit } from '@/core/project/edits/edit';
 import {
   carried,
   extentOf,
   mirrored,
+  FAR,
   normalTurn,
+  placementMatrix,
+  SMALLEST_PIECE,
   type Placement,
   type Similarity,
 } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { LARGEST_LETTERS, SMALLEST_LETTERS } from '@/core/text/style';
+import type { Typesetter } from '@/core/text/typesetter';
 
 /** Moves pieces by points right and down. */
 export const movePieces = (surfaceId: string, pieces: readonly Piece[], dx: number, dy: number): Edit =>
@@ -105,27 +110,14 @@ export const moveEach = (
     },
   );
 
-/** Gives several pieces the same exact number: a size (the other side follows) or a turn. */
-export const setEach = (
-  surfaceId: string,
-  pieces: readonly Piece[],
-  what: 'width' | 'height' | 'turn',
-  value: number,
-): Edit =>
+/** Gives several pieces the same turn. */
+export const turnEach = (surfaceId: string, pieces: readonly Piece[], turn: number): Edit =>
   changePieces(
-    `${what === 'turn' ? 'turn' : 'resize'} ${naming(pieces)}`,
+    `turn ${naming(pieces)}`,
     surfaceId,
     pieces.map((piece) => piece.id),
-    (draft) => {
-      const { placement } = draft;
-      if (what === 'turn') {
-        placement.turn = normalTurn(value);
-        return;
-      }
-      const scale = lettersAllow(draft, value / placement[what]);
-      placement.width *= scale;
-      placement.height *= scale;
-      if (draft.outline.kind === 'glyphs') scaleContents(draft, scale);
+    ({ placement }) => {
+      placement.turn = normalTurn(turn);
     },
   );
 
@@ -164,6 +156,30 @@ export const scaleWords = (surfaceId: string, piece: Piece, to: Placement): Edit
     },
   };
 };
+
+/**
+ * A box drawn or typed wider or narrower sets its words in a new column; the letters keep their size. With `tall` it keeps
+ * the height it was given from then on. Pieces that are no words are left alone.
+ */
+export function reflowWords(
+  surfaceId: string,
+  piece: Piece,
+  wished: Placement,
+  tall: boolean,
+  typesetter: Typesetter,
+): Edit | null {
+  if (piece.outline.kind !== 'glyphs') return null;
+  const most = (length: number) => Math.min(FAR, Math.max(SMALLEST_PIECE, length || SMALLEST_PIECE));
+  const to = { ...wished, width: most(wished.width), height: most(wished.height) };
+  const outline: GlyphsOutline = { ...piece.outline, wrap: true, ...(tall ? { fixed: true } : {}) };
+  const height = Math.max(SMALLEST_PIECE, wantedSize(outline, to, typesetter).height);
+  const drop = apply(placementMatrix({ ...to, x: 0, y: 0 }), { x: 0, y: (height - to.height) / 2 });
+  const place = placePiece(surfaceId, piece, 'resize', { ...to, x: to.x + drop.x, y: to.y + drop.y, height });
+  const rewrapped = changePieces('', surfaceId, [piece.id], (draft) => {
+    draft.outline = outline;
+  });
+  return { ...together(place.label, [place, rewrapped]), merge: place.merge };
+}
 
 /** Exchanges left and right (`x`), or top and bottom (`y`), of pieces about the middle of their common box. */
 export const mirrorPieces = (surfaceId: string, pieces: readonly Piece[], axis: 'x' | 'y' = 'x'): Edit => {

@@ -23,15 +23,16 @@ import { useState, type ReactNode } from 'react';
 import type { AlignTo } from '@/core/page/arrange';
 import { extentOfAll } from '@/core/page/extent';
 import { toolsFor } from '@/core/page/outlines';
-import { moveEach, setEach } from '@/core/project/edits/place';
+import { moveEach, turnEach } from '@/core/project/edits/place';
 import { unitsOf } from '@/core/project/tree';
 import { SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { fail, type Result } from '@/core/result';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
-import { measureWithin, readDegrees, FARTHEST } from '@/features/table/parts/measures';
+import { CENTRES, FARTHEST, measureWithin, readDegrees } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { ProportionSwitch } from '@/features/table/parts/ProportionSwitch';
 import { LengthField } from '@/ui/LengthField';
 
 const ALIGNMENTS: readonly [AlignTo, string, ReactNode][] = [
@@ -58,6 +59,8 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
   const [radius, setRadius] = useState(toPoints(3, 'in'));
   const [sweep, setSweep] = useState(360);
   const [turned, setTurned] = useState(true);
+  const allWords = pieces.every(({ outline }) => outline.kind === 'glyphs');
+  const [proportion, setProportion] = useState(!allWords);
   const free = pieces.filter(({ placement }) => !placement.locked);
   if (readOnly || !free.length)
     return <>{readOnly ? 'Nothing can be changed here.' : 'All of these are locked.'}</>;
@@ -90,6 +93,7 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
           read={place}
           onCommit={(y) => moveAll({ x: 0, y: y - box.y })}
         />
+        <ProportionSwitch words={allWords} on={proportion} onChange={setProportion} />
         {(['width', 'height'] as const).map((side) => (
           <LengthField
             key={side}
@@ -97,7 +101,7 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
             unit={unit}
             shown={shownLength(same(({ placement }) => placement[side]))}
             read={size}
-            onCommit={(value) => perform(setEach(surfaceId, free, side, value))}
+            onCommit={(value) => act.sizeEach(store, free, side, value, proportion)}
           />
         ))}
         <LengthField
@@ -105,11 +109,24 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
           unit="°"
           shown={turn === null ? '' : String(Math.round(turn * 10) / 10)}
           read={readDegrees}
-          onCommit={(value) => perform(setEach(surfaceId, free, 'turn', value))}
+          onCommit={(value) => perform(turnEach(surfaceId, free, value))}
         />
         <Button size="small" color="inherit" onClick={() => act.mirror(store, 'y')}>
           Flip
         </Button>
+      </Box>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
+        {CENTRES.map(([to, name]) => (
+          <Button
+            key={to}
+            size="small"
+            color="inherit"
+            onClick={() => act.centreChosen(store, to)}
+            sx={{ minWidth: 0, px: 0.75 }}
+          >
+            {name}
+          </Button>
+        ))}
       </Box>
       <Heading>Line up</Heading>
       <TextField

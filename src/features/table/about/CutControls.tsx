@@ -53,7 +53,7 @@ const CHOICES: readonly Choice[] = [
     outline: { kind: 'ellipse' },
     drawing: pathData(ellipse.cut({ kind: 'ellipse' }, ICON, NO_TYPE).path),
   },
-  ...['arch', 'hexagon', 'tag', 'heart', 'scalloped-round'].map((id) => ({
+  ...['square', 'circle', 'arch', 'hexagon', 'tag', 'heart', 'scalloped-round'].map((id) => ({
     id,
     name: punchOf(id).name,
     drawing: punchDrawing(punchOf(id), 26),
@@ -108,7 +108,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
             aria-label="Cut to a shape"
             sx={{
               display: 'grid',
-              gridTemplateColumns: 'repeat(4, 1fr)',
+              gridTemplateColumns: 'repeat(5, 1fr)',
               gap: 0.75,
               '& .MuiToggleButton-root': {
                 border: 1,

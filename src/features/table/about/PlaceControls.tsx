@@ -2,25 +2,34 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import type { Size } from '@/core/geometry/box';
-import type { AlignTo } from '@/core/page/arrange';
 import * as act from '@/features/table/acts';
 import { shownSurface } from '@/features/table/session';
-import { placePiece, scaleWords } from '@/core/project/edits/place';
+import { placePiece } from '@/core/project/edits/place';
 import { extentOf, SMALLEST_PIECE } from '@/core/piece/placement/placement';
-import { isInk } from '@/core/piece/material';
-import { punchOf } from '@/core/piece/outline/punches';
 import type { Piece } from '@/core/piece/piece';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { ArrangeControls } from '@/features/table/about/ArrangeControls';
-import { FARTHEST, measureWithin, readDegrees } from '@/features/table/parts/measures';
+import { CENTRES, FARTHEST, measureWithin, readDegrees } from '@/features/table/parts/measures';
 import { useShallow } from 'zustand/react/shallow';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { ProportionSwitch } from '@/features/table/parts/ProportionSwitch';
 import { LengthField } from '@/ui/LengthField';
 import { tip } from '@/features/table/tasks';
 
-/** Exact numbers: the box's top left corner before turning, its size (proportions kept for pictures) and its turn. */
+/** Exact numbers: the box's top left corner before turning, its size, in proportion or free, and its turn. */
 export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
+  return pieces.length > 1 ? (
+    <ArrangeControls pieces={pieces} unit={unit} />
+  ) : (
+    pieces[0] && <PlaceOfOne key={pieces[0].id} piece={pieces[0]} unit={unit} />
+  );
+}
+
+function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
+  /** What a person chose for this piece; as its kind has it until then. */
+  const [proportion, setProportion] = useState<boolean>();
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
@@ -32,35 +41,13 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
       return { width, height };
     }),
   );
-  const [piece] = pieces;
-  if (!piece || pieces.length > 1) return <ArrangeControls pieces={pieces} unit={unit} />;
   const { placement } = piece;
   const { x, y, width, height, turn, locked } = placement;
   const disabled = locked || readOnly;
   const length = (least: number) => measureWithin(unit, least, FARTHEST);
-  // A strip of paper is as long and as wide as one likes; what shows a picture or has a shape keeps its proportions.
-  const free =
-    (isInk(piece.material) || piece.material.kind === 'paper') &&
-    (piece.outline.kind === 'rectangle' ||
-      (piece.outline.kind === 'punch' && !punchOf(piece.outline.punch).keeps));
-  /** The new size with the top left corner kept; the other side follows where that would squash something. */
-  const resize = (side: 'width' | 'height') => (value: number) => {
-    const scale = value / placement[side];
-    const across = side === 'width' || !free ? scale : 1;
-    const down = side === 'height' || !free ? scale : 1;
-    const to = {
-      ...placement,
-      width: width * across,
-      height: height * down,
-      x: x + (width * (across - 1)) / 2,
-      y: y + (height * (down - 1)) / 2,
-    };
-    perform(
-      piece.outline.kind === 'glyphs'
-        ? scaleWords(surfaceId, piece, to)
-        : placePiece(surfaceId, piece, 'resize', to),
-    );
-  };
+  const kept = proportion ?? act.keepsProportions(piece);
+  const words = piece.outline.kind === 'glyphs';
+  const resize = (side: act.BoxSide) => (value: number) => act.sizeTo(store, piece, side, value, kept);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
       <LengthField
@@ -79,6 +66,7 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
         read={length(-FARTHEST)}
         onCommit={(value) => perform(placePiece(surfaceId, piece, 'move', { y: value + height / 2 }))}
       />
+      <ProportionSwitch words={words} on={kept} disabled={disabled} onChange={setProportion} />
       <LengthField
         label="Width"
         unit={unit}
@@ -107,13 +95,13 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
         Flip
       </Button>
       <Box sx={{ gridColumn: '1 / 3', display: 'flex', justifyContent: 'space-between' }}>
-        {PLACES.map(([to, name]) => (
+        {CENTRES.map(([to, name]) => (
           <Button
             key={to}
             size="small"
             color="inherit"
             disabled={disabled}
-            onClick={() => act.alignChosen(store, to, 'page')}
+            onClick={() => act.centreChosen(store, to)}
             sx={{ minWidth: 0, px: 0.75 }}
           >
             {name}
@@ -137,11 +125,6 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
     </Box>
   );
 }
-
-const PLACES: readonly [AlignTo, string][] = [
-  ['centre', 'Centre across'],
-  ['middle', 'Centre down'],
-];
 
 /** Whether nothing of a piece lies on the page. */
 function isAway({ placement }: Piece, { width, height }: Size): boolean {

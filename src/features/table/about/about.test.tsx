@@ -32,6 +32,50 @@ describe('Place', () => {
     expect(piece('photo').placement.height).toBe(180);
   });
 
+  test('a drawn box is as wide and as high as was typed; proportions can be locked and freed for every piece', async () => {
+    const drawn = inkPiece('drawn', 20, 20, 250, 380, {
+      outline: { kind: 'path', name: 'Box', data: 'M0 0L250 0L250 380L0 380Z' },
+    });
+    const waves = inkPiece('waves', 20, 20, 288, 100, {
+      outline: { kind: 'punch', punch: 'waves', settings: {} },
+    });
+    const { fill, piece, chosen } = await about([drawn, waves], ['drawn']);
+    await fill('Width', '4');
+    await fill('Height', '5.25');
+    expect(piece('drawn').placement).toMatchObject({ width: 288, height: 378 });
+    chosen('waves');
+    fireEvent.click(screen.getByRole('switch', { name: 'In proportion' }));
+    await fill('Width', '8');
+    await fill('Height', '1');
+    expect(piece('waves').placement).toMatchObject({ width: 576, height: 72 });
+    fireEvent.click(screen.getByRole('switch', { name: 'In proportion' }));
+    await fill('Width', '4');
+    expect(piece('waves').placement).toMatchObject({ width: 288, height: 36 });
+  });
+
+  test('a number for a box of words leaves its letters alone, unless they are to grow with it', async () => {
+    const words = wordsOf('words', 'Out on the sand, before the wind got up', 24);
+    const { fill, piece } = await about([words]);
+    fireEvent.click(head('Place'));
+    const outline = () => piece('words').outline as { size: number; fixed?: boolean; wrap: boolean };
+    await fill('Height', '1.5');
+    expect(outline()).toMatchObject({ size: 24, fixed: true });
+    expect(piece('words').placement.height).toBeCloseTo(108);
+    await fill('Width', '1.5');
+    expect(outline().size).toBe(24);
+    expect(piece('words').placement.width).toBeCloseTo(108);
+    fireEvent.click(screen.getByRole('switch', { name: 'Letters grow with the box' }));
+    await fill('Width', '3');
+    expect(outline().size).toBeCloseTo(48);
+  });
+
+  test('a group goes to the middle of the page as one', async () => {
+    const of = (id: string, x: number): Piece => ({ ...inkPiece(id, x, 30, 60, 40), groups: ['g'] });
+    const room = await about([of('a', 20), of('b', 100)]);
+    await room.press('Centre across');
+    expect(['a', 'b'].map((id) => room.piece(id).placement.x)).toEqual([176, 256]);
+  });
+
   test('gives several pieces one number, and changes none that is locked', async () => {
     const still = inkPiece('still');
     still.placement.locked = true;

@@ -69,6 +69,21 @@ export function alignChosen(store: SessionStore, to: AlignTo, frame: Frame): voi
   if (units.length) moveUnits(session, 'align', units, align(boxes, to, frameOf(session, frame, boxes)));
 }
 
+/** All that is selected, as one, to the middle of the page. */
+export function centreChosen(store: SessionStore, to: 'centre' | 'middle'): void {
+  const session = store.getState();
+  const { units, boxes } = unitsChosen(session);
+  if (!units.length) return;
+  const whole = boxes.reduce(unite);
+  const [move] = align([whole], to, frameOf(session, 'page', boxes));
+  moveUnits(
+    session,
+    'centre',
+    units,
+    units.map(() => move!),
+  );
+}
+
 /** Spaces the selection; without `gap` (points) the air there is is shared out, between the ends or over the frame. */
 export function distributeChosen(store: SessionStore, axis: 'x' | 'y', frame: Frame, gap?: number): void {
   const session = store.getState();

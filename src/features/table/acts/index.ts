@@ -5,6 +5,7 @@ export * from '@/features/table/acts/photos';
 export * from '@/features/table/acts/changing';
 export * from '@/features/table/acts/copying';
 export * from '@/features/table/acts/arranging';
+export * from '@/features/table/acts/sizing';
 export * from '@/features/table/acts/pages';
 export * from '@/features/table/acts/looking';
 export * from '@/features/table/acts/cutting';

@@ -5,6 +5,12 @@ import { formatLength, parseMeasure, type Unit } from '@/core/units/lengths';
 /** Ten feet from the page is as far as a piece can be put. */
 export const FARTHEST = 8640;
 
+/** To the middle of the page, as buttons. */
+export const CENTRES = [
+  ['centre', 'Centre across'],
+  ['middle', 'Centre down'],
+] as const;
+
 /** Reads a length, or arithmetic with lengths, between two limits (points). */
 export const measureWithin =
   (unit: Unit, least: number, most: number) =>

@@ -45,7 +45,12 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
             setTimeout(() => command.run(store, new KeyboardEvent('keydown')));
           }}
           renderOption={({ key, ...props }, command) => (
-            <Box component="li" key={key} {...props} sx={{ gap: 2 }}>
+            <Box
+              component="li"
+              key={key}
+              {...props}
+              sx={{ gap: 2, '&&[aria-disabled=true]': { opacity: 0.72 } }}
+            >
               <Box component="span" sx={{ flex: 1, lineHeight: 1.3 }}>
                 {command.name}
                 <Box component="span" sx={{ display: 'block', fontSize: 14, color: 'text.secondary' }}>

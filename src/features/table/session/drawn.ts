@@ -2,16 +2,16 @@
 import { drawnLine, drawnOutline } from '@/core/geometry/freehand';
 import { pathOfKnots, type Knot } from '@/core/geometry/knots';
 import { scaling, type Point } from '@/core/geometry/matrix';
-import { rectanglePath, transformPath, type Path } from '@/core/geometry/path';
+import { ellipsePath, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { boxOfPoints, corners, type Box } from '@/core/geometry/box';
 import { workedLine } from '@/core/piece/finish/edge';
 import type { EdgeKind } from '@/core/piece/finish/profiles';
 
-export type Way = 'freehand' | 'points' | 'box' | 'scissors';
+export type Way = 'freehand' | 'points' | 'box' | 'round' | 'scissors';
 
 export interface Drawing {
   way: Way;
-  /** Freehand lines, and corners of a box, as the pointer went, page points. */
+  /** Freehand lines, and corners of a box or of the box round an ellipse, as the pointer went, page points. */
   line: readonly Point[];
   /** Pixels a point took on the screen while it was drawn. */
   zoom: number;
@@ -43,6 +43,7 @@ export const NOTHING_DRAWN: Drawing = {
 export function drawnPath({ way, line, zoom, knots, closed, smoothing }: Drawing): Path | null {
   if (way === 'points') return closed ? pathOfKnots([knots]) : null;
   if (way === 'box') return line.length === 2 ? rectanglePath(boxOfPoints(line)) : null;
+  if (way === 'round') return line.length === 2 ? ellipsePath(boxOfPoints(line)) : null;
   if (way === 'scissors') return null;
   const found = drawnOutline(
     line.map(({ x, y }) => ({ x: x * zoom, y: y * zoom })),

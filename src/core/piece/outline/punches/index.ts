@@ -8,6 +8,7 @@ import { banners } from '@/core/piece/outline/punches/banners';
 import { corners } from '@/core/piece/outline/punches/corners';
 import { lace } from '@/core/piece/outline/punches/lace';
 import { leaves } from '@/core/piece/outline/punches/leaves';
+import { plain } from '@/core/piece/outline/punches/plain';
 import type { Punch } from '@/core/piece/outline/punches/punch';
 import { rounds } from '@/core/piece/outline/punches/rounds';
 import { shore } from '@/core/piece/outline/punches/shore';
@@ -15,6 +16,7 @@ import { stars } from '@/core/piece/outline/punches/stars';
 import { tags } from '@/core/piece/outline/punches/tags';
 
 export const PUNCHES: readonly Punch[] = [
+  ...plain,
   ...rounds,
   ...corners,
   ...tags,

@@ -43,6 +43,7 @@ export type SettingId = (typeof SETTING_IDS)[number];
 export type Values = Readonly<Partial<Record<SettingId, number>>>;
 
 export const FAMILIES = [
+  'Plain',
   'Rounds',
   'Corners',
   'Tags and labels',

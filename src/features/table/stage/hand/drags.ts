@@ -15,20 +15,18 @@ import {
   type SnapField,
   type SnapReason,
 } from '@/core/page/snap';
-import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { SettingId } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, resized, type Placement, type Side } from '@/core/piece/placement/placement';
-import { changePieces, together, type Edit } from '@/core/project/edits/edit';
+import type { Edit } from '@/core/project/edits/edit';
 import { isBackground } from '@/core/project/edits/pile';
-import { carryPieces, movePieces, placePiece, scaleWords } from '@/core/project/edits/place';
+import { carryPieces, movePieces, placePiece, reflowWords, scaleWords } from '@/core/project/edits/place';
 import { swapPhotos } from '@/core/project/edits/photos';
 import { surfaceOf } from '@/core/project/model';
 import { swapsFor } from '@/core/project/photos';
 import { wholeUnits } from '@/core/project/tree';
 import type { Session, SessionStore, Swaps } from '@/features/table/session';
 import { toPage } from '@/features/table/stage/hand/view';
-import type { Typesetter } from '@/core/text/typesetter';
 
 /** Keys that change what a drag does. */
 export interface Held {
@@ -192,7 +190,7 @@ export function resizeDrag(
     }
     if (outline.kind !== 'glyphs') return { edit: placePiece(surfaceId, piece, 'resize', next), snapped };
     if (sx !== 0 && sy !== 0 && !held.shiftKey) return { edit: scaleWords(surfaceId, piece, next), snapped };
-    return { edit: reflow(surfaceId, piece, next, sy !== 0, typesetter), snapped };
+    return { edit: reflowWords(surfaceId, piece, next, sy !== 0, typesetter), snapped };
   };
 }
 
@@ -320,26 +318,4 @@ export function frameDrag(store: SessionStore, from: Point, kept: readonly strin
     if (selection.join() !== before.join()) choose({ selection });
     return { edit: null };
   };
-}
-
-/**
- * A side drawn wider or narrower sets the words in a new column; the letters keep their size. A box whose height was drawn
- * keeps that height from then on.
- */
-function reflow(
-  surfaceId: string,
-  piece: Piece,
-  to: Placement,
-  tall: boolean,
-  typesetter: Typesetter,
-): Edit | null {
-  if (piece.outline.kind !== 'glyphs') return null;
-  const outline: GlyphsOutline = { ...piece.outline, wrap: true, ...(tall ? { fixed: true } : {}) };
-  const { height } = wantedSize(outline, to, typesetter);
-  const drop = apply(placementMatrix({ ...to, x: 0, y: 0 }), { x: 0, y: (height - to.height) / 2 });
-  const place = placePiece(surfaceId, piece, 'resize', { ...to, x: to.x + drop.x, y: to.y + drop.y, height });
-  const rewrapped = changePieces('', surfaceId, [piece.id], (draft) => {
-    draft.outline = outline;
-  });
-  return together(place.label, [place, rewrapped]);
 }

@@ -31,10 +31,14 @@ const ROOM = 40;
 const LONG = 72;
 const OUTSIDE = 18;
 
-/** A point a little further from the middle. */
-function beyond(point: Point, centre: Point): Point {
+/** Pixels a hand hits about a handle, and about the middle of a piece, which always moves it. */
+const HIT = 15;
+const MIDDLE = 11;
+
+/** A point further from the middle: at least so far, and at least `by` more than it is. */
+function beyond(point: Point, centre: Point, by: number): Point {
   const long = Math.hypot(point.x - centre.x, point.y - centre.y) || 1;
-  const share = (long + OUTSIDE) / long;
+  const share = Math.max(long + by, HIT + MIDDLE) / long;
   return { x: centre.x + (point.x - centre.x) * share, y: centre.y + (point.y - centre.y) * share };
 }
 
@@ -150,7 +154,7 @@ function Handles({ map, size, turn, cornersOnly = false, onGrip }: HandlesProps)
         // A long thin strip has no room between its corners: its ends are taken hold of just outside.
         const outside = side && beside < ROOM;
         if (side && (cornersOnly || (outside && along < LONG))) return null;
-        const { x, y } = outside ? beyond(at(sx, sy), centre) : at(sx, sy);
+        const { x, y } = beyond(at(sx, sy), centre, outside ? OUTSIDE : 0);
         const angle = (Math.atan2(sy * height, sx * width) * 180) / Math.PI + turn;
         const cursor =
           CURSORS[
@@ -163,7 +167,7 @@ function Handles({ map, size, turn, cornersOnly = false, onGrip }: HandlesProps)
             onPointerDown={(event) => onGrip(event, { kind: 'resize', sx, sy })}
             data-grip={`${sx},${sy}`}
           >
-            <circle cx={x} cy={y} r={15} fill="transparent" />
+            <circle cx={x} cy={y} r={HIT} fill="transparent" />
             <circle
               cx={x}
               cy={y}

@@ -27,9 +27,9 @@ import {
   IconWaveSine,
   IconChevronUp,
 } from '@tabler/icons-react';
-import { memo, type ReactNode } from 'react';
+import { memo, useEffect, useState, type ReactNode } from 'react';
 import { isWritten } from '@/core/piece/outline';
-import { transformBox, unite } from '@/core/geometry/box';
+import { transformBox, unite, type Box, type Size } from '@/core/geometry/box';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { canSlide, startSliding } from '@/features/table/acts/slide';
@@ -48,6 +48,7 @@ const LOOP = 56;
 
 export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
   const { store } = useRoom();
+  const shift = useShiftHeld();
   const view = useSession((session) => session.view);
   const stage = useSession((session) => session.stage);
   const mode = useSession((session) => session.mode);
@@ -80,14 +81,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
         : null,
   });
   const width = verbs.length * (mode.kind === 'reshape' ? 124 : 88);
-  const below = extent.y + extent.height + GAP;
-  const above = extent.y - LOOP - HEIGHT;
-  const top =
-    below + HEIGHT < stage.height - 6 ? below : above > RULER + 4 ? above : stage.height - HEIGHT - 10;
-  const left = Math.min(
-    stage.width - width - 10,
-    Math.max(RULER + 8, extent.x + extent.width / 2 - width / 2),
-  );
+  const { left, top } = spotFor(extent, { width, height: HEIGHT }, stage);
   return (
     <Paper
       elevation={3}
@@ -95,13 +89,51 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
       aria-label="What to do with the selection"
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
-      sx={{ position: 'absolute', left, top, display: 'flex', p: 0.5, borderRadius: 2.5, gap: 0.25 }}
+      sx={{
+        position: 'absolute',
+        left,
+        top,
+        display: 'flex',
+        p: 0.5,
+        borderRadius: 2.5,
+        gap: 0.25,
+        ...(shift && { pointerEvents: 'none', opacity: 0.35 }),
+      }}
     >
       {verbs.map((verb) => (
         <VerbButton key={verb.name} verb={verb} />
       ))}
     </Paper>
   );
+}
+
+/** Below what is selected, above it, or beside it, wherever the bar covers none of it; at the foot of the stage if nowhere. */
+function spotFor(extent: Box, bar: Size, stage: Size): { left: number; top: number } {
+  const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
+  const left = within(extent.x + (extent.width - bar.width) / 2, RULER + 8, stage.width - bar.width - 10);
+  const below = extent.y + extent.height + GAP;
+  if (below + bar.height < stage.height - 6) return { left, top: below };
+  const above = extent.y - LOOP - bar.height;
+  if (above > RULER + 4) return { left, top: above };
+  const top = within(extent.y + (extent.height - bar.height) / 2, RULER + 8, stage.height - bar.height - 10);
+  const right = extent.x + extent.width + GAP;
+  if (right + bar.width < stage.width - 6) return { left: right, top };
+  const before = extent.x - GAP - bar.width;
+  if (before > RULER + 4) return { left: before, top };
+  return { left, top: stage.height - bar.height - 10 };
+}
+
+/** Whether Shift is held: what is pressed then is meant for what lies on the page. */
+function useShiftHeld(): boolean {
+  const [held, setHeld] = useState(false);
+  useEffect(() => {
+    const told = (event: KeyboardEvent | FocusEvent) =>
+      setHeld(event instanceof KeyboardEvent && event.shiftKey && event.type === 'keydown');
+    const names = ['keydown', 'keyup', 'blur'] as const;
+    for (const name of names) window.addEventListener(name, told);
+    return () => names.forEach((name) => window.removeEventListener(name, told));
+  }, []);
+  return held;
 }
 
 interface Verb {

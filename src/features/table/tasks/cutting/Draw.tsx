@@ -84,7 +84,7 @@ export function Draw() {
       const knot: Knot = { ...from, after, before: { x: 2 * from.x - after.x, y: 2 * from.y - after.y } };
       return act.setDrawing(store, { knots: [...knots.slice(0, -1), knot] });
     }
-    if (way === 'box') {
+    if (way === 'box' || way === 'round') {
       const side = Math.max(Math.abs(here.x - from.x), Math.abs(here.y - from.y));
       const to = event.shiftKey
         ? { x: from.x + Math.sign(here.x - from.x) * side, y: from.y + Math.sign(here.y - from.y) * side }

@@ -9,7 +9,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { IconCrop, IconPolygon, IconScissors, IconScribble } from '@tabler/icons-react';
+import { IconCrop, IconOvalVertical, IconPolygon, IconScissors, IconScribble } from '@tabler/icons-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { sharpKnot } from '@/core/geometry/knots';
 import { LARGEST_EDGE, SMALLEST_EDGE } from '@/core/piece/finish/edge';
@@ -42,6 +42,12 @@ const WAYS: readonly { way: Way; name: string; icon: ReactNode; begin: string }[
     name: 'Box',
     icon: <IconCrop size={22} />,
     begin: 'Pull a box from corner to corner; with Shift a square.',
+  },
+  {
+    way: 'round',
+    name: 'Round',
+    icon: <IconOvalVertical size={22} />,
+    begin: 'Pull an oval from corner to corner; with Shift a circle.',
   },
   {
     way: 'scissors',
