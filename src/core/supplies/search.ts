@@ -1,8 +1,9 @@
-/** Finding supplies as one types: beginnings of words, several words, small slips, plurals; and filters. */
+/** Finding supplies as one types: beginnings of words, several words, other endings, small slips; and filters. */
+import { stemmer } from 'stemmer';
 import { uprightSize } from '@/core/picture/asset';
 import { colourWords } from '@/core/supplies/colours';
 import { KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
-import { WordIndex } from '@/core/supplies/words';
+import { asStem, WordIndex } from '@/core/supplies/words';
 
 export type Shape = 'wide' | 'tall' | 'square';
 
@@ -25,15 +26,21 @@ export function shapeOf({ asset }: Supply): Shape {
   return width > height * SQUARE ? 'wide' : height > width * SQUARE ? 'tall' : 'square';
 }
 
-/** Lower case without accents; the plural's ending goes, as both say the same thing. */
-export function term(word: string): string {
-  const plain = word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-  if (plain.length > 4 && plain.endsWith('ies')) return `${plain.slice(0, -3)}y`;
-  if (plain.length > 4 && plain.endsWith('ves')) return `${plain.slice(0, -3)}f`;
-  if (plain.length > 4 && /(s|x|z|ch|sh)es$/.test(plain)) return plain.slice(0, -2);
-  if (plain.length > 3 && plain.endsWith('s') && !plain.endsWith('ss')) return plain.slice(0, -1);
-  return plain;
-}
+/** Letters that are no accents but are typed as others. */
+const LETTERS: Record<string, string> = { ß: 'ss', æ: 'ae', œ: 'oe', ø: 'o', ł: 'l', đ: 'd', ı: 'i' };
+
+/** Lower case, without accents. */
+export const folded = (word: string): string =>
+  word
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[ßæœøłđı]/g, (letter) => LETTERS[letter]!);
+
+/** What a word stands under whatever its ending (Porter, 1980); of -ves both what leaves and what waves are made of. */
+export const stemsOf = (word: string): string[] => [
+  ...new Set([word, ...(/.ves$/.test(word) ? [`${word.slice(0, -3)}f`] : [])].map((one) => stemmer(one))),
+];
 
 /** How much a word tells of a supply, by where it stands. */
 const WEIGHTS = { name: 4, tags: 3, colours: 1.5, kind: 1, kit: 0.5 } as const;
@@ -42,7 +49,8 @@ const WEIGHTS = { name: 4, tags: 3, colours: 1.5, kind: 1, kit: 0.5 } as const;
 const aptness = (name: string, place: number): number =>
   1 + 0.5 / termsOf(name).length + (place === 0 ? 0.05 : 0);
 
-const termsOf = (text: string): string[] => text.split(/[^\p{L}\p{N}]+/u).flatMap((word) => term(word) || []);
+const termsOf = (text: string): string[] =>
+  text.split(/[^\p{L}\p{N}\p{M}]+/u).flatMap((word) => folded(word) || []);
 
 export class SupplySearch {
   private readonly supplies = new Map<string, Supply>();
@@ -71,8 +79,11 @@ export class SupplySearch {
     const words = new Set<string>();
     for (const [field, text] of Object.entries(textsOf(supply, kit)) as [keyof typeof WEIGHTS, string][])
       for (const [i, word] of termsOf(text).entries()) {
-        words.add(word);
-        this.index.add(number, word, WEIGHTS[field] * (field === 'name' ? aptness(text, i) : 1));
+        const weight = WEIGHTS[field] * (field === 'name' ? aptness(text, i) : 1);
+        for (const one of [word, ...stemsOf(word).map(asStem)]) {
+          words.add(one);
+          this.index.add(number, one, weight);
+        }
       }
     this.numbers.set(supply.id, { number, words });
   }
@@ -114,7 +125,7 @@ export class SupplySearch {
       (filter.favourite === undefined || supply.favourite === filter.favourite) &&
       (filter.used === undefined || isUsed(supply) === filter.used);
     if (!words.trim()) return this.inOrder().supplies.filter(passes);
-    const terms = termsOf(words);
+    const terms = termsOf(words).map((word) => ({ word, stems: stemsOf(word).map(asStem) }));
     const exact = this.index.find(terms);
     // Slips are only forgiven when nothing is spelled so: a right word never brings in its neighbours.
     return this.ordered(exact.some(Boolean) ? exact : this.index.find(terms, true), passes);

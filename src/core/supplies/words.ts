@@ -7,8 +7,20 @@ interface Posting {
   weight: number;
 }
 
-/** A whole word counts this much more than its beginning. */
+/** A whole word counts this much more than its beginning, and one with another ending nearly as much. */
 const WHOLE = 2;
+const SAME_STEM = 1.9;
+
+/** A stem as it is kept among the words: no beginning of a word is taken for one. */
+export const asStem = (stem: string): string => `\u0000${stem}`;
+
+const bare = (stem: string): string => stem.slice(1);
+
+/** A word that is asked for, and its stems. */
+export interface Wanted {
+  word: string;
+  stems: readonly string[];
+}
 
 export class WordIndex {
   private readonly postings = new Map<string, Posting[]>();
@@ -40,24 +52,31 @@ export class WordIndex {
   }
 
   /**
-   * How well each entry fits, by its number: 0 where it does not hold every one of `words`, or a word that begins so. With
+   * How well each entry fits, by its number: 0 where it does not hold every one of `words`, one that begins so or one of the
+   * same stem. With
    * `slips`, a word of five letters or more also fits one that is a letter or two off (Levenshtein distance: a fifth of
    * its length).
    */
-  find(words: readonly string[], slips = false): Float32Array {
+  find(words: readonly Wanted[], slips = false): Float32Array {
     let fits: Float32Array | null = null;
-    for (const word of words) {
+    for (const { word, stems } of words) {
       const found = new Float32Array(this.size);
-      for (const candidate of slips ? this.near(word) : this.beginning(word)) {
-        const share = candidate === word ? WHOLE : word.length / candidate.length;
-        for (const { entry, weight } of this.postings.get(candidate)!)
-          if (weight * share > found[entry]!) found[entry] = weight * share;
+      for (const candidate of slips
+        ? [word, ...stems.map(bare)].flatMap((one) => this.near(one))
+        : this.beginning(word)) {
+        this.weigh(found, candidate, candidate === word ? WHOLE : word.length / candidate.length);
       }
+      for (const stem of stems) this.weigh(found, stem, SAME_STEM);
       if (fits)
         for (let i = 0; i < found.length; i++) found[i] = fits[i] && found[i] ? fits[i]! + found[i]! : 0;
       fits = found;
     }
     return fits ?? new Float32Array(this.size);
+  }
+
+  private weigh(found: Float32Array, word: string, share: number): void {
+    for (const { entry, weight } of this.postings.get(word) ?? [])
+      if (weight * share > found[entry]!) found[entry] = weight * share;
   }
 
   /** Words that begin so, those of most entries first. */
@@ -89,8 +108,9 @@ export class WordIndex {
     const most = Math.max(1, Math.floor(word.length / 5));
     return this.words.filter(
       (other) =>
-        other.startsWith(word) ||
-        (Math.abs(other.length - word.length) <= most && distance(word, other, most) <= most),
+        other.charCodeAt(0) !== 0 &&
+        (other.startsWith(word) ||
+          (Math.abs(other.length - word.length) <= most && distance(word, other, most) <= most)),
     );
   }
 }
