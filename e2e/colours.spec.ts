@@ -39,7 +39,7 @@ async function heart(page: Page, ink: string, left: string): Promise<void> {
   await field(page, 'Ink').press('Enter');
 }
 
-test('an ink set is sorted, stepped and put back; a retired ink is offered no more; favourites and combinations are sets', async ({
+test('an ink set is sorted, stepped and put back; one put by is offered no more; favourites and combinations are sets', async ({
   page,
 }) => {
   await newPage(page);
@@ -71,7 +71,7 @@ test('an ink set is sorted, stepped and put back; a retired ink is offered no mo
   await dialog.getByRole('textbox', { name: 'Family' }).fill('Blossom');
   await dialog.getByRole('textbox', { name: 'Family' }).press('Enter');
   await dialog.getByRole('switch').press('Space');
-  await expect(dots.nth(2)).toHaveAccessibleName(`${own[2]}, retired`);
+  await expect(dots.nth(2)).toHaveAccessibleName(`${own[2]}, put by`);
   await dialog.getByRole('button', { name: 'Done' }).click();
   await page.keyboard.press('Escape');
   await expect(cupboard(page)).toBeHidden();

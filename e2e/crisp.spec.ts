@@ -85,6 +85,6 @@ test('a piece that snaps between two pixels stays where it was seen when the han
 });
 
 /** A blue square with a red spot towards its upper left corner. */
-const RED_SPOT = sharp({ create: { width: 300, height: 300, channels: 3, background: '#8fb4d9' } }).composite([
-  { input: { create: { width: 50, height: 50, channels: 3, background: '#f00' } }, left: 60, top: 60 },
-]);
+const RED_SPOT = sharp({ create: { width: 300, height: 300, channels: 3, background: '#8fb4d9' } }).composite(
+  [{ input: { create: { width: 50, height: 50, channels: 3, background: '#f00' } }, left: 60, top: 60 }],
+);

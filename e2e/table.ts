@@ -24,7 +24,9 @@ export async function bringIn(page: Page, files: Parameters<Locator['setInputFil
 }
 
 export const photosInBox = (page: Page): Locator =>
-  page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button');
+  page
+    .getByRole('list', { name: 'Photos', exact: true })
+    .getByRole('button', { name: /Enter lays it on the page/ });
 export const slabs = (page: Page): Locator =>
   page.getByRole('list', { name: 'Pieces, top first' }).locator('button[aria-pressed]');
 

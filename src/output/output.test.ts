@@ -294,6 +294,25 @@ describe('PNG, JPEG and SVG', () => {
     expect(await sharp(jpeg).metadata()).toMatchObject({ width: 1440, height: 960, density: 240 });
   });
 
+  test('SVG holds no picture that other engines do not show: WebP goes as PNG, clear where it was', async () => {
+    const disc =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="90" height="90"><circle cx="45" cy="45" r="40" fill="#b23"/></svg>';
+    const webp = register(await sharp(Buffer.from(disc)).webp().toBuffer(), 90, 90, { type: 'image/webp' });
+    const button: Piece = {
+      ...inkPiece('button', 60, 60, 90, 90),
+      material: { kind: 'art', asset: webp.sha },
+      finish: finishOf(0),
+    };
+    const page = laid([button], [webp]);
+    const svg = await made(page, { format: 'svg' }, 'webp.svg');
+    expect(readFileSync(svg, 'utf8')).not.toContain('image/webp');
+    await sharp(svg, { density: 96, unlimited: true }).png().toFile(join(folder, 'webp-rsvg.png'));
+    const png = await made(page, { format: 'png', ppi: 96 }, 'webp.png');
+    const { mean, share } = await difference(png, join(folder, 'webp-rsvg.png'));
+    expect(mean).toBeLessThan(0.3);
+    expect(share).toBeLessThan(0.005);
+  });
+
   test('SVG drawn by another engine (librsvg) shows the same page', async () => {
     const png = await made(sampler(), { format: 'png', ppi: 96 }, 'svg.png');
     const svg = await made(sampler(), { format: 'svg' }, 'page.svg');

@@ -177,6 +177,7 @@ describe('the checks before printing', () => {
     const { found } = checked(of, of.surfaces[0]!, typesetter);
     expect(found.map(({ check, piece, cure }) => [check, piece?.id, cure])).toEqual([
       ['over', 'crowded', 'show'],
+      ['cut off', 'crowded', 'show'],
       ['font', 'lost', 'show'],
       ['caption', undefined, 'caption'],
       ['sharpness', 'photo', 'show'],

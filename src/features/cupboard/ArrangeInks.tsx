@@ -1,5 +1,5 @@
 'use client';
-/** The inks of a set: dragged or stepped into any order, sorted, put back; named, put into families, retired. */
+/** The inks of a set: dragged or stepped into any order, sorted, put back; named, put into families, put by. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -153,7 +153,7 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
                   }
                 />
               }
-              label="Retired: no longer offered, but it stays where it is used"
+              label="Put by: no longer offered, still there where it is used"
             />
           </Box>
         )}
@@ -181,7 +181,7 @@ function Dot({ id, ink, chosen, onChoose }: DotProps) {
       ref={setNodeRef}
       {...attributes}
       {...listeners}
-      aria-label={ink.retired ? `${ink.name}, retired` : ink.name}
+      aria-label={ink.retired ? `${ink.name}, put by` : ink.name}
       aria-pressed={chosen}
       title={ink.name}
       onClick={onChoose}

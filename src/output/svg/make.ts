@@ -1,5 +1,6 @@
 /** A Picture to an SVG that holds all it shows. */
 import type { Box } from '@/core/geometry/box';
+import type { AssetType } from '@/core/picture/asset';
 import type { Picture, WorkedMark } from '@/core/picture/picture';
 import { ok } from '@/core/result';
 import { WORKED_PPI, workedBitmap } from '@/output/pixels/worked';
@@ -35,15 +36,22 @@ async function packedWorked(picture: Picture, shop: Workshop) {
   return packed;
 }
 
-/** A data: URL. HEIC, which few readers know, goes as the JPEG that was made of it. */
+/** Kinds of picture that few readers of SVG know, and what they are written as: what may be clear keeps that. */
+const REWRITTEN: Partial<Record<AssetType, 'image/jpeg' | 'image/png'>> = {
+  'image/heic': 'image/jpeg',
+  'image/webp': 'image/png',
+};
+
+/** A data: URL of a kind every reader shows. */
 async function address(sha: string, shop: Workshop): Promise<string> {
   const { type } = shop.asset(sha);
-  if (type !== 'image/heic') return `data:${type};base64,${base64(await shop.bytes(sha))}`;
+  const as = REWRITTEN[type];
+  if (!as) return `data:${type};base64,${base64(await shop.bytes(sha))}`;
   const { source, width, height } = await shop.decode(sha);
   const { canvas, context } = shop.platform.canvas(width, height);
   context.drawImage(source, 0, 0);
   letGo({ source });
-  return `data:image/jpeg;base64,${base64(await shop.encode(canvas, 'image/jpeg', JPEG_QUALITY))}`;
+  return `data:${as};base64,${base64(await shop.encode(canvas, as, JPEG_QUALITY))}`;
 }
 
 function base64(bytes: Uint8Array): string {

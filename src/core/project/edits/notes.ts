@@ -4,7 +4,7 @@ import type { Asset } from '@/core/picture/asset';
 import { tidyNotes, type PhotoNotes } from '@/core/photos/notes';
 import { LOCAL_TIME, secondsOf } from '@/core/photos/when';
 import type { Edit } from '@/core/project/edits/edit';
-import { COMPARTMENTS, uses } from '@/core/project/model';
+import { COMPARTMENTS, type Compartment, uses } from '@/core/project/model';
 
 const counted = (shas: readonly string[]): string => (shas.length === 1 ? 'photo' : `${shas.length} photos`);
 
@@ -60,13 +60,16 @@ export const shiftTaken = (shas: readonly string[], seconds: number): Edit =>
     if (LOCAL_TIME.test(taken)) asset.taken = taken;
   });
 
-/** Takes photos out of the workbox and out of the project; those that are used stay in both. */
-export const putAway = (shas: readonly string[]): Edit => ({
-  label: `put ${counted(shas)} away`,
+const singular = (from: Compartment, { length }: readonly string[]): string =>
+  length === 1 ? from.slice(0, -1) : `${length} ${from}`;
+
+/** Takes things out of a compartment of the workbox, and out of the project; those that are used stay in both. */
+export const putAway = (shas: readonly string[], from: Compartment = 'photos'): Edit => ({
+  label: from === 'photos' ? `put ${counted(shas)} away` : `take ${singular(from, shas)} out`,
   apply(project) {
     const used = uses(project as Parameters<typeof uses>[0]);
     const gone = new Set(shas.filter((sha) => !used.has(sha)));
-    project.photos = project.photos.filter((sha) => !gone.has(sha));
+    project[from] = project[from].filter((sha) => !gone.has(sha));
     const kept = new Set(COMPARTMENTS.flatMap((name) => project[name]));
     for (const sha of gone) if (!kept.has(sha)) delete project.assets[sha];
   },

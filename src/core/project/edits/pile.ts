@@ -1,5 +1,6 @@
 /** Edits of which pieces a page has and how they are piled. */
 import type { Draft } from 'immer';
+import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import type { Piece, Tuck } from '@/core/piece/piece';
 import { naming, type Edit } from '@/core/project/edits/edit';
@@ -69,6 +70,12 @@ export const layBackground = (surfaceId: string, piece: Piece, assets: readonly 
     surface.pile.unshift(structuredClone(piece));
   },
 });
+
+/** Whether a piece lies over the whole page, as a photo or paper does that is what the page lies on. */
+export function coversPage({ placement }: Piece, { width, height }: Size): boolean {
+  const { x, y, width: w, height: h, turn } = placement;
+  return turn === 0 && x - w / 2 <= 0 && y - h / 2 <= 0 && x + w / 2 >= width && y + h / 2 >= height;
+}
 
 /** Whether a piece is a paper that covers the whole page with its bleed. */
 export function isBackground(piece: Piece, page: { width: number; height: number; bleed: number }): boolean {

@@ -63,7 +63,7 @@ export const About = memo(function About() {
 const openRow = (frame: HTMLElement) => frame.querySelector<HTMLElement>('[aria-expanded="true"]');
 
 const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Piece[] }) {
-  const [chosen, setOpen] = useState<Part | null>();
+  const [chosen, setOpen] = useState<ReadonlySet<Part>>();
   const frame = useRef<HTMLElement>(null);
   const held = useHeldFocus(frame, openRow);
   const fonts = useSession((session) => session.history.project.fonts);
@@ -75,8 +75,16 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
   const many = pieces.length > 1;
   const written = !many && 'text' in piece.outline;
   // Until a person opens something else: words are written, other things are placed.
+  const first: Part = written ? 'Words' : 'Place';
   const open =
-    chosen === undefined || (chosen === 'Words' && !written) ? (written ? 'Words' : 'Place') : chosen;
+    chosen && (chosen.size === 0 || [...chosen].some((part) => part !== 'Words' || written))
+      ? chosen
+      : new Set([first]);
+  const toggle = (part: Part) => {
+    const next = new Set(open);
+    if (!next.delete(part)) next.add(part);
+    setOpen(next);
+  };
   const rows: Partial<Record<Part, { summary: string; controls: ReactNode }>> = {
     ...(!many && piece.outline.kind === 'glyphs'
       ? {
@@ -137,8 +145,8 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
           key={part}
           name={part}
           summary={rows[part]!.summary}
-          open={open === part}
-          onToggle={() => setOpen(open === part ? null : part)}
+          open={open.has(part)}
+          onToggle={() => toggle(part)}
         >
           {rows[part]!.controls}
         </Row>
@@ -223,7 +231,9 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
         />
       </ButtonBase>
       <Collapse in={open} unmountOnExit timeout={120}>
-        <Box sx={{ pt: 0.75, pb: 1.75 }}>{children}</Box>
+        <Box role="group" aria-label={name} sx={{ pt: 0.75, pb: 1.75 }}>
+          {children}
+        </Box>
       </Collapse>
     </Box>
   );

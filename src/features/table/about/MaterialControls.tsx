@@ -28,6 +28,7 @@ import { changeMaterial, slidePicture } from '@/core/project/edits/make';
 import type { Unit } from '@/core/units/lengths';
 import { SharpnessLine } from '@/features/table/parts/SharpnessLine';
 import { PaperField } from '@/features/table/parts/PaperField';
+import { ExchangePhoto } from '@/features/table/about/ExchangePhoto';
 import { InkControls } from '@/features/table/about/InkControls';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -110,6 +111,9 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       )}
       {pieces.length === 1 && isPicture(piece.material) && asset && (
         <PictureControls piece={piece} asset={asset} unit={unit} readOnly={readOnly} />
+      )}
+      {pieces.length === 1 && piece.material.kind === 'photo' && !readOnly && (
+        <ExchangePhoto piece={piece} shown={piece.material.asset} />
       )}
       {pieces.length === 1 && piece.material.kind === 'art' && (
         <ArtControls piece={piece} material={piece.material} readOnly={readOnly} />

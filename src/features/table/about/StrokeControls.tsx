@@ -93,7 +93,7 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
       {stroke && (
         <>
           <LengthField
-            label={kind === 'stitches' ? 'Thickness' : 'Width'}
+            label={kind === 'stitches' ? 'Thickness' : 'Line width'}
             unit={unit}
             disabled={readOnly}
             shown={formatLength(stroke.width, unit)}

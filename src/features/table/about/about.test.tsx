@@ -86,6 +86,16 @@ describe('Place', () => {
   });
 });
 
+test('rows stay open beside each other until they are shut', async () => {
+  const { press } = await about([photo()]);
+  await press(/^Cut /);
+  expect(
+    [head('Place'), head('Cut'), head('Finish')].map((one) => one.getAttribute('aria-expanded')),
+  ).toEqual(['true', 'true', 'false']);
+  await press(/^Place /);
+  expect(head('Place').getAttribute('aria-expanded')).toBe('false');
+});
+
 describe('Cut', () => {
   test('a shape by one press, a corner by a number, a punch by its own settings', async () => {
     const { press, fill, piece, undo } = await about([photo()]);
@@ -111,7 +121,7 @@ describe('Finish', () => {
     await choose('Lies like', 'Chipboard');
     expect(field('Lift')).toHaveProperty('value', '1.5');
     await choose('Stroke along the edge', 'A line');
-    await fill('Width', '2mm');
+    await fill('Line width', '2mm');
     await fill('Stroke ink', '9e2b');
     await screen.findByText('A colour, such as #9e2b45, rgb(158 43 69) or teal.');
     await fill('Stroke ink', '9E2B45');

@@ -1,4 +1,5 @@
 import * as act from '@/features/table/acts';
+import { bringPhoto } from '@/features/table/acts/laid';
 import { aimed } from '@/features/table/acts/aimed';
 import { Refused } from '@/core/project/refused';
 import { createSession, selectedPieces, shownSurface, type SessionStore } from '@/features/table/session';
@@ -213,5 +214,39 @@ describe('looking', () => {
       }
     expect(rulerStep(TRUE_SIZE, 'in', 40).step).toBe(36);
     expect(rulerStep(TRUE_SIZE, 'mm', 40).step).toBeCloseTo((20 * 72) / 25.4, 9);
+  });
+});
+
+describe('the workbox', () => {
+  test('a photo dropped on a photo takes its place, size and cut; on a page-wide one it is laid', () => {
+    const other = assetOf(quarters(60, 90), 600, 900);
+    const heart = photoOf(
+      'heart',
+      asset,
+      { x: 20, y: 20, width: 90, height: 90 },
+      { kind: 'punch', punch: 'heart', settings: {} },
+    );
+    const store = table([photoOf('under all', asset, { x: -9, y: -9, width: 450, height: 306 }), heart]);
+    bringPhoto(store, other, { x: 65, y: 60 });
+    expect(pile(store)[1]).toMatchObject({
+      id: 'heart',
+      outline: heart.outline,
+      placement: heart.placement,
+      material: { kind: 'photo', asset: other.sha },
+    });
+    bringPhoto(store, other, { x: 300, y: 200 });
+    expect(pile(store)).toHaveLength(3);
+  });
+
+  test('what lies in it is taken out, and comes back by undo; what is used stays, and where is said', () => {
+    const store = table([photoOf('photo', asset, { x: 20, y: 20, width: 90, height: 60 })]);
+    act.takeOut(store, 'photos', asset.sha);
+    expect(store.getState().refused?.why).toBe('“quarters” stays: it is used on Page 1.');
+    store.getState().select(['photo']);
+    act.remove(store);
+    act.takeOut(store, 'photos', asset.sha);
+    expect(store.getState().history.project).toMatchObject({ photos: [], assets: {} });
+    store.getState().undo();
+    expect(store.getState().history.project.photos).toEqual([asset.sha]);
   });
 });

@@ -15,3 +15,4 @@ export * from '@/features/table/acts/templating';
 export * from '@/features/table/acts/running';
 export * from '@/features/table/acts/words';
 export * from '@/features/table/acts/opening';
+export * from '@/features/table/acts/gathered';

@@ -5,7 +5,7 @@ import { piecesAt } from '@/core/page/pick';
 import { artPiece, exchanged, type ArtCompartment, type Spot } from '@/core/project/create';
 import type { Edit } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
-import { exchangePiece, layPieces } from '@/core/project/edits/pile';
+import { coversPage, exchangePiece, layPieces } from '@/core/project/edits/pile';
 import {
   freeOpening,
   isEmptyPlace,
@@ -39,7 +39,10 @@ export function layArt(store: SessionStore, asset: Asset, compartment: ArtCompar
   });
 }
 
-/** A photo to where it belongs: the opening or empty place it was dropped on, or that is selected; else the bare page. */
+/**
+ * A photo to where it belongs: the opening, empty place or other photo it was dropped on; the place that is selected; else
+ * the bare page.
+ */
 export function bringPhoto(store: SessionStore, asset: Asset, spot?: Spot): void {
   const session = store.getState();
   const { pile } = page(session);
@@ -54,6 +57,10 @@ export function bringPhoto(store: SessionStore, asset: Asset, spot?: Spot): void
   if (opening) return layBehind(store, asset, opening);
   const place = under.find((piece) => isEmptyPlace(piece) && !piece.placement.locked);
   if (place) return exchange(store, asset, 'photos', place.id);
+  // What lies uppermost where it was dropped, if that is a photo: it keeps place, size and cut.
+  const [top] = spot ? under : [];
+  if (top?.material.kind === 'photo' && !top.placement.locked && !coversPage(top, page(session)))
+    return exchange(store, asset, 'photos', top.id);
   layPhoto(store, asset, spot);
 }
 

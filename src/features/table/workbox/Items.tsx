@@ -1,6 +1,8 @@
 'use client';
 /** A row of pictures in a compartment: arrows walk along it, Enter or a double click lays one, dragging carries it. */
 import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import { IconX } from '@tabler/icons-react';
 import { memo, useCallback, useRef } from 'react';
 import { uprightSize } from '@/core/picture/asset';
 import type { Compartment } from '@/core/project/model';
@@ -19,12 +21,14 @@ interface Props {
   compartment: Compartment;
   items: readonly BoxItem[];
   onLay: (carried: Carried, anchor: HTMLElement) => void;
+  /** Takes it out of the workbox; absent where nothing can be changed. */
+  onTakeOut?: (compartment: Compartment, sha: string) => void;
 }
 
-export function Items({ label, compartment, items, onLay }: Props) {
+export function Items({ label, compartment, items, onLay, onTakeOut }: Props) {
   const row = useRef<HTMLUListElement>(null);
   const walk = useCallback((key: string, index: number) => {
-    const buttons = row.current?.querySelectorAll<HTMLElement>('button') ?? [];
+    const buttons = row.current?.querySelectorAll<HTMLElement>('[draggable]') ?? [];
     const last = buttons.length - 1;
     const to = { ArrowRight: index + 1, ArrowLeft: index - 1, Home: 0, End: last }[key];
     if (to === undefined) return false;
@@ -49,7 +53,7 @@ export function Items({ label, compartment, items, onLay }: Props) {
         scrollbarWidth: 'thin',
       }}
     >
-      {items.map(({ asset, thumb, used }, index) => (
+      {items.map(({ asset, thumb, used, ready }, index) => (
         <Item
           key={asset.sha}
           asset={asset}
@@ -59,19 +63,29 @@ export function Items({ label, compartment, items, onLay }: Props) {
           index={index}
           onWalk={walk}
           onLay={onLay}
+          onTakeOut={ready ? undefined : onTakeOut}
         />
       ))}
     </Box>
   );
 }
 
-interface ItemProps extends BoxItem, Pick<Props, 'compartment' | 'onLay'> {
+interface ItemProps extends BoxItem, Pick<Props, 'compartment' | 'onLay' | 'onTakeOut'> {
   index: number;
   onWalk: (key: string, index: number) => boolean;
 }
 
 /** Drawn anew only when it changes itself: forty photos arriving must not draw each other again. */
-const Item = memo(function Item({ asset, thumb, used, compartment, index, onWalk, onLay }: ItemProps) {
+const Item = memo(function Item({
+  asset,
+  thumb,
+  used,
+  compartment,
+  index,
+  onWalk,
+  onLay,
+  onTakeOut,
+}: ItemProps) {
   // Papers are sheets, photos fill their thumb; things of their own are seen whole.
   const sheet = compartment === 'papers';
   const whole = !sheet && compartment !== 'photos';
@@ -79,7 +93,15 @@ const Item = memo(function Item({ asset, thumb, used, compartment, index, onWalk
   const name = plainName(asset.name);
   const carried: Carried = { kind: 'gathered', compartment, sha: asset.sha };
   return (
-    <Box component="li" sx={{ position: 'relative', flexShrink: 0 }}>
+    <Box
+      component="li"
+      sx={{
+        position: 'relative',
+        flexShrink: 0,
+        '& .out': { opacity: 0 },
+        '&:hover .out, &:focus-within .out': { opacity: 1 },
+      }}
+    >
       <Box
         component="button"
         type="button"
@@ -93,6 +115,10 @@ const Item = memo(function Item({ asset, thumb, used, compartment, index, onWalk
           if (event.key === 'Enter') {
             event.preventDefault();
             onLay(carried, event.currentTarget);
+          } else if (event.key === 'Delete' && onTakeOut) {
+            event.preventDefault();
+            event.stopPropagation();
+            onTakeOut(compartment, asset.sha);
           } else if (onWalk(event.key, index)) event.preventDefault();
         }}
         sx={{
@@ -115,6 +141,28 @@ const Item = memo(function Item({ asset, thumb, used, compartment, index, onWalk
         }}
       />
       <UsedMark count={used} />
+      {onTakeOut && (
+        <IconButton
+          className="out"
+          size="small"
+          tabIndex={-1}
+          aria-label={`Take ${name} out of the workbox`}
+          title="Take it out of the workbox (Delete)"
+          onClick={() => onTakeOut(compartment, asset.sha)}
+          sx={{
+            position: 'absolute',
+            left: 3,
+            top: 3,
+            p: 0.25,
+            minWidth: 0,
+            minHeight: 0,
+            bgcolor: 'background.paper',
+            '&:hover': { bgcolor: 'background.paper', color: 'error.main' },
+          }}
+        >
+          <IconX size={17} />
+        </IconButton>
+      )}
     </Box>
   );
 });

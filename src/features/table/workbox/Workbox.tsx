@@ -8,6 +8,7 @@ import { IconBuildingWarehouse, IconLayoutCollage, IconLayoutGrid, IconPlus } fr
 import { Fragment, type ReactNode } from 'react';
 import { COMPARTMENTS, type Compartment } from '@/core/project/model';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
+import * as act from '@/features/table/acts';
 import { useRoom } from '@/features/table/room/context';
 import { Divider } from '@/features/table/workbox/Divider';
 import { Items } from '@/features/table/workbox/Items';
@@ -149,6 +150,7 @@ export function Workbox(props: WorkboxProps) {
                 compartment={name}
                 items={items[name]}
                 onLay={onLay}
+                onTakeOut={readOnly ? undefined : (from, sha) => act.takeOut(store, from, sha)}
               />
             ) : (
               !(name === 'photos' && counting) && (

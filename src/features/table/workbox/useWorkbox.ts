@@ -20,6 +20,8 @@ export interface BoxItem {
   /** Address of its small picture. */
   thumb?: string;
   used: number;
+  /** It lies ready for every project and cannot be taken out. */
+  ready?: true;
 }
 
 export interface Counting {
@@ -102,7 +104,12 @@ export function useWorkbox() {
     made.papers.push(
       ...house
         .filter(({ asset }) => !own.has(asset.sha))
-        .map(({ id, asset }) => ({ asset, thumb: `/house/papers/${id}.small.jpg`, used: 0 })),
+        .map(({ id, asset }) => ({
+          asset,
+          thumb: `/house/papers/${id}.small.jpg`,
+          used: 0,
+          ready: true as const,
+        })),
     );
     return made;
   }, [photos, papers, stamps, bits, frames, letters, assets, thumbs, counts, house]);

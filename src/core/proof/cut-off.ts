@@ -1,0 +1,44 @@
+/** What the page's edge cuts off, unless it is a paper that is meant to go on beyond it. */
+import { pathBounds, transformPath } from '@/core/geometry/path';
+import { outlineOf } from '@/core/page/outlines';
+import type { Piece } from '@/core/piece/piece';
+import { placementMatrix } from '@/core/piece/placement/placement';
+import { coversPage } from '@/core/project/edits/pile';
+import { on, type Check, type Looked } from '@/core/proof/check';
+import { formatLength } from '@/core/units/lengths';
+
+/** Less than a trimmer's own wander is no fault, points: 1/32 in (common practice, no source). */
+const LEAST = 2.25;
+
+const SIDES = ['left', 'right', 'top', 'bottom'] as const;
+
+/** How far a piece goes beyond each side of the page, points; below zero where it ends before it. */
+function beyond(
+  piece: Piece,
+  { surface: { width, height }, tools }: Looked,
+): Record<(typeof SIDES)[number], number> {
+  const { path, reach } = outlineOf(piece, tools);
+  const box = pathBounds(transformPath(placementMatrix(piece.placement), path));
+  return {
+    left: reach - box.x,
+    right: box.x + box.width + reach - width,
+    top: reach - box.y,
+    bottom: box.y + box.height + reach - height,
+  };
+}
+
+export const CUT_OFF: Check = {
+  id: 'cut off',
+  look: (page) =>
+    page.seen.flatMap((piece) => {
+      const { surface, project } = page;
+      if (coversPage(piece, surface)) return [];
+      const over = beyond(piece, page);
+      // A strip of paper that reaches the bleed is trimmed with the page, as it should be.
+      const meant = (by: number) => piece.material.kind === 'paper' && by >= surface.bleed - 0.5;
+      const cut = SIDES.filter((side) => over[side] > LEAST && !meant(over[side]));
+      if (!cut.length) return [];
+      const says = cut.map((side) => `${formatLength(over[side], project.unit, true)} at the ${side}`);
+      return [on(piece, `Cut off by the page’s edge: ${says.join(', ')}.`)];
+    }),
+};

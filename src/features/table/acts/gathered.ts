@@ -1,0 +1,23 @@
+/** What lies in the workbox: taken out again. */
+import { assetsIn } from '@/core/piece/assets';
+import { plainName } from '@/core/project/create';
+import { putAway } from '@/core/project/edits/notes';
+import { uses, type Compartment, type Project } from '@/core/project/model';
+import type { SessionStore } from '@/features/table/session';
+
+/** Takes a picture out of a compartment; what is used stays, and where is said. */
+export function takeOut(store: SessionStore, compartment: Compartment, sha: string): void {
+  const session = store.getState();
+  const { project } = session.history;
+  const asset = project.assets[sha];
+  if (!asset) return;
+  if (!uses(project).has(sha)) return session.perform(putAway([sha], compartment));
+  session.refuse(`“${plainName(asset.name)}” stays: it is used ${whereUsed(project, sha)}.`);
+}
+
+const LISTED = new Intl.ListFormat('en', { type: 'conjunction' });
+
+function whereUsed({ surfaces }: Project, sha: string): string {
+  const pages = surfaces.filter(({ pile }) => pile.some((piece) => assetsIn(piece).includes(sha)));
+  return pages.length ? `on ${LISTED.format(pages.map(({ name }) => name))}` : 'in a look that was kept';
+}
