@@ -150,7 +150,7 @@ async function build(): Promise<void> {
     );
     const sheet = sheetOf(picture, 60, false);
     const { canvas, context } = node.canvas(sheet.width, sheet.height);
-    context.fillStyle = picture.ground;
+    context.fillStyle = picture.ground!;
     context.fillRect(0, 0, sheet.width, sheet.height);
     drawPieces(context, picture.pieces, sheet.view, {
       platform: node,

@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { drawSurface } from '@/core/page/draw';
+import { drawAlone, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Asset } from '@/core/picture/asset';
 import type { Project } from '@/core/project/model';
@@ -38,7 +38,10 @@ export function making() {
       name: string,
     ): Promise<string> {
       const letters = await equipped(await (typesetter ??= nodeTypesetter()), needsOf(of), readNodeFont);
-      const picture = { ...drawSurface(of.surfaces[0]!, toolsFor(of, letters)), title: of.title };
+      const tools = toolsFor(of, letters);
+      const picture = options.only
+        ? drawAlone(of.surfaces[0]!, options.only, tools)
+        : { ...drawSurface(of.surfaces[0]!, tools), title: of.title };
       const workshop = nodeWorkshop(
         (sha) => of.assets[sha]!,
         (sha) => files.get(sha)!,

@@ -8,6 +8,10 @@ interface FormatKind {
   pixels: boolean;
   /** Whether it can carry crop marks. */
   cropMarks: boolean;
+  /** Whether it can stay clear where nothing lies, so that pieces can be made by themselves. */
+  clear: boolean;
+  /** Whether it can hold the cut lines alone, for an electronic cutter. */
+  lines: boolean;
 }
 
 export const FORMATS = {
@@ -16,10 +20,33 @@ export const FORMATS = {
     use: 'For a print shop: photos untouched, words as words',
     pixels: false,
     cropMarks: true,
+    clear: false,
+    lines: false,
   },
-  jpg: { name: 'JPEG', use: 'For photo labs and for sharing', pixels: true, cropMarks: false },
-  png: { name: 'PNG', use: 'Without any loss, for further work', pixels: true, cropMarks: false },
-  svg: { name: 'SVG', use: 'Drawn outlines, for other programs', pixels: false, cropMarks: false },
+  jpg: {
+    name: 'JPEG',
+    use: 'For photo labs and for sharing',
+    pixels: true,
+    cropMarks: false,
+    clear: false,
+    lines: false,
+  },
+  png: {
+    name: 'PNG',
+    use: 'Without any loss, for further work',
+    pixels: true,
+    cropMarks: false,
+    clear: true,
+    lines: false,
+  },
+  svg: {
+    name: 'SVG',
+    use: 'Drawn outlines, for other programs',
+    pixels: false,
+    cropMarks: false,
+    clear: true,
+    lines: true,
+  },
 } satisfies Record<string, FormatKind>;
 
 /** Also the ending of the file's name. */
@@ -34,4 +61,8 @@ export interface MakeOptions {
   withBleed: boolean;
   /** Where it can carry them. */
   cropMarks: boolean;
+  /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */
+  only?: readonly string[];
+  /** Cut lines alone, where it can hold them. */
+  lines?: boolean;
 }

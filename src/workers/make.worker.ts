@@ -1,6 +1,6 @@
 /** A project's page in, a finished file out, with progress on the way. Ended from outside to cancel. */
 import { expose } from 'comlink';
-import { drawSurface } from '@/core/page/draw';
+import { drawAlone, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
@@ -42,7 +42,10 @@ async function makeFile(
     return own ? new Uint8Array(await own.arrayBuffer()) : shipped(name);
   });
   const surface = project.surfaces.find(({ id }) => id === surfaceId)!;
-  const picture = { ...drawSurface(surface, toolsFor(project, typesetter)), title: project.title };
+  const tools = toolsFor(project, typesetter);
+  const picture = options.only
+    ? drawAlone(surface, options.only, tools)
+    : { ...drawSurface(surface, tools), title: project.title };
   const shop: Workshop = {
     platform: browser,
     font: typesetter.font,

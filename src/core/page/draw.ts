@@ -12,6 +12,7 @@ import {
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
+import { matPaths } from '@/core/piece/finish/mats';
 import type { PageLight } from '@/core/piece/finish/light';
 import { evenColour, materialKind, type Material } from '@/core/piece/material';
 import { isWritten } from '@/core/piece/outline';
@@ -28,6 +29,27 @@ export const drawSurface = (surface: Surface, tools: DrawingTools): Picture => (
   bleed: surface.bleed,
   ground: surface.ground,
   pieces: drawPile(surface, tools),
+});
+
+/** Some pieces as they lie in the pile, by themselves: nothing around them, and no larger than what is drawn of them. */
+export function drawAlone(surface: Surface, ids: readonly string[], tools: DrawingTools): Picture {
+  const wanted = new Set(ids);
+  const pieces = drawPile(surface, tools).filter(({ id }) => wanted.has(id));
+  const { x, y, width, height } = boxOfPoints(pieces.flatMap(({ bounds }) => corners(bounds)));
+  return {
+    title: pieces.map(({ name }) => name).join(', '),
+    trim: { width, height },
+    bleed: 0,
+    ground: null,
+    pieces: pieces.map((piece) => movedPiece(piece, -x, -y)),
+  };
+}
+
+/** A drawn piece elsewhere, points. */
+export const movedPiece = (piece: DrawnPiece, dx: number, dy: number): DrawnPiece => ({
+  ...piece,
+  matrix: compose(translation(dx, dy), piece.matrix),
+  bounds: { ...piece.bounds, x: piece.bounds.x + dx, y: piece.bounds.y + dy },
 });
 
 function drawPile({ pile, light }: Surface, tools: DrawingTools): DrawnPiece[] {
@@ -56,6 +78,10 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
     opacity: finish.opacity,
     ...(finish.blend ? { blend: finish.blend } : {}),
     marks,
+    get cut() {
+      const { path } = cutOf(piece, tools);
+      return [path, ...matPaths(finish.mats ?? [], path)];
+    },
     bounds: boundsOf(marks, matrix),
     words: isWritten(piece.outline) ? piece.outline.text : undefined,
   };

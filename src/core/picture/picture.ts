@@ -19,8 +19,8 @@ export interface Picture {
   trim: Size;
   /** How far the drawing goes on beyond the trim, each side. */
   bleed: number;
-  /** Colour of the bare page. */
-  ground: string;
+  /** Colour of the bare page; null where it is clear. */
+  ground: string | null;
   pieces: readonly DrawnPiece[];
 }
 
@@ -33,6 +33,8 @@ export interface DrawnPiece {
   /** How the piece as a whole meets what lies beneath it; it covers without. */
   blend?: Blend;
   marks: readonly Mark[];
+  /** Where it and its mats are cut, in its own frame. Made when it is asked for. */
+  readonly cut: readonly Path[];
   /** Everything drawn, shadows and strokes included, on the page. */
   bounds: Box;
   /** The words it shows, for those who cannot see them. */

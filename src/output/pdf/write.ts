@@ -91,7 +91,8 @@ async function addPage(
   pen.start();
   // From here on the origin is the trim's top left corner and y points down, as everywhere else.
   pen.write(`q 1 0 0 -1 ${n(room)} ${n(height + room)} cm`);
-  pen.write(`q ${rectangle(bleedBox)} W n ${colour(picture.ground)} rg ${rectangle(bleedBox)} f`);
+  pen.write(`q ${rectangle(bleedBox)} W n`);
+  if (picture.ground) pen.write(`${colour(picture.ground)} rg ${rectangle(bleedBox)} f`);
   for (const piece of picture.pieces) await pen.piece(piece);
   pen.write('Q');
   if (cropMarks) pen.write(marksAt(width, height, bleed));

@@ -5,7 +5,7 @@ import type { Picture } from '@/core/picture/picture';
 import { fail, ok } from '@/core/result';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
 import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
-import type { Drawable } from '@/output/platform';
+import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 import { JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
 
 export const makePng = pixelsAs('image/png', pngWithDensity);
@@ -25,8 +25,11 @@ function pixelsAs(
       );
     }
     const { canvas, context } = stock.platform.canvas(sheet.width, sheet.height);
-    context.fillStyle = picture.ground;
-    context.fillRect(0, 0, sheet.width, sheet.height);
+    const clear = picture.ground === null && type === 'image/png';
+    if (!clear) {
+      context.fillStyle = picture.ground ?? '#ffffff';
+      context.fillRect(0, 0, sheet.width, sheet.height);
+    }
     const shelf = new DecodedShelf(picture, stock);
     try {
       for (const [i, piece] of picture.pieces.entries()) {
@@ -44,8 +47,28 @@ function pixelsAs(
       shelf.closeAll();
     }
     progress(0.8, 'Packing the picture');
-    return ok(withDensity(await stock.encode(canvas, type, JPEG_QUALITY), ppi));
+    const whole = clear ? trimmed(canvas, context, stock.platform) : canvas;
+    return ok(withDensity(await stock.encode(whole, type, JPEG_QUALITY), ppi));
   };
+}
+
+/** A picture without the rows and columns at its sides in which there is nothing at all. */
+function trimmed(canvas: Canvas & CanvasImageSource, context: Context, platform: Platform): Canvas {
+  const { width, height } = canvas;
+  const { data } = context.getImageData(0, 0, width, height);
+  const reach = { left: width, top: height, right: -1, bottom: -1 };
+  for (let y = 0, at = 3; y < height; y++)
+    for (let x = 0; x < width; x++, at += 4) {
+      if (data[at] === 0) continue;
+      reach.left = Math.min(reach.left, x);
+      reach.right = Math.max(reach.right, x);
+      reach.top = Math.min(reach.top, y);
+      reach.bottom = y;
+    }
+  if (reach.right < 0) return canvas;
+  const made = platform.canvas(reach.right - reach.left + 1, reach.bottom - reach.top + 1);
+  made.context.drawImage(canvas, -reach.left, -reach.top);
+  return made.canvas;
 }
 
 /** Pieces whose pictures are decoded ahead of the one being drawn. */

@@ -18,7 +18,7 @@ import { useNotify } from '@/ui/notices';
 const OURS = 'web application/vnd.bellagraph+json';
 const SAYS = /^Bellagraph pieces ([\w-]{1,80})$/;
 /** Longest side of the picture other programs get, pixels. */
-const PICTURE_SIDE = 1600;
+const PICTURE_SIDE = 3600;
 
 /** The selected pieces on a clear ground, with their shadows. */
 async function pictureOf(session: Session, shelf: PictureShelf): Promise<Blob> {

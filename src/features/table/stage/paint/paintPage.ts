@@ -50,14 +50,14 @@ function begin(
     part = { x: 0, y: 0, width: surface.width, height: surface.height },
   ]: Asked
 ) {
-  const { pieces, ground } = drawSurface(surface, toolsFor(project, typesetter));
+  const { pieces } = drawSurface(surface, toolsFor(project, typesetter));
   const scale = side / Math.max(part.width, part.height);
   const canvas = new OffscreenCanvas(
     Math.max(1, Math.round(part.width * scale)),
     Math.max(1, Math.round(part.height * scale)),
   );
   const context = canvas.getContext('2d')!;
-  context.fillStyle = ground;
+  context.fillStyle = surface.ground;
   context.fillRect(0, 0, canvas.width, canvas.height);
   const view = compose(scaling(scale), translation(-part.x, -part.y));
   const source: DrawingSource = {

@@ -1,7 +1,7 @@
 /** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
 import { transformBox, type Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
-import { drawPiece } from '@/core/page/draw';
+import { drawPiece, movedPiece } from '@/core/page/draw';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { toolsFor } from '@/core/page/outlines';
 import type { DrawnPiece } from '@/core/picture/picture';
@@ -214,7 +214,7 @@ export class Painter {
             ...known,
             piece,
             box: { ...box, x: Math.round(box.x), y: Math.round(box.y) },
-            drawn: movedBy(known.drawn, shifted),
+            drawn: movedPiece(known.drawn, shifted.x, shifted.y),
           };
           this.sheets.set(piece.id, moved);
           return moved;
@@ -300,12 +300,6 @@ export class Painter {
 
 /** To less than what can be seen of a pixel. */
 const isWhole = (pixels: number): boolean => Math.abs(pixels - Math.round(pixels)) < 0.001;
-
-const movedBy = (drawn: DrawnPiece, { x, y }: Point): DrawnPiece => ({
-  ...drawn,
-  matrix: compose(translation(x, y), drawn.matrix),
-  bounds: { ...drawn.bounds, x: drawn.bounds.x + x, y: drawn.bounds.y + y },
-});
 
 const pixelsOf = ({ bitmap }: Sheet): number => (bitmap ? bitmap.width * bitmap.height : 0);
 

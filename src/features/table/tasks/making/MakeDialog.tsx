@@ -11,9 +11,13 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Radio from '@mui/material/Radio';
 import Switch from '@mui/material/Switch';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
+import { drawAlone } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
 import { surfaceOf } from '@/core/project/model';
 import { checked } from '@/core/proof';
 import type { Finding } from '@/core/proof/check';
@@ -31,16 +35,23 @@ const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cro
 /** Nothing is reckoned for it while it is shut; what was chosen stays for the next time. */
 export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [options, setOptions] = useState(FIRST);
-  return open ? <Making options={options} onOptions={setOptions} onClose={onClose} /> : null;
+  const selection = useSession((session) => session.selection);
+  return open ? (
+    <Making options={options} selection={selection} onOptions={setOptions} onClose={onClose} />
+  ) : null;
 }
 
 interface MakingProps {
   options: MakeOptions;
+  /** What is selected, and could be made by itself. */
+  selection: readonly string[];
   onOptions: (options: MakeOptions) => void;
   onClose: () => void;
 }
 
-function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
+function Making({ options: wished, selection, onOptions: setOptions, onClose }: MakingProps) {
+  const [alone, setAlone] = useState(false);
+  const options = aloneOr(wished, alone ? selection : []);
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
@@ -51,11 +62,14 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
     [project, surface, typesetter],
   );
   const { unit } = project;
+  const chosen = selection.length;
   const busy = making.state === 'making';
   const bleed = options.withBleed ? surface.bleed : 0;
-  const size = { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
-  const { pixels, cropMarks } = FORMATS[options.format];
-  const set = (change: Partial<MakeOptions>) => setOptions({ ...options, ...change });
+  const size = options.only
+    ? drawAlone(surface, options.only, toolsFor(project, typesetter)).trim
+    : { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
+  const { pixels, cropMarks, lines } = FORMATS[options.format];
+  const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
   const cure = (finding: Finding) => {
     CURES[finding.cure].run(store, finding);
     if (finding.cure === 'show') onClose();
@@ -63,63 +77,96 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
   return (
     <Dialog open onClose={() => !busy && onClose()} maxWidth="md" fullWidth aria-labelledby="make-title">
       <DialogTitle id="make-title" variant="h2" sx={{ pb: 1 }}>
-        Make {surface.name.toLowerCase()} into a file
+        Make {options.only ? 'what is selected' : surface.name.toLowerCase()} into a file
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 4 }}>
         <Box>
+          {chosen > 0 && (
+            <ToggleButtonGroup
+              exclusive
+              fullWidth
+              size="small"
+              disabled={busy}
+              value={alone}
+              aria-label="What is made"
+              onChange={(_, next: boolean | null) => next !== null && setAlone(next)}
+              sx={{ mb: 1.25 }}
+            >
+              <ToggleButton value={false}>{surface.name}</ToggleButton>
+              <ToggleButton value={true}>
+                {chosen === 1 ? 'The selected piece' : `The ${chosen} selected pieces`}
+              </ToggleButton>
+            </ToggleButtonGroup>
+          )}
           <Box
             role="radiogroup"
             aria-label="Kind of file"
             sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}
           >
-            {(Object.keys(FORMATS) as Format[]).map((format) => (
-              <Box
-                key={format}
-                component="label"
-                sx={{
-                  display: 'flex',
-                  alignItems: 'center',
-                  border: 1,
-                  borderColor: options.format === format ? 'primary.main' : 'divider',
-                  borderRadius: 2,
-                  pr: 1.5,
-                  minHeight: 52,
-                  cursor: 'pointer',
-                }}
-              >
-                <Radio
-                  checked={options.format === format}
-                  disabled={busy}
-                  onChange={() => set({ format })}
-                  name="format"
-                  value={format}
-                  slotProps={{ input: { 'aria-label': FORMATS[format].name } }}
-                />
-                <Box>
-                  <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{FORMATS[format].name}</Typography>
-                  <Typography
-                    variant="caption"
-                    color="text.secondary"
-                    sx={{ display: 'block', lineHeight: 1.3 }}
-                  >
-                    {FORMATS[format].use}
-                  </Typography>
+            {(Object.keys(FORMATS) as Format[])
+              .filter((format) => !options.only || FORMATS[format].clear)
+              .map((format) => (
+                <Box
+                  key={format}
+                  component="label"
+                  sx={{
+                    display: 'flex',
+                    alignItems: 'center',
+                    border: 1,
+                    borderColor: options.format === format ? 'primary.main' : 'divider',
+                    borderRadius: 2,
+                    pr: 1.5,
+                    minHeight: 52,
+                    cursor: 'pointer',
+                  }}
+                >
+                  <Radio
+                    checked={options.format === format}
+                    disabled={busy}
+                    onChange={() => set({ format })}
+                    name="format"
+                    value={format}
+                    slotProps={{ input: { 'aria-label': FORMATS[format].name } }}
+                  />
+                  <Box>
+                    <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{FORMATS[format].name}</Typography>
+                    <Typography
+                      variant="caption"
+                      color="text.secondary"
+                      sx={{ display: 'block', lineHeight: 1.3 }}
+                    >
+                      {FORMATS[format].use}
+                    </Typography>
+                  </Box>
                 </Box>
-              </Box>
-            ))}
+              ))}
           </Box>
           <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column' }}>
-            <FormControlLabel
-              control={
-                <Switch
-                  checked={options.withBleed}
-                  disabled={busy}
-                  onChange={(event) => set({ withBleed: event.target.checked })}
-                />
-              }
-              label={`With bleed, ${formatLength(surface.bleed, unit, true)} all round`}
-            />
-            {cropMarks && (
+            {!options.only && !options.lines && (
+              <FormControlLabel
+                control={
+                  <Switch
+                    checked={options.withBleed}
+                    disabled={busy}
+                    onChange={(event) => set({ withBleed: event.target.checked })}
+                  />
+                }
+                label={`With bleed, ${formatLength(surface.bleed, unit, true)} all round`}
+              />
+            )}
+            {lines && (
+              <FormControlLabel
+                control={
+                  <Switch
+                    checked={Boolean(options.lines)}
+                    disabled={busy}
+                    onChange={(event) => set({ lines: event.target.checked })}
+                  />
+                }
+                label="Cut lines alone, for an electronic cutter"
+              />
+            )}
+            {cropMarks && !options.only && (
               <FormControlLabel
                 control={
                   <Switch
@@ -155,8 +202,10 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
             <Typography variant="h3">What comes out</Typography>
             <Typography variant="body2" sx={{ mt: 0.5 }}>
               {formatSize(size, unit)}
-              {bleed > 0 && `, trimmed to ${formatSize(surface, unit)}`}
+              {options.only && ' at the most: trimmed to what shows, clear around it'}
+              {bleed > 0 && !options.only && `, trimmed to ${formatSize(surface, unit)}`}
               {pixels &&
+                !options.only &&
                 `; ${Math.round((size.width / 72) * options.ppi)} x ${Math.round((size.height / 72) * options.ppi)} pixels at ${options.ppi} ppi, sRGB`}
               .
             </Typography>
@@ -226,6 +275,17 @@ function Making({ options, onOptions: setOptions, onClose }: MakingProps) {
       </DialogActions>
     </Dialog>
   );
+}
+
+/** The options for pieces by themselves; those of the page where there are none. */
+function aloneOr(options: MakeOptions, only: readonly string[]): MakeOptions {
+  const format = only.length && !FORMATS[options.format].clear ? 'png' : options.format;
+  return {
+    ...options,
+    format,
+    lines: FORMATS[format].lines && options.lines,
+    ...(only.length ? { only, withBleed: false } : {}),
+  };
 }
 
 /** What is pressed to do something about a finding. */

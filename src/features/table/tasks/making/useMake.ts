@@ -1,7 +1,7 @@
 /** Making a file in the worker: progress, cancel, and the finished file to the user's disk. */
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { surfaceOf } from '@/core/project/model';
+import { surfaceOf, type Project } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
@@ -73,7 +73,7 @@ export function useMake() {
         const made = await Promise.race([maker.makeFile(order, report), failed]);
         if (run.current !== mine) return;
         if (!made.ok) return setMaking({ state: 'failed', message: made.message });
-        const name = `${fileName(project.title)}.${options.format}`;
+        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : project.title)}.${options.format}`;
         download(made.value, name);
         setMaking({ state: 'made', name, bytes: made.value.size, seconds: (Date.now() - began) / 1000 });
       } catch (error) {
@@ -89,4 +89,11 @@ export function useMake() {
   );
 
   return { making, start, cancel };
+}
+
+/** What pieces are called together, for their file. */
+function nameOf(project: Project, surfaceId: string, ids: readonly string[]): string {
+  const chosen = surfaceOf(project, surfaceId).pile.filter(({ id }) => ids.includes(id));
+  const [first] = chosen;
+  return chosen.length === 1 ? first!.name || first!.role : `${project.title} ${chosen.length} pieces`;
 }
