@@ -235,12 +235,11 @@ async function photos(page: Page): Promise<void> {
     .filter({ hasText: 'fly-in-high' })
     .click();
   await page.getByTestId('stage').press('Shift+T');
-  for (const [name, value] of [
-    ['Warmth', '35'],
-    ['Contrast', '25'],
-    ['Fade', '20'],
-  ] as const)
-    await page.getByRole('slider', { name, exact: true }).fill(value);
+  const tone = page.getByRole('dialog', { name: 'Light and tone' });
+  await tone.getByRole('button', { name: 'Colours' }).click();
+  await tone.getByRole('button', { name: 'evening' }).click();
+  await tone.getByRole('button', { name: 'Light', exact: true }).click();
+  await tone.getByRole('button', { name: 'opened' }).click();
   await page.getByRole('heading', { name: 'Light and tone' }).scrollIntoViewIfNeeded();
   await shoot(page, 'tone');
   await page.keyboard.press('Escape');
