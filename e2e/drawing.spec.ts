@@ -217,7 +217,7 @@ test('a piece goes through a slit: by keyboard, then the cut is moved by mouse; 
   await stage(page).focus();
   await page.keyboard.press('f');
   const tuck = page.getByRole('dialog', { name: 'Tuck' });
-  await tuck.getByRole('button', { name: 'Slit' }).press('Enter');
+  await tuck.getByRole('button', { name: 'Through a slit' }).press('Enter');
   await expect(undoOf(page, 'tuck embellishment')).toBeVisible();
   await expect(field(page, 'Angle')).toHaveValue('0');
   await expect(field(page, 'Off its middle')).toHaveValue('0.8');

@@ -183,7 +183,7 @@ test('a photo slides in its place and is never squashed; its sharpness is told i
   await expect(page.getByRole('button', { name: 'Done' })).toBeHidden();
   await expect(page.getByRole('button', { name: 'Undo slide photo in its place' })).toBeVisible();
   await page.getByRole('button', { name: 'Make', exact: true }).click();
-  await expect(page.getByText('Warning: from-olus-old-phone')).toBeVisible();
+  await expect(page.getByText('Warning: from-olus-old-phone').first()).toBeVisible();
   await expect(page.getByRole('dialog').getByText(/Prints at \d\d ppi: soft/)).toBeVisible();
   await page.getByRole('button', { name: 'Show', exact: true }).last().click();
   await expect(page.getByRole('textbox', { name: 'Name of this piece' })).toHaveValue('from-olus-old-phone');

@@ -95,7 +95,7 @@ test('the whole way by keyboard, and nothing is asked of any other machine', asy
   await page.keyboard.press('b');
   await expect(page.getByRole('textbox', { name: 'Name of this piece' })).toHaveValue('Tide wash');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog')).toContainText('Nudge by 1/100 in');
+  await expect(page.getByRole('dialog')).toContainText('By 1/100 in');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   for (const [key, region] of [

@@ -153,7 +153,11 @@ export async function laySquares(
   );
   await bringIn(page, files);
   for (const [name, x, y] of places) {
-    await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button', { name }));
+    await layByEnter(
+      page
+        .getByRole('list', { name: 'Photos', exact: true })
+        .getByRole('button', { name: new RegExp(`^${name}`) }),
+    );
     await expect(page.getByLabel('Name of this piece')).toHaveValue(name);
     await openRow(page, 'Place');
     await set(page, 'Width', '1');

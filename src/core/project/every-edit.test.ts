@@ -47,6 +47,8 @@ const NO_EDITS = [
   ],
   ...[
     'isBackground',
+    'coversPage',
+    'scaleContents',
     'repeatProblem',
     'firstCell',
     'stylesOf',

@@ -8,7 +8,7 @@ import { firstCell, repeatPieces, repeatProblem } from '@/core/project/edits/rep
 import { matchesOf, matchPieces } from '@/core/project/edits/match';
 import { checkProject } from '@/core/project/file';
 import { perform, startHistory, undo } from '@/core/project/history';
-import { newSurface, type Project } from '@/core/project/model';
+import { newSurface, type Project, type Repeat } from '@/core/project/model';
 import { flatten, piecesUnder, treeOf, unitsOf, wholeUnits } from '@/core/project/tree';
 import { placedAt } from '@/core/piece/placement/placement';
 import type { Edit } from '@/core/project/edits/edit';
@@ -152,9 +152,9 @@ describe('copies', () => {
 });
 
 describe('rows and columns', () => {
-  const repeat = { columns: 4, rows: 3, gapX: 6, gapY: 2, shift: 13 };
+  const repeat: Repeat = { columns: 4, rows: 3, gapX: 6, gapY: 2, shift: 13 };
   let n = 0;
-  const lay = (from: Project, ids: string, numbers: typeof repeat) => {
+  const lay = (from: Project, ids: string, numbers: Repeat) => {
     const box = { x: 0, y: 0, width: 20, height: 10 };
     return done(
       from,
@@ -180,6 +180,26 @@ describe('rows and columns', () => {
       [10 + 13 + 26, 5 + 12],
       [10, 5 + 24],
     ]);
+  });
+  test('grow, turn and fade from one to the next, each about the middle of its cell', () => {
+    const stack = lay(start('a'), 'a', { ...repeat, columns: 3, rows: 1, scale: 0.5, turn: 10, fade: 0.5 });
+    const { pile } = page(stack);
+    expect(
+      pile.map(({ placement }) => [placement.x, placement.width, placement.height, placement.turn]),
+    ).toEqual([
+      [10, 20, 10, 0],
+      [36, 10, 5, 10],
+      [62, 5, 2.5, 20],
+    ]);
+    expect(pile.map(({ finish }) => finish.opacity)).toEqual([1, 0.5, 0.25]);
+    expect(checkProject(stack).ok).toBe(true);
+  });
+  test('one of them is deleted alone; what is left is a group that stays as it is', () => {
+    const laid = lay(start('a'), 'a', repeat);
+    const all = page(laid).pile;
+    const left = done(laid, removePieces('s', [all[2]!]));
+    expect(page(left).pile).toHaveLength(all.length - 1);
+    expect(page(left).groups).toEqual([{ id: 'R', name: 'R' }]);
   });
   test('are made anew with other numbers from the first cell, groups in it copied; nothing else moves', () => {
     const inner = group(start('abc'), 'ab', 'G');

@@ -23,6 +23,10 @@ export interface Repeat {
   gapY: number;
   /** How far every second row stands to the right. */
   shift: number;
+  /** What each copy is to the one before, row by row: as large, turned by degrees clockwise, as opaque; the same without. */
+  scale?: number;
+  turn?: number;
+  fade?: number;
 }
 
 /** Words laid in letters of an alphabet; laid anew when they are changed. Lengths in points. */

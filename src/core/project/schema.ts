@@ -123,10 +123,23 @@ const lettersSchema = object({
   seed: number().integer().min(0).max(1e9).required(),
 }).noUnknown();
 
+/** How much one copy may differ from the one before. */
+export const LEAST_STEP = { scale: 0.5, fade: 0.3 };
+export const MOST_STEP = { scale: 1.5 };
+
 const groupSchema = object({
   id,
   name: string().max(400).defined(),
-  repeat: object({ columns: count, rows: count, gapX: far, gapY: far, shift: far })
+  repeat: object({
+    columns: count,
+    rows: count,
+    gapX: far,
+    gapY: far,
+    shift: far,
+    scale: number().min(LEAST_STEP.scale).max(MOST_STEP.scale),
+    turn: number().min(-180).max(180),
+    fade: number().min(LEAST_STEP.fade).max(1),
+  })
     .noUnknown()
     .default(undefined)
     .optional(),

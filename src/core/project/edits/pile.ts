@@ -53,6 +53,9 @@ export const removePieces = (surfaceId: string, pieces: readonly Piece[]): Edit 
     label: `delete ${naming(pieces)}`,
     apply(project) {
       const surface = surfaceOf(project, surfaceId);
+      const torn = new Set(surface.pile.flatMap(({ id, groups = [] }) => (gone.has(id) ? groups : [])));
+      // Rows and columns that lost a cell are a plain group: they could not be laid anew as they are.
+      for (const group of surface.groups) if (torn.has(group.id)) delete group.repeat;
       surface.pile = surface.pile.filter((piece) => !gone.has(piece.id));
       dropEmptyGroups(surface);
     },

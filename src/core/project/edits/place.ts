@@ -54,7 +54,7 @@ export const placePiece = (
   );
 
 /** Words, strokes, rounded corners and all else that has a size of its own takes part in a change of size. */
-function scaleContents(draft: Draft<Piece>, scale: number): void {
+export function scaleContents(draft: Draft<Piece>, scale: number): void {
   draft.outline = scaledOutline(draft.outline, scale) as Draft<Outline>;
   draft.material = scaledMaterial(draft.material, scale) as Draft<Material>;
   draft.finish = scaledFinish(draft.finish, scale) as Draft<Finish>;

@@ -1,5 +1,8 @@
 /** Rows and columns of copies: a group whose first cell is repeated, adjustable until it is taken apart. */
 import type { Box } from '@/core/geometry/box';
+import type { Point } from '@/core/geometry/matrix';
+import { carried, FAR, SMALLEST_PIECE } from '@/core/piece/placement/placement';
+import { scaleContents } from '@/core/project/edits/place';
 import { cells } from '@/core/page/arrange';
 import type { Piece } from '@/core/piece/piece';
 import { naming, type Edit } from '@/core/project/edits/edit';
@@ -55,20 +58,15 @@ export const repeatPieces = (
         ...structuredClone(piece),
         groups: [...around, group.id, ...inner(piece)],
       }));
-      const copies = places.map((place) => {
+      const copies = places.map((place, i) => {
         const ids = new Map(known.map(({ id }) => [id, newId()]));
         return {
           groups: known.map((one) => ({ ...one, id: ids.get(one.id)! })),
-          pieces: source.map((piece): Piece => {
-            const copy = structuredClone(piece);
-            const { x, y } = copy.placement;
-            return {
-              ...copy,
-              id: newId(),
-              groups: [...around, group.id, ...inner(piece).flatMap((id) => ids.get(id) ?? [])],
-              placement: { ...copy.placement, x: x + place.x, y: y + place.y },
-            };
-          }),
+          pieces: source.map((piece): Piece => ({
+            ...stepped(piece, group.repeat, i + 1, cell, place),
+            id: newId(),
+            groups: [...around, group.id, ...inner(piece).flatMap((id) => ids.get(id) ?? [])],
+          })),
         };
       });
       const gone = (piece: Piece) => kept.has(piece.id) || piece.groups?.includes(group.id);
@@ -86,3 +84,24 @@ export const repeatPieces = (
     },
   };
 };
+
+/** A copy so many steps on, in its cell. */
+function stepped(
+  piece: Piece,
+  { scale = 1, turn = 0, fade = 1 }: Repeat,
+  steps: number,
+  cell: Box,
+  move: Point,
+): Piece {
+  const copy = structuredClone(piece);
+  const { width, height } = copy.placement;
+  // No piece is larger than a file takes, or smaller.
+  const most = FAR / Math.max(width, height);
+  const least = SMALLEST_PIECE / Math.min(width, height);
+  const by = Math.min(most, Math.max(least, scale ** steps));
+  const about = { x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 };
+  copy.placement = carried(copy.placement, { about, scale: by, turn: turn * steps, move });
+  if (by !== 1) scaleContents(copy, by);
+  copy.finish = { ...copy.finish, opacity: copy.finish.opacity * fade ** steps };
+  return copy;
+}

@@ -36,6 +36,22 @@ export function passCrossing(store: SessionStore, crossing: Crossing, how: Passe
   perform(setTucks(surfaceId, upper, beneath ? [...others, fresh] : others));
 }
 
+/** All places where the selected piece meets another, at once: over it or under it everywhere. */
+export function passEverywhere(
+  store: SessionStore,
+  crossings: readonly Crossing[],
+  how: 'over' | 'under',
+): void {
+  const { perform, surfaceId, selection } = store.getState();
+  const [first] = crossings;
+  if (!first) return;
+  const { upper } = first;
+  const these = new Set(crossings.map(({ tuck }) => tuck));
+  const others = (upper.tucks ?? []).filter((each) => !these.has(each));
+  const beneath = (how === 'under') === (upper.id === selection[0]);
+  perform(setTucks(surfaceId, upper, beneath ? [...others, ...crossings.map(tuckAt)] : others));
+}
+
 /** Across the crossing as the upper piece is turned, so that the lower part of what lies there is beneath. */
 function firstSlit({ upper, lower, area }: Crossing): Slit {
   const lies = placementMatrix(upper.placement);

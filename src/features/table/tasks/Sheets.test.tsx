@@ -94,6 +94,25 @@ test('Escape shuts the list of actions; what cannot be done now says why', async
   expect(room.store.getState().sheet).toBeNull();
 });
 
+test('a piece goes under another everywhere at one press, or place by place', async () => {
+  const wave = inkPiece('wave', 0, 0, 100, 100, {
+    outline: { kind: 'path', name: 'Two crests', data: 'M0 0H20V80H80V0H100V100H0Z' },
+  });
+  const boat = inkPiece('boat', -10, 20, 120, 20);
+  const room = await sheet('tuck', [wave, boat], ['boat']);
+  const all = screen.getByRole('group', { name: 'wave' });
+  fireEvent.click(within(all).getByRole('button', { name: 'Under' }));
+  await room.when(() => room.piece('boat').tucks?.length === 2 || null);
+  expect(room.piece('boat').tucks).toHaveLength(2);
+  await room.press(/^Place by place/);
+  fireEvent.click(
+    within(screen.getByRole('group', { name: 'Place 1' })).getByRole('button', { name: 'Over' }),
+  );
+  expect(room.piece('boat').tucks).toHaveLength(1);
+  fireEvent.click(within(all).getByRole('button', { name: 'Over' }));
+  expect(room.piece('boat').tucks ?? []).toHaveLength(0);
+});
+
 test('words are found, counted and replaced on every page, but for what is locked', async () => {
   const still = wordsOf('still', 'A kite that stays');
   still.placement.locked = true;

@@ -146,7 +146,7 @@ const Item = memo(function Item({
           className="out"
           size="small"
           tabIndex={-1}
-          aria-label={`Take ${name} out of the workbox`}
+          aria-label="Take it out of the workbox"
           title="Take it out of the workbox (Delete)"
           onClick={() => onTakeOut(compartment, asset.sha)}
           sx={{

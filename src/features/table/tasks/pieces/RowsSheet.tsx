@@ -6,10 +6,17 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { sizeOfCells } from '@/core/page/arrange';
-import { MOST_REPEATED } from '@/core/project/schema';
+import { normalTurn } from '@/core/piece/placement/placement';
+import { LEAST_STEP, MOST_REPEATED, MOST_STEP } from '@/core/project/schema';
 import type { Repeat } from '@/core/project/model';
 import { formatLength, formatSize, toPoints } from '@/core/units/lengths';
-import { FARTHEST, measureWithin, wholeWithin } from '@/features/table/parts/measures';
+import {
+  FARTHEST,
+  measureWithin,
+  percentWithin,
+  readDegrees,
+  wholeWithin,
+} from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
@@ -23,6 +30,8 @@ const FIRST: Repeat = {
   shift: 0,
 };
 
+const inPercent = (share: number): string => String(Math.round(share * 1000) / 10);
+
 export function RowsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const unit = useSession((session) => session.history.project.unit);
@@ -33,7 +42,9 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
   const repeat = now?.repeat ?? asked;
   const cell = useSession(useShallow(act.cellSize));
   const lay = (change: Partial<Repeat>) => {
-    const next = { ...repeat, ...change };
+    const next = Object.fromEntries(
+      Object.entries({ ...repeat, ...change }).filter(([, value]) => value !== undefined),
+    ) as unknown as Repeat;
     const laid = act.repeatChosen(store, next);
     setProblem(laid.ok ? null : laid.message);
     if (laid.ok) setAsked(next);
@@ -86,6 +97,27 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
         >
           Half a step
         </Button>
+        <LengthField
+          label="Each larger by"
+          unit="%"
+          shown={inPercent((repeat.scale ?? 1) - 1)}
+          read={percentWithin(LEAST_STEP.scale - 1, MOST_STEP.scale - 1)}
+          onCommit={(by) => set({ scale: by ? 1 + by : undefined })}
+        />
+        <LengthField
+          label="Each turned by"
+          unit="°"
+          shown={String(repeat.turn ?? 0)}
+          read={readDegrees}
+          onCommit={(turn) => set({ turn: normalTurn(turn) || undefined })}
+        />
+        <LengthField
+          label="Each fainter by"
+          unit="%"
+          shown={inPercent(1 - (repeat.fade ?? 1))}
+          read={percentWithin(0, 1 - LEAST_STEP.fade)}
+          onCommit={(by) => set({ fade: by ? 1 - by : undefined })}
+        />
       </Box>
       <Typography role="status" sx={{ my: 1.25 }} color={problem ? 'error' : undefined}>
         {problem ??
