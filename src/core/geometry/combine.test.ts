@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import polygonClipping, { type MultiPolygon } from 'polygon-clipping';
 import { combine, partsOf, type Combination } from '@/core/geometry/combine';
 import { translation } from '@/core/geometry/matrix';
-import { areaOf, closed, gapBetween, grown } from '@/core/geometry/offset';
+import { areaOf, closed, grown, nearestBetween } from '@/core/geometry/offset';
 import { ellipsePath, flatten, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { polygon, points } from '@/core/geometry/pen';
 import { PUNCHES } from '@/core/piece/outline/punches';
@@ -69,8 +69,8 @@ describe('combining', () => {
     const [apart] = combine('join', rows(27.3));
     expect(apart!.parts).toBe(7);
     const [first, second] = partsOf(apart!.path);
-    expect(gapBetween(first!, second!)).toBeGreaterThan(0.1);
-    expect(gapBetween(first!, second!)).toBeLessThan(0.4);
+    expect(nearestBetween(first!, second!).gap).toBeGreaterThan(0.1);
+    expect(nearestBetween(first!, second!).gap).toBeLessThan(0.4);
     expect(combine('join', [closed(apart!.path, 0.5)])[0]!.parts).toBe(1);
   });
 

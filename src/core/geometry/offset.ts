@@ -73,16 +73,22 @@ export const without = (a: Path, b: Path): Path =>
 export const common = (a: Path, b: Path): Point[][] =>
   intersectD(polygons(a), polygons(b), FillRule.NonZero, DECIMALS);
 
-/** The shortest way between the edges of two outlines that do not touch; 0 if they do. */
-export function gapBetween(a: Path, b: Path): number {
-  if (common(a, b).length) return 0;
+/** The shortest way between the edges of two outlines; none is 0 long if they touch, wherever. */
+export function nearestBetween(a: Path, b: Path): { gap: number; from: Point; to: Point } {
   const [as, bs] = [polygons(a), polygons(b)];
-  let least = Infinity;
+  const [origin] = as[0] ?? [{ x: 0, y: 0 }];
+  if (common(a, b).length) return { gap: 0, from: origin!, to: origin! };
+  let least = { gap: Infinity, from: origin!, to: origin! };
   const measure = (points: PathsD, sides: PathsD) => {
     for (const ring of sides)
       ring.forEach((p, i) => {
         const q = ring[(i + 1) % ring.length]!;
-        for (const each of points) for (const point of each) least = Math.min(least, toSide(point, p, q));
+        for (const each of points)
+          for (const from of each) {
+            const to = onSide(from, p, q);
+            const gap = Math.hypot(from.x - to.x, from.y - to.y);
+            if (gap < least.gap) least = { gap, from, to };
+          }
       });
   };
   measure(as, bs);
@@ -90,9 +96,10 @@ export function gapBetween(a: Path, b: Path): number {
   return least;
 }
 
-function toSide(p: Point, a: Point, b: Point): number {
+/** The point of a side nearest to another point. */
+function onSide(p: Point, a: Point, b: Point): Point {
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const long2 = dx * dx + dy * dy;
   const t = long2 ? Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / long2)) : 0;
-  return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
+  return { x: a.x + t * dx, y: a.y + t * dy };
 }

@@ -5,8 +5,9 @@ import { echoMarks } from '@/core/piece/finish/echo';
 import { photos } from '@/core/piece/material/photos';
 import {
   FIRST_WORDS,
-  fittedGrid,
+  counted,
   MOST_COPIES,
+  rowsThatFill,
   wordGrid,
   words,
   type WordsMaterial,
@@ -106,16 +107,36 @@ describe('words over and over', () => {
     asset: () => undefined,
   });
 
-  test('ten across and ten down stand from edge to edge, their gaps what is left over', () => {
-    const fitted = fittedGrid(material, cut(), 10, 10);
-    const grid = wordGrid(fitted, cut());
-    expect(grid).toMatchObject({ across: 10, down: 10 });
-    expect(10 * grid.word + 9 * fitted.gapX).toBeCloseTo(360, 2);
-    expect(10 * grid.row + 9 * fitted.gapY).toBeCloseTo(360, 2);
+  test('ten across and ten down are ten and ten, the gaps as they were typed; the letters give way', () => {
+    const made = counted({ ...material, size: 30, gapX: 3.6, gapY: 3.6 }, cut(), 10, 10);
+    if (!made.ok) throw new Error(made.message);
+    expect(made.value).toMatchObject({ gapX: 3.6, gapY: 3.6 });
+    expect(wordGrid(made.value, cut())).toMatchObject({ across: 10, down: 10 });
+    const boxes = words
+      .fill({ ...made.value, inks: ['#111111'] }, cut())
+      .map((mark) => (mark.mark === 'fill' ? pathBounds(mark.path) : null));
+    // From edge to edge across, but for the space round the outermost letters; the rows in the middle, a gap apart.
+    expect(boxes).toHaveLength(10);
+    expect(boxes[0]!.width).toBeGreaterThan(355);
+    expect(boxes[0]!.width).toBeLessThanOrEqual(360);
+    expect(boxes[1]!.y - boxes[0]!.y - boxes[0]!.height).toBeCloseTo(3.6, 1);
+    expect(boxes[0]!.y + boxes[9]!.y + boxes[9]!.height).toBeCloseTo(0, 1);
+    expect(rowsThatFill(material, cut(), 10)).toBeGreaterThan(10);
+    // The count holds when the word is another, the letters are another size then.
+    const longer = { ...made.value, text: 'Wind and kites' };
+    expect(wordGrid(longer, cut()).size).toBeLessThan(made.value.size);
+  });
+
+  test('what cannot be is said, and nothing is changed', () => {
+    expect(counted({ ...material, gapX: 36 }, cut(), 20, 10)).toEqual({
+      ok: false,
+      message:
+        '20 across and 10 down with these gaps would leave letters under 4 pt. Fewer words, or smaller gaps.',
+    });
   });
 
   test('each word takes the next ink, the paper behind comes first, all is seen through the outline', () => {
-    const marks = words.fill({ ...fittedGrid(material, cut(), 10, 10), ground: '#ffffff' }, cut());
+    const marks = words.fill({ ...material, across: 10, down: 10, ground: '#ffffff' }, cut());
     expect(marks.slice(0, 3).map((mark) => mark.mark === 'fill' && mark.colour)).toEqual([
       '#ffffff',
       '#111111',

@@ -27,6 +27,7 @@ import { amend, perform, redo, startHistory, undo } from '@/core/project/history
 import { equipped, needsOf } from '@/core/project/needs';
 import { checked } from '@/core/proof';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { FIRST_WORDS } from '@/core/piece/material/words';
 import type { Piece } from '@/core/piece/piece';
 import { lackedBy, lieLetters } from '@/core/project/letters';
 import type { LaidLetters, Project } from '@/core/project/model';
@@ -310,4 +311,19 @@ test('words written otherwise lose what is undefined', () => {
   if (outline.kind !== 'glyphs') throw new Error('words expected');
   expect('tracking' in rewritten({ ...outline, tracking: 0.1 }, { tracking: undefined })).toBe(false);
   expect(project().styles).toBeUndefined();
+});
+
+test('what is filled with its own words is filled with those it has now; other words in it stay', () => {
+  const filled = (text: string): Piece => ({
+    ...wordsOf('title', 'Kites', 60),
+    material: { ...FIRST_WORDS, family: 'lora', size: 6, text } as Piece['material'],
+  });
+  const written = (text: string) => {
+    const start = startHistory(laid([filled(text)]));
+    const { id, pile } = start.project.surfaces[0]!;
+    const edit = writeWords(id, pile[0]!, { text: 'Boats' }, { width: 200, height: 60 });
+    return perform(start, edit, 0).project.surfaces[0]!.pile[0]!.material;
+  };
+  expect(written('Kites')).toMatchObject({ text: 'Boats' });
+  expect(written('sea\nsand')).toMatchObject({ text: 'sea\nsand' });
 });

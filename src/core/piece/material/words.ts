@@ -1,7 +1,7 @@
 /** Words as a material: small words in rows, over and over, seen through the outline. */
 import { array, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
-import { boxOfPoints, corners, overlaps } from '@/core/geometry/box';
+import { boxOfPoints, corners, overlaps, type Size } from '@/core/geometry/box';
 import { apply, compose, invert, rotation, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
@@ -9,12 +9,14 @@ import { inkSlot, inkSlots } from '@/core/piece/answers';
 import type { Cut, MaterialKind } from '@/core/piece/material/kind';
 import {
   letteringFields,
+  LARGEST_LETTERS,
   letteringOf,
   scaledLetters,
   SMALLEST_LETTERS,
   type Lettering,
 } from '@/core/text/style';
 import { random } from '@/core/random';
+import { fail, ok, type Result } from '@/core/result';
 
 export interface WordsMaterial extends Lettering {
   kind: 'words';
@@ -35,6 +37,9 @@ export interface WordsMaterial extends Lettering {
   vary: number;
   /** Another arrangement of what varies. */
   seed: number;
+  /** Just so many side by side and under each other, in level rows: the letters are as large as lets them, the gaps as they are set. */
+  across?: number;
+  down?: number;
 }
 
 export const LONGEST_WORDS = 2000;
@@ -42,6 +47,7 @@ export const MOST_WORD_INKS = 12;
 export const LEAST_WORD_GAP = -36;
 export const MOST_WORD_GAP = 144;
 export const MOST_VARIED = 0.8;
+export const MOST_ACROSS = 60;
 /** Words one piece is filled with; letters become larger where there would be more. */
 export const MOST_COPIES = 4000;
 
@@ -62,6 +68,8 @@ export const words: MaterialKind<WordsMaterial> = {
     turn: number().min(-180).max(180).required(),
     vary: number().min(0).max(MOST_VARIED).required(),
     seed: number().integer().min(0).max(1e9).required(),
+    across: number().integer().min(1).max(MOST_ACROSS),
+    down: number().integer().min(1).max(MOST_ACROSS),
   }).noUnknown(),
   inks: (material) => [...inkSlots('words', material.inks), ...inkSlot('words', material, 'ground')],
   written: (material) => [
@@ -101,41 +109,65 @@ function wordsOf(material: WordsMaterial, { typesetter }: Cut): Word[] {
 }
 
 /** How large the words stand, and how many fit across and down the box, in whole words and rows. */
-export function wordGrid(
-  material: WordsMaterial,
-  cut: Cut,
-): { across: number; down: number; word: number; row: number } {
+export function wordGrid(material: WordsMaterial, cut: Cut): { across: number; down: number; size: number } {
   const known = wordsOf(material, cut);
-  if (!known.length) return { across: 0, down: 0, word: 0, row: 0 };
+  const { across, down, size } = material;
+  if (!known.length) return { across: 0, down: 0, size };
+  if (across && down)
+    return { across, down, size: size * countedScale(material, known, pathBounds(cut.path)) };
   const word = known.reduce((sum, { width }) => sum + width, 0) / known.length;
   const row = rowHeight(known);
   const { width, height } = pathBounds(cut.path);
   return {
-    word,
-    row,
+    size,
     across: Math.floor((width + material.gapX + 0.01) / (word + material.gapX)),
     down: Math.floor((height + material.gapY + 0.01) / (row + material.gapY)),
   };
 }
 
-/** Letter size and gaps with which `columns` words stand side by side and `rows` under each other, from edge to edge. */
-export function fittedGrid(material: WordsMaterial, cut: Cut, columns: number, rows: number): WordsMaterial {
+/** How wide the words of a row are together, without their gaps; rows follow each other through the entries. */
+const rowsOf = ({ across = 1, down = 1 }: WordsMaterial, known: readonly Word[]): number[] =>
+  Array.from({ length: down }, (_, row) =>
+    Array.from({ length: across }, (__, i) => known[(row * across + i) % known.length]!.width).reduce(
+      (sum, width) => sum + width,
+    ),
+  );
+
+/** How much larger the letters are where the count is set: as large as lets the longest row and all rows fit the box; 0 or less if nothing does. */
+function countedScale(material: WordsMaterial, known: readonly Word[], box: Size): number {
+  const { across = 1, down = 1, gapX, gapY } = material;
+  const longest = Math.max(...rowsOf(material, known));
+  return Math.min(
+    (box.width - gapX * (across - 1)) / longest,
+    (box.height - gapY * (down - 1)) / (down * rowHeight(known)),
+  );
+}
+
+/** How many rows fill the box where so many words stand side by side from edge to edge. */
+export function rowsThatFill(material: WordsMaterial, cut: Cut, across: number): number {
+  const known = wordsOf(material, cut);
+  if (!known.length) return 1;
   const { width, height } = pathBounds(cut.path);
-  const { word, row } = wordGrid(material, cut);
-  const across = (width - material.gapX * (columns - 1)) / (columns * word);
-  const down = (height - material.gapY * (rows - 1)) / (rows * row);
-  const scale = Math.max(0.01, Math.min(across, down));
-  const even = (length: number, each: number, count: number, plain: number) =>
-    count > 1 ? Math.min(MOST_WORD_GAP, (length - count * each * scale) / (count - 1)) : plain;
-  return {
-    ...material,
-    size: Math.max(SMALLEST_LETTERS, material.size * scale),
-    gapX: even(width, word, columns, material.gapX),
-    gapY: even(height, row, rows, material.gapY),
-    shift: 0,
-    turn: 0,
-    vary: 0,
-  };
+  const longest = Math.max(...rowsOf({ ...material, across, down: known.length }, known));
+  const row = (rowHeight(known) * (width - material.gapX * (across - 1))) / longest;
+  const fit = Math.floor((height + material.gapY + 0.01) / (row + material.gapY));
+  return Math.max(1, Math.min(MOST_ACROSS, fit || 1));
+}
+
+/** So many words side by side and under each other, or why there cannot be: the gaps stay as they are. */
+export function counted(
+  material: WordsMaterial,
+  cut: Cut,
+  across: number,
+  down: number,
+): Result<WordsMaterial> {
+  const next: WordsMaterial = { ...material, across, down, shift: 0, turn: 0, vary: 0 };
+  const { size } = wordGrid(next, cut);
+  if (size < SMALLEST_LETTERS)
+    return fail(
+      `${across} across and ${down} down with these gaps would leave letters under ${SMALLEST_LETTERS} pt. Fewer words, or smaller gaps.`,
+    );
+  return ok({ ...next, size: Math.min(LARGEST_LETTERS, size) });
 }
 
 const rowHeight = (known: readonly Word[]): number => {
@@ -148,6 +180,7 @@ const rowHeight = (known: readonly Word[]): number => {
 function wordMarks(material: WordsMaterial, cut: Cut): Mark[] {
   const known = wordsOf(material, cut);
   if (!known.length) return [];
+  if (material.across && material.down) return countedMarks(material, known, cut);
   const { inks, shift, turn, vary, seed } = material;
   const seen = pathBounds(cut.path);
   const middle = { x: seen.x + seen.width / 2, y: seen.y + seen.height / 2 };
@@ -191,6 +224,33 @@ function wordMarks(material: WordsMaterial, cut: Cut): Mark[] {
     for (const [colour, path] of paths) marks.push({ mark: 'fill', colour, path, within });
   }
   return marks;
+}
+
+/** Words of which the count is set: each row stands in the middle, all rows too. */
+function countedMarks(material: WordsMaterial, known: readonly Word[], cut: Cut): Mark[] {
+  const { across = 1, down = 1, gapX, gapY, inks } = material;
+  const box = pathBounds(cut.path);
+  const scale = countedScale(material, known, box);
+  if (!(scale > 0)) return [];
+  const row = rowHeight(known) * scale;
+  const top = Math.min(...known.map(({ path }) => pathBounds(path).y)) * scale;
+  const high = down * row + (down - 1) * gapY;
+  const within = [{ area: cut.path }];
+  let count = 0;
+  return rowsOf(material, known).flatMap((widths, line) => {
+    const paths = new Map<string, Path[number][]>();
+    let x = box.x + (box.width - widths * scale - gapX * (across - 1)) / 2;
+    const y = box.y + (box.height - high) / 2 + line * (row + gapY) - top;
+    for (let i = 0; i < across; i++, count++) {
+      const word = known[count % known.length]!;
+      const colour = inks[count % inks.length]!;
+      const path = paths.get(colour) ?? [];
+      path.push(...transformPath(compose(translation(x, y), scaling(scale)), word.path));
+      paths.set(colour, path);
+      x += word.width * scale + gapX;
+    }
+    return [...paths].map(([colour, path]): Mark => ({ mark: 'fill', colour, path, within }));
+  });
 }
 
 export const FIRST_WORDS: Omit<WordsMaterial, 'text' | 'family' | 'size'> = {

@@ -5,7 +5,8 @@ import { showing } from '@/core/page/shown';
 import type { Finish } from '@/core/piece/finish';
 import type { Lift } from '@/core/piece/finish/lift';
 import type { PageLight } from '@/core/piece/finish/light';
-import { isInk, isPicture, type Material } from '@/core/piece/material';
+import { isInk, isPicture, materialKind, type Material } from '@/core/piece/material';
+import { LONGEST_WORDS } from '@/core/piece/material/words';
 import type { Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
 import type { RunningOutline } from '@/core/piece/outline/running';
@@ -120,6 +121,12 @@ export const writeWords = (surfaceId: string, piece: Piece, to: Partial<GlyphsOu
       const named = draft.name === nameOfWords(before.text, draft.role);
       const outline = rewritten(before, to);
       draft.outline = outline;
+      // What is filled with its own words is filled with those it has now.
+      for (const { text, set } of materialKind(draft.material as Material).written?.(
+        draft.material as Material,
+      ) ?? [])
+        if (to.text?.trim() && text.trim() === before.text.trim())
+          set?.(outline.text.slice(0, LONGEST_WORDS));
       if (named) draft.name = nameOfWords(outline.text, draft.role);
       const width = Math.max(SMALLEST_PIECE, wanted.width);
       const height = Math.max(SMALLEST_PIECE, wanted.height);

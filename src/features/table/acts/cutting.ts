@@ -3,6 +3,7 @@ import { aimed } from '@/features/table/acts/aimed';
 import { isWritten } from '@/core/piece/outline';
 import { toolsFor, cutOf } from '@/core/page/outlines';
 import type { Combination } from '@/core/geometry/combine';
+import type { Point } from '@/core/geometry/matrix';
 import { transformPath, type Path } from '@/core/geometry/path';
 import type { Corners } from '@/core/geometry/offset';
 import { LONGEST_PATH } from '@/core/piece/outline/path';
@@ -61,8 +62,8 @@ export const TOO_LONG = 'The outline would have too many corners to be kept. Not
 export interface Told {
   parts: number;
   holes: number;
-  /** Two that only nearly touch, and how far they are apart, points. */
-  near: { names: [string, string]; gap: number } | null;
+  /** Two that only nearly touch, how far they are apart and where on the page, points. */
+  near: { names: [string, string]; gap: number; at: Point } | null;
 }
 
 /** What combining the selected pieces would come to. `closing`: gaps narrower than this (points) are named. */
@@ -72,7 +73,7 @@ export async function tellCombined(
   closing: number,
 ): Promise<Result<Told>> {
   const { combine } = await import('@/core/geometry/combine');
-  const { gapBetween } = await import('@/core/geometry/offset');
+  const { nearestBetween } = await import('@/core/geometry/offset');
   const pieces = unlocked(session);
   const paths = pieces.map((piece) => onPage(session, piece));
   const refused = tooMany(paths);
@@ -85,9 +86,13 @@ export async function tellCombined(
   let near: Told['near'] = null;
   for (let i = 0; i < paths.length; i++)
     for (let j = i + 1; j < paths.length; j++) {
-      const gap = gapBetween(paths[i]!, paths[j]!);
+      const { gap, from, to } = nearestBetween(paths[i]!, paths[j]!);
       if (gap > 0 && gap < closing && (!near || gap < near.gap))
-        near = { names: [pieces[i]!.name, pieces[j]!.name], gap };
+        near = {
+          names: [pieces[i]!.name, pieces[j]!.name],
+          gap,
+          at: { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 },
+        };
     }
   return ok({ ...told, near });
 }

@@ -335,3 +335,17 @@ test('two fingers zoom: what lay under their middle lies there still, as much la
     { numRuns: 100 },
   );
 });
+
+test('a second finger that comes down on a handle zooms, too: what the first took hold of stays as it was', () => {
+  const piece = inkPiece('a', 100, 100, 60, 40);
+  const here = table([piece]);
+  here.store.getState().select(['a']);
+  const finger = (id: number, x: number, y: number) => over(x, y, { id, type: 'touch' });
+  here.hand.press(finger(1, 130, 120));
+  here.hand.grip(finger(2, 160, 120), { kind: 'resize', sx: 1, sy: 0 });
+  here.hand.move(finger(2, 190, 120));
+  expect(here.store.getState().view.zoom).toBeCloseTo(2 * VIEW.zoom);
+  here.hand.release(finger(2, 190, 120));
+  here.hand.release(finger(1, 130, 120));
+  expect(shownSurface(here.store.getState()).pile[0]!.placement).toEqual(piece.placement);
+});

@@ -105,17 +105,20 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     return true;
   };
 
+  /** A second finger, wherever it comes down: what the first began was not meant. */
+  function pinches({ type, id, at }: Pointer): boolean {
+    if (type !== 'touch' || !pinch.press(id, at)) return false;
+    letGo();
+    return true;
+  }
+
   /** A press on the page or the table around it. */
   function press(pointer: Pointer): boolean {
     const { at } = pointer;
     if (pointer.button === 2) return false;
     clearTimeout(peek);
     const session = store.getState();
-    if (pointer.type === 'touch' && pinch.press(pointer.id, at)) {
-      // A second finger: what the first began was not meant.
-      letGo();
-      return true;
-    }
+    if (pinches(pointer)) return true;
     if (second(pointer)) return false;
     const point = toPage(session.view, at);
     if (session.mode.kind === 'write') stopWriting(store);
@@ -206,6 +209,7 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
 
   /** A press on a brad or the turning loop. */
   function grip(pointer: Pointer, hold: Grip): boolean {
+    if (pinches(pointer)) return true;
     if (second(pointer)) return false;
     const { at } = pointer;
     const session = store.getState();

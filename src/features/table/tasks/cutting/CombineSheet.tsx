@@ -12,6 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Combination } from '@/core/geometry/combine';
 import type { Corners } from '@/core/geometry/offset';
+import { ellipsePath } from '@/core/geometry/path';
 import type { Result } from '@/core/result';
 import { formatLength, toPoints } from '@/core/units/lengths';
 import { measureWithin } from '@/features/table/parts/measures';
@@ -43,6 +44,9 @@ const WAYS: readonly { how: Combination; name: string; does: string; picture: st
 ];
 const CORNER_NAMES: Record<Corners, string> = { round: 'Round', mitred: 'Mitred', straight: 'Straight' };
 
+/** How wide the ring about a gap is, from its middle, pixels. */
+const RING = 18;
+
 export function CombineSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const unit = useSession((session) => session.history.project.unit);
@@ -64,6 +68,15 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
       gone = true;
     };
   }, [store, selection, history, how, closing, many]);
+  // Where two only nearly touch is ringed on the page.
+  const at = told?.ok ? told.value.near?.at : undefined;
+  const zoom = useSession((session) => session.view.zoom);
+  useEffect(() => {
+    const { seek } = store.getState();
+    const r = RING / zoom;
+    seek(at ? ellipsePath({ x: at.x - r, y: at.y - r, width: 2 * r, height: 2 * r }) : null);
+    return () => seek(null);
+  }, [store, at, zoom]);
   const run = (work: Promise<Result<number>>) =>
     void work.then((done) => setProblem(done.ok ? null : done.message));
   const way = WAYS.find((each) => each.how === how)!;
@@ -102,7 +115,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
       </Typography>
       {told?.ok && told.value.near && (
         <Typography sx={{ mb: 1 }} color="warning.main">
-          “{told.value.near.names[0]}” and “{told.value.near.names[1]}” only nearly touch:{' '}
+          “{told.value.near.names[0]}” and “{told.value.near.names[1]}” only nearly touch, where the ring is:{' '}
           {formatLength(told.value.near.gap, unit, true)} apart.
         </Typography>
       )}

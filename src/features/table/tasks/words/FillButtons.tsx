@@ -12,7 +12,7 @@ import { useState } from 'react';
 import { cutOf, toolsFor } from '@/core/page/outlines';
 import { colourOf, isInk } from '@/core/piece/material';
 import { MOST_LETTER_PHOTOS } from '@/core/piece/material/photos';
-import { FIRST_WORDS, fittedGrid } from '@/core/piece/material/words';
+import { counted, FIRST_WORDS, rowsThatFill } from '@/core/piece/material/words';
 import { firstWindow } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { together } from '@/core/project/edits/edit';
@@ -50,8 +50,9 @@ export function FillButtons({ piece }: { piece: Piece }) {
       inks: [isInk(piece.material) ? colourOf(piece.material) : FIRST_WORDS.inks[0]!],
     };
     const cut = { size: piece.placement, path: cutOf(piece, tools).path, typesetter, asset: tools.asset };
-    const fitted = fittedGrid(first, cut, FIRST_GRID, FIRST_GRID);
-    const material = { ...fitted, gapY: Math.min(fitted.gapY, first.gapY) };
+    const fitted = counted(first, cut, FIRST_GRID, rowsThatFill(first, cut, FIRST_GRID));
+    // A shape too small for so many has as many as stand in it.
+    const material = fitted.ok ? fitted.value : first;
     const edit = changeMaterial(surfaceId, [piece], material);
     // Small words alone hardly show what they fill: a line round it makes it read.
     const line = { colour: material.inks[0]!, width: FIRST_LINE, side: 'outside' as const };

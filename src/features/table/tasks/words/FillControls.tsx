@@ -11,12 +11,14 @@ import { IconArrowsShuffle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { cutOf, toolsFor } from '@/core/page/outlines';
 import {
-  fittedGrid,
+  counted,
   LEAST_WORD_GAP,
   LONGEST_WORDS,
   MOST_VARIED,
   MOST_WORD_GAP,
   MOST_WORD_INKS,
+  MOST_ACROSS,
+  rowsThatFill,
   wordGrid,
   type WordsMaterial,
 } from '@/core/piece/material/words';
@@ -40,8 +42,6 @@ interface Props {
   unit: Unit;
 }
 
-const MOST_ACROSS = 60;
-
 export function FillControls({ piece, material, unit }: Props) {
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
@@ -54,16 +54,23 @@ export function FillControls({ piece, material, unit }: Props) {
     [piece, tools, typesetter],
   );
   const grid = useMemo(() => wordGrid(material, cut), [material, cut]);
-  const [asked, setAsked] = useState<{ across?: number; down?: number }>({});
-  const set = (to: Partial<WordsMaterial>) =>
+  const [problem, setProblem] = useState<string | null>(null);
+  const change = (to: Partial<WordsMaterial>) =>
     perform(changeMaterial(surfaceId, [piece], tidy({ ...material, ...to })));
-  const fit = (to: { across?: number; down?: number }) => {
-    const next = { ...asked, ...to };
-    setAsked(next);
-    set(
-      fittedGrid(material, cut, next.across ?? Math.max(1, grid.across), next.down ?? Math.max(1, grid.down)),
-    );
+  /** What makes the letters another size, or the rows another way, counts for more than a count that was set before. */
+  const set = (to: Partial<WordsMaterial>) => {
+    setProblem(null);
+    change({ ...to, across: undefined, down: undefined });
   };
+  const count = (to: Partial<Pick<WordsMaterial, 'across' | 'down' | 'gapX' | 'gapY'>>) => {
+    const { across, down } = { ...grid, ...to };
+    const made = counted({ ...material, ...to }, cut, Math.max(1, across), Math.max(1, down));
+    setProblem(made.ok ? null : made.message);
+    if (made.ok) change(made.value);
+  };
+  const setGap = (to: Partial<Pick<WordsMaterial, 'gapX' | 'gapY'>>) =>
+    material.across ? count(to) : change(to);
+  const more = material.across ? rowsThatFill(material, cut, material.across) : 0;
   const gap = measureWithin(unit, LEAST_WORD_GAP, MOST_WORD_GAP);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
@@ -73,7 +80,7 @@ export function FillControls({ piece, material, unit }: Props) {
         maxRows={5}
         value={material.text}
         disabled={readOnly}
-        onChange={(event) => set({ text: event.target.value })}
+        onChange={(event) => change({ text: event.target.value })}
         slotProps={{ htmlInput: { maxLength: LONGEST_WORDS, spellCheck: true } }}
         sx={{ gridColumn: '1 / -1' }}
       />
@@ -83,7 +90,7 @@ export function FillControls({ piece, material, unit }: Props) {
           label="Letters of the words"
           value={material.family}
           disabled={readOnly}
-          onChange={({ target: { value } }) => set({ family: value })}
+          onChange={({ target: { value } }) => change({ family: value })}
           sx={{ flex: 1, minWidth: 0 }}
         >
           {[...(project.fonts ?? []).map(({ sha, name }) => ({ id: ownFamily(sha), name })), ...FAMILIES].map(
@@ -97,7 +104,7 @@ export function FillControls({ piece, material, unit }: Props) {
         <FaceToggles
           now={material}
           disabled={readOnly}
-          onChange={(face, on) => set({ [face]: on || undefined })}
+          onChange={(face, on) => change({ [face]: on || undefined })}
         />
       </Box>
       <LengthField
@@ -105,22 +112,32 @@ export function FillControls({ piece, material, unit }: Props) {
         disabled={readOnly}
         shown={String(grid.across)}
         read={wholeWithin(1, MOST_ACROSS)}
-        onCommit={(across) => fit({ across })}
+        onCommit={(across) => count({ across })}
       />
       <LengthField
         label="Rows down"
         disabled={readOnly}
         shown={String(grid.down)}
         read={wholeWithin(1, MOST_ACROSS)}
-        onCommit={(down) => fit({ down })}
+        onCommit={(down) => count({ down })}
       />
+      {(problem || more > (material.down ?? 0)) && (
+        <Typography
+          variant="body2"
+          role="status"
+          color={problem ? 'error' : 'text.secondary'}
+          sx={{ gridColumn: '1 / -1' }}
+        >
+          {problem ?? `${more} rows would fill it.`}
+        </Typography>
+      )}
       <LengthField
         label="Gap across"
         unit={unit}
         disabled={readOnly}
         shown={formatLength(material.gapX, unit)}
         read={gap}
-        onCommit={(gapX) => set({ gapX })}
+        onCommit={(gapX) => setGap({ gapX })}
       />
       <LengthField
         label="Gap down"
@@ -128,13 +145,13 @@ export function FillControls({ piece, material, unit }: Props) {
         disabled={readOnly}
         shown={formatLength(material.gapY, unit)}
         read={gap}
-        onCommit={(gapY) => set({ gapY })}
+        onCommit={(gapY) => setGap({ gapY })}
       />
       <LengthField
         label="Letter size"
         unit="pt"
         disabled={readOnly}
-        shown={shownSize(material.size)}
+        shown={shownSize(grid.size)}
         read={readSize}
         onCommit={(size) => set({ size })}
       />
@@ -180,13 +197,13 @@ export function FillControls({ piece, material, unit }: Props) {
           Mix the sizes anew
         </Button>
       )}
-      <Inks inks={material.inks} disabled={readOnly} onChange={(inks) => set({ inks })} />
+      <Inks inks={material.inks} disabled={readOnly} onChange={(inks) => change({ inks })} />
       <FormControlLabel
         control={
           <Switch
             checked={material.ground !== undefined}
             disabled={readOnly}
-            onChange={(_, on) => set({ ground: on ? '#ffffff' : undefined })}
+            onChange={(_, on) => change({ ground: on ? '#ffffff' : undefined })}
           />
         }
         label="Paper behind the words"
@@ -198,7 +215,7 @@ export function FillControls({ piece, material, unit }: Props) {
             label="Colour behind"
             colour={material.ground}
             disabled={readOnly}
-            onChange={(ground) => set({ ground })}
+            onChange={(ground) => change({ ground })}
           />
         </Box>
       )}
