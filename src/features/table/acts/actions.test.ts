@@ -250,3 +250,16 @@ describe('the workbox', () => {
     expect(store.getState().history.project.photos).toEqual([asset.sha]);
   });
 });
+
+test('photos that lie on other pages are offered, too; all that wait are taken to begin with', () => {
+  const shots = Array.from({ length: 9 }, (_, i) => assetOf(quarters(90 + i, 60), 900 + i, 600));
+  const store = createSession(
+    startHistory(laid([photoOf('there', shots[0]!, { x: 20, y: 20, width: 90, height: 60 })], shots)),
+    typesetter,
+    false,
+  );
+  act.addPageAfter(store, false);
+  const here = act.photosHere(store.getState());
+  expect(here.elsewhere.map(({ asset: { sha } }) => sha)).toEqual([shots[0]!.sha]);
+  expect(act.firstTaken(store.getState(), here, []).size).toBe(8);
+});

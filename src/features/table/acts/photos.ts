@@ -1,4 +1,5 @@
 /** Photos among themselves: arranged by proposal, swapped, put into empty places. */
+import { assetsIn } from '@/core/piece/assets';
 import { isWritten } from '@/core/piece/outline';
 import type { Box } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
@@ -27,6 +28,8 @@ export interface Arrangeable {
 export interface PhotosHere {
   onPage: Arrangeable[];
   waiting: Arrangeable[];
+  /** Photos that lie on other pages alone: they may come here as well, if somebody asks for them. */
+  elsewhere: Arrangeable[];
   /** Photos that stay as they are, whatever is arranged. */
   staying: Piece[];
   places: Piece[];
@@ -45,9 +48,15 @@ export function photosHere(session: Shown, wanted: readonly string[] = []): Phot
   const waiting = waitingPhotos(project);
   waiting.forEach(({ sha }) => asked.delete(sha));
   const again = byTime([...asked].flatMap((sha) => project.assets[sha] ?? []));
+  const known = new Set([
+    ...page(session).pile.flatMap(assetsIn),
+    ...[...waiting, ...again].map(({ sha }) => sha),
+  ]);
+  const others = project.photos.filter((sha) => !known.has(sha)).flatMap((sha) => project.assets[sha] ?? []);
   return {
     onPage,
     waiting: [...waiting, ...again].map((asset) => ({ asset, piece: null })),
+    elsewhere: byTime(others).map((asset) => ({ asset, piece: null })),
     staying,
     places,
   };
@@ -142,7 +151,7 @@ export function filling(places: readonly Piece[], assets: readonly Asset[], orde
 /** The same photo may lie on the page more than once. */
 export const keyOf = ({ asset, piece }: Arrangeable): string => piece?.id ?? asset.sha;
 
-/** What is arranged to begin with: the photos that are wanted or selected, or all on the page, or the first that are waiting. */
+/** What is arranged to begin with: the photos that are wanted or selected, or all on the page, or all that are waiting. */
 export function firstTaken(
   session: Shown,
   { onPage, waiting }: PhotosHere,
@@ -155,12 +164,8 @@ export function firstTaken(
   const selected = new Set(session.selection);
   const chosenOnes = onPage.filter(({ piece }) => selected.has(piece!.id));
   const some = chosenOnes.length > 1 ? chosenOnes : onPage.length > 1 ? onPage : [...onPage, ...waiting];
-  return new Set(
-    some.slice(0, chosenOnes.length > 1 || onPage.length > 1 ? MOST_PHOTOS : FIRST_PHOTOS).map(keyOf),
-  );
+  return new Set(some.slice(0, MOST_PHOTOS).map(keyOf));
 }
-/** Waiting photos that are taken to begin with. */
-const FIRST_PHOTOS = 6;
 
 /** Where photos go to begin with: into places kept free, or where nothing lies, or all over the page. */
 export const firstWhere = (session: Shown, here: PhotosHere): Where =>

@@ -75,7 +75,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const readOnly = useSession((each) => each.readOnly);
   const [which, setWhich] = useState<act.Where>(() => act.firstWhere(session, here));
   const all = useMemo(
-    () => (which === 'places' ? here.waiting : [...here.onPage, ...here.waiting]),
+    () => [...(which === 'places' ? [] : here.onPage), ...here.waiting, ...here.elsewhere],
     [here, which],
   );
   const [taken, setTaken] = useState<ReadonlySet<string>>(() => act.firstTaken(session, here, wanted));
@@ -139,7 +139,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   function troubleWith(): string | null {
     if (!all.length)
       return which === 'places'
-        ? 'No photo is waiting: bring some into the workbox first.'
+        ? 'Every photo lies on this page already: bring more into the workbox first.'
         : 'No photos yet: bring some into the workbox first.';
     if (!photos.length) return 'Choose the photos first.';
     if (which === 'places') return null;
