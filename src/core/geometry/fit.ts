@@ -7,11 +7,23 @@ import type { Point } from '@/core/geometry/matrix';
 import type { Path, Segment } from '@/core/geometry/path';
 import { simplifyRing } from '@/core/geometry/simplify';
 
-/** A turn of more than this, degrees, seen over a few points each way, is a corner. */
-const CORNER = 50;
+/** A turn of more than this, degrees, seen over a few points each way, is a corner, if twice as many see hardly more of it. */
+const CORNER = 28;
 const SPAN = 4;
+const SPREAD = 1.5;
 
-/** A closed ring of points as lines and curves that stay within `tolerance` of them. */
+/** Points at either end of a straight side that are not looked at: traced pixels round its corners off. */
+const ROUNDED = 3;
+/** How far a corner may lie beyond the traced one, in points, and the least sine of the angle between its sides. */
+const FARTHEST_CORNER = 4;
+const PARALLEL = 0.05;
+
+interface Line extends Point {
+  dx: number;
+  dy: number;
+}
+
+/** A closed ring of points as lines and curves that stay within `tolerance` of them; straight sides meet where they cross. */
 export function fitRing(ring: readonly Point[], tolerance: number): Path {
   const count = ring.length;
   if (count < 8) return lines(simplifyRing(ring, tolerance));
@@ -19,19 +31,75 @@ export function fitRing(ring: readonly Point[], tolerance: number): Path {
   const starts = corners(ring);
   // Without corners it is cut open anywhere; the ends meet in one direction as both see the same points.
   const cuts = starts.length > 0 ? starts : [0];
-  const path: Segment[] = [['M', at(cuts[0]!).x, at(cuts[0]!).y]];
-  cuts.forEach((from, k) => {
+  const runs = cuts.flatMap((from, k) => {
     const to =
       cuts.length === 1 ? from + count : cuts[(k + 1) % cuts.length]! + (k + 1 === cuts.length ? count : 0);
-    const run: Point[] = [];
-    for (let i = from; i <= to; i++) run.push(at(i));
-    if (straight(run, tolerance)) {
-      path.push(['L', at(to).x, at(to).y]);
-      return;
-    }
-    path.push(...fitted(thinned(run), tolerance));
+    const run = Array.from({ length: to - from + 1 }, (_, i) => at(from + i));
+    return starts.length > 1 ? bentOnce(run, tolerance) : [run];
+  });
+  const sides = starts.length > 1 ? runs.map((run) => lineThrough(run, tolerance)) : runs.map(() => null);
+  const ends = runs.map(([traced], k) => {
+    const [before, after] = [sides[(k + sides.length - 1) % sides.length]!, sides[k]!];
+    return (before && after && crossing(before, after, traced!)) || traced!;
+  });
+  const path: Segment[] = [['M', ends[0]!.x, ends[0]!.y]];
+  runs.forEach((run, k) => {
+    const to = ends[(k + 1) % ends.length]!;
+    const side = sides[k];
+    if (side && [ends[k]!, to].every((end) => offLine(side, end) <= tolerance)) path.push(['L', to.x, to.y]);
+    else path.push(...fitted(thinned([ends[k]!, ...run.slice(1, -1), to]), tolerance));
   });
   return [...path, ['Z']];
+}
+
+/** Points a straight side has at least that meets another in a flat corner. */
+const LONG_SIDE = 16;
+
+/** A run between two corners that is two straight sides with a flat corner between them, as those two; any other as it is. */
+function bentOnce(run: readonly Point[], tolerance: number): (readonly Point[])[] {
+  const [a, b] = [run[0]!, run.at(-1)!];
+  let [most, at] = [tolerance, -1];
+  run.forEach((p, i) => {
+    const off =
+      Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) /
+      (Math.hypot(b.x - a.x, b.y - a.y) || 1);
+    if (off > most) [most, at] = [off, i];
+  });
+  if (at < LONG_SIDE || run.length - at <= LONG_SIDE) return [run];
+  const halves = [run.slice(0, at + 1), run.slice(at)];
+  return halves.every((half) => lineThrough(half, tolerance)) ? halves : [run];
+}
+
+/** The straight line a run of points lies on within `tolerance` (least squares), its ends not counted; null if it bends. */
+function lineThrough(run: readonly Point[], tolerance: number): Line | null {
+  const seen = run.length > 2 * ROUNDED + 3 ? run.slice(ROUNDED, -ROUNDED) : run;
+  const [x, y] = [mean(seen, 'x'), mean(seen, 'y')];
+  let [xx, xy, yy] = [0, 0, 0];
+  for (const p of seen) {
+    xx += (p.x - x) ** 2;
+    xy += (p.x - x) * (p.y - y);
+    yy += (p.y - y) ** 2;
+  }
+  const angle = Math.atan2(2 * xy, xx - yy) / 2;
+  const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+  const line = { x, y, dx, dy };
+  return seen.every((p) => offLine(line, p) <= tolerance) ? line : null;
+}
+
+const offLine = ({ x, y, dx, dy }: Line, p: Point): number => Math.abs((p.x - x) * dy - (p.y - y) * dx);
+
+const mean = (points: readonly Point[], axis: 'x' | 'y'): number =>
+  points.reduce((sum, point) => sum + point[axis], 0) / points.length;
+
+/** Where two sides cross, if that is near the corner that was traced. */
+function crossing(a: Line, b: Line, near: Point): Point | null {
+  const sine = a.dx * b.dy - a.dy * b.dx;
+  if (Math.abs(sine) < PARALLEL) return null;
+  const t = ((b.x - a.x) * b.dy - (b.y - a.y) * b.dx) / sine;
+  const point = { x: a.x + t * a.dx, y: a.y + t * a.dy };
+  // The sharper a tip, the more of it pixels leave out.
+  const most = FARTHEST_CORNER + 2 / Math.abs(sine);
+  return Math.hypot(point.x - near.x, point.y - near.y) <= most ? point : null;
 }
 
 const lines = (ring: readonly Point[]): Path =>
@@ -47,15 +115,6 @@ function thinned(run: readonly Point[]): Point[] {
   }
   kept.push(run[run.length - 1]!);
   return kept;
-}
-
-function straight(run: readonly Point[], tolerance: number): boolean {
-  const [a, b] = [run[0]!, run[run.length - 1]!];
-  const long = Math.hypot(b.x - a.x, b.y - a.y);
-  return (
-    long > 1e-9 &&
-    run.every((p) => Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / long <= tolerance)
-  );
 }
 
 /** Rounds of better parameters before a stretch is split; with a fit worse than this many tolerances it is split at once. */
@@ -214,12 +273,16 @@ function improve(
 function corners(ring: readonly Point[]): number[] {
   const count = ring.length;
   const at = (i: number) => ring[((i % count) + count) % count]!;
-  const turn = (i: number): number => {
-    const [a, b, c] = [at(i - SPAN), at(i), at(i + SPAN)];
+  const turn = (i: number, span: number): number => {
+    const [a, b, c] = [at(i - span), at(i), at(i + span)];
     const [ux, uy, vx, vy] = [b.x - a.x, b.y - a.y, c.x - b.x, c.y - b.y];
     return Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy)) * (180 / Math.PI);
   };
-  const turns = ring.map((_, i) => turn(i));
+  // What turns on is round, however small.
+  const turns = ring.map((_, i) => {
+    const here = turn(i, SPAN);
+    return here >= CORNER && (here > 75 || turn(i, 2 * SPAN) <= SPREAD * here) ? here : 0;
+  });
   const found: number[] = [];
   for (let i = 0; i < count; i++) {
     if (turns[i]! < CORNER) continue;

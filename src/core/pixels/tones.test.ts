@@ -179,3 +179,69 @@ test('parts of one colour are traced; as many pixels are near it as ImageMagick 
   for (const near of [2, 10])
     expect(Math.abs(areaOf(traced(near / 100).path) / counted(near) - 1)).toBeLessThan(0.01);
 });
+
+test('straight sides are traced as two points each, and meet in the corners they have; what is round stays round', async () => {
+  const traced = async (shape: string) => {
+    const { data, info } = await sharp(Buffer.from(svg(shape)))
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    return outlineOfPicture(new Uint8ClampedArray(data), info.width, info.height, FIRST_TRACING).path;
+  };
+  const turned = (points: readonly (readonly [number, number])[], degrees: number) => {
+    const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+    return points.map(([x, y]) => [200 + x * cos - y * sin, 200 + x * sin + y * cos] as const);
+  };
+  const row = (y: number, step: 1 | -1) =>
+    Array.from({ length: 9 }, (_, i): [number, number] => [
+      (step > 0 ? i : 8 - i) * 36 - 144,
+      y + (i % 2 ? -30 : 30),
+    ]);
+  for (const points of [
+    turned(
+      [
+        [-90, -90],
+        [90, -90],
+        [90, 90],
+        [-90, 90],
+      ],
+      30,
+    ),
+    turned(
+      [
+        [-150, 40],
+        [150, 20],
+        [0, -120],
+      ],
+      5,
+    ),
+    turned(
+      Array.from({ length: 8 }, (_, i): [number, number] => [
+        110 * Math.cos((i * Math.PI) / 4),
+        110 * Math.sin((i * Math.PI) / 4),
+      ]),
+      11,
+    ),
+    // Chevrons, which had 125 points in a line.
+    turned([...row(-20, 1), ...row(40, -1)], 0),
+  ]) {
+    const path = await traced(
+      `<polygon points="${points.map((point) => point.join()).join(' ')}" fill="#333"/>`,
+    );
+    expect(path.filter(([kind]) => kind === 'C')).toEqual([]);
+    expect(path.filter(([kind]) => kind === 'L')).toHaveLength(points.length);
+    const ends = path.flatMap((segment) => (segment[0] === 'L' ? [[segment[1], segment[2]] as const] : []));
+    for (const [x, y] of points) {
+      // The picture's pixels have their middles at halves.
+      const nearest = Math.min(
+        ...ends.map(([a, b]) => Math.hypot(a - x, b - y)),
+        ...ends.map(([a, b]) => Math.hypot(a + 0.5 - x, b + 0.5 - y)),
+      );
+      expect(nearest).toBeLessThan(0.6);
+    }
+  }
+  for (const r of [6, 20, 140]) {
+    const path = await traced(`<circle cx="200" cy="200" r="${r}" fill="#333"/>`);
+    expect(path.filter(([kind]) => kind === 'L')).toEqual([]);
+  }
+});
