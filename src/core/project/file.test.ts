@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
 import { readProject, writeProject } from '@/core/project/file';
+import { FIRST_WORDS } from '@/core/piece/material/words';
 import type { Project } from '@/core/project/model';
 import { assetOf, CUTS, laid, photoOf, quarters } from '../../../scripts/testing/samples';
 
@@ -9,6 +10,33 @@ const asset = assetOf(quarters(600, 400), 600, 400);
 const full = laid([photoOf('photo', asset, { x: 10, y: 10, width: 90, height: 60 }, CUTS[0])], [asset]);
 
 describe('project.json', () => {
+  test('copies that grow, turn and fade, words whose count is set and plain punches are read back the same', () => {
+    const validate = new Ajv({ allErrors: true }).compile(
+      JSON.parse(readFileSync('docs/project.schema.json', 'utf8')),
+    );
+    const page = full.surfaces[0]!;
+    const repeat = { columns: 3, rows: 2, gapX: 6, gapY: 6, shift: 0, scale: 0.8, turn: -15, fade: 0.9 };
+    const written: Project = {
+      ...full,
+      surfaces: [
+        {
+          ...page,
+          groups: [{ id: 'g', name: 'Birds', repeat }],
+          pile: [
+            {
+              ...page.pile[0]!,
+              groups: ['g'],
+              outline: { kind: 'punch', punch: 'circle', settings: {} },
+              material: { ...FIRST_WORDS, text: 'KITE', family: 'lora', size: 9, across: 10, down: 12 },
+            },
+          ],
+        },
+      ],
+    };
+    expect(readProject(writeProject(written))).toEqual({ ok: true, value: written });
+    expect(validate(JSON.parse(writeProject(written)))).toBe(true);
+  });
+
   test('words in all their forms are read back the same and satisfy the schema; stretches over each other are refused', () => {
     const validate = new Ajv({ allErrors: true }).compile(
       JSON.parse(readFileSync('docs/project.schema.json', 'utf8')),

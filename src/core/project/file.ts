@@ -31,6 +31,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   6: (old) => old,
   // 8: words in several styles, along outlines, as a material; echoes, text styles, own fonts, laid letters. All may be absent.
   7: (old) => old,
+  // 9: copies that grow, turn and fade, words whose count is set, plain punches. All may be absent.
+  8: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

@@ -263,7 +263,7 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 9; this one reads up to 8\)/,
+      /newer Bellagraph \(file version 10; this one reads up to 9\)/,
     ],
     [
       'without a version',

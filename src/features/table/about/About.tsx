@@ -230,7 +230,13 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
           style={{ transform: open ? 'rotate(90deg)' : 'none', transition: 'transform 120ms' }}
         />
       </ButtonBase>
-      <Collapse in={open} unmountOnExit timeout={120}>
+      <Collapse
+        in={open}
+        unmountOnExit
+        timeout={120}
+        // What was asked for is in sight, whatever stands open above it.
+        onEntered={(row) => row.scrollIntoView({ block: 'nearest' })}
+      >
         <Box role="group" aria-label={name} sx={{ pt: 0.75, pb: 1.75 }}>
           {children}
         </Box>

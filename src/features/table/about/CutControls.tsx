@@ -108,13 +108,14 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
             aria-label="Cut to a shape"
             sx={{
               display: 'grid',
-              gridTemplateColumns: 'repeat(5, 1fr)',
+              gridTemplateColumns: 'repeat(5, minmax(0, 1fr))',
               gap: 0.75,
               '& .MuiToggleButton-root': {
                 border: 1,
                 borderColor: 'divider',
                 borderRadius: 1.5,
                 height: 46,
+                p: 0,
                 m: 0,
               },
             }}
