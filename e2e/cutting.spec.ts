@@ -130,7 +130,9 @@ test('a photo is cut to a punch and slides in it; outlines are joined, cut out a
   await nothingChosen(page);
   await page.keyboard.press('Control+a');
   await page.keyboard.press('x');
-  await expect(outlines.getByText(/“Hexagon” and “Hexagon” only nearly touch: 0\.0/)).toBeVisible();
+  await expect(
+    outlines.getByText(/“Hexagon” and “Hexagon” only nearly touch, where the ring is: 0\.0/),
+  ).toBeVisible();
   await outlines.getByRole('button', { name: 'Join and close the gaps' }).click();
   await expect(slabs(page)).toHaveCount(1);
   await set(page, 'By', '0.25');

@@ -197,7 +197,7 @@ interface RowProps {
 
 function Row({ name, summary, open, onToggle, children }: RowProps) {
   return (
-    <Box sx={{ borderTop: '1px dotted', borderColor: 'divider', mx: 2 }}>
+    <Box data-row sx={{ borderTop: '1px dotted', borderColor: 'divider', mx: 2 }}>
       <ButtonBase
         onClick={onToggle}
         aria-expanded={open}
