@@ -1,12 +1,28 @@
 /** What Chromium makes of edges at an angle, against their areas and against what Node makes of the same page. */
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { writeFileSync } from 'node:fs';
 import sharp from 'sharp';
 import { packed } from '../scripts/node/files';
 import { allowedError, crispPage, edgeErrors } from '../scripts/testing/crisp';
 import { difference } from '../scripts/testing/difference';
+import { withExif } from '../scripts/demo/photos/exif';
 import { making } from '../scripts/testing/making';
+import { laid, photoOf, quarters } from '../scripts/testing/samples';
 import { drag, laySquares, newPage, onTable, pageOnScreen } from './table';
+
+/** The page as a PNG of 96 ppi without bleed, made by the dialog; where it was saved. */
+async function madePng(page: Page, path: string): Promise<string> {
+  await page.getByRole('button', { name: 'Make', exact: true }).click();
+  await page.getByRole('radio', { name: 'PNG' }).check();
+  await page.getByRole('switch', { name: /With bleed/ }).uncheck();
+  const resolution = page.getByRole('textbox', { name: 'Resolution' });
+  await resolution.fill('96');
+  await resolution.press('Tab');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Make the PNG' }).click();
+  await (await download).saveAs(path);
+  return path;
+}
 
 test('a picture made here is as crisp as its outlines, and the same as one made without a browser', async ({
   page,
@@ -19,20 +35,29 @@ test('a picture made here is as crisp as its outlines, and the same as one made 
   await page.getByLabel('Project file').setInputFiles(file);
   await page.getByRole('button', { name: /^Open A sample/ }).click();
   await onTable(page);
-  await page.getByRole('button', { name: 'Make', exact: true }).click();
-  await page.getByRole('radio', { name: 'PNG' }).check();
-  await page.getByRole('switch', { name: /With bleed/ }).uncheck();
-  const resolution = page.getByRole('textbox', { name: 'Resolution' });
-  await resolution.fill('96');
-  await resolution.press('Tab');
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Make the PNG' }).click();
-  const here = info.outputPath('here.png');
-  await (await download).saveAs(here);
-
+  const here = await madePng(page, info.outputPath('here.png'));
   const errors = await edgeErrors(here, project, 96);
   expect([...errors].filter(([name, error]) => error > allowedError(name))).toEqual([]);
   expect(errors.size).toBe(48);
+  const { mean, share } = await difference(
+    here,
+    await made(project, { format: 'png', ppi: 96 }, 'there.png'),
+  );
+  expect(mean).toBeLessThan(0.3);
+  expect(share).toBe(0);
+});
+
+test('a photo that its camera turned is upright in a picture made here', async ({ page }, info) => {
+  const { files, register, made } = making();
+  const shot = register(withExif(quarters(900, 600), 6, '2026-05-16T11:05:41'), 900, 600, { orientation: 6 });
+  const project = laid([photoOf('turned', shot, { x: 100, y: 20, width: 160, height: 240 })], [shot]);
+  const file = info.outputPath('turned.bellagraph');
+  writeFileSync(file, await packed(project, async (sha) => files.get(sha)!));
+  await page.goto('/');
+  await page.getByLabel('Project file').setInputFiles(file);
+  await page.getByRole('button', { name: /^Open A sample/ }).click();
+  await onTable(page);
+  const here = await madePng(page, info.outputPath('here.png'));
   const { mean, share } = await difference(
     here,
     await made(project, { format: 'png', ppi: 96 }, 'there.png'),

@@ -28,3 +28,16 @@ export const browser: Platform = {
   },
   path: (data) => new Path2D(data),
 };
+
+/**
+ * A picture file decoded, upright in its own pixels. A bitmap made straight from a photo is turned by its EXIF only where it is
+ * drawn as a whole; as a pattern it shows as its file has it (Chromium 150). `orientation` is the file's, if it is known.
+ */
+export async function uprightBitmap(file: Blob, orientation?: number): Promise<ImageBitmap> {
+  const bitmap = await createImageBitmap(file);
+  if (orientation === 1) return bitmap;
+  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+  canvas.getContext('2d', { colorSpace: 'srgb' })!.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  return canvas.transferToImageBitmap();
+}

@@ -10,7 +10,7 @@ import type { Typesetter } from '@/core/text/typesetter';
 import type { MakeOptions } from '@/output/formats';
 import { make } from '@/output/make';
 import type { Progress, Workshop } from '@/output/stock';
-import { browser } from '@/output/platform';
+import { browser, uprightBitmap } from '@/output/platform';
 
 export interface Order {
   project: Project;
@@ -53,7 +53,7 @@ async function makeFile(
     asset: (sha) => project.assets[sha]!,
     bytes: async (sha) => new Uint8Array(await files.get(sha)!.own.arrayBuffer()),
     decode: async (sha) => {
-      const source = await createImageBitmap(files.get(sha)!.readable);
+      const source = await uprightBitmap(files.get(sha)!.readable, project.assets[sha]?.orientation);
       return { source, width: source.width, height: source.height };
     },
     encode: async (canvas, type, quality) => {

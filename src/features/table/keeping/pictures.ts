@@ -5,7 +5,7 @@ import type { Dye } from '@/core/dye/dye';
 import type { Worn } from '@/core/picture/picture';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { placedWorn, wornPixels, openDrawing, type PlacedDrawing } from '@/output/drawings';
-import { browser, type Drawable } from '@/output/platform';
+import { browser, uprightBitmap, type Drawable } from '@/output/platform';
 import { proxyBlob, readableBlob } from '@/storage/assets';
 import type { ProxyLevel } from '@/storage/database';
 
@@ -165,7 +165,7 @@ export class PictureShelf {
         ? await readableBlob(sha)
         : ((await proxyBlob(sha, level)) ?? (await readableBlob(sha)));
     if (!blob) throw new Error('It is not here.');
-    this.decoded.set(key, await createImageBitmap(blob));
+    this.decoded.set(key, await uprightBitmap(blob));
     this.listeners.forEach((listener) => listener(sha));
   }
 }
