@@ -135,6 +135,7 @@ test('a photo is levelled along its horizon; what one photo wears is given to al
   await expect(slabs(page)).toHaveCount(2);
   await page.getByRole('button', { name: 'Slide' }).click();
   await page.getByRole('button', { name: 'Level it' }).click();
+  await expect(page.getByTestId('horizon')).toBeAttached();
   const { x, y, inch } = await pageOnScreen(page);
   await page.mouse.move(x - 2 * inch, y);
   await page.mouse.down();
