@@ -2,6 +2,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { writeFileSync } from 'node:fs';
 import sharp from 'sharp';
+import type { Project } from '@/core/project/model';
 import { packed } from '../scripts/node/files';
 import { allowedError, crispPage, edgeErrors } from '../scripts/testing/crisp';
 import { difference } from '../scripts/testing/difference';
@@ -9,6 +10,20 @@ import { withExif } from '../scripts/demo/photos/exif';
 import { making } from '../scripts/testing/making';
 import { laid, photoOf, quarters } from '../scripts/testing/samples';
 import { drag, laySquares, newPage, onTable, pageOnScreen } from './table';
+
+/** Writes a project to a file and opens it, as a person does who was given one. */
+async function openOnTable(
+  page: Page,
+  project: Project,
+  files: ReadonlyMap<string, Buffer>,
+  path: string,
+): Promise<void> {
+  writeFileSync(path, await packed(project, async (sha) => files.get(sha)!));
+  await page.goto('/');
+  await page.getByLabel('Project file').setInputFiles(path);
+  await page.getByRole('button', { name: /^Open A sample/ }).click();
+  await onTable(page);
+}
 
 /** The page as a PNG of 96 ppi without bleed, made by the dialog; where it was saved. */
 async function madePng(page: Page, path: string): Promise<string> {
@@ -29,12 +44,7 @@ test('a picture made here is as crisp as its outlines, and the same as one made 
 }, info) => {
   const { files, register, made } = making();
   const project = crispPage(register);
-  const file = info.outputPath('crisp.bellagraph');
-  writeFileSync(file, await packed(project, async (sha) => files.get(sha)!));
-  await page.goto('/');
-  await page.getByLabel('Project file').setInputFiles(file);
-  await page.getByRole('button', { name: /^Open A sample/ }).click();
-  await onTable(page);
+  await openOnTable(page, project, files, info.outputPath('crisp.bellagraph'));
   const here = await madePng(page, info.outputPath('here.png'));
   const errors = await edgeErrors(here, project, 96);
   expect([...errors].filter(([name, error]) => error > allowedError(name))).toEqual([]);
@@ -51,12 +61,7 @@ test('a photo that its camera turned is upright in a picture made here', async (
   const { files, register, made } = making();
   const shot = register(withExif(quarters(900, 600), 6, '2026-05-16T11:05:41'), 900, 600, { orientation: 6 });
   const project = laid([photoOf('turned', shot, { x: 100, y: 20, width: 160, height: 240 })], [shot]);
-  const file = info.outputPath('turned.bellagraph');
-  writeFileSync(file, await packed(project, async (sha) => files.get(sha)!));
-  await page.goto('/');
-  await page.getByLabel('Project file').setInputFiles(file);
-  await page.getByRole('button', { name: /^Open A sample/ }).click();
-  await onTable(page);
+  await openOnTable(page, project, files, info.outputPath('turned.bellagraph'));
   const here = await madePng(page, info.outputPath('here.png'));
   const { mean, share } = await difference(
     here,

@@ -2,8 +2,8 @@
 import { useLayoutEffect, useRef, type FocusEvent, type RefObject } from 'react';
 
 /**
- * `next` says what is focused then, of the part marked `data-row` the focus was in, if it is still there, or of all of it. Spread the
- * handlers on the element of `frame`.
+ * `next` says what is focused then: in the part marked `data-row` that had the focus, if it is still there, else in all of
+ * it. Spread the handlers on the element of `frame`.
  */
 export function useHeldFocus(
   frame: RefObject<HTMLElement | null>,

@@ -127,6 +127,18 @@ describe('words over and over', () => {
     expect(wordGrid(longer, cut()).size).toBeLessThan(made.value.size);
   });
 
+  test('of several words rows go on from edge to edge, however long each is', () => {
+    const made = { ...material, text: 'sea\nstring and wind\nsky', across: 10, down: 12, inks: ['#111111'] };
+    const boxes = words
+      .fill(made, cut())
+      .map((mark) => (mark.mark === 'fill' ? pathBounds(mark.path) : null)!);
+    expect(boxes).toHaveLength(12);
+    for (const { x, width } of boxes) {
+      expect(x).toBeLessThan(-175);
+      expect(x + width).toBeGreaterThan(170);
+    }
+  });
+
   test('what cannot be is said, and nothing is changed', () => {
     expect(counted({ ...material, gapX: 36 }, cut(), 20, 10)).toEqual({
       ok: false,

@@ -125,20 +125,15 @@ export function wordGrid(material: WordsMaterial, cut: Cut): { across: number; d
   };
 }
 
-/** How wide the words of a row are together, without their gaps; rows follow each other through the entries. */
-const rowsOf = ({ across = 1, down = 1 }: WordsMaterial, known: readonly Word[]): number[] =>
-  Array.from({ length: down }, (_, row) =>
-    Array.from({ length: across }, (__, i) => known[(row * across + i) % known.length]!.width).reduce(
-      (sum, width) => sum + width,
-    ),
-  );
+/** How wide so many words are together, their gaps not counted: of several entries so many of the mean. */
+const wide = (known: readonly Word[], across: number): number =>
+  (across * known.reduce((sum, { width }) => sum + width, 0)) / known.length;
 
-/** How much larger the letters are where the count is set: as large as lets the longest row and all rows fit the box; 0 or less if nothing does. */
+/** How much larger the letters are where the count is set: as large as lets a row and all rows fit the box; 0 or less if nothing does. */
 function countedScale(material: WordsMaterial, known: readonly Word[], box: Size): number {
   const { across = 1, down = 1, gapX, gapY } = material;
-  const longest = Math.max(...rowsOf(material, known));
   return Math.min(
-    (box.width - gapX * (across - 1)) / longest,
+    (box.width - gapX * (across - 1)) / wide(known, across),
     (box.height - gapY * (down - 1)) / (down * rowHeight(known)),
   );
 }
@@ -148,8 +143,7 @@ export function rowsThatFill(material: WordsMaterial, cut: Cut, across: number):
   const known = wordsOf(material, cut);
   if (!known.length) return 1;
   const { width, height } = pathBounds(cut.path);
-  const longest = Math.max(...rowsOf({ ...material, across, down: known.length }, known));
-  const row = (rowHeight(known) * (width - material.gapX * (across - 1))) / longest;
+  const row = (rowHeight(known) * (width - material.gapX * (across - 1))) / wide(known, across);
   const fit = Math.floor((height + material.gapY + 0.01) / (row + material.gapY));
   return Math.max(1, Math.min(MOST_ACROSS, fit || 1));
 }
@@ -226,7 +220,10 @@ function wordMarks(material: WordsMaterial, cut: Cut): Mark[] {
   return marks;
 }
 
-/** Words of which the count is set: each row stands in the middle, all rows too. */
+/**
+ * Words of which the count is set, all rows in the middle. Of one word so many stand in the middle of each row; of several,
+ * which differ in length, a row goes on from edge to edge.
+ */
 function countedMarks(material: WordsMaterial, known: readonly Word[], cut: Cut): Mark[] {
   const { across = 1, down = 1, gapX, gapY, inks } = material;
   const box = pathBounds(cut.path);
@@ -235,22 +232,24 @@ function countedMarks(material: WordsMaterial, known: readonly Word[], cut: Cut)
   const row = rowHeight(known) * scale;
   const top = Math.min(...known.map(({ path }) => pathBounds(path).y)) * scale;
   const high = down * row + (down - 1) * gapY;
+  const alike = known.length === 1;
+  const from = alike ? box.x + (box.width - wide(known, across) * scale - gapX * (across - 1)) / 2 : box.x;
   const within = [{ area: cut.path }];
   let count = 0;
-  return rowsOf(material, known).flatMap((widths, line) => {
+  return Array.from({ length: down }, (_, line) => {
     const paths = new Map<string, Path[number][]>();
-    let x = box.x + (box.width - widths * scale - gapX * (across - 1)) / 2;
     const y = box.y + (box.height - high) / 2 + line * (row + gapY) - top;
-    for (let i = 0; i < across; i++, count++) {
+    for (let i = 0, x = from; alike ? i < across : x < box.x + box.width; i++, count++) {
       const word = known[count % known.length]!;
       const colour = inks[count % inks.length]!;
       const path = paths.get(colour) ?? [];
       path.push(...transformPath(compose(translation(x, y), scaling(scale)), word.path));
       paths.set(colour, path);
-      x += word.width * scale + gapX;
+      // A gap below zero never eats a whole word up: each begins further on.
+      x += Math.max(word.width * scale + gapX, 0.1 * word.width * scale);
     }
     return [...paths].map(([colour, path]): Mark => ({ mark: 'fill', colour, path, within }));
-  });
+  }).flat();
 }
 
 export const FIRST_WORDS: Omit<WordsMaterial, 'text' | 'family' | 'size'> = {

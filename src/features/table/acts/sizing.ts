@@ -16,8 +16,8 @@ export const keepsProportions = ({ outline, material }: Piece): boolean =>
     (outline.kind === 'punch' && punchOf(outline.punch).keeps));
 
 /**
- * A piece `value` points wide or high, its upper left corner or its middle kept. In `proportion` the other side follows, and with words
- * their letters; otherwise words are set anew in their column, and a height that is given is kept.
+ * A piece `value` points wide or high, its upper left corner or its middle kept. In `proportion` the other side follows, and
+ * with words their letters; otherwise words are set anew in their column, and a height that is given is kept.
  */
 function sized(
   session: Session,
