@@ -4,6 +4,7 @@ import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 import { COMMANDS } from '@/features/table/tasks';
 import type { Command } from '@/features/table/tasks/command';
 import { useRoom } from '@/features/table/room/context';
@@ -15,6 +16,8 @@ const found = createFilterOptions<Command>({ stringify: ({ name, more = '' }) =>
 
 export function ActionsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
+  // What was typed while this was on its way.
+  const [text, setText] = useState(store.getState().ahead);
   const notNow = (command: Command) => command.needs?.(store.getState()) ?? null;
   return (
     <Dialog
@@ -32,6 +35,8 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
           openOnFocus
           disablePortal
           options={LISTED}
+          inputValue={text}
+          onInputChange={(_, next, reason) => reason !== 'reset' && setText(next)}
           getOptionLabel={({ name }) => name}
           getOptionDisabled={(command) => notNow(command) !== null}
           filterOptions={found}

@@ -2,6 +2,7 @@
 import { useEffect } from 'react';
 import type { SessionStore } from '@/features/table/session';
 import { focusStage } from '@/features/table/stage/focus';
+import { TYPED_INTO } from '@/features/table/session/sheet';
 import { typeOn } from '@/features/table/acts';
 import { PRESSES } from '@/features/table/tasks';
 import { obey, pressOf } from '@/features/table/tasks/command';
@@ -27,6 +28,14 @@ export function useKeys(store: SessionStore): void {
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
       if (event.defaultPrevented) return;
+      const { sheet, closeSheet, typeAhead } = store.getState();
+      if (sheet && TYPED_INTO.includes(sheet) && !target.closest(MODAL)) {
+        // Still on its way: what is typed is for it, not for the table.
+        if (event.key === 'Escape') closeSheet();
+        else if (event.key === 'Backspace' || (plain(event) && [...event.key].length === 1))
+          typeAhead(event.key);
+        return event.preventDefault();
+      }
       const found = PRESSES.get(pressOf(event));
       if (found?.everywhere && !target.closest(MODAL)) {
         event.preventDefault();

@@ -33,19 +33,26 @@ export type SheetName =
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */
 const ALONE: readonly SheetName[] = ['draw'];
+/** Sheets that are typed into as soon as they are asked for. */
+export const TYPED_INTO: readonly SheetName[] = ['actions'];
 
 export interface SheetSlice {
   sheet: SheetName | null;
   /** Photos, by SHA-256, that the sheet shall begin with. */
   wanted: readonly string[];
+  /** What was typed before the sheet that is typed into was there. */
+  ahead: string;
 
+  typeAhead(key: string): void;
   openSheet(sheet: SheetName, wanted?: readonly string[]): void;
   closeSheet(): void;
 }
 
-export const sheetSlice: Slice<SheetSlice, SelectionSlice> = (set) => ({
+export const sheetSlice: Slice<SheetSlice, SelectionSlice> = (set, get) => ({
   sheet: null,
   wanted: [],
-  openSheet: (sheet, wanted = []) => set({ sheet, wanted, ...(ALONE.includes(sheet) ? { mode: PICK } : {}) }),
+  ahead: '',
+  typeAhead: (key) => set({ ahead: key === 'Backspace' ? get().ahead.slice(0, -1) : get().ahead + key }),
+  openSheet: (sheet, wanted = []) => set({ sheet, wanted, ahead: '', ...(ALONE.includes(sheet) ? { mode: PICK } : {}) }),
   closeSheet: () => set({ sheet: null, wanted: [] }),
 });
