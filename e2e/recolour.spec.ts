@@ -140,6 +140,18 @@ test('a boat gets a red hull and a cream sail, the mast as it is; a day later th
   const blue = await seen(page, 0.5, 0.7);
   expect(blue[2]).toBeGreaterThan(blue[0] + 20);
   expect((await seen(page, 0.58, 0.5))[0] - (await seen(page, 0.58, 0.5))[2]).toBeGreaterThan(20);
+  // What is protected keeps its colour from a dye of the whole.
+  await sheet(page).getByRole('button', { name: 'As it was' }).click();
+  await sheet(page).getByRole('button', { name: 'Protect a part' }).click();
+  await stroke(page, [
+    [0.498, 0.2],
+    [0.498, 0.5],
+  ]);
+  await expect(sheet(page).getByText('1 stroke.')).toBeVisible();
+  await sheet(page).getByRole('button', { name: 'All of it' }).press('Enter');
+  await ink(page, '#1f5f7a');
+  near(await seen(page, 0.498, 0.3), mast);
+  expect((await seen(page, 0.5, 0.7))[2]).toBeGreaterThan((await seen(page, 0.5, 0.7))[0] + 20);
   await sheet(page).getByRole('button', { name: 'As it was' }).click();
   near(await seen(page, 0.498, 0.3), mast);
 });

@@ -107,7 +107,7 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
       {
         id: chance.id(),
         name: chance.text(),
-        change: { how: 'ink', ink: chance.colour() },
+        change: chance.of([{ how: 'ink', ink: chance.colour() }, { how: 'protect' }] as const),
         strength: chance.number(),
       },
     ]),

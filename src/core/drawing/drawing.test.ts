@@ -130,4 +130,21 @@ describe('inking', () => {
       wornDrawing(drawing, { ink: '#2f5b4a' }).parts.map(({ colour, opacity }) => [colour, opacity]),
     ).toEqual([['#2f5b4a', 1]]);
   });
+
+  test('a protected part keeps its colour, whatever dyes come before or after', () => {
+    const { drawing } = read(
+      svg('<rect width="9" height="9" fill="#8a4a2a"/><rect x="9" width="9" height="9" fill="#b3262e"/>'),
+    );
+    const dye = { name: '', strength: 1 };
+    const blue = { ...dye, id: 'a', change: { how: 'ink' as const, ink: '#2f6f8f' } };
+    const guard = { ...dye, id: 'b', change: { how: 'protect' as const }, where: { parts: [1] } };
+    for (const dyes of [
+      [blue, guard],
+      [guard, blue],
+    ])
+      expect(wornDrawing(drawing, { dyes }).parts.map(({ colour }) => colour === '#b3262e')).toEqual([
+        false,
+        true,
+      ]);
+  });
 });

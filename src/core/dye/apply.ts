@@ -1,8 +1,8 @@
 /** Dyes on pixels: the same areas at every size, their edges found anew in the pixels at hand. */
 import { labOfBytes } from '@/core/color/oklab';
-import { worn, type Area } from '@/core/dye/area';
+import { cellAt, worn, type Area } from '@/core/dye/area';
 import { dyedColour, dyeRun, dyeTable, type DyeTable } from '@/core/dye/colour';
-import { isMarked, isSeen, type Dye } from '@/core/dye/dye';
+import { isMarked, isSeen, protects, type Dye } from '@/core/dye/dye';
 import type { Pixels } from '@/core/pixels/focus';
 
 // Taken out once, as these run for every pixel.
@@ -15,22 +15,59 @@ const TOLD_APART = 3 * 12 ** 2;
 /** Cells each way from which the colours of the two sides of an edge are taken. */
 const AROUND = 3;
 
-/** Applies dyes to RGBA in place, in their order; alpha stays. Dyes of a drawing's parts are passed over. */
+/**
+ * Applies dyes to RGBA in place, in their order; alpha stays, and so does what is protected. Dyes of a drawing's parts are
+ * passed over.
+ */
 export function applyDyes(pixels: Pixels, dyes: readonly Dye[]): void {
+  const kept = protectedBy(dyes);
   for (const dye of dyes) {
     if (!isSeen(dye) || (dye.where && !isMarked(dye.where))) continue;
-    const area = dye.where ? worn(dye.where) : null;
-    if (dye.where && !area) continue;
-    if (area && dye.outside) turnOut(area);
+    const marked = dye.where ? placeOf(dye) : null;
+    if (dye.where && !marked) continue;
+    const area = kept ? without(marked ?? everywhere(kept), kept) : marked;
     const table = dyeTable(dye.change, meanLightness(pixels, area), dye.strength);
     if (!area) dyeRun(wholePixels(pixels), 0, pixels.width * pixels.height, table);
     else dyeArea(pixels, area, table);
   }
 }
 
-function turnOut({ cells }: Area): void {
-  for (let i = 0; i < cells.length; i++) cells[i] = 255 - cells[i]!;
+type WornArea = Area & { hard: boolean };
+
+/** Where a dye lies, as it is worn. */
+function placeOf({ where, outside }: Dye): WornArea | null {
+  const area = isMarked(where) ? worn(where) : null;
+  return area && outside ? { ...area, cells: area.cells.map((cell) => 255 - cell) } : area;
 }
+
+/** What no dye may touch: all that is protected, joined. */
+export function protectedBy(dyes: readonly Dye[]): WornArea | null {
+  return dyes
+    .filter(protects)
+    .flatMap((dye) => placeOf(dye) ?? [])
+    .reduce<WornArea | null>(
+      (all, area) =>
+        all
+          ? {
+              ...all,
+              hard: all.hard && area.hard,
+              cells: all.cells.map((cell, i) => max(cell, cellAt(area, all, i))),
+            }
+          : area,
+      null,
+    );
+}
+
+const everywhere = (like: WornArea): WornArea => ({
+  ...like,
+  cells: new Uint8Array(like.cells.length).fill(255),
+});
+
+const without = (area: WornArea, kept: WornArea): WornArea => ({
+  ...area,
+  hard: area.hard && kept.hard,
+  cells: area.cells.map((cell, i) => min(cell, 255 - cellAt(kept, area, i))),
+});
 
 /** OKLab lightness, in the mean, of what an area (or all) of a picture shows; in steps of 1/512, so that copies agree. */
 export function meanLightness({ data, width, height }: Pixels, area: Area | null): number {

@@ -21,6 +21,14 @@ export const emptyArea = (width: number, height: number): Area => ({
   cells: new Uint8Array(width * height),
 });
 
+/** What an area holds where cell `i` of another grid over the same picture lies. */
+export function cellAt(area: Area, { width, height }: Pick<Area, 'width' | 'height'>, i: number): number {
+  if (area.width === width && area.height === height) return area.cells[i]!;
+  const x = Math.floor((((i % width) + 0.5) * area.width) / width);
+  const y = Math.floor(((Math.floor(i / width) + 0.5) * area.height) / height);
+  return area.cells[y * area.width + x]!;
+}
+
 /** Empty for an area with nothing in it. */
 export function writeArea({ width, height, cells }: Area): string {
   const runs: number[] = [];

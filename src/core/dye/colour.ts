@@ -1,7 +1,7 @@
 /** What a dye makes of a colour, and the same as a table for millions of pixels. */
 import { hexOf, rgbOf } from '@/core/color/hex';
 import { labOfRgb, rgbOfLab, type Lab } from '@/core/color/oklab';
-import type { DyeChange } from '@/core/dye/dye';
+import type { ColourChange } from '@/core/dye/dye';
 
 // Taken out once, as these run for every pixel.
 const { cos: cosine, hypot, imul, max, min, round, sin: sine } = Math;
@@ -17,7 +17,7 @@ const [GREY, COLOURED] = [0.02, 0.06];
  * white stays white (but on what is nearly nothing else), and what was lighter than another is lighter still. By numbers: hue turned, chroma times
  * 1 + saturation, lightness so much of the way to white or black, in OKLCH.
  */
-export function dyed(lab: Lab, change: DyeChange, from: number): Lab {
+export function dyed(lab: Lab, change: ColourChange, from: number): Lab {
   const [l, a, b] = lab;
   if (change.how === 'shift') {
     const turn = (change.hue * Math.PI) / 180;
@@ -38,7 +38,7 @@ export function dyed(lab: Lab, change: DyeChange, from: number): Lab {
 }
 
 /** The same of a `#rrggbb`, so much of the way as `strength` says. */
-export function dyedHex(hex: string, change: DyeChange, from: number, strength: number): string {
+export function dyedHex(hex: string, change: ColourChange, from: number, strength: number): string {
   const before = rgbOf(hex);
   const after = rgbOfLab(dyed(labOfRgb(...before), change, from));
   return hexOf(before.map((value, c) => value + (after[c]! - value) * strength));
@@ -62,7 +62,7 @@ const tables = new Map<string, DyeTable>();
 const MOST_TABLES = 24;
 const ANSWERS = 1 << 16;
 
-export function dyeTable(change: DyeChange, from: number, strength: number): DyeTable {
+export function dyeTable(change: ColourChange, from: number, strength: number): DyeTable {
   const key = JSON.stringify([change, change.how === 'ink' ? from : 0, strength]);
   let table = tables.get(key);
   if (!table) {
@@ -74,7 +74,7 @@ export function dyeTable(change: DyeChange, from: number, strength: number): Dye
   return table;
 }
 
-function nodesOf(change: DyeChange, from: number, strength: number): Float32Array {
+function nodesOf(change: ColourChange, from: number, strength: number): Float32Array {
   const nodes = new Float32Array(3 * NODES ** 3);
   let at = 0;
   for (let r = 0; r < NODES; r++)

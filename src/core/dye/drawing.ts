@@ -3,7 +3,7 @@ import { rgbOf } from '@/core/color/hex';
 import { labOfRgb } from '@/core/color/oklab';
 import { strength, type Drawing, type DrawingPart } from '@/core/drawing/drawing';
 import { dyedHex } from '@/core/dye/colour';
-import { isChosen, isSeen, type Dye } from '@/core/dye/dye';
+import { isChosen, isSeen, protects, type Dye } from '@/core/dye/dye';
 import { flatten } from '@/core/geometry/path';
 import { signedArea } from '@/core/geometry/offset';
 
@@ -28,12 +28,10 @@ export function wornDrawing(
   { ink, dyes = [] }: { ink?: string | undefined; dyes?: readonly Dye[] | undefined },
 ): Drawing {
   const colours = drawing.parts.map(({ colour }) => ink ?? colour);
+  const kept = new Set(dyes.filter(protects).flatMap((dye) => partsOf(drawing, dye)));
   for (const dye of dyes) {
     if (!isSeen(dye) || (dye.where && !isChosen(dye.where))) continue;
-    const chosen = isChosen(dye.where) ? new Set(dye.where.parts) : null;
-    const dyed = drawing.parts.flatMap((_, i) =>
-      !chosen || chosen.has(i) !== Boolean(dye.outside) ? [i] : [],
-    );
+    const dyed = partsOf(drawing, dye).filter((i) => !kept.has(i));
     const from = dye.change.how === 'ink' ? meanLightness(drawing, colours, dyed) : 0;
     for (const i of dyed) colours[i] = dyedHex(colours[i]!, dye.change, from, dye.strength);
   }
@@ -47,6 +45,12 @@ export function wornDrawing(
       }))
       .filter(({ opacity }) => opacity > 0.003),
   };
+}
+
+/** The parts a dye is of. */
+function partsOf({ parts }: Drawing, { where, outside }: Dye): number[] {
+  const chosen = isChosen(where) ? new Set(where.parts) : null;
+  return parts.flatMap((_, i) => (!chosen || chosen.has(i) !== Boolean(outside) ? [i] : []));
 }
 
 /** OKLab lightness of some parts in the mean, by the area each paints. */

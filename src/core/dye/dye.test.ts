@@ -7,7 +7,7 @@ import Color from 'colorjs.io';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import { labOfRgb, rgbOfLab } from '@/core/color/oklab';
-import { applyDyes, meanLightness } from '@/core/dye/apply';
+import { applyDyes, meanLightness, protectedBy } from '@/core/dye/apply';
 import {
   distances,
   emptyArea,
@@ -20,8 +20,16 @@ import {
   type Area,
 } from '@/core/dye/area';
 import { dyed, dyedColour, dyedHex, dyeTable } from '@/core/dye/colour';
-import { dyesSchema, keptPoints, type Dye, type DyeChange, type Marked, type Stroke } from '@/core/dye/dye';
-import { areaOfStrokes, grow, groundOf } from '@/core/dye/grow';
+import {
+  dyesSchema,
+  keptPoints,
+  type ColourChange,
+  type Dye,
+  type DyeChange,
+  type Marked,
+  type Stroke,
+} from '@/core/dye/dye';
+import { areaOfStrokes, freeOf, grow, groundOf } from '@/core/dye/grow';
 import type { Pixels } from '@/core/pixels/focus';
 
 const folder = mkdtempSync(join(tmpdir(), 'dye-'));
@@ -31,7 +39,7 @@ const hex = () =>
   fc
     .tuple(byte(), byte(), byte())
     .map((rgb) => `#${rgb.map((v) => v.toString(16).padStart(2, '0')).join('')}`);
-const like = (ink: string): DyeChange => ({ how: 'ink', ink });
+const like = (ink: string): ColourChange => ({ how: 'ink', ink });
 const dye = (change: DyeChange, more: Partial<Dye> = {}): Dye => ({
   id: 'd',
   name: 'Part',
@@ -101,7 +109,7 @@ describe('colours', () => {
   });
 
   test('the table for millions of pixels is off by less than a step of 8 bits in the mean', () => {
-    const changes: DyeChange[] = [
+    const changes: ColourChange[] = [
       like('#b3262e'),
       like('#f2e2b8'),
       { how: 'shift', hue: 70, saturation: 20, lightness: -10 },
@@ -314,6 +322,35 @@ describe('on pixels', () => {
     expect([...many.data.slice(at, at + 3)].map((v, c) => Math.abs(v - [0x2f, 0x6f, 0x8f][c]!) <= 6)).toEqual(
       [true, true, true],
     );
+  });
+
+  test('what is protected keeps its colours from every dye, whatever their order; no stroke runs into it', async () => {
+    const plain = await pixelsOf(disc('#8a4a2a', 640));
+    const where = marked(plain);
+    const guard = dye({ how: 'protect' }, { where });
+    const blue = dye(like('#2f6f8f'));
+    for (const dyes of [
+      [guard, blue],
+      [blue, guard],
+    ]) {
+      const pixels = { ...plain, data: plain.data.slice() };
+      applyDyes(pixels, dyes);
+      // The disc as it was, the ground dyed, the edge between them neither.
+      expect([...pixels.data.slice(4 * (320 * 640 + 320), 4 * (320 * 640 + 320) + 3)]).toEqual([
+        0x8a, 0x4a, 0x2a,
+      ]);
+      expect(pixels.data[2]! - pixels.data[0]!).toBeGreaterThan(30);
+      const ground = { ...plain, data: plain.data.map((v, i) => [0xdc, 0xe6, 0xee, v][i % 4]!) };
+      applyDyes(ground, [blue]);
+      const [r, g, b] = ground.data;
+      const wanted = await pixelsOf(disc('#8a4a2a', 640).replace('#dce6ee', `rgb(${r},${g},${b})`));
+      expect(worstOf(pixels, wanted)).toBeLessThan(20);
+    }
+    const free = freeOf(groundOf(plain), protectedBy([guard])!);
+    const all = areaOfStrokes(groundOf(plain), [{ points: [0.1, 0.1], width: 0.02, closeness: 0.6 }], free);
+    expect(all.cells[320 * 640 + 320]).toBe(0);
+    expect(all.cells[10 * 640 + 620]).toBe(255);
+    expect(protectedBy([{ ...guard, off: true }, blue])).toBeNull();
   });
 
   test('clear, white, black and single pixels come through', () => {

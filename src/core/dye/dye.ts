@@ -27,7 +27,14 @@ export interface ShiftChange {
   lightness: number;
 }
 
-export type DyeChange = InkChange | ShiftChange;
+/** No other colour: what it marks is kept from every other dye of the picture, in whatever order they are. */
+export interface ProtectChange {
+  how: 'protect';
+}
+
+/** What gives another colour. */
+export type ColourChange = InkChange | ShiftChange;
+export type DyeChange = ColourChange | ProtectChange;
 
 /** One stroke that marks a part; it takes in what is alike around it. */
 export interface Stroke {
@@ -91,13 +98,24 @@ export function keptPoints(points: readonly number[]): number[] {
     .map((value) => Math.min(1 + FAR_OUT, Math.max(-FAR_OUT, Math.round(value * 1e4) / 1e4)));
 }
 
+/** Whether it is anywhere at all. */
+const isSomewhere = ({ off, where }: Dye): boolean =>
+  !off && !(isMarked(where) && !where.area) && !(isChosen(where) && !where.parts.length);
+
+/** A dye that gives another colour. */
+export type ColourDye = Dye & { change: ColourChange };
+
 /** Whether a dye can be seen at all. */
-export const isSeen = ({ off, strength, change, where }: Dye): boolean =>
-  !off &&
-  strength > 0 &&
-  (change.how === 'ink' || change.hue !== 0 || change.saturation !== 0 || change.lightness !== 0) &&
-  !(isMarked(where) && !where.area) &&
-  !(isChosen(where) && !where.parts.length);
+export const isSeen = (dye: Dye): dye is ColourDye =>
+  isSomewhere(dye) &&
+  dye.strength > 0 &&
+  (dye.change.how === 'ink' ||
+    (dye.change.how === 'shift' &&
+      (dye.change.hue !== 0 || dye.change.saturation !== 0 || dye.change.lightness !== 0)));
+
+/** Whether it keeps other dyes away. */
+export const protects = (dye: Dye): boolean =>
+  dye.change.how === 'protect' && dye.where !== undefined && isSomewhere(dye);
 
 const yes = boolean().oneOf([true]);
 const changeSchema = byKind(
@@ -113,6 +131,7 @@ const changeSchema = byKind(
       saturation: number().min(-100).max(100).required(),
       lightness: number().min(-100).max(100).required(),
     }).noUnknown(),
+    protect: object({ how: string().oneOf(['protect']).required() }).noUnknown(),
   },
   'change of colour',
   'how',

@@ -1,6 +1,6 @@
 /** Strokes that take in what is alike around them: seeded region growing (Adams and Bischof 1994, with fixed seeds), in OKLab. */
 import { labOfBytes } from '@/core/color/oklab';
-import { AREA_SIDE, emptyArea, type Area } from '@/core/dye/area';
+import { AREA_SIDE, cellAt, emptyArea, type Area } from '@/core/dye/area';
 import type { Stroke } from '@/core/dye/dye';
 import type { Pixels } from '@/core/pixels/focus';
 import { shrunk } from '@/core/pixels/shrink';
@@ -128,10 +128,10 @@ export function grow(ground: Ground, stroke: Stroke, only?: Uint8Array): Area {
   return area;
 }
 
-/** The area with one more stroke: what it takes in is joined to it, or taken away. */
-export function withStroke(ground: Ground, area: Area | null, stroke: Stroke): Area {
+/** The area with one more stroke: what it takes in, of the cells that are `free`, is joined to it, or taken away. */
+export function withStroke(ground: Ground, area: Area | null, stroke: Stroke, free?: Uint8Array): Area {
   const before = area ?? emptyArea(ground.width, ground.height);
-  const after = grow(ground, stroke, stroke.away ? before.cells : undefined);
+  const after = grow(ground, stroke, stroke.away ? before.cells : free);
   const { cells } = after;
   for (let i = 0; i < cells.length; i++)
     cells[i] = stroke.away ? before.cells[i]! & ~cells[i]! : before.cells[i]! | cells[i]!;
@@ -139,5 +139,12 @@ export function withStroke(ground: Ground, area: Area | null, stroke: Stroke): A
 }
 
 /** What strokes come to, one after the other. */
-export const areaOfStrokes = (ground: Ground, strokes: readonly Stroke[]): Area =>
-  strokes.reduce((area, stroke) => withStroke(ground, area, stroke), emptyArea(ground.width, ground.height));
+export const areaOfStrokes = (ground: Ground, strokes: readonly Stroke[], free?: Uint8Array): Area =>
+  strokes.reduce(
+    (area, stroke) => withStroke(ground, area, stroke, free),
+    emptyArea(ground.width, ground.height),
+  );
+
+/** The cells of a ground that a stroke may take in where some of the picture is protected. */
+export const freeOf = (ground: Ground, kept: Area): Uint8Array =>
+  emptyArea(ground.width, ground.height).cells.map((_, i) => (cellAt(kept, ground, i) > 127 ? 0 : 1));

@@ -185,6 +185,7 @@ describe('project.json', () => {
                 dyes: [
                   { ...dye, where: { strokes, area: '4 2 1 2 2 1', soften: 0.02, filled: true } },
                   { ...dye, where: { parts: [0, 3] }, outside: true, off: true },
+                  { ...dye, change: { how: 'protect' }, where: { strokes, area: '4 2 1 2' } },
                   { ...dye, change: { how: 'shift', hue: 20, saturation: -5, lightness: 0 } },
                 ],
                 fills: [{ ink: '#e8c66a', texture: 'pencil', shade: 0.3, light: 315, area: '4 4 4 9' }],

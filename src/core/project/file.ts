@@ -33,6 +33,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   7: (old) => old,
   // 9: copies that grow, turn and fade, words whose count is set, plain punches. All may be absent.
   8: (old) => old,
+  // 10: parts of pictures that are protected from dyes. They may be absent.
+  9: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

@@ -134,7 +134,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 9;
+export const FILE_VERSION = 10;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;

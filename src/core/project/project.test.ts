@@ -263,7 +263,9 @@ describe('project.json', () => {
     [
       'newer',
       spoil((file) => (file.version = FILE_VERSION + 1)),
-      /newer Bellagraph \(file version 10; this one reads up to 9\)/,
+      new RegExp(
+        `newer Bellagraph \\(file version ${FILE_VERSION + 1}; this one reads up to ${FILE_VERSION}\\)`,
+      ),
     ],
     [
       'without a version',

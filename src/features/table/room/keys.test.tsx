@@ -17,7 +17,8 @@ test('what is typed before the list of actions is there is for the list, not for
   const room = await seated(<Keyed />, [inkPiece('a')], ['a']);
   fireEvent.keyDown(document.body, { key: 'k', ctrlKey: true });
   // P would open the punches, M mirror the piece, Delete take it away.
-  for (const key of ['p', 'm', 'Backspace', 'a', 'g', 'e', 'Delete']) fireEvent.keyDown(document.body, { key });
+  for (const key of ['p', 'm', 'Backspace', 'a', 'g', 'e', 'Delete'])
+    fireEvent.keyDown(document.body, { key });
   const field = await screen.findByRole<HTMLInputElement>('combobox', { name: 'What shall be done?' });
   expect(field.value).toBe('page');
   expect(screen.getAllByRole('option')[0]!.textContent).toMatch(/page/i);

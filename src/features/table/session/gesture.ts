@@ -32,8 +32,8 @@ export interface Marking {
   brush: number;
   /** What is marked: all else is veiled. */
   shown: Area | null;
-  /** What a stroke, as far as it was drawn, would come to; undefined where that is not shown. */
-  stroke(points: readonly number[]): Area | null | undefined;
+  /** What would be marked after a stroke, as far as it was drawn or as it would begin; null for nothing. */
+  stroke(points: readonly number[]): Area | null;
   done(points: readonly number[]): void;
   leave(): void;
 }

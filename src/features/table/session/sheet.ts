@@ -53,6 +53,7 @@ export const sheetSlice: Slice<SheetSlice, SelectionSlice> = (set, get) => ({
   wanted: [],
   ahead: '',
   typeAhead: (key) => set({ ahead: key === 'Backspace' ? get().ahead.slice(0, -1) : get().ahead + key }),
-  openSheet: (sheet, wanted = []) => set({ sheet, wanted, ahead: '', ...(ALONE.includes(sheet) ? { mode: PICK } : {}) }),
+  openSheet: (sheet, wanted = []) =>
+    set({ sheet, wanted, ahead: '', ...(ALONE.includes(sheet) ? { mode: PICK } : {}) }),
   closeSheet: () => set({ sheet: null, wanted: [] }),
 });

@@ -106,8 +106,8 @@ export function ColourInSheet({ onClose }: { onClose: () => void }) {
       brush: tool === 'brush' ? brush : 0,
       shown: null,
       stroke(points) {
-        if (tool !== 'brush') return undefined;
-        return meant(areas, points, tool, brush)?.cells ?? null;
+        const found = meant(areas, points, tool, brush);
+        return found && (found.label || tool === 'brush') ? found.cells : null;
       },
       done(points) {
         const found = meant(areas, points, tool, brush);

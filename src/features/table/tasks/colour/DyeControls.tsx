@@ -17,6 +17,7 @@ import {
   isMarked,
   LOOSEST,
   SOFTEST_EDGE,
+  type ColourChange,
   type Dye,
   type Marked,
   type ShiftChange,
@@ -25,16 +26,23 @@ import {
 import { areaOfStrokes } from '@/core/dye/grow';
 import type { Drawing } from '@/core/drawing/drawing';
 import type { Piece } from '@/core/piece/piece';
-import { changeDye } from '@/core/project/edits/dyes';
+import { changeDye, dyesOf } from '@/core/project/edits/dyes';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import { useRoom } from '@/features/table/room/context';
 import { useGround } from '@/features/table/tasks/colour/useGround';
-import { useMarks, type Brush } from '@/features/table/tasks/colour/useMarks';
+import { freeFor, useMarks, type Brush } from '@/features/table/tasks/colour/useMarks';
 import { RowSlider } from '@/ui/RowSlider';
 
 /** Brush widths as shares of the picture's longer side. */
 const [THIN, THICK] = [0.004, 0.12];
-const FIRST_BRUSH: Brush = { on: false, away: false, width: 0.025, closeness: 0.06, alike: true };
+const FIRST_BRUSH: Brush = {
+  on: false,
+  away: false,
+  width: 0.025,
+  closeness: 0.06,
+  awayCloseness: 0,
+  alike: true,
+};
 const SHIFTS = [
   ['hue', 'Hue', 180],
   ['saturation', 'Saturation', 100],
@@ -81,18 +89,65 @@ export function DyeControls({ pieces, dye, drawing, disabled, begun }: Props) {
           drawing={drawing}
           disabled={disabled || !(ground || drawing)}
           onBrush={(next) => setBrush({ ...brush, ...next })}
-          onRegrow={(marked, merge) =>
+          onRegrow={(marked) =>
             ground &&
-            set(
-              (before) => ({
-                ...before,
-                where: { ...marked, area: writeArea(areaOfStrokes(ground, marked.strokes)) },
-              }),
-              merge,
-            )
+            set((before) => ({
+              ...before,
+              where: {
+                ...marked,
+                area: writeArea(areaOfStrokes(ground, marked.strokes, freeFor(ground, dyesOf(piece!), dye))),
+              },
+            }))
           }
         />
       )}
+      {change.how !== 'protect' && (
+        <ColourFields dye={dye} change={change} disabled={disabled} onChange={set} />
+      )}
+      {where && (
+        <>
+          {isMarked(where) && (
+            <Edges
+              where={where}
+              disabled={disabled}
+              onWhere={(next, merge) => set((before) => ({ ...before, where: next }), merge)}
+            />
+          )}
+          <FormControlLabel
+            control={
+              <Switch
+                size="small"
+                disabled={disabled}
+                checked={Boolean(dye.outside)}
+                onChange={(_, on) => flag('outside', on)}
+              />
+            }
+            label={change.how === 'protect' ? 'Protect all but this' : 'All but this part'}
+          />
+          <TextField
+            label="Its name"
+            value={dye.name}
+            disabled={disabled}
+            slotProps={{ htmlInput: { maxLength: 200 } }}
+            onChange={(event) => set((before) => ({ ...before, name: event.target.value }), 'name')}
+          />
+        </>
+      )}
+    </Box>
+  );
+}
+
+interface ColourProps {
+  dye: Dye;
+  change: ColourChange;
+  disabled: boolean;
+  onChange: (to: (dye: Dye) => Dye, merge?: string) => void;
+}
+
+/** Which colour, and how much of it. */
+function ColourFields({ dye, change, disabled, onChange: set }: ColourProps) {
+  return (
+    <>
       <ToggleButtonGroup
         exclusive
         fullWidth
@@ -159,36 +214,7 @@ export function DyeControls({ pieces, dye, drawing, disabled, begun }: Props) {
         disabled={disabled}
         onChange={(value) => set((before) => ({ ...before, strength: value / 100 }), 'strength')}
       />
-      {where && (
-        <>
-          {isMarked(where) && (
-            <Edges
-              where={where}
-              disabled={disabled}
-              onWhere={(next, merge) => set((before) => ({ ...before, where: next }), merge)}
-            />
-          )}
-          <FormControlLabel
-            control={
-              <Switch
-                size="small"
-                disabled={disabled}
-                checked={Boolean(dye.outside)}
-                onChange={(_, on) => flag('outside', on)}
-              />
-            }
-            label="All but this part"
-          />
-          <TextField
-            label="Its name"
-            value={dye.name}
-            disabled={disabled}
-            slotProps={{ htmlInput: { maxLength: 200 } }}
-            onChange={(event) => set((before) => ({ ...before, name: event.target.value }), 'name')}
-          />
-        </>
-      )}
-    </Box>
+    </>
   );
 }
 
@@ -199,11 +225,12 @@ interface MarksProps {
   disabled: boolean;
   onBrush: (change: Partial<Brush>) => void;
   /** Strokes changed: what they come to must be found anew. */
-  onRegrow: (marked: Marked, merge?: string) => void;
+  onRegrow: (marked: Marked) => void;
 }
 
 function Marks({ where, brush, drawing, disabled, onBrush, onRegrow }: MarksProps) {
   const last = isMarked(where) ? where.strokes.at(-1) : undefined;
+  const limit = brush.away ? 'awayCloseness' : 'closeness';
   return (
     <Box sx={{ border: 1, borderColor: 'divider', borderRadius: 2, p: 1 }}>
       <ToggleButtonGroup
@@ -239,17 +266,9 @@ function Marks({ where, brush, drawing, disabled, onBrush, onRegrow }: MarksProp
             label="Takes in alike"
             least={0}
             most={100}
-            value={Math.round((100 * (last?.closeness ?? brush.closeness)) / (LOOSEST / 2))}
+            value={Math.round((100 * brush[limit]) / (LOOSEST / 2))}
             disabled={disabled}
-            onChange={(value) => {
-              const closeness = (value / 100) * (LOOSEST / 2);
-              onBrush({ closeness });
-              if (last)
-                onRegrow(
-                  { ...where, strokes: [...where.strokes.slice(0, -1), { ...last, closeness }] },
-                  'closeness',
-                );
-            }}
+            onChange={(value) => onBrush({ [limit]: (value / 100) * (LOOSEST / 2) })}
           />
           <RowSlider
             label="Brush"
@@ -333,7 +352,9 @@ function describe(where: Where, on: boolean, drawing: Drawing | null): string {
     return on ? `Press a part on the page to choose it, again to leave it. ${parts}` : parts;
   }
   if (!where.strokes.length)
-    return on ? 'Draw roughly over the part on the page.' : 'Nothing is marked yet: press Mark.';
+    return on
+      ? 'Draw roughly over the part on the page: what a stroke will take in is tinted first.'
+      : 'Nothing is marked yet: press Mark.';
   const strokes = `${where.strokes.length} ${where.strokes.length === 1 ? 'stroke' : 'strokes'}.`;
   if (!where.area) return `${strokes} Nothing is left of the part.`;
   return on ? `${strokes} Draw on; all but the part is veiled.` : strokes;

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { IconArrowDown, IconArrowUp, IconEye, IconEyeOff, IconTrash } from '@tabler/icons-react';
+import { IconArrowDown, IconArrowUp, IconEye, IconEyeOff, IconShield, IconTrash } from '@tabler/icons-react';
 import type { Dye } from '@/core/dye/dye';
 import { SmallButton } from '@/ui/SmallButton';
 
@@ -58,12 +58,18 @@ export function DyeList({ dyes, chosen, disabled, onChoose, onChange }: Props) {
                 flexShrink: 0,
                 borderRadius: '50%',
                 border: '1px solid rgba(0,0,0,0.3)',
+                display: 'grid',
+                placeItems: 'center',
                 background:
                   dye.change.how === 'ink'
                     ? dye.change.ink
-                    : 'conic-gradient(in oklch longer hue, oklch(0.7 0.12 0), oklch(0.7 0.12 360))',
+                    : dye.change.how === 'protect'
+                      ? '#fffdf6'
+                      : 'conic-gradient(in oklch longer hue, oklch(0.7 0.12 0), oklch(0.7 0.12 360))',
               }}
-            />
+            >
+              {dye.change.how === 'protect' && <IconShield size={13} color="#25232a" />}
+            </Box>
             <Typography noWrap sx={{ opacity: dye.off ? 0.55 : 1 }}>
               {dye.name}
             </Typography>

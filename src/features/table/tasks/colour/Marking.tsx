@@ -1,8 +1,8 @@
 'use client';
 /** A hand marks on a picture: what is marked stays in its colours, all else is veiled; by pointer, or by arrows and Enter. */
 import Box from '@mui/material/Box';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Area } from '@/core/dye/area';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { cellAt, type Area } from '@/core/dye/area';
 import { apply, compose, growth, invert, scaling, type Matrix, type Point } from '@/core/geometry/matrix';
 import { pathData } from '@/core/geometry/path';
 import { pictureOn } from '@/core/page/draw';
@@ -19,6 +19,10 @@ import { viewMatrix } from '@/features/table/stage/hand/view';
 /** The veil's colour and how thick it lies; the line round what is marked. */
 const VEIL = [246, 241, 230, 178] as const;
 const LINE = [37, 35, 42, 255] as const;
+/** What a stroke would take in, and away; how many cells a stripe and its gap take. */
+const TAKEN_IN = [23, 104, 122, 128] as const;
+const TAKEN_AWAY = [156, 42, 34, 190] as const;
+const HATCH = 10;
 /** How far an arrow moves the spot, as shares of the picture; with Shift. */
 const STEP = 0.01;
 const FINE = 0.002;
@@ -50,24 +54,53 @@ function liesOf(session: Session, id: string): Lies | null {
   };
 }
 
-/** The veil as a small picture: clear over what is marked, with a line round it. */
-function veilOf({ width, height, cells }: Area): OffscreenCanvas {
+type Colour = readonly [number, number, number, number];
+
+/** Cells as a small picture: clear inside, with a line round it. */
+function pictureOf(
+  { width, height, cells }: Area,
+  outside: Colour | null,
+  inside: ((x: number, y: number) => Colour | null) | null,
+): OffscreenCanvas {
   const canvas = new OffscreenCanvas(width, height);
   const context = canvas.getContext('2d')!;
   const pixels = context.createImageData(width, height);
   for (let y = 0, i = 0; y < height; y++)
     for (let x = 0; x < width; x++, i++) {
-      if (cells[i]) continue;
       const near =
-        (x > 0 && cells[i - 1]) ||
-        (x < width - 1 && cells[i + 1]) ||
-        (y > 0 && cells[i - width]) ||
-        (y < height - 1 && cells[i + width]);
-      pixels.data.set(near ? LINE : VEIL, 4 * i);
+        !cells[i] &&
+        ((x > 0 && cells[i - 1]) ||
+          (x < width - 1 && cells[i + 1]) ||
+          (y > 0 && cells[i - width]) ||
+          (y < height - 1 && cells[i + width]));
+      const colour = cells[i] ? (inside?.(x, y) ?? null) : near ? LINE : outside;
+      if (colour) pixels.data.set(colour, 4 * i);
     }
   context.putImageData(pixels, 0, 0);
   return canvas;
 }
+
+/** All but what is marked lies under a veil. */
+const veilOf = (area: Area): OffscreenCanvas => pictureOf(area, VEIL, null);
+
+/** What a stroke would take in is tinted; what it would take away is hatched. */
+const newOf = (area: Area): OffscreenCanvas => pictureOf(area, null, () => TAKEN_IN);
+const goneOf = (area: Area): OffscreenCanvas =>
+  pictureOf(area, null, (x, y) => ((x + y) % HATCH < HATCH / 2 ? TAKEN_AWAY : null));
+
+/** The cells of one area that another has not. */
+function beyond(area: Area | null, other: Area | null): Area | null {
+  if (!area) return null;
+  const cells = area.cells.map((cell, i) => (cell && !(other && cellAt(other, area, i)) ? 255 : 0));
+  return cells.some(Boolean) ? { ...area, cells } : null;
+}
+
+/** How much of the picture an area is, in words. */
+const share = (area: Area | null, what: string): string => {
+  if (!area) return '';
+  const part = area.cells.reduce((sum, cell) => sum + Number(cell > 0), 0) / area.cells.length;
+  return `${what} ${part < 0.005 ? 'less than 1' : Math.round(100 * part)} % of the picture`;
+};
 
 export function Marking({ marking }: { marking: Marks }) {
   const session = useSession((now) => now);
@@ -79,20 +112,35 @@ export function Marking({ marking }: { marking: Marks }) {
   const waiting = useRef(0);
   /** In shares of the picture. */
   const [spot, setSpot] = useState<Point>({ x: 0.5, y: 0.5 });
-  const [drawn, setDrawn] = useState<Area | null | undefined>(undefined);
+  /** What would be marked after the stroke that is drawn, or that would begin at the spot. */
+  const [would, setWould] = useState<Area | null | undefined>(undefined);
   // After a dialog that closed for it has given its focus back.
   useEffect(() => frame.current?.focus(), []);
   useEffect(() => () => cancelAnimationFrame(waiting.current), []);
-  const shown = drawn === undefined ? marking.shown : drawn;
+  const { shown } = marking;
+  const [layers, said] = useMemo(() => {
+    const gained = would ? beyond(would, shown) : null;
+    const lost = would === undefined ? null : beyond(shown, would);
+    return [
+      [
+        ...(shown?.cells.some(Boolean) ? [veilOf(shown)] : []),
+        ...(gained ? [newOf(gained)] : []),
+        ...(lost ? [goneOf(lost)] : []),
+      ],
+      gained || lost ? [share(gained, 'takes in'), share(lost, 'takes away')].filter(Boolean).join(', ') : '',
+    ];
+  }, [shown, would]);
   useEffect(() => {
     const canvas = veil.current!;
     const scale = window.devicePixelRatio || 1;
     Object.assign(canvas, { width: stage.width * scale, height: stage.height * scale });
-    if (!lies || !shown?.cells.some(Boolean)) return;
+    if (!lies || !layers.length) return;
     const context = canvas.getContext('2d')!;
-    context.setTransform(...compose(scaling(scale), lies.map, scaling(1 / shown.width, 1 / shown.height)));
     context.imageSmoothingQuality = 'high';
-    context.drawImage(veilOf(shown), 0, 0);
+    for (const layer of layers) {
+      context.setTransform(...compose(scaling(scale), lies.map, scaling(1 / layer.width, 1 / layer.height)));
+      context.drawImage(layer, 0, 0);
+    }
     context.setTransform(...compose(scaling(scale), lies.frame));
     context.globalCompositeOperation = 'destination-in';
     context.fill(lies.clip);
@@ -100,7 +148,12 @@ export function Marking({ marking }: { marking: Marks }) {
   const back = (): void => {
     cancelAnimationFrame(waiting.current);
     points.current = null;
-    setDrawn(undefined);
+    setWould(undefined);
+  };
+  /** Shows what a stroke would come to: once a frame, however often a hand is heard. */
+  const ask = (stroke: () => readonly number[]): void => {
+    cancelAnimationFrame(waiting.current);
+    waiting.current = requestAnimationFrame(() => setWould(marking.stroke(stroke())));
   };
   useDragLost(() => points.current !== null, back);
   if (!lies) return null;
@@ -119,7 +172,7 @@ export function Marking({ marking }: { marking: Marks }) {
     cancelAnimationFrame(waiting.current);
     const so = points.current;
     points.current = null;
-    setDrawn(undefined);
+    setWould(undefined);
     if (so) marking.done(so);
   };
   const press = (event: KeyboardEvent) => {
@@ -128,13 +181,17 @@ export function Marking({ marking }: { marking: Marks }) {
       event.key
     ] ?? [0, 0];
     if (event.key === 'Escape') marking.leave();
-    else if (event.key === 'Enter') marking.done([spot.x, spot.y]);
-    else if (dx || dy)
-      setSpot({
+    else if (event.key === 'Enter') {
+      setWould(undefined);
+      marking.done([spot.x, spot.y]);
+    } else if (dx || dy) {
+      const next = {
         x: Math.min(1, Math.max(0, spot.x + dx!)),
         y: Math.min(1, Math.max(0, spot.y + dy!)),
-      });
-    else return;
+      };
+      setSpot(next);
+      ask(() => [next.x, next.y]);
+    } else return;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -161,29 +218,27 @@ export function Marking({ marking }: { marking: Marks }) {
         frame.current!.focus({ preventScroll: true });
         points.current = [];
         add(at(event));
-        setDrawn(marking.stroke(points.current));
+        setWould(marking.stroke(points.current));
       }}
       onPointerMove={(event) => {
         const now = at(event);
         setSpot(now);
-        if (!points.current) return;
+        if (!points.current) return ask(() => [now.x, now.y]);
         event.stopPropagation();
         for (const each of event.nativeEvent.getCoalescedEvents?.() ?? []) {
           const box = frame.current!.getBoundingClientRect();
           add(apply(invert(lies.map), { x: each.clientX - box.left, y: each.clientY - box.top }));
         }
         add(now);
-        // Once a frame, however often a hand is heard.
-        cancelAnimationFrame(waiting.current);
-        waiting.current = requestAnimationFrame(
-          () => points.current && setDrawn(marking.stroke([...points.current])),
-        );
+        const so = [...points.current];
+        ask(() => so);
       }}
       onPointerUp={(event) => {
         if (!points.current) return;
         event.stopPropagation();
         finish();
       }}
+      onPointerLeave={() => !points.current && back()}
       onPointerCancel={back}
       onLostPointerCapture={() => points.current && back()}
       onDoubleClick={(event) => event.stopPropagation()}
@@ -196,6 +251,12 @@ export function Marking({ marking }: { marking: Marks }) {
         outline: 'none !important',
       }}
     >
+      <Box
+        role="status"
+        sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
+      >
+        {said}
+      </Box>
       <canvas
         ref={veil}
         aria-hidden

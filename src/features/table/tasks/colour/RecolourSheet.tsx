@@ -3,9 +3,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconLasso, IconPalette } from '@tabler/icons-react';
+import { IconLasso, IconPalette, IconShield } from '@tabler/icons-react';
 import { useState } from 'react';
-import { MOST_DYES, type Dye } from '@/core/dye/dye';
+import { MOST_DYES, type Dye, type DyeChange } from '@/core/dye/dye';
 import { changeDyes, dyesOf, isDyeable } from '@/core/project/edits/dyes';
 import { naming } from '@/core/project/edits/edit';
 import { newId } from '@/features/shared/ids';
@@ -40,21 +40,25 @@ export function RecolourSheet({ onClose }: { onClose: () => void }) {
   const disabled = readOnly || !piece;
   const change = (label: string, to: (dyes: readonly Dye[]) => readonly Dye[]) =>
     perform(changeDyes(label, session.surfaceId, pieces, to));
-  const add = (part: boolean) => {
+  const add = (label: string, name: string, part: boolean, to: DyeChange) => {
     const id = newId();
-    const parts = dyes.filter(({ where }) => where).length;
-    change(part ? 'mark a part' : `recolour ${naming(pieces)}`, (before) => [
+    change(label, (before) => [
       ...before,
       {
         id,
-        name: part ? `Part ${parts + 1}` : 'All of it',
-        change: { how: 'ink', ink: dye?.change.how === 'ink' ? dye.change.ink : FIRST },
+        name,
+        change: to,
         strength: 1,
         ...(part ? { where: drawing ? { parts: [] } : { strokes: [], area: '' } } : {}),
       },
     ]);
     setChosen(id);
     setBegun(part ? id : '');
+  };
+  const ink: DyeChange = { how: 'ink', ink: dye?.change.how === 'ink' ? dye.change.ink : FIRST };
+  /** The first number no part of this name has. */
+  const numbered = (word: string): string => {
+    for (let i = 1; ; i++) if (!dyes.some(({ name }) => name === `${word} ${i}`)) return `${word} ${i}`;
   };
   const full = dyes.length >= MOST_DYES;
   return (
@@ -84,14 +88,14 @@ export function RecolourSheet({ onClose }: { onClose: () => void }) {
             }}
             onChange={change}
           />
-          <Box sx={{ display: 'flex', gap: 0.75, my: 1 }}>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, my: 1 }}>
             <Button
               size="small"
               variant="outlined"
               color="inherit"
               disabled={disabled || full}
               startIcon={<IconPalette size={17} />}
-              onClick={() => add(false)}
+              onClick={() => add(`recolour ${naming(pieces)}`, 'All of it', false, ink)}
             >
               All of it
             </Button>
@@ -101,9 +105,19 @@ export function RecolourSheet({ onClose }: { onClose: () => void }) {
               color="inherit"
               disabled={disabled || full || others.length > 0}
               startIcon={<IconLasso size={17} />}
-              onClick={() => add(true)}
+              onClick={() => add('mark a part', numbered('Part'), true, ink)}
             >
               Mark a part
+            </Button>
+            <Button
+              size="small"
+              variant="outlined"
+              color="inherit"
+              disabled={disabled || full || others.length > 0}
+              startIcon={<IconShield size={17} />}
+              onClick={() => add('protect a part', numbered('Protected'), true, { how: 'protect' })}
+            >
+              Protect a part
             </Button>
           </Box>
           {dye && (

@@ -6,15 +6,18 @@ import {
   isMarked,
   keptPoints,
   MOST_STROKES,
+  type Chosen,
   type Dye,
   type Marked,
   type Stroke,
   type Where,
 } from '@/core/dye/dye';
-import { withStroke, type Ground } from '@/core/dye/grow';
+import { protectedBy } from '@/core/dye/apply';
+import { freeOf, withStroke, type Ground } from '@/core/dye/grow';
 import type { Drawing } from '@/core/drawing/drawing';
 import { alikeParts, partAt } from '@/core/drawing/hit';
 import type { Piece } from '@/core/piece/piece';
+import { isDyeable } from '@/core/project/edits/dyes';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject } from '@/features/table/session';
 import { browser } from '@/output/platform';
@@ -24,9 +27,11 @@ import { paintDrawing } from '@/output/pixels/marks';
 export interface Brush {
   on: boolean;
   away: boolean;
-  /** As in a stroke. */
+  /** As in a stroke, the next one. */
   width: number;
+  /** Of the next stroke that marks, and of the next that takes away. */
   closeness: number;
+  awayCloseness: number;
   /** On drawings: all parts of the same colour at once. */
   alike: boolean;
 }
@@ -67,9 +72,30 @@ function areaOfParts(drawing: Drawing, parts: readonly number[]): Area | null {
 }
 
 /** With one more stroke, as it is kept. */
-function struck(where: Marked, ground: Ground, stroke: Stroke): Marked {
+function struck(where: Marked, ground: Ground, stroke: Stroke, free?: Uint8Array): Marked {
   const strokes = [...where.strokes, stroke];
-  return { ...where, strokes, area: writeArea(withStroke(ground, readArea(where.area), stroke)) };
+  return { ...where, strokes, area: writeArea(withStroke(ground, readArea(where.area), stroke, free)) };
+}
+
+/** The cells a dye may take in: not what another protects. */
+export const freeFor = (ground: Ground, dyes: readonly Dye[], dye: Dye): Uint8Array | undefined => {
+  const kept = dye.change.how === 'protect' ? null : protectedBy(dyes);
+  return kept ? freeOf(ground, kept) : undefined;
+};
+
+/** The parts of a drawing that are chosen once one was pressed. */
+function pressedParts(
+  drawing: Drawing,
+  { parts }: Chosen,
+  points: readonly number[],
+  brush: Brush,
+): number[] {
+  const [x, y] = [points.at(-2)! * drawing.width, points.at(-1)! * drawing.height];
+  const part = partAt(drawing, { x, y }, NEAR * Math.max(drawing.width, drawing.height));
+  if (part < 0) return parts;
+  const pressed = brush.alike ? alikeParts(drawing, part) : [part];
+  const rest = parts.filter((each) => !pressed.includes(each));
+  return parts.includes(part) || brush.away ? rest : [...rest, ...pressed].sort((a, b) => a - b);
 }
 
 /** While the brush is on, the page takes marks for this dye; `onMark` hears what they come to. */
@@ -90,12 +116,14 @@ export function useMarks(
     [where, drawing],
   );
   const id = piece?.id;
+  const dyes = piece && isDyeable(piece.material) ? piece.material.dyes : undefined;
   useEffect(() => {
-    if (!id || !where || !brush.on || !(ground || drawing)) return;
+    if (!id || !dye || !where || !brush.on || !(ground || drawing)) return;
+    const free = ground ? freeFor(ground, dyes ?? [], dye) : undefined;
     const strokeOf = (points: readonly number[]): Stroke => ({
       points: keptPoints(points),
       width: brush.width,
-      closeness: brush.closeness,
+      closeness: brush.away ? brush.awayCloseness : brush.closeness,
       ...(brush.away ? { away: true as const } : {}),
     });
     store.getState().mark({
@@ -104,24 +132,21 @@ export function useMarks(
       brush: drawing ? 0 : brush.width,
       shown,
       stroke(points) {
-        if (!ground || !isMarked(where)) return undefined;
+        if (drawing && isChosen(where))
+          return areaOfParts(drawing, pressedParts(drawing, where, points, brush));
+        if (!ground || !isMarked(where)) return null;
         // Filled, grown and softened only when the hand lets go.
-        return withStroke(ground, readArea(where.area), strokeOf(points));
+        return withStroke(ground, readArea(where.area), strokeOf(points), free);
       },
       done(points) {
         if (drawing && isChosen(where)) {
-          const [x, y] = [points.at(-2)! * drawing.width, points.at(-1)! * drawing.height];
-          const part = partAt(drawing, { x, y }, NEAR * Math.max(drawing.width, drawing.height));
-          if (part < 0) return;
-          const parts = brush.alike ? alikeParts(drawing, part) : [part];
-          const rest = where.parts.filter((each) => !parts.includes(each));
-          const had = where.parts.includes(part);
-          onMark({ parts: had || brush.away ? rest : [...rest, ...parts].sort((a, b) => a - b) });
+          const parts = pressedParts(drawing, where, points, brush);
+          if (parts !== where.parts) onMark({ parts });
         } else if (ground && isMarked(where) && where.strokes.length < MOST_STROKES)
-          onMark(struck(where, ground, strokeOf(points)));
+          onMark(struck(where, ground, strokeOf(points), free));
       },
       leave: onLeave,
     });
     return () => store.getState().mark(null);
-  }, [store, id, where, ground, drawing, brush, shown, onMark, onLeave]);
+  }, [store, id, dye, dyes, where, ground, drawing, brush, shown, onMark, onLeave]);
 }
