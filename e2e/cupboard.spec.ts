@@ -19,6 +19,7 @@ import {
   photo,
   photosInBox,
   slabs,
+  undoOf,
 } from './table';
 
 const KITS = join(import.meta.dirname, '..', 'public', 'house', 'kits');
@@ -251,6 +252,12 @@ test('a ready-made page is a start: it opens as a project, its places take photo
   await openCupboard(page);
   await page.getByRole('button', { name: 'My kit', exact: true }).click();
   await expect(found(page)).toHaveCount(2);
+  // It comes back as the piece it is, not as a picture of it.
+  await found(page).filter({ hasText: 'My jam button' }).press('Enter');
+  await expect(slabs(page).filter({ hasText: 'Jam button' })).toHaveCount(2);
+  await expect(undoOf(page, 'lay embellishment')).toBeVisible();
+  await openCupboard(page);
+  await page.getByRole('button', { name: 'My kit', exact: true }).click();
   await found(page).first().focus();
   await page.keyboard.press('Delete');
   await expect(page.getByRole('dialog')).toContainText('It lies on no page.');

@@ -8,11 +8,14 @@ import {
   sketchOf,
   sketchOn,
 } from '@/core/project/frames';
-import { sheetOfPieces } from '@/core/project/keep';
+import { unite } from '@/core/geometry/box';
+import { readProject, writeProject } from '@/core/project/file';
+import { partsOf, sheetOfPieces } from '@/core/project/keep';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
-import { assetOf, inkPiece, laid, photoOf, quarters } from '../../../scripts/testing/samples';
+import { ownFamily } from '@/core/text/families';
+import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
 
 const HOLES = ['M60 60L260 60L260 240L60 240Z', 'M300 60L400 60L400 240L300 240Z'];
 const frameAsset: Asset = { ...assetOf(quarters(450, 300, 'image/png'), 450, 300), holes: HOLES };
@@ -114,4 +117,36 @@ test('pieces kept as a supply lie in a sheet as large as they are, with clear gr
     ]);
   }
   expect(() => sheetOfPieces(surfaces[0]!, [])).toThrow(RangeError);
+});
+
+test('pieces kept as they were made pass the door and come back whole: pictures, groups, fonts, whatever is lettered', () => {
+  const sha = 'f'.repeat(64);
+  const dyed = photoOf('p', photo, { x: 0, y: 0, width: 90, height: 60 });
+  const word = wordsOf('w', 'Kites');
+  const lettered: Piece = {
+    ...word,
+    outline: { ...word.outline, family: ownFamily(sha) } as Piece['outline'],
+  };
+  const page = laid(
+    [dyed, { ...lettered, groups: ['g'] }, { ...inkPiece('i'), groups: ['g'] }],
+    [photo, frameAsset],
+  );
+  const project = {
+    ...page,
+    fonts: [sha, 'e'.repeat(64)].map((one) => ({ sha: one, name: 'Mine', bytes: 9 })),
+    surfaces: [{ ...page.surfaces[0]!, groups: [{ id: 'g', name: 'Sign' }] }],
+  };
+  let ids = 0;
+  const parts = partsOf(project, project.surfaces[0]!, project.surfaces[0]!.pile, () => `n${(ids += 1)}`);
+  expect(readProject(writeProject(parts))).toEqual({ ok: true, value: parts });
+  const { pile, groups, width, height } = parts.surfaces[0]!;
+  expect(pile.map(({ material, outline }) => [material, outline])).toEqual(
+    project.surfaces[0]!.pile.map(({ material, outline }) => [material, outline]),
+  );
+  expect(groups.map(({ name }) => name)).toEqual(['Sign']);
+  expect([Object.keys(parts.assets), parts.fonts?.map((font) => font.sha)]).toEqual([[photo.sha], [sha]]);
+  const whole = pile.map(({ placement }) => extentOf(placement)).reduce(unite);
+  expect(whole.x + whole.width / 2).toBeCloseTo(width / 2);
+  expect(whole.y + whole.height / 2).toBeCloseTo(height / 2);
+  expect(() => partsOf(project, project.surfaces[0]!, [], () => '')).toThrow(RangeError);
 });

@@ -12,6 +12,8 @@ export interface KindWords {
   arrives: string;
   /** Its folder in a kit's zip. */
   folder: string;
+  /** What comes of the project file behind it; undefined for a picture or inks. */
+  opens?: 'project' | 'places' | 'pieces';
 }
 
 /** Every kind of supply. Adding one is adding it here, and how it is told from others in sort.ts. */
@@ -73,7 +75,20 @@ const ALL = {
     arrives: 'in ink, lying flat',
   },
   edge: { folder: 'edges', one: 'edge', many: 'edges', compartment: 'bits', arrives: 'at its true size' },
-  sketch: { folder: 'sketches', one: 'sketch', many: 'sketches', arrives: 'as empty places' },
+  sketch: {
+    folder: 'sketches',
+    one: 'sketch',
+    many: 'sketches',
+    arrives: 'as empty places',
+    opens: 'places',
+  },
+  pieces: {
+    folder: 'pieces',
+    one: 'kept piece',
+    many: 'kept pieces',
+    arrives: 'as it was made, every part of it still to be changed',
+    opens: 'pieces',
+  },
   wordart: {
     folder: 'sentiments',
     one: 'sentiment',
@@ -87,6 +102,7 @@ const ALL = {
     one: 'ready-made page',
     many: 'ready-made pages',
     arrives: 'as a project of its own',
+    opens: 'project',
   },
 } satisfies Record<string, KindWords>;
 

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { IconPlus, IconSearch, IconX } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useRef, useState, type DragEvent } from 'react';
 import { missingLetters } from '@/core/supplies/letters';
-import type { Kit, Supply } from '@/core/supplies/model';
+import { KINDS, type Kit, type Supply } from '@/core/supplies/model';
 import type { Filter } from '@/core/supplies/search';
 import type { Unit } from '@/core/units/lengths';
 import { BringSheet } from '@/features/cupboard/BringSheet';
@@ -87,7 +87,7 @@ function Open({
     setChosen(next);
   };
   const take = (supply: Supply) => {
-    if (supply.kind === 'page') return on.onOpenPage?.(supply);
+    if (KINDS[supply.kind].opens === 'project') return on.onOpenPage?.(supply);
     if (on.onLay) on.onLay(supply);
     else choose(supply, 'only');
   };

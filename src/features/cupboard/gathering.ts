@@ -2,7 +2,7 @@
 import { plainName } from '@/core/project/create';
 import { ok, type Result } from '@/core/result';
 import type { HouseMark, KitEntry, KitFile } from '@/core/supplies/kit-file';
-import type { Supply, SupplyKind } from '@/core/supplies/model';
+import { KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { guessKinds } from '@/core/supplies/sort';
 import { bringIn, bytesFromZip, listZip, type Arrived, type Incoming } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
@@ -207,7 +207,7 @@ async function pageRow({ file, path, zipped }: Incoming, entry: KitEntry | undef
   const sha = await sha256(new Uint8Array(await blob.value.arrayBuffer()));
   const { preview, project } = opened.value;
   await storePage(sha, blob.value, preview);
-  const kind: SupplyKind = entry?.kind === 'sketch' ? 'sketch' : 'page';
+  const kind: SupplyKind = entry && KINDS[entry.kind].opens ? entry.kind : 'page';
   return ok({
     id: newId(),
     kind,

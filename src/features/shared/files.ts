@@ -6,7 +6,14 @@ import { fail, ok, type Result } from '@/core/result';
 import { assetBlob, hasAsset, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
-import { FILE_ENDING, LIMITS, packProject, unpackProject, type PackedFile } from '@/storage/project-file';
+import {
+  FILE_ENDING,
+  LIMITS,
+  packProject,
+  unpackProject,
+  type OpenedFile,
+  type PackedFile,
+} from '@/storage/project-file';
 import { throwOutUnused } from '@/storage/deleted';
 import { addProject } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
@@ -23,30 +30,10 @@ export async function openFile(file: File, newId: string, now: number): Promise<
   if (file.size > LIMITS.unpacked) return refused(`It is larger than ${LIMITS.unpacked / 2 ** 30} GB.`);
   const brought: string[] = [];
   try {
-    const opened = await unpackProject(file);
+    const opened = await takeIn(file, brought);
     if (!opened.ok) return refused(opened.message);
-    const { project, assets, fonts, preview, mended } = opened.value;
-    const fresh = async (shas: Iterable<string>) => {
-      for (const sha of shas) if (!(await hasAsset(sha))) brought.push(sha);
-    };
-    await fresh(assets.keys());
-    await fresh(fonts.keys());
-    const pictures = [...assets].map(([sha, bytes]) => {
-      const { name, type } = project.assets[sha]!;
-      return new File([bytes], name, { type });
-    });
-    const arrived = await bringIn(pictures, new AbortController().signal);
-    if (arrived.full) throw Object.assign(new Error(), { name: 'QuotaExceededError' });
-    if (arrived.refused.length) {
-      await throwOutUnused(brought);
-      return refused(arrived.refused.join('\n'));
-    }
-    for (const [sha, bytes] of fonts) await storeFile(sha, bytes);
-    const made: Project = {
-      ...project,
-      id: newId,
-      assets: asMeasured(project.assets, arrived.assets, mended),
-    };
+    const { preview, mended } = opened.value;
+    const made: Project = { ...opened.value.project, id: newId };
     await addProject(made, now);
     if (preview) await database.previews.put({ project: newId, blob: preview });
     return { ...ok(made), ...(mended.length ? { mended } : {}) };
@@ -55,6 +42,41 @@ export async function openFile(file: File, newId: string, now: number): Promise<
     await throwOutUnused(brought).catch(() => {});
     return fail(inWords(error, `${file.name} was not opened`));
   }
+}
+
+/** What a project file holds, to be laid into another project: its pictures and fonts are in the store. */
+export async function openParts(file: Blob, name: string): Promise<Result<Project>> {
+  const brought: string[] = [];
+  try {
+    const opened = await takeIn(file, brought);
+    return opened.ok ? ok(opened.value.project) : opened;
+  } catch (error) {
+    await throwOutUnused(brought).catch(() => {});
+    return fail(inWords(error, `${name} was not laid`));
+  }
+}
+
+/** Unpacks a file and stores its pictures and fonts, all or none; `brought` hears what was not here before. */
+async function takeIn(file: Blob, brought: string[]): Promise<Result<OpenedFile>> {
+  const opened = await unpackProject(file);
+  if (!opened.ok) return opened;
+  const { project, assets, fonts, mended } = opened.value;
+  for (const sha of [...assets.keys(), ...fonts.keys()]) if (!(await hasAsset(sha))) brought.push(sha);
+  const pictures = [...assets].map(([sha, bytes]) => {
+    const { name, type } = project.assets[sha]!;
+    return new File([bytes], name, { type });
+  });
+  const arrived = await bringIn(pictures, new AbortController().signal);
+  if (arrived.full) throw Object.assign(new Error(), { name: 'QuotaExceededError' });
+  if (arrived.refused.length) {
+    await throwOutUnused(brought);
+    return fail(arrived.refused.join('\n'));
+  }
+  for (const [sha, bytes] of fonts) await storeFile(sha, bytes);
+  return ok({
+    ...opened.value,
+    project: { ...project, assets: asMeasured(project.assets, arrived.assets, mended) },
+  });
 }
 
 /** What is known of pictures, with the size and turn that their own bytes have. */

@@ -1,7 +1,7 @@
 /** What lies on the page as a supply: pieces as a picture with a clear ground, a page as a ready-made page. */
 import { proxy, wrap } from 'comlink';
 import type { Piece } from '@/core/piece/piece';
-import { sheetOfPieces } from '@/core/project/keep';
+import { partsOf, sheetOfPieces } from '@/core/project/keep';
 import { sketchOf } from '@/core/project/frames';
 import { newLayout, type Project, type Surface } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
@@ -13,7 +13,7 @@ import { FONTS_AT } from '@/features/shared/fonts';
 import { newId } from '@/features/shared/ids';
 import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
 import { database } from '@/storage/database';
-import { storePage } from '@/storage/assets';
+import { assetBlob, storePage } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
 import { packProject } from '@/storage/project-file';
 import { addKit } from '@/storage/supplies';
@@ -25,8 +25,29 @@ export interface Kept {
   kit: Kit;
 }
 
-/** Pieces as one supply: recoloured, cut and stroked as they are. */
-export async function keepPieces(
+/** Pieces as they were made, to be laid and changed again; `small` paints a page in small on its ground. */
+export async function keepParts(
+  project: Project,
+  surface: Surface,
+  pieces: readonly Piece[],
+  { name, tags, kit }: Kept,
+  small: (kept: Project, sheet: Surface, type: string) => Promise<Blob>,
+): Promise<Result<null>> {
+  const kept: Project = { ...partsOf(project, surface, pieces, newId), title: name };
+  const [sheet] = kept.surfaces as [Surface];
+  const packed = await packProject(kept, assetBlob, await small(kept, sheet, 'image/jpeg'));
+  if (!packed.ok) return packed;
+  const { blob, missing } = packed.value;
+  if (missing.length)
+    return fail(`${missing[0]!.name} is not in this browser, so the pieces could not be kept.`);
+  const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
+  await storePage(sha, blob, await small(kept, { ...sheet, ground: 'transparent' }, 'image/png'));
+  await put(kit, { kind: 'pieces', name, tags, colours: [], page: sha });
+  return ok(null);
+}
+
+/** Pieces as one picture: recoloured, cut and stroked as they are. */
+export async function keepPicture(
   project: Project,
   surface: Surface,
   pieces: readonly Piece[],

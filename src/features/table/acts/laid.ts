@@ -3,7 +3,9 @@ import type { Asset } from '@/core/picture/asset';
 import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
 import { artPiece, exchanged, type ArtCompartment, type Spot } from '@/core/project/create';
-import type { Edit } from '@/core/project/edits/edit';
+import { copiesOf } from '@/core/project/copies';
+import { together, type Edit } from '@/core/project/edits/edit';
+import { bringFonts } from '@/core/project/edits/fonts';
 import { gather } from '@/core/project/edits/gather';
 import { coversPage, exchangePiece, layPieces } from '@/core/project/edits/pile';
 import {
@@ -14,7 +16,7 @@ import {
   sketchOn,
   type Opening,
 } from '@/core/project/frames';
-import { surfaceOf, type Compartment, type Surface } from '@/core/project/model';
+import { surfaceOf, type Compartment, type Project, type Surface } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
 import { freeSpot, layPhoto } from '@/features/table/acts';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
@@ -91,6 +93,21 @@ export function exchange(
   const next = exchanged(piece, asset, compartment);
   session.perform(gathered(compartment, asset, exchangePiece(session.surfaceId, piece, next, [asset])), {
     selection: [piece.id],
+  });
+}
+
+/** Pieces that were kept, as they were made, about a spot: with their pictures, groups and own fonts. */
+export function layKept(store: SessionStore, kept: Project, spot?: Spot): void {
+  const session = store.getState();
+  const sheet = kept.surfaces[0]!;
+  const to = spot ?? freeSpot(session);
+  const { pieces, groups } = copiesOf(sheet.pile, sheet, newId, {
+    x: to.x - sheet.width / 2,
+    y: to.y - sheet.height / 2,
+  });
+  const lay = layPieces(session.surfaceId, pieces, Object.values(kept.assets), undefined, 'lay', groups);
+  session.perform(together(lay.label, [bringFonts(kept.fonts ?? []), lay]), {
+    selection: pieces.map(({ id }) => id),
   });
 }
 

@@ -18,28 +18,36 @@ const KeepDialog = fetched('Keeping', () =>
 );
 const keeping = () => import('@/features/table/acts/keepSupply');
 
+/** Pixels of a kept thing's small picture. */
+const PREVIEW = 320;
+
 interface Props {
   says: string;
   title: string;
   name: string;
   icon?: typeof IconArchive;
-  onKeep: (kept: Kept) => Promise<Result<null>>;
+  /** How it may be kept, where there is a choice; the first is proposed. */
+  ways?: readonly string[];
+  /** Hears which of the ways was chosen. */
+  onKeep: (kept: Kept, way: number) => Promise<Result<null>>;
 }
 
-function Keep({ says, title, name, icon: Icon = IconArchive, onKeep }: Props) {
+function Keep({ says, title, name, icon: Icon = IconArchive, ways, onKeep }: Props) {
   const [open, setOpen] = useState(false);
   return (
     <>
       <Button size="small" color="inherit" startIcon={<Icon size={18} />} onClick={() => setOpen(true)}>
         {says}
       </Button>
-      {open && <KeepDialog title={title} name={name} onClose={() => setOpen(false)} onKeep={onKeep} />}
+      {open && (
+        <KeepDialog title={title} name={name} ways={ways} onClose={() => setOpen(false)} onKeep={onKeep} />
+      )}
     </>
   );
 }
 
 export function KeepPieces({ pieces }: { pieces: readonly Piece[] }) {
-  const { store } = useRoom();
+  const { store, shelf } = useRoom();
   const [first, ...others] = pieces;
   if (!first) return null;
   return (
@@ -47,13 +55,15 @@ export function KeepPieces({ pieces }: { pieces: readonly Piece[] }) {
       says="Keep in the cupboard"
       title={`Keep ${others.length ? `${pieces.length} pieces` : 'this piece'}`}
       name={others.length ? `${first.name} and more` : first.name}
-      onKeep={async (kept) => {
-        const { history, surfaceId } = store.getState();
-        return (await keeping()).keepPieces(
-          history.project,
-          surfaceOf(history.project, surfaceId),
-          pieces,
-          kept,
+      ways={['Each part still to be changed', 'As one picture']}
+      onKeep={async (kept, way) => {
+        const { history, surfaceId, typesetter } = store.getState();
+        const { keepParts, keepPicture } = await keeping();
+        const { project } = history;
+        const surface = surfaceOf(project, surfaceId);
+        if (way) return keepPicture(project, surface, pieces, kept);
+        return keepParts(project, surface, pieces, kept, (parts, sheet, type) =>
+          paintPage(parts, sheet, typesetter, shelf, PREVIEW).convertToBlob({ type, quality: 0.86 }),
         );
       }}
     />
@@ -72,9 +82,6 @@ export function KeepPage() {
     />
   );
 }
-
-/** CSS pixels of a sketch's small picture. */
-const PREVIEW = 320;
 
 /** Only where the page has photos or places. */
 export function KeepSketch() {

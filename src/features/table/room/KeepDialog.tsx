@@ -5,6 +5,9 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
 import { tagsFrom } from '@/core/supplies/kit-file';
@@ -20,16 +23,20 @@ import { useNotify } from '@/ui/notices';
 interface Props {
   title: string;
   name: string;
-  onKeep: (kept: Kept) => Promise<Result<null>>;
+  /** How it may be kept, where there is a choice; the first is proposed. */
+  ways?: readonly string[] | undefined;
+  /** Hears which of the ways was chosen. */
+  onKeep: (kept: Kept, way: number) => Promise<Result<null>>;
   onClose: () => void;
 }
 
-export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
+export function KeepDialog({ title, name: first, ways, onKeep, onClose }: Props) {
   const notify = useNotify();
   const [kits, setKits] = useState<readonly Kit[]>([]);
   const [into, setInto] = useState<IntoKit>({ name: 'My kit' });
   const [name, setName] = useState(first);
   const [tags, setTags] = useState('');
+  const [way, setWay] = useState(0);
   const [busy, setBusy] = useState(false);
   useEffect(() => {
     void openCupboard().then(({ kits: all }) => {
@@ -41,7 +48,7 @@ export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
   const keep = async () => {
     setBusy(true);
     const kit = kitMeant(into, kits, newId(), Date.now());
-    const kept = await onKeep({ name: name.trim(), tags: tagsFrom(tags), kit }).catch((error) =>
+    const kept = await onKeep({ name: name.trim(), tags: tagsFrom(tags), kit }, way).catch((error) =>
       fail(inWords(error, 'It was not kept')),
     );
     setBusy(false);
@@ -63,6 +70,13 @@ export function KeepDialog({ title, name: first, onKeep, onClose }: Props) {
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 200 } }}
         />
+        {ways && (
+          <RadioGroup aria-label="How it is kept" value={way} onChange={(_, value) => setWay(Number(value))}>
+            {ways.map((says, i) => (
+              <FormControlLabel key={says} value={i} control={<Radio size="small" />} label={says} />
+            ))}
+          </RadioGroup>
+        )}
         <KitChoice kits={kits} into={into} onChange={setInto} />
         <TextField
           size="small"

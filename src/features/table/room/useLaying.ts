@@ -13,7 +13,7 @@ import { coverWithPaper, layStrip, startWords } from '@/features/table/acts';
 import { aimed } from '@/features/table/acts/aimed';
 import { useRoom } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
-import { bringPhoto, exchange, layArt, laySketch } from '@/features/table/acts/laid';
+import { bringPhoto, exchange, layArt, layKept, laySketch } from '@/features/table/acts/laid';
 import type { Carried } from '@/features/table/parts/carry';
 import { noteUse, supplyById } from '@/storage/supplies';
 import { inWords } from '@/storage/trouble';
@@ -68,13 +68,15 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
     [notify, router],
   );
 
-  const openSketch = useCallback(
-    async (there: SessionStore, supply: Supply): Promise<void> => {
+  /** The places or the pieces of the project behind a supply, onto the page. */
+  const layParts = useCallback(
+    async (there: SessionStore, supply: Supply, spot?: Spot): Promise<void> => {
       const blob = await fileOfSupply(supply);
-      const { unpackProject } = await import('@/storage/project-file');
-      const opened = blob.ok ? await unpackProject(blob.value) : blob;
-      if (opened.ok) laySketch(there, opened.value.project.surfaces[0]!);
-      else notify({ text: opened.message, tone: 'error' });
+      const { openParts } = await import('@/features/shared/files');
+      const opened = blob.ok ? await openParts(blob.value, supply.name) : blob;
+      if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
+      if (KINDS[supply.kind].opens === 'places') laySketch(there, opened.value.surfaces[0]!);
+      else layKept(there, opened.value, spot);
     },
     [notify],
   );
@@ -83,13 +85,13 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   const laySupply = useCallback(
     async (supply: Supply, at: At, spot?: Spot, there = aimed(store)): Promise<void> => {
       if (store.getState().readOnly) return;
-      if (supply.kind === 'page') return openPage(supply);
-      if (supply.kind === 'sketch') return openSketch(there, supply);
-      const { compartment } = KINDS[supply.kind];
+      const { compartment, opens } = KINDS[supply.kind];
+      if (opens === 'project') return openPage(supply);
+      if (opens) return layParts(there, supply, spot);
       if (!compartment) return;
       return layIn(there, compartment, () => pictureOf(supply), at, spot);
     },
-    [layIn, openPage, openSketch, store],
+    [layIn, openPage, layParts, store],
   );
 
   /** Anything that was carried here. */
