@@ -85,6 +85,22 @@ test('an ink set is sorted, stepped and put back; one put by is offered no more;
   await expect(picker(page).getByRole('group', { name: 'Favourite inks' }).getByRole('button')).toHaveCount(
     1,
   );
+  // Here, too, inks are put in another order, by keys alone, and back.
+  await picker(page).getByRole('button', { name: 'Put in another order' }).first().press('Enter');
+  const here = picker(page).getByRole('group', { name: 'Inks in their order' }).getByRole('button');
+  const order = () => here.evaluateAll((all) => all.map((dot) => dot.getAttribute('aria-label')!));
+  const came = await order();
+  await here.first().focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(100);
+  await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expect.poll(order).toEqual([came[1], came[0], ...came.slice(2)]);
+  await shot(page, 'ink-order');
+  await picker(page).getByRole('button', { name: 'As the set came' }).press('Enter');
+  await expect.poll(order).toEqual(came);
+  await picker(page).getByRole('button', { name: 'Done' }).press('Enter');
   await picker(page).getByRole('tab', { name: 'Mix' }).click();
   await picker(page).getByRole('button', { name: 'Wheel' }).click();
   const before = await page.getByLabel('Ink', { exact: true }).inputValue();

@@ -24,6 +24,10 @@ export function orderOf({ inks = [], arranged = [] }: InkSet): number[] {
   return [...kept, ...[...inks.keys()].filter((i) => !seen.has(i))];
 }
 
+/** An order as a set keeps it: none where it is the set's own. */
+export const arrangement = (order: readonly number[]): number[] | undefined =>
+  order.every((at, i) => at === i) ? undefined : [...order];
+
 /** A set's inks in that order. */
 export const arrangedInks = (set: InkSet): NamedInk[] => orderOf(set).map((i) => set.inks![i]!);
 

@@ -2,7 +2,6 @@
 /** The inks of a set: dragged or stepped into any order, sorted, put back; named, put into families, put by. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
@@ -10,27 +9,13 @@ import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  rectSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
+import { arrayMove } from '@dnd-kit/sortable';
 import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
 import { useState } from 'react';
-import { familyOf, orderOf, sortedInks, type Sorting } from '@/core/inks/sets';
+import { arrangement, familyOf, orderOf, sortedInks, type Sorting } from '@/core/inks/sets';
 import type { NamedInk, Supply } from '@/core/supplies/model';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
+import { InkOrder } from '@/features/shared/InkOrder';
 import { SmallButton } from '@/ui/SmallButton';
 import { TextOnLeaving } from '@/ui/TextOnLeaving';
 
@@ -53,13 +38,8 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
   const inks = supply.inks ?? [];
   const order = orderOf(supply);
   const [chosen, setChosen] = useState(order[0] ?? 0);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const change = (to: Partial<Supply>) => void cupboard.change([supply], (before) => ({ ...before, ...to }));
-  const arrange = (next: readonly number[]) =>
-    change({ arranged: next.every((at, i) => at === i) ? undefined : [...next] });
+  const arrange = (next: readonly number[]) => change({ arranged: arrangement(next) });
   const ink = inks[chosen];
   const at = order.indexOf(chosen);
   const step = (by: 1 | -1) => arrange(arrayMove(order, at, at + by));
@@ -84,31 +64,13 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
             </Button>
           ))}
         </Box>
-        <DndContext
-          sensors={sensors}
-          collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => {
-            if (over && active.id !== over.id)
-              arrange(
-                arrayMove(order, order.indexOf(Number(active.id) - 1), order.indexOf(Number(over.id) - 1)),
-              );
-          }}
-        >
-          <SortableContext
-            items={order.slice(0, MOST_SHOWN).map((i) => i + 1)}
-            strategy={rectSortingStrategy}
-          >
-            <Box
-              role="group"
-              aria-label="Inks in their order"
-              sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, maxHeight: 300, overflowY: 'auto', p: 0.5 }}
-            >
-              {order.slice(0, MOST_SHOWN).map((i) => (
-                <Dot key={i} id={i + 1} ink={inks[i]!} chosen={i === chosen} onChoose={() => setChosen(i)} />
-              ))}
-            </Box>
-          </SortableContext>
-        </DndContext>
+        <InkOrder
+          inks={inks}
+          order={order.slice(0, MOST_SHOWN)}
+          chosen={chosen}
+          onChoose={setChosen}
+          onArrange={(next) => arrange([...next, ...order.slice(MOST_SHOWN)])}
+        />
         {order.length > MOST_SHOWN && (
           <Typography variant="body2">And {order.length - MOST_SHOWN} more, which follow them.</Typography>
         )}
@@ -164,42 +126,5 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
         </Button>
       </DialogActions>
     </Dialog>
-  );
-}
-
-interface DotProps {
-  id: number;
-  ink: NamedInk;
-  chosen: boolean;
-  onChoose: () => void;
-}
-
-function Dot({ id, ink, chosen, onChoose }: DotProps) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
-  return (
-    <ButtonBase
-      ref={setNodeRef}
-      {...attributes}
-      {...listeners}
-      aria-label={ink.retired ? `${ink.name}, put by` : ink.name}
-      aria-pressed={chosen}
-      title={ink.name}
-      onClick={onChoose}
-      style={{ transform: CSS.Transform.toString(transform), transition }}
-      sx={{
-        width: 42,
-        height: 42,
-        borderRadius: '50%',
-        bgcolor: ink.colour,
-        border: '1px solid rgba(0,0,0,0.25)',
-        outline: chosen ? '2px dashed' : 'none',
-        outlineColor: 'primary.main',
-        outlineOffset: 2,
-        opacity: ink.retired ? 0.35 : 1,
-        zIndex: isDragging ? 2 : undefined,
-        boxShadow: isDragging ? '0 4px 12px rgba(20,14,8,0.4)' : undefined,
-        touchAction: 'none',
-      }}
-    />
   );
 }

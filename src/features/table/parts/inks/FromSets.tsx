@@ -1,19 +1,21 @@
 'use client';
 /** Inks out of the sets: found by name, in their order or sorted; retired ones are not offered. */
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { familyOf, sortedInks } from '@/core/inks/sets';
+import { familyOf, orderOf, sortedInks } from '@/core/inks/sets';
 import type { NamedInk, Supply } from '@/core/supplies/model';
+import { InkOrder } from '@/features/shared/InkOrder';
 import { InkDots } from '@/features/shared/InkDots';
 import type { InkChoice } from '@/features/table/parts/inks/useInks';
-import { offered } from '@/features/table/parts/inks/useInks';
+import { arrangeSet, offered } from '@/features/table/parts/inks/useInks';
 import { Heading } from '@/ui/Heading';
 
 const ORDERS = {
-  set: 'As the sets have them',
+  set: 'As I put them',
   hue: 'By hue',
   light: 'From light to dark',
   family: 'By family',
@@ -24,6 +26,8 @@ const MOST_SHOWN = 300;
 export function FromSets({ sets, colour, onChoose }: InkChoice & { sets: readonly Supply[] }) {
   const [words, setWords] = useState('');
   const [order, setOrder] = useState<keyof typeof ORDERS>('set');
+  /** The set whose inks are being put in order. */
+  const [arranging, setArranging] = useState('');
   const shown = useMemo(() => {
     const typed = words.toLowerCase().split(/\s+/).filter(Boolean);
     const fits = ({ name }: NamedInk) => {
@@ -70,7 +74,16 @@ export function FromSets({ sets, colour, onChoose }: InkChoice & { sets: readonl
       {shown.map(({ id, name, inks }) => (
         <Box key={id} sx={{ mb: 2 }}>
           <Heading>{name}</Heading>
-          <InkDots label={name} inks={inks.slice(0, MOST_SHOWN)} colour={colour} onChoose={onChoose} />
+          {arranging === id && order === 'set' ? (
+            <Arranging set={sets.find((set) => set.id === id)!} onDone={() => setArranging('')} />
+          ) : (
+            <InkDots label={name} inks={inks.slice(0, MOST_SHOWN)} colour={colour} onChoose={onChoose} />
+          )}
+          {order === 'set' && !words && arranging !== id && inks.length > 1 && inks.length <= MOST_SHOWN && (
+            <Button size="small" color="inherit" onClick={() => setArranging(id)}>
+              Put in another order
+            </Button>
+          )}
           {inks.length > MOST_SHOWN && (
             <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
               And {inks.length - MOST_SHOWN} more: find them by name.
@@ -78,6 +91,35 @@ export function FromSets({ sets, colour, onChoose }: InkChoice & { sets: readonl
           )}
         </Box>
       ))}
+    </>
+  );
+}
+
+/** The inks of one set, dragged into an order of one's own; those put by keep their places. */
+function Arranging({ set, onDone }: { set: Supply; onDone: () => void }) {
+  const inks = set.inks ?? [];
+  const order = orderOf(set);
+  return (
+    <>
+      <InkOrder
+        inks={inks}
+        order={order}
+        onChoose={() => {}}
+        onArrange={(next) => void arrangeSet(set, next)}
+      />
+      <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mt: 0.5 }}>
+        <Button size="small" variant="outlined" color="inherit" onClick={onDone}>
+          Done
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          disabled={!set.arranged}
+          onClick={() => void arrangeSet(set, [...inks.keys()])}
+        >
+          As the set came
+        </Button>
+      </Box>
     </>
   );
 }

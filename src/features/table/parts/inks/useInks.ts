@@ -1,13 +1,13 @@
 /** The inks at hand: the sets in the cupboard, those of the page, and the last ones chosen. */
 import { useEffect, useMemo, useState } from 'react';
 import { HEX_COLOUR } from '@/core/color/hex';
-import { arrangedInks } from '@/core/inks/sets';
+import { arrangedInks, arrangement } from '@/core/inks/sets';
 import { inksOn, type UsedInk } from '@/core/inks/used';
 import { toolsFor } from '@/core/page/outlines';
 import type { NamedInk, Supply } from '@/core/supplies/model';
 import { houseStocked } from '@/features/shared/stock';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { inkSets, toggleFavouriteInk } from '@/storage/supplies';
+import { inkSets, putSupplies, toggleFavouriteInk } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
 
 /** What every way to choose an ink is given: the ink now, and whom to tell of another. */
@@ -25,6 +25,14 @@ export const setsChanged = (): void => listeners.forEach((listener) => listener(
 /** Puts an ink among the favourites, or takes it out again. */
 export async function toggleFavourite(ink: NamedInk): Promise<void> {
   await toggleFavouriteInk(ink, Date.now());
+  setsChanged();
+}
+
+/** Puts the inks of a set in an order of one's own, or back in the set's for none. */
+export async function arrangeSet(set: Supply, order: readonly number[]): Promise<void> {
+  const { arranged: _, ...plain } = set;
+  const arranged = arrangement(order);
+  await putSupplies([{ ...plain, ...(arranged ? { arranged } : {}) }]);
   setsChanged();
 }
 
