@@ -99,6 +99,16 @@ describe('a kit’s zip', () => {
     expect((await KitZip.open(new Blob(['not a zip at all']))).ok).toBe(false);
     expect((await KitZip.open(new Blob([]))).ok).toBe(false);
   }, 30_000);
+  test('a picture without an ending is a picture by what is in it; a note without one is passed over', async () => {
+    const { kits, skipped } = await listed(
+      await zip(async (add) => {
+        await add('folder/kite');
+        await add('folder/README', 'nothing to see');
+      }),
+    );
+    expect(kits[0]!.paths).toEqual(['folder/kite']);
+    expect(skipped.join()).toMatch(/README was passed over: not pictures/);
+  });
   test('bytes come out as they went in', async () => {
     const opened = await KitZip.open(await zip((add) => add('a.png')));
     if (!opened.ok) throw new Error(opened.message);

@@ -8,7 +8,7 @@ import {
   ZipReader,
   type FileEntry,
 } from '@zip.js/zip.js';
-import { MOST_BYTES } from '@/core/pixels/header';
+import { contentOf, HEAD, MOST_BYTES } from '@/core/pixels/header';
 import { fail, ok, type Result } from '@/core/result';
 import { MOST_SUPPLIES, readKit, readMarks, type HouseMark, type KitFile } from '@/core/supplies/kit-file';
 
@@ -61,7 +61,8 @@ export class KitZip {
         else if (filename === 'cupboard.json') marksEntry = entry;
         else if (/\.(zip|rar|7z)$/i.test(filename))
           skipped.add('a zip inside the zip: open it by itself', filename);
-        else if (!PICTURES.test(filename)) skipped.add('not pictures', filename);
+        else if (!PICTURES.test(filename) && !(await isUnnamedPicture(entry)))
+          skipped.add('not pictures', filename);
         else if (entries.size >= MOST_SUPPLIES)
           skipped.add(`beyond the ${MOST_SUPPLIES} a kit may hold`, filename);
         else if (entry.uncompressedSize > MOST_BYTES || (unpacked += entry.uncompressedSize) > MOST_UNPACKED)
@@ -95,6 +96,16 @@ export class KitZip {
     if (!entry) throw new Error(`No ${path} in the zip.`);
     return (await entry.getData(new Uint8ArrayWriter(), HELD)) as Uint8Array<ArrayBuffer>;
   }
+}
+
+/** Bytes up to which a part whose name says nothing is looked into. */
+const MOST_LOOKED_INTO = 2 ** 26;
+
+/** Whether a part without an ending is a picture by what is in it. */
+async function isUnnamedPicture(entry: FileEntry): Promise<boolean> {
+  if (/\.[a-z0-9]{1,5}$/i.test(entry.filename) || entry.uncompressedSize > MOST_LOOKED_INTO) return false;
+  const bytes = await entry.getData(new Uint8ArrayWriter()).catch(() => new Uint8Array());
+  return contentOf(bytes.subarray(0, HEAD)) === 'picture';
 }
 
 /** Every part is held to its checksum (CRC-32): one that is not what was packed is refused, the rest arrives. */

@@ -1,7 +1,7 @@
 import { deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { jpegWithDensity } from '@/output/pixels/density';
-import { readHeader } from '@/core/pixels/header';
+import { contentOf, HEAD, readHeader } from '@/core/pixels/header';
 import { quarters } from '../../../scripts/testing/samples';
 
 const picture = sharp(quarters(64, 48, 'image/png'));
@@ -22,6 +22,18 @@ describe('what a file says of itself', () => {
       expect(readHeader(await picture.clone().webp(options).toBuffer())).toMatchObject({
         value: { type: 'image/webp', width: 64, height: 48, ppi: 300 },
       });
+  });
+
+  test('the first bytes tell pictures and zips from all else, as sharp writes them', async () => {
+    const told = async (made: Buffer | Promise<Buffer>) => contentOf((await made).subarray(0, HEAD));
+    for (const format of ['png', 'jpeg', 'webp', 'gif'] as const)
+      expect(await told(picture.clone().toFormat(format).toBuffer())).toBe('picture');
+    expect(await told(Buffer.from('<?xml version="1.0"?>\n<!-- ours --><svg width="1"></svg>'))).toBe(
+      'picture',
+    );
+    expect(await told(Buffer.from('PK\x03\x04 and so on'))).toBe('zip');
+    for (const other of ['', 'plain words', '%PDF-1.7', 'RIFF1234WAVE'])
+      expect(await told(Buffer.from(other))).toBeNull();
   });
 
   test('72 ppi, which cameras write without meaning it, counts as none stated', async () => {

@@ -37,6 +37,25 @@ export function readHeader(bytes: Uint8Array): Result<PictureHeader> {
   return header;
 }
 
+/** First bytes that are enough to tell what a file is. */
+export const HEAD = 1024;
+
+/** What a file is by its first `HEAD` bytes, whatever it is called: a picture, a zip (PKWARE APPNOTE, 4.3.7), or neither. */
+export function contentOf(head: Uint8Array): 'picture' | 'zip' | null {
+  const text = (from: number, to: number) => String.fromCharCode(...head.subarray(from, to));
+  if (text(0, 4) === 'PK\x03\x04') return 'zip';
+  const known =
+    (head[0] === 0xff && head[1] === 0xd8 && head[2] === 0xff) ||
+    text(0, 4) === '\x89PNG' ||
+    /^GIF8[79]a/.test(text(0, 6)) ||
+    (text(0, 4) === 'RIFF' && text(8, 12) === 'WEBP') ||
+    HEIC.test(text(4, 12)) ||
+    /<svg[\s>]/i.test(text(0, HEAD));
+  return known ? 'picture' : null;
+}
+
+const HEIC = /^ftyp(heic|heix|hevc|heim|heis|mif1|msf1)/;
+
 function recognise(bytes: Uint8Array): Result<PictureHeader> {
   const text = (from: number, to: number) => String.fromCharCode(...bytes.subarray(from, to));
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
@@ -52,8 +71,7 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
     });
   }
   if (text(0, 4) === 'RIFF' && text(8, 12) === 'WEBP') return webpHeader(bytes, view);
-  if (text(4, 8) === 'ftyp' && /^(heic|heix|hevc|heim|heis|mif1|msf1)/.test(text(8, 12)))
-    return ok({ type: 'image/heic', width: 0, height: 0, ppi: PRINT_PPI });
+  if (HEIC.test(text(4, 12))) return ok({ type: 'image/heic', width: 0, height: 0, ppi: PRINT_PPI });
   if (/<svg[\s>]/i.test(text(0, Math.min(bytes.length, 1000))))
     return fail('is an SVG drawing that cannot be read');
   return fail('is not a picture this program knows; pictures can be JPEG, PNG, WebP, HEIC, GIF or SVG');

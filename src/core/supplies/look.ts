@@ -1,6 +1,6 @@
 /** What can be measured of a picture to tell which kind of supply it is. */
 import { partsOf } from '@/core/pixels/parts';
-import { openings, SEE_THROUGH } from '@/core/pixels/regions';
+import { alikeAround, openings, SEE_THROUGH } from '@/core/pixels/regions';
 
 export interface Look {
   /** Share of the picture one sees through. */
@@ -10,6 +10,11 @@ export interface Look {
   /** Openings a photo could lie behind, and the share of the picture the largest takes. */
   openings: number;
   opening: number;
+  /** Share of the picture that all of them take; share of its box that the thing takes with its openings filled. */
+  open: number;
+  filled: number;
+  /** Share of a full picture that is alike around its middle and closed all round; 0 where that reaches the edge. */
+  middle: number;
   /** Of what can be seen: share of one colour (or its tints by coverage), and shares of white, dark, and colourless. */
   oneColour: number;
   white: number;
@@ -37,6 +42,7 @@ export function lookOf(pixels: Uint8ClampedArray, width: number, height: number)
   let green = 0;
   let blue = 0;
   let solid = 0;
+  let [left, right, top, bottom] = [width, -1, height, -1];
   for (let i = 0; i < count; i++) {
     const x = i % width;
     const y = (i - x) / width;
@@ -53,6 +59,10 @@ export function lookOf(pixels: Uint8ClampedArray, width: number, height: number)
       continue;
     }
     seen += 1;
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    top = Math.min(top, y);
+    bottom = y;
     const luma = lumaOf(r, g, b);
     const spread = Math.max(r, g, b) - Math.min(r, g, b);
     if (spread < 28) grey += 1;
@@ -82,6 +92,7 @@ export function lookOf(pixels: Uint8ClampedArray, width: number, height: number)
     )
       alike += 1;
   const holes = clear > 0 ? openings(pixels, width, height) : [];
+  const open = holes.reduce((sum, { area }) => sum + area, 0);
   const share = (value: number, of: number) => (of ? value / of : 0);
   const bare = clear > 0.2 * count || white > 0.45 * seen;
   return {
@@ -89,6 +100,9 @@ export function lookOf(pixels: Uint8ClampedArray, width: number, height: number)
     solidBorder: share(borderSolid, border),
     openings: holes.length,
     opening: share(holes[0]?.area ?? 0, count),
+    open: share(open, count),
+    filled: share(seen + open, (right - left + 1) * (bottom - top + 1)),
+    middle: clear ? 0 : middleOf(pixels, width, height),
     oneColour: share(alike, solid),
     white: share(white, seen),
     dark: share(dark, seen),
@@ -96,6 +110,14 @@ export function lookOf(pixels: Uint8ClampedArray, width: number, height: number)
     busy: share(change, steps),
     set: bare ? setOn(pixels, width, height) : 0,
   };
+}
+
+/** How unlike, in OKLab, what counts as one flat middle may be. */
+const FLAT = 0.03;
+
+function middleOf(pixels: Uint8ClampedArray, width: number, height: number): number {
+  const around = alikeAround(pixels, width, height, (width - 1) / 2, (height - 1) / 2, FLAT);
+  return around.touchesBorder ? 0 : around.area / (width * height);
 }
 
 /** Fewest things a sheet of letters has, and fewest in a row on the average. */

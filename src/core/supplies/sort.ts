@@ -77,6 +77,9 @@ const isSheet = (ratio: number): boolean =>
 /** Shortest side of a sheet of paper, inches; what is smaller is a card or a tile. */
 const LEAST_SHEET = 3.5;
 
+/** Shares of a full picture that a flat middle takes where an opening may have been filled. */
+const [LEAST_MIDDLE, MOST_MIDDLE] = [0.25, 0.85];
+
 export function guessKind(seen: Seen): Guess {
   const cue = cueOf(seen.path);
   const told = fromPixels(seen);
@@ -91,6 +94,12 @@ export function guessKind(seen: Seen): Guess {
   if (!cue) return told;
   if (cue === told.kind)
     return { ...told, sure: Math.min(0.98, told.sure + 0.2), why: `${told.why}; its name says so too` };
+  if (cue === 'frame' && seen.look.clear < 0.01)
+    return {
+      kind: 'frame',
+      sure: 0.55,
+      why: 'its name says frame, yet one sees through it nowhere: was its opening filled?',
+    };
   return fits(cue, seen)
     ? { kind: cue, sure: 0.85, why: `its name says ${cue === 'wordart' ? 'words' : cue}` }
     : { ...told, sure: Math.min(told.sure, 0.6), why: `${told.why}, though its name says ${cue}` };
@@ -128,6 +137,14 @@ function fromPixels({ asset, look, camera }: Seen): Guess {
     if (isLineArt(look) && look.set)
       return { kind: 'alphabet', sure: 0.6, why: `${look.set} things in rows, as letters stand` };
     if (isLineArt(look)) return { kind: 'stamp', sure: 0.85, why: 'dark lines on white' };
+    const framed = look.middle > LEAST_MIDDLE && look.middle < MOST_MIDDLE && !camera;
+    if (framed && !(asset.type === 'image/jpeg' && look.busy > 0.05))
+      return {
+        kind:
+          isSheet(ratio) && Math.min(inches.width, inches.height) >= LEAST_SHEET ? 'paper' : 'embellishment',
+        sure: 0.55,
+        why: 'its middle is flat and closed all round: a card, or a frame whose opening was filled?',
+      };
     if (isSheet(ratio) && Math.min(inches.width, inches.height) >= LEAST_SHEET) {
       const plain = look.oneColour > 0.985 && look.busy < 0.006;
       return plain
@@ -141,6 +158,12 @@ function fromPixels({ asset, look, camera }: Seen): Guess {
   if (look.set) return { kind: 'alphabet', sure: 0.6, why: `${look.set} things in rows, as letters stand` };
   const alone = look.oneColour > 0.96;
   const around = 1 - look.clear;
+  if (alone && look.openings > 0 && look.open > 0.2 && look.filled > (look.openings > 1 ? 0.9 : 0.95))
+    return {
+      kind: 'frame',
+      sure: look.openings > 1 ? 0.86 : 0.76,
+      why: `${look.openings === 1 ? 'an opening' : `${look.openings} openings`} in a plain card`,
+    };
   if (look.openings > 0 && look.opening > 0.12 && !(alone && look.opening < 0.3)) {
     const sure = look.opening > 0.3 ? 0.92 : 0.78;
     const many = look.openings === 1 ? 'an opening' : `${look.openings} openings`;
@@ -158,16 +181,60 @@ function fromPixels({ asset, look, camera }: Seen): Guess {
 /** Files of one folder that must be there, named by single characters alone, to be an alphabet. */
 const LEAST_LETTERS = 8;
 
+/** Files named alike but for one character that must be there to be letters. */
+const LEAST_RUN = 4;
+
+/** What a name is without its one character; empty where nothing is left. */
+const stemOf = (path: string): string =>
+  path
+    .split('/')
+    .pop()!
+    .replace(/\.[a-z0-9]{2,5}$/i, '')
+    .split(/[\s_\-.()[\]]+/)
+    .filter((word) => [...word].length > 1)
+    .join(' ')
+    .toLowerCase();
+
+/**
+ * Whether the characters that tell files apart are letters of an alphabet, not numbers of one thing after another: several
+ * of them, letters among them, and not just the first few of a row such as a, b, c or 1, 2, 3.
+ */
+function isAlphabetRun(characters: readonly string[]): boolean {
+  const unlike = [...new Set(characters)];
+  if (unlike.length < LEAST_RUN || !unlike.some((one) => /\p{L}/u.test(one))) return false;
+  return !['a', 'A', '1', '0'].some((first) =>
+    unlike.every((one) => {
+      const at = one.charCodeAt(0) - first.charCodeAt(0);
+      return one.length === 1 && at >= 0 && at < unlike.length;
+    }),
+  );
+}
+
 /** A second look at all together: many files of a folder named by single characters are an alphabet. */
 export function guessKinds(all: readonly Seen[]): Guess[] {
   const guesses = all.map(guessKind);
   const folders = new Map<string, number[]>();
+  const runs = new Map<string, number[]>();
   all.forEach(({ path, look }, i) => {
     const letters = characterOf(path);
     if (!letters || look.clear < 0.02 || guesses[i]!.kind === 'photo') return;
-    const stem = path.slice(0, path.lastIndexOf('/') + 1);
-    folders.set(stem, [...(folders.get(stem) ?? []), i]);
+    const folder = path.slice(0, path.lastIndexOf('/') + 1);
+    folders.set(folder, [...(folders.get(folder) ?? []), i]);
+    const stem = stemOf(path);
+    if (stem) runs.set(folder + stem, [...(runs.get(folder + stem) ?? []), i]);
   });
+  for (const members of runs.values()) {
+    const letters = members.map((i) => characterOf(all[i]!.path)!);
+    if (isAlphabetRun(letters))
+      members.forEach((at, i) => {
+        guesses[at] = {
+          kind: 'alphabet',
+          sure: 0.8,
+          why: `one of ${letters.length} named alike but for the letter: ${letters[i]}`,
+          letters: letters[i]!,
+        };
+      });
+  }
   for (const members of folders.values()) {
     const distinct = new Set(members.map((i) => characterOf(all[i]!.path)));
     if (distinct.size < LEAST_LETTERS) continue;

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import { createCanvas, loadImage } from '@napi-rs/canvas';
+import { createCanvas, loadImage, type SKRSContext2D } from '@napi-rs/canvas';
 import fc from 'fast-check';
 import { readDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
@@ -12,7 +12,7 @@ import { characterOf, missingLetters } from '@/core/supplies/letters';
 import { lookOf } from '@/core/supplies/look';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { SupplySearch } from '@/core/supplies/search';
-import { guessKinds, type Seen } from '@/core/supplies/sort';
+import { DOUBTFUL, guessKinds, type Seen } from '@/core/supplies/sort';
 import { paintDrawing } from '@/output/pixels/marks';
 import { node, ROOT } from '../../../scripts/node/platform';
 
@@ -263,6 +263,66 @@ describe('sorting by kind', () => {
     } else context.drawImage(await loadImage(bytes), 0, 0, w, h);
     return lookOf(context.getImageData(0, 0, w, h).data as unknown as Uint8ClampedArray, w, h);
   }
+
+  /** Seen at 300 to the inch, drawn by `paint`. */
+  function drawn(path: string, w: number, h: number, paint: (to: SKRSContext2D) => void): Seen {
+    const canvas = createCanvas(w, h);
+    const context = canvas.getContext('2d');
+    paint(context);
+    const pixels = context.getImageData(0, 0, w, h).data as unknown as Uint8ClampedArray;
+    const asset = { type: 'image/png', width: 6 * w, height: 6 * h, orientation: 1, ppi: 300 } as Asset;
+    return { path, asset, camera: false, look: lookOf(pixels, w, h) };
+  }
+  const card = (context: SKRSContext2D, w: number, h: number) => {
+    context.fillStyle = '#b05a3c';
+    context.fillRect(0, 0, w, h);
+  };
+
+  test('a card of one colour with windows is a frame; an opaque one is asked about', () => {
+    const three = drawn('item 4.png', 200, 80, (context) => {
+      card(context, 200, 80);
+      for (const x of [12, 76, 140]) context.clearRect(x, 16, 48, 48);
+    });
+    expect(guessKinds([three])).toEqual([expect.objectContaining({ kind: 'frame', sure: 0.86 })]);
+    const filled = (path: string) =>
+      drawn(path, 100, 75, (context) => {
+        card(context, 100, 75);
+        context.fillStyle = '#fdfdfd';
+        context.fillRect(14, 12, 72, 51);
+      });
+    const [named, unnamed] = guessKinds([filled('frames/wide.png'), filled('item 5.png')]);
+    expect(named).toMatchObject({ kind: 'frame', why: expect.stringContaining('was its opening filled?') });
+    expect(unnamed!.why).toContain('a frame whose opening was filled?');
+    expect(Math.max(named!.sure, unnamed!.sure)).toBeLessThan(DOUBTFUL);
+    // A plain shape of one colour stays a stamp.
+    const disc = drawn('item 6.png', 90, 90, (context) => {
+      context.arc(45, 45, 44, 0, 7);
+      context.fill();
+    });
+    expect(guessKinds([disc])[0]!.kind).toBe('stamp');
+  });
+
+  test('files named alike but for a letter are letters; numbered ones and a, b, c are not', () => {
+    const named = (...names: string[]) =>
+      guessKinds(
+        names.map((name) =>
+          drawn(name, 40, 40, (context) => {
+            context.fillStyle = '#24506b';
+            context.fillRect(4, 4, 14, 32);
+            context.fillStyle = '#e8c66a';
+            context.fillRect(18, 20, 14, 16);
+          }),
+        ),
+      ).map(({ kind, letters }) => letters ?? kind);
+    expect(named('chunky_A.png', 'chunky_B.png', 'chunky_e.png', 'chunky_7.png')).toEqual([
+      'A',
+      'B',
+      'e',
+      '7',
+    ]);
+    expect(named('tag_a.png', 'tag_b.png', 'tag_c.png', 'tag_d.png')).not.toContain('a');
+    expect(named('flower_1.png', 'flower_2.png', 'flower_5.png', 'flower_9.png')).not.toContain('1');
+  });
 
   test('at least 95 % of a labelled set are right, and the confusion table is printed', async () => {
     const house: { supplies: Supply[] } = JSON.parse(

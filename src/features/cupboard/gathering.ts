@@ -1,5 +1,6 @@
 /** Files, folders and kits' zips into the store, sorted by guess or as their kit.json says; nothing is in the cupboard yet. */
 import { plainName } from '@/core/project/create';
+import { contentOf, HEAD } from '@/core/pixels/header';
 import { ok, type Result } from '@/core/result';
 import type { HouseMark, KitEntry, KitFile } from '@/core/supplies/kit-file';
 import { KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
@@ -35,6 +36,8 @@ export interface Gathered {
 }
 
 const PICTURE = /\.(png|jpe?g|webp|heic|heif|svg|gif)$/i;
+/** Names that say what is in a file. */
+const NAMED = new RegExp(`${PICTURE.source}|\\.zip$|\\${FILE_ENDING}$`, 'i');
 const LITTER = /(^|\/)(\.|Thumbs\.db$|desktop\.ini$|__MACOSX\/)/i;
 
 /** Where a chosen or dropped file lay, as far as the browser tells. */
@@ -65,7 +68,18 @@ async function sourcesIn(
     const path = pathOf(file);
     if (LITTER.test(path)) continue;
     const ending = path.toLowerCase();
-    if (ending.endsWith('.zip')) {
+    // Files come without an ending, or with a wrong one: what is in them counts.
+    const content = NAMED.test(path)
+      ? null
+      : contentOf(
+          new Uint8Array(
+            await file
+              .slice(0, HEAD)
+              .arrayBuffer()
+              .catch(() => new ArrayBuffer(0)),
+          ),
+        );
+    if (ending.endsWith('.zip') || content === 'zip') {
       const listed = await listZip(file);
       if (!listed.ok) {
         skipped.push(`${file.name} ${listed.message}.`);
@@ -86,7 +100,7 @@ async function sourcesIn(
         sources.push(source);
       }
     } else if (ending.endsWith(FILE_ENDING)) loose.pages.push({ file, path });
-    else if (PICTURE.test(path)) loose.files.push({ file, path });
+    else if (PICTURE.test(path) || content === 'picture') loose.files.push({ file, path });
     else other += 1;
   }
   if (other)
