@@ -223,6 +223,7 @@ test('a ready-made page is a start: it opens as a project, its places take photo
   await openCupboard(page);
   await search(page).fill('high wind');
   await found(page).first().dblclick();
+  await page.getByRole('menuitem', { name: 'As a project of its own' }).click();
   await expect(page.getByRole('textbox', { name: 'Project title' })).toHaveValue('High wind');
   await expect(slabs(page).filter({ hasText: 'Place for a photo' })).toHaveCount(3);
   await bringIn(page, photo('fly-in-high'));

@@ -234,6 +234,11 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
         'in',
       ),
     ),
+  becomePage: ({ s, some, project: of, chance }) => {
+    const { pieces, groups } = copiesOf(some, of.surfaces[0]!, chance.id);
+    const { light } = of.surfaces[0]!;
+    return page.becomePage(s, { pile: [...pieces], groups: [...groups], ground: chance.colour(), light });
+  },
   removePage: ({ s }) => page.removePage(s),
   movePage: ({ s, chance }) => page.movePage(s, chance.below(5)),
   lockPage: ({ s, chance }) => page.lockPage(s, chance.bool()),

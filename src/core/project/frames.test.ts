@@ -10,7 +10,8 @@ import {
 } from '@/core/project/frames';
 import { unite } from '@/core/geometry/box';
 import { readProject, writeProject } from '@/core/project/file';
-import { partsOf, sheetOfPieces } from '@/core/project/keep';
+import type { Project } from '@/core/project/model';
+import { partsOf, readyMade, sheetOfPieces } from '@/core/project/keep';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
@@ -117,6 +118,33 @@ test('pieces kept as a supply lie in a sheet as large as they are, with clear gr
     ]);
   }
   expect(() => sheetOfPieces(surfaces[0]!, [])).toThrow(RangeError);
+});
+
+test('a page kept to begin from leaves no photo behind: places are free, frames are open, the rest is as it was', () => {
+  const behind = photoBehind('b', photo, openingsOf(frame(), assets)[0]!);
+  const page = laid(
+    [
+      { ...inkPiece('i'), look: 'l' },
+      photoOf('p', photo, { x: 0, y: 0, width: 90, height: 60 }),
+      behind,
+      frame(),
+    ],
+    [photo, frameAsset],
+  );
+  const project: Project = { ...page, photos: [photo.sha], frames: [frameAsset.sha] };
+  let ids = 0;
+  const made = (photos: boolean) => readyMade(project, project.surfaces[0]!, () => `n${(ids += 1)}`, photos);
+  const bare = made(false);
+  expect(readProject(writeProject(bare))).toEqual({ ok: true, value: bare });
+  expect(JSON.stringify(bare)).not.toContain(photo.sha);
+  expect(bare.surfaces[0]!.pile.map(({ name }) => name)).toEqual(['i', 'Place for a photo', 'frame']);
+  expect(bare.surfaces[0]!.pile.map(isEmptyPlace)).toEqual([false, true, false]);
+  expect([bare.photos, bare.frames]).toEqual([[], [frameAsset.sha]]);
+  const whole = made(true);
+  expect(readProject(writeProject(whole))).toEqual({ ok: true, value: whole });
+  expect(whole.surfaces[0]!.pile.map(({ material }) => material)).toEqual(
+    project.surfaces[0]!.pile.map(({ material }) => material),
+  );
 });
 
 test('pieces kept as they were made pass the door and come back whole: pictures, groups, fonts, whatever is lettered', () => {

@@ -12,11 +12,13 @@ import {
 import { contains, parsePath, pathBounds } from '@/core/geometry/path';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf, scaledFinish } from '@/core/piece/finish';
+import { materialKind, scaledMaterial } from '@/core/piece/material';
 import { firstWindow } from '@/core/piece/material/window';
 import { scaledOutline } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt, placementMatrix } from '@/core/piece/placement/placement';
 import { plainName } from '@/core/project/create';
+import { isBackground } from '@/core/project/edits/pile';
 import type { Surface } from '@/core/project/model';
 
 /** An opening of a frame on the page. */
@@ -118,6 +120,56 @@ export function sketchOf({ id, name, pile, ...page }: Surface): Surface {
     })),
   };
 }
+
+/** The pieces with a free place for every photo; a photo behind a frame goes, as the frame’s opening is its place. */
+export const emptied = (pile: readonly Piece[], assets: Assets): Piece[] =>
+  pile.flatMap((piece): Piece[] => {
+    if (!materialKind(piece.material).photos) return [piece];
+    const framed = pile.some((frame) =>
+      openingsOf(frame, assets).some((opening) => holdsPhoto(opening, piece)),
+    );
+    if (framed && piece.role === 'photo') return [];
+    return [
+      {
+        ...piece,
+        ...(piece.role === 'photo' ? { name: 'Place for a photo' } : {}),
+        material: { kind: 'ink', colour: PLACE },
+      },
+    ];
+  });
+
+/** A page’s pieces on another page, with the paper that covers it: all of it to be seen, in the middle, nothing squashed. */
+export function fittedOn(page: Size & { bleed: number }, made: Surface): Piece[] {
+  const scale = Math.min(page.width / made.width, page.height / made.height);
+  const by = { x: (page.width - made.width * scale) / 2, y: (page.height - made.height * scale) / 2 };
+  return made.pile.map((piece): Piece => {
+    const { placement } = piece;
+    if (isBackground(piece, made))
+      return {
+        ...piece,
+        placement: {
+          ...placement,
+          ...{ x: page.width / 2, y: page.height / 2 },
+          ...{ width: page.width + 2 * page.bleed, height: page.height + 2 * page.bleed },
+        },
+      };
+    return {
+      ...piece,
+      ...(scale === 1 ? {} : scaledContents(piece, scale)),
+      placement: {
+        ...placement,
+        ...{ x: placement.x * scale + by.x, y: placement.y * scale + by.y },
+        ...{ width: placement.width * scale, height: placement.height * scale },
+      },
+    };
+  });
+}
+
+const scaledContents = ({ outline, material, finish }: Piece, scale: number) => ({
+  outline: scaledOutline(outline, scale),
+  material: scaledMaterial(material, scale),
+  finish: scaledFinish(finish, scale),
+});
 
 /** A photo, or a place for one. */
 export const holdsOrKeeps = (piece: Piece): boolean =>

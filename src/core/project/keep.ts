@@ -1,11 +1,13 @@
 /** Pieces taken off a page to be kept as a supply. */
 import { outset, unite, type Box } from '@/core/geometry/box';
-import { assetsIn } from '@/core/piece/assets';
+import { assetsIn, finishAssets } from '@/core/piece/assets';
 import type { Piece } from '@/core/piece/piece';
 import { extentOf } from '@/core/piece/placement/placement';
 import { copiesOf } from '@/core/project/copies';
-import { newLayout, type Project, type Surface } from '@/core/project/model';
+import { emptied } from '@/core/project/frames';
+import { COMPARTMENTS, newLayout, type Project, type Surface } from '@/core/project/model';
 import { isLetteredIn } from '@/core/project/needs';
+import { tidied } from '@/core/project/tree';
 import { ownFamily } from '@/core/text/families';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
@@ -47,23 +49,55 @@ export function partsOf(
   const [width, height] = [within(box.width), within(box.height)];
   const by = { x: (width - box.width) / 2 - box.x, y: (height - box.height) / 2 - box.y };
   const copies = copiesOf(pieces, surface, newId, by);
-  const pile = copies.pieces.map((piece) => ({ ...piece, placement: { ...piece.placement, hidden: false } }));
+  // Its look is of this project; the finish it gave stays.
+  const pile = copies.pieces.map(({ look: _, ...piece }) => ({
+    ...piece,
+    placement: { ...piece.placement, hidden: false },
+  }));
   const { name, light } = surface;
-  const sheet: Surface = {
+  return alone(project, newId(), {
     id: newId(),
     name,
     light,
     ...{ width, height, bleed: 0, safe: 0, ground: '#ffffff', guides: [], locked: false },
     ...{ pile, groups: [...copies.groups] },
-  };
-  const fonts = (project.fonts ?? []).filter(({ sha }) =>
-    pieces.some((piece) => isLetteredIn(piece, ownFamily(sha))),
-  );
-  const used = [...new Set(pieces.flatMap(assetsIn))].flatMap((sha) => project.assets[sha] ?? []);
+  });
+}
+
+/** A page as a project of its own, to begin from: with its photos, or with a free place for each of them. */
+export function readyMade(project: Project, surface: Surface, newId: () => string, photos: boolean): Project {
+  const { pieces, groups } = copiesOf(surface.pile, surface, newId);
+  const locks = new Map(surface.pile.map(({ placement }, i) => [pieces[i]!.id, placement.locked]));
+  const kept = photos ? pieces : emptied(pieces, project.assets);
+  const pile = kept.map((piece) => ({
+    ...piece,
+    placement: { ...piece.placement, locked: locks.get(piece.id)! },
+  }));
+  const page = tidied({ ...surface, id: newId(), name: 'Page 1', locked: false, pile, groups: [...groups] });
+  const made = alone(project, newId(), page);
+  const has = (sha: string) => Object.hasOwn(made.assets, sha);
+  const gathered = COMPARTMENTS.map((name) => [name, project[name].filter(has)]);
+  const { styles, looks, guides, guidesLocked } = project;
   return {
-    ...newLayout({ ...sheet, title: project.title, unit: project.unit }),
-    id: newId(),
-    surfaces: [sheet],
+    ...made,
+    ...Object.fromEntries(gathered),
+    ...{ guides, guidesLocked },
+    ...(styles && { styles }),
+    ...(looks && looks.every(({ finish }) => finishAssets(finish).every(has)) ? { looks } : {}),
+  };
+}
+
+/** A project of one page that holds what this page needs of another: its pictures and fonts. */
+function alone(project: Project, id: string, surface: Surface): Project {
+  const { pile } = surface;
+  const used = [...new Set(pile.flatMap(assetsIn))].flatMap((sha) => project.assets[sha] ?? []);
+  const fonts = (project.fonts ?? []).filter(({ sha }) =>
+    pile.some((piece) => isLetteredIn(piece, ownFamily(sha))),
+  );
+  const { title, unit } = project;
+  return {
+    ...newLayout({ ...surface, id, title, unit }),
+    surfaces: [surface],
     assets: Object.fromEntries(used.map((asset) => [asset.sha, asset])),
     ...(fonts.length ? { fonts } : {}),
   };

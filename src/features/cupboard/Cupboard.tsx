@@ -30,7 +30,7 @@ export interface CupboardProps {
   /** What supplies are seen on: neutral, or the page's own background. */
   ground?: string;
   onGather?: (supplies: readonly Supply[]) => void;
-  onLay?: (supply: Supply) => void;
+  onLay?: (supplies: readonly Supply[]) => void;
   onReplace?: (supply: Supply) => void;
   onOpenPage?: (supply: Supply) => void;
   onDragStart?: (supply: Supply, event: DragEvent) => void;
@@ -87,8 +87,8 @@ function Open({
     setChosen(next);
   };
   const take = (supply: Supply) => {
-    if (KINDS[supply.kind].opens === 'project') return on.onOpenPage?.(supply);
-    if (on.onLay) on.onLay(supply);
+    if (on.onLay) on.onLay(chosen.has(supply.id) ? picked : [supply]);
+    else if (KINDS[supply.kind].opens === 'project') on.onOpenPage?.(supply);
     else choose(supply, 'only');
   };
   const key = (name: string, supply: Supply): boolean => {

@@ -51,7 +51,7 @@ interface Props {
   unit: Unit;
   /** On the table: put them in the workbox, or on the page. */
   onGather?: (supplies: readonly Supply[]) => void;
-  onLay?: (supply: Supply) => void;
+  onLay?: (supplies: readonly Supply[]) => void;
   /** Exchange the selected piece for this supply. */
   onReplace?: (supply: Supply) => void;
   onRemove: (supplies: readonly Supply[]) => void;
@@ -94,9 +94,9 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
             To the workbox
           </Button>
         )}
-        {onLay && one && (
-          <Button startIcon={<IconStackPush size={18} />} onClick={() => onLay(first)}>
-            Lay it
+        {onLay && (
+          <Button startIcon={<IconStackPush size={18} />} onClick={() => onLay(chosen)}>
+            {one ? 'Lay it' : 'Lay them all'}
           </Button>
         )}
         {onReplace && one && <Button onClick={() => onReplace(first)}>In place of the selected piece</Button>}

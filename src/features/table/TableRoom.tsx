@@ -257,8 +257,11 @@ function OpenTable() {
         anchorReference="anchorPosition"
         anchorPosition={choice?.at}
       >
-        <MenuItem onClick={() => void laying.layPaper('cover')}>Cover the page with it</MenuItem>
-        <MenuItem onClick={() => void laying.layPaper('strip')}>Lay a strip of it</MenuItem>
+        {(choice?.ways ?? []).map((way) => (
+          <MenuItem key={way.says} onClick={() => void laying.layAs(way)}>
+            {way.says}
+          </MenuItem>
+        ))}
       </Menu>
       {making !== null && <MakeDialog open={making} onClose={() => setMaking(false)} />}
       {show.keys && <KeysDialog open onClose={() => store.getState().toggle('keys')} />}

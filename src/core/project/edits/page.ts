@@ -13,6 +13,17 @@ export const addPage = (surface: Surface, after?: string): Edit => ({
   },
 });
 
+/** Puts all of another page in the place of what lies on one: its pile, ground and light. */
+export const becomePage = (
+  surfaceId: string,
+  { pile, groups, ground, light }: Pick<Surface, 'pile' | 'groups' | 'ground' | 'light'>,
+): Edit => ({
+  label: 'lay a ready-made page',
+  apply(project) {
+    Object.assign(surfaceOf(project, surfaceId), structuredClone({ pile, groups, ground, light }));
+  },
+});
+
 /** Takes a page out; the last one stays. */
 export const removePage = (surfaceId: string): Edit => ({
   label: 'delete page',

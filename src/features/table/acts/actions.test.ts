@@ -1,5 +1,8 @@
 import * as act from '@/features/table/acts';
-import { bringPhoto } from '@/features/table/acts/laid';
+import { overlaps } from '@/core/geometry/box';
+import { extentOf } from '@/core/piece/placement/placement';
+import type { Project } from '@/core/project/model';
+import { bringPhoto, couldFill, fillPage, layPage, layTogether } from '@/features/table/acts/laid';
 import { aimed } from '@/features/table/acts/aimed';
 import { Refused } from '@/core/project/refused';
 import { createSession, selectedPieces, shownSurface, type SessionStore } from '@/features/table/session';
@@ -61,6 +64,79 @@ describe('laying', () => {
     act.startWords(store, 'journaling');
     act.stopWriting(store);
     expect(pile(store)).toHaveLength(1);
+  });
+});
+
+describe('laying from the cupboard', () => {
+  const { surfaces: empty } = laid([]);
+  const ready = (side: number): Project => {
+    const page = laid(
+      [photoOf('p', asset, { x: 30, y: 40, width: 90, height: 60 }), inkPiece('i', 10, 10)],
+      [asset],
+    );
+    return {
+      ...page,
+      photos: [asset.sha],
+      surfaces: [{ ...page.surfaces[0]!, width: side, height: side, ground: '#e8c66a' }],
+    };
+  };
+
+  test('a ready-made page lies in place of this one, or on a page more, fitted to its size; undo takes all of it back', () => {
+    const store = table([inkPiece('a')]);
+    layPage(store, ready(144), false);
+    const scale = Math.min(empty[0]!.width, empty[0]!.height) / 144;
+    expect(pile(store).map(({ name, placement }) => [name, placement.width])).toEqual([
+      ['p', 90 * scale],
+      ['i', 60 * scale],
+    ]);
+    expect(shownSurface(store.getState()).ground).toBe('#e8c66a');
+    expect(store.getState().history.project.photos).toEqual([asset.sha]);
+    store.getState().undo();
+    expect(names(store)).toEqual(['a']);
+    layPage(store, ready(144), true);
+    expect(store.getState().history.project.surfaces.map(({ name, width }) => [name, width])).toEqual([
+      ['Page 1', empty[0]!.width],
+      ['Page 2', empty[0]!.width],
+    ]);
+    expect(pile(store)).toHaveLength(2);
+    act.togglePageLock(store);
+    layPage(store, ready(144), false);
+    expect(store.getState().touchedLocked).toBeTruthy();
+    expect(pile(store)).toHaveLength(2);
+  });
+
+  test('several come at once: side by side on the page, one step, none on another', () => {
+    const store = table();
+    const small = assetOf(quarters(50, 40), 300, 240);
+    layTogether(store, [
+      { asset: small, compartment: 'bits' },
+      { asset: { ...small, sha: 'c'.repeat(64) }, compartment: 'stamps' },
+      { asset: { ...small, sha: 'd'.repeat(64) }, compartment: 'photos' },
+    ]);
+    const boxes = pile(store).map(({ placement }) => extentOf(placement));
+    boxes.forEach((a, i) => boxes.slice(i + 1).forEach((b) => expect(overlaps(a, b)).toBe(false)));
+    expect(selectedPieces(store.getState())).toHaveLength(3);
+    expect(undoLabel(store.getState().history)).toBe('lay 3 pieces');
+    const { bits, stamps, photos } = store.getState().history.project;
+    expect([bits, stamps, photos].map((list) => list.at(-1))).toEqual([
+      small.sha,
+      'c'.repeat(64),
+      'd'.repeat(64),
+    ]);
+    store.getState().undo();
+    expect(pile(store)).toHaveLength(0);
+  });
+
+  test('what has the page’s proportions and size may fill it; photos of a camera, small and other things not', () => {
+    const store = table();
+    const { width, height } = empty[0]!;
+    const sheet = { ...asset, width: 4 * width, height: 4 * height, ppi: 288 };
+    expect(couldFill(store, sheet)).toBe(true);
+    expect(couldFill(store, { ...sheet, taken: '2026-05-16T14:32:00' })).toBe(false);
+    expect(couldFill(store, { ...sheet, ppi: 900 })).toBe(false);
+    expect(couldFill(store, { ...sheet, width: height, height: width })).toBe(width === height);
+    fillPage(store, sheet, 'bits');
+    expect(pile(store)[0]!.placement).toMatchObject({ x: width / 2, y: height / 2, width, height, turn: 0 });
   });
 });
 

@@ -1,14 +1,13 @@
 /** What lies on the page as a supply: pieces as a picture with a clear ground, a page as a ready-made page. */
 import { proxy, wrap } from 'comlink';
 import type { Piece } from '@/core/piece/piece';
-import { partsOf, sheetOfPieces } from '@/core/project/keep';
+import { partsOf, readyMade, sheetOfPieces } from '@/core/project/keep';
 import { sketchOf } from '@/core/project/frames';
 import { newLayout, type Project, type Surface } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import type { Kit, NamedInk, Supply } from '@/core/supplies/model';
 import { PRINT_PPI } from '@/core/units/lengths';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
-import { packed } from '@/features/shared/files';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { newId } from '@/features/shared/ids';
 import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
@@ -91,16 +90,23 @@ export async function keepPicture(
   }
 }
 
-/** The whole project as a ready-made page. */
-export async function keepPage(project: Project, { name, tags, kit }: Kept): Promise<Result<null>> {
-  const file = await packed({ ...project, title: name });
+/** A page as a ready-made one: with its photos, or with a free place for each; `small` as for parts. */
+export async function keepPage(
+  project: Project,
+  surface: Surface,
+  photos: boolean,
+  { name, tags, kit }: Kept,
+  small: (kept: Project, sheet: Surface, type: string) => Promise<Blob>,
+): Promise<Result<null>> {
+  const made: Project = { ...readyMade(project, surface, newId, photos), title: name };
+  const preview = await small(made, made.surfaces[0]!, 'image/jpeg');
+  const file = await packProject(made, assetBlob, preview);
   if (!file.ok) return file;
   const { blob, missing } = file.value;
   if (missing.length)
     return fail(`${missing[0]!.name} is not in this browser, so the page could not be kept.`);
   const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
-  const preview = await database.previews.get(project.id);
-  await storePage(sha, blob, preview?.blob);
+  await storePage(sha, blob, preview);
   await put(kit, { kind: 'page', name, tags, colours: [], page: sha });
   return ok(null);
 }

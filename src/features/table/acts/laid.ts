@@ -2,13 +2,26 @@
 import type { Asset } from '@/core/picture/asset';
 import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
-import { artPiece, exchanged, type ArtCompartment, type Spot } from '@/core/project/create';
+import { sideBySide } from '@/core/page/side-by-side';
+import { uprightSize } from '@/core/picture/asset';
+import type { Piece } from '@/core/piece/piece';
+import { toPoints } from '@/core/units/lengths';
+import {
+  artPiece,
+  exchanged,
+  photoPiece,
+  stripPiece,
+  type ArtCompartment,
+  type Spot,
+} from '@/core/project/create';
 import { copiesOf } from '@/core/project/copies';
-import { together, type Edit } from '@/core/project/edits/edit';
+import { naming, together, type Edit } from '@/core/project/edits/edit';
 import { bringFonts } from '@/core/project/edits/fonts';
 import { gather } from '@/core/project/edits/gather';
+import { addPage, becomePage } from '@/core/project/edits/page';
 import { coversPage, exchangePiece, layPieces } from '@/core/project/edits/pile';
 import {
+  fittedOn,
   freeOpening,
   isEmptyPlace,
   openingAt,
@@ -16,9 +29,10 @@ import {
   sketchOn,
   type Opening,
 } from '@/core/project/frames';
-import { surfaceOf, type Compartment, type Project, type Surface } from '@/core/project/model';
+import { COMPARTMENTS, surfaceOf, type Compartment, type Project, type Surface } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
-import { freeSpot, layPhoto } from '@/features/table/acts';
+import { freeSpot, layPhoto, middle } from '@/features/table/acts';
+import { pageAfter, toPageAt } from '@/features/table/acts/pages';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
 
 const page = (session: Session) => surfaceOf(session.history.project, session.surfaceId);
@@ -109,6 +123,116 @@ export function layKept(store: SessionStore, kept: Project, spot?: Spot): void {
   session.perform(together(lay.label, [bringFonts(kept.fonts ?? []), lay]), {
     selection: pieces.map(({ id }) => id),
   });
+}
+
+/** How nearly a picture must be of the page’s proportions to fill it, and how wide its true size must be beside the page. */
+const LIKE_THE_PAGE = 0.012;
+const WIDE = 0.6;
+
+/** Whether a picture could be meant to fill the page: of its proportions, large, no photo of a camera, and for the bare page. */
+export function couldFill(store: SessionStore, asset: Asset, spot?: Spot): boolean {
+  const session = store.getState();
+  const { pile, width, height } = page(session);
+  const own = uprightSize(asset);
+  const alike = Math.abs(own.width / own.height / (width / height) - 1) < LIKE_THE_PAGE;
+  if (!alike || asset.taken || (72 * own.width) / asset.ppi < WIDE * width) return false;
+  if (!spot) return !settledPieces(session, session.selection).some(isEmptyPlace);
+  const under = piecesAt(pile, spot, 0, toolsFor(session.history.project, session.typesetter));
+  return under.every((piece) => coversPage(piece, page(session)));
+}
+
+/** A picture over the whole page, to its trim. */
+export function fillPage(store: SessionStore, asset: Asset, compartment: Compartment): void {
+  const session = store.getState();
+  const { width, height } = page(session);
+  const lies = lying(asset, compartment, session, { x: width / 2, y: height / 2 });
+  const piece = { ...lies, placement: { ...lies.placement, width, height } };
+  session.perform(gathered(compartment, asset, layPieces(session.surfaceId, [piece], [asset])), {
+    selection: [piece.id],
+  });
+}
+
+/** How a picture of a compartment comes to lie. */
+const lying = (asset: Asset, compartment: Compartment, session: Session, spot: Spot): Piece =>
+  compartment === 'photos'
+    ? photoPiece(newId(), asset, page(session), spot)
+    : compartment === 'papers'
+      ? stripPiece(newId(), asset, page(session), spot)
+      : artPiece(newId(), asset, compartment, spot);
+
+export interface Together {
+  asset: Asset;
+  compartment: Compartment;
+}
+
+/** Room between things that are laid at once. */
+const BETWEEN = toPoints(0.25, 'in');
+
+/** Several pictures at once, side by side in rows about the middle of what is seen, one step. */
+export function layTogether(store: SessionStore, all: readonly Together[]): void {
+  const session = store.getState();
+  const now = page(session);
+  const pieces = all.map(({ asset, compartment }) => lying(asset, compartment, session, middle(session)));
+  const inside = { width: now.width - 2 * now.safe, height: now.height - 2 * now.safe };
+  const spots = sideBySide(
+    pieces.map(({ placement }) => placement),
+    inside,
+    BETWEEN,
+  );
+  const laid = pieces.map((piece, i) => ({
+    ...piece,
+    placement: { ...piece.placement, x: spots[i]!.x + now.safe, y: spots[i]!.y + now.safe },
+  }));
+  session.perform(
+    together(`lay ${naming(laid)}`, [
+      ...all.map(({ asset, compartment }) => gather(compartment, [asset])),
+      layPieces(
+        session.surfaceId,
+        laid,
+        all.map(({ asset }) => asset),
+      ),
+    ]),
+    { selection: laid.map(({ id }) => id) },
+  );
+}
+
+/** What a ready-made page brings along: its pictures, where they lie in the workbox, and fonts. */
+const withIts = (made: Project, edit: Edit): Edit =>
+  together(edit.label, [
+    bringFonts(made.fonts ?? []),
+    ...COMPARTMENTS.map((name) =>
+      gather(
+        name,
+        made[name].flatMap((sha) => made.assets[sha] ?? []),
+      ),
+    ),
+    {
+      label: '',
+      apply(project) {
+        for (const asset of Object.values(made.assets)) project.assets[asset.sha] ??= structuredClone(asset);
+      },
+    },
+    edit,
+  ]);
+
+/** A ready-made page fitted to the one that is shown: in its place, or as a page more after it. */
+export function layPage(store: SessionStore, made: Project, more: boolean): void {
+  const session = store.getState();
+  const now = page(session);
+  const [first] = made.surfaces;
+  if (!first || session.readOnly) return;
+  if (!more && now.locked) return session.touchLocked();
+  const { pieces, groups } = copiesOf(fittedOn(now, first), first, newId);
+  const locks = first.pile.map(({ placement }) => placement.locked);
+  const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));
+  const { ground, light } = first;
+  const whole = { pile, groups: [...groups], ground, light };
+  const gone = { selection: [], entered: null };
+  if (!more) return void session.perform(withIts(made, becomePage(now.id, whole)), gone);
+  const fresh = pageAfter(session);
+  const added = addPage({ ...fresh, ...whole }, now.id);
+  session.perform(withIts(made, { ...added, label: 'lay a ready-made page' }));
+  toPageAt(store, fresh.id);
 }
 
 /** A sketch's places over the page, to be filled. */

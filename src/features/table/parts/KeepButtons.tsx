@@ -3,6 +3,7 @@
 import Button from '@mui/material/Button';
 import { IconArchive, IconLayoutBoard } from '@tabler/icons-react';
 import { useState } from 'react';
+import { materialKind } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { holdsOrKeeps } from '@/core/project/frames';
 import { surfaceOf } from '@/core/project/model';
@@ -71,14 +72,29 @@ export function KeepPieces({ pieces }: { pieces: readonly Piece[] }) {
 }
 
 export function KeepPage() {
-  const { store } = useRoom();
+  const { store, shelf } = useRoom();
   const title = useSession((session) => session.history.project.title);
+  const photos = useSession((session) =>
+    shownSurface(session).pile.some(({ material }) => materialKind(material).photos),
+  );
   return (
     <Keep
       says="Keep as a ready-made page"
       title="Keep this page"
       name={title || 'My page'}
-      onKeep={async (kept) => (await keeping()).keepPage(store.getState().history.project, kept)}
+      {...(photos ? { ways: ['A free place for each photo', 'With the photos on it'] } : {})}
+      onKeep={async (kept, way) => {
+        const { history, surfaceId, typesetter } = store.getState();
+        const { project } = history;
+        return (await keeping()).keepPage(
+          project,
+          surfaceOf(project, surfaceId),
+          way === 1,
+          kept,
+          (made, sheet, type) =>
+            paintPage(made, sheet, typesetter, shelf, PREVIEW).convertToBlob({ type, quality: 0.86 }),
+        );
+      }}
     />
   );
 }

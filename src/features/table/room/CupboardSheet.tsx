@@ -106,9 +106,9 @@ export function CupboardSheet({ laying, onClose }: Props) {
         usedOf={usedOf}
         ground={onPage ? ground : undefined}
         onGather={(supplies) => void laying.gatherSupplies(supplies)}
-        onLay={(supply) => {
+        onLay={(supplies) => {
           onClose();
-          void laying.laySupply(supply, middleOfScreen());
+          void laying.laySupplies(supplies, middleOfScreen());
         }}
         onReplace={
           selected && !store.getState().readOnly
@@ -118,7 +118,6 @@ export function CupboardSheet({ laying, onClose }: Props) {
               }
             : undefined
         }
-        onOpenPage={(supply) => void laying.openPage(supply)}
         onDragStart={(supply, event) => {
           writeCarried(event.dataTransfer, { kind: 'supply', id: supply.id });
           setTimeout(() => setCarrying(true), 60);

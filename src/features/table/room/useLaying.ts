@@ -4,16 +4,27 @@ import { useCallback, useMemo, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
 import type { Spot } from '@/core/project/create';
-import type { Compartment } from '@/core/project/model';
+import type { Compartment, Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
 import { KINDS, type Supply } from '@/core/supplies/model';
 import { newId } from '@/features/shared/ids';
 import { fileOfSupply, openPageSupply, pictureOf } from '@/features/shared/supplyFiles';
-import { coverWithPaper, layStrip, startWords } from '@/features/table/acts';
+import { coverWithPaper, layStrip, page, startWords } from '@/features/table/acts';
 import { aimed } from '@/features/table/acts/aimed';
 import { useRoom } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
-import { bringPhoto, exchange, layArt, layKept, laySketch } from '@/features/table/acts/laid';
+import {
+  bringPhoto,
+  couldFill,
+  exchange,
+  fillPage,
+  layArt,
+  layKept,
+  layPage,
+  laySketch,
+  layTogether,
+  type Together,
+} from '@/features/table/acts/laid';
 import type { Carried } from '@/features/table/parts/carry';
 import { noteUse, supplyById } from '@/storage/supplies';
 import { inWords } from '@/storage/trouble';
@@ -24,22 +35,19 @@ export interface At {
   top: number;
 }
 
-/** A paper waits to be told how it comes. */
-export interface PaperChoice {
-  picture: () => Promise<Result<Asset>>;
-  spot?: Spot;
+/** Several ways in which something may come to the page: which one is asked first. */
+export interface Ways {
   at: At;
-  /** The page it was asked on. */
-  there: SessionStore;
+  ways: readonly { says: string; lay: () => Promise<void> }[];
 }
 
 export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   const { store } = useRoom();
   const router = useRouter();
   const notify = useNotify();
-  const [choice, setChoice] = useState<PaperChoice | null>(null);
+  const [choice, setChoice] = useState<Ways | null>(null);
 
-  /** A paper asks how it comes before anything is fetched. */
+  /** A picture to the page; a paper, and what is as wide as the page, asks how it comes. */
   const layIn = useCallback(
     async (
       there: SessionStore,
@@ -48,13 +56,33 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
       at: At,
       spot?: Spot,
     ) => {
-      if (compartment === 'papers') return setChoice({ picture, spot, at, there });
-      const found = await picture();
-      if (!found.ok) return notify({ text: found.message, tone: 'error' });
-      const asset = found.value;
-      if (compartment === 'photos') bringPhoto(there, asset, spot);
-      else layArt(there, asset, compartment, spot);
-      void noteUse(asset.sha, Date.now());
+      const got = (lay: (asset: Asset) => void) => async () => {
+        const found = await picture();
+        if (!found.ok) return notify({ text: found.message, tone: 'error' });
+        lay(found.value);
+        void noteUse(found.value.sha, Date.now());
+      };
+      // Before anything is fetched.
+      if (compartment === 'papers')
+        return setChoice({
+          at,
+          ways: [
+            { says: 'Cover the page with it', lay: got((asset) => coverWithPaper(there, asset)) },
+            { says: 'Lay a strip of it', lay: got((asset) => layStrip(there, asset, spot)) },
+          ],
+        });
+      await got((asset) => {
+        const lay = () =>
+          compartment === 'photos' ? bringPhoto(there, asset, spot) : layArt(there, asset, compartment, spot);
+        if (!couldFill(there, asset, spot)) return lay();
+        setChoice({
+          at,
+          ways: [
+            { says: 'Fill the page with it', lay: async () => fillPage(there, asset, compartment) },
+            { says: 'Lay it as it is', lay: async () => lay() },
+          ],
+        });
+      })();
     },
     [notify],
   );
@@ -68,15 +96,14 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
     [notify, router],
   );
 
-  /** The places or the pieces of the project behind a supply, onto the page. */
+  /** What is in the project file behind a supply, onto the page. */
   const layParts = useCallback(
-    async (there: SessionStore, supply: Supply, spot?: Spot): Promise<void> => {
+    async (supply: Supply, lay: (made: Project) => void): Promise<void> => {
       const blob = await fileOfSupply(supply);
       const { openParts } = await import('@/features/shared/files');
       const opened = blob.ok ? await openParts(blob.value, supply.name) : blob;
-      if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
-      if (KINDS[supply.kind].opens === 'places') laySketch(there, opened.value.surfaces[0]!);
-      else layKept(there, opened.value, spot);
+      if (opened.ok) lay(opened.value);
+      else notify({ text: opened.message, tone: 'error' });
     },
     [notify],
   );
@@ -86,12 +113,48 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
     async (supply: Supply, at: At, spot?: Spot, there = aimed(store)): Promise<void> => {
       if (store.getState().readOnly) return;
       const { compartment, opens } = KINDS[supply.kind];
-      if (opens === 'project') return openPage(supply);
-      if (opens) return layParts(there, supply, spot);
-      if (!compartment) return;
-      return layIn(there, compartment, () => pictureOf(supply), at, spot);
+      if (opens === 'places') return layParts(supply, (made) => laySketch(there, made.surfaces[0]!));
+      if (opens === 'pieces') return layParts(supply, (made) => layKept(there, made, spot));
+      if (opens === 'project') {
+        const bare = page(there.getState()).pile.length === 0;
+        const onPage = (more: boolean) => () => layParts(supply, (made) => layPage(there, made, more));
+        return setChoice({
+          at,
+          ways: [
+            { says: bare ? 'On this page' : 'In place of what lies on this page', lay: onPage(false) },
+            { says: 'On a page more, after this one', lay: onPage(true) },
+            { says: 'As a project of its own', lay: () => openPage(supply) },
+          ],
+        });
+      }
+      if (compartment) return layIn(there, compartment, () => pictureOf(supply), at, spot);
     },
     [layIn, openPage, layParts, store],
+  );
+
+  /** Several at once, side by side, one step; what is more than a picture comes after them, by itself. */
+  const laySupplies = useCallback(
+    async (supplies: readonly Supply[], at: At): Promise<void> => {
+      const [one] = supplies;
+      if (supplies.length === 1) return laySupply(one!, at);
+      if (store.getState().readOnly) return;
+      const there = aimed(store);
+      const found: Together[] = [];
+      const trouble: string[] = [];
+      for (const supply of supplies) {
+        const { compartment, opens, many } = KINDS[supply.kind];
+        if (compartment) {
+          const asset = await pictureOf(supply);
+          if (asset.ok) found.push({ asset: asset.value, compartment });
+          else trouble.push(asset.message);
+        } else if (opens === 'pieces') await layParts(supply, (made) => layKept(there, made));
+        else trouble.push(`“${supply.name}” was left: ${many} are laid one at a time.`);
+      }
+      if (found.length) layTogether(there, found);
+      for (const { asset } of found) void noteUse(asset.sha, Date.now());
+      if (trouble.length) notify({ text: trouble.slice(0, 4).join('\n'), tone: 'warning' });
+    },
+    [laySupply, layParts, notify, store],
   );
 
   /** Anything that was carried here. */
@@ -112,18 +175,10 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
     [housePaper, layIn, laySupply, store],
   );
 
-  const layPaper = useCallback(
-    async (how: 'cover' | 'strip') => {
-      if (!choice) return;
-      setChoice(null);
-      const found = await choice.picture();
-      if (!found.ok) return notify({ text: found.message, tone: 'error' });
-      if (how === 'cover') coverWithPaper(choice.there, found.value);
-      else layStrip(choice.there, found.value, choice.spot);
-      void noteUse(found.value.sha, Date.now());
-    },
-    [choice, notify],
-  );
+  const layAs = useCallback(async (way: Ways['ways'][number]) => {
+    setChoice(null);
+    await way.lay();
+  }, []);
 
   /** Supplies into the workbox. */
   const gatherSupplies = useCallback(
@@ -174,11 +229,10 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   );
   return {
     lay: useMemo(() => told(lay), [told, lay]),
-    laySupply: useMemo(() => told(laySupply), [told, laySupply]),
-    layPaper: told(layPaper),
+    laySupplies: told(laySupplies),
+    layAs: told(layAs),
     gatherSupplies: told(gatherSupplies),
     exchangeWith: told(exchangeWith),
-    openPage: told(openPage),
     choice,
     forgetChoice: () => setChoice(null),
   };
