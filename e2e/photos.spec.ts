@@ -172,7 +172,9 @@ test('a mosaic: photos matched to a picture that is seen over them, on as many p
   await field(page, 'Columns').press('Enter');
   await field(page, 'Rows').fill('4');
   await field(page, 'Rows').press('Enter');
-  await expect(sheet.getByText(/They fill 2 pages: the further ones come after this one\./)).toBeVisible();
+  await expect(
+    sheet.getByText(/They fill 2 pages, 8 and 2 photos on them: the further ones come after this one\./),
+  ).toBeVisible();
   await field(page, 'Rows').fill('100');
   await field(page, 'Rows').press('Enter');
   await expect(sheet.getByText('From 1 to 40.')).toBeVisible();

@@ -211,12 +211,10 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
     mosaic.layMosaic(
       s,
       {
-        columns: 2,
-        rows: 2,
         gap: chance.number(),
         area: { x: 0, y: 0, width: chance.number(), height: chance.number() },
         photos: ASSETS,
-        sheets: [[0, 1, 0, -1]],
+        sheets: [{ rows: [1, 2], cells: [0, 1, 0] }],
         over: chance.of([null, { asset: ASSETS[0]!, blend: 'screen', opacity: chance.number() }]),
       },
       chance.id,

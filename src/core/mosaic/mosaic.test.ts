@@ -2,7 +2,7 @@
 import { converter } from 'culori';
 import fc from 'fast-check';
 import { meanColours, darksAndLights, type Lab } from '@/core/mosaic/colours';
-import { fewestUses, plan, type MosaicWish } from '@/core/mosaic/plan';
+import { fewestUses, plan, rowsFor, type MosaicWish, type Sheet } from '@/core/mosaic/plan';
 import { layMosaic, USUAL_BLEND, USUAL_OPACITY, type Mosaic } from '@/core/project/edits/mosaic';
 import { perform, startHistory } from '@/core/project/history';
 import { newLayout } from '@/core/project/model';
@@ -14,6 +14,7 @@ const wish = (more: Partial<MosaicWish> = {}): MosaicWish => ({
   rows: 2,
   order: 'matched',
   most: 1,
+  spread: 'last',
   ...more,
 });
 
@@ -38,7 +39,9 @@ test('one colour is what culori makes of it; halves of black and white are half 
 
 describe('the plan', () => {
   test('matched: by hand, each cell gets the grey nearest to it', () => {
-    expect(plan([0.9, 0.1, 0.6, 0.3].map(grey), [0, 0.25, 0.7, 1].map(grey), wish())).toEqual([[1, 3, 2, 0]]);
+    expect(plan([0.9, 0.1, 0.6, 0.3].map(grey), [0, 0.25, 0.7, 1].map(grey), wish())).toEqual([
+      { rows: [2, 2], cells: [1, 3, 2, 0] },
+    ]);
   });
 
   test('matched: with more photos than cells none is used twice and no other choice is nearer', () => {
@@ -51,7 +54,7 @@ describe('the plan', () => {
         (sum, photo, i) => sum + photos[photo]!.reduce((d, v, c) => d + (v - under[i]![c]!) ** 2, 0),
         0,
       );
-    const [found] = plan(photos, under, wish());
+    const [{ cells: found }] = plan(photos, under, wish()) as [Sheet];
     expect(new Set(found).size).toBe(4);
     for (let code = 0; code < 6 ** 4; code++) {
       const other = [0, 1, 2, 3].map((i) => Math.floor(code / 6 ** i) % 6);
@@ -65,7 +68,7 @@ describe('the plan', () => {
         const chance = random(seed);
         const photos = Array.from({ length: count }, () => grey(chance()));
         const under = Array.from({ length: 36 }, () => grey(chance()));
-        const [cells] = plan(photos, under, wish({ columns: 6, rows: 6 }));
+        const [{ cells }] = plan(photos, under, wish({ columns: 6, rows: 6 })) as [Sheet];
         const uses = photos.map((_, i) => cells!.filter((photo) => photo === i).length);
         expect(Math.max(...uses)).toBeLessThanOrEqual(fewestUses(count, 36));
         cells!.forEach((photo, i) => {
@@ -79,13 +82,39 @@ describe('the plan', () => {
 
   test('by time and tone all are used, on as many sheets as they need; too few begin again, never under themselves', () => {
     const photos = [0.9, 0.1, 0.6, 0.3, 0.5].map(grey);
+    const cells = (...given: Parameters<typeof plan>) => plan(...given).map((sheet) => sheet.cells);
     expect(plan(photos, [], wish({ order: 'time' }))).toEqual([
-      [0, 1, 2, 3],
-      [4, -1, -1, -1],
+      { rows: [2, 2], cells: [0, 1, 2, 3] },
+      { rows: [1], cells: [4] },
     ]);
-    expect(plan(photos, [], wish({ order: 'tone', columns: 5, rows: 1 }))).toEqual([[1, 3, 4, 2, 0]]);
-    expect(plan(photos.slice(0, 2), [], wish({ order: 'time' }))).toEqual([[0, 1, 1, 0]]);
+    expect(plan(photos, [], wish({ order: 'time', spread: 'even' }))).toEqual([
+      { rows: [1, 2], cells: [0, 1, 2] },
+      { rows: [1, 1], cells: [3, 4] },
+    ]);
+    expect(cells(photos, [], wish({ order: 'tone', columns: 5, rows: 1 }))).toEqual([[1, 3, 4, 2, 0]]);
+    expect(cells(photos.slice(0, 2), [], wish({ order: 'time' }))).toEqual([[0, 1, 1, 0]]);
     expect(plan([], [], wish())).toEqual([]);
+  });
+
+  test('what is over fills its page: no cell bare, rows of nearly one length, cells nearly of the shape that was asked for', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 400 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.integer({ min: 1, max: 12 }),
+        (count, columns, rows) => {
+          const found = rowsFor(count, columns / rows);
+          expect(found.reduce((sum, each) => sum + each, 0)).toBe(count);
+          expect(Math.max(...found) - Math.min(...found)).toBeLessThanOrEqual(1);
+          // Enough of them to have a choice: off by less than half.
+          const shape = count / found.length / found.length / (columns / rows);
+          if (count >= 12 && count >= 2 * Math.max(columns / rows, rows / columns))
+            expect(Math.abs(Math.log(shape))).toBeLessThan(0.9);
+        },
+      ),
+    );
+    expect(rowsFor(20, 1)).toEqual([5, 5, 5, 5]);
+    expect(rowsFor(7, 1)).toEqual([2, 2, 3]);
   });
 });
 
@@ -103,14 +132,12 @@ test('a mosaic is one group: cells share the area, the picture lies over them, w
   });
   const photos = [1, 2, 3, 4, 5].map(asset);
   const mosaic: Mosaic = {
-    columns: 2,
-    rows: 2,
     gap: 4,
     area: { x: 10, y: 20, width: 204, height: 104 },
     photos,
     sheets: [
-      [0, 1, 2, 3],
-      [4, -1, -1, -1],
+      { rows: [2, 2], cells: [0, 1, 2, 3] },
+      { rows: [1], cells: [4] },
     ],
     over: { asset: asset(9), blend: USUAL_BLEND, opacity: USUAL_OPACITY },
   };
@@ -135,6 +162,10 @@ test('a mosaic is one group: cells share the area, the picture lies over them, w
   expect(new Set(first!.pile.flatMap(({ groups }) => groups))).toEqual(
     new Set(first!.groups.map(({ id }) => id)),
   );
-  expect(second!.pile).toHaveLength(2);
+  // What is over is as large as the area.
+  expect(second!.pile.map(({ placement: { width, height } }) => [width, height])).toEqual([
+    [204, 104],
+    [204, 104],
+  ]);
   expect(project.photos).toHaveLength(6);
 });

@@ -11,36 +11,72 @@ export interface MosaicWish {
   order: Order;
   /** How often a photo may be used at most; more often only where there are too few photos. */
   most: number;
+  spread: Spread;
 }
+
+/** One sheet: how many cells each row has, from the top, and the photo of each cell by its place in the list. */
+export interface Sheet {
+  rows: number[];
+  cells: number[];
+}
+
+/** How photos come onto sheets of which the last would not be full: larger cells on the last, or as many on each. */
+export const SPREADS = ['last', 'even'] as const;
+export type Spread = (typeof SPREADS)[number];
 
 /** Cells along one side, and photos in one mosaic. */
 export const MOST_CELLS_A_SIDE = 40;
 export const MOST_MOSAIC_PHOTOS = 2000;
 
 /**
- * For each sheet the photo of each cell, row by row, by its place in the list; -1 for a bare cell. By time (the photos’ own
- * order) and by tone (from dark to light) all photos are used, on as many sheets as they need, and begin again where they are
- * too few. Matched, each cell gets the photo nearest to `under`, the colours of the picture beneath: the assignment has the
+ * The sheets of a mosaic. By time (the photos’ own order) and by tone (from dark to light) all photos are used, on as many
+ * sheets as they need, none with a bare cell, and begin again where they are too few. Matched, each cell gets the photo nearest to `under`, the colours of the picture beneath: the assignment has the
  * least sum of squared OKLab distances there is; cells beside or above each other that got the same photo are then exchanged
  * for the least more, so that the whole is near the least.
  */
-export function plan(photos: readonly Lab[], under: readonly Lab[], wish: MosaicWish): number[][] {
-  const { columns, rows, order } = wish;
+export function plan(photos: readonly Lab[], under: readonly Lab[], wish: MosaicWish): Sheet[] {
+  const { columns, rows, order, spread } = wish;
+  const full = new Array<number>(rows).fill(columns);
   const cells = columns * rows;
   if (!photos.length) return [];
-  if (order === 'matched') return [matched(photos, under, wish)];
+  if (order === 'matched') return [{ rows: full, cells: matched(photos, under, wish) }];
   const all = photos.map((_, i) => i);
   if (order === 'tone') all.sort((a, b) => photos[a]![0] - photos[b]![0] || a - b);
-  // Begun again, the same photo must not come under itself.
-  const shift = columns % all.length === 0 ? 1 : 0;
-  return Array.from({ length: Math.max(1, Math.ceil(all.length / cells)) }, (_, sheet) =>
-    Array.from({ length: cells }, (_, cell) =>
-      all.length < cells
-        ? all[(cell + shift * Math.floor(cell / columns)) % all.length]!
-        : (all[sheet * cells + cell] ?? -1),
-    ),
+  if (all.length < cells) {
+    // Begun again, the same photo must not come under itself.
+    const shift = columns % all.length === 0 ? 1 : 0;
+    const again = (_: unknown, cell: number) =>
+      all[(cell + shift * Math.floor(cell / columns)) % all.length]!;
+    return [{ rows: full, cells: Array.from({ length: cells }, again) }];
+  }
+  const sheets = Math.ceil(all.length / cells);
+  const upTo = (sheet: number): number =>
+    spread === 'even' ? Math.round((sheet * all.length) / sheets) : Math.min(sheet * cells, all.length);
+  return Array.from({ length: sheets }, (_, sheet) => {
+    const own = all.slice(upTo(sheet), upTo(sheet + 1));
+    return { rows: own.length === cells ? full : rowsFor(own.length, columns / rows), cells: own };
+  });
+}
+
+/**
+ * How many of `count` cells each row has, none left bare, for rows of one height over the whole width: so many rows that
+ * `shape` (cells across over cells down) is kept as nearly as can be, and where two are as near, rows of equal length.
+ */
+export function rowsFor(count: number, shape: number): number[] {
+  const ideal = Math.sqrt(count / shape);
+  const far = (rows: number) => Math.abs(Math.log(rows / ideal)) + (count % rows ? UNEQUAL : 0);
+  const tried = [Math.floor(ideal), Math.ceil(ideal), Math.floor(ideal) - 1, Math.ceil(ideal) + 1];
+  const [rows] = tried.filter((each) => each >= 1 && each <= count).sort((a, b) => far(a) - far(b)) as [
+    number,
+  ];
+  return Array.from(
+    { length: rows },
+    (_, row) => Math.floor(((row + 1) * count) / rows) - Math.floor((row * count) / rows),
   );
 }
+
+/** What rows of unequal length count against rows of another height, as the logarithm of that; our own choice. */
+const UNEQUAL = 0.25;
 
 /** How often a photo has to be used for all cells to be filled. */
 export const fewestUses = (photos: number, cells: number): number => Math.ceil(cells / Math.max(1, photos));

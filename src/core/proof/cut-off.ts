@@ -5,17 +5,19 @@ import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { coversPage } from '@/core/project/edits/pile';
 import { on, type Check, type Looked } from '@/core/proof/check';
-import { formatLength } from '@/core/units/lengths';
+import { formatLength, type Unit } from '@/core/units/lengths';
 
 /** Less than a trimmer's own wander is no fault, points: 1/32 in (common practice, no source). */
 const LEAST = 2.25;
 
 const SIDES = ['left', 'right', 'top', 'bottom'] as const;
 
+type Where = Pick<Looked, 'surface' | 'tools'>;
+
 /** How far a piece goes beyond each side of the page, points; below zero where it ends before it. */
 function beyond(
   piece: Piece,
-  { surface: { width, height }, tools }: Looked,
+  { surface: { width, height }, tools }: Where,
 ): Record<(typeof SIDES)[number], number> {
   const { path, reach } = outlineOf(piece, tools);
   const box = pathBounds(transformPath(placementMatrix(piece.placement), path));
@@ -27,18 +29,24 @@ function beyond(
   };
 }
 
+/** What of a piece the page’s edge cuts off, and where, in words; null for nothing, or what is meant to be trimmed. */
+export function cutOff(piece: Piece, where: Where, unit: Unit): string | null {
+  const { surface } = where;
+  if (coversPage(piece, surface)) return null;
+  const over = beyond(piece, where);
+  // A strip of paper that reaches the bleed is trimmed with the page, as it should be.
+  const meant = (by: number) => piece.material.kind === 'paper' && by >= surface.bleed - 0.5;
+  const cut = SIDES.filter((side) => over[side] > LEAST && !meant(over[side]));
+  if (!cut.length) return null;
+  const says = cut.map((side) => `${formatLength(over[side], unit, true)} at the ${side}`);
+  return `Cut off by the page’s edge: ${says.join(', ')}.`;
+}
+
 export const CUT_OFF: Check = {
   id: 'cut off',
   look: (page) =>
     page.seen.flatMap((piece) => {
-      const { surface, project } = page;
-      if (coversPage(piece, surface)) return [];
-      const over = beyond(piece, page);
-      // A strip of paper that reaches the bleed is trimmed with the page, as it should be.
-      const meant = (by: number) => piece.material.kind === 'paper' && by >= surface.bleed - 0.5;
-      const cut = SIDES.filter((side) => over[side] > LEAST && !meant(over[side]));
-      if (!cut.length) return [];
-      const says = cut.map((side) => `${formatLength(over[side], project.unit, true)} at the ${side}`);
-      return [on(piece, `Cut off by the page’s edge: ${says.join(', ')}.`)];
+      const says = cutOff(piece, page, page.project.unit);
+      return says ? [on(piece, says)] : [];
     }),
 };

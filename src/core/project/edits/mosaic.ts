@@ -7,20 +7,19 @@ import { firstWindow } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { plainName } from '@/core/project/create';
+import type { Sheet } from '@/core/mosaic/plan';
 import type { Edit } from '@/core/project/edits/edit';
 import { renumber } from '@/core/project/edits/page';
 import { gather } from '@/core/project/edits/gather';
 import { newSurface, surfaceOf } from '@/core/project/model';
 
 export interface Mosaic {
-  columns: number;
-  rows: number;
   /** Points between cells, and the area they share, on the page. */
   gap: number;
   area: Box;
   photos: readonly Asset[];
-  /** For each sheet the photo of each cell by its place in the list, or -1. */
-  sheets: readonly (readonly number[])[];
+  /** Which photo, by its place in the list, in which cell. */
+  sheets: readonly Sheet[];
   /** The picture that is seen over all of it. */
   over: { asset: Asset; blend: Blend | null; opacity: number } | null;
 }
@@ -29,15 +28,18 @@ export interface Mosaic {
 export const USUAL_BLEND: Blend = 'screen';
 export const USUAL_OPACITY = 0.6;
 
-export const cellBox = ({ columns, rows, gap, area }: Mosaic, cell: number): Box => {
-  const width = (area.width - (columns - 1) * gap) / columns;
-  const height = (area.height - (rows - 1) * gap) / rows;
-  return {
-    x: area.x + (cell % columns) * (width + gap),
-    y: area.y + Math.floor(cell / columns) * (height + gap),
-    width,
-    height,
-  };
+/** Where the cells of a sheet lie, row by row. */
+const cellBoxes = ({ gap, area }: Pick<Mosaic, 'gap' | 'area'>, rows: readonly number[]): Box[] => {
+  const height = (area.height - (rows.length - 1) * gap) / rows.length;
+  return rows.flatMap((columns, row) => {
+    const width = (area.width - (columns - 1) * gap) / columns;
+    return Array.from({ length: columns }, (_, column) => ({
+      x: area.x + column * (width + gap),
+      y: area.y + row * (height + gap),
+      width,
+      height,
+    }));
+  });
 };
 
 const photoIn = (id: string, group: string, asset: Asset, box: Box): Piece => ({
@@ -53,12 +55,11 @@ const photoIn = (id: string, group: string, asset: Asset, box: Box): Piece => ({
 
 /** Lays a mosaic on top of a page's pile; further sheets become pages after it. */
 export const layMosaic = (surfaceId: string, mosaic: Mosaic, newId: () => string): Edit => {
-  const sheets = mosaic.sheets.map((cells, sheet) => {
+  const sheets = mosaic.sheets.map(({ rows, cells }, sheet) => {
     const group = newId();
     const { over, photos, area } = mosaic;
-    const pile = cells.flatMap((photo, cell) =>
-      photo < 0 ? [] : [photoIn(newId(), group, photos[photo]!, cellBox(mosaic, cell))],
-    );
+    const boxes = cellBoxes(mosaic, rows);
+    const pile = cells.map((photo, cell) => photoIn(newId(), group, photos[photo]!, boxes[cell]!));
     if (over) {
       const picture = photoIn(newId(), group, over.asset, area);
       const { blend, opacity } = over;

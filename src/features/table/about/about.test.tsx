@@ -4,6 +4,7 @@ import { describe, expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { About } from '@/features/table/about/About';
 import type { Piece } from '@/core/piece/piece';
+import { extentOf } from '@/core/piece/placement/placement';
 import { seated, type Seated } from '../../../../scripts/testing/room';
 import { assetOf, inkPiece, photoOf, quarters, wordsOf } from '../../../../scripts/testing/samples';
 
@@ -242,6 +243,19 @@ test('inches or millimetres for the whole project, in every field; undo goes bac
   expect(field('Width')).toHaveProperty('value', '25.4');
   does(() => store.getState().undo());
   expect(field('Width')).toHaveProperty('value', '1');
+});
+
+test('letters that grow their box beyond the page are told where they are set, and brought back by one press', async () => {
+  const { fill, piece, press, when } = await about([wordsOf('w', 'A long wait for the wind')], ['w']);
+  expect(screen.queryByText(/Cut off by the page/)).toBeNull();
+  await fill('Letter size', '96 pt');
+  await screen.findByText(/^Cut off by the page’s edge: .* at the bottom/);
+  await press('Fit the words on the page');
+  await when(() => !screen.queryByText(/Cut off by the page/));
+  const { y, height } = extentOf(piece('w').placement);
+  expect(y).toBeGreaterThanOrEqual(18 - 0.01);
+  expect(y + height).toBeLessThanOrEqual(288 - 18 + 0.01);
+  expect((piece('w').outline as { size: number }).size).toBeGreaterThan(24);
 });
 
 test('words: size and spacing by number, within their limits; spacing of none is no spacing', async () => {

@@ -6,6 +6,8 @@ import { captionPiece, captionText, whoAndWhen } from '@/core/project/caption';
 import { wordsPiece, type Spot } from '@/core/project/create';
 import { together } from '@/core/project/edits/edit';
 import { changeMaterial, rewritten, writeWords } from '@/core/project/edits/make';
+import { extentOf } from '@/core/piece/placement/placement';
+import { placePiece } from '@/core/project/edits/place';
 import { groupsAmong } from '@/core/project/edits/group';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { stylesOf } from '@/core/project/edits/styles';
@@ -209,6 +211,34 @@ export function fitLetters(store: SessionStore, id: string): boolean {
     label: 'fit letters to their box',
     merge: undefined,
   });
+  return true;
+}
+
+/** Makes words as large as the page’s safe area allows where they reach beyond it, and brings them there; false if none fit. */
+export function fitOnPage(store: SessionStore, id: string): boolean {
+  const session = store.getState();
+  const piece = wordsOf(session, id);
+  if (!piece) return false;
+  const { width, height, safe } = page(session);
+  const room = { width: width - 2 * safe, height: height - 2 * safe };
+  const { outline, placement } = piece;
+  // A turned box takes more of the page than it is wide.
+  const extent = extentOf(placement);
+  const share = Math.min(1, room.width / extent.width, room.height / extent.height);
+  const box = { width: placement.width * share, height: placement.height * share };
+  const size = share < 1 ? fittingLetters(outline, box, session.typesetter) : outline.size;
+  if (size === null) return false;
+  const to = { size, wrap: outline.wrap || share < 1, ...(outline.fixed ? { fixed: true } : {}) };
+  const wanted = outline.fixed ? box : wantedSize(rewritten(outline, to), box, session.typesetter);
+  const write = writeWords(session.surfaceId, piece, to, wanted);
+  const fits = extentOf({ ...placement, ...wanted });
+  const within = (middle: number, long: number, side: number): number =>
+    Math.min(side - safe - long / 2, Math.max(safe + long / 2, middle));
+  const place = placePiece(session.surfaceId, piece, 'place', {
+    x: within(placement.x, fits.width, width),
+    y: within(placement.y, fits.height, height),
+  });
+  session.perform(together('fit words on the page', [write, place]));
   return true;
 }
 

@@ -13,7 +13,16 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Box as Area } from '@/core/geometry/box';
 import { darksAndLights } from '@/core/mosaic/colours';
-import { fewestUses, MOST_CELLS_A_SIDE, MOST_MOSAIC_PHOTOS, plan, type Order } from '@/core/mosaic/plan';
+import {
+  fewestUses,
+  MOST_CELLS_A_SIDE,
+  MOST_MOSAIC_PHOTOS,
+  plan,
+  SPREADS,
+  type Order,
+  type Sheet,
+  type Spread,
+} from '@/core/mosaic/plan';
 import type { Blend } from '@/core/picture/blend';
 import { layMosaic, USUAL_BLEND, USUAL_OPACITY, type Mosaic } from '@/core/project/edits/mosaic';
 import { lookAhead } from '@/core/project/history';
@@ -41,6 +50,11 @@ const ORDER_NAMES: Record<Order, string> = {
   time: 'By the time they were taken',
   tone: 'From dark to light',
   matched: 'Matched to the picture over them',
+};
+
+const SPREAD_NAMES: Record<Spread, string> = {
+  last: 'Is shown larger, on the last page',
+  even: 'As many photos on every page',
 };
 
 const BLEND_NAMES: Partial<Record<Blend, string>> = {
@@ -78,6 +92,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
   const [margin, setMargin] = useState(-surface.bleed);
   const [order, setOrder] = useState<Order>('time');
   const [most, setMost] = useState(1);
+  const [spread, setSpread] = useState<Spread>('last');
   const [blend, setBlend] = useState<Blend | 'none'>(USUAL_BLEND);
   const [opacity, setOpacity] = useState(USUAL_OPACITY);
 
@@ -112,11 +127,11 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
       const sheets = plan(
         photos.map(({ sha }) => means.get(sha)!),
         parts ?? [],
-        { columns, rows, order, most },
+        { columns, rows, order, most, spread },
       );
       const over = picture ? { asset: picture, blend: blend === 'none' ? null : blend, opacity } : null;
-      return { columns, rows, gap, area, photos, sheets, over };
-    }, [ready, photos, means, parts, columns, rows, order, most, picture, blend, opacity, gap, area]),
+      return { gap, area, photos, sheets, over };
+    }, [ready, photos, means, parts, columns, rows, order, most, spread, picture, blend, opacity, gap, area]),
   );
   const shown = useMemo(
     () => mosaic && lookAhead(session.history.project, layMosaic(session.surfaceId, mosaic, newId)),
@@ -143,7 +158,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
         ? ['The gaps leave no room for the photos.']
         : !mosaic
           ? ['Looking at the photos ...']
-          : inWords(photos.length, cells, mosaic.sheets.length, matched, most);
+          : inWords(photos.length, cells, mosaic.sheets, matched, most);
   const { dark, light } = looked ? darksAndLights(looked) : { dark: 1, light: 1 };
   const percent = (share: number) => `${Math.round(100 * share)} %`;
   const whole = wholeWithin(1, MOST_CELLS_A_SIDE);
@@ -197,6 +212,21 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
                 </MenuItem>
               ))}
             </TextField>
+            {!matched && photos.length > cells && photos.length % cells !== 0 && (
+              <TextField
+                select
+                label="What is over"
+                value={spread}
+                onChange={(event) => setSpread(event.target.value as Spread)}
+                sx={{ gridColumn: '1 / -1' }}
+              >
+                {SPREADS.map((each) => (
+                  <MenuItem key={each} value={each}>
+                    {SPREAD_NAMES[each]}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
             {matched && (
               <LengthField
                 label="Each at most, times"
@@ -267,13 +297,23 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
 }
 
 /** How photos and cells come out. */
-function inWords(photos: number, cells: number, sheets: number, matched: boolean, most: number): string[] {
+function inWords(
+  photos: number,
+  cells: number,
+  sheets: readonly Sheet[],
+  matched: boolean,
+  most: number,
+): string[] {
+  const counts = sheets.map((sheet) => sheet.cells.length);
   const says = [`${cells} cells, ${photos} ${photos === 1 ? 'photo' : 'photos'}.`];
   if (matched) {
     const fewest = fewestUses(photos, cells);
     if (photos > cells && most === 1) says.push(`The ${cells} nearest are used.`);
     else if (fewest > most) says.push(`There are too few: each is used up to ${fewest} times.`);
-  } else if (sheets > 1) says.push(`They fill ${sheets} pages: the further ones come after this one.`);
+  } else if (sheets.length > 1)
+    says.push(
+      `They fill ${sheets.length} pages, ${counts.slice(0, -1).join(', ')} and ${counts.at(-1)} photos on them: the further ones come after this one.`,
+    );
   else if (photos < cells) says.push('They begin again when all are used.');
   return says;
 }

@@ -15,6 +15,7 @@ import { percentWithin } from '@/features/table/parts/measures';
 import { useRoom } from '@/features/table/room/context';
 import { FaceToggles } from '@/features/table/tasks/words/FaceToggles';
 import { FamilyButton } from '@/features/table/tasks/words/FamilyButton';
+import { BeyondNote } from '@/features/table/tasks/words/BeyondNote';
 import { LackingNote } from '@/features/table/tasks/words/LackingNote';
 import { LengthField } from '@/ui/LengthField';
 
@@ -47,6 +48,7 @@ export function LetterFields({
         <FaceToggles now={now} disabled={disabled} onChange={(face) => act.toggleFace(store, face)} />
       </Box>
       <LackingNote piece={piece} />
+      <BeyondNote piece={piece} />
       <LengthField
         label="Letter size"
         unit="pt"
