@@ -66,9 +66,8 @@ export function rowsFor(count: number, shape: number): number[] {
   const ideal = Math.sqrt(count / shape);
   const far = (rows: number) => Math.abs(Math.log(rows / ideal)) + (count % rows ? UNEQUAL : 0);
   const tried = [Math.floor(ideal), Math.ceil(ideal), Math.floor(ideal) - 1, Math.ceil(ideal) + 1];
-  const [rows] = tried.filter((each) => each >= 1 && each <= count).sort((a, b) => far(a) - far(b)) as [
-    number,
-  ];
+  const within = tried.map((each) => Math.min(count, Math.max(1, each)));
+  const [rows] = within.sort((a, b) => far(a) - far(b)) as [number];
   return Array.from(
     { length: rows },
     (_, row) => Math.floor(((row + 1) * count) / rows) - Math.floor((row * count) / rows),

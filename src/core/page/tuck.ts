@@ -81,11 +81,13 @@ export function crossingsOf(pile: readonly Piece[], id: string, tools: DrawingTo
     const [upper, lower] = i < at ? [piece, other] : [other, piece];
     const areas = areasOf(own, onPage(other, tools));
     const tucks = matched(areas, upper, lower);
-    return areas.map((area) => {
+    const found = areas.map((area) => {
       const tuck = tucks.get(area) ?? null;
       const hidden = tuck?.slit ? pathOfRings(common(area, beyondSlit(tuck.slit, lower))) : tuck && area;
       return { upper, lower, area, middle: insideOf(area), tuck, hidden };
     });
+    // As one reads, so that a place keeps its number while a piece is moved.
+    return found.sort((a, b) => a.middle.x - b.middle.x || a.middle.y - b.middle.y);
   });
 }
 

@@ -11,7 +11,7 @@ export function zoomToChosen(store: SessionStore): void {
   if (!pieces.length) return zoomFit(store);
   const { x, y, width, height } = extentOfAll(pieces, tools(session));
   const whole = { width: Math.max(width, 4), height: Math.max(height, 4), bleed: 0 };
-  const view = fitted(whole, session.stage);
+  const view = fitted(whole, session.stage, session.aside);
   session.look({
     ...view,
     x: Math.round(view.x - x * view.zoom),
@@ -40,7 +40,16 @@ export function zoomBy(store: SessionStore, direction: 1 | -1): void {
 
 export function zoomFit(store: SessionStore): void {
   const session = store.getState();
-  store.getState().look(fitted(page(session), session.stage));
+  store.getState().look(fitted(page(session), session.stage, session.aside));
+}
+
+/** A sheet lies over the stage's left side, or no longer: a page that is seen whole stands beside it. */
+export function keepAside(store: SessionStore, aside: number): void {
+  const session = store.getState();
+  const { view, stage } = session;
+  const before = fitted(page(session), stage, session.aside);
+  session.setAside(aside);
+  if (view.x === before.x && view.y === before.y && Math.abs(view.zoom - before.zoom) < 1e-6) zoomFit(store);
 }
 
 export function zoomTrue(store: SessionStore): void {

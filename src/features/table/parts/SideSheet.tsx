@@ -7,8 +7,13 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { keepAside } from '@/features/table/acts';
+import { useRoom } from '@/features/table/room/context';
 import { focusBack } from '@/features/table/stage/focus';
 import { tip } from '@/features/table/tasks';
+
+/** Where it lies on the stage, CSS pixels. */
+const [LEFT, WIDTH] = [60, 300];
 
 interface Props {
   title: string;
@@ -25,6 +30,11 @@ export function SideSheet({ title, onClose, children }: Props) {
     (element.querySelector<HTMLElement>('input') ?? element).focus();
   }, []);
   useEffect(() => () => focusBack(before), [before]);
+  const { store } = useRoom();
+  useLayoutEffect(() => {
+    keepAside(store, LEFT + WIDTH);
+    return () => keepAside(store, 0);
+  }, [store]);
   return (
     <Paper
       ref={frame}
@@ -40,9 +50,9 @@ export function SideSheet({ title, onClose, children }: Props) {
       }}
       sx={{
         position: 'absolute',
-        left: 60,
+        left: LEFT,
         bottom: 16,
-        width: 300,
+        width: WIDTH,
         maxHeight: 'calc(100% - 60px)',
         overflowY: 'auto',
         p: 2,

@@ -27,6 +27,8 @@ export interface ViewSlice {
   view: View;
   stage: { width: number; height: number };
   show: Show;
+  /** How much of the stage's left side a sheet covers, CSS pixels. */
+  aside: number;
   /** CSS pixels a point takes at true size on this screen. */
   trueZoom: number;
   /** Whether things snap while they are moved. */
@@ -39,6 +41,7 @@ export interface ViewSlice {
   measured(stage: ViewSlice['stage'], view: View): void;
   /** Shows what was not shown, or puts it away. */
   toggle(what: keyof Show): void;
+  setAside(width: number): void;
   setTrueZoom(zoom: number): void;
   setSnapping(on: boolean): void;
   setGrowContents(on: boolean): void;
@@ -58,6 +61,7 @@ export const viewSlice: Slice<ViewSlice> = (set, get) => ({
     cupboard: false,
     keys: false,
   },
+  aside: 0,
   trueZoom: screenZoom(),
   snapping: true,
   growContents: true,
@@ -67,6 +71,7 @@ export const viewSlice: Slice<ViewSlice> = (set, get) => ({
     const { show } = get();
     set({ show: { ...show, [what]: !show[what] } });
   },
+  setAside: (aside) => set({ aside }),
   setTrueZoom: (trueZoom) => set({ trueZoom }),
   setSnapping: (snapping) => set({ snapping }),
   setGrowContents: (growContents) => set({ growContents }),

@@ -97,7 +97,8 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       // A page that was seen whole stays whole when panels come and go.
       const first = now.zoom === 0;
       const wasFitted = !first && Math.abs(fitted(page, before).zoom - now.zoom) < 1e-6;
-      store.getState().measured(size, first || wasFitted ? fitted(page, size) : now);
+      const { aside } = store.getState();
+      store.getState().measured(size, first || wasFitted ? fitted(page, size, aside) : now);
     };
     measure();
     const watch = new ResizeObserver(measure);

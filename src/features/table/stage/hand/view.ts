@@ -21,8 +21,11 @@ const MOST = 16 * TRUE_SIZE;
 export const viewMatrix = ({ zoom, x, y }: View): Matrix => compose(translation(x, y), scaling(zoom));
 export const toPage = (view: View, point: Point): Point => apply(invert(viewMatrix(view)), point);
 
-/** The page whole and centred, with a margin for rulers and what hangs off. */
-export function fitted(page: Size & { bleed: number }, stage: Size): View {
+/**
+ * The page whole and centred, with a margin for rulers and what hangs off; beside what lies over the stage's left side
+ * (`aside`, CSS pixels), as far as there is room.
+ */
+export function fitted(page: Size & { bleed: number }, stage: Size, aside = 0): View {
   const margin = { left: 70, top: 40, right: 40, bottom: 26 };
   const width = page.width + 2 * page.bleed;
   const height = page.height + 2 * page.bleed;
@@ -31,9 +34,12 @@ export function fitted(page: Size & { bleed: number }, stage: Size): View {
     height: Math.max(80, stage.height - margin.top - margin.bottom),
   };
   const zoom = clampZoom(Math.min(room.width / width, room.height / height));
+  const middle = margin.left + (room.width - page.width * zoom) / 2;
+  const beside = (aside + stage.width - page.width * zoom) / 2;
+  const farthest = stage.width - margin.right - (page.width + page.bleed) * zoom;
   return steady({
     zoom,
-    x: margin.left + (room.width - page.width * zoom) / 2,
+    x: aside ? Math.max(middle, Math.min(beside, farthest)) : middle,
     y: margin.top + (room.height - page.height * zoom) / 2,
   });
 }

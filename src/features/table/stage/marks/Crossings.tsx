@@ -28,7 +28,8 @@ export function Crossings({ onGrip }: Props) {
   );
   const marks = found.map((crossing, i) => {
     const over = act.passesOver(crossing, id!);
-    return { crossing, over, colour: over ? '#2f6f68' : '#9e2b45', at: places[i]! };
+    const spot = apply(view, crossing.middle);
+    return { crossing, over, colour: over ? '#2f6f68' : '#9e2b45', at: places[i]!, spot };
   });
   return (
     <g>
@@ -43,6 +44,15 @@ export function Crossings({ onGrip }: Props) {
           strokeDasharray={over ? undefined : '4 3'}
         />
       ))}
+      {marks.map(({ colour, at, spot }, i) =>
+        // A number that stands aside says where it belongs.
+        Math.hypot(at.x - spot.x, at.y - spot.y) > 1 ? (
+          <g key={`line ${i}`} stroke={colour} fill={colour}>
+            <path d={`M${spot.x} ${spot.y}L${at.x} ${at.y}`} strokeWidth={1.6} />
+            <circle cx={spot.x} cy={spot.y} r={3} stroke="#fffdf6" strokeWidth={1} />
+          </g>
+        ) : null,
+      )}
       {marks.map(({ crossing, over, colour, at: { x, y } }, i) => (
         <g
           key={i}
