@@ -10,6 +10,7 @@ import {
   type Picture,
 } from '@/core/picture/picture';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
+import { goneOn, meetingOn, type Beneath } from '@/core/page/meeting';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
 import { matPaths } from '@/core/piece/finish/mats';
@@ -34,7 +35,7 @@ export const drawSurface = (surface: Surface, tools: DrawingTools): Picture => (
 /** Some pieces as they lie in the pile, by themselves: nothing around them, and no larger than what is drawn of them. */
 export function drawAlone(surface: Surface, ids: readonly string[], tools: DrawingTools): Picture {
   const wanted = new Set(ids);
-  const pieces = drawPile(surface, tools).filter(({ id }) => wanted.has(id));
+  const pieces = drawPile(surface, tools, ({ id }) => wanted.has(id));
   const { x, y, width, height } = boxOfPoints(pieces.flatMap(({ bounds }) => corners(bounds)));
   return {
     title: pieces.map(({ name }) => name).join(', '),
@@ -52,19 +53,36 @@ export const movedPiece = (piece: DrawnPiece, dx: number, dy: number): DrawnPiec
   bounds: { ...piece.bounds, x: piece.bounds.x + dx, y: piece.bounds.y + dy },
 });
 
-function drawPile({ pile, light }: Surface, tools: DrawingTools): DrawnPiece[] {
+function drawPile(
+  { pile, light }: Surface,
+  tools: DrawingTools,
+  wanted: (piece: Piece) => boolean = () => true,
+): DrawnPiece[] {
   const tucked = tuckedOn(pile, light, tools);
-  return pile
-    .filter((piece) => !piece.placement.hidden)
-    .map((piece) => drawPiece(piece, light, tools, tucked.get(piece.id)));
+  const shown = pile.filter((piece) => !piece.placement.hidden && wanted(piece));
+  const beneath = meetingOn(shown, tools);
+  return shown.map((piece) =>
+    drawPiece(piece, light, tools, { tucked: tucked.get(piece.id), beneath: beneath.get(piece.id) }),
+  );
 }
 
-/** One piece by itself, or as far as what it is tucked under leaves it to be seen. */
-export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, tucked?: Tucked): DrawnPiece {
+/** What others on the page make of a piece. */
+export interface Among {
+  tucked?: Tucked | undefined;
+  beneath?: Beneath | undefined;
+}
+
+/** One piece by itself, or as what lies around it leaves it to be seen. */
+export function drawPiece(
+  piece: Piece,
+  light: PageLight,
+  tools: DrawingTools,
+  { tucked, beneath }: Among = {},
+): DrawnPiece {
   const { placement, finish } = piece;
   const matrix = placementMatrix(placement);
   const letters = lettersAlone(piece, tools);
-  const whole: readonly Mark[] = letters ? [letters] : marksOf(piece, light, matrix, tools);
+  const whole: readonly Mark[] = letters ? [letters] : marksOf(piece, light, matrix, tools, beneath);
   const marks = tucked
     ? [
         ...whole.map((mark) => ({ ...mark, within: [tucked.seen, ...(mark.within ?? [])] })),
@@ -88,11 +106,18 @@ export function drawPiece(piece: Piece, light: PageLight, tools: DrawingTools, t
 }
 
 /** All that is drawn of a piece, the lowest first. */
-function marksOf(piece: Piece, light: PageLight, matrix: DrawnPiece['matrix'], tools: DrawingTools): Mark[] {
+function marksOf(
+  piece: Piece,
+  light: PageLight,
+  matrix: DrawnPiece['matrix'],
+  tools: DrawingTools,
+  beneath: Beneath | undefined,
+): Mark[] {
   const { finish, material } = piece;
   const { path, face, inked, more } = cutOf(piece, tools);
   const cut = cutFor(piece, tools);
   return [
+    ...(beneath ? goneOn(materialKind(material).fill(material, cut), piece, beneath) : []),
     ...marksUnder(finish, light, path, matrix, tools),
     // Torn paper is white inside.
     ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),

@@ -35,6 +35,7 @@ function wayOf(
 
 export const gradient: MaterialKind<GradientMaterial> = {
   kind: 'gradient',
+  covers: () => true,
   name: 'Inks running into each other',
   schema: object({
     kind: string().oneOf(['gradient']).required(),

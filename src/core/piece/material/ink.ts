@@ -19,6 +19,7 @@ export const ink: MaterialKind<InkMaterial> = {
   }).noUnknown(),
   flat: ({ colour }) => colour,
   even: true,
+  covers: () => true,
   inks: (material) => inkSlot('face', material, 'colour'),
   says: ({ colour }) => `Ink ${colour}`,
   fill: ({ colour }, { path, words }) => [{ mark: 'fill', path, colour, words }],

@@ -46,6 +46,8 @@ export interface MaterialKind<M extends { kind: string }> extends Answers<M> {
   flat?(material: M): string;
   /** It is of that colour all over. */
   even?: true;
+  /** Whether it covers all of its outline: nothing is seen through it. Not, without. */
+  covers?(material: M, asset: Cut['asset']): boolean;
   /** Its pictures are photos: a caption says who is on them, and when it was. */
   photos?: true;
   /** Pixels per inch from which its pictures print well, where that is less than for a photo. */

@@ -58,6 +58,10 @@ export const pictureKind = <K extends string>(
     dyes: dyesSchema,
   }).noUnknown(),
   inks: ({ dyes }) => dyeSlots(dyes),
+  covers: ({ asset: sha, window }, find) => {
+    const asset = find(sha);
+    return asset !== undefined && !asset.cut && asset.type !== 'image/svg+xml' && window.zoom >= 1;
+  },
   behind: ({ asset, window }, box) => [
     { asset, window, box: centredBox(box), scale: (known) => scale(known, box, window) },
   ],

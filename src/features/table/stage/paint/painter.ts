@@ -2,6 +2,7 @@
 import { transformBox, type Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { drawPiece, movedPiece } from '@/core/page/draw';
+import { meetingOn, type Beneath } from '@/core/page/meeting';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { toolsFor } from '@/core/page/outlines';
 import type { DrawnPiece } from '@/core/picture/picture';
@@ -69,6 +70,11 @@ export class Painter {
     light: null,
     by: new Map(),
   };
+  private met: { pile: unknown; moving: string; by: ReadonlyMap<string, Beneath> } = {
+    pile: null,
+    moving: '',
+    by: new Map(),
+  };
 
   constructor(
     private readonly layers: Layers,
@@ -116,6 +122,20 @@ export class Painter {
     const tools = toolsFor(shownProject(session), session.typesetter);
     if (this.tucks.pile !== pile || this.tucks.light !== light)
       this.tucks = { pile, light, by: tuckedOn(pile, light, tools) };
+    // What a hand holds lies on what stays, not beside it.
+    if (this.met.pile !== pile || this.met.moving !== moving.join())
+      this.met = {
+        pile,
+        moving: moving.join(),
+        by: new Map(
+          [true, false].flatMap((in_) => [
+            ...meetingOn(
+              visible.filter(({ id }) => inHand.has(id) === in_),
+              tools,
+            ),
+          ]),
+        ),
+      };
     const draw = (layer: HTMLCanvasElement, pieces: readonly Piece[]) => {
       const context = layer.getContext('2d')!;
       context.setTransform(1, 0, 0, 1, 0, 0);
@@ -195,7 +215,8 @@ export class Painter {
     const scale = view[0];
     const known = this.sheets.get(piece.id);
     const tucked = this.tucks.by.get(piece.id);
-    const tuck = tucked ? JSON.stringify(tucked) : '';
+    const beneath = this.met.by.get(piece.id);
+    const tuck = tucked || beneath ? JSON.stringify([tucked, beneath]) : '';
     const typesetter = textsOf(piece).length ? session.typesetter : null;
     if (
       known &&
@@ -205,7 +226,7 @@ export class Painter {
       known.typesetter === typesetter
     ) {
       if (known.piece === piece) return known;
-      const shifted = known.bitmap && !tuck && shift(known.piece, piece);
+      const shifted = known.bitmap && !tucked && shift(known.piece, piece);
       if (shifted) {
         const [dx, dy] = [shifted.x * scale, shifted.y * scale];
         const box = { ...known.box, x: known.box.x + dx, y: known.box.y + dy };
@@ -222,7 +243,10 @@ export class Painter {
         if (mayStaySoft) return { ...known, box };
       }
     }
-    const drawn = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter), tucked);
+    const drawn = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter), {
+      tucked,
+      beneath,
+    });
     const origin: Matrix = [scale, 0, 0, scale, 0, 0];
     const box = pixelBounds(drawn, origin);
     const stage = this.layers.below.width * this.layers.below.height;
