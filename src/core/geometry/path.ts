@@ -195,6 +195,25 @@ export function pathBounds(path: Path): Box {
   return points.length ? boxOfPoints(points) : { x: 0, y: 0, width: 0, height: 0 };
 }
 
+/** The same path, each curve in `steps` straight parts; what is open stays open. */
+export function straightened(path: Path, steps: number): Path {
+  let from: Point = { x: 0, y: 0 };
+  return path.flatMap((segment): Path => {
+    if (segment[0] === 'Z') return [segment];
+    if (segment[0] !== 'C') {
+      from = { x: segment[1], y: segment[2] };
+      return [segment];
+    }
+    const { x: fromX, y: fromY } = from;
+    const [, ax, ay, bx, by, x, y] = segment;
+    from = { x, y };
+    return Array.from({ length: steps }, (_, i): Segment => {
+      const t = (i + 1) / steps;
+      return i + 1 === steps ? ['L', x, y] : ['L', cubic(fromX, ax, bx, x, t), cubic(fromY, ay, by, y, t)];
+    });
+  });
+}
+
 /** The path as closed polygons, each curve in `steps` straight parts. */
 export function flatten(path: Path, steps = 12): Point[][] {
   const rings: Point[][] = [];

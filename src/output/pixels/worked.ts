@@ -1,17 +1,28 @@
 /** Marks that are worked out pixel by pixel, treated faces and colour beneath lines, as bitmaps that every output lays. */
 import { paintFills } from '@/core/colouring/paint';
 import type { Box } from '@/core/geometry/box';
-import { pathBounds, pathData, type Path } from '@/core/geometry/path';
+import { pathBounds, pathData, straightened, type Path } from '@/core/geometry/path';
 import type { ColouringMark, TreatmentMark, WorkedMark } from '@/core/picture/picture';
 import { paintTreatment } from '@/core/treatment/paint';
 import type { Canvas, Context, Platform } from '@/output/platform';
 
 const outlines = new WeakMap<Path, Path2D>();
 
-/** A path for a canvas, made once. */
+/** Straight parts a curve is drawn in, and how many curves a path may have for that. */
+const STRAIGHTS = 48;
+const MOST_CURVES = 250;
+
+/**
+ * A path for a canvas, made once. Skia breaks curves up itself, and is off by up to 0.27 of a pixel's area along them; in
+ * fine straight parts by 0.12 (measured under Node; drawn four times as large and made smaller, by 0.10).
+ */
 export function outline(platform: Platform, path: Path): Path2D {
   let made = outlines.get(path);
-  if (!made) outlines.set(path, (made = platform.path(pathData(path))));
+  if (!made) {
+    const curves = path.filter(([kind]) => kind === 'C').length;
+    const fine = curves > 0 && curves <= MOST_CURVES;
+    outlines.set(path, (made = platform.path(pathData(fine ? straightened(path, STRAIGHTS) : path))));
+  }
   return made;
 }
 
