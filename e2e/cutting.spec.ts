@@ -133,6 +133,11 @@ test('a photo is cut to a punch and slides in it; outlines are joined, cut out a
   await expect(
     outlines.getByText(/“Hexagon” and “Hexagon” only nearly touch, where the ring is: 0\.0/),
   ).toBeVisible();
+  // Two hexagons of 2 in, their points 0.005 in apart: the ring is about that place, a hand's breadth from each middle.
+  const { x, y, inch } = await pageOnScreen(page);
+  const ring = (await page.getByTestId('sought').boundingBox())!;
+  expect(ring.x + ring.width / 2).toBeCloseTo(x + (4.0025 - 6) * inch, -1);
+  expect(Math.abs(ring.y + ring.height / 2 - y) / inch).toBeLessThan(6);
   await outlines.getByRole('button', { name: 'Join and close the gaps' }).click();
   await expect(slabs(page)).toHaveCount(1);
   await set(page, 'By', '0.25');

@@ -7,7 +7,8 @@ import type { Piece } from '@/core/piece/piece';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { COMMANDS } from '@/features/table/tasks';
 import { KeysDialog } from '@/features/table/room/KeysDialog';
-import type { SheetName } from '@/features/table/session';
+import { shownSurface, type SheetName } from '@/features/table/session';
+import { fitted } from '@/features/table/stage/hand/view';
 import { seated, type Seated } from '../../../../scripts/testing/room';
 import { inkPiece, wordsOf } from '../../../../scripts/testing/samples';
 
@@ -111,6 +112,25 @@ test('a piece goes under another everywhere at one press, or place by place', as
   expect(room.piece('boat').tucks).toHaveLength(1);
   fireEvent.click(within(all).getByRole('button', { name: 'Over' }));
   expect(room.piece('boat').tucks ?? []).toHaveLength(0);
+});
+
+test('a page seen whole stands beside the sheet that opens, and comes back when it shuts', async () => {
+  const room = await seated(<Sheets />, [inkPiece('a')], ['a']);
+  const stage = { width: 1300, height: 600 };
+  const whole = fitted(shownSurface(room.store.getState()), stage);
+  room.does(() => room.store.getState().measured(stage, whole));
+  room.does(() => room.store.getState().openSheet('tuck'));
+  await screen.findByRole('dialog', { name: 'Tuck' });
+  const { view } = room.store.getState();
+  expect(view.x).toBeGreaterThanOrEqual(360);
+  expect(view.x + 432 * view.zoom).toBeLessThanOrEqual(stage.width);
+  await room.press('Shut Tuck');
+  expect(room.store.getState().view).toEqual(whole);
+  // One that was moved by hand stays where it is.
+  room.does(() => room.store.getState().look({ ...view, x: 7 }));
+  room.does(() => room.store.getState().openSheet('tuck'));
+  await screen.findByRole('dialog', { name: 'Tuck' });
+  expect(room.store.getState().view.x).toBe(7);
 });
 
 test('words are found, counted and replaced on every page, but for what is locked', async () => {

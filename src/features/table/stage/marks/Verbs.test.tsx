@@ -1,10 +1,15 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, test } from '@jest/globals';
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
+import { PeekList } from '@/features/table/stage/marks/PeekList';
 import { Verbs } from '@/features/table/stage/marks/Verbs';
+import { extentOf } from '@/core/piece/placement/placement';
+import { transformBox } from '@/core/geometry/box';
+import { viewMatrix } from '@/features/table/stage/hand/view';
+import { TRUE_SIZE } from '@/features/table/session/screen';
 import { TopBar } from '@/features/table/room/TopBar';
 import { useSession } from '@/features/table/room/context';
-import { selectedPieces } from '@/features/table/session';
+import { selectedPieces, shownSurface } from '@/features/table/session';
 import { useShallow } from 'zustand/react/shallow';
 import { seated } from '../../../../../scripts/testing/room';
 import { inkPiece, wordsOf } from '../../../../../scripts/testing/samples';
@@ -32,6 +37,53 @@ test('what can be done with the selection is offered by what it is, and does wha
   await room.press(/^Delete/);
   expect(room.pile().map(({ id }) => id)).toEqual(['c']);
   expect(room.undo()).toBe('delete 2 pieces');
+});
+
+test('the bar of verbs covers none of what is selected, wherever that lies; with Shift held it lets presses through', async () => {
+  const room = await seated(<Chosen />, [
+    inkPiece('top', 10, 4),
+    inkPiece('foot', 200, 244),
+    inkPiece('tall', 2, -20, 30, 330),
+    inkPiece('middle', 180, 120),
+  ]);
+  const bar = () => screen.getByRole('toolbar', { name: 'What to do with the selection' });
+  for (const { id, placement } of shownSurface(room.store.getState()).pile) {
+    room.chosen(id);
+    const { left, top } = bar().style;
+    const [x, y] = [parseFloat(left), parseFloat(top)];
+    const piece = transformBox(viewMatrix(room.store.getState().view), extentOf(placement));
+    const width = 88 * offered().length;
+    const beside = x >= piece.x + piece.width || x + width <= piece.x;
+    const apart = y >= piece.y + piece.height || y + 44 <= piece.y;
+    expect([id, beside || apart]).toEqual([id, true]);
+    expect([x >= 0, y >= 0, x + width <= 800, y + 44 <= 600]).toEqual([true, true, true, true]);
+  }
+  expect(bar().style.pointerEvents).not.toBe('none');
+  fireEvent.keyDown(window, { key: 'Shift', shiftKey: true });
+  expect(bar().style.pointerEvents).toBe('none');
+  fireEvent.keyUp(window, { key: 'Shift' });
+  expect(bar().style.pointerEvents).not.toBe('none');
+});
+
+test('what lies under a spot is told apart by size and material, and one of it is taken hold of', async () => {
+  const blue = inkPiece('b', 20, 30, 72, 36, { name: 'Strip', material: { kind: 'ink', colour: '#24506b' } });
+  const red = inkPiece('a', 20, 30, 72, 72, { name: 'Strip' });
+  const room = await seated(<PeekList />, [red, blue]);
+  const { view } = room.store.getState();
+  room.does(() => room.store.getState().peekAt({ x: view.x + 40 * view.zoom, y: view.y + 40 * view.zoom }));
+  expect(offered()).toEqual(['Strip1 x 0.5 in, Ink #24506b', 'Strip1 x 1 in, Ink #9e2b45']);
+  await room.press(/^Strip.*9e2b45/);
+  expect(room.store.getState().selection).toEqual(['a']);
+  expect(room.store.getState().peeking).toBeNull();
+});
+
+test('the zoom menu has the whole page, true size, and every usual share of it', async () => {
+  const room = await seated(<TopBar onMake={() => {}} onSaveFile={() => {}} />, [inkPiece('a')]);
+  for (const share of [1, 2, 3, 4]) {
+    await room.press(/^Zoom, now/);
+    fireEvent.click(await screen.findByRole('menuitem', { name: `${share * 100} %` }));
+    expect(room.store.getState().view.zoom).toBeCloseTo(share * TRUE_SIZE, 6);
+  }
 });
 
 test('every button of the bar that does the same as a key names a key that does it', async () => {

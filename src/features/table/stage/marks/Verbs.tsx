@@ -51,6 +51,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
   const shift = useShiftHeld();
   const view = useSession((session) => session.view);
   const stage = useSession((session) => session.stage);
+  const aside = useSession((session) => session.aside);
   const mode = useSession((session) => session.mode);
   const groups = useSession(
     useShallow((session) => groupsAmong(shownSurface(session), session.selection, session.entered)),
@@ -81,7 +82,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
         : null,
   });
   const width = verbs.length * (mode.kind === 'reshape' ? 124 : 88);
-  const { left, top } = spotFor(extent, { width, height: HEIGHT }, stage);
+  const { left, top } = spotFor(extent, { width, height: HEIGHT }, stage, Math.max(RULER, aside));
   return (
     <Paper
       elevation={3}
@@ -89,16 +90,8 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
       aria-label="What to do with the selection"
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
-      sx={{
-        position: 'absolute',
-        left,
-        top,
-        display: 'flex',
-        p: 0.5,
-        borderRadius: 2.5,
-        gap: 0.25,
-        ...(shift && { pointerEvents: 'none', opacity: 0.35 }),
-      }}
+      style={{ left, top, ...(shift && { pointerEvents: 'none', opacity: 0.35 }) }}
+      sx={{ position: 'absolute', display: 'flex', p: 0.5, borderRadius: 2.5, gap: 0.25 }}
     >
       {verbs.map((verb) => (
         <VerbButton key={verb.name} verb={verb} />
@@ -108,9 +101,9 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
 }
 
 /** Below what is selected, above it, or beside it, wherever the bar covers none of it; at the foot of the stage if nowhere. */
-function spotFor(extent: Box, bar: Size, stage: Size): { left: number; top: number } {
+function spotFor(extent: Box, bar: Size, stage: Size, from: number): { left: number; top: number } {
   const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
-  const left = within(extent.x + (extent.width - bar.width) / 2, RULER + 8, stage.width - bar.width - 10);
+  const left = within(extent.x + (extent.width - bar.width) / 2, from + 8, stage.width - bar.width - 10);
   const below = extent.y + extent.height + GAP;
   if (below + bar.height < stage.height - 6) return { left, top: below };
   const above = extent.y - LOOP - bar.height;
@@ -119,7 +112,7 @@ function spotFor(extent: Box, bar: Size, stage: Size): { left: number; top: numb
   const right = extent.x + extent.width + GAP;
   if (right + bar.width < stage.width - 6) return { left: right, top };
   const before = extent.x - GAP - bar.width;
-  if (before > RULER + 4) return { left: before, top };
+  if (before > from + 4) return { left: before, top };
   return { left, top: stage.height - bar.height - 10 };
 }
 
