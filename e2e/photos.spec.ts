@@ -213,9 +213,10 @@ test('light and tone: seen on the page at once, by mouse and keys; taken back; g
   await page.getByRole('button', { name: 'Light and tone' }).click();
   const sheet = page.getByRole('dialog', { name: 'Light and tone' });
   await expect(sheet.getByText(/nothing is lost|plain black|in the white/)).toBeVisible();
-  const { x, y } = await pageOnScreen(page);
   const colour = async () => {
     const { default: sharp } = await import('sharp');
+    // The page stands beside the sheet while that is open.
+    const { x, y } = await pageOnScreen(page);
     const shot = await page.screenshot({ clip: { x, y: y + 20, width: 2, height: 2 } });
     return [...(await sharp(shot).removeAlpha().raw().toBuffer())].slice(0, 3);
   };

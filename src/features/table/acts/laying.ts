@@ -15,7 +15,8 @@ export const COPY_OFFSET = toPoints(0.25, 'in');
 /** The middle of what is seen of the page. */
 export function middle(session: Session): Spot {
   const { width, height } = page(session);
-  const seen = toPage(session.view, { x: session.stage.width / 2, y: session.stage.height / 2 });
+  const { view, stage, aside } = session;
+  const seen = toPage(view, { x: (aside + stage.width) / 2, y: stage.height / 2 });
   const inside = seen.x > 0 && seen.x < width && seen.y > 0 && seen.y < height;
   return inside ? seen : { x: width / 2, y: height / 2 };
 }

@@ -1,6 +1,7 @@
 /** How the table is looked at: zoom, and what lies under a spot. */
 import { extentOfAll } from '@/core/page/extent';
-import { type SessionStore } from '@/features/table/session';
+import type { Point } from '@/core/geometry/matrix';
+import { type Session, type SessionStore } from '@/features/table/session';
 import { fitted, nextZoom, zoomed } from '@/features/table/stage/hand/view';
 import { page, chosen, tools } from '@/features/table/acts/choosing';
 
@@ -29,13 +30,13 @@ export function peek(store: SessionStore): void {
     x: view.x + piece.placement.x * view.zoom,
     y: view.y + piece.placement.y * view.zoom,
   };
-  const spot = pointer ?? middleOf ?? { x: session.stage.width / 2, y: session.stage.height / 2 };
+  const spot = pointer ?? middleOf ?? middleSeen(session);
   store.getState().peekAt(spot);
 }
 
 export function zoomBy(store: SessionStore, direction: 1 | -1): void {
-  const { view, stage, look } = store.getState();
-  look(zoomed(view, nextZoom(view.zoom, direction), { x: stage.width / 2, y: stage.height / 2 }));
+  const { view, look } = store.getState();
+  look(zoomed(view, nextZoom(view.zoom, direction), middleSeen(store.getState())));
 }
 
 export function zoomFit(store: SessionStore): void {
@@ -52,7 +53,16 @@ export function keepAside(store: SessionStore, aside: number): void {
   if (view.x === before.x && view.y === before.y && Math.abs(view.zoom - before.zoom) < 1e-6) zoomFit(store);
 }
 
-export function zoomTrue(store: SessionStore): void {
-  const { view, stage, trueZoom } = store.getState();
-  store.getState().look(zoomed(view, trueZoom, { x: stage.width / 2, y: stage.height / 2 }));
+export const zoomTrue = (store: SessionStore): void => zoomTo(store, store.getState().trueZoom);
+
+/** So many CSS pixels a point. */
+export function zoomTo(store: SessionStore, zoom: number): void {
+  const { view, look } = store.getState();
+  look(zoomed(view, zoom, middleSeen(store.getState())));
 }
+
+/** The middle of what of the stage no sheet lies over. */
+const middleSeen = ({ stage, aside }: Pick<Session, 'stage' | 'aside'>): Point => ({
+  x: (aside + stage.width) / 2,
+  y: stage.height / 2,
+});

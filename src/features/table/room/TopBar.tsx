@@ -29,7 +29,6 @@ import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface, type Show } from '@/features/table/session';
 import { knownScreen, TRUE_SIZE } from '@/features/table/session/screen';
-import { zoomed } from '@/features/table/stage/hand/view';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { tip } from '@/features/table/tasks';
@@ -236,10 +235,7 @@ function ZoomMenu() {
   const { store } = useRoom();
   const zoom = useSession((session) => session.view.zoom);
   const percent = Math.round((zoom / TRUE_SIZE) * 100);
-  const exactly = (share: number) => {
-    const { view, stage } = store.getState();
-    store.getState().look(zoomed(view, share * TRUE_SIZE, { x: stage.width / 2, y: stage.height / 2 }));
-  };
+  const exactly = (share: number) => act.zoomTo(store, share * TRUE_SIZE);
   return (
     <MenuButton label={`${percent} %`} name={`Zoom, now ${percent} %`}>
       {(close) => [
