@@ -178,7 +178,7 @@ describe('keeping', () => {
     for (const write of writes) await expect(write).rejects.toThrow(/newer|^$/);
     const newer = await openProject('sample');
     expect(!newer.ok && newer.message).toBe(
-      'This project was made by a newer Bellagraph (file version 10; this one reads up to 9). Nothing was changed.',
+      `This project was made by a newer Bellagraph (file version ${FILE_VERSION + 1}; this one reads up to ${FILE_VERSION}). Nothing was changed.`,
     );
     expect(await database.projects.get('sample')).toMatchObject({ title: 'By the second', holder: 'second' });
 

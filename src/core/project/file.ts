@@ -35,6 +35,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   8: (old) => old,
   // 10: parts of pictures that are protected from dyes. They may be absent.
   9: (old) => old,
+  // 11: the product with its settings; before there were layouts alone.
+  10: ({ kind: _, ...old }) => ({ product: { kind: 'layout' }, ...old }),
 };
 
 export const writeProject = (project: Project): string =>

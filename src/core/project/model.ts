@@ -2,6 +2,8 @@
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
+import { beginProduct, type Product } from '@/core/product';
+import type { Part } from '@/core/product/product';
 import { assetsIn, finishAssets } from '@/core/piece/assets';
 import type { Finish } from '@/core/piece/finish';
 import type { Piece } from '@/core/piece/piece';
@@ -56,10 +58,12 @@ export interface Group {
   letters?: LaidLetters;
 }
 
-/** One side that is printed and trimmed: a page, half a spread, a card panel, a cover. Lengths in points. */
+/** One side of a paper that is designed as one: a page, the outside of a card. Lengths in points. */
 export interface Surface {
   id: string;
   name: string;
+  /** What it is in its product; a page without. */
+  part?: string;
   width: number;
   height: number;
   /** What is printed beyond the trim, so that no white shows after cutting. */
@@ -108,7 +112,8 @@ export interface FontFile {
 export interface Project {
   id: string;
   title: string;
-  kind: 'layout';
+  /** What it becomes: pages, a card ..., with what was chosen for it. */
+  product: Product;
   /** What lengths are shown in. */
   unit: 'in' | 'mm';
   surfaces: Surface[];
@@ -134,7 +139,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 10;
+export const FILE_VERSION = 11;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;
@@ -145,11 +150,12 @@ const USUAL_BLEED = { in: toPoints(1 / 8, 'in'), mm: toPoints(3, 'mm') };
 /** What a home printer may lose at the edge: a quarter of an inch, or 6 mm (common practice, no source). */
 const USUAL_SAFE = { in: toPoints(1 / 4, 'in'), mm: toPoints(6, 'mm') };
 
-export interface NewLayout extends Size {
+export interface NewProject {
   id: string;
   title: string;
   unit: Project['unit'];
 }
+export interface NewLayout extends NewProject, Size {}
 
 /** An empty page. */
 export const newSurface = (
@@ -172,12 +178,22 @@ export const newSurface = (
   locked: false,
 });
 
-export const newLayout = ({ id, title, unit, ...size }: NewLayout): Project => ({
+export const newLayout = (layout: NewLayout): Project =>
+  newProject(layout, beginProduct('layout', layout));
+
+/** An empty project of any product. */
+export const newProject = (
+  { id, title, unit }: NewProject,
+  { product, parts }: { product: Product; parts: readonly Part[] },
+): Project => ({
   id,
   title,
-  kind: 'layout',
+  product,
   unit,
-  surfaces: [newSurface(`${id}-1`, 'Page 1', size, unit)],
+  surfaces: parts.map(({ part, name, ...size }, i) => ({
+    ...newSurface(`${id}-${i + 1}`, name, size, unit),
+    ...(part === 'page' ? {} : { part }),
+  })),
   guides: [],
   guidesLocked: false,
   assets: {},

@@ -17,6 +17,7 @@ import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
 import { COMPARTMENTS, type Project } from '@/core/project/model';
 import { STYLE_KEYS, styleFields } from '@/core/text/style';
 import { byKind, recordOf } from '@/core/schema/choice';
+import { productSchema } from '@/core/product';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
 export const MOST_PIECES = 5000;
@@ -170,6 +171,7 @@ const margin = number().min(0).max(144).required();
 const surfaceSchema = object({
   id,
   name: string().max(200).required(),
+  part: string().min(1).max(40),
   width: side,
   height: side,
   bleed: margin,
@@ -222,7 +224,7 @@ const assetSchema = object({
 export const projectSchema = object({
   id,
   title: string().max(200).defined(),
-  kind: string().oneOf(['layout']).required(),
+  product: productSchema,
   unit: string().oneOf(['in', 'mm']).required(),
   surfaces: array(surfaceSchema.required()).min(1).max(MOST_SURFACES).required(),
   guides: guidesSchema,

@@ -1,0 +1,59 @@
+/** A card: one paper with an outside and an inside, folded once, twice or not at all. */
+import { number, object, string } from 'yup';
+import type { Size } from '@/core/geometry/box';
+import { FOLDINGS, isFolding, type Folding } from '@/core/product/card/folding';
+import type { ProductKind } from '@/core/product/product';
+import { formatSize, toPoints, type Unit } from '@/core/units/lengths';
+import { LARGEST_SIDE, SMALLEST_SIDE, type PageSize } from '@/core/units/sizes';
+
+export interface CardProduct extends Size {
+  kind: 'card';
+  /** Width and height are those of the shut card, points. */
+  fold: Folding;
+}
+
+/** The sheet may be three times as wide as the shut card. */
+const MOST_SHUT = LARGEST_SIDE / 3;
+
+const size = (id: string, name: string, use: string, w: number, h: number, unit: Unit): PageSize => ({
+  ...{ id, name, use, unit },
+  ...{ width: toPoints(w, unit), height: toPoints(h, unit) },
+});
+
+/** A quarter of letter paper folded once, five by seven (common practice, no source); A6 and squares out of A5 (ISO 216). */
+const CARD_SIZES: readonly PageSize[] = [
+  size('5.5x4.25', '5.5 x 4.25 in', 'a quarter of letter paper, lying', 5.5, 4.25, 'in'),
+  size('4.25x5.5', '4.25 x 5.5 in', 'a quarter of letter paper, standing', 4.25, 5.5, 'in'),
+  size('5x7', '5 x 7 in', 'a large greeting', 5, 7, 'in'),
+  size('a6', 'A6', '105 x 148 mm', 105, 148, 'mm'),
+  size('148', '148 x 148 mm', 'a square out of A5', 148, 148, 'mm'),
+];
+
+export const card: ProductKind<CardProduct> = {
+  kind: 'card',
+  name: 'Card',
+  untitled: 'Untitled card',
+  schema: object({
+    kind: string().oneOf(['card']).required(),
+    width: number()
+      .min(SMALLEST_SIDE - 1e-6)
+      .max(MOST_SHUT + 1e-6)
+      .required(),
+    height: number()
+      .min(SMALLEST_SIDE - 1e-6)
+      .max(MOST_SHUT + 1e-6)
+      .required(),
+    fold: string().oneOf(Object.keys(FOLDINGS)).required(),
+  }).noUnknown(),
+  sizes: CARD_SIZES,
+  ways: { label: 'Fold', all: Object.entries(FOLDINGS).map(([id, { name }]) => ({ id, name })) },
+  begin({ width, height }, way) {
+    const fold = isFolding(way) ? way : 'left';
+    return { product: { kind: 'card', width, height, fold }, parts: FOLDINGS[fold].parts({ width, height }) };
+  },
+  says: ({ fold, ...shut }, unit) => `${formatSize(shut, unit)} card, ${FOLDINGS[fold].says}`,
+  folds: ({ fold, ...shut }, part) => FOLDINGS[fold].folds(shut, part),
+  panels: ({ fold, ...shut }, part) => FOLDINGS[fold].panels(shut, part),
+  leaves: ({ fold }) => FOLDINGS[fold].leaves,
+  behind: ({ fold, ...shut }) => FOLDINGS[fold].behind(shut),
+};

@@ -1,0 +1,90 @@
+/** Every kind of product, and what a project's own says of its surfaces. Adding one is adding it to these two lists. */
+import type { Box, Size } from '@/core/geometry/box';
+import type { Matrix } from '@/core/geometry/matrix';
+import { card, type CardProduct } from '@/core/product/card';
+import { layout, type LayoutProduct } from '@/core/product/layout';
+import type { Fold, Panel, Part, ProductKind } from '@/core/product/product';
+import { byKind } from '@/core/schema/choice';
+import type { Unit } from '@/core/units/lengths';
+
+export type Product = LayoutProduct | CardProduct;
+
+export const PRODUCTS = { layout, card } satisfies {
+  [K in Product['kind']]: ProductKind<Extract<Product, { kind: K }>>;
+};
+
+export type ProductName = Product['kind'];
+export const PRODUCT_NAMES = Object.keys(PRODUCTS) as ProductName[];
+
+export const productSchema = byKind(
+  Object.fromEntries(PRODUCT_NAMES.map((kind) => [kind, PRODUCTS[kind].schema])),
+  'product',
+);
+
+const kindOf = (product: Product): ProductKind<Product> => PRODUCTS[product.kind] as never;
+
+/** What is looked at of a project and of its surfaces. */
+interface Whole<S extends Made = Made> {
+  product: Product;
+  surfaces: readonly S[];
+}
+interface Made extends Size {
+  id: string;
+  name: string;
+  part?: string;
+}
+
+const partOf = ({ part = 'page' }: Made): string => part;
+
+export const beginProduct = (
+  kind: ProductName,
+  size: Size,
+  way?: string,
+): { product: Product; parts: Part[] } => (PRODUCTS[kind] as ProductKind<Product>).begin(size, way);
+
+/** Whether its surfaces are pages that may be added, copied, moved and taken away. */
+export const hasPages = ({ product }: Pick<Whole, 'product'>): boolean => Boolean(kindOf(product).pages);
+
+export const productSays = ({ product, surfaces }: Whole, unit: Unit): string =>
+  kindOf(product).says(product, unit, surfaces[0]!);
+
+export const foldsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Fold[] =>
+  kindOf(product).folds?.(product, partOf(surface)) ?? [];
+
+/** In reading order. */
+export const panelsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Panel[] => {
+  const { name, width, height } = surface;
+  return kindOf(product).panels?.(product, partOf(surface)) ?? [{ name, box: { x: 0, y: 0, width, height } }];
+};
+
+/** The other side of a surface's paper, and the map that takes places of the one to where they come out on the other. */
+export function otherFace<S extends Made>(
+  { product, surfaces }: Whole<S>,
+  surface: Made,
+): { surface: S; through: Matrix } | null {
+  const part = partOf(surface);
+  const leaf = kindOf(product)
+    .leaves?.(product)
+    .find(({ face, back }) => face === part || back === part);
+  const other =
+    leaf && surfaces.find((each) => partOf(each) === (leaf.face === part ? leaf.back : leaf.face));
+  if (!other) return null;
+  const { width, height } = surface;
+  return { surface: other, through: leaf.axis === 'x' ? [-1, 0, 0, 1, width, 0] : [1, 0, 0, -1, 0, height] };
+}
+
+/** What is seen through openings of a surface once the product is shut: of each panel, another surface, moved by. */
+export function behindOn<S extends Made>(
+  { product, surfaces }: Whole<S>,
+  surface: Made,
+): { box: Box; surface: S; dx: number; dy: number }[] {
+  const part = partOf(surface);
+  const panels = panelsOn({ product }, surface);
+  return (kindOf(product).behind?.(product) ?? []).flatMap((behind) => {
+    const panel = panels.find(({ name }) => name === behind.panel);
+    const other = surfaces.find((each) => partOf(each) === behind.of);
+    return behind.part === part && panel && other
+      ? [{ box: panel.box, surface: other, dx: behind.dx, dy: behind.dy }]
+      : [];
+  });
+}

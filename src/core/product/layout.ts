@@ -1,0 +1,19 @@
+/** Loose pages for an album: the simplest product, each page a paper of its own, of any size. */
+import { object, string } from 'yup';
+import type { ProductKind } from '@/core/product/product';
+import { LAYOUT_SIZES, nameOfSize } from '@/core/units/sizes';
+
+export interface LayoutProduct {
+  kind: 'layout';
+}
+
+export const layout: ProductKind<LayoutProduct> = {
+  kind: 'layout',
+  name: 'Layout',
+  untitled: 'Untitled layout',
+  schema: object({ kind: string().oneOf(['layout']).required() }).noUnknown(),
+  sizes: LAYOUT_SIZES,
+  begin: (size) => ({ product: { kind: 'layout' }, parts: [{ part: 'page', name: 'Page 1', ...size }] }),
+  says: (_, unit, { width, height }) => nameOfSize(width, height, unit),
+  pages: true,
+};

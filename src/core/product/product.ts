@@ -1,0 +1,76 @@
+/**
+ * What a kind of product answers for itself: the surfaces it begins with, where panels and folds lie on them, which of them
+ * are the two sides of one paper. A surface is what is designed as one; what is printed is worked out from surfaces.
+ */
+import type { AnyObject, ObjectSchema } from 'yup';
+import type { Box, Size } from '@/core/geometry/box';
+import type { PageSize } from '@/core/units/sizes';
+import type { Unit } from '@/core/units/lengths';
+
+/** One side of a paper before anything lies on it. Lengths in points, as everywhere. */
+export interface Part extends Size {
+  /** What it is in the product: `page`, `outside`, `inside`. */
+  part: string;
+  name: string;
+}
+
+/** A straight fold over the whole surface: upright at so many points from the trim's left, or level from its top. */
+export interface Fold {
+  axis: 'x' | 'y';
+  at: number;
+}
+
+/** What a surface is divided into by its folds. Panels hold nothing: pieces lie on the surface and may cross them. */
+export interface Panel {
+  name: string;
+  /** On the surface. */
+  box: Box;
+  /** Degrees by which it must be turned to be read, where it stands on its head. */
+  turn?: 180;
+}
+
+/** Two parts on the two sides of one paper: turned over about its upright middle line (`x`) or its level one. */
+export interface Leaf {
+  face: string;
+  back: string;
+  axis: 'x' | 'y';
+}
+
+/** What lies behind a panel once the product is shut: over a place of the panel a place of another part is seen, moved by. */
+export interface Behind {
+  part: string;
+  /** The panel that is seen through, by name. */
+  panel: string;
+  of: string;
+  dx: number;
+  dy: number;
+}
+
+/** One way in which a size can be made up, where there are several. */
+export interface Way {
+  id: string;
+  name: string;
+}
+
+/** All there is to know about a kind of product. */
+export interface ProductKind<P extends { kind: string }> {
+  kind: P['kind'];
+  /** What a person calls one, and what it is called as long as nobody named it. */
+  name: string;
+  untitled: string;
+  schema: ObjectSchema<AnyObject>;
+  /** Finished sizes it can be begun with, the usual ones first. */
+  sizes: readonly PageSize[];
+  /** What else is chosen when it is begun: how a card is folded. */
+  ways?: { label: string; all: readonly Way[] };
+  begin(size: Size, way?: string): { product: P; parts: Part[] };
+  /** What this one is, in a few words: `5 x 7 in card, folded at the left`. */
+  says(product: P, unit: Unit, first: Size): string;
+  /** Its surfaces are pages that may be added, copied, moved and taken away. */
+  pages?: true;
+  folds?(product: P, part: string): Fold[];
+  /** In reading order; the whole surface without. */
+  panels?(product: P, part: string): Panel[];
+  leaves?(product: P): Leaf[];
+  behind?(product: P): Behind[];
+}
