@@ -135,7 +135,9 @@ function OpenTable() {
   const readOnly = useSession((session) => session.readOnly);
   const workbox = useWorkbox();
   // Fetched when they are first opened; what was chosen in them stays from then on.
-  const [making, setMaking] = useState<boolean | null>(null);
+  const asked = useSession((session) => session.make !== null);
+  const [making, setMaking] = useState(asked);
+  if (asked && !making) setMaking(true);
   useKeys(store);
   const {
     getRootProps,
@@ -182,7 +184,7 @@ function OpenTable() {
       [bring, lay],
     ),
   );
-  const make = useCallback(() => setMaking(true), []);
+  const make = useCallback(() => store.getState().askMake('page'), [store]);
 
   const saveFile = useSaveFile();
 
@@ -263,7 +265,7 @@ function OpenTable() {
           </MenuItem>
         ))}
       </Menu>
-      {making !== null && <MakeDialog open={making} onClose={() => setMaking(false)} />}
+      {making && <MakeDialog onClose={() => store.getState().askMake(null)} />}
       {show.keys && <KeysDialog open onClose={() => store.getState().toggle('keys')} />}
     </Box>
   );

@@ -43,6 +43,10 @@ export interface SheetSlice {
   /** What was typed before the sheet that is typed into was there. */
   ahead: string;
 
+  /** What shall be made into a file, while that is asked. */
+  make: 'page' | 'chosen' | null;
+
+  askMake(what: SheetSlice['make']): void;
   typeAhead(key: string): void;
   openSheet(sheet: SheetName, wanted?: readonly string[]): void;
   closeSheet(): void;
@@ -52,6 +56,8 @@ export const sheetSlice: Slice<SheetSlice, SelectionSlice> = (set, get) => ({
   sheet: null,
   wanted: [],
   ahead: '',
+  make: null,
+  askMake: (make) => set({ make }),
   typeAhead: (key) => set({ ahead: key === 'Backspace' ? get().ahead.slice(0, -1) : get().ahead + key }),
   openSheet: (sheet, wanted = []) =>
     set({ sheet, wanted, ahead: '', ...(ALONE.includes(sheet) ? { mode: PICK } : {}) }),

@@ -33,11 +33,18 @@ import { LengthField } from '@/ui/LengthField';
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
 
 /** Nothing is reckoned for it while it is shut; what was chosen stays for the next time. */
-export function MakeDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function MakeDialog({ onClose }: { onClose: () => void }) {
   const [options, setOptions] = useState(FIRST);
   const selection = useSession((session) => session.selection);
-  return open ? (
-    <Making options={options} selection={selection} onOptions={setOptions} onClose={onClose} />
+  const what = useSession((session) => session.make);
+  return what ? (
+    <Making
+      options={options}
+      selection={selection}
+      begin={what === 'chosen'}
+      onOptions={setOptions}
+      onClose={onClose}
+    />
   ) : null;
 }
 
@@ -45,12 +52,14 @@ interface MakingProps {
   options: MakeOptions;
   /** What is selected, and could be made by itself. */
   selection: readonly string[];
+  /** Whether it begins with that. */
+  begin: boolean;
   onOptions: (options: MakeOptions) => void;
   onClose: () => void;
 }
 
-function Making({ options: wished, selection, onOptions: setOptions, onClose }: MakingProps) {
-  const [alone, setAlone] = useState(false);
+function Making({ options: wished, selection, begin, onOptions: setOptions, onClose }: MakingProps) {
+  const [alone, setAlone] = useState(begin && selection.length > 0);
   const options = aloneOr(wished, alone ? selection : []);
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);

@@ -1,10 +1,25 @@
 /** Pages turned, added, copied, locked. */
 import * as act from '@/features/table/acts';
-import type { Command } from '@/features/table/tasks/command';
+import { NEEDS, type Command } from '@/features/table/tasks/command';
 
 export const PAGES: readonly Command[] = [
   { keys: 'Alt Page Down', name: 'The next page', group: 'Pages', run: (store) => act.turnPage(store, 1) },
   { keys: 'Alt Page Up', name: 'The page before', group: 'Pages', run: (store) => act.turnPage(store, -1) },
+  {
+    keys: 'Ctrl P',
+    name: 'Make a file',
+    more: 'For a print shop, for sharing, for a cutter',
+    group: 'Pages',
+    run: (store) => store.getState().askMake('page'),
+  },
+  {
+    keys: 'Ctrl Shift P',
+    name: 'Make a picture of what is selected',
+    more: 'By itself, trimmed, clear around it',
+    group: 'Pages',
+    needs: NEEDS.piece,
+    run: (store) => store.getState().askMake('chosen'),
+  },
   { group: 'Pages', name: 'Add a page', run: (store) => act.addPageAfter(store, false) },
   { group: 'Pages', name: 'Copy this page', run: (store) => act.addPageAfter(store, true) },
   { group: 'Pages', name: 'Delete this page', run: act.deletePage },
