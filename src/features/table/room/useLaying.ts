@@ -35,6 +35,9 @@ export interface At {
   top: number;
 }
 
+/** Milliseconds after which one is told that something is on its way. */
+const SOON = 400;
+
 /** Several ways in which something may come to the page: which one is asked first. */
 export interface Ways {
   at: At;
@@ -99,9 +102,14 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   /** What is in the project file behind a supply, onto the page. */
   const layParts = useCallback(
     async (supply: Supply, lay: (made: Project) => void): Promise<void> => {
+      const late = setTimeout(
+        () => notify({ text: `Bringing “${supply.name}” to the table …`, tone: 'info' }),
+        SOON,
+      );
       const blob = await fileOfSupply(supply);
       const { openParts } = await import('@/features/shared/files');
       const opened = blob.ok ? await openParts(blob.value, supply.name) : blob;
+      clearTimeout(late);
       if (opened.ok) lay(opened.value);
       else notify({ text: opened.message, tone: 'error' });
     },
