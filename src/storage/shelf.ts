@@ -2,6 +2,7 @@
 import { Dexie } from 'dexie';
 import { FILE_VERSION } from '@/core/project/model';
 import type { Project } from '@/core/project/model';
+import { coverOf } from '@/core/product';
 import { database, type ProjectRow } from '@/storage/database';
 
 /** Every step of one project, or those from `from` on. */
@@ -20,8 +21,8 @@ export async function listProjects(): Promise<ProjectCard[]> {
 export const rowOf = (project: Project, done: number, edited: number): ProjectRow => ({
   id: project.id,
   title: project.title,
-  width: project.surfaces[0]!.width,
-  height: project.surfaces[0]!.height,
+  width: coverOf(project).box.width,
+  height: coverOf(project).box.height,
   unit: project.unit,
   edited,
   version: FILE_VERSION,

@@ -8,9 +8,11 @@ import {
   type ImageMark,
   type Mark,
   type Picture,
+  type Seen,
 } from '@/core/picture/picture';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { goneOn, meetingOn, type Beneath } from '@/core/page/meeting';
+import { cutsOf, goneAt, holesOf, isOpening, leftOf, seenThrough } from '@/core/page/through';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
 import { matPaths } from '@/core/piece/finish/mats';
@@ -54,17 +56,37 @@ export const movedPiece = (piece: DrawnPiece, dx: number, dy: number): DrawnPiec
 });
 
 function drawPile(
-  { pile, light }: Surface,
+  surface: Surface,
   tools: DrawingTools,
   wanted: (piece: Piece) => boolean = () => true,
 ): DrawnPiece[] {
+  const { pile, light } = surface;
   const tucked = tuckedOn(pile, light, tools);
   const shown = pile.filter((piece) => !piece.placement.hidden && wanted(piece));
   const beneath = meetingOn(shown, tools);
-  return shown.map((piece) =>
-    drawPiece(piece, light, tools, { tucked: tucked.get(piece.id), beneath: beneath.get(piece.id) }),
-  );
+  const cuts = cutsOf(surface, tools);
+  const pieces = shown.flatMap((piece) => {
+    const drawn = drawPiece(piece, light, tools, {
+      tucked: tucked.get(piece.id),
+      beneath: beneath.get(piece.id),
+    });
+    if (!cuts) return [drawn];
+    const gone = goneAt(pile.indexOf(piece), drawn.bounds, cuts);
+    const left = cutAway(drawn, leftOf(gone, drawn.bounds, drawn.matrix));
+    return isOpening(piece) ? [...drawThrough(piece, surface, tools), left] : [left];
+  });
+  return cuts ? [...holesOf(cuts, light), ...pieces] : pieces;
 }
+
+/** What is seen through an opening: what lies behind is drawn as it is by itself, nothing seen through that. */
+export const drawThrough = (piece: Piece, surface: Surface, tools: DrawingTools): DrawnPiece[] =>
+  seenThrough(piece, surface, tools, (behind) => drawPile(behind, { ...tools, sides: undefined }));
+
+/** What is left of a drawn piece where something is cut out of the paper. */
+export const cutAway = (piece: DrawnPiece, left: Seen | null): DrawnPiece =>
+  left
+    ? { ...piece, marks: piece.marks.map((mark) => ({ ...mark, within: [left, ...(mark.within ?? [])] })) }
+    : piece;
 
 /** What others on the page make of a piece. */
 export interface Among {
@@ -118,7 +140,8 @@ function marksOf(
   const cut = cutFor(piece, tools);
   return [
     ...(beneath ? goneOn(materialKind(material).fill(material, cut), piece, beneath) : []),
-    ...marksUnder(finish, light, path, matrix, tools),
+    // The edge of an opening throws its shadow into it, not out of it.
+    ...(isOpening(piece) ? [] : marksUnder(finish, light, path, matrix, tools)),
     // Torn paper is white inside.
     ...(face ? [{ mark: 'fill' as const, path, colour: BARE }] : []),
     ...(inked ? lettersInOrder(inked, material, cut) : materialKind(material).fill(material, cut)),

@@ -1,4 +1,6 @@
 /** How pieces are cut, worked and matted, in their own frames: what is drawn, taken hold of, and lies over others. */
+import type { Box } from '@/core/geometry/box';
+import type { Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { sameWork, worked, type Finish } from '@/core/piece/finish';
@@ -7,18 +9,27 @@ import { strokeReach } from '@/core/piece/finish/stroke';
 import { outlineKind, type Outline } from '@/core/piece/outline';
 import type { MadeCut } from '@/core/piece/outline/kind';
 import type { Piece } from '@/core/piece/piece';
-import type { Project } from '@/core/project/model';
+import { behindOn, otherFace } from '@/core/product';
+import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 
 /** What drawing needs beside the page itself. */
 export interface DrawingTools {
   typesetter: Typesetter;
   asset(sha: string): Asset | undefined;
+  /** What else of the product has to do with a surface: its paper's other side, and what lies behind its panels. */
+  sides?(surface: Surface): Sides;
+}
+
+export interface Sides {
+  other: { surface: Surface; through: Matrix } | null;
+  behind: { box: Box; surface: Surface; dx: number; dy: number }[];
 }
 
 export const toolsFor = (project: Project, typesetter: Typesetter): DrawingTools => ({
   typesetter,
   asset: (sha) => project.assets[sha],
+  sides: (surface) => ({ other: otherFace(project, surface), behind: behindOn(project, surface) }),
 });
 
 /** A cut as it was last made: an outline is another object when anything of it was changed. */

@@ -40,8 +40,20 @@ interface Page extends Size {
   safe: number;
 }
 
+/** A line over the whole page that a product has: a fold, a panel's middle, an opening's edge. */
+export interface SnapMark {
+  axis: 'x' | 'y';
+  at: number;
+  what: string;
+}
+
 /** The lines of a page, its guides and the boxes of what lies on it. */
-export function snapField(page: Page, guides: readonly Guide[], boxes: readonly Box[]): SnapField {
+export function snapField(
+  page: Page,
+  guides: readonly Guide[],
+  boxes: readonly Box[],
+  marks: readonly SnapMark[] = [],
+): SnapField {
   const { width, height, safe } = page;
   const upright = (at: number, what: string): SnapLine => ({ axis: 'x', at, what, from: 0, to: height });
   const level = (at: number, what: string): SnapLine => ({ axis: 'y', at, what, from: 0, to: width });
@@ -60,6 +72,7 @@ export function snapField(page: Page, guides: readonly Guide[], boxes: readonly 
       level(safe, 'safe area'),
       level(height - safe, 'safe area'),
     );
+  for (const { axis, at, what } of marks) lines.push(axis === 'x' ? upright(at, what) : level(at, what));
   for (const { axis, at } of guides) lines.push(axis === 'x' ? upright(at, 'guide') : level(at, 'guide'));
   for (const box of boxes) {
     const { x, y, width: w, height: h } = box;

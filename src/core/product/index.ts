@@ -42,6 +42,15 @@ export const beginProduct = (
   way?: string,
 ): { product: Product; parts: Part[] } => (PRODUCTS[kind] as ProductKind<Product>).begin(size, way);
 
+/** What an empty one is called, and what a person calls such a thing. */
+export const untitled = (kind: ProductName): string => PRODUCTS[kind].untitled;
+
+/** What stands for it on the shelf: the first panel of its first surface. */
+export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box } => {
+  const [surface] = of.surfaces as readonly [S];
+  return { surface, box: panelsOn(of, surface)[0]!.box };
+};
+
 /** Whether its surfaces are pages that may be added, copied, moved and taken away. */
 export const hasPages = ({ product }: Pick<Whole, 'product'>): boolean => Boolean(kindOf(product).pages);
 

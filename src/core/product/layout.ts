@@ -1,7 +1,7 @@
 /** Loose pages for an album: the simplest product, each page a paper of its own, of any size. */
 import { object, string } from 'yup';
 import type { ProductKind } from '@/core/product/product';
-import { LAYOUT_SIZES, nameOfSize } from '@/core/units/sizes';
+import { LARGEST_SIDE, LAYOUT_SIZES, nameOfSize } from '@/core/units/sizes';
 
 export interface LayoutProduct {
   kind: 'layout';
@@ -13,6 +13,7 @@ export const layout: ProductKind<LayoutProduct> = {
   untitled: 'Untitled layout',
   schema: object({ kind: string().oneOf(['layout']).required() }).noUnknown(),
   sizes: LAYOUT_SIZES,
+  mostSide: LARGEST_SIDE,
   begin: (size) => ({ product: { kind: 'layout' }, parts: [{ part: 'page', name: 'Page 1', ...size }] }),
   says: (_, unit, { width, height }) => nameOfSize(width, height, unit),
   pages: true,

@@ -61,6 +61,8 @@ export interface ProductKind<P extends { kind: string }> {
   schema: ObjectSchema<AnyObject>;
   /** Finished sizes it can be begun with, the usual ones first. */
   sizes: readonly PageSize[];
+  /** The longest a finished side may be, points. */
+  mostSide: number;
   /** What else is chosen when it is begun: how a card is folded. */
   ways?: { label: string; all: readonly Way[] };
   begin(size: Size, way?: string): { product: P; parts: Part[] };

@@ -178,8 +178,7 @@ export const newSurface = (
   locked: false,
 });
 
-export const newLayout = (layout: NewLayout): Project =>
-  newProject(layout, beginProduct('layout', layout));
+export const newLayout = (layout: NewLayout): Project => newProject(layout, beginProduct('layout', layout));
 
 /** An empty project of any product. */
 export const newProject = (

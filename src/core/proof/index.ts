@@ -5,11 +5,12 @@ import { CAPTION } from '@/core/proof/caption';
 import type { Check, Finding } from '@/core/proof/check';
 import { CUT_OFF } from '@/core/proof/cut-off';
 import { FONTS, LACKING } from '@/core/proof/fonts';
+import { OPENINGS } from '@/core/proof/openings';
 import { OVER } from '@/core/proof/over';
 import { SHARP } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
 
-const CHECKS: readonly Check[] = [OVER, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
+const CHECKS: readonly Check[] = [OVER, OPENINGS, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
 
 /** What the checks found on a page, a sentence for each, and what those say that found nothing. */
 export function checked(

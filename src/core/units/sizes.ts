@@ -46,15 +46,16 @@ export function checkSize(
   width: number,
   height: number,
   unit: Unit,
+  most = LARGEST_SIDE,
 ): Result<{ width: number; height: number }> {
-  const range = unit === 'mm' ? '25.4 to 1524 mm' : '1 to 60 in';
+  const range = unit === 'mm' ? `25.4 to ${(most * 25.4) / 72} mm` : `1 to ${most / 72} in`;
   for (const [side, length] of [
     ['Width', width],
     ['Height', height],
   ] as const) {
     if (!Number.isFinite(length)) return fail(`${side} is missing.`);
     if (length < SMALLEST_SIDE - 1e-6) return fail(`${side} is too small: a page side measures ${range}.`);
-    if (length > LARGEST_SIDE + 1e-6) return fail(`${side} is too large: a page side measures ${range}.`);
+    if (length > most + 1e-6) return fail(`${side} is too large: a page side measures ${range}.`);
   }
   return ok({ width, height });
 }

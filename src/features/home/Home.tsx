@@ -8,7 +8,7 @@ import { IconBuildingWarehouse, IconFolderOpen } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useDeferredValue } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { NewLayoutPanel } from '@/features/home/NewLayoutPanel';
+import { NewPanel } from '@/features/home/NewPanel';
 import { ProjectSheet } from '@/features/home/ProjectSheet';
 import { useHome, type HomeProject, type SpaceUsed } from '@/features/home/useHome';
 import { Mark } from '@/ui/Mark';
@@ -60,7 +60,7 @@ export function Home({ demo }: { demo: boolean }) {
           <SchemeButton />
         </Box>
         <input {...getInputProps()} aria-label="Project file" />
-        <NewLayoutPanel onCreate={(layout) => void home.create(layout)} />
+        <NewPanel onCreate={(begun) => void home.create(begun)} />
         <Button
           onClick={pick}
           startIcon={<IconFolderOpen size={20} />}

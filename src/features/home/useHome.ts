@@ -1,7 +1,8 @@
 /** The projects on the home table, and what can be done with them. */
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { newLayout, type NewLayout } from '@/core/project/model';
+import { beginProduct, untitled, type ProductName } from '@/core/product';
+import { newProject } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { lastBackup } from '@/storage/backup';
@@ -136,10 +137,11 @@ export function useHome(demo: boolean) {
     space,
     open,
     openFiles,
-    create: (layout: Omit<NewLayout, 'id' | 'title'>) =>
-      attempt('No new page was made', async () => {
+    create: ({ kind, way, unit, ...size }: Begun) =>
+      attempt('Nothing new was made', async () => {
         const id = newId();
-        await addProject(newLayout({ ...layout, id, title: 'Untitled layout' }), Date.now());
+        const begun = beginProduct(kind, size, way);
+        await addProject(newProject({ id, unit, title: untitled(kind) }, begun), Date.now());
         open(id);
       }),
     duplicate: (project: HomeProject) =>
@@ -183,6 +185,15 @@ export function useHome(demo: boolean) {
       await refresh();
     });
   }
+}
+
+/** What is begun: a product of some finished size, made up in one of its ways. */
+export interface Begun {
+  kind: ProductName;
+  width: number;
+  height: number;
+  unit: 'in' | 'mm';
+  way?: string;
 }
 
 const DEMO_DONE = 'demo brought in';

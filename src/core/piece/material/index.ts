@@ -5,6 +5,7 @@ import { art, type ArtMaterial } from '@/core/piece/material/art';
 import { gradient, type GradientMaterial } from '@/core/piece/material/gradient';
 import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import type { MaterialKind } from '@/core/piece/material/kind';
+import { opening, type OpeningMaterial } from '@/core/piece/material/opening';
 import { paper, type PaperMaterial } from '@/core/piece/material/paper';
 import { photo, type PhotoMaterial } from '@/core/piece/material/photo';
 import { photos, type PhotosMaterial } from '@/core/piece/material/photos';
@@ -13,6 +14,7 @@ import type { Unit } from '@/core/units/lengths';
 
 export type Material =
   | InkMaterial
+  | OpeningMaterial
   | GradientMaterial
   | PaperMaterial
   | PhotoMaterial
@@ -26,6 +28,7 @@ export const MATERIALS: { [K in Material['kind']]: MaterialKind<Extract<Material
   art,
   gradient,
   ink,
+  opening,
   paper,
   photo,
   photos,

@@ -46,6 +46,8 @@ export interface MaterialKind<M extends { kind: string }> extends Answers<M> {
   flat?(material: M): string;
   /** It is of that colour all over. */
   even?: true;
+  /** It is cut out of the paper: what lies beneath it in the pile goes with it. */
+  cutsOut?: true;
   /** Whether it covers all of its outline: nothing is seen through it. Not, without. */
   covers?(material: M, asset: Cut['asset']): boolean;
   /** Its pictures are photos: a caption says who is on them, and when it was. */

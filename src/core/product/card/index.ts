@@ -46,6 +46,7 @@ export const card: ProductKind<CardProduct> = {
     fold: string().oneOf(Object.keys(FOLDINGS)).required(),
   }).noUnknown(),
   sizes: CARD_SIZES,
+  mostSide: MOST_SHUT,
   ways: { label: 'Fold', all: Object.entries(FOLDINGS).map(([id, { name }]) => ({ id, name })) },
   begin({ width, height }, way) {
     const fold = isFolding(way) ? way : 'left';

@@ -11,7 +11,8 @@ import type { Sheet } from '@/core/mosaic/plan';
 import type { Edit } from '@/core/project/edits/edit';
 import { renumber } from '@/core/project/edits/page';
 import { gather } from '@/core/project/edits/gather';
-import { newSurface, surfaceOf } from '@/core/project/model';
+import { hasPages } from '@/core/product';
+import { newSurface, surfaceOf, type Project } from '@/core/project/model';
 
 export interface Mosaic {
   /** Points between cells, and the area they share, on the page. */
@@ -72,7 +73,9 @@ export const layMosaic = (surfaceId: string, mosaic: Mosaic, newId: () => string
     apply(project) {
       gather('photos', [...mosaic.photos, ...(mosaic.over ? [mosaic.over.asset] : [])]).apply(project);
       const first = project.surfaces.findIndex(({ id }) => id === surfaceId);
-      sheets.forEach(({ id, group, pile }, sheet) => {
+      // Where no page can be added the first sheet is all there is.
+      const fits = hasPages(project as Project) ? sheets : sheets.slice(0, 1);
+      fits.forEach(({ id, group, pile }, sheet) => {
         if (sheet) {
           const like = surfaceOf(project, surfaceId);
           const page = newSurface(id, `Page ${first + sheet + 1}`, like, project.unit);

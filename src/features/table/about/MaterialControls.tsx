@@ -11,6 +11,7 @@ import {
   IconBrush,
   IconColorSwatch,
   IconPalette,
+  IconWindow,
   IconRotateClockwise,
   IconTemplate,
   IconVector,
@@ -32,6 +33,8 @@ import { ExchangePhoto } from '@/features/table/about/ExchangePhoto';
 import { InkControls } from '@/features/table/about/InkControls';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { isOpening } from '@/core/page/through';
+import * as act from '@/features/table/acts';
 import { fetched } from '@/ui/fetched';
 
 const FillControls = fetched('This part of Material', () =>
@@ -58,6 +61,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
+  const opens = useSession((session) => act.NO_OPENINGS(session) === null);
   const [piece] = pieces;
   const inks = pieces.filter(({ material, placement }) => isInk(material) && !placement.locked);
   const sheets = pieces.filter(
@@ -86,6 +90,17 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
             perform(together(edit.label, [gather('papers', [paper]), edit]));
           }}
         />
+      )}
+      {opens && (
+        <Button
+          size="small"
+          color="inherit"
+          disabled={readOnly}
+          startIcon={<IconWindow size={17} />}
+          onClick={() => act.toggleOpening(store)}
+        >
+          {isOpening(piece) ? 'Close the opening with paper' : 'Cut it out of the paper'}
+        </Button>
       )}
       {isInk(piece.material) && inks.length > 0 && (
         <InkControls

@@ -12,7 +12,7 @@ import { newId } from '@/features/shared/ids';
 import { type SessionStore } from '@/features/table/session';
 import { page, chosen } from '@/features/table/acts/choosing';
 import { COPY_OFFSET } from '@/features/table/acts/laying';
-import { pageAfter } from '@/features/table/acts/pages';
+import { mayHavePages, pageAfter } from '@/features/table/acts/pages';
 
 function layCopies(
   store: SessionStore,
@@ -87,7 +87,7 @@ export function copyToNextPage(store: SessionStore): void {
   const next = surfaces[surfaces.findIndex(({ id }) => id === session.surfaceId) + 1];
   if (next?.locked) return session.refuse(`${next.name} is locked: nothing was copied to it.`);
   if (next) copyToPages(store, [next.id]);
-  else layOnNewPage(store);
+  else if (mayHavePages(store)) layOnNewPage(store);
 }
 
 /** The same pieces on a page that is added for them, one step. */

@@ -13,11 +13,14 @@ import { placementMatrix } from '@/core/piece/placement/placement';
 import { punchedPiece } from '@/core/project/create';
 import { cutToPunch, intoFrame, recut, replaceEach, replacePieces } from '@/core/project/edits/cut';
 import { naming } from '@/core/project/edits/edit';
+import { changeMaterial } from '@/core/project/edits/make';
 import { layPieces } from '@/core/project/edits/pile';
+import { isOpening, openingFaults } from '@/core/page/through';
+import { otherFace, panelsOn } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
-import { unlocked } from '@/features/table/acts/choosing';
+import { page, unlocked } from '@/features/table/acts/choosing';
 import { freeSpot } from '@/features/table/acts/laying';
 
 /** Madder cardstock: what a punch is punched out of until another material is chosen. */
@@ -27,6 +30,43 @@ const MOST_POINTS = 20_000;
 
 export const cuttable = (session: Session): Piece[] =>
   unlocked(session).filter(({ outline }) => !isWritten(outline));
+
+/** Why nothing can be cut out of this paper; null where it can. */
+export const NO_OPENINGS = (session: Session): string | null =>
+  otherFace(session.history.project, page(session))
+    ? null
+    : 'Only what has two sides, as a card, has openings.';
+
+/** What a paper that is laid over an opening again is made of. */
+const LAID_AGAIN = '#f4efe4';
+
+/** Cuts what is selected out of the paper, or lays paper where openings are; what cannot be cut is said. */
+export function toggleOpening(store: SessionStore): void {
+  const session = store.getState();
+  const why = NO_OPENINGS(session);
+  if (why) return session.refuse(why);
+  const pieces = unlocked(session);
+  const open = pieces.filter(isOpening);
+  if (open.length) {
+    const laid = changeMaterial(session.surfaceId, open, { kind: 'ink', colour: LAID_AGAIN });
+    return void session.perform({ ...laid, label: 'close opening' });
+  }
+  const surface = page(session);
+  const cut = changeMaterial(session.surfaceId, pieces, { kind: 'opening' });
+  const tools = toolsFor(session.history.project, session.typesetter);
+  const chosen = new Set(pieces.map(({ id }) => id));
+  const after = surface.pile.map((piece): Piece =>
+    chosen.has(piece.id) ? { ...piece, material: { kind: 'opening' } } : piece,
+  );
+  const faults = openingFaults(
+    { ...surface, pile: after },
+    panelsOn(session.history.project, surface),
+    tools,
+  );
+  const [fault] = pieces.flatMap(({ id }) => faults.get(id) ?? []);
+  if (fault) return session.refuse(`Nothing was cut out. ${fault}`);
+  session.perform({ ...cut, label: `cut ${naming(pieces)} out of the paper` });
+}
 
 /** Cuts what is selected to a punch, or lays a new piece of it if nothing is. */
 export function punchWith(store: SessionStore, id: string): void {

@@ -1,5 +1,6 @@
 /** The picture files a page needs to be made. */
 import { assetsIn } from '@/core/piece/assets';
+import { behindOn } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import { needsOf } from '@/core/project/needs';
 import { shaOfFamily } from '@/core/text/families';
@@ -10,7 +11,8 @@ import type { Order } from '@/workers/make.worker';
 /** By SHA-256; says which is missing. */
 export async function filesFor(project: Project, surface: Surface): Promise<Result<Order['files']>> {
   const files: Order['files'] = new Map();
-  const seen = surface.pile.filter(({ placement }) => !placement.hidden);
+  const surfaces = [surface, ...behindOn(project, surface).map((each) => each.surface)];
+  const seen = surfaces.flatMap(({ pile }) => pile.filter(({ placement }) => !placement.hidden));
   for (const sha of new Set(seen.flatMap(assetsIn))) {
     const [own, readable] = await Promise.all([assetBlob(sha), readableBlob(sha)]);
     if (!own || !readable)
@@ -19,7 +21,7 @@ export async function filesFor(project: Project, surface: Surface): Promise<Resu
       );
     files.set(sha, { own, readable });
   }
-  for (const name of needsOf({ surfaces: [surface] }).fonts) {
+  for (const name of needsOf({ surfaces }).fonts) {
     const sha = shaOfFamily(name);
     const own = sha && (await assetBlob(sha));
     if (sha && own) files.set(sha, { own, readable: own });

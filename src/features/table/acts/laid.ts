@@ -32,7 +32,7 @@ import {
 import { COMPARTMENTS, surfaceOf, type Compartment, type Project, type Surface } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
 import { freeSpot, layPhoto, middle } from '@/features/table/acts';
-import { pageAfter, toPageAt } from '@/features/table/acts/pages';
+import { mayHavePages, pageAfter, toPageAt } from '@/features/table/acts/pages';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
 
 const page = (session: Session) => surfaceOf(session.history.project, session.surfaceId);
@@ -222,6 +222,7 @@ export function layPage(store: SessionStore, made: Project, more: boolean): void
   const [first] = made.surfaces;
   if (!first || session.readOnly) return;
   if (!more && now.locked) return session.touchLocked();
+  if (more && !mayHavePages(store)) return;
   const { pieces, groups } = copiesOf(fittedOn(now, first), first, newId);
   const locks = first.pile.map(({ placement }) => placement.locked);
   const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));

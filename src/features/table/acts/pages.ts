@@ -3,6 +3,7 @@ import { goTo } from '@/core/project/history';
 import { copiesOf } from '@/core/project/copies';
 import { addPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
+import { hasPages } from '@/core/product';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
 import { page } from '@/features/table/acts/choosing';
@@ -18,6 +19,17 @@ export function toPageAt(store: SessionStore, surfaceId: string): void {
   store.getState().turnTo(surfaceId);
 }
 
+/** Whether pages may come and go in this product; if not, that is said. */
+export function mayHavePages(store: SessionStore): boolean {
+  const why = NO_PAGES(store.getState());
+  if (why) store.getState().refuse(why);
+  return !why;
+}
+
+/** Why no page comes or goes; null where pages may. */
+export const NO_PAGES = ({ history: { project } }: Session): string | null =>
+  hasPages(project) ? null : 'This has just the sides it has: no page comes or goes.';
+
 /** An empty page like the one that is shown. */
 export function pageAfter(session: Session): Surface {
   const { project } = session.history;
@@ -28,6 +40,7 @@ export function pageAfter(session: Session): Surface {
 
 /** A page more after this one: empty, or a copy of this one. */
 export function addPageAfter(store: SessionStore, copied: boolean): void {
+  if (!mayHavePages(store)) return;
   const session = store.getState();
   const now = page(session);
   const fresh = pageAfter(session);
@@ -42,7 +55,7 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
 export function addPages(store: SessionStore, label: string, pages: readonly Surface[]): void {
   const session = store.getState();
   const [first] = pages;
-  if (!first) return;
+  if (!first || !mayHavePages(store)) return;
   session.perform({
     label,
     apply(project) {
@@ -58,7 +71,7 @@ export function keepVersion(store: SessionStore, done: number): void {
   const now = page(session);
   const old = goTo(session.history, done);
   const was = old.project.surfaces.find(({ id }) => id === now.id);
-  if (!was) return;
+  if (!was || !mayHavePages(store)) return;
   const made: Surface = { ...was, ...copiedPile(was), id: newId(), locked: false };
   // Pictures that were taken away since are known again.
   const lost = Object.values(old.project.assets).filter(({ sha }) => !session.history.project.assets[sha]);
@@ -84,7 +97,7 @@ export function deletePage(store: SessionStore): void {
   const { surfaces } = session.history.project;
   const at = surfaces.findIndex(({ id }) => id === session.surfaceId);
   const next = surfaces[at + 1] ?? surfaces[at - 1];
-  if (!next || session.readOnly) return;
+  if (!next || session.readOnly || !mayHavePages(store)) return;
   if (page(session).locked) return store.getState().touchLocked();
   toPageAt(store, next.id);
   session.perform(removePage(session.surfaceId));

@@ -9,6 +9,7 @@ import { giveUp, setAside } from '@/storage/reserve';
 import { undeleteProject } from '@/storage/deleted';
 import { hasProject } from '@/storage/shelf';
 import { Displaced, Gone, inWords, isFull, Newer } from '@/storage/trouble';
+import { coverOf } from '@/core/product';
 import { paintPageInTurns } from '@/features/table/stage/paint/paintPage';
 import type { PictureShelf } from '@/features/table/keeping/pictures';
 import type { SessionStore } from '@/features/table/session';
@@ -162,6 +163,7 @@ function askToPersist(): void {
 
 async function previewOf(history: History, typesetter: Typesetter, shelf: PictureShelf): Promise<Blob> {
   const { project } = history;
-  const canvas = await paintPageInTurns(project, project.surfaces[0]!, typesetter, shelf, PREVIEW_SIDE);
+  const { surface, box } = coverOf(project);
+  const canvas = await paintPageInTurns(project, surface, typesetter, shelf, PREVIEW_SIDE, box);
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
 }

@@ -1,33 +1,44 @@
 'use client';
-/** Index tabs that stick out at the table's left edge, one a page; the last adds one. */
+/** Pages as small true pictures at the table's left edge: turned to, dragged into another order, added, copied, locked, deleted. */
 import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
 import { IconDots, IconLock, IconPlus } from '@tabler/icons-react';
-import { memo, useMemo, useState, type MouseEvent, type ReactNode } from 'react';
+import { memo, useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
+import { hasPages } from '@/core/product';
 import { movePage } from '@/core/project/edits/page';
+import type { Surface } from '@/core/project/model';
 import * as act from '@/features/table/acts';
-import { RULER } from '@/features/table/stage/hand/view';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { PagePicture } from '@/features/table/stage/paint/PagePicture';
+import { RULER } from '@/features/table/stage/hand/view';
+
+/** CSS pixels of a page's picture at its longer side. */
+const SIDE = 44;
+/** A page's picture follows what is done to it after this long, milliseconds: nothing waits for it. */
+const AFTER = 500;
 
 export const PageTabs = memo(function PageTabs() {
   const { store } = useRoom();
-  // Only what the tabs show: the pages themselves are others after every edit.
-  const told = useSession(
-    useShallow(({ history }) =>
-      history.project.surfaces.flatMap(({ id, name, locked }) => [id, name, locked]),
-    ),
-  );
-  const surfaces = useMemo(
-    () =>
-      Array.from({ length: told.length / 3 }, (_, i) => ({
-        id: told[3 * i] as string,
-        name: told[3 * i + 1] as string,
-        locked: told[3 * i + 2] as boolean,
-      })),
-    [told],
-  );
+  const surfaces = useSession(useShallow(({ history }) => history.project.surfaces));
+  const free = useSession(({ history }) => hasPages(history.project));
   const current = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -38,10 +49,19 @@ export const PageTabs = memo(function PageTabs() {
     close();
     deed();
   };
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const dropped = ({ active, over }: DragEndEvent) => {
+    const to = surfaces.findIndex(({ id }) => id === over?.id);
+    if (over && to >= 0 && active.id !== over.id) store.getState().perform(movePage(String(active.id), to));
+  };
   return (
     <Box
       component="nav"
       aria-label="Pages"
+      data-own-keys
       sx={{
         position: 'absolute',
         left: RULER,
@@ -58,25 +78,32 @@ export const PageTabs = memo(function PageTabs() {
         '& button': { pointerEvents: 'auto' },
       }}
     >
-      {surfaces.map((surface, index) => (
-        <Tab
-          key={surface.id}
-          here={surface.id === current}
-          name={`${surface.name}${surface.locked ? ', locked' : ''}`}
-          onClick={() => act.toPageAt(store, surface.id)}
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+        <SortableContext
+          items={surfaces.map(({ id }) => id)}
+          strategy={verticalListSortingStrategy}
+          disabled={!free || readOnly}
         >
-          {index + 1}
-          {surface.locked && <IconLock size={13} aria-hidden="true" />}
-        </Tab>
-      ))}
+          {surfaces.map((surface, index) => (
+            <PageTab
+              key={surface.id}
+              surface={surface}
+              number={free ? index + 1 : null}
+              here={surface.id === current}
+            />
+          ))}
+        </SortableContext>
+      </DndContext>
       {!readOnly && (
         <>
-          <Tab name="What to do with this page" small onClick={(event) => setAnchor(event.currentTarget)}>
+          <Tab name="What to do with this page" onClick={(event) => setAnchor(event.currentTarget)}>
             <IconDots size={18} aria-hidden="true" />
           </Tab>
-          <Tab name="Add a page" small onClick={() => act.addPageAfter(store, false)}>
-            <IconPlus size={18} aria-hidden="true" />
-          </Tab>
+          {free && (
+            <Tab name="Add a page" onClick={() => act.addPageAfter(store, false)}>
+              <IconPlus size={18} aria-hidden="true" />
+            </Tab>
+          )}
         </>
       )}
       <Menu
@@ -88,48 +115,132 @@ export const PageTabs = memo(function PageTabs() {
         <MenuItem onClick={does(() => act.togglePageLock(store))}>
           {here.locked ? 'Unlock' : 'Lock'} {here.name}
         </MenuItem>
-        <MenuItem onClick={does(() => act.addPageAfter(store, true))}>Copy {here.name}</MenuItem>
-        {at > 0 && (
-          <MenuItem onClick={does(() => store.getState().perform(movePage(current, at - 1)))}>
-            Move it before {surfaces[at - 1]!.name}
-          </MenuItem>
-        )}
-        {at < surfaces.length - 1 && (
-          <MenuItem onClick={does(() => store.getState().perform(movePage(current, at + 1)))}>
-            Move it after {surfaces[at + 1]!.name}
-          </MenuItem>
-        )}
-        <MenuItem onClick={does(() => store.getState().openSheet('contact'))}>
-          Contact sheets of all photos
-        </MenuItem>
-        <MenuItem disabled={surfaces.length < 2} onClick={does(() => act.deletePage(store))}>
-          Delete {here.name}
-        </MenuItem>
+        {free && [
+          <MenuItem key="copy" onClick={does(() => act.addPageAfter(store, true))}>
+            Copy {here.name}
+          </MenuItem>,
+          at > 0 && (
+            <MenuItem key="up" onClick={does(() => store.getState().perform(movePage(current, at - 1)))}>
+              Move it before {surfaces[at - 1]!.name}
+            </MenuItem>
+          ),
+          at < surfaces.length - 1 && (
+            <MenuItem key="down" onClick={does(() => store.getState().perform(movePage(current, at + 1)))}>
+              Move it after {surfaces[at + 1]!.name}
+            </MenuItem>
+          ),
+          <MenuItem key="contact" onClick={does(() => store.getState().openSheet('contact'))}>
+            Contact sheets of all photos
+          </MenuItem>,
+          <MenuItem key="delete" disabled={surfaces.length < 2} onClick={does(() => act.deletePage(store))}>
+            Delete {here.name}
+          </MenuItem>,
+        ]}
       </Menu>
     </Box>
   );
 });
 
+interface PageTabProps {
+  surface: Surface;
+  /** Its place among the pages; null for a side that has a name of its own. */
+  number: number | null;
+  here: boolean;
+}
+
+const PageTab = memo(function PageTab({ surface, number, here }: PageTabProps) {
+  const { store } = useRoom();
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: surface.id,
+  });
+  const { name, locked, width, height } = surface;
+  const holder = useRef<HTMLButtonElement | null>(null);
+  // It is there when one comes to it by keys, or the page is turned otherwise.
+  useEffect(() => {
+    if (here) holder.current?.scrollIntoView?.({ block: 'nearest' });
+  }, [here]);
+  return (
+    <Tab
+      here={here}
+      name={`${name}${locked ? ', locked' : ''}`}
+      onClick={() => act.toPageAt(store, surface.id)}
+      holder={(element) => {
+        holder.current = element;
+        setNodeRef(element);
+      }}
+      more={{
+        ...attributes,
+        ...listeners,
+        role: undefined,
+        style: {
+          transform: CSS.Transform.toString(transform),
+          transition,
+          zIndex: isDragging ? 3 : undefined,
+        },
+      }}
+    >
+      <Box sx={{ width: SIDE, height: (SIDE * height) / Math.max(width, height), bgcolor: surface.ground }}>
+        <LatePicture surface={surface} />
+      </Box>
+      <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.25, fontSize: 14 }}>
+        {number ?? name}
+        {locked && <IconLock size={13} aria-hidden="true" />}
+      </Box>
+    </Tab>
+  );
+});
+
+/** A page's picture once it is in sight, and anew when nothing was done to the page for a moment. */
+function LatePicture({ surface }: { surface: Surface }) {
+  const { store } = useRoom();
+  const holder = useRef<HTMLDivElement>(null);
+  const [near, setNear] = useState(false);
+  const [painted, setPainted] = useState(surface);
+  useEffect(() => {
+    if (typeof IntersectionObserver === 'undefined') return;
+    const watch = new IntersectionObserver(([entry]) => setNear(Boolean(entry?.isIntersecting)));
+    watch.observe(holder.current!);
+    return () => watch.disconnect();
+  }, []);
+  useEffect(() => {
+    const late = setTimeout(() => setPainted(surface), AFTER);
+    return () => clearTimeout(late);
+  }, [surface]);
+  const [project, setProject] = useState(() => store.getState().history.project);
+  useEffect(() => setProject(store.getState().history.project), [store, painted]);
+  return (
+    <div ref={holder} style={{ width: '100%', height: '100%' }}>
+      {near && <PagePicture project={project} surface={painted} side={SIDE} />}
+    </div>
+  );
+}
+
 interface TabProps {
   name: string;
   here?: boolean;
-  small?: boolean;
   onClick: (event: MouseEvent<HTMLElement>) => void;
+  holder?: (element: HTMLButtonElement | null) => void;
+  more?: object;
   children: ReactNode;
 }
 
-const Tab = ({ name, here = false, small = false, onClick, children }: TabProps) => (
+const Tab = ({ name, here = false, onClick, holder, more, children }: TabProps) => (
   <Box
     component="button"
     type="button"
+    ref={holder}
+    {...more}
     aria-current={here ? 'page' : undefined}
     aria-label={name}
     title={name}
     onClick={onClick}
     sx={{
-      width: here ? 38 : 32,
-      minHeight: small ? 34 : 44,
+      minWidth: 32,
+      minHeight: 34,
+      alignSelf: 'flex-start',
       flexShrink: 0,
+      p: holder ? 0.5 : 0,
+      pl: here ? 1 : 0.5,
       border: 0,
       borderRadius: '0 10px 10px 0',
       bgcolor: here ? 'background.paper' : 'table.ruler',
@@ -140,7 +251,8 @@ const Tab = ({ name, here = false, small = false, onClick, children }: TabProps)
       cursor: 'pointer',
       display: 'grid',
       placeItems: 'center',
-      lineHeight: 1,
+      gap: 0.25,
+      lineHeight: 1.1,
     }}
   >
     {children}

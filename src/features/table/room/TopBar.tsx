@@ -24,6 +24,7 @@ import { memo, useState, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { retitle } from '@/core/project/edits/gather';
 import { redoLabel, undoLabel } from '@/core/project/history';
+import { hasPages, productSays } from '@/core/product';
 import { formatSize } from '@/core/units/lengths';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -183,7 +184,11 @@ function TitleField() {
 
 function Kept() {
   const kept = useSession((session) => session.kept);
-  const size = useSession((session) => formatSize(shownSurface(session), shownProject(session).unit));
+  const size = useSession((session) => {
+    const project = shownProject(session);
+    const { unit } = project;
+    return hasPages(project) ? formatSize(shownSurface(session), unit) : productSays(project, unit);
+  });
   const readOnly = useSession((session) => session.readOnly);
   const deleted = useSession((session) => session.deleted);
   const time = kept && new Date(kept).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

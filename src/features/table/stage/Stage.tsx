@@ -18,6 +18,7 @@ import { usePainter } from '@/features/table/stage/paint/usePainter';
 import { Verbs } from '@/features/table/stage/marks/Verbs';
 import { fitted, panned, toPage, viewMatrix, zoomed } from '@/features/table/stage/hand/view';
 import { Writing } from '@/features/table/tasks/words/Writing';
+import { Folds } from '@/features/table/stage/marks/Folds';
 import { Zones } from '@/features/table/stage/marks/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces, shownProject, shownSurface } from '@/features/table/session';
@@ -196,6 +197,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
           stage={stage}
           zones={show.zones}
         />
+        {show.zones && stage.width > 0 && <Folds />}
         {show.grid && stage.width > 0 && (
           <>
             <clipPath id="off-page">

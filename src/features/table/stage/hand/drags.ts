@@ -2,6 +2,7 @@
 import { boxOfPoints, type Box } from '@/core/geometry/box';
 import type { Spot } from '@/core/geometry/knots';
 import { apply, type Point } from '@/core/geometry/matrix';
+import { marksOn } from '@/core/page/marks';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll, trueExtent } from '@/core/page/extent';
 import { framed, silhouettes } from '@/core/page/framed';
@@ -78,6 +79,7 @@ function fieldAround(session: Session, moving: readonly Piece[]): SnapField {
     page,
     guides,
     still.map((piece) => trueExtent(piece, tools)),
+    marksOn(session.history.project, page, tools),
   );
 }
 

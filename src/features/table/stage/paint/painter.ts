@@ -1,13 +1,15 @@
 /** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
-import { transformBox, type Box } from '@/core/geometry/box';
+import { outset, transformBox, type Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
-import { drawPiece, movedPiece } from '@/core/page/draw';
+import { cutAway, drawPiece, drawThrough, movedPiece } from '@/core/page/draw';
+import { cutsOf, goneAt, holesOf, isOpening, leftOf, type Cuts } from '@/core/page/through';
 import { meetingOn, type Beneath } from '@/core/page/meeting';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { toolsFor } from '@/core/page/outlines';
 import type { DrawnPiece } from '@/core/picture/picture';
 import type { PageLight } from '@/core/piece/finish/light';
 import { assetsIn } from '@/core/piece/assets';
+import { extentOf } from '@/core/piece/placement/placement';
 import { textsOf } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { Piece } from '@/core/piece/piece';
@@ -58,6 +60,20 @@ export const paintedFrom = (session: Session): readonly unknown[] => [
   session.typesetter,
 ];
 
+/** How far beyond its box a piece may be drawn, points, where what is cut away of it is asked for. */
+const FAR_SEEN = 120;
+
+/** What is seen through an opening, and where it lies from the view's origin. */
+interface SeenBitmap {
+  piece: Piece;
+  scale: number;
+  light: PageLight;
+  others: readonly unknown[];
+  bitmap: OffscreenCanvas;
+  x: number;
+  y: number;
+}
+
 export class Painter {
   private readonly sheets = new Map<string, Sheet>();
   private readonly failed = new WeakSet<Piece>();
@@ -76,6 +92,13 @@ export class Painter {
     by: new Map(),
   };
 
+  private cuts: { pile: unknown; others: readonly unknown[]; cuts: Cuts | null } = {
+    pile: null,
+    others: [],
+    cuts: null,
+  };
+  private readonly seen = new Map<string, SeenBitmap>();
+
   constructor(
     private readonly layers: Layers,
     private readonly shelf: PictureShelf,
@@ -86,6 +109,8 @@ export class Painter {
   /** A picture arrived: what shows it must be drawn anew. Tells whether anything does. */
   forget(sha: string): boolean {
     let shown = false;
+    // What lies behind an opening may show it.
+    this.seen.clear();
     for (const [id, { piece }] of this.sheets) {
       if (!assetsIn(piece).includes(sha)) continue;
       this.discard(id);
@@ -136,6 +161,12 @@ export class Painter {
           ]),
         ),
       };
+    const surface = shownSurface(session);
+    const sides = tools.sides?.(surface);
+    const others = [sides?.other?.surface, ...(sides?.behind ?? []).map((each) => each.surface)];
+    if (this.cuts.pile !== pile || others.some((other, i) => other !== this.cuts.others[i]))
+      this.cuts = { pile, others, cuts: cutsOf(surface, tools) };
+    const { cuts } = this.cuts;
     const draw = (layer: HTMLCanvasElement, pieces: readonly Piece[]) => {
       const context = layer.getContext('2d')!;
       context.setTransform(1, 0, 0, 1, 0, 0);
@@ -146,8 +177,11 @@ export class Painter {
         context.fillRect(0, 0, width, height);
         context.setTransform(1, 0, 0, 1, 0, 0);
       }
+      if (cuts && layer === this.layers.below)
+        drawPieces(context, holesOf(cuts, light), view, this.source(session, view));
       for (const piece of pieces) {
         try {
+          if (isOpening(piece)) this.layThrough(context, piece, view, session);
           const mayStaySoft = inHand.has(piece.id) || performance.now() > sharpUntil;
           const sheet = this.sheetOf(piece, light, view, session, mayStaySoft);
           soft ||= !inHand.has(piece.id) && sheet.piece !== piece;
@@ -184,6 +218,39 @@ export class Painter {
     return changed;
   }
 
+  /** What is seen through an opening, as a bitmap kept until it, or what lies behind, is another. */
+  private layThrough(context: CanvasRenderingContext2D, piece: Piece, view: Matrix, session: Session): void {
+    const surface = shownSurface(session);
+    const scale = view[0];
+    const known = this.seen.get(piece.id);
+    const same =
+      known?.piece === piece &&
+      known.scale === scale &&
+      known.light === surface.light &&
+      known.others === this.cuts.others;
+    const seen = same ? known : this.seenNow(piece, view, session);
+    this.seen.set(piece.id, seen);
+    context.drawImage(seen.bitmap, Math.round(view[4]) + seen.x, Math.round(view[5]) + seen.y);
+  }
+
+  private seenNow(piece: Piece, view: Matrix, session: Session): SeenBitmap {
+    const surface = shownSurface(session);
+    const scale = view[0];
+    const tools = toolsFor(shownProject(session), session.typesetter);
+    const drawn = drawThrough(piece, surface, tools);
+    const origin: Matrix = [scale, 0, 0, scale, 0, 0];
+    // All of it is seen within the opening.
+    const { x, y, width, height } = pixelBounds(drawn[0]!, origin);
+    const bitmap = new OffscreenCanvas(Math.max(1, width), Math.max(1, height));
+    drawPieces(
+      bitmap.getContext('2d')!,
+      drawn,
+      compose(translation(-x, -y), origin),
+      this.source(session, view),
+    );
+    return { piece, scale, light: surface.light, others: this.cuts.others, bitmap, x, y };
+  }
+
   private lay(context: CanvasRenderingContext2D, sheet: Sheet, view: Matrix, session: Session): void {
     if (!sheet.bitmap) return drawPieces(context, [sheet.drawn], view, this.source(session, view));
     // What a hand moves lies where it will be drawn anew, between pixels too: nothing jumps when it lets go.
@@ -216,7 +283,11 @@ export class Painter {
     const known = this.sheets.get(piece.id);
     const tucked = this.tucks.by.get(piece.id);
     const beneath = this.met.by.get(piece.id);
-    const tuck = tucked || beneath ? JSON.stringify([tucked, beneath]) : '';
+    const { cuts } = this.cuts;
+    const gone = cuts
+      ? goneAt(shownSurface(session).pile.indexOf(piece), outset(extentOf(piece.placement), FAR_SEEN), cuts)
+      : [];
+    const tuck = tucked || beneath || gone.length ? JSON.stringify([tucked, beneath, gone]) : '';
     const typesetter = textsOf(piece).length ? session.typesetter : null;
     if (
       known &&
@@ -226,7 +297,7 @@ export class Painter {
       known.typesetter === typesetter
     ) {
       if (known.piece === piece) return known;
-      const shifted = known.bitmap && !tucked && shift(known.piece, piece);
+      const shifted = known.bitmap && !tucked && !gone.length && shift(known.piece, piece);
       if (shifted) {
         const [dx, dy] = [shifted.x * scale, shifted.y * scale];
         const box = { ...known.box, x: known.box.x + dx, y: known.box.y + dy };
@@ -243,10 +314,11 @@ export class Painter {
         if (mayStaySoft) return { ...known, box };
       }
     }
-    const drawn = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter), {
+    const whole = drawPiece(piece, light, toolsFor(shownProject(session), session.typesetter), {
       tucked,
       beneath,
     });
+    const drawn = cutAway(whole, leftOf(gone, whole.bounds, whole.matrix));
     const origin: Matrix = [scale, 0, 0, scale, 0, 0];
     const box = pixelBounds(drawn, origin);
     const stage = this.layers.below.width * this.layers.below.height;

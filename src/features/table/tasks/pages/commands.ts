@@ -20,8 +20,13 @@ export const PAGES: readonly Command[] = [
     needs: NEEDS.piece,
     run: (store) => store.getState().askMake('chosen'),
   },
-  { group: 'Pages', name: 'Add a page', run: (store) => act.addPageAfter(store, false) },
-  { group: 'Pages', name: 'Copy this page', run: (store) => act.addPageAfter(store, true) },
-  { group: 'Pages', name: 'Delete this page', run: act.deletePage },
+  { group: 'Pages', name: 'Add a page', needs: act.NO_PAGES, run: (store) => act.addPageAfter(store, false) },
+  {
+    group: 'Pages',
+    name: 'Copy this page',
+    needs: act.NO_PAGES,
+    run: (store) => act.addPageAfter(store, true),
+  },
+  { group: 'Pages', name: 'Delete this page', needs: act.NO_PAGES, run: act.deletePage },
   { group: 'Pages', name: 'Lock or unlock this page', run: act.togglePageLock },
 ];

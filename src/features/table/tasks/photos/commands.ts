@@ -19,5 +19,5 @@ export const PHOTOS: readonly Command[] = [
     needs: NEEDS.piece,
     run: act.makePlaces,
   },
-  opens('Pages', undefined, 'Contact sheets', 'contact', { more: 'Of all photos' }),
+  opens('Pages', undefined, 'Contact sheets', 'contact', { more: 'Of all photos', needs: act.NO_PAGES }),
 ];

@@ -4,39 +4,85 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControl from '@mui/material/FormControl';
 import InputLabel from '@mui/material/InputLabel';
+import MenuItem from '@mui/material/MenuItem';
 import OutlinedInput from '@mui/material/OutlinedInput';
+import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
+import { PRODUCT_NAMES, PRODUCTS, type Product, type ProductName } from '@/core/product';
+import type { ProductKind } from '@/core/product/product';
 import { parseLength } from '@/core/units/lengths';
-import { checkSize, LAYOUT_SIZES } from '@/core/units/sizes';
+import { checkSize, type PageSize } from '@/core/units/sizes';
+import type { Begun } from '@/features/home/useHome';
 
 interface Props {
-  onCreate: (layout: { width: number; height: number; unit: 'in' | 'mm' }) => void;
+  onCreate: (begun: Begun) => void;
 }
 
 /** Pixels a point takes in the size drawings: the largest, A3, is 76 px tall. */
 const SCALE = 76 / (420 * (72 / 25.4));
 
-export function NewLayoutPanel({ onCreate }: Props) {
+export function NewPanel({ onCreate }: Props) {
+  const [kind, setKind] = useState<ProductName>('layout');
+  const { name, sizes, ways } = PRODUCTS[kind] as ProductKind<Product>;
+  const [way, setWay] = useState(ways?.all[0]?.id);
+  const begin = (size: Omit<Begun, 'kind' | 'way'>) =>
+    onCreate({ ...size, kind, ...(ways && way ? { way } : {}) });
   return (
     <Box component="section" aria-labelledby="new-heading">
       <Typography id="new-heading" variant="h2">
-        Start a layout
+        Start something new
       </Typography>
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5, mb: 1.5 }}>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        size="small"
+        value={kind}
+        aria-label="What to make"
+        onChange={(_, next: ProductName | null) => {
+          if (!next) return;
+          setKind(next);
+          setWay((PRODUCTS[next] as ProductKind<Product>).ways?.all[0]?.id);
+        }}
+        sx={{ my: 1.25 }}
+      >
+        {PRODUCT_NAMES.map((each) => (
+          <ToggleButton key={each} value={each}>
+            {PRODUCTS[each].name}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      {ways && (
+        <TextField
+          select
+          fullWidth
+          size="small"
+          label={ways.label}
+          value={way}
+          onChange={(event) => setWay(event.target.value)}
+          sx={{ mb: 1.25 }}
+        >
+          {ways.all.map((each) => (
+            <MenuItem key={each.id} value={each.id}>
+              {each.name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.25 }}>
         Pick its finished size. Everything is made for print at 300 pixels per inch.
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
-        {LAYOUT_SIZES.map((size) => (
+        {sizes.map((size) => (
           <Button
             key={size.id}
             color="inherit"
             onClick={() =>
-              onCreate({ width: size.width, height: size.height, unit: size.unit === 'mm' ? 'mm' : 'in' })
+              begin({ width: size.width, height: size.height, unit: size.unit === 'mm' ? 'mm' : 'in' })
             }
-            aria-label={`New layout ${size.name}, ${size.use}`}
+            aria-label={`New ${name.toLowerCase()} ${size.name}, ${size.use}`}
             sx={{
               flexDirection: 'column',
               justifyContent: 'flex-end',
@@ -48,28 +94,53 @@ export function NewLayoutPanel({ onCreate }: Props) {
               '&:hover': { borderColor: 'primary.main', bgcolor: 'background.paper' },
             }}
           >
-            <Box
-              sx={{
-                width: size.width * SCALE,
-                height: size.height * SCALE,
-                bgcolor: 'common.white',
-                border: '1px solid #cfc8b8',
-                boxShadow: '1px 2px 3px rgba(40,30,20,0.22)',
-                mb: 1,
-              }}
-            />
+            <Sheet size={size} folded={ways ? way : undefined} />
             <Box component="span" sx={{ lineHeight: 1.2 }}>
               {size.name}
             </Box>
           </Button>
         ))}
       </Box>
-      <CustomSize onCreate={onCreate} />
+      <CustomSize most={PRODUCTS[kind].mostSide} onCreate={begin} />
     </Box>
   );
 }
 
-function CustomSize({ onCreate }: Props) {
+/** A size as it lies beside the others, in true relation; what is folded shows its cover a little open. */
+function Sheet({ size, folded }: { size: PageSize; folded: string | undefined }) {
+  const [width, height] = [size.width * SCALE, size.height * SCALE];
+  const leaf = {
+    width,
+    height,
+    bgcolor: 'common.white',
+    border: '1px solid #cfc8b8',
+    boxShadow: '1px 2px 3px rgba(40,30,20,0.22)',
+  };
+  return (
+    <Box sx={{ position: 'relative', width, height, mb: 1, perspective: 160 }}>
+      <Box sx={{ ...leaf, position: 'absolute', inset: 0 }} />
+      {folded && folded !== 'none' && (
+        <Box
+          sx={{
+            ...leaf,
+            position: 'absolute',
+            inset: 0,
+            transformOrigin: folded === 'top' ? 'top' : 'left',
+            transform: folded === 'top' ? 'rotateX(28deg)' : 'rotateY(-28deg)',
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
+interface CustomProps {
+  /** The longest a side may be, points. */
+  most: number;
+  onCreate: (size: Omit<Begun, 'kind' | 'way'>) => void;
+}
+
+function CustomSize({ most, onCreate }: CustomProps) {
   const [unit, setUnit] = useState<'in' | 'mm'>('in');
   const [text, setText] = useState({ width: '', height: '' });
   const [problem, setProblem] = useState<{ side: 'width' | 'height'; message: string } | null>(null);
@@ -88,7 +159,7 @@ function CustomSize({ onCreate }: Props) {
         });
       sides[side] = read.value;
     }
-    const checked = checkSize(sides.width, sides.height, unit);
+    const checked = checkSize(sides.width, sides.height, unit, most);
     if (!checked.ok)
       return setProblem({
         side: checked.message.startsWith('Height') ? 'height' : 'width',
@@ -138,7 +209,7 @@ function CustomSize({ onCreate }: Props) {
         color={problem ? 'error' : 'text.secondary'}
         sx={{ display: 'block', my: 0.75, minHeight: 20 }}
       >
-        {problem?.message ?? 'Any size from 1 to 60 in a side.'}
+        {problem?.message ?? `Any size from 1 to ${most / 72} in a side.`}
       </Typography>
       <Button type="submit" variant="outlined" fullWidth>
         Start with this size

@@ -1,11 +1,11 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen } from '@testing-library/react';
-import { NewLayoutPanel } from '@/features/home/NewLayoutPanel';
+import { NewPanel } from '@/features/home/NewPanel';
 
 test('sizes are offered by name; a size of one’s own is read in any unit and checked in words', () => {
   const onCreate = jest.fn();
-  render(<NewLayoutPanel onCreate={onCreate} />);
+  render(<NewPanel onCreate={onCreate} />);
   for (const name of ['12 x 12 in', '8 x 8 in', '8.5 x 11 in', '6 x 8 in', 'A4', 'A3'])
     screen.getByRole('button', { name: new RegExp(`^New layout ${name},`) });
   fireEvent.click(screen.getByRole('button', { name: /^New layout A4,/ }));
@@ -13,6 +13,7 @@ test('sizes are offered by name; a size of one’s own is read in any unit and c
     width: expect.closeTo((210 * 72) / 25.4, 9),
     height: expect.closeTo((297 * 72) / 25.4, 9),
     unit: 'mm',
+    kind: 'layout',
   });
   const form = screen.getByRole('form', { name: 'Custom size' });
   const type = (side: string, value: string) =>
@@ -33,4 +34,23 @@ test('sizes are offered by name; a size of one’s own is read in any unit and c
     unit: string;
   };
   expect([width.toFixed(2), height, unit]).toEqual(['538.58', 540, 'in']);
+});
+
+test('a card is begun by its fold and its shut size; its own size may be as large as its sheet allows', () => {
+  const onCreate = jest.fn();
+  render(<NewPanel onCreate={onCreate} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Card' }));
+  for (const name of ['5.5 x 4.25 in', '4.25 x 5.5 in', '5 x 7 in', 'A6', '148 x 148 mm'])
+    screen.getByRole('button', { name: new RegExp(`^New card ${name},`) });
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Fold' }));
+  fireEvent.click(screen.getByRole('option', { name: 'At the top' }));
+  fireEvent.click(screen.getByRole('button', { name: /^New card 5 x 7 in/ }));
+  expect(onCreate).toHaveBeenLastCalledWith({
+    width: 360,
+    height: 504,
+    unit: 'in',
+    kind: 'card',
+    way: 'top',
+  });
+  screen.getByText('Any size from 1 to 20 in a side.');
 });
