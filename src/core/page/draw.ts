@@ -1,6 +1,7 @@
 /** Page to Picture: the only way from the model to anything that can be seen. */
 import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
-import { apply, translation, compose } from '@/core/geometry/matrix';
+import { rectanglePath } from '@/core/geometry/path';
+import { apply, translation, compose, IDENTITY } from '@/core/geometry/matrix';
 import {
   reachOf,
   type DrawnPiece,
@@ -34,6 +35,22 @@ export const drawSurface = (surface: Surface, tools: DrawingTools): Picture => (
   pieces: drawPile(surface, tools),
 });
 
+/** A page as a paper by itself: where openings are, one sees through to nothing. */
+export function drawClear(surface: Surface, tools: DrawingTools): Picture {
+  const { width, height, bleed } = surface;
+  const all = outset({ x: 0, y: 0, width, height }, bleed);
+  const cuts = cutsOf(surface, tools);
+  const ground: DrawnPiece = {
+    ...{ id: 'ground', name: '', matrix: IDENTITY, opacity: 1, cut: [], bounds: all },
+    marks: [{ mark: 'fill', path: rectanglePath(all), colour: surface.ground }],
+  };
+  const left = cuts ? leftOf(goneAt(-1, all, cuts), all, IDENTITY) : null;
+  return {
+    ...{ title: surface.name, trim: { width, height }, bleed, ground: null },
+    pieces: [cutAway(ground, left), ...drawPile(surface, tools, undefined, true)],
+  };
+}
+
 /** Some pieces as they lie in the pile, by themselves: nothing around them, and no larger than what is drawn of them. */
 export function drawAlone(surface: Surface, ids: readonly string[], tools: DrawingTools): Picture {
   const wanted = new Set(ids);
@@ -59,6 +76,7 @@ function drawPile(
   surface: Surface,
   tools: DrawingTools,
   wanted: (piece: Piece) => boolean = () => true,
+  clear = false,
 ): DrawnPiece[] {
   const { pile, light } = surface;
   const tucked = tuckedOn(pile, light, tools);
@@ -73,9 +91,9 @@ function drawPile(
     if (!cuts) return [drawn];
     const gone = goneAt(pile.indexOf(piece), drawn.bounds, cuts);
     const left = cutAway(drawn, leftOf(gone, drawn.bounds, drawn.matrix));
-    return isOpening(piece) ? [...drawThrough(piece, surface, tools), left] : [left];
+    return isOpening(piece) && !clear ? [...drawThrough(piece, surface, tools), left] : [left];
   });
-  return cuts ? [...holesOf(cuts, light), ...pieces] : pieces;
+  return cuts && !clear ? [...holesOf(cuts, light), ...pieces] : pieces;
 }
 
 /** What is seen through an opening: what lies behind is drawn as it is by itself, nothing seen through that. */

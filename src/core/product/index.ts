@@ -3,7 +3,7 @@ import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
 import { card, type CardProduct } from '@/core/product/card';
 import { layout, type LayoutProduct } from '@/core/product/layout';
-import type { Fold, Panel, Part, ProductKind } from '@/core/product/product';
+import type { Face, Fold, Panel, Part, ProductKind } from '@/core/product/product';
 import { byKind } from '@/core/schema/choice';
 import type { Unit } from '@/core/units/lengths';
 
@@ -80,6 +80,34 @@ export function otherFace<S extends Made>(
   if (!other) return null;
   const { width, height } = surface;
   return { surface: other, through: leaf.axis === 'x' ? [-1, 0, 0, 1, width, 0] : [1, 0, 0, -1, 0, height] };
+}
+
+/** How it is held in the hand, each panel with the surface it is of; null for what is not. */
+export function heldOf<S extends Made>(of: Whole<S>): HeldNow<S> | null {
+  const held = kindOf(of.product).held?.(of.product);
+  if (!held) return null;
+  const panel = ({ part, panel: name }: Face): FaceNow<S> => {
+    const surface = of.surfaces.find((each) => partOf(each) === part) ?? of.surfaces[0]!;
+    const panels = panelsOn(of, surface);
+    return { surface, panel: panels.find((each) => each.name === name) ?? panels[0]! };
+  };
+  return {
+    base: { face: panel(held.base.face), back: panel(held.base.back) },
+    leaves: held.leaves.map(({ face, reverse, ...leaf }) => ({
+      ...leaf,
+      face: panel(face),
+      reverse: panel(reverse),
+    })),
+  };
+}
+
+export interface FaceNow<S> {
+  surface: S;
+  panel: Panel;
+}
+export interface HeldNow<S> {
+  base: { face: FaceNow<S>; back: FaceNow<S> };
+  leaves: { face: FaceNow<S>; reverse: FaceNow<S>; edge: 'left' | 'right' | 'top'; behind?: true }[];
 }
 
 /** What is seen through openings of a surface once the product is shut: of each panel, another surface, moved by. */

@@ -46,6 +46,19 @@ export interface Behind {
   dy: number;
 }
 
+/** A panel by its part and name. */
+export interface Face {
+  part: string;
+  panel: string;
+}
+
+/** How the product is held in the hand: what lies still, and what turns about one of its edges. */
+export interface Held {
+  base: { face: Face; back: Face };
+  /** Shut, a leaf lies over the base with `face` to the eye; `behind` it lies beneath, and turns out from there. */
+  leaves: { face: Face; reverse: Face; edge: 'left' | 'right' | 'top'; behind?: true }[];
+}
+
 /** One way in which a size can be made up, where there are several. */
 export interface Way {
   id: string;
@@ -75,4 +88,5 @@ export interface ProductKind<P extends { kind: string }> {
   panels?(product: P, part: string): Panel[];
   leaves?(product: P): Leaf[];
   behind?(product: P): Behind[];
+  held?(product: P): Held;
 }

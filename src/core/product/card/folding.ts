@@ -1,6 +1,6 @@
 /** Ways in which a card is folded: where its folds and panels lie on the flat paper, and what lies behind what once it is shut. */
 import type { Box, Size } from '@/core/geometry/box';
-import type { Behind, Fold, Leaf, Panel, Part } from '@/core/product/product';
+import type { Behind, Face, Fold, Held, Leaf, Panel, Part } from '@/core/product/product';
 
 export type Folding = 'left' | 'top' | 'none' | 'zigzag' | 'gate';
 
@@ -13,7 +13,11 @@ interface FoldingKind {
   panels(shut: Size, part: string): Panel[];
   leaves: Leaf[];
   behind(shut: Size): Behind[];
+  held: Held;
 }
+
+const out = (panel: string): Face => ({ part: OUTSIDE, panel });
+const within = (panel: string): Face => ({ part: INSIDE, panel });
 
 const [OUTSIDE, INSIDE] = ['outside', 'inside'] as const;
 const LEAF: Leaf = { face: OUTSIDE, back: INSIDE, axis: 'x' };
@@ -50,6 +54,10 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
       { part: OUTSIDE, panel: 'Front', of: INSIDE, dx: 0, dy: 0 },
       { part: OUTSIDE, panel: 'Back', of: INSIDE, dx: 0, dy: 0 },
     ],
+    held: {
+      base: { face: within('Inside right'), back: out('Back') },
+      leaves: [{ face: out('Front'), reverse: within('Inside left'), edge: 'left' }],
+    },
   },
   top: {
     name: 'At the top',
@@ -71,6 +79,10 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
       { part: OUTSIDE, panel: 'Front', of: INSIDE, dx: 0, dy: 0 },
       { part: OUTSIDE, panel: 'Back', of: INSIDE, dx: 0, dy: 0 },
     ],
+    held: {
+      base: { face: within('Inside bottom'), back: out('Back') },
+      leaves: [{ face: out('Front'), reverse: within('Inside top'), edge: 'top' }],
+    },
   },
   none: {
     name: 'Not at all',
@@ -85,6 +97,7 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     ],
     leaves: [LEAF],
     behind: () => [],
+    held: { base: { face: out('Front'), back: within('Back') }, leaves: [] },
   },
   zigzag: {
     name: 'In a zigzag, three panels',
@@ -109,6 +122,13 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     leaves: [LEAF],
     // The first fold lays the front on the inside's middle; the second one lies the other way round.
     behind: ({ width }) => [{ part: OUTSIDE, panel: 'Front', of: INSIDE, dx: -width, dy: 0 }],
+    held: {
+      base: { face: within('Inside middle'), back: out('Outside middle') },
+      leaves: [
+        { face: out('Front'), reverse: within('Inside left'), edge: 'left' },
+        { face: within('Back'), reverse: out('Outside left'), edge: 'right', behind: true },
+      ],
+    },
   },
   gate: {
     name: 'As a gate, two halves in front',
@@ -135,6 +155,13 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
       { part: OUTSIDE, panel: 'Left gate', of: INSIDE, dx: -width, dy: 0 },
       { part: OUTSIDE, panel: 'Right gate', of: INSIDE, dx: width, dy: 0 },
     ],
+    held: {
+      base: { face: within('Inside middle'), back: out('Back') },
+      leaves: [
+        { face: out('Left gate'), reverse: within('Inside left'), edge: 'left' },
+        { face: out('Right gate'), reverse: within('Inside right'), edge: 'right' },
+      ],
+    },
   },
 };
 

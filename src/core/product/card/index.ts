@@ -57,4 +57,5 @@ export const card: ProductKind<CardProduct> = {
   panels: ({ fold, ...shut }, part) => FOLDINGS[fold].panels(shut, part),
   leaves: ({ fold }) => FOLDINGS[fold].leaves,
   behind: ({ fold, ...shut }) => FOLDINGS[fold].behind(shut),
+  held: ({ fold }) => FOLDINGS[fold].held,
 };

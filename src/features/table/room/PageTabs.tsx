@@ -19,15 +19,16 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { IconDots, IconLock, IconPlus } from '@tabler/icons-react';
+import { IconDots, IconHandStop, IconLock, IconPlus } from '@tabler/icons-react';
 import { memo, useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { hasPages } from '@/core/product';
+import { hasPages, heldOf } from '@/core/product';
 import { movePage } from '@/core/project/edits/page';
 import type { Surface } from '@/core/project/model';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/stage/paint/PagePicture';
+import { tip } from '@/features/table/tasks';
 import { RULER } from '@/features/table/stage/hand/view';
 
 /** CSS pixels of a page's picture at its longer side. */
@@ -39,6 +40,7 @@ export const PageTabs = memo(function PageTabs() {
   const { store } = useRoom();
   const surfaces = useSession(useShallow(({ history }) => history.project.surfaces));
   const free = useSession(({ history }) => hasPages(history.project));
+  const holdable = useSession(({ history }) => heldOf(history.project) !== null);
   const current = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -51,7 +53,11 @@ export const PageTabs = memo(function PageTabs() {
   };
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+    // Enter turns to a page; Space picks it up.
+    useSensor(KeyboardSensor, {
+      coordinateGetter: sortableKeyboardCoordinates,
+      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
+    }),
   );
   const dropped = ({ active, over }: DragEndEvent) => {
     const to = surfaces.findIndex(({ id }) => id === over?.id);
@@ -99,6 +105,14 @@ export const PageTabs = memo(function PageTabs() {
           <Tab name="What to do with this page" onClick={(event) => setAnchor(event.currentTarget)}>
             <IconDots size={18} aria-hidden="true" />
           </Tab>
+          {holdable && (
+            <Tab
+              name={tip('Hold it in the hand', 'Shift V')}
+              onClick={() => store.getState().openSheet('held')}
+            >
+              <IconHandStop size={18} aria-hidden="true" />
+            </Tab>
+          )}
           {free && (
             <Tab name="Add a page" onClick={() => act.addPageAfter(store, false)}>
               <IconPlus size={18} aria-hidden="true" />
@@ -169,9 +183,9 @@ const PageTab = memo(function PageTab({ surface, number, here }: PageTabProps) {
         setNodeRef(element);
       }}
       more={{
-        ...attributes,
-        ...listeners,
-        role: undefined,
+        ...(number === null
+          ? {}
+          : { ...attributes, ...listeners, role: undefined, 'aria-disabled': undefined }),
         style: {
           transform: CSS.Transform.toString(transform),
           transition,
@@ -195,7 +209,7 @@ function LatePicture({ surface }: { surface: Surface }) {
   const { store } = useRoom();
   const holder = useRef<HTMLDivElement>(null);
   const [near, setNear] = useState(false);
-  const [painted, setPainted] = useState(surface);
+  const [painted, setPainted] = useState(() => ({ project: store.getState().history.project, surface }));
   useEffect(() => {
     if (typeof IntersectionObserver === 'undefined') return;
     const watch = new IntersectionObserver(([entry]) => setNear(Boolean(entry?.isIntersecting)));
@@ -203,14 +217,12 @@ function LatePicture({ surface }: { surface: Surface }) {
     return () => watch.disconnect();
   }, []);
   useEffect(() => {
-    const late = setTimeout(() => setPainted(surface), AFTER);
+    const late = setTimeout(() => setPainted({ project: store.getState().history.project, surface }), AFTER);
     return () => clearTimeout(late);
-  }, [surface]);
-  const [project, setProject] = useState(() => store.getState().history.project);
-  useEffect(() => setProject(store.getState().history.project), [store, painted]);
+  }, [store, surface]);
   return (
     <div ref={holder} style={{ width: '100%', height: '100%' }}>
-      {near && <PagePicture project={project} surface={painted} side={SIDE} />}
+      {near && <PagePicture {...painted} side={SIDE} />}
     </div>
   );
 }

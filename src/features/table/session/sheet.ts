@@ -29,7 +29,8 @@ export type SheetName =
   | 'fonts'
   | 'sentiments'
   | 'letters'
-  | 'find';
+  | 'find'
+  | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */
 const ALONE: readonly SheetName[] = ['draw'];

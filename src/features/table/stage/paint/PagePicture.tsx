@@ -12,6 +12,8 @@ interface Props {
   /** CSS pixels at its longer side. */
   side: number;
   part?: Box;
+  /** As a paper by itself, clear where it has openings. */
+  clear?: boolean;
   /** What it shows, for those who cannot see it; none if the words beside it say so. */
   label?: string;
   style?: CSSProperties;
@@ -20,7 +22,7 @@ interface Props {
 /** Milliseconds within which pictures that arrive are painted together. */
 const ARRIVALS = 120;
 
-export function PagePicture({ project, surface, side, part, label, style }: Props) {
+export function PagePicture({ project, surface, side, part, clear, label, style }: Props) {
   const { store, shelf } = useRoom();
   const holder = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
@@ -31,7 +33,7 @@ export function PagePicture({ project, surface, side, part, label, style }: Prop
       const element = holder.current;
       if (!element) return;
       const pixels = side * (window.devicePixelRatio || 1);
-      const picture = paintPage(project, surface, store.getState().typesetter, shelf, pixels, part);
+      const picture = paintPage(project, surface, store.getState().typesetter, shelf, pixels, part, clear);
       element.width = picture.width;
       element.height = picture.height;
       element.getContext('2d')!.drawImage(picture, 0, 0);
@@ -48,7 +50,7 @@ export function PagePicture({ project, surface, side, part, label, style }: Prop
       clearTimeout(waiting);
       cancelAnimationFrame(frame);
     };
-  }, [store, shelf, project, surface, side, part]);
+  }, [store, shelf, project, surface, side, part, clear]);
   const seen = part ?? surface;
   const scale = side / Math.max(seen.width, seen.height);
   return (

@@ -1,7 +1,7 @@
 /** A page, or a part of it, as a small picture: for the shelf, for versions side by side, for what a choice would do. */
 import type { Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation } from '@/core/geometry/matrix';
-import { drawSurface } from '@/core/page/draw';
+import { drawClear, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -18,6 +18,8 @@ type Asked = [
   shelf: PictureShelf,
   side: number,
   part?: Box,
+  /** As a paper by itself, clear where it has openings. */
+  clear?: boolean,
 ];
 
 /** The trim, or `part` of it (page points), `side` pixels at its longer side. What is not decoded yet is grey. */
@@ -48,17 +50,21 @@ function begin(
     shelf,
     side,
     part = { x: 0, y: 0, width: surface.width, height: surface.height },
+    clear = false,
   ]: Asked
 ) {
-  const { pieces } = drawSurface(surface, toolsFor(project, typesetter));
+  const tools = toolsFor(project, typesetter);
+  const { pieces } = clear ? drawClear(surface, tools) : drawSurface(surface, tools);
   const scale = side / Math.max(part.width, part.height);
   const canvas = new OffscreenCanvas(
     Math.max(1, Math.round(part.width * scale)),
     Math.max(1, Math.round(part.height * scale)),
   );
   const context = canvas.getContext('2d')!;
-  context.fillStyle = surface.ground;
-  context.fillRect(0, 0, canvas.width, canvas.height);
+  if (!clear) {
+    context.fillStyle = surface.ground;
+    context.fillRect(0, 0, canvas.width, canvas.height);
+  }
   const view = compose(scaling(scale), translation(-part.x, -part.y));
   const source: DrawingSource = {
     platform: browser,

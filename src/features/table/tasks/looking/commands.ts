@@ -1,4 +1,5 @@
 /** How the table is looked at. */
+import { heldOf } from '@/core/product';
 import * as act from '@/features/table/acts';
 import { nearer, slideNow } from '@/features/table/acts/slide';
 import { focusPart } from '@/features/table/stage/focus';
@@ -8,6 +9,11 @@ import { NEEDS, opens, toggles, type Command } from '@/features/table/tasks/comm
 const SLIDE_STEP = 1.1;
 
 export const LOOKING: readonly Command[] = [
+  opens('Looking', 'Shift V', 'Hold it in the hand', 'held', {
+    more: 'Shut, opening, from behind',
+    needs: ({ history }) =>
+      heldOf(history.project) ? null : 'Pages lie flat: only what is folded is held in the hand.',
+  }),
   opens('Looking', 'I', 'Guides by number', 'guides', { more: 'Or spaced evenly' }),
   {
     keys: 'Ctrl K',

@@ -2,6 +2,9 @@
 import { fetched } from '@/ui/fetched';
 
 export const LOOKING_SHEETS = {
+  held: fetched('In the hand', () =>
+    import('@/features/table/tasks/looking/HeldSheet').then((m) => m.HeldSheet),
+  ),
   guides: fetched('Guides', () =>
     import('@/features/table/tasks/looking/GuidesSheet').then((m) => m.GuidesSheet),
   ),

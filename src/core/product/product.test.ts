@@ -1,0 +1,110 @@
+/** Cards on paper: what lies where, on both sides, and what is seen through what. */
+import fc from 'fast-check';
+import { compose, apply } from '@/core/geometry/matrix';
+import {
+  beginProduct,
+  behindOn,
+  foldsOn,
+  hasPages,
+  heldOf,
+  otherFace,
+  panelsOn,
+  PRODUCTS,
+  productSays,
+} from '@/core/product';
+import { FOLDINGS, type Folding } from '@/core/product/card/folding';
+import { newProject, type Project } from '@/core/project/model';
+import { readProject, writeProject } from '@/core/project/file';
+
+const FOLDS = Object.keys(FOLDINGS) as Folding[];
+const card = (fold: Folding, width = 360, height = 504): Project =>
+  newProject({ id: 'c', title: 'Card', unit: 'in' }, beginProduct('card', { width, height }, fold));
+const side = () => fc.integer({ min: 72, max: 1440 });
+
+test.each(FOLDS)(
+  'folded %s: panels tile each side, folds lie between them, through the paper twice is where one was',
+  (fold) => {
+    fc.assert(
+      fc.property(side(), side(), (width, height) => {
+        const of = card(fold, width, height);
+        for (const surface of of.surfaces) {
+          const panels = panelsOn(of, surface);
+          // The flat sheet is the sum of its panels.
+          const area = panels.reduce((sum, { box }) => sum + box.width * box.height, 0);
+          expect(area).toBeCloseTo(surface.width * surface.height, 3);
+          for (const { axis, at } of foldsOn(of, surface))
+            for (const { box } of panels) {
+              const [from, to] = axis === 'x' ? [box.x, box.x + box.width] : [box.y, box.y + box.height];
+              expect(at <= from + 1e-9 || at >= to - 1e-9).toBe(true);
+            }
+          const other = otherFace(of, surface)!;
+          const back = otherFace(of, other.surface)!;
+          expect(back.surface).toBe(surface);
+          const twice = compose(back.through, other.through);
+          const point = { x: width / 3, y: height / 5 };
+          expect(apply(twice, point)).toEqual({
+            x: expect.closeTo(point.x, 9),
+            y: expect.closeTo(point.y, 9),
+          });
+          const [a, b, c, d] = other.through;
+          expect(Math.abs(a * d - b * c)).toBe(1);
+          expect([other.surface.width, other.surface.height]).toEqual([surface.width, surface.height]);
+        }
+      }),
+      { numRuns: 30 },
+    );
+  },
+);
+
+test.each(FOLDS)(
+  'folded %s: a panel comes out on the other side behind it, and what lies behind it is as large as it',
+  (fold) => {
+    const of = card(fold);
+    const held = heldOf(of)!;
+    for (const { face, reverse } of held.leaves) {
+      const { through } = otherFace(of, face.surface)!;
+      const { x, y, width, height } = face.panel.box;
+      const middle = apply(through, { x: x + width / 2, y: y + height / 2 });
+      const box = reverse.panel.box;
+      expect(middle).toEqual({
+        x: expect.closeTo(box.x + box.width / 2),
+        y: expect.closeTo(box.y + box.height / 2),
+      });
+    }
+    for (const surface of of.surfaces)
+      for (const { box, surface: behind, dx, dy } of behindOn(of, surface)) {
+        // All of the panel lies over some panels of the other surface.
+        const within = panelsOn(of, behind).some(
+          ({ box: other }) =>
+            box.x + dx >= other.x - 1e-9 &&
+            box.x + dx + box.width <= other.x + other.width + 1e-9 &&
+            box.y + dy >= other.y - 1e-9 &&
+            box.y + dy + box.height <= other.y + other.height + 1e-9,
+        );
+        expect(within).toBe(true);
+      }
+  },
+);
+
+test('sizes of the trade and of ISO 216; what a card is called; pages come and go in layouts alone', () => {
+  const size = (id: string) => PRODUCTS.card.sizes.find((each) => each.id === id)!;
+  // ISO 216: A6 is 105 x 148 mm (from memory); a quarter of letter paper is 8.5 / 2 by 11 / 2 in.
+  expect([size('a6').width, size('a6').height].map((side) => Math.round((side * 25.4) / 72))).toEqual([
+    105, 148,
+  ]);
+  expect([size('4.25x5.5').width, size('4.25x5.5').height]).toEqual([(8.5 / 2) * 72, (11 / 2) * 72]);
+  expect(productSays(card('top'), 'in')).toBe('5 x 7 in card, folded at the top');
+  expect([hasPages(card('left')), heldOf(card('none'))!.leaves.length]).toEqual([false, 0]);
+  // The front of a 5 x 7 in card lies on the right half of a sheet of 10 x 7 in.
+  expect(panelsOn(card('left'), card('left').surfaces[0]!)[0]).toEqual({
+    name: 'Front',
+    box: { x: 360, y: 0, width: 360, height: 504 },
+  });
+});
+
+test.each(FOLDS)('folded %s is written and read as it is; settings out of range are not believed', (fold) => {
+  const of = card(fold);
+  expect(readProject(writeProject(of))).toEqual({ ok: true, value: of });
+  const torn = readProject(writeProject(of).replace(`"fold": "${fold}"`, '"fold": "sideways"'));
+  expect(torn.ok && !torn.mended).toBe(false);
+});
