@@ -1,11 +1,14 @@
 /**
- * npm run render -- FILE.bellagraph --page 1 --format png|jpg|pdf|svg --ppi 300 --out FILE [--bleed] [--crop-marks]
- * Renders a page of a project file with the same core and outputs as the app.
+ * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|pages|cut --format png|jpg|pdf|svg --ppi 300 --out FILE
+ *   [--bleed] [--crop-marks]
+ * Renders sides of a project file with the same core and outputs as the app: flat as they are designed, as single pages
+ * (the panels of what is folded), or as cut lines (SVG). Several go into one PDF, or into files numbered before their ending.
  */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { drawSurface } from '@/core/page/draw';
+import { drawPart, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
+import { panelsOn } from '@/core/product';
 import { FORMATS, isFormat } from '@/output/formats';
 import { make } from '@/output/make';
 import { openedFile, typesetterOf } from './node/files';
@@ -14,7 +17,9 @@ import { nodeWorkshop } from './node/platform';
 const { values, positionals } = parseArgs({
   allowPositionals: true,
   options: {
-    page: { type: 'string', default: '1' },
+    pages: { type: 'string' },
+    page: { type: 'string' },
+    as: { type: 'string', default: 'flat' },
     format: { type: 'string', default: 'png' },
     ppi: { type: 'string', default: '300' },
     out: { type: 'string' },
@@ -38,14 +43,37 @@ const format = isFormat(values.format)
 const opened = await openedFile(file).catch((error: Error) => stop(error.message));
 const { project, bytes, mended } = opened;
 mended.forEach((line) => console.error(line));
-const surface = project.surfaces[Number(values.page) - 1] ?? stop(`There is no page ${values.page}.`);
+if (!['flat', 'pages', 'cut'].includes(values.as)) stop('--as takes flat, pages or cut.');
+if (values.as === 'cut' && format !== 'svg') stop('Cut lines are made as SVG: --format svg.');
 const typesetter = await typesetterOf(opened);
-const picture = drawSurface(surface, toolsFor(project, typesetter));
-const asset = (sha: string) => project.assets[sha]!;
-const made = await make(
-  { ...picture, title: project.title },
-  { format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
-  nodeWorkshop(asset, (sha) => bytes.get(sha)!, typesetter),
+const tools = toolsFor(project, typesetter);
+const all = project.surfaces.flatMap((surface) =>
+  values.as === 'pages'
+    ? panelsOn(project, surface).map((panel) => drawPart(surface, panel, tools))
+    : [drawSurface(surface, tools)],
 );
-await writeFile(out, Buffer.concat(made.ok ? made.value : stop(made.message)));
-console.log(`${out}: page ${values.page} of “${project.title}”, ${format}`);
+const asked = values.pages ?? values.page ?? '1';
+const [, from, to = from] =
+  asked === 'all' ? ['', '1', String(all.length)] : (/^(\d+)(?:-(\d+))?$/.exec(asked) ?? []);
+const wanted = all
+  .slice(Number(from) - 1, Number(to))
+  .map((picture) => ({ ...picture, title: project.title }));
+if (!wanted.length) stop(`There is no page ${asked}: there are ${all.length}.`);
+const options = {
+  ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
+  ...(values.as === 'cut' ? { lines: true } : {}),
+};
+const shop = nodeWorkshop(
+  (sha) => project.assets[sha]!,
+  (sha) => bytes.get(sha)!,
+  typesetter,
+);
+const files = FORMATS[format].many ? [wanted] : wanted.map((picture) => [picture]);
+for (const [i, pictures] of files.entries()) {
+  const made = await make(pictures, options, shop);
+  const name = files.length > 1 ? out.replace(/(\.[^.]*)?$/, `-${i + 1}$1`) : out;
+  await writeFile(name, Buffer.concat(made.ok ? made.value : stop(made.message)));
+  console.log(
+    `${name}: ${pictures.length > 1 ? `${pictures.length} pages` : 'a page'} of “${project.title}”, ${format}`,
+  );
+}

@@ -36,19 +36,22 @@ export function making() {
       of: Project,
       options: Partial<MakeOptions> & Pick<MakeOptions, 'format'>,
       name: string,
+      surfaces: Project['surfaces'] = of.surfaces.slice(0, 1),
     ): Promise<string> {
       const letters = await equipped(await (typesetter ??= nodeTypesetter()), needsOf(of), readNodeFont);
       const tools = toolsFor(of, letters);
-      const picture = options.only
-        ? drawAlone(of.surfaces[0]!, options.only, tools)
-        : { ...drawSurface(of.surfaces[0]!, tools), title: of.title };
+      const pictures = surfaces.map((surface) =>
+        options.only
+          ? drawAlone(surface, options.only, tools)
+          : { ...drawSurface(surface, tools), title: of.title },
+      );
       const workshop = nodeWorkshop(
         (sha) => of.assets[sha]!,
         (sha) => files.get(sha)!,
         letters,
       );
       const result = await make(
-        picture,
+        pictures,
         { ppi: 300, withBleed: false, cropMarks: false, ...options },
         workshop,
       );

@@ -6,6 +6,8 @@ interface FormatKind {
   use: string;
   /** Whether it is pixels, and a resolution can be chosen. */
   pixels: boolean;
+  /** Whether it can hold several pages. */
+  many: boolean;
   /** Whether it can carry crop marks. */
   cropMarks: boolean;
   /** Whether it can stay clear where nothing lies, so that pieces can be made by themselves. */
@@ -19,6 +21,7 @@ export const FORMATS = {
     name: 'PDF',
     use: 'For a print shop: photos untouched, words as words',
     pixels: false,
+    many: true,
     cropMarks: true,
     clear: false,
     lines: false,
@@ -27,6 +30,7 @@ export const FORMATS = {
     name: 'JPEG',
     use: 'For photo labs and for sharing',
     pixels: true,
+    many: false,
     cropMarks: false,
     clear: false,
     lines: false,
@@ -35,6 +39,7 @@ export const FORMATS = {
     name: 'PNG',
     use: 'Without any loss, for further work',
     pixels: true,
+    many: false,
     cropMarks: false,
     clear: true,
     lines: false,
@@ -43,6 +48,7 @@ export const FORMATS = {
     name: 'SVG',
     use: 'Drawn outlines, for other programs',
     pixels: false,
+    many: false,
     cropMarks: false,
     clear: true,
     lines: true,

@@ -10,12 +10,13 @@ import { makeSvg } from '@/output/svg/make';
 /** How each format is made, a line each. */
 const MAKERS: Record<Format, Maker> = { pdf: makePdf, jpg: makeJpeg, png: makePng, svg: makeSvg };
 
+/** Several pictures become pages of one file where it can hold them; else the first is made. */
 export async function make(
-  picture: Picture,
+  of: Picture | readonly Picture[],
   options: MakeOptions,
   shop: Workshop,
   progress: Progress = () => {},
 ): Promise<Result<Uint8Array[]>> {
-  const { picture: stamped, stock } = await stockFor(picture, shop);
-  return MAKERS[options.format](stamped, options, stock, progress);
+  const { pictures, stock } = await stockFor('pieces' in of ? [of] : of, shop);
+  return MAKERS[options.format](pictures, options, stock, progress);
 }

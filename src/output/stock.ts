@@ -24,9 +24,9 @@ export interface Workshop {
 
 export type Progress = (share: number, doing: string) => void;
 
-/** Makes a finished file of a picture, in parts that follow each other. */
+/** Makes a finished file of pictures, at least one, in parts that follow each other. */
 export type Maker = (
-  picture: Picture,
+  pictures: readonly Picture[],
   options: MakeOptions,
   stock: Stock,
   progress: Progress,
@@ -35,10 +35,10 @@ export type Maker = (
 /** Quality of a JPEG that is made of pixels, 0 to 1. */
 export const JPEG_QUALITY = 0.93;
 
-export const filesOf = (picture: Picture): string[] => [
+export const filesOf = (pictures: readonly Picture[]): string[] => [
   ...new Set(
-    picture.pieces.flatMap((piece) =>
-      piece.marks.flatMap((mark) => (mark.mark === 'image' ? [mark.asset] : [])),
+    pictures.flatMap(({ pieces }) =>
+      pieces.flatMap(({ marks }) => marks.flatMap((mark) => (mark.mark === 'image' ? [mark.asset] : []))),
     ),
   ),
 ];
@@ -52,20 +52,23 @@ interface Stamped extends Workshop {
   worn(key: string): Worn | undefined;
 }
 
-/** The picture with a name for whatever a file wears, and the stock that knows those names. */
+/** The pictures with a name for whatever a file wears, and the stock that knows those names. */
 export async function stockFor(
-  picture: Picture,
+  of: readonly Picture[],
   shop: Workshop,
-): Promise<{ picture: Picture; stock: Stock }> {
-  const { picture: stamped, shop: worn } = stampedStock(picture, shop);
-  const drawings = await openDrawings(stamped, worn);
-  return { picture: stamped, stock: { ...worn, drawing: (key) => drawings.get(key) } };
+): Promise<{ pictures: readonly Picture[]; stock: Stock }> {
+  const { pictures, shop: worn } = stampedStock(of, shop);
+  const drawings = await openDrawings(pictures, worn);
+  return { pictures, stock: { ...worn, drawing: (key) => drawings.get(key) } };
 }
 
-/** Everything drawn that the picture shows, read, and as it is worn. */
-async function openDrawings(picture: Picture, shop: Stamped): Promise<ReadonlyMap<string, PlacedDrawing>> {
+/** Everything drawn that the pictures show, read, and as it is worn. */
+async function openDrawings(
+  pictures: readonly Picture[],
+  shop: Stamped,
+): Promise<ReadonlyMap<string, PlacedDrawing>> {
   const drawings = new Map<string, PlacedDrawing>();
-  for (const key of filesOf(picture)) {
+  for (const key of filesOf(pictures)) {
     const asset = shop.asset(key);
     if (asset.type !== 'image/svg+xml') continue;
     const drawing = openDrawing(asset, await shop.bytes(key));
@@ -75,8 +78,11 @@ async function openDrawings(picture: Picture, shop: Stamped): Promise<ReadonlyMa
   return drawings;
 }
 
-/** The picture with every stamped, toned or dyed file under a name of its own, and a workshop that knows those names. */
-function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; shop: Stamped } {
+/** The pictures with every stamped, toned or dyed file under a name of its own, and a workshop that knows those names. */
+function stampedStock(
+  pictures: readonly Picture[],
+  shop: Workshop,
+): { pictures: readonly Picture[]; shop: Stamped } {
   const keys = new Map<string, string>();
   const files = new Map<string, { sha: string; worn: Worn }>();
   const named = (mark: Mark): Mark => {
@@ -107,10 +113,10 @@ function stampedStock(picture: Picture, shop: Workshop): { picture: Picture; sho
     return worn.ink || type === 'image/png' || type === 'image/webp' ? 'image/png' : 'image/jpeg';
   };
   return {
-    picture: {
+    pictures: pictures.map((picture) => ({
       ...picture,
       pieces: picture.pieces.map((piece) => ({ ...piece, marks: piece.marks.map(named) })),
-    },
+    })),
     shop: {
       ...shop,
       worn: wornOf,

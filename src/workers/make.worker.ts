@@ -2,7 +2,7 @@
 import { expose } from 'comlink';
 import { drawAlone, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
-import type { Project } from '@/core/project/model';
+import { surfaceOf, type Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
 import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
 import { shaOfFamily } from '@/core/text/families';
@@ -14,7 +14,8 @@ import { browser, uprightBitmap } from '@/output/platform';
 
 export interface Order {
   project: Project;
-  surfaceId: string;
+  /** One, or several for a file that can hold them. */
+  surfaceIds: readonly string[];
   options: MakeOptions;
   /** By SHA-256: the files themselves, and for files browsers cannot decode a readable copy. */
   files: Map<string, { own: Blob; readable: Blob }>;
@@ -33,7 +34,7 @@ async function warm(fonts: string): Promise<void> {
 }
 
 async function makeFile(
-  { project, surfaceId, options, files, now }: Order,
+  { project, surfaceIds, options, files, now }: Order,
   progress: Progress,
 ): Promise<Result<Blob>> {
   if (!opening) throw new Error('The fonts have not been opened.');
@@ -41,11 +42,13 @@ async function makeFile(
     const own = files.get(shaOfFamily(name) ?? '')?.own;
     return own ? new Uint8Array(await own.arrayBuffer()) : shipped(name);
   });
-  const surface = project.surfaces.find(({ id }) => id === surfaceId)!;
   const tools = toolsFor(project, typesetter);
-  const picture = options.only
-    ? drawAlone(surface, options.only, tools)
-    : { ...drawSurface(surface, tools), title: project.title };
+  const pictures = surfaceIds.map((id) => {
+    const surface = surfaceOf(project, id);
+    return options.only
+      ? drawAlone(surface, options.only, tools)
+      : { ...drawSurface(surface, tools), title: project.title };
+  });
   const shop: Workshop = {
     platform: browser,
     font: typesetter.font,
@@ -62,7 +65,7 @@ async function makeFile(
     },
     now: new Date(now),
   };
-  const made = await make(picture, options, shop, progress);
+  const made = await make(pictures, options, shop, progress);
   if (!made.ok) return made;
   const types = { png: 'image/png', jpg: 'image/jpeg', pdf: 'application/pdf', svg: 'image/svg+xml' };
   return ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: types[options.format] }));

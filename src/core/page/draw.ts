@@ -24,16 +24,38 @@ import type { InkedLetters } from '@/core/piece/outline/kind';
 import type { Cut } from '@/core/piece/material/kind';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
+import type { Panel } from '@/core/product/product';
 import type { Surface } from '@/core/project/model';
 
 /** The pieces that show, bottom first. Hidden ones are left out. */
-export const drawSurface = (surface: Surface, tools: DrawingTools): Picture => ({
-  title: surface.name,
-  trim: { width: surface.width, height: surface.height },
-  bleed: surface.bleed,
-  ground: surface.ground,
-  pieces: drawPile(surface, tools),
-});
+export function drawSurface(surface: Surface, tools: DrawingTools): Picture {
+  const folds = tools.sides?.(surface).folds ?? [];
+  return {
+    title: surface.name,
+    trim: { width: surface.width, height: surface.height },
+    bleed: surface.bleed,
+    ground: surface.ground,
+    pieces: drawPile(surface, tools),
+    ...(folds.length ? { folds } : {}),
+  };
+}
+
+/** A part of a surface by itself: a panel of what is folded, turned to be read. */
+export function drawPart(surface: Surface, { name, box, turn }: Panel, tools: DrawingTools): Picture {
+  const { folds: _, ...whole } = drawSurface(surface, tools);
+  const { x, y, width, height } = box;
+  const upright = whole.pieces.map((piece) => movedPiece(piece, -x, -y));
+  const over = (piece: DrawnPiece): DrawnPiece => ({
+    ...piece,
+    matrix: compose([-1, 0, 0, -1, width, height], piece.matrix),
+    bounds: {
+      ...piece.bounds,
+      x: width - piece.bounds.x - piece.bounds.width,
+      y: height - piece.bounds.y - piece.bounds.height,
+    },
+  });
+  return { ...whole, title: name, trim: { width, height }, pieces: turn ? upright.map(over) : upright };
+}
 
 /** A page as a paper by itself: where openings are, one sees through to nothing. */
 export function drawClear(surface: Surface, tools: DrawingTools): Picture {

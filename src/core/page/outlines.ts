@@ -3,13 +3,14 @@ import type { Box } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
+import type { Fold } from '@/core/picture/picture';
 import { sameWork, worked, type Finish } from '@/core/piece/finish';
 import { matPaths } from '@/core/piece/finish/mats';
 import { strokeReach } from '@/core/piece/finish/stroke';
 import { outlineKind, type Outline } from '@/core/piece/outline';
 import type { MadeCut } from '@/core/piece/outline/kind';
 import type { Piece } from '@/core/piece/piece';
-import { behindOn, otherFace } from '@/core/product';
+import { behindOn, foldsOn, otherFace } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -24,12 +25,17 @@ export interface DrawingTools {
 export interface Sides {
   other: { surface: Surface; through: Matrix } | null;
   behind: { box: Box; surface: Surface; dx: number; dy: number }[];
+  folds: readonly Fold[];
 }
 
 export const toolsFor = (project: Project, typesetter: Typesetter): DrawingTools => ({
   typesetter,
   asset: (sha) => project.assets[sha],
-  sides: (surface) => ({ other: otherFace(project, surface), behind: behindOn(project, surface) }),
+  sides: (surface) => ({
+    other: otherFace(project, surface),
+    behind: behindOn(project, surface),
+    folds: foldsOn(project, surface),
+  }),
 });
 
 /** A cut as it was last made: an outline is another object when anything of it was changed. */

@@ -22,6 +22,13 @@ export interface Picture {
   /** Colour of the bare page; null where it is clear. */
   ground: string | null;
   pieces: readonly DrawnPiece[];
+  /** Where its paper is folded: upright or level lines so far from the trim's left or top. */
+  folds?: readonly Fold[];
+}
+
+export interface Fold {
+  axis: 'x' | 'y';
+  at: number;
 }
 
 export interface DrawnPiece {

@@ -4,6 +4,7 @@
  */
 import type { AnyObject, ObjectSchema } from 'yup';
 import type { Box, Size } from '@/core/geometry/box';
+import type { Fold } from '@/core/picture/picture';
 import type { PageSize } from '@/core/units/sizes';
 import type { Unit } from '@/core/units/lengths';
 
@@ -14,11 +15,7 @@ export interface Part extends Size {
   name: string;
 }
 
-/** A straight fold over the whole surface: upright at so many points from the trim's left, or level from its top. */
-export interface Fold {
-  axis: 'x' | 'y';
-  at: number;
-}
+export type { Fold };
 
 /** What a surface is divided into by its folds. Panels hold nothing: pieces lie on the surface and may cross them. */
 export interface Panel {

@@ -1,11 +1,11 @@
-/** A Picture to a PDF, its JPEG files untouched. */
+/** Pictures to the pages of a PDF, its JPEG files untouched. */
 import { ok } from '@/core/result';
 import { openSubset } from '@/output/pdf/subset';
 import { writePdf } from '@/output/pdf/write';
 import { filesOf, letGo, type Maker } from '@/output/stock';
 
-export const makePdf: Maker = async (picture, { withBleed, cropMarks }, stock, progress) => {
-  const files = filesOf(picture);
+export const makePdf: Maker = async (pictures, { withBleed, cropMarks }, stock, progress) => {
+  const files = filesOf(pictures);
   const bytes = new Map<string, Uint8Array>();
   const pixels = new Map<string, ImageData>();
   for (const [i, sha] of files.entries()) {
@@ -21,8 +21,8 @@ export const makePdf: Maker = async (picture, { withBleed, cropMarks }, stock, p
     }
   }
   const written = await writePdf(
-    [picture],
-    picture.title,
+    pictures,
+    pictures[0]!.title,
     { withBleed, cropMarks, made: stock.now },
     {
       platform: stock.platform,

@@ -14,7 +14,8 @@ import {
   type FillMark,
   type ImageMark,
   type Mark,
-  type Picture,
+  type Fold,
+  Picture,
   type ShadowMark,
   type WorkedMark,
 } from '@/core/picture/picture';
@@ -95,7 +96,7 @@ async function addPage(
   if (picture.ground) pen.write(`${colour(picture.ground)} rg ${rectangle(bleedBox)} f`);
   for (const piece of picture.pieces) await pen.piece(piece);
   pen.write('Q');
-  if (cropMarks) pen.write(marksAt(width, height, bleed));
+  if (cropMarks) pen.write(marksAt(width, height, bleed, picture.folds ?? []));
   pen.write('Q');
   const { content, resources } = pen.end();
   page.node.set(PDFName.of('Contents'), content);
@@ -107,8 +108,11 @@ async function addPage(
   );
 }
 
-/** Hairlines at the trim's corners, beginning outside the bleed (or 3 pt out), in the four inks at full strength. */
-function marksAt(width: number, height: number, bleed: number): string {
+/**
+ * Hairlines at the trim's corners, beginning outside the bleed (or 3 pt out), in the four inks at full strength; where the
+ * paper is scored and folded they are dashed.
+ */
+function marksAt(width: number, height: number, bleed: number, folds: readonly Fold[]): string {
   const from = Math.max(bleed, 3) + 2;
   const to = from + MARK_LENGTH;
   const lines = [0, width].flatMap((x) => [
@@ -121,7 +125,19 @@ function marksAt(width: number, height: number, bleed: number): string {
       `${n(width + from)} ${n(y)} m ${n(width + to)} ${n(y)} l`,
     ]),
   );
-  return `q 1 1 1 1 K 0.25 w ${lines.join(' ')} S Q`;
+  const dashed = folds.flatMap(({ axis, at }) =>
+    axis === 'x'
+      ? [
+          `${n(at)} ${n(-from)} m ${n(at)} ${n(-to)} l`,
+          `${n(at)} ${n(height + from)} m ${n(at)} ${n(height + to)} l`,
+        ]
+      : [
+          `${n(-from)} ${n(at)} m ${n(-to)} ${n(at)} l`,
+          `${n(width + from)} ${n(at)} m ${n(width + to)} ${n(at)} l`,
+        ],
+  );
+  const scored = dashed.length ? ` [3 2] 0 d ${dashed.join(' ')} S` : '';
+  return `q 1 1 1 1 K 0.25 w ${lines.join(' ')} S${scored} Q`;
 }
 
 const n = (value: number): string => String(Math.round(value * 1e4) / 1e4);

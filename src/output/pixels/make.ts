@@ -15,7 +15,8 @@ function pixelsAs(
   type: 'image/png' | 'image/jpeg',
   withDensity: (bytes: Uint8Array, ppi: number) => Uint8Array[],
 ): Maker {
-  return async (picture, { ppi, withBleed }, stock, progress) => {
+  return async ([first], { ppi, withBleed }, stock, progress) => {
+    const picture = first!;
     const sheet = sheetOf(picture, ppi, withBleed);
     const longest = Math.max(sheet.width, sheet.height);
     if (longest > LONGEST_SIDE) {

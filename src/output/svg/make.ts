@@ -8,10 +8,11 @@ import { WORKED_PPI, workedBitmap } from '@/output/pixels/worked';
 import { filesOf, JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
 import { writeLines, writeSvg } from '@/output/svg/write';
 
-export const makeSvg: Maker = async (picture, { withBleed, lines }, stock, progress) => {
+export const makeSvg: Maker = async ([first], { withBleed, lines }, stock, progress) => {
+  const picture = first!;
   if (lines) return ok([new TextEncoder().encode(writeLines(cutOnly(picture)))]);
   const addresses = new Map<string, string>();
-  const files = filesOf(picture);
+  const files = filesOf([picture]);
   for (const [i, sha] of files.entries()) {
     progress((0.8 * i) / files.length, `Packing ${i + 1} of ${files.length} pictures`);
     if (!stock.drawing(sha)) addresses.set(sha, await address(sha, stock));

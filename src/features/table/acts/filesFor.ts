@@ -1,4 +1,4 @@
-/** The picture files a page needs to be made. */
+/** The picture files that pages need to be made, with what is seen through them. */
 import { assetsIn } from '@/core/piece/assets';
 import { behindOn } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
@@ -9,9 +9,10 @@ import { assetBlob, readableBlob } from '@/storage/assets';
 import type { Order } from '@/workers/make.worker';
 
 /** By SHA-256; says which is missing. */
-export async function filesFor(project: Project, surface: Surface): Promise<Result<Order['files']>> {
+export async function filesFor(project: Project, made: readonly Surface[]): Promise<Result<Order['files']>> {
   const files: Order['files'] = new Map();
-  const surfaces = [surface, ...behindOn(project, surface).map((each) => each.surface)];
+  const behind = made.flatMap((surface) => behindOn(project, surface).map((each) => each.surface));
+  const surfaces = [...new Set([...made, ...behind])];
   const seen = surfaces.flatMap(({ pile }) => pile.filter(({ placement }) => !placement.hidden));
   for (const sha of new Set(seen.flatMap(assetsIn))) {
     const [own, readable] = await Promise.all([assetBlob(sha), readableBlob(sha)]);

@@ -53,7 +53,7 @@ export async function keepPicture(
   { name, tags, kit }: Kept,
 ): Promise<Result<null>> {
   const sheet = sheetOfPieces(surface, pieces);
-  const files = await filesFor(project, sheet);
+  const files = await filesFor(project, [sheet]);
   if (!files.ok) return files;
   const worker = makeWorker();
   try {
@@ -62,7 +62,7 @@ export async function keepPicture(
     const made = await maker.makeFile(
       {
         project: { ...project, surfaces: [sheet] },
-        surfaceId: sheet.id,
+        surfaceIds: [sheet.id],
         options: { format: 'png', ppi: PRINT_PPI, withBleed: false, cropMarks: false },
         files: files.value,
         now: Date.now(),

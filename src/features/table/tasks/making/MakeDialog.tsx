@@ -18,6 +18,7 @@ import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icon
 import { useMemo, useState } from 'react';
 import { drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
+import { foldsOn } from '@/core/product';
 import { surfaceOf } from '@/core/project/model';
 import { checked } from '@/core/proof';
 import type { Finding } from '@/core/proof/check';
@@ -48,6 +49,9 @@ export function MakeDialog({ onClose }: { onClose: () => void }) {
   ) : null;
 }
 
+/** What is made: the side that is shown, all of them, or what is selected by itself. */
+type What = 'this' | 'all' | 'chosen';
+
 interface MakingProps {
   options: MakeOptions;
   /** What is selected, and could be made by itself. */
@@ -59,8 +63,9 @@ interface MakingProps {
 }
 
 function Making({ options: wished, selection, begin, onOptions: setOptions, onClose }: MakingProps) {
-  const [alone, setAlone] = useState(begin && selection.length > 0);
-  const options = aloneOr(wished, alone ? selection : []);
+  const [what, setWhat] = useState<What>(begin && selection.length > 0 ? 'chosen' : 'this');
+  const fits = what !== 'all' || FORMATS[wished.format].many;
+  const options = aloneOr(fits ? wished : { ...wished, format: 'pdf' }, what === 'chosen' ? selection : []);
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
@@ -72,12 +77,14 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
   );
   const { unit } = project;
   const chosen = selection.length;
+  const sides = project.surfaces.length;
   const busy = making.state === 'making';
   const bleed = options.withBleed ? surface.bleed : 0;
   const size = options.only
     ? drawAlone(surface, options.only, toolsFor(project, typesetter)).trim
     : { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
   const { pixels, cropMarks, lines } = FORMATS[options.format];
+  const folded = foldsOn(project, surface).length > 0;
   const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
   const cure = (finding: Finding) => {
     CURES[finding.cure].run(store, finding);
@@ -86,25 +93,34 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
   return (
     <Dialog open onClose={() => !busy && onClose()} maxWidth="md" fullWidth aria-labelledby="make-title">
       <DialogTitle id="make-title" variant="h2" sx={{ pb: 1 }}>
-        Make {options.only ? 'what is selected' : surface.name.toLowerCase()} into a file
+        Make{' '}
+        {options.only
+          ? 'what is selected'
+          : what === 'all'
+            ? `all ${sides} in one file`
+            : surface.name.toLowerCase()}{' '}
+        {what === 'all' ? '' : 'into a file'}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 4 }}>
         <Box>
-          {chosen > 0 && (
+          {(chosen > 0 || sides > 1) && (
             <ToggleButtonGroup
               exclusive
               fullWidth
               size="small"
               disabled={busy}
-              value={alone}
+              value={what}
               aria-label="What is made"
-              onChange={(_, next: boolean | null) => next !== null && setAlone(next)}
+              onChange={(_, next: What | null) => next && setWhat(next)}
               sx={{ mb: 1.25 }}
             >
-              <ToggleButton value={false}>{surface.name}</ToggleButton>
-              <ToggleButton value={true}>
-                {chosen === 1 ? 'The selected piece' : `The ${chosen} selected pieces`}
-              </ToggleButton>
+              <ToggleButton value="this">{surface.name}</ToggleButton>
+              {sides > 1 && <ToggleButton value="all">{`All ${sides}`}</ToggleButton>}
+              {chosen > 0 && (
+                <ToggleButton value="chosen">
+                  {chosen === 1 ? 'The selected piece' : `The ${chosen} selected pieces`}
+                </ToggleButton>
+              )}
             </ToggleButtonGroup>
           )}
           <Box
@@ -114,6 +130,7 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
           >
             {(Object.keys(FORMATS) as Format[])
               .filter((format) => !options.only || FORMATS[format].clear)
+              .filter((format) => what !== 'all' || FORMATS[format].many)
               .map((format) => (
                 <Box
                   key={format}
@@ -184,7 +201,7 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
                     onChange={(event) => set({ cropMarks: event.target.checked })}
                   />
                 }
-                label="With crop marks"
+                label={folded ? 'With crop and fold marks' : 'With crop marks'}
               />
             )}
             {pixels && (
@@ -278,7 +295,12 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
         <Button color="inherit" onClick={busy ? cancel : onClose}>
           {busy ? 'Cancel' : 'Back to the table'}
         </Button>
-        <Button variant="contained" size="large" disabled={busy} onClick={() => void start(options)}>
+        <Button
+          variant="contained"
+          size="large"
+          disabled={busy}
+          onClick={() => void start(options, what === 'all')}
+        >
           Make the {FORMATS[options.format].name}
         </Button>
       </DialogActions>

@@ -52,14 +52,15 @@ export function useMake() {
   }, [stop]);
 
   const start = useCallback(
-    async (options: MakeOptions) => {
+    async (options: MakeOptions, all = false) => {
       const mine = ++run.current;
       const began = Date.now();
       const { history, surfaceId } = store.getState();
       const { project } = history;
       setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
       try {
-        const gathered = await filesFor(project, surfaceOf(project, surfaceId));
+        const surfaces = all ? project.surfaces : [surfaceOf(project, surfaceId)];
+        const gathered = await filesFor(project, surfaces);
         if (!gathered.ok) return setMaking({ state: 'failed', message: gathered.message });
         const files = gathered.value;
         if (run.current !== mine) return;
@@ -69,7 +70,8 @@ export function useMake() {
           (share: number, doing: string) =>
             run.current === mine && setMaking({ state: 'making', share, doing }),
         );
-        const order = { project, surfaceId, options, files, now: Date.now() };
+        const surfaceIds = surfaces.map(({ id }) => id);
+        const order = { project, surfaceIds, options, files, now: Date.now() };
         const made = await Promise.race([maker.makeFile(order, report), failed]);
         if (run.current !== mine) return;
         if (!made.ok) return setMaking({ state: 'failed', message: made.message });

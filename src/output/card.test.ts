@@ -1,0 +1,96 @@
+/** A card as files: the flat sheet with both its faces and its fold marks, its panels by themselves; told by pdfinfo and qpdf. */
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { finishOf } from '@/core/piece/finish';
+import { beginProduct } from '@/core/product';
+import { newProject, type Project } from '@/core/project/model';
+import { packProject } from '@/storage/project-file';
+import { making } from '../../scripts/testing/making';
+import { inkPiece } from '../../scripts/testing/samples';
+
+const { folder, made, tool } = making();
+function card(fold: string): Project {
+  const of = newProject(
+    { id: 'c', title: 'Thank you', unit: 'in' },
+    beginProduct('card', { width: 252, height: 180 }, fold),
+  );
+  // A dark bar at the foot of the front, whichever way the card is folded.
+  const front = fold === 'top' ? { x: 0, y: 180 } : { x: 252, y: 0 };
+  const bar = inkPiece('bar', front.x, front.y + 150, 252, 30, {
+    material: { kind: 'ink', colour: '#24506b' },
+    finish: finishOf(0),
+  });
+  const back = inkPiece('back', 0, 0, 252, 30, {
+    material: { kind: 'ink', colour: '#c5503f' },
+    finish: finishOf(0),
+  });
+  return { ...of, surfaces: [{ ...of.surfaces[0]!, pile: [bar, back] }, of.surfaces[1]!] };
+}
+
+test('a PDF holds both faces; folds are dashed lines outside the trim, where the paper is folded', async () => {
+  const of = card('left');
+  const path = await made(of, { format: 'pdf', withBleed: true, cropMarks: true }, 'card.pdf', of.surfaces);
+  const told = tool('pdfinfo', '-box', '-l', '2', path);
+  expect(told).toMatch(/^Pages: +2$/m);
+  const box = (name: string, page: number) =>
+    new RegExp(`Page +${page} ${name}: +([\\d.]+) +([\\d.]+) +([\\d.]+) +([\\d.]+)`)
+      .exec(told)!
+      .slice(1)
+      .map(Number);
+  for (const page of [1, 2]) {
+    const [left, bottom, right, top] = box('TrimBox', page) as [number, number, number, number];
+    expect([right - left, top - bottom]).toEqual([504, 180]);
+  }
+  const plain = join(folder, 'card-plain.pdf');
+  execFileSync('qpdf', ['--qdf', '--object-streams=disable', path, plain]);
+  const content = readFileSync(plain, 'latin1');
+  // Bleed of 9 pt, 2 pt beyond it, 18 pt long.
+  expect(content.match(/\[3 2\] 0 d 252 -11 m 252 -29 l 252 191 m 252 209 l S/g)).toHaveLength(2);
+  const unfolded = card('none');
+  const none = await made(unfolded, { format: 'pdf', cropMarks: true }, 'postcard.pdf');
+  execFileSync('qpdf', ['--qdf', '--object-streams=disable', none, plain]);
+  expect(readFileSync(plain, 'latin1')).not.toMatch(/\[3 2\] 0 d/);
+});
+
+test('without a browser: sides in one PDF, panels each by itself and upright, cut lines', async () => {
+  const packed = await packProject(card('top'), async () => undefined);
+  if (!packed.ok) throw new Error(packed.message);
+  const file = join(folder, 'card.bellagraph');
+  writeFileSync(file, new Uint8Array(await packed.value.blob.arrayBuffer()));
+  const render = (...args: string[]) =>
+    execFileSync('npx', ['tsx', 'scripts/render.ts', file, ...args], {
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+  expect(render('--pages', 'all', '--format', 'pdf', '--out', join(folder, 'all.pdf'))).toMatch(
+    /2 pages of “Thank you”/,
+  );
+  render('--pages', '1-2', '--as', 'pages', '--ppi', '72', '--out', join(folder, 'panel.png'));
+  const colourAt = async (name: string, y: number) =>
+    (
+      await sharp(join(folder, name))
+        .extract({ left: 120, top: y, width: 1, height: 1 })
+        .removeAlpha()
+        .raw()
+        .toBuffer()
+    ).toString('hex');
+  // The front as it is; the back, which stands on its head on the flat sheet, turned to be read: its bar is at its foot.
+  expect([await colourAt('panel-1.png', 165), await colourAt('panel-1.png', 20)]).toEqual([
+    '24506b',
+    'ffffff',
+  ]);
+  expect([await colourAt('panel-2.png', 165), await colourAt('panel-2.png', 20)]).toEqual([
+    'c5503f',
+    'ffffff',
+  ]);
+  render('--as', 'cut', '--format', 'svg', '--out', join(folder, 'cut.svg'));
+  expect(readFileSync(join(folder, 'cut.svg'), 'utf8').match(/<path /g)).toHaveLength(2);
+  for (const wrong of [
+    ['--pages', '7'],
+    ['--as', 'cubes'],
+    ['--as', 'cut'],
+  ])
+    expect(() => render(...wrong, '--out', join(folder, 'x.png'))).toThrow();
+}, 60_000);
