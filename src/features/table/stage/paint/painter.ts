@@ -108,8 +108,8 @@ export class Painter {
 
   /** A picture arrived: what shows it must be drawn anew. Tells whether anything does. */
   forget(sha: string): boolean {
-    let shown = false;
     // What lies behind an opening may show it.
+    let shown = this.seen.size > 0;
     this.seen.clear();
     for (const [id, { piece }] of this.sheets) {
       if (!assetsIn(piece).includes(sha)) continue;
