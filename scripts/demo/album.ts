@@ -10,7 +10,8 @@ import type { Outline } from '@/core/piece/outline';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { wantedSize } from '@/core/piece/outline/glyphs';
 import type { Piece, Role } from '@/core/piece/piece';
-import { newLayout, newSurface, type Project } from '@/core/project/model';
+import { beginProduct } from '@/core/product';
+import { newProject, newSurface, type Project, type Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 
 const IN = 72;
@@ -29,6 +30,7 @@ export const CIRCLE: Outline = { kind: 'ellipse' };
 export class Album {
   readonly project: Project;
   private count = 0;
+  private side: Surface | null = null;
 
   constructor(
     id: string,
@@ -37,8 +39,15 @@ export class Album {
     height: number,
     private readonly assets: ReadonlyMap<string, Asset>,
     private readonly typesetter: Typesetter,
+    begun = beginProduct('layout', { width: width * IN, height: height * IN }),
   ) {
-    this.project = newLayout({ id, title, unit: 'in', width: width * IN, height: height * IN });
+    this.project = newProject({ id, title, unit: 'in' }, begun);
+  }
+
+  /** What follows is laid on the side of this name. */
+  on(side: string): this {
+    this.side = this.project.surfaces.find(({ name }) => name === side) ?? null;
+    return this;
   }
 
   /** Another page of the same size; what follows is laid there. */
@@ -52,11 +61,20 @@ export class Album {
   /** Cardstock, or a picture of the album, cut and finished in any way. */
   cut(
     name: string,
-    material: { ink: string } | { paper: string } | { photo: string },
+    material: { ink: string } | { paper: string } | { photo: string } | 'opening',
     outline: Outline,
     finish: Partial<Finish>,
     where: Where,
   ): this {
+    if (material === 'opening')
+      return this.lay(
+        name,
+        'embellishment',
+        { kind: 'opening' },
+        outline,
+        { ...finishOf(LIFTS.cardstock), ...finish },
+        where,
+      );
     const file = 'paper' in material ? material.paper : 'photo' in material ? material.photo : null;
     const asset = file === null ? null : this.asset(file);
     if (asset) this.project.assets[asset.sha] = asset;
@@ -214,7 +232,7 @@ export class Album {
   }
 
   private get page() {
-    return this.project.surfaces.at(-1)!;
+    return this.side ?? this.project.surfaces.at(-1)!;
   }
 
   private asset(name: string): Asset {

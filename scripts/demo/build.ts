@@ -4,7 +4,8 @@ import { createHash } from 'node:crypto';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas, loadImage, type Canvas, type Image } from '@napi-rs/canvas';
-import { drawSurface } from '@/core/page/draw';
+import { drawPart } from '@/core/page/draw';
+import { coverOf } from '@/core/product';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
 import { blurIn } from '@/core/photos/blur';
@@ -139,8 +140,8 @@ async function build(): Promise<void> {
     DEMO_PHOTOS.map((photo) => photo.file),
     typesetter,
   )) {
-    const surface = project.surfaces[0]!;
-    const picture = drawSurface(surface, toolsFor(project, typesetter));
+    const { surface, box } = coverOf(project);
+    const picture = drawPart(surface, { name: surface.name, box }, toolsFor(project, typesetter));
     const images = new Map(
       await Promise.all(
         Object.values(project.assets).map(

@@ -9,6 +9,7 @@ import { NEW_STITCHES } from '@/core/piece/finish/stroke';
 import type { Outline } from '@/core/piece/outline';
 import { type Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
+import { beginProduct } from '@/core/product';
 import { Album, CIRCLE, RECTANGLE } from './album';
 
 /** `assets` by file name (photos) or paper id. */
@@ -236,5 +237,66 @@ export function demoProjects(
       align: 'centre',
     });
 
-  return [pools.project, lanterns.project, flyIn.project];
+  // A card of 5.5 x 4.25 in, folded at the left: its flat sheet is 11 in wide, the front its right half.
+  const shut = { width: 5.5 * 72, height: 4.25 * 72 };
+  const thanks = new Album(
+    'saltmarsh-thank-you',
+    'Thank you for the string',
+    5.5,
+    4.25,
+    assets,
+    typesetter,
+    beginProduct('card', shut, 'left'),
+  )
+    .gather(['fly-in-plum-kite.jpg'])
+    .on('Outside')
+    .background('sailcloth-white')
+    .paper('harbour-herringbone', { at: [5.5, 3.55], size: [11.25, 0.62] }, 'paper', {
+      lift: LIFTS.cardstock,
+    })
+    .cut(
+      'Window',
+      'opening',
+      CIRCLE,
+      { stroke: { colour: '#9e2b45', width: 4, side: 'outside' } },
+      {
+        at: [8.25, 1.62],
+        size: [2.5, 2.5],
+      },
+    )
+    .cut(
+      'Label',
+      { ink: '#fbf3dc' },
+      { kind: 'punch', punch: 'oblong', settings: {} },
+      {},
+      {
+        at: [8.25, 3.55],
+        size: [2.7, 0.86],
+      },
+    )
+    .words('title', '#9e2b45', [8.25, 3.57], {
+      text: 'Thank you',
+      family: 'great-vibes',
+      size: 42,
+      align: 'centre',
+      leading: 1,
+    })
+    .words('journaling', '#25232a', [2.75, 2.12], {
+      text: 'Made at the Saltmarsh kite club',
+      family: 'special-elite',
+      size: 9.5,
+      align: 'centre',
+    })
+    .on('Inside')
+    .background('sailcloth-white')
+    .photo('fly-in-plum-kite.jpg', { at: [8.25, 1.62], size: [2.9, 2.9] })
+    .words('journaling', '#25232a', [8.25, 3.5], {
+      text: 'For holding the string\nwhile I ran.  Olu',
+      family: 'caveat',
+      size: 19,
+      align: 'centre',
+    })
+    .on('Outside');
+
+  return [pools.project, lanterns.project, flyIn.project, thanks.project];
 }
