@@ -19,6 +19,27 @@ async function shoot(page: Page, name: string): Promise<void> {
   console.log(`docs/screenshots/${name}.png`);
 }
 
+/** The demo's card: a window that shows the inside, and held in the hand, half open. */
+async function card(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open Thank you for the string' }).click();
+  await page.getByTestId('stage').waitFor();
+  await page.waitForTimeout(2500);
+  await page
+    .getByRole('list', { name: 'Pieces, top first' })
+    .getByRole('button', { name: /^Window/ })
+    .click();
+  await shoot(page, 'card');
+  await page.keyboard.press('Shift+V');
+  const hand = page.getByRole('dialog', { name: /in the hand$/ });
+  await hand.getByRole('slider').waitFor();
+  await page.waitForTimeout(1500);
+  await hand.getByRole('slider').focus();
+  for (let i = 0; i < 24; i++) await page.keyboard.press('ArrowRight');
+  await shoot(page, 'card-held');
+  await page.keyboard.press('Escape');
+}
+
 async function tour(page: Page): Promise<void> {
   await page.goto('/');
   const flyIn = page.getByRole('button', { name: 'Open Fly-in on the beach' });
@@ -36,7 +57,6 @@ async function tour(page: Page): Promise<void> {
   await page.mouse.dblclick(...at(4.5, 3.7));
   await page.getByRole('button', { name: /^Material / }).click();
   await page.getByRole('slider', { name: /^Closer/ }).fill('0.35');
-  await shoot(page, 'slide');
   for (let i = 0; i < 2; i++) await page.keyboard.press('Control+z');
   await page.getByTestId('stage').click({ position: { x: 60, y: 500 } });
   await page.mouse.dblclick(...at(9, 9.9));
@@ -63,10 +83,10 @@ async function tour(page: Page): Promise<void> {
   await shoot(page, 'inks');
   await page.keyboard.press('Escape');
   await colouring(page);
+  await card(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
-  await shoot(page, 'empty');
   await page.keyboard.press('c');
   const search = page.getByRole('searchbox', { name: 'Search the cupboard' });
   await search.fill('lantern');
@@ -74,6 +94,7 @@ async function tour(page: Page): Promise<void> {
   await shoot(page, 'cupboard');
   await search.fill('high wind');
   await page.getByRole('option', { name: /^High wind/ }).dblclick();
+  await page.getByRole('menuitem', { name: 'As a project of its own' }).click();
   await page
     .getByRole('button', { name: /^Place for a photo/ })
     .first()

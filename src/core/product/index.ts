@@ -51,6 +51,9 @@ export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box } 
   return { surface, box: panelsOn(of, surface)[0]!.box };
 };
 
+/** The sides a product must have; null where its pages come and go. */
+export const sidesOf = (product: Product): Part[] | null => kindOf(product).sides?.(product) ?? null;
+
 /** Whether its surfaces are pages that may be added, copied, moved and taken away. */
 export const hasPages = ({ product }: Pick<Whole, 'product'>): boolean => Boolean(kindOf(product).pages);
 

@@ -1,4 +1,6 @@
 /** Cards on paper: what lies where, on both sides, and what is seen through what. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { compose, apply } from '@/core/geometry/matrix';
 import {
@@ -85,6 +87,29 @@ test.each(FOLDS)(
       }
   },
 );
+
+test('a card that lost a side, or has one of another size, is whole again and says so; nothing on the others is lost', () => {
+  const of = card('left');
+  const half = { ...of, surfaces: [{ ...of.surfaces[0]!, width: 500 }] };
+  const read = readProject(writeProject(half));
+  expect(read).toMatchObject({
+    ok: true,
+    mended: [/Outside.*not of the size/, /Inside.*missing/].map((says) => expect.stringMatching(says)),
+  });
+  expect(read.ok && read.value.surfaces.map(({ part, width, height }) => [part, width, height])).toEqual([
+    ['outside', 720, 504],
+    ['inside', 720, 504],
+  ]);
+});
+
+test('nobody but the products themselves asks which one a project is', () => {
+  const asks = readdirSync('src', { recursive: true, encoding: 'utf8' })
+    .filter((path) => /\.tsx?$/.test(path) && !/test\.tsx?$/.test(path) && !path.startsWith('core/product'))
+    .filter((path) =>
+      /product\.kind\b|product === '|PRODUCTS\.(layout|card)/.test(readFileSync(join('src', path), 'utf8')),
+    );
+  expect(asks).toEqual([]);
+});
 
 test('sizes of the trade and of ISO 216; what a card is called; pages come and go in layouts alone', () => {
   const size = (id: string) => PRODUCTS.card.sizes.find((each) => each.id === id)!;

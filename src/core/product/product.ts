@@ -75,6 +75,8 @@ export interface ProductKind<P extends { kind: string }> {
   mostSide: number;
   /** What else is chosen when it is begun: how a card is folded. */
   ways?: { label: string; all: readonly Way[] };
+  /** The sides it must have, where these follow from its settings. */
+  sides?(product: P): Part[];
   begin(size: Size, way?: string): { product: P; parts: Part[] };
   /** What this one is, in a few words: `5 x 7 in card, folded at the left`. */
   says(product: P, unit: Unit, first: Size): string;

@@ -2,7 +2,8 @@
 import { ValidationError } from 'yup';
 import { complaint } from '@/core/project/complaint';
 import { mend, unnamed, type Mended } from '@/core/project/mend';
-import { COMPARTMENTS, FILE_VERSION, type Project } from '@/core/project/model';
+import { sidesOf } from '@/core/product';
+import { COMPARTMENTS, FILE_VERSION, newSurface, type Project } from '@/core/project/model';
 import { projectSchema } from '@/core/project/schema';
 import { tidied } from '@/core/project/tree';
 import { writableAll } from '@/core/text/writable';
@@ -84,7 +85,7 @@ export function checkProject(written: unknown, version = FILE_VERSION): Read {
     const given = writableAll(migrated(written, version));
     const found = sound(given) ?? mend(given, projectSchema);
     if (!found) return fail('The project inside this file is damaged: there is nothing in it.');
-    const { project, told } = unnamed(found);
+    const { project, told } = withItsSides(unnamed(found));
     // Groups lie together whatever a file says; nothing is lost by it.
     const whole = { ...project, surfaces: project.surfaces.map(tidied) };
     return told.length ? { ...ok(whole), mended: told } : ok(whole);
@@ -94,6 +95,29 @@ export function checkProject(written: unknown, version = FILE_VERSION): Read {
     // Data of no known shape can break what walks through it anywhere.
     return fail('The project inside this file is damaged: its parts do not fit together.');
   }
+}
+
+/** A card has both its sides, as large as the card says: one that is missing comes empty, one of another size is made to fit. */
+function withItsSides({ project, told }: Mended): Mended {
+  const sides = sidesOf(project.product);
+  if (!sides) return { project, told };
+  const said: string[] = [];
+  const surfaces = [...project.surfaces];
+  for (const { part, name, width, height } of sides) {
+    const at = surfaces.findIndex((surface) => surface.part === part);
+    const surface = surfaces[at];
+    if (!surface) {
+      said.push(`The side “${name}” was missing. It is there again, empty.`);
+      const fresh = newSurface(`${project.id}-${part}`, name, { width, height }, project.unit);
+      surfaces.push({ ...fresh, part });
+    } else if (Math.abs(surface.width - width) > 0.01 || Math.abs(surface.height - height) > 0.01) {
+      said.push(
+        `The side “${surface.name}” was not of the size its paper has. It is now; what lies on it stays where it was.`,
+      );
+      surfaces[at] = { ...surface, width, height };
+    }
+  }
+  return said.length ? { project: { ...project, surfaces }, told: [...told, ...said] } : { project, told };
 }
 
 /** The project if all of it passes; null if not. */

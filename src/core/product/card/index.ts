@@ -52,6 +52,7 @@ export const card: ProductKind<CardProduct> = {
     const fold = isFolding(way) ? way : 'left';
     return { product: { kind: 'card', width, height, fold }, parts: FOLDINGS[fold].parts({ width, height }) };
   },
+  sides: ({ fold, ...shut }) => FOLDINGS[fold].parts(shut),
   says: ({ fold, ...shut }, unit) => `${formatSize(shut, unit)} card, ${FOLDINGS[fold].says}`,
   folds: ({ fold, ...shut }, part) => FOLDINGS[fold].folds(shut, part),
   panels: ({ fold, ...shut }, part) => FOLDINGS[fold].panels(shut, part),
