@@ -25,7 +25,8 @@ import {
 const picture = async (page: Page): Promise<Buffer> => {
   await page.mouse.move(600, 8);
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  return page.getByTestId('stage').screenshot();
+  // The small pictures of pages follow a moment later.
+  return page.getByTestId('stage').screenshot({ mask: [page.getByRole('navigation', { name: 'Pages' })] });
 };
 const sheet = (page: Page, name: string) => page.getByRole('dialog', { name, exact: true });
 const words = (page: Page) => page.getByRole('textbox', { name: /^(Title|Journaling|Caption) words$/ });

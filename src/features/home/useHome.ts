@@ -138,7 +138,7 @@ export function useHome(demo: boolean) {
     open,
     openFiles,
     create: ({ kind, way, unit, ...size }: Begun) =>
-      attempt('Nothing new was made', async () => {
+      attempt('No new page was made', async () => {
         const id = newId();
         const begun = beginProduct(kind, size, way);
         await addProject(newProject({ id, unit, title: untitled(kind) }, begun), Date.now());
