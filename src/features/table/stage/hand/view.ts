@@ -22,11 +22,11 @@ export const viewMatrix = ({ zoom, x, y }: View): Matrix => compose(translation(
 export const toPage = (view: View, point: Point): Point => apply(invert(viewMatrix(view)), point);
 
 /**
- * The page whole and centred, with a margin for rulers and what hangs off; beside what lies over the stage's left side
+ * The page whole and centred, with a margin for rulers, the pages at the left and what hangs off; beside what lies over the stage's left side
  * (`aside`, CSS pixels), as far as there is room.
  */
 export function fitted(page: Size & { bleed: number }, stage: Size, aside = 0): View {
-  const margin = { left: 70, top: 40, right: 40, bottom: 26 };
+  const margin = { left: 92, top: 40, right: 40, bottom: 26 };
   const width = page.width + 2 * page.bleed;
   const height = page.height + 2 * page.bleed;
   const room = {
