@@ -26,7 +26,7 @@ export const toPage = (view: View, point: Point): Point => apply(invert(viewMatr
  * (`aside`, CSS pixels), as far as there is room.
  */
 export function fitted(page: Size & { bleed: number }, stage: Size, aside = 0): View {
-  const margin = { left: 92, top: 40, right: 40, bottom: 26 };
+  const margin = { left: 70, top: 40, right: 40, bottom: 26 };
   const width = page.width + 2 * page.bleed;
   const height = page.height + 2 * page.bleed;
   const room = {
