@@ -11,10 +11,7 @@ const side = (page: Page, name: string) =>
 async function newCard(page: Page, fold?: string): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Card', exact: true }).click();
-  if (fold) {
-    await page.getByRole('combobox', { name: 'Fold' }).click();
-    await page.getByRole('option', { name: fold }).click();
-  }
+  if (fold) await page.getByRole('group', { name: 'Folded' }).getByRole('button', { name: fold }).click();
   await page.getByRole('button', { name: /^New card 5 x 7 in/ }).click();
   await expect(page.getByTestId('stage')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Papers' }).getByRole('button').first()).toBeVisible();
@@ -141,7 +138,7 @@ test('pages are seen in their tabs and put in another order by dragging and by k
   await side(page, 'Page 3').press('Enter');
   await expect(slabs(page)).toHaveCount(0);
 
-  await newCard(page, 'At the top');
+  await newCard(page, 'Top');
   await expect(page.getByRole('button', { name: 'Add a page' })).toHaveCount(0);
   await page.keyboard.press('Control+k');
   await page.getByRole('combobox', { name: 'What shall be done?' }).fill('add a page');

@@ -4,7 +4,6 @@ import type { Matrix } from '@/core/geometry/matrix';
 import { card, type CardProduct } from '@/core/product/card';
 import { layout, type LayoutProduct } from '@/core/product/layout';
 import type { Face, Fold, Panel, Part, ProductKind } from '@/core/product/product';
-import { byKind } from '@/core/schema/choice';
 import type { Unit } from '@/core/units/lengths';
 
 export type Product = LayoutProduct | CardProduct;
@@ -15,11 +14,6 @@ export const PRODUCTS = { layout, card } satisfies {
 
 export type ProductName = Product['kind'];
 export const PRODUCT_NAMES = Object.keys(PRODUCTS) as ProductName[];
-
-export const productSchema = byKind(
-  Object.fromEntries(PRODUCT_NAMES.map((kind) => [kind, PRODUCTS[kind].schema])),
-  'product',
-);
 
 const kindOf = (product: Product): ProductKind<Product> => PRODUCTS[product.kind] as never;
 

@@ -1,5 +1,4 @@
 /** Loose pages for an album: the simplest product, each page a paper of its own, of any size. */
-import { object, string } from 'yup';
 import type { ProductKind } from '@/core/product/product';
 import { LARGEST_SIDE, LAYOUT_SIZES, nameOfSize } from '@/core/units/sizes';
 
@@ -11,7 +10,6 @@ export const layout: ProductKind<LayoutProduct> = {
   kind: 'layout',
   name: 'Layout',
   untitled: 'Untitled layout',
-  schema: object({ kind: string().oneOf(['layout']).required() }).noUnknown(),
   sizes: LAYOUT_SIZES,
   mostSide: LARGEST_SIDE,
   begin: (size) => ({ product: { kind: 'layout' }, parts: [{ part: 'page', name: 'Page 1', ...size }] }),

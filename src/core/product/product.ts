@@ -2,7 +2,6 @@
  * What a kind of product answers for itself: the surfaces it begins with, where panels and folds lie on them, which of them
  * are the two sides of one paper. A surface is what is designed as one; what is printed is worked out from surfaces.
  */
-import type { AnyObject, ObjectSchema } from 'yup';
 import type { Box, Size } from '@/core/geometry/box';
 import type { Fold } from '@/core/picture/picture';
 import type { PageSize } from '@/core/units/sizes';
@@ -68,7 +67,6 @@ export interface ProductKind<P extends { kind: string }> {
   /** What a person calls one, and what it is called as long as nobody named it. */
   name: string;
   untitled: string;
-  schema: ObjectSchema<AnyObject>;
   /** Finished sizes it can be begun with, the usual ones first. */
   sizes: readonly PageSize[];
   /** The longest a finished side may be, points. */

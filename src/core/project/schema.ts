@@ -17,7 +17,7 @@ import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
 import { COMPARTMENTS, type Project } from '@/core/project/model';
 import { STYLE_KEYS, styleFields } from '@/core/text/style';
 import { byKind, recordOf } from '@/core/schema/choice';
-import { productSchema } from '@/core/product';
+import { productSchema } from '@/core/product/schemas';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 
 export const MOST_PIECES = 5000;

@@ -1,6 +1,6 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, jest, test } from '@jest/globals';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, within } from '@testing-library/react';
 import { NewPanel } from '@/features/home/NewPanel';
 
 test('sizes are offered by name; a size of one’s own is read in any unit and checked in words', () => {
@@ -42,8 +42,7 @@ test('a card is begun by its fold and its shut size; its own size may be as larg
   fireEvent.click(screen.getByRole('button', { name: 'Card' }));
   for (const name of ['5.5 x 4.25 in', '4.25 x 5.5 in', '5 x 7 in', 'A6', '148 x 148 mm'])
     screen.getByRole('button', { name: new RegExp(`^New card ${name},`) });
-  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Fold' }));
-  fireEvent.click(screen.getByRole('option', { name: 'At the top' }));
+  fireEvent.click(within(screen.getByRole('group', { name: 'Folded' })).getByRole('button', { name: 'Top' }));
   fireEvent.click(screen.getByRole('button', { name: /^New card 5 x 7 in/ }));
   expect(onCreate).toHaveBeenLastCalledWith({
     width: 360,

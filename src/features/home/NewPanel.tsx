@@ -4,9 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControl from '@mui/material/FormControl';
 import InputLabel from '@mui/material/InputLabel';
-import MenuItem from '@mui/material/MenuItem';
 import OutlinedInput from '@mui/material/OutlinedInput';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
@@ -55,21 +53,21 @@ export function NewPanel({ onCreate }: Props) {
         ))}
       </ToggleButtonGroup>
       {ways && (
-        <TextField
-          select
+        <ToggleButtonGroup
+          exclusive
           fullWidth
           size="small"
-          label={ways.label}
           value={way}
-          onChange={(event) => setWay(event.target.value)}
+          aria-label={ways.label}
+          onChange={(_, next: string | null) => next && setWay(next)}
           sx={{ mb: 1.25 }}
         >
           {ways.all.map((each) => (
-            <MenuItem key={each.id} value={each.id}>
+            <ToggleButton key={each.id} value={each.id} sx={{ px: 0.5 }}>
               {each.name}
-            </MenuItem>
+            </ToggleButton>
           ))}
-        </TextField>
+        </ToggleButtonGroup>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.25 }}>
         Pick its finished size. Everything is made for print at 300 pixels per inch.

@@ -35,7 +35,7 @@ const box = (x: number, y: number, width: number, height: number): Box => ({ x, 
 
 export const FOLDINGS: Record<Folding, FoldingKind> = {
   left: {
-    name: 'At the left',
+    name: 'Left',
     says: 'folded at the left',
     parts: bothSides(2, 1),
     folds: ({ width }) => [{ axis: 'x', at: width }],
@@ -60,7 +60,7 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     },
   },
   top: {
-    name: 'At the top',
+    name: 'Top',
     says: 'folded at the top',
     parts: bothSides(1, 2),
     folds: ({ height }) => [{ axis: 'y', at: height }],
@@ -85,7 +85,7 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     },
   },
   none: {
-    name: 'Not at all',
+    name: 'None',
     says: 'not folded',
     parts: ({ width, height }) => [
       { part: OUTSIDE, name: 'Front', width, height },
@@ -100,7 +100,7 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     held: { base: { face: out('Front'), back: within('Back') }, leaves: [] },
   },
   zigzag: {
-    name: 'In a zigzag, three panels',
+    name: 'Zigzag',
     says: 'folded in a zigzag',
     parts: bothSides(3, 1),
     folds: ({ width }) => [
@@ -131,7 +131,7 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     },
   },
   gate: {
-    name: 'As a gate, two halves in front',
+    name: 'Gate',
     says: 'folded as a gate',
     parts: bothSides(2, 1),
     folds: ({ width }) => [

@@ -1,10 +1,9 @@
 /** A card: one paper with an outside and an inside, folded once, twice or not at all. */
-import { number, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import { FOLDINGS, isFolding, type Folding } from '@/core/product/card/folding';
 import type { ProductKind } from '@/core/product/product';
 import { formatSize, toPoints, type Unit } from '@/core/units/lengths';
-import { LARGEST_SIDE, SMALLEST_SIDE, type PageSize } from '@/core/units/sizes';
+import { LARGEST_SIDE, type PageSize } from '@/core/units/sizes';
 
 export interface CardProduct extends Size {
   kind: 'card';
@@ -13,7 +12,7 @@ export interface CardProduct extends Size {
 }
 
 /** The sheet may be three times as wide as the shut card. */
-const MOST_SHUT = LARGEST_SIDE / 3;
+export const MOST_SHUT = LARGEST_SIDE / 3;
 
 const size = (id: string, name: string, use: string, w: number, h: number, unit: Unit): PageSize => ({
   ...{ id, name, use, unit },
@@ -33,21 +32,9 @@ export const card: ProductKind<CardProduct> = {
   kind: 'card',
   name: 'Card',
   untitled: 'Untitled card',
-  schema: object({
-    kind: string().oneOf(['card']).required(),
-    width: number()
-      .min(SMALLEST_SIDE - 1e-6)
-      .max(MOST_SHUT + 1e-6)
-      .required(),
-    height: number()
-      .min(SMALLEST_SIDE - 1e-6)
-      .max(MOST_SHUT + 1e-6)
-      .required(),
-    fold: string().oneOf(Object.keys(FOLDINGS)).required(),
-  }).noUnknown(),
   sizes: CARD_SIZES,
   mostSide: MOST_SHUT,
-  ways: { label: 'Fold', all: Object.entries(FOLDINGS).map(([id, { name }]) => ({ id, name })) },
+  ways: { label: 'Folded', all: Object.entries(FOLDINGS).map(([id, { name }]) => ({ id, name })) },
   begin({ width, height }, way) {
     const fold = isFolding(way) ? way : 'left';
     return { product: { kind: 'card', width, height, fold }, parts: FOLDINGS[fold].parts({ width, height }) };
