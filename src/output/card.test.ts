@@ -93,4 +93,4 @@ test('without a browser: sides in one PDF, panels each by itself and upright, cu
     ['--as', 'cut'],
   ])
     expect(() => render(...wrong, '--out', join(folder, 'x.png'))).toThrow();
-}, 60_000);
+}, 150_000);
