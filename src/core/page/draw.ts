@@ -1,6 +1,6 @@
 /** Page to Picture: the only way from the model to anything that can be seen. */
 import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
-import { rectanglePath } from '@/core/geometry/path';
+import { pathBounds, rectanglePath, transformPath } from '@/core/geometry/path';
 import { apply, translation, compose, IDENTITY } from '@/core/geometry/matrix';
 import {
   reachOf,
@@ -9,11 +9,10 @@ import {
   type ImageMark,
   type Mark,
   type Picture,
-  type Seen,
 } from '@/core/picture/picture';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { goneOn, meetingOn, type Beneath } from '@/core/page/meeting';
-import { cutsOf, goneAt, holesOf, isOpening, leftOf, seenThrough } from '@/core/page/through';
+import { cutAway, cutsOf, goneAt, holesOf, isOpening, leftOf, seenThrough } from '@/core/page/through';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
 import { matPaths } from '@/core/piece/finish/mats';
@@ -97,14 +96,15 @@ export const movedPiece = (piece: DrawnPiece, dx: number, dy: number): DrawnPiec
 function drawPile(
   surface: Surface,
   tools: DrawingTools,
-  wanted: (piece: Piece) => boolean = () => true,
+  wanted?: (piece: Piece) => boolean,
   clear = false,
 ): DrawnPiece[] {
   const { pile, light } = surface;
   const tucked = tuckedOn(pile, light, tools);
-  const shown = pile.filter((piece) => !piece.placement.hidden && wanted(piece));
+  const shown = pile.filter((piece) => !piece.placement.hidden && (!wanted || wanted(piece)));
   const beneath = meetingOn(shown, tools);
-  const cuts = cutsOf(surface, tools);
+  // Pieces by themselves lie on no paper that anything could be cut out of.
+  const cuts = wanted ? null : cutsOf(surface, tools);
   const pieces = shown.flatMap((piece) => {
     const drawn = drawPiece(piece, light, tools, {
       tucked: tucked.get(piece.id),
@@ -121,12 +121,6 @@ function drawPile(
 /** What is seen through an opening: what lies behind is drawn as it is by itself, nothing seen through that. */
 export const drawThrough = (piece: Piece, surface: Surface, tools: DrawingTools): DrawnPiece[] =>
   seenThrough(piece, surface, tools, (behind) => drawPile(behind, { ...tools, sides: undefined }));
-
-/** What is left of a drawn piece where something is cut out of the paper. */
-export const cutAway = (piece: DrawnPiece, left: Seen | null): DrawnPiece =>
-  left
-    ? { ...piece, marks: piece.marks.map((mark) => ({ ...mark, within: [left, ...(mark.within ?? [])] })) }
-    : piece;
 
 /** What others on the page make of a piece. */
 export interface Among {
@@ -162,7 +156,10 @@ export function drawPiece(
       const { path } = cutOf(piece, tools);
       return [path, ...matPaths(finish.mats ?? [], path)];
     },
-    bounds: boundsOf(marks, matrix),
+    // What shows nothing of its own, as an opening, is where its cut is.
+    bounds: marks.length
+      ? boundsOf(marks, matrix)
+      : pathBounds(transformPath(matrix, cutOf(piece, tools).path)),
     words: isWritten(piece.outline) ? piece.outline.text : undefined,
   };
 }

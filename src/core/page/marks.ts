@@ -1,7 +1,7 @@
 /** What of its product a surface shows to lay things by: folds, the middles of panels, openings seen through the paper. */
-import { compose, translation } from '@/core/geometry/matrix';
+import { translation } from '@/core/geometry/matrix';
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
-import { isOpening, openingOnPage } from '@/core/page/through';
+import { openingOnPage, openingsIn } from '@/core/page/through';
 import type { DrawingTools } from '@/core/page/outlines';
 import type { SnapMark } from '@/core/page/snap';
 import { behindOn, foldsOn, otherFace, panelsOn } from '@/core/product';
@@ -32,10 +32,7 @@ export function marksOn(project: Project, surface: Surface, tools: DrawingTools)
 
 /** Openings of other surfaces where they meet this one: cut through its paper, or over it once the product is shut. */
 export function openingsSeen(project: Project, surface: Surface, tools: DrawingTools): Path[] {
-  const cut = ({ pile }: Surface) =>
-    pile
-      .filter((piece) => isOpening(piece) && !piece.placement.hidden)
-      .map((piece) => openingOnPage(piece, tools));
+  const cut = (of: Surface) => openingsIn(of).map((piece) => openingOnPage(piece, tools));
   const other = otherFace(project, surface);
   const through = other ? cut(other.surface).map((path) => transformPath(other.through, path)) : [];
   const over = project.surfaces.flatMap((each) =>
@@ -47,7 +44,7 @@ export function openingsSeen(project: Project, surface: Surface, tools: DrawingT
               const [px, py] = [x + width / 2, y + height / 2];
               return px > box.x && px < box.x + box.width && py > box.y && py < box.y + box.height;
             })
-            .map((path) => transformPath(compose(translation(dx, dy)), path))
+            .map((path) => transformPath(translation(dx, dy), path))
         : [],
     ),
   );

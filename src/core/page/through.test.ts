@@ -1,7 +1,7 @@
 /** Openings: cut through the paper, seen on both sides, and through them what lies behind; compared pixel by pixel. */
 import sharp from 'sharp';
 import { pathBounds } from '@/core/geometry/path';
-import { drawClear, drawSurface } from '@/core/page/draw';
+import { drawAlone, drawClear, drawSurface } from '@/core/page/draw';
 import { marksOn } from '@/core/page/marks';
 import { toolsFor, type DrawingTools } from '@/core/page/outlines';
 import { cutsOf, openingFaults } from '@/core/page/through';
@@ -95,6 +95,17 @@ test('the hole is mirrored on the other side and cuts all of it there; what lies
     axis === 'x' && what === 'opening’s middle' ? [where] : [],
   );
   expect(at).toEqual([68, 220]);
+});
+
+test('a piece by itself is all of it, and nothing else, though the paper it lies on has a hole', () => {
+  const of = card([hole('window', 190, 40)], [flat('in', 20, 20, 120, 90, '#24506b')]);
+  const alone = drawAlone(of.surfaces[1]!, ['in'], tools(of));
+  expect(alone.pieces.map(({ id }) => id)).toEqual(['in']);
+  expect(alone.trim).toEqual({ width: 120, height: 90 });
+  expect(alone.pieces[0]!.marks.every(({ within }) => !within)).toBe(true);
+  // An opening by itself shows nothing: the picture is as large as its cut.
+  const { trim } = drawAlone(of.surfaces[0]!, ['window'], tools(of));
+  expect(trim).toEqual({ width: 60, height: 60 });
 });
 
 test('openings over a fold, over the edge, into one another and beside the paper are each named', () => {

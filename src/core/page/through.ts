@@ -22,7 +22,8 @@ export const isOpening = ({ material }: Pick<Piece, 'material'>): boolean =>
 export const openingOnPage = (piece: Piece, tools: DrawingTools): Path =>
   transformPath(placementMatrix(piece.placement), cutOf(piece, tools).path);
 
-const openingsIn = ({ pile }: Surface): Piece[] =>
+/** The openings of a page that are not hidden, the lowest first. */
+export const openingsIn = ({ pile }: Surface): Piece[] =>
   pile.filter((piece) => isOpening(piece) && !piece.placement.hidden);
 
 /** What of a page is cut away: where openings beneath which something lies are, each with its place in the pile. */
@@ -39,9 +40,7 @@ export function cutsOf(surface: Surface, tools: DrawingTools): Cuts | null {
   );
   const face = tools.sides?.(surface).other;
   const other = face
-    ? openingsIn(face.surface).map((piece) =>
-        transformPath(compose(face.through), openingOnPage(piece, tools)),
-      )
+    ? openingsIn(face.surface).map((piece) => transformPath(face.through, openingOnPage(piece, tools)))
     : [];
   return own.length || other.length ? { own, other } : null;
 }
@@ -98,15 +97,11 @@ function edgeShadow(path: Path, height: number, light: PageLight): Mark[] {
   ];
 }
 
-/** A drawn piece of another surface, seen only within a path of this page. */
-const within = (piece: DrawnPiece, path: Path, matrix: Matrix): DrawnPiece => {
-  const area = transformPath(invert(matrix), path);
-  return {
-    ...piece,
-    matrix,
-    marks: piece.marks.map((mark) => ({ ...mark, within: [{ area }, ...(mark.within ?? [])] })),
-  };
-};
+/** A drawn piece as far as it is seen within an area of its own frame; all of it for null. */
+export const cutAway = (piece: DrawnPiece, seen: Seen | null): DrawnPiece =>
+  seen
+    ? { ...piece, marks: piece.marks.map((mark) => ({ ...mark, within: [seen, ...(mark.within ?? [])] })) }
+    : piece;
 
 /**
  * What is seen through an opening of this side: the surfaces that lie behind it once the product is shut, else the table;
@@ -131,7 +126,7 @@ export function seenThrough(
       if (!overlaps(bounds, seen)) continue;
       const matrix = compose(translation(-dx, -dy), drawn.matrix);
       found.push({
-        ...within(drawn, part, matrix),
+        ...cutAway({ ...drawn, matrix }, { area: transformPath(invert(matrix), part) }),
         id: `${piece.id} ${drawn.id}`,
         name: '',
         words: undefined,

@@ -3,6 +3,14 @@ import type { Piece } from '@/core/piece/piece';
 import type { CopiedPieces } from '@/core/project/edits/page';
 import type { Surface } from '@/core/project/model';
 
+/** All that lies on a page once more, locks kept. */
+export function wholeCopy(surface: Surface, newId: () => string): Pick<Surface, 'pile' | 'groups'> {
+  const { pieces, groups } = copiesOf(surface.pile, surface, newId);
+  const locks = surface.pile.map(({ placement }) => placement.locked);
+  const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));
+  return { pile, groups: [...groups] };
+}
+
 /** `by` is how far the copies lie to the right and below, points; copies are never locked. */
 export function copiesOf(
   pieces: readonly Piece[],

@@ -3,7 +3,7 @@ import { outset, unite, type Box } from '@/core/geometry/box';
 import { assetsIn, finishAssets } from '@/core/piece/assets';
 import type { Piece } from '@/core/piece/piece';
 import { extentOf } from '@/core/piece/placement/placement';
-import { copiesOf } from '@/core/project/copies';
+import { copiesOf, wholeCopy } from '@/core/project/copies';
 import { emptied } from '@/core/project/frames';
 import { COMPARTMENTS, newLayout, type Project, type Surface } from '@/core/project/model';
 import { isLetteredIn } from '@/core/project/needs';
@@ -66,14 +66,9 @@ export function partsOf(
 
 /** A page as a project of its own, to begin from: with its photos, or with a free place for each of them. */
 export function readyMade(project: Project, surface: Surface, newId: () => string, photos: boolean): Project {
-  const { pieces, groups } = copiesOf(surface.pile, surface, newId);
-  const locks = new Map(surface.pile.map(({ placement }, i) => [pieces[i]!.id, placement.locked]));
-  const kept = photos ? pieces : emptied(pieces, project.assets);
-  const pile = kept.map((piece) => ({
-    ...piece,
-    placement: { ...piece.placement, locked: locks.get(piece.id)! },
-  }));
-  const page = tidied({ ...surface, id: newId(), name: 'Page 1', locked: false, pile, groups: [...groups] });
+  const { pile: copied, groups } = wholeCopy(surface, newId);
+  const pile = photos ? copied : emptied(copied, project.assets);
+  const page = tidied({ ...surface, id: newId(), name: 'Page 1', locked: false, pile, groups });
   const made = alone(project, newId(), page);
   const has = (sha: string) => Object.hasOwn(made.assets, sha);
   const gathered = COMPARTMENTS.map((name) => [name, project[name].filter(has)]);

@@ -14,7 +14,7 @@ import {
   type ArtCompartment,
   type Spot,
 } from '@/core/project/create';
-import { copiesOf } from '@/core/project/copies';
+import { copiesOf, wholeCopy } from '@/core/project/copies';
 import { naming, together, type Edit } from '@/core/project/edits/edit';
 import { bringFonts } from '@/core/project/edits/fonts';
 import { gather } from '@/core/project/edits/gather';
@@ -223,11 +223,8 @@ export function layPage(store: SessionStore, made: Project, more: boolean): void
   if (!first || session.readOnly) return;
   if (!more && now.locked) return session.touchLocked();
   if (more && !mayHavePages(store)) return;
-  const { pieces, groups } = copiesOf(fittedOn(now, first), first, newId);
-  const locks = first.pile.map(({ placement }) => placement.locked);
-  const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));
   const { ground, light } = first;
-  const whole = { pile, groups: [...groups], ground, light };
+  const whole = { ...wholeCopy({ ...first, pile: fittedOn(now, first) }, newId), ground, light };
   const gone = { selection: [], entered: null };
   if (!more) return void session.perform(withIts(made, becomePage(now.id, whole)), gone);
   const fresh = pageAfter(session);

@@ -1,6 +1,6 @@
 /** Pages: turned, added, copied, deleted, locked. */
 import { goTo } from '@/core/project/history';
-import { copiesOf } from '@/core/project/copies';
+import { wholeCopy } from '@/core/project/copies';
 import { addPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
 import { hasPages } from '@/core/product';
@@ -45,7 +45,7 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
   const now = page(session);
   const fresh = pageAfter(session);
   const made: Surface = copied
-    ? { ...now, ...copiedPile(now), id: fresh.id, name: fresh.name, locked: false }
+    ? { ...now, ...wholeCopy(now, newId), id: fresh.id, name: fresh.name, locked: false }
     : fresh;
   session.perform(addPage(made, now.id));
   if (!session.readOnly) toPageAt(store, made.id);
@@ -72,7 +72,7 @@ export function keepVersion(store: SessionStore, done: number): void {
   const old = goTo(session.history, done);
   const was = old.project.surfaces.find(({ id }) => id === now.id);
   if (!was || !mayHavePages(store)) return;
-  const made: Surface = { ...was, ...copiedPile(was), id: newId(), locked: false };
+  const made: Surface = { ...was, ...wholeCopy(was, newId), id: newId(), locked: false };
   // Pictures that were taken away since are known again.
   const lost = Object.values(old.project.assets).filter(({ sha }) => !session.history.project.assets[sha]);
   session.perform({
@@ -83,13 +83,6 @@ export function keepVersion(store: SessionStore, done: number): void {
     },
   });
   if (!session.readOnly) toPageAt(store, made.id);
-}
-
-function copiedPile(surface: Surface): Pick<Surface, 'pile' | 'groups'> {
-  const { pieces, groups } = copiesOf(surface.pile, surface, newId);
-  const locks = surface.pile.map(({ placement }) => placement.locked);
-  const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));
-  return { pile, groups: [...groups] };
 }
 
 export function deletePage(store: SessionStore): void {

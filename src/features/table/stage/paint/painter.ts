@@ -1,8 +1,8 @@
 /** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
 import { outset, transformBox, type Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
-import { cutAway, drawPiece, drawThrough, movedPiece } from '@/core/page/draw';
-import { cutsOf, goneAt, holesOf, isOpening, leftOf, type Cuts } from '@/core/page/through';
+import { drawPiece, drawThrough, movedPiece } from '@/core/page/draw';
+import { cutAway, cutsOf, goneAt, holesOf, isOpening, leftOf, type Cuts } from '@/core/page/through';
 import { meetingOn, type Beneath } from '@/core/page/meeting';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { toolsFor } from '@/core/page/outlines';
