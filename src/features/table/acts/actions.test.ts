@@ -43,6 +43,16 @@ describe('laying', () => {
     expect(act.middle(store.getState())).toEqual({ x: piece!.placement.x, y: piece!.placement.y });
   });
 
+  test('the middle is the page’s own while all of it is seen, that of the part in sight when it is not', () => {
+    const store = table();
+    const { width, height } = shownSurface(store.getState());
+    const stage = { width: 3 * width, height: 2 * height };
+    store.getState().measured(stage, { zoom: 1, x: 20, y: 0 });
+    expect(act.middle(store.getState())).toEqual({ x: width / 2, y: height / 2 });
+    store.getState().look({ zoom: 1, x: -width / 2, y: 0 });
+    expect(act.middle(store.getState())).toEqual({ x: 0.75 * width, y: height / 2 });
+  });
+
   test('a paper covers the page only when asked to; a strip lies on top; both belong to the project then', () => {
     const store = table([inkPiece('a')]);
     act.layStrip(store, asset, { x: 50, y: 120 });
@@ -201,6 +211,8 @@ describe('what is selected', () => {
     expect(names(store)).toEqual(['fast']);
     act.toggleLock(store, pile(store));
     expect(undoLabel(store.getState().history)).toBe('unlock embellishment');
+    store.getState().undo();
+    expect(store.getState().refused?.why).toBe('A piece is locked again: that was a step, too.');
   });
 
   test('order changes by one step, or all the way; walking goes round', () => {

@@ -16,9 +16,11 @@ export const COPY_OFFSET = toPoints(0.25, 'in');
 export function middle(session: Session): Spot {
   const { width, height } = page(session);
   const { view, stage, aside } = session;
-  const seen = toPage(view, { x: (aside + stage.width) / 2, y: stage.height / 2 });
-  const inside = seen.x > 0 && seen.x < width && seen.y > 0 && seen.y < height;
-  return inside ? seen : { x: width / 2, y: height / 2 };
+  const from = toPage(view, { x: aside, y: 0 });
+  const to = toPage(view, { x: stage.width, y: stage.height });
+  const along = (low: number, high: number, whole: number): number =>
+    low < whole && high > 0 ? (Math.max(low, 0) + Math.min(high, whole)) / 2 : whole / 2;
+  return { x: along(from.x, to.x, width), y: along(from.y, to.y, height) };
 }
 
 /** The middle, or a step beside it for each thing that lies just there: nothing is laid exactly over another. */

@@ -1,6 +1,8 @@
 /** Numbers as they are typed into fields, with limits said in words. */
 import { fail, ok, type Result } from '@/core/result';
-import { formatLength, parseMeasure, type Unit } from '@/core/units/lengths';
+import { materialSays } from '@/core/piece/material';
+import type { Piece } from '@/core/piece/piece';
+import { formatLength, formatSize, parseMeasure, type Unit } from '@/core/units/lengths';
 
 /** Ten feet from the page is as far as a piece can be put. */
 export const FARTHEST = 8640;
@@ -47,3 +49,7 @@ export const percentWithin =
       ? ok(value)
       : fail(`From ${Math.round(least * 100)} to ${Math.round(most * 100)} %.`);
   };
+
+/** What tells pieces of one name apart: `8 x 4 in, photo`. */
+export const tellsApart = ({ placement, material, role }: Piece, unit: Unit): string =>
+  [formatSize(placement, unit), materialSays(material, unit) ?? role].join(', ');

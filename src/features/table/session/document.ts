@@ -71,6 +71,8 @@ export const documentSlice =
           ? [`${now.name} is ${now.locked ? 'locked' : 'not locked any more'}: that was a step, too.`]
           : [];
       });
+      const locks = locksTurned(get().history.project, to.project);
+      if (locks) turned.push(locks);
       set({
         ...(turned.length ? { refused: { why: turned.join(' ') } } : {}),
         history: to,
@@ -137,6 +139,19 @@ export const documentSlice =
       wasDeleted: (deleted) => set({ deleted }),
     };
   };
+
+/** What undo and redo did to the locks of pieces, as nothing of it is seen on the page. */
+function locksTurned(before: Project, now: Project): string | null {
+  const fast = (of: Project) =>
+    new Map(
+      of.surfaces.flatMap(({ pile }) => pile.map(({ id, placement }) => [id, placement.locked] as const)),
+    );
+  const was = fast(before);
+  const turned = [...fast(now)].filter(([id, locked]) => was.has(id) && was.get(id) !== locked);
+  if (!turned.length) return null;
+  const what = turned.length === 1 ? 'A piece is' : `${turned.length} pieces are`;
+  return `${what} ${turned[0]![1] ? 'locked again' : 'not locked any more'}: that was a step, too.`;
+}
 
 /** What was done, or why it was not. */
 function orRefused(act: () => History): History | Refused {

@@ -61,6 +61,8 @@ export interface Punch {
   id: string;
   name: string;
   family: PunchFamily;
+  /** Other words it is found by. */
+  also?: string;
   /** Width over height it looks best in. */
   shape: number;
   /** Whether it should not be stretched: a star, not a banner. */
@@ -96,6 +98,8 @@ export const settable = (
 
 /** A punch that may be as long as one likes, whatever its family. */
 export const anyLength = (punch: Punch): Punch => ({ ...punch, keeps: false });
+
+export const alsoCalled = (also: string, punch: Punch): Punch => ({ ...punch, also });
 
 /** In these families what has settings is round or regular all the same. */
 const KEEPING: ReadonlySet<PunchFamily> = new Set<PunchFamily>([

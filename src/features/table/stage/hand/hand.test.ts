@@ -261,6 +261,14 @@ test('a double click goes into what lies there: a group, words, a picture, the p
   expect(here.store.getState().entered).not.toBeNull();
   expect(here.store.getState().selection).toEqual(['photo']);
   act.leave(here.store);
+  // What is only nearly met is the one that is gone into, too.
+  const beside = (piece: Piece) =>
+    onStage(piece.placement.x + piece.placement.width / 2 + 2, piece.placement.y);
+  for (const piece of [photo, low]) {
+    here.hand.again(beside(piece));
+    expect(here.store.getState().selection).toEqual([piece.id]);
+    act.leave(here.store);
+  }
   act.toggleLock(here.store);
   click(here, ...middleOf(words));
   act.toggleLock(here.store);

@@ -285,7 +285,7 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     const [top] = piecesAt(
       shownSurface(session).pile,
       toPage(view, at),
-      0,
+      REACH / view.zoom,
       toolsFor(history.project, typesetter),
     );
     goInto(store, top?.id);

@@ -5,11 +5,11 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Paper from '@mui/material/Paper';
 import { IconLock } from '@tabler/icons-react';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
-import { colourOf, isInk, materialSays } from '@/core/piece/material';
+import { colourOf, isInk } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { piecesAt } from '@/core/page/pick';
 import { toolsFor } from '@/core/page/outlines';
-import { formatSize } from '@/core/units/lengths';
+import { tellsApart } from '@/features/table/parts/measures';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/session';
 import { toPage } from '@/features/table/stage/hand/view';
@@ -117,9 +117,7 @@ export function PeekList() {
           >
             {piece.name || piece.role}
             <Box component="span" sx={{ display: 'block', fontSize: 14, color: 'text.secondary' }}>
-              {[formatSize(piece.placement, unit), materialSays(piece.material, unit) ?? piece.role].join(
-                ', ',
-              )}
+              {tellsApart(piece, unit)}
             </Box>
           </Box>
           {piece.placement.locked && <IconLock size={15} aria-label="locked" />}

@@ -9,17 +9,20 @@ import { PUNCHES } from '@/core/piece/outline/punches';
 import { FAMILIES, type Punch } from '@/core/piece/outline/punches/punch';
 import { punchDrawing } from '@/features/table/parts/punchDrawing';
 import * as act from '@/features/table/acts';
+import { folded, stemsOf } from '@/core/supplies/search';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 
 const SIDE = 38;
 const DRAWN = PUNCHES.map((punch) => ({ punch, drawing: punchDrawing(punch, SIDE) }));
 
-const fits = ({ name, family }: Punch, words: string): boolean =>
-  words
-    .toLowerCase()
+/** By any part of its name, or by the stem of a word: stars finds Star. */
+const fits = ({ name, family, also = '' }: Punch, words: string): boolean =>
+  folded(words)
     .split(/\s+/)
-    .every((word) => `${name} ${family}`.toLowerCase().includes(word));
+    .every((word) =>
+      [word, ...stemsOf(word)].some((one) => folded(`${name} ${family} ${also}`).includes(one)),
+    );
 
 export function PunchesSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();

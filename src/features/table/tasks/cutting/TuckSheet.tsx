@@ -12,7 +12,7 @@ import { useState } from 'react';
 import type { Crossing } from '@/core/page/tuck';
 import type { Piece } from '@/core/piece/piece';
 import { formatLength } from '@/core/units/lengths';
-import { FARTHEST, measureWithin, readDegrees } from '@/features/table/parts/measures';
+import { FARTHEST, measureWithin, readDegrees, tellsApart } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { useCrossings } from '@/features/table/parts/useCrossings';
@@ -23,6 +23,7 @@ export function TuckSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const selection = useSession((session) => session.selection);
   const readOnly = useSession((session) => session.readOnly);
+  const unit = useSession((session) => session.history.project.unit);
   const found = useCrossings();
   const [id] = selection;
   const met = metBy(found, id);
@@ -51,6 +52,10 @@ export function TuckSheet({ onClose }: { onClose: () => void }) {
                   sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', fontWeight: 600 }}
                 >
                   {other.name || other.role}
+                  <Box component="span" sx={{ display: 'block', fontSize: 14, fontWeight: 400 }}>
+                    {places.length === 1 ? `Place ${places[0]!.number}: ` : ''}
+                    {tellsApart(other, unit)}
+                  </Box>
                 </Box>
                 <ToggleButtonGroup
                   exclusive
