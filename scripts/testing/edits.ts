@@ -7,6 +7,7 @@ import * as across from '@/core/project/edits/across';
 import * as cut from '@/core/project/edits/cut';
 import * as dyes from '@/core/project/edits/dyes';
 import { together, type Edit } from '@/core/project/edits/edit';
+import * as facts from '@/core/project/edits/facts';
 import * as fonts from '@/core/project/edits/fonts';
 import * as gathering from '@/core/project/edits/gather';
 import * as group from '@/core/project/edits/group';
@@ -186,11 +187,23 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   changeFinish: (hand) => make.changeFinish(hand.s, hand.some, 'finish', finishBy(hand)),
   changeLift: ({ s, some, chance }) =>
     make.changeLift(s, some, 'lift', { height: chance.number(), shadow: chance.bool() }),
+  setFact: ({ chance }) =>
+    facts.setFact({
+      id: chance.of(['f1', chance.id()]),
+      name: chance.text(),
+      kind: chance.of(['words', 'day']),
+      value: chance.text(),
+    }),
+  forgetFact: () => facts.forgetFact({ id: 'f1', name: 'Day' }),
   writeWords: ({ s, one, chance }) =>
     make.writeWords(
       s,
       one,
-      { text: chance.text(), size: chance.number() },
+      {
+        text: chance.text(),
+        size: chance.number(),
+        ...(chance.bool() ? { spans: [{ start: 0, end: 1, field: { kind: 'fact', fact: 'f1' } }] } : {}),
+      },
       { width: chance.number(), height: chance.number() },
     ),
   changeRunning: ({ s, all, one, chance }) =>
@@ -383,6 +396,7 @@ export const first: Project = {
     { ...newSurface('second', 'Page 2', { width: 400, height: 400 }, 'mm'), pile: [wordsOf('w2', 'When')] },
   ],
   looks: [{ id: 'look', name: 'Plain', finish: finishOf(2) }],
+  facts: [{ id: 'f1', name: 'Day', kind: 'day', value: '2026-05-29' }],
   fonts: [{ sha: 'a'.repeat(64), name: 'Quill', bytes: 9 }],
   styles: [
     { id: 's1', name: 'Label', family: 'lora', size: 12, align: 'left', leading: 1.2, ink: '#9e2b45' },

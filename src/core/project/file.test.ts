@@ -59,6 +59,7 @@ describe('project.json', () => {
           ink: '#123456',
         },
       ],
+      facts: [{ id: 'when', name: 'Day', kind: 'day', value: '2026-05-29' }],
       fonts: [{ sha: 'a'.repeat(64), name: 'Quill', bytes: 1200 }],
       surfaces: [
         {
@@ -104,6 +105,8 @@ describe('project.json', () => {
                     features: ['swsh'],
                     italic: false,
                   },
+                  { start: 6, end: 10, field: { kind: 'title' } },
+                  { start: 11, end: 14, field: { kind: 'fact', fact: 'when', as: 'year' } },
                 ],
                 columns: { count: 2, gap: 12 },
                 hyphens: 'en',

@@ -38,6 +38,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   9: (old) => old,
   // 11: the product with its settings; before there were layouts alone.
   10: ({ kind: _, ...old }) => ({ product: { kind: 'layout' }, ...old }),
+  // 12: living words, and what is known of a project. They may be absent.
+  11: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

@@ -3,8 +3,9 @@ import { wantedSize } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { rewritten, writeWords } from '@/core/project/edits/make';
-import { textsOf, writtenOn } from '@/core/project/needs';
+import { writtenOn } from '@/core/project/needs';
 import type { Project } from '@/core/project/model';
+import { writtenAnew } from '@/core/text/spans';
 import { MOST_LETTERS } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -26,6 +27,8 @@ export interface Find {
   end: number;
   /** Its page is locked, or it is. */
   locked: boolean;
+  /** It stands in living words, which change where they come from alone. */
+  living: boolean;
 }
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
@@ -42,36 +45,37 @@ export function findWords({ surfaces }: Project, wish: Wish): Find[] {
   const sought = pattern(wish);
   return surfaces.flatMap(({ id, name, pile, locked }) =>
     pile.flatMap((piece) =>
-      textsOf(piece).flatMap((text) =>
-        [...text.matchAll(sought)].map((match) => ({
-          surfaceId: id,
-          page: name,
-          piece,
-          text,
-          start: match.index,
-          end: match.index + match[0].length,
-          locked: locked || piece.placement.locked,
-        })),
+      writtenOn(piece).flatMap(({ text, letters: { spans = [] } }) =>
+        [...text.matchAll(sought)].map((match) => {
+          const [start, end] = [match.index, match.index + match[0].length];
+          return {
+            ...{ surfaceId: id, page: name, piece, text, start, end },
+            locked: locked || piece.placement.locked,
+            living: spans.some((span) => span.field && span.start < end && span.end > start),
+          };
+        }),
       ),
     ),
   );
 }
 
-/** Puts other words in the place of all that are found; what is locked stays. Boxes take the size their words want. */
+/** Puts other words in the place of all that are found; what is locked stays, and so does what lives. Boxes take the size their words want. */
 export function replaceWords(project: Project, wish: Wish, by: string, typesetter: Typesetter): Edit {
   const sought = pattern(wish);
   const changed = (text: string) => text.replace(sought, () => by).slice(0, MOST_LETTERS);
-  const pieces = new Map(
-    findWords(project, wish)
-      .filter(({ locked }) => !locked)
-      .map(({ surfaceId, piece }) => [piece, surfaceId]),
-  );
+  const free = findWords(project, wish).filter(({ locked, living }) => !locked && !living);
+  const pieces = new Map(free.map(({ surfaceId, piece }) => [piece, surfaceId]));
   return together(
     `replace “${wish.text.slice(0, 30)}” by “${by.slice(0, 30)}”`,
     [...pieces].flatMap(([piece, surfaceId]) => {
       const edits: Edit[] = [];
       if (piece.outline.kind === 'glyphs') {
-        const to = { text: changed(piece.outline.text) };
+        const { text, spans = [] } = piece.outline;
+        const changes = free.flatMap((find) =>
+          find.piece === piece && find.text === text ? [{ from: find.start, to: find.end, by }] : [],
+        );
+        const anew = writtenAnew(spans, text, changes);
+        const to = { ...anew, text: anew.text.slice(0, MOST_LETTERS) };
         edits.push(
           writeWords(
             surfaceId,

@@ -1,6 +1,7 @@
 /** A project: surfaces with their piles, and what is known of the picture files they use. */
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
+import type { Fact } from '@/core/living/field';
 import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
 import { beginProduct, type Product } from '@/core/product';
 import type { Part } from '@/core/product/product';
@@ -125,6 +126,8 @@ export interface Project {
   looks?: Look[];
   /** Ways of writing with a name: those of the house that were changed, and one's own. */
   styles?: WrittenStyle[];
+  /** What is known of it, for living words to say. */
+  facts?: Fact[];
   /** Fonts of one's own, in the order they were brought in. */
   fonts?: FontFile[];
   /** By SHA-256: every picture the project has gathered, used or not. */
@@ -139,7 +142,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 11;
+export const FILE_VERSION = 12;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;

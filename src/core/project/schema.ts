@@ -1,5 +1,6 @@
 /** The schemas a project passes at every door, and the limits they hold it to. */
 import { array, boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { FACT_KINDS } from '@/core/living/field';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { EXTENSIONS, MOST_HOLES, MOST_PIXELS, type Asset, type AssetType } from '@/core/picture/asset';
 import { finishSchema } from '@/core/piece/finish';
@@ -13,6 +14,7 @@ import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
 import { FAR, placementSchema } from '@/core/piece/placement/placement';
+import { LONGEST_FACT, LONGEST_FACT_NAME, MOST_FACTS } from '@/core/project/edits/facts';
 import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
 import { COMPARTMENTS, type Project } from '@/core/project/model';
 import { STYLE_KEYS, styleFields } from '@/core/text/style';
@@ -162,6 +164,15 @@ const fontSchema = object({
   bytes: number().integer().min(1).max(LARGEST_FONT).required(),
 }).noUnknown();
 
+const factSchema = object({
+  id,
+  name: string().min(1).max(LONGEST_FACT_NAME).required(),
+  kind: string()
+    .oneOf([...FACT_KINDS])
+    .required(),
+  value: string().max(LONGEST_FACT).defined(),
+}).noUnknown();
+
 const side = number()
   .min(SMALLEST_SIDE - 1e-6)
   .max(LARGEST_SIDE + 1e-6)
@@ -237,6 +248,7 @@ export const projectSchema = object({
     .min(1)
     .max(MOST_LOOKS),
   styles: array(styleSchema.required()).min(1).max(MOST_STYLES),
+  facts: array(factSchema.required()).min(1).max(MOST_FACTS),
   fonts: array(fontSchema.required()).min(1).max(MOST_FONTS),
   assets: recordOf(
     assetSchema.required(),

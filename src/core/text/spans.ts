@@ -3,11 +3,11 @@ import type { Span, TextStyle } from '@/core/text/style';
 
 /** What a stretch can have of its own. */
 export type Own = Omit<Span, 'start' | 'end'>;
-const OWN_KEYS = ['family', 'scale', 'ink', 'tracking', 'features', 'bold', 'italic'] as const;
+const OWN_KEYS = ['family', 'scale', 'ink', 'tracking', 'features', 'bold', 'italic', 'field'] as const;
 
 /**
  * The stretches after a text was changed. What was changed is what the texts do not share at either end; what is written
- * at the end of a stretch belongs to it.
+ * at the end of a stretch belongs to it. Living words stay whole or live no more: nothing is written into them.
  */
 export function respanned(spans: readonly Span[], before: string, after: string): Span[] {
   const most = Math.min(before.length, after.length);
@@ -17,14 +17,54 @@ export function respanned(spans: readonly Span[], before: string, after: string)
   while (tail < most - from && before[before.length - 1 - tail] === after[after.length - 1 - tail]) tail++;
   const to = before.length - tail;
   const by = after.length - before.length;
-  return tidy(
-    spans.map((span) => ({
-      ...span,
+  const moved = spans.flatMap((span): Span[] => {
+    const { field, ...own } = span;
+    const grown = {
+      ...own,
       start:
         span.start < from || (span.start === from && to > from) ? span.start : Math.max(span.start, to) + by,
       end: span.end >= to ? span.end + by : Math.min(span.end, from),
-    })),
+    };
+    const at = field && wholeAt(span, before, after);
+    if (typeof at !== 'number') return [grown];
+    const end = at + span.end - span.start;
+    // What was written beside it is written as it is.
+    return [
+      { ...grown, end: Math.min(grown.end, at) },
+      { ...span, start: at, end },
+      { ...grown, start: Math.max(grown.start, end) },
+    ].filter((one) => one.end > one.start);
+  });
+  return tidy(moved.sort((a, b) => a.start - b.start));
+}
+
+/** Several stretches of a text written anew, each by itself; `from` to before `to`, in order and apart. */
+export function writtenAnew(
+  spans: readonly Span[],
+  text: string,
+  changes: readonly { from: number; to: number; by: string }[],
+): { text: string; spans: Span[] } {
+  return [...changes].reverse().reduce(
+    (now, { from, to, by }) => {
+      const next = now.text.slice(0, from) + by + now.text.slice(to);
+      return { text: next, spans: respanned(now.spans, now.text, next) };
+    },
+    { text, spans: [...spans] },
   );
+}
+
+/** Where a stretch stands if all of it is still there: nothing before it was changed, or nothing after it. */
+function wholeAt({ start, end }: Span, before: string, after: string): number | null {
+  if (after.startsWith(before.slice(0, end))) return start;
+  const rest = before.slice(start);
+  return after.endsWith(rest) ? after.length - rest.length : null;
+}
+
+/** A stretch made longer so that no living words are in it by half. */
+export function aroundFields(spans: readonly Span[], from: number, to: number): [number, number] {
+  const met = spans.filter(({ field, start, end }) => field && start < Math.max(to, from + 1) && end > from);
+  const cut = met.filter(({ start, end }) => (start < from && from < end) || (start < to && to < end));
+  return [Math.min(from, ...cut.map(({ start }) => start)), Math.max(to, ...cut.map(({ end }) => end))];
 }
 
 /** What a stretch has of its own all over; what differs within it is left out. */
@@ -36,7 +76,7 @@ export function ownOf({ spans = [] }: Pick<TextStyle, 'spans'>, from: number, to
   if (!first || covered < end - from) return {};
   return Object.fromEntries(
     OWN_KEYS.flatMap((key) =>
-      on.every((span) => String(span[key]) === String(first[key])) && first[key] !== undefined
+      on.every((span) => JSON.stringify(span[key]) === JSON.stringify(first[key])) && first[key] !== undefined
         ? [[key, first[key]]]
         : [],
     ),
@@ -44,7 +84,8 @@ export function ownOf({ spans = [] }: Pick<TextStyle, 'spans'>, from: number, to
 }
 
 /** The stretches after `from` to before `to` were given something; undefined takes it away again. */
-export function spanned(spans: readonly Span[], from: number, to: number, change: Own): Span[] {
+export function spanned(spans: readonly Span[], start: number, end: number, change: Own): Span[] {
+  const [from, to] = aroundFields(spans, start, end);
   const edges = [...new Set([from, to, ...spans.flatMap(({ start, end }) => [start, end])])].sort(
     (a, b) => a - b,
   );
@@ -58,7 +99,7 @@ export function spanned(spans: readonly Span[], from: number, to: number, change
 }
 
 /** Without what is empty or says nothing; neighbours that say the same are one. */
-function tidy(spans: readonly Span[]): Span[] {
+export function tidy(spans: readonly Span[]): Span[] {
   const kept: Span[] = [];
   for (const { start, end, ...rest } of spans) {
     const own = Object.fromEntries(
@@ -70,6 +111,7 @@ function tidy(spans: readonly Span[]): Span[] {
     if (
       last &&
       last.end === from &&
+      !own.field &&
       JSON.stringify({ ...last, start: 0, end: 0 }) === JSON.stringify({ start: 0, end: 0, ...own })
     )
       last.end = end;

@@ -1,6 +1,7 @@
 /** How words are written: letters, lines, and stretches that differ from the rest. */
 import { array, boolean, number, object, string } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
+import { DAY_FORMS, FIELD_NAMES, type DayForm, type Field, type FieldName } from '@/core/living/field';
 import { FAMILIES, isFamily, OWN_FAMILY } from '@/core/text/families';
 
 /** Languages words are divided in, by BCP 47 tag. */
@@ -50,6 +51,8 @@ export interface Span {
   /** False where the rest is. */
   bold?: boolean;
   italic?: boolean;
+  /** It lives: what stands there is what this says. */
+  field?: Field;
 }
 
 export interface Columns {
@@ -146,6 +149,14 @@ export const styleFields = {
       features,
       bold: boolean(),
       italic: boolean(),
+      field: object({
+        kind: string().oneOf<FieldName>(FIELD_NAMES).required(),
+        fact: string().min(1).max(80),
+        as: string().oneOf<DayForm>(Object.keys(DAY_FORMS) as DayForm[]),
+      })
+        .noUnknown()
+        .default(undefined)
+        .optional(),
     })
       .noUnknown()
       .required(),

@@ -14,7 +14,7 @@ import { stylesOf } from '@/core/project/edits/styles';
 import type { Group } from '@/core/project/model';
 import { textsOf } from '@/core/project/needs';
 import { listMark } from '@/core/text/lists';
-import { ownOf, spanned, type Own } from '@/core/text/spans';
+import { ownOf, spanned, writtenAnew, type Own } from '@/core/text/spans';
 import { facesOf } from '@/core/text/families';
 import {
   LARGEST_LETTERS,
@@ -35,7 +35,12 @@ import { settledPieces, type Session, type SessionStore } from '@/features/table
 const USUAL_SIDE = 864;
 
 /** Words in the project's style of that name, with letters in the measure of the page. */
-function styledWords(session: Session, role: 'title' | 'journaling', text: string, spot?: Spot): Piece {
+export function styledWords(
+  session: Session,
+  role: 'title' | 'journaling',
+  text: string,
+  spot?: Spot,
+): Piece {
   const { width, height } = page(session);
   const { ink, id, name: _, ...style } = stylesOf(session.history.project).find((one) => one.id === role)!;
   const size = Math.max(9, Math.round(style.size * Math.min(1, Math.min(width, height) / USUAL_SIDE)));
@@ -83,7 +88,7 @@ export function layText(store: SessionStore, text: string): void {
 export const leftOut = (left: number, most = MOST_LETTERS): string =>
   `One piece of words holds up to ${most.toLocaleString('en')} letters; the last ${left.toLocaleString('en')} of what was pasted were left out.`;
 
-const wordsOf = (session: Session, id: string): (Piece & { outline: GlyphsOutline }) | null => {
+export const wordsOf = (session: Session, id: string): (Piece & { outline: GlyphsOutline }) | null => {
   const [piece] = settledPieces(session, [id]);
   return piece?.outline.kind === 'glyphs' ? (piece as Piece & { outline: GlyphsOutline }) : null;
 };
@@ -294,7 +299,23 @@ export function toggleList(store: SessionStore, id: string, kind: 'points' | 'nu
     const bare = paragraph.slice(mark.length);
     return on ? `${kind === 'points' ? '•' : `${number}.`} ${bare}` : bare;
   });
-  rewrite(store, id, { text: next.join('\n'), ...(on ? { wrap: true } : {}) });
+  // Only the marks are changed: what stands after them stays as it is written.
+  let begin = 0;
+  const changes = paragraphs.flatMap(({ paragraph, mark: old }, i) => {
+    const from = begin;
+    begin += paragraph.length + 1;
+    const bare = paragraph.slice(old.length);
+    const kept = next[i] === paragraph;
+    return kept
+      ? []
+      : [{ from, to: from + old.length, by: next[i]!.slice(0, next[i]!.length - bare.length) }];
+  });
+  const anew = writtenAnew(piece.outline.spans ?? [], text, changes);
+  rewrite(store, id, {
+    text: anew.text,
+    ...(piece.outline.spans ? { spans: anew.spans } : {}),
+    ...(on ? { wrap: true } : {}),
+  });
 }
 
 /** What is known of who and when on this page, in words; empty if nothing is. */

@@ -1,6 +1,7 @@
 /** What lies on the table: the project with its history, and what is tried on it. */
 import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
+import { sayAnew } from '@/core/living/living';
 import { Refused } from '@/core/project/refused';
 import type { SnapReason } from '@/core/page/snap';
 import type { Group, Project, Surface } from '@/core/project/model';
@@ -100,9 +101,10 @@ export const documentSlice =
         const { history: before, readOnly: locked } = get();
         const back = { tryout: null, snapped: [] };
         if (locked) return set(back);
-        const after = orRefused(() => perform(before, edit, Date.now()));
-        if (after instanceof Refused) return set({ ...back, refused: { why: after.message } });
-        if (touchesLocked(before.project, after.project)) return set({ ...back, touchedLocked: Date.now() });
+        const done = orRefused(() => perform(before, edit, Date.now()));
+        if (done instanceof Refused) return set({ ...back, refused: { why: done.message } });
+        if (touchesLocked(before.project, done.project)) return set({ ...back, touchedLocked: Date.now() });
+        const after = followed(done, before, get().typesetter);
         set({
           history: after,
           ...back,
@@ -115,7 +117,7 @@ export const documentSlice =
         const after = locked ? before : orRefused(() => amend(before, edit));
         if (after instanceof Refused) return;
         if (after !== before && !touchesLocked(before.project, after.project))
-          set({ history: after, kept: null });
+          set({ history: followed(after, before, get().typesetter), kept: null });
       },
       tryOut(edit, snapped = []) {
         const { history: now, readOnly: locked } = get();
@@ -151,6 +153,12 @@ function locksTurned(before: Project, now: Project): string | null {
   if (!turned.length) return null;
   const what = turned.length === 1 ? 'A piece is' : `${turned.length} pieces are`;
   return `${what} ${turned[0]![1] ? 'locked again' : 'not locked any more'}: that was a step, too.`;
+}
+
+/** A step with what follows from it: living words say what is true now, on locked pages too. */
+function followed(done: History, before: History, typesetter: Typesetter): History {
+  const said = done === before ? null : sayAnew(done.project, typesetter);
+  return said ? amend(done, said) : done;
 }
 
 /** What was done, or why it was not. */

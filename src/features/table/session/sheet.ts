@@ -30,6 +30,7 @@ export type SheetName =
   | 'sentiments'
   | 'letters'
   | 'find'
+  | 'living'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */

@@ -36,7 +36,9 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
     () => countWords(project.surfaces.flatMap(({ pile }) => pile.flatMap(textsOf)).join('\n')),
     [project],
   );
-  const free = found.filter(({ locked }) => !locked).length;
+  const locked = found.filter((find) => find.locked).length;
+  const living = found.filter((find) => find.living && !find.locked).length;
+  const free = found.length - locked - living;
   const show = ({ surfaceId, piece, start, end }: Find) => {
     store.getState().turnTo(surfaceId);
     store.getState().select([piece.id]);
@@ -70,7 +72,7 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
         </Box>
         <Typography role="status" variant="body2">
           {text
-            ? `${found.length} found${found.length > free ? `, ${found.length - free} of them locked` : ''}.`
+            ? `${found.length} found${locked ? `, ${locked} of them locked` : ''}${living ? `, ${living} in living words, which change with what they say` : ''}.`
             : ''}{' '}
           {total.words} words in this project.
         </Typography>
@@ -106,7 +108,7 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
                 <span>
                   <Typography component="span" variant="caption" color="text.secondary" sx={{ mr: 1 }}>
                     {find.page}
-                    {find.locked ? ', locked' : ''}
+                    {find.locked ? ', locked' : find.living ? ', living' : ''}
                   </Typography>
                   {find.text.slice(Math.max(0, find.start - ROUND), find.start)}
                   <b>{find.text.slice(find.start, find.end)}</b>

@@ -16,6 +16,7 @@ import {
   IconAlignLeft,
   IconAlignRight,
   IconArrowAutofitHeight,
+  IconHeartbeat,
   IconList,
   IconListNumbers,
   IconTextResize,
@@ -212,6 +213,16 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
         />
       </Box>
       <FitButtons id={piece.id} disabled={readOnly} />
+      <Button
+        size="small"
+        color="inherit"
+        startIcon={<IconHeartbeat size={17} />}
+        onPointerDown={(event) => event.preventDefault()}
+        onClick={() => store.getState().openSheet('living')}
+        sx={{ justifySelf: 'start', gridColumn: '1 / -1', my: -0.5 }}
+      >
+        Living words
+      </Button>
       <PlainText key={piece.id} piece={piece} disabled={readOnly} />
       <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1' }}>
         {words} {words === 1 ? 'word' : 'words'}, {letters} {letters === 1 ? 'letter' : 'letters'}

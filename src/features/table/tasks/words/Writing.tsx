@@ -15,6 +15,7 @@ import { writtenOn } from '@/core/piece/outline/written';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { lackingIn } from '@/core/text/lacking';
 import { listMark } from '@/core/text/lists';
+import { aroundFields } from '@/core/text/spans';
 import { MOST_LETTERS } from '@/core/text/style';
 import { leftOut, stopWriting, toggleFace, writeText } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -70,11 +71,30 @@ export function Writing({ id }: { id: string }) {
   const own = compose(viewMatrix(view), placementMatrix(placement));
   const [from, to] = range;
   const caret = written.caretAt(to);
+  const fields = (outline.kind === 'glyphs' && outline.spans?.filter(({ field }) => field)) || [];
 
   const noteRange = () => {
     const area = field.current;
-    if (area && (area.selectionStart !== from || area.selectionEnd !== to))
-      setRange(area.selectionStart, area.selectionEnd);
+    if (!area) return;
+    const { selectionStart, selectionEnd } = area;
+    if (selectionStart === from && selectionEnd === to) return;
+    // Living words are stood before or after, and marked whole.
+    const within = fields.find(({ start, end }) => start < selectionStart && selectionStart < end);
+    const [start, end] =
+      selectionStart === selectionEnd && within
+        ? Array<number>(2).fill(selectionStart > to ? within.end : within.start)
+        : aroundFields(fields, selectionStart, selectionEnd);
+    if (start !== selectionStart || end !== selectionEnd)
+      area.setSelectionRange(start!, end!, area.selectionDirection);
+    setRange(start!, end!);
+  };
+  /** What lives is taken away whole, and is marked before: nobody means half of it. */
+  const marksField = (key: string): boolean => {
+    const met =
+      from === to && fields.find(({ start, end }) => (key === 'Backspace' ? end === to : start === to));
+    if (!met || (key !== 'Backspace' && key !== 'Delete')) return false;
+    mark(met.start, met.end);
+    return true;
   };
   const mark = (start: number, end: number) => {
     field.current?.focus({ preventScroll: true });
@@ -141,6 +161,20 @@ export function Writing({ id }: { id: string }) {
                   opacity={0.3}
                 />
               ))}
+          {fields.flatMap(({ start, end }) =>
+            written
+              .stretch(start, end)
+              .map(({ frame, box }, i) => (
+                <path
+                  key={`lives ${start} ${i}`}
+                  data-living
+                  transform={`matrix(${frame.join(' ')})`}
+                  d={`M${box.x} ${box.y + box.height * 0.95}h${box.width}`}
+                  stroke="#2f6f68"
+                  strokeWidth={1.4 / view.zoom}
+                />
+              )),
+          )}
           {lackingIn(outline.text, outline, typesetter).flatMap(({ start, end }) =>
             written
               .stretch(start, end)
@@ -191,6 +225,7 @@ export function Writing({ id }: { id: string }) {
         onSelect={noteRange}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && !running && goOn()) event.preventDefault();
+          if (marksField(event.key)) event.preventDefault();
           if (event.key === 'Escape' || (event.key === 'Enter' && running)) {
             event.preventDefault();
             stopWriting(store);

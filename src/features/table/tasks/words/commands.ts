@@ -14,6 +14,9 @@ export const WORDS: readonly Command[] = [
   opens('Pieces', 'Shift L', 'Letters of an alphabet', 'letters', {
     more: 'Type words, each letter a piece',
   }),
+  opens('Pieces', 'Shift K', 'Living words', 'living', {
+    more: 'Page numbers, the title, names and days that stay true',
+  }),
   opens('Pieces', 'Shift Q', 'Sentiments and quotes', 'sentiments'),
   {
     keys: 'Shift W',

@@ -14,4 +14,7 @@ export const WORDS_SHEETS = {
   find: fetched('Find and replace', () =>
     import('@/features/table/tasks/words/FindSheet').then((m) => m.FindSheet),
   ),
+  living: fetched('Living words', () =>
+    import('@/features/table/tasks/words/LivingSheet').then((m) => m.LivingSheet),
+  ),
 };

@@ -1,0 +1,80 @@
+/** Where living words stand in a project, and the edit that makes them say what is true now. */
+import { fieldSays, type Field, type Where } from '@/core/living/field';
+import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import type { Piece } from '@/core/piece/piece';
+import { together, type Edit } from '@/core/project/edits/edit';
+import { rewritten, writeWords } from '@/core/project/edits/make';
+import type { Project, Surface } from '@/core/project/model';
+import { tidy } from '@/core/text/spans';
+import type { Span } from '@/core/text/style';
+import type { Typesetter } from '@/core/text/typesetter';
+
+type Words = Piece & { outline: GlyphsOutline };
+
+const known = new WeakMap<Surface, Words[]>();
+
+/** The pieces of a surface on which living words stand. */
+function livingOn(surface: Surface): Words[] {
+  let found = known.get(surface);
+  if (!found) {
+    found = surface.pile.filter(
+      (piece): piece is Words =>
+        piece.outline.kind === 'glyphs' && Boolean(piece.outline.spans?.some(({ field }) => field)),
+    );
+    known.set(surface, found);
+  }
+  return found;
+}
+
+/** Words with every field saying what it says here; null where all do. What can say nothing any more stays as plain words. */
+export function saidAnew(
+  { text, spans = [] }: Pick<GlyphsOutline, 'text' | 'spans'>,
+  where: Where,
+): { text: string; spans: Span[] } | null {
+  let changed = false;
+  let next = '';
+  let from = 0;
+  const moved = spans.map(({ start, end, field, ...own }): Span => {
+    next += text.slice(from, start);
+    const before = text.slice(start, end);
+    const now = field ? fieldSays(where, field) : before;
+    changed ||= now !== before;
+    const at = next.length;
+    next += now ?? before;
+    from = end;
+    return { ...own, start: at, end: next.length, ...(field && now !== null ? { field } : {}) };
+  });
+  return changed ? { text: next + text.slice(from), spans: tidy(moved) } : null;
+}
+
+/** Makes all living words say what is true now, their boxes as large as they want; null if they do. */
+export function sayAnew(project: Project, typesetter: Typesetter): Edit | null {
+  const edits = project.surfaces.flatMap((surface, index) =>
+    livingOn(surface).flatMap((piece) => {
+      const to = saidAnew(piece.outline, { project, index });
+      if (!to) return [];
+      const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, typesetter);
+      return [writeWords(surface.id, piece, to, wanted)];
+    }),
+  );
+  return edits.length ? together('say living words anew', edits) : null;
+}
+
+export interface Living {
+  surfaceId: string;
+  page: string;
+  pieceId: string;
+  field: Field;
+  start: number;
+  end: number;
+}
+
+/** Every place where living words stand, page by page. */
+export const livingIn = ({ surfaces }: Pick<Project, 'surfaces'>): Living[] =>
+  surfaces.flatMap((surface) =>
+    livingOn(surface).flatMap(({ id, outline }) =>
+      (outline.spans ?? []).flatMap(({ field, start, end }) =>
+        field ? [{ surfaceId: surface.id, page: surface.name, pieceId: id, field, start, end }] : [],
+      ),
+    ),
+  );

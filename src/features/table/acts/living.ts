@@ -1,0 +1,64 @@
+/** Living words are put where one writes, at the end of the words that are selected, or as words of their own. */
+import { fieldSays, type Fact, type Field } from '@/core/living/field';
+import { forgetFact, setFact } from '@/core/project/edits/facts';
+import { layPieces } from '@/core/project/edits/pile';
+import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { writtenAnew } from '@/core/text/spans';
+import type { Span } from '@/core/text/style';
+import { page } from '@/features/table/acts/choosing';
+import { rewrite, styledWords, wordsOf } from '@/features/table/acts/words';
+import type { Session, SessionStore } from '@/features/table/session';
+
+/** What a field says on the page that is shown. */
+export const saysHere = ({ history: { project }, surfaceId }: Session, field: Field): string | null =>
+  fieldSays({ project, index: project.surfaces.findIndex(({ id }) => id === surfaceId) }, field);
+
+/** The words a field would be put in: those being written, or the ones that are selected. */
+export function wordsAtHand(session: Session): string | null {
+  const id = session.mode.kind === 'write' ? session.mode.id : session.selection[0];
+  const piece = id ? wordsOf(session, id) : null;
+  return piece && !piece.placement.locked ? piece.id : null;
+}
+
+export function putField(store: SessionStore, field: Field): void {
+  const session = store.getState();
+  if (session.readOnly || page(session).locked) return session.touchLocked();
+  const by = saysHere(session, field);
+  if (!by) return;
+  const id = wordsAtHand(session);
+  if (!id) {
+    const laid = styledWords(session, 'title', by);
+    const outline = { ...(laid.outline as GlyphsOutline), spans: [{ start: 0, end: by.length, field }] };
+    return session.perform(
+      { ...layPieces(session.surfaceId, [{ ...laid, outline }], []), label: 'lay living words' },
+      { selection: [laid.id] },
+    );
+  }
+  const { mode } = session;
+  const { text, spans = [] } = wordsOf(session, id)!.outline;
+  const writing = mode.kind === 'write' && mode.range;
+  const [a, b] = writing || [text.length, text.length];
+  const [from, to] = [Math.min(a, b), Math.max(a, b)];
+  const air = !writing && text && !/\s$/.test(text) ? ' ' : '';
+  const anew = writtenAnew(spans, text, [{ from, to, by: air + by }]);
+  const start = from + air.length;
+  const end = start + by.length;
+  rewrite(store, id, { text: anew.text, spans: withField(anew.spans, { start, end, field }) });
+  if (mode.kind === 'write') store.getState().setMode({ ...mode, range: [end, end] });
+}
+
+/** A field over a stretch, lettered as what stands there. */
+function withField(spans: readonly Span[], { start, end, field }: Span & { field: Field }): Span[] {
+  const over = spans.find((span) => span.start <= start && span.end >= end);
+  const others = spans.flatMap((span): Span[] =>
+    [
+      { ...span, end: Math.min(span.end, start) },
+      { ...span, start: Math.max(span.start, end) },
+    ].filter((one) => one.end > one.start),
+  );
+  return [...others, { ...over, start, end, field }].sort((a, b) => a.start - b.start);
+}
+
+export const know = (store: SessionStore, fact: Fact): void => store.getState().perform(setFact(fact));
+
+export const forget = (store: SessionStore, fact: Fact): void => store.getState().perform(forgetFact(fact));
