@@ -23,6 +23,7 @@ import * as photos from '@/core/project/edits/photos';
 import * as pile from '@/core/project/edits/pile';
 import * as place from '@/core/project/edits/place';
 import * as repeat from '@/core/project/edits/repeat';
+import * as round from '@/core/project/edits/round';
 import * as styles from '@/core/project/edits/styles';
 import * as tone from '@/core/project/edits/tone';
 import { newSurface, type Project } from '@/core/project/model';
@@ -127,6 +128,21 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
         area: chance.of(['2 2 1 2', 'none']),
       },
     ]),
+  goRound: ({ project: of, one, chance, s }) =>
+    round.goRound(
+      of.surfaces.find(({ id }) => id === s)!,
+      one,
+      chance.of([
+        null,
+        {
+          surface: of.surfaces.at(-1)!,
+          through: [-1, 0, 0, 1, 400, 0] as const,
+          id: chance.id(),
+          round: chance.id(),
+        },
+      ]),
+    ),
+  letGo: ({ project: of }) => round.letGo(of.surfaces, 'round'),
   bringFonts: ({ chance }) =>
     fonts.bringFonts([{ sha: 'b'.repeat(64), name: chance.text(), bytes: chance.number() }]),
   takeOutFont: () => fonts.takeOutFont({ sha: 'a'.repeat(64), name: 'Quill', bytes: 9 }),
@@ -393,7 +409,10 @@ export const first: Project = {
       ),
       groups: [{ id: 'g', name: 'Two' }],
     },
-    { ...newSurface('second', 'Page 2', { width: 400, height: 400 }, 'mm'), pile: [wordsOf('w2', 'When')] },
+    {
+      ...newSurface('second', 'Page 2', { width: 400, height: 400 }, 'mm'),
+      pile: [{ ...wordsOf('w2', 'When'), round: 'round' }],
+    },
   ],
   looks: [{ id: 'look', name: 'Plain', finish: finishOf(2) }],
   facts: [{ id: 'f1', name: 'Day', kind: 'day', value: '2026-05-29' }],

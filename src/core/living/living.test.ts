@@ -1,6 +1,7 @@
 /** Living words stay true, whole, and where they are written. */
 import fc from 'fast-check';
-import { DAY_FORMS, fieldSays, isDay, type Fact } from '@/core/living/field';
+import { DAY_FORMS, isDay, type Fact } from '@/core/living/field';
+import { fieldSays } from '@/core/living/fields';
 import { livingIn, sayAnew } from '@/core/living/living';
 import { forgetFact, setFact } from '@/core/project/edits/facts';
 import { retitle } from '@/core/project/edits/gather';

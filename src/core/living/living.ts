@@ -1,5 +1,6 @@
 /** Where living words stand in a project, and the edit that makes them say what is true now. */
-import { fieldSays, type Field, type Where } from '@/core/living/field';
+import type { Field } from '@/core/living/field';
+import { fieldSays, type Where } from '@/core/living/fields';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { together, type Edit } from '@/core/project/edits/edit';

@@ -34,6 +34,8 @@ export interface Piece {
   groups?: string[];
   /** Id of the look it wears; its finish is its own copy of it. */
   look?: string;
+  /** It goes round the paper: its other end, on the other side, has the same. */
+  round?: string;
   /** Where it passes under pieces that lie lower in the pile. */
   tucks?: Tuck[];
 }

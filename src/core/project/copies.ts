@@ -26,7 +26,7 @@ export function copiesOf(
   const copied = new Map(pieces.map(({ id }) => [id, newId()]));
   return {
     pieces: pieces.map((piece): Piece => {
-      const { groups: before, tucks: beneath, ...bare } = structuredClone(piece);
+      const { groups: before, tucks: beneath, round: _, ...bare } = structuredClone(piece);
       const { x, y } = bare.placement;
       const within = (before ?? []).flatMap((id) => ids.get(id) ?? []);
       return {

@@ -31,6 +31,7 @@ const NO_EDITS = [
     'isDyeable',
     'dyesOf',
     'writtenInFamily',
+    'keepInStep',
     'groupsAmong',
   ],
   ...[

@@ -72,6 +72,7 @@ const pieceSchema = object({
   placement: placementSchema.required(),
   groups: array(id).min(1).max(DEEPEST_GROUP),
   look: string().min(1).max(80),
+  round: string().min(1).max(80),
   tucks: array(
     object({
       under: id,

@@ -150,7 +150,9 @@ export const styleFields = {
       bold: boolean(),
       italic: boolean(),
       field: object({
-        kind: string().oneOf<FieldName>(FIELD_NAMES).required(),
+        kind: string()
+          .oneOf<FieldName>([...FIELD_NAMES])
+          .required(),
         fact: string().min(1).max(80),
         as: string().oneOf<DayForm>(Object.keys(DAY_FORMS) as DayForm[]),
       })

@@ -2,8 +2,10 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Size } from '@/core/geometry/box';
+import { otherFace } from '@/core/product';
 import * as act from '@/features/table/acts';
 import { shownSurface } from '@/features/table/session';
 import { placePiece } from '@/core/project/edits/place';
@@ -108,6 +110,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
           </Button>
         ))}
       </Box>
+      <RoundControls piece={piece} disabled={disabled} />
       {isAway(piece, page) && (
         <Button sx={{ gridColumn: '1 / 3' }} disabled={disabled} onClick={() => act.bringBack(store)}>
           Bring it back to the page
@@ -122,6 +125,47 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
       >
         {piece.tucks ? `Tucked under at ${piece.tucks.length}` : 'Tuck it under something'}
       </Button>
+    </Box>
+  );
+}
+
+/** On a folded paper: across all of a face, all the way round, and let go again. */
+function RoundControls({ piece, disabled }: { piece: Piece; disabled: boolean }) {
+  const { store } = useRoom();
+  const goes = useSession((session) => act.NO_ROUND(session) === null);
+  const other = useSession(
+    (session) => otherFace(session.history.project, shownSurface(session))?.surface.name,
+  );
+  if (!goes) return null;
+  return (
+    <Box sx={{ gridColumn: '1 / 3', display: 'flex', justifyContent: 'space-between', flexWrap: 'wrap' }}>
+      {piece.round ? (
+        <>
+          <Typography variant="body2" sx={{ alignSelf: 'center' }}>
+            In step with its other end{other ? ` (${other})` : ''}
+          </Typography>
+          <Button size="small" color="inherit" disabled={disabled} onClick={() => act.letRoundGo(store)}>
+            Let it go
+          </Button>
+        </>
+      ) : (
+        <>
+          <Button size="small" color="inherit" disabled={disabled} onClick={() => act.layRound(store, false)}>
+            Across this face
+          </Button>
+          {other && (
+            <Button
+              size="small"
+              color="inherit"
+              title={tip('Across this face and behind it, both kept in step', 'Shift O')}
+              disabled={disabled}
+              onClick={() => act.layRound(store, true)}
+            >
+              All the way round
+            </Button>
+          )}
+        </>
+      )}
     </Box>
   );
 }

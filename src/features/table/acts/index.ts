@@ -15,5 +15,6 @@ export * from '@/features/table/acts/templating';
 export * from '@/features/table/acts/running';
 export * from '@/features/table/acts/words';
 export * from '@/features/table/acts/living';
+export * from '@/features/table/acts/round';
 export * from '@/features/table/acts/opening';
 export * from '@/features/table/acts/gathered';

@@ -1,5 +1,6 @@
 /** Living words are put where one writes, at the end of the words that are selected, or as words of their own. */
-import { fieldSays, type Fact, type Field } from '@/core/living/field';
+import type { Fact, Field } from '@/core/living/field';
+import { fieldSays } from '@/core/living/fields';
 import { forgetFact, setFact } from '@/core/project/edits/facts';
 import { layPieces } from '@/core/project/edits/pile';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';

@@ -2,6 +2,7 @@
 import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
 import { sayAnew } from '@/core/living/living';
+import { keepInStep } from '@/core/project/edits/round';
 import { Refused } from '@/core/project/refused';
 import type { SnapReason } from '@/core/page/snap';
 import type { Group, Project, Surface } from '@/core/project/model';
@@ -103,8 +104,10 @@ export const documentSlice =
         if (locked) return set(back);
         const done = orRefused(() => perform(before, edit, Date.now()));
         if (done instanceof Refused) return set({ ...back, refused: { why: done.message } });
-        if (touchesLocked(before.project, done.project)) return set({ ...back, touchedLocked: Date.now() });
-        const after = followed(done, before, get().typesetter);
+        const stepped = inStep(done, before);
+        if (touchesLocked(before.project, stepped.project))
+          return set({ ...back, touchedLocked: Date.now() });
+        const after = followed(stepped, before, get().typesetter);
         set({
           history: after,
           ...back,
@@ -116,8 +119,9 @@ export const documentSlice =
         const { history: before, readOnly: locked } = get();
         const after = locked ? before : orRefused(() => amend(before, edit));
         if (after instanceof Refused) return;
-        if (after !== before && !touchesLocked(before.project, after.project))
-          set({ history: followed(after, before, get().typesetter), kept: null });
+        const stepped = inStep(after, before);
+        if (stepped !== before && !touchesLocked(before.project, stepped.project))
+          set({ history: followed(stepped, before, get().typesetter), kept: null });
       },
       tryOut(edit, snapped = []) {
         const { history: now, readOnly: locked } = get();
@@ -153,6 +157,12 @@ function locksTurned(before: Project, now: Project): string | null {
   if (!turned.length) return null;
   const what = turned.length === 1 ? 'A piece is' : `${turned.length} pieces are`;
   return `${what} ${turned[0]![1] ? 'locked again' : 'not locked any more'}: that was a step, too.`;
+}
+
+/** A step with what it means for the other ends of what goes round the paper. */
+function inStep(done: History, before: History): History {
+  const kept = done === before ? null : keepInStep(before.project, done.project);
+  return kept ? amend(done, kept) : done;
 }
 
 /** A step with what follows from it: living words say what is true now, on locked pages too. */

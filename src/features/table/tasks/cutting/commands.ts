@@ -22,6 +22,14 @@ export const CUTTING: readonly Command[] = [
     run: act.toggleOpening,
   },
   { group: 'Pieces', name: 'Move the points of an outline', needs: NEEDS.piece, run: act.startReshaping },
+  {
+    keys: 'Shift O',
+    name: 'All the way round',
+    more: 'A ribbon across this face of a card and behind it, kept in step',
+    group: 'Pieces',
+    needs: act.NO_ROUND,
+    run: (store) => act.layRound(store, true),
+  },
   opens('Pieces', undefined, 'Template', 'template', { more: 'Cuts papers by the tones of a picture' }),
   opens('Pieces', undefined, 'Trace', 'trace', { more: 'A picture to an outline' }),
 ];

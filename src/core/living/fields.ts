@@ -1,0 +1,41 @@
+/** What each kind of living words says. */
+import { DAY_FORMS, isDay, type Fact, type Field, type FieldName } from '@/core/living/field';
+import { untitled, type Product } from '@/core/product';
+
+/** What is looked at of a project, and which of its surfaces the words stand on, counted from 0. */
+export interface Where {
+  project: { title: string; product: Product; surfaces: readonly unknown[]; facts?: readonly Fact[] };
+  index: number;
+}
+
+interface FieldKind {
+  /** What a person calls it. */
+  name: string;
+  /** What it says here; null where there is nothing it could say any more. Never empty. */
+  says(where: Where, field: Field): string | null;
+}
+
+/** Every kind there is. Adding one is adding it here, and its name in field.ts. */
+export const FIELDS: Record<FieldName, FieldKind> = {
+  page: { name: 'Number of this page', says: ({ index }) => String(index + 1) },
+  pages: { name: 'How many pages there are', says: ({ project }) => String(project.surfaces.length) },
+  title: {
+    name: 'Title of the project',
+    says: ({ project }) => project.title.trim() || untitled(project.product.kind),
+  },
+  fact: {
+    name: 'Something known of it',
+    says({ project }, { fact, as = 'full' }) {
+      const known = project.facts?.find(({ id }) => id === fact);
+      if (!known) return null;
+      if (!known.value.trim()) return known.name;
+      return known.kind === 'day' && isDay(known.value) ? DAY_FORMS[as].says(known.value) : known.value;
+    },
+  },
+};
+
+export const fieldSays = (where: Where, field: Field): string | null => FIELDS[field.kind].says(where, field);
+
+/** What a field is called in a list: of a fact, the fact's own name. */
+export const nameOfField = ({ facts }: Pick<Where['project'], 'facts'>, field: Field): string =>
+  facts?.find(({ id }) => id === field.fact)?.name ?? FIELDS[field.kind].name;
