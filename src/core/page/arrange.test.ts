@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { apply } from '@/core/geometry/matrix';
 import { align, cells, distribute, onArc, sizeOfCells } from '@/core/page/arrange';
 import { framed, silhouettes } from '@/core/page/framed';
-import { spacedGuides } from '@/core/page/guides';
+import { guidesOn, placeWhereItLives, spacedGuides } from '@/core/page/guides';
+import { beginProduct } from '@/core/product';
+import { newProject, type Guide, type Surface } from '@/core/project/model';
 import { trueExtent } from '@/core/page/extent';
 import { equalSize, equalTurn, snapEdge, snapField, snapMove } from '@/core/page/snap';
 import { carried, mirrored, placedAt, placementMatrix } from '@/core/piece/placement/placement';
@@ -105,6 +107,26 @@ describe('a frame', () => {
     expect(framed(all, box(20, -80, 300, 200), 'inside')).toEqual(['turned']);
     expect(framed(all, box(400, 1, 1, 1), 'touching')).toEqual(['straight']);
   });
+});
+
+test('a guide through the paper is seen mirrored on its other side, and moved there lies right where it lives', () => {
+  const card = beginProduct('card', { width: 360, height: 504 }, 'left');
+  const of = newProject({ id: 'c', title: 'Card', unit: 'in' }, card);
+  const [front, inside] = of.surfaces as [Surface, Surface];
+  const guides: Guide[] = [
+    { axis: 'x', at: 100 },
+    { axis: 'x', at: 450, through: true },
+    { axis: 'y', at: 72, through: true },
+  ];
+  const cut = { ...of, guides: [{ axis: 'y' as const, at: 36 }], surfaces: [{ ...front, guides }, inside] };
+  const seen = guidesOn(cut, inside);
+  expect(seen.map(({ axis, at, of: home, index }) => [axis, at, home, index])).toEqual([
+    ['y', 36, null, 0],
+    ['x', 270, front.id, 1],
+    ['y', 72, front.id, 2],
+  ]);
+  expect(placeWhereItLives(cut, inside, seen[1]!, 280)).toBe(440);
+  expect(placeWhereItLives(cut, front, seen[1]!, 280)).toBe(280);
 });
 
 describe('guides spaced evenly', () => {

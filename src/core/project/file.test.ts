@@ -64,6 +64,7 @@ describe('project.json', () => {
       surfaces: [
         {
           ...page,
+          guides: [{ axis: 'x', at: 72, through: true }],
           groups: [
             {
               id: 'g',
@@ -87,6 +88,7 @@ describe('project.json', () => {
               id: 'lines',
               groups: ['g'],
               role: 'caption',
+              round: 'r',
               outline: {
                 kind: 'glyphs',
                 text: 'Kites over the bay',

@@ -15,6 +15,8 @@ import { toPoints } from '@/core/units/lengths';
 export interface Guide {
   axis: 'x' | 'y';
   at: number;
+  /** Of a page's own: it goes through the paper and is seen on its other side, too. */
+  through?: boolean;
 }
 
 /** Rows and columns of copies, kept adjustable: the group's first cell is what is repeated. Lengths in points. */

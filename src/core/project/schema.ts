@@ -97,6 +97,7 @@ const guidesSchema = array(
   object({
     axis: string().oneOf(['x', 'y']).required(),
     at: far,
+    through: boolean(),
   })
     .noUnknown()
     .required(),

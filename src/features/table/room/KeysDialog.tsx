@@ -17,7 +17,7 @@ const BY_HAND: readonly (readonly [string, string])[] = [
   ['Space and drag', 'Move the view; so does a finger, and the wheel'],
   [
     'Drag from a ruler',
-    'A guide on every page; with Alt on this one. Its tab moves it, off the ruler it goes',
+    'A guide on every page; with Alt on this one, with Shift through its paper. Its tab moves it, off the ruler it goes',
   ],
   ['Drag with Shift', 'Straight across or down; a corner: another shape'],
   ['Drag with Ctrl', 'Nothing snaps'],

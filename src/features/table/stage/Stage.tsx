@@ -21,6 +21,8 @@ import { Writing } from '@/features/table/tasks/words/Writing';
 import { Folds } from '@/features/table/stage/marks/Folds';
 import { Zones } from '@/features/table/stage/marks/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { guidesOn } from '@/core/page/guides';
+import { otherFace } from '@/core/product';
 import { selectedPieces, shownProject, shownSurface } from '@/features/table/session';
 import { nearer, slideNow, slidPiece } from '@/features/table/acts/slide';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
@@ -82,10 +84,19 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const marking = useSession((session) => session.marking);
   const guides = useSession(
     useShallow((session) => {
-      const { guides: everywhere, guidesLocked } = shownProject(session);
-      const { guides: own, id } = shownSurface(session);
-      return { everywhere, own, surfaceId: id, locked: guidesLocked || session.readOnly };
+      const project = shownProject(session);
+      const now = shownSurface(session);
+      return {
+        every: project.guides,
+        own: now.guides,
+        behind: otherFace(project, now)?.surface.guides,
+        locked: project.guidesLocked || session.readOnly,
+      };
     }),
+  );
+  const seen = useMemo(
+    () => (guides ? guidesOn(shownProject(store.getState()), shownSurface(store.getState())) : []),
+    [guides, store],
   );
 
   useLayoutEffect(() => {
@@ -253,7 +264,8 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         )}
         {stage.width > 0 && show.guides && (
           <Guides
-            {...guides}
+            seen={seen}
+            locked={guides.locked}
             view={view}
             stage={stage}
             unit={unit}

@@ -3,6 +3,7 @@ import { boxOfPoints, type Box } from '@/core/geometry/box';
 import type { Spot } from '@/core/geometry/knots';
 import { apply, type Point } from '@/core/geometry/matrix';
 import { marksOn } from '@/core/page/marks';
+import { guidesOn } from '@/core/page/guides';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll, trueExtent } from '@/core/page/extent';
 import { framed, silhouettes } from '@/core/page/framed';
@@ -74,7 +75,7 @@ function fieldAround(session: Session, moving: readonly Piece[]): SnapField {
   const still = page.pile.filter(
     (piece) => !held.has(piece.id) && !piece.placement.hidden && !isBackground(piece, page),
   );
-  const guides = session.show.guides ? [...session.history.project.guides, ...page.guides] : [];
+  const guides = session.show.guides ? guidesOn(session.history.project, page) : [];
   return snapField(
     page,
     guides,

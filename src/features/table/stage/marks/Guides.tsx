@@ -2,18 +2,15 @@
 /** Guides as fine pencil lines, each with a tab on the ruler by which it is moved. */
 import { memo, type KeyboardEvent, type PointerEvent as ReactPointerEvent } from 'react';
 import { setGuides } from '@/core/project/edits/page';
-import type { Guide } from '@/core/project/model';
+import { placeWhereItLives, type SeenGuide } from '@/core/page/guides';
+import { surfaceOf } from '@/core/project/model';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { useRoom } from '@/features/table/room/context';
 import { RULER } from '@/features/table/stage/hand/view';
 import type { Session } from '@/features/table/session';
 
 interface Props {
-  /** On every page. */
-  everywhere: readonly Guide[];
-  /** On this one alone. */
-  own: readonly Guide[];
-  surfaceId: string;
+  seen: readonly SeenGuide[];
   view: Session['view'];
   stage: Session['stage'];
   unit: Unit;
@@ -25,29 +22,26 @@ interface Props {
 const STEP = toPoints(0.01, 'in');
 
 export const Guides = memo(function Guides(props: Props) {
-  const { everywhere, own, surfaceId } = props;
   return (
     <g data-testid="guides">
-      {everywhere.map((guide, i) => (
-        <GuideLine key={`every ${i}`} {...props} guide={guide} of={null} index={i} all={everywhere} />
-      ))}
-      {own.map((guide, i) => (
-        <GuideLine key={`own ${i}`} {...props} guide={guide} of={surfaceId} index={i} all={own} />
+      {props.seen.map((guide) => (
+        <GuideLine key={`${guide.of ?? 'every'} ${guide.index}`} {...props} guide={guide} />
       ))}
     </g>
   );
 });
 
 interface LineProps extends Props {
-  guide: Guide;
-  of: string | null;
-  index: number;
-  all: readonly Guide[];
+  guide: SeenGuide;
 }
 
-function GuideLine({ guide, of, index, all, view, stage, unit, locked, onHold }: LineProps) {
+/** How it is dashed: whole on every page, in dashes on this one, in dashes and dots through the paper. */
+const dashes = ({ of, through }: SeenGuide): string | undefined =>
+  of === null ? undefined : through ? '9 4 2 4' : '7 4';
+
+function GuideLine({ guide, view, stage, unit, locked, onHold }: LineProps) {
   const { store } = useRoom();
-  const { axis, at } = guide;
+  const { axis, at, of, index, through } = guide;
   const place = Math.round(view[axis] + at * view.zoom) + 0.5;
   if (place < RULER || place > (axis === 'x' ? stage.width : stage.height)) return null;
   const upright = axis === 'x';
@@ -56,17 +50,16 @@ function GuideLine({ guide, of, index, all, view, stage, unit, locked, onHold }:
     if (locked || (by === undefined && event.key !== 'Delete')) return;
     event.preventDefault();
     event.stopPropagation();
+    const { history, surfaceId, perform } = store.getState();
+    const { project } = history;
+    const { guides: all } = of === null ? project : surfaceOf(project, of);
+    const moved = at + (by ?? 0) * STEP * (event.shiftKey ? 10 : 1);
+    const there = placeWhereItLives(project, surfaceOf(project, surfaceId), guide, moved);
     const next =
       by === undefined
         ? all.filter((_, i) => i !== index)
-        : all.map((one, i) =>
-            i === index ? { ...one, at: one.at + by * STEP * (event.shiftKey ? 10 : 1) } : one,
-          );
-    store
-      .getState()
-      .perform(
-        setGuides(of, by === undefined ? 'take guide away' : 'move guide', next, `guide ${of} ${index}`),
-      );
+        : all.map((one, i) => (i === index ? { ...one, at: there } : one));
+    perform(setGuides(of, by === undefined ? 'take guide away' : 'move guide', next, `guide ${of} ${index}`));
   };
   return (
     <g>
@@ -80,13 +73,13 @@ function GuideLine({ guide, of, index, all, view, stage, unit, locked, onHold }:
         d={upright ? `M${place} ${RULER}V${stage.height}` : `M${RULER} ${place}H${stage.width}`}
         stroke="#3d6c9a"
         strokeWidth={1}
-        strokeDasharray={of === null ? undefined : '7 4'}
+        strokeDasharray={dashes(guide)}
         opacity={0.9}
       />
       <g
         role="slider"
         tabIndex={locked ? -1 : 0}
-        aria-label={`${upright ? 'Upright' : 'Level'} guide${of === null ? '' : ' of this page'}`}
+        aria-label={`${upright ? 'Upright' : 'Level'} guide${of === null ? '' : through ? ' through the paper' : ' of this page'}`}
         aria-valuenow={Math.round(at * 100) / 100}
         aria-valuetext={formatLength(at, unit, true)}
         aria-orientation={upright ? 'horizontal' : 'vertical'}

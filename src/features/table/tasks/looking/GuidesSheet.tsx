@@ -10,7 +10,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
-import { spacedGuides } from '@/core/page/guides';
+import { guidesOn, placeWhereItLives, spacedGuides, type SeenGuide } from '@/core/page/guides';
+import { otherFace } from '@/core/product';
+import { together } from '@/core/project/edits/edit';
 import { lockGuides, setGuides } from '@/core/project/edits/page';
 import { MOST_GUIDES } from '@/core/project/schema';
 import { surfaceOf, type Guide } from '@/core/project/model';
@@ -24,27 +26,56 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
   const project = useSession((session) => session.history.project);
   const surfaceId = useSession((session) => session.surfaceId);
   const perform = useSession((session) => session.perform);
-  const [every, setEvery] = useState(true);
+  const [where, setWhere] = useState<'every' | 'this' | 'through'>('every');
   const [axis, setAxis] = useState<'x' | 'y'>('x');
   const [count, setCount] = useState(3);
   const [gutter, setGutter] = useState(0);
   const [margin, setMargin] = useState(0);
   const { unit, guidesLocked } = project;
   const page = surfaceOf(project, surfaceId);
-  const of = every ? null : surfaceId;
-  const { guides } = every ? project : page;
+  const hasBack = otherFace(project, page) !== null;
+  const shown = guidesOn(project, page);
+  const lives = ({ of, through }: SeenGuide) => (of === null ? 'every' : through ? 'through' : 'this');
+  const guides = shown.filter((guide) => lives(guide) === where);
+  const own = where === 'every' ? null : surfaceId;
   const length = axis === 'x' ? page.width : page.height;
   const within = measureWithin(unit, -FARTHEST, FARTHEST);
   const air = measureWithin(unit, 0, length / 2);
-  const put = (label: string, next: readonly Guide[]) =>
-    perform(setGuides(of, label, next.slice(0, MOST_GUIDES)));
-  const add = (more: readonly Guide[]) =>
-    put(more.length === 1 ? 'add guide' : `add ${more.length} guides`, [
-      ...guides,
-      ...more.filter(
-        ({ axis: way, at }) => !guides.some((one) => one.axis === way && Math.abs(one.at - at) < 0.01),
+  const allOf = (of: string | null) => (of === null ? project : surfaceOf(project, of)).guides;
+  /** The guides, each where it lives, changed to `to`, or taken away where that is null. */
+  const change = (label: string, some: readonly SeenGuide[], to: (guide: SeenGuide) => number | null) =>
+    perform(
+      together(
+        label,
+        [...new Set(some.map(({ of }) => of))].map((of) =>
+          setGuides(
+            of,
+            label,
+            allOf(of).flatMap((guide, i) => {
+              const meant = some.find((one) => one.of === of && one.index === i);
+              const at = meant ? to(meant) : guide.at;
+              if (at === null) return [];
+              return [meant ? { ...guide, at: placeWhereItLives(project, page, meant, at) } : guide];
+            }),
+          ),
+        ),
       ),
-    ]);
+    );
+  const add = (more: readonly Guide[]) =>
+    perform(
+      setGuides(
+        own,
+        more.length === 1 ? 'add guide' : `add ${more.length} guides`,
+        [
+          ...allOf(own),
+          ...more
+            .filter(
+              ({ axis: way, at }) => !guides.some((one) => one.axis === way && Math.abs(one.at - at) < 0.01),
+            )
+            .map((guide) => (where === 'through' ? { ...guide, through: true } : guide)),
+        ].slice(0, MOST_GUIDES),
+      ),
+    );
   return (
     <SideSheet title="Guides" onClose={onClose}>
       <TextField
@@ -52,12 +83,13 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
         fullWidth
         size="small"
         label="Shown on"
-        value={every ? 'every' : 'this'}
-        onChange={(event) => setEvery(event.target.value === 'every')}
+        value={where}
+        onChange={(event) => setWhere(event.target.value as typeof where)}
         sx={{ mb: 1.25 }}
       >
         <MenuItem value="every">every page</MenuItem>
         <MenuItem value="this">this page alone</MenuItem>
+        {hasBack && <MenuItem value="through">both sides of this paper, one behind the other</MenuItem>}
       </TextField>
       <Box component="ul" aria-label="Guides there are" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {guides.map((guide, i) => (
@@ -68,23 +100,13 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
               disabled={guidesLocked}
               shown={formatLength(guide.at, unit)}
               read={within}
-              onCommit={(at) =>
-                put(
-                  'move guide',
-                  guides.map((one, k) => (k === i ? { ...one, at } : one)),
-                )
-              }
+              onCommit={(at) => change('move guide', [guide], () => at)}
             />
             <IconButton
               color="inherit"
               disabled={guidesLocked}
               aria-label={`Take guide ${i + 1} away`}
-              onClick={() =>
-                put(
-                  'take guide away',
-                  guides.filter((_, k) => k !== i),
-                )
-              }
+              onClick={() => change('take guide away', [guide], () => null)}
             >
               <IconTrash size={18} />
             </IconButton>
@@ -111,7 +133,7 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
           size="small"
           color="inherit"
           disabled={guidesLocked || !guides.length}
-          onClick={() => put(`take ${guides.length} guides away`, [])}
+          onClick={() => change(`take ${guides.length} guides away`, guides, () => null)}
         >
           Take all away
         </Button>
