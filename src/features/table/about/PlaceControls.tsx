@@ -157,7 +157,7 @@ function RoundControls({ piece, disabled }: { piece: Piece; disabled: boolean })
             <Button
               size="small"
               color="inherit"
-              title={tip('Across this face and behind it, both kept in step', 'Shift O')}
+              title={tip('Across this face and behind it, both kept in step', 'Shift B')}
               disabled={disabled}
               onClick={() => act.layRound(store, true)}
             >

@@ -8,12 +8,15 @@ import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
 import { toPage } from '@/features/table/stage/hand/view';
 import { page } from '@/features/table/acts/choosing';
+import { panelNow } from '@/features/table/acts/looking';
 
 /** Where a copy lies beside its original. */
 export const COPY_OFFSET = toPoints(0.25, 'in');
 
-/** The middle of what is seen of the page. */
+/** The middle of the panel that is close up, or of what is seen of the page. */
 export function middle(session: Session): Spot {
+  const panel = panelNow(session);
+  if (panel) return { x: panel.box.x + panel.box.width / 2, y: panel.box.y + panel.box.height / 2 };
   const { width, height } = page(session);
   const { view, stage, aside } = session;
   const from = toPage(view, { x: aside, y: 0 });

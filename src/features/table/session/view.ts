@@ -29,6 +29,8 @@ export interface ViewSlice {
   show: Show;
   /** How much of the stage's left side a sheet covers, CSS pixels. */
   aside: number;
+  /** The panel that is worked on close up, by its page and name; none while all of the page is. */
+  panel: { surfaceId: string; name: string } | null;
   /** CSS pixels a point takes at true size on this screen. */
   trueZoom: number;
   /** Whether things snap while they are moved. */
@@ -37,6 +39,8 @@ export interface ViewSlice {
   growContents: boolean;
 
   look(view: View): void;
+  /** Brings a panel close up, or all of the page for null. */
+  lookAt(panel: ViewSlice['panel'], view: View): void;
   /** The stage has another size; the view is changed with it. */
   measured(stage: ViewSlice['stage'], view: View): void;
   /** Shows what was not shown, or puts it away. */
@@ -62,10 +66,12 @@ export const viewSlice: Slice<ViewSlice> = (set, get) => ({
     keys: false,
   },
   aside: 0,
+  panel: null,
   trueZoom: screenZoom(),
   snapping: true,
   growContents: true,
   look: (view) => set({ view }),
+  lookAt: (panel, view) => set({ panel, view }),
   measured: (stage, view) => set({ stage, view }),
   toggle(what) {
     const { show } = get();

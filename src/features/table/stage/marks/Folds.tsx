@@ -5,6 +5,7 @@ import { pathData, transformPath } from '@/core/geometry/path';
 import { openingsSeen } from '@/core/page/marks';
 import { toolsFor } from '@/core/page/outlines';
 import { foldsOn, panelsOn } from '@/core/product';
+import { panelNow } from '@/features/table/acts';
 import { useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/session';
 import { viewMatrix } from '@/features/table/stage/hand/view';
@@ -12,6 +13,9 @@ import { viewMatrix } from '@/features/table/stage/hand/view';
 const INK = '#24506b';
 /** How far a panel's name stands above the paper, CSS pixels. */
 const ABOVE = 10;
+
+const around = (left: number, top: number, right: number, bottom: number): string =>
+  `M${left} ${top}H${right}V${bottom}H${left}Z`;
 
 export function Folds() {
   const project = useSession(shownProject);
@@ -24,12 +28,28 @@ export function Folds() {
     () => openingsSeen(project, surface, toolsFor(project, typesetter)),
     [project, surface, typesetter],
   );
+  const near = useSession((session) => panelNow(session)?.name);
+  const close = panels.find(({ name }) => name === near);
   if (!folds.length && !openings.length) return null;
   const map = viewMatrix(view);
   const [left, top] = [view.x, view.y];
   const [right, bottom] = [left + surface.width * view.zoom, top + surface.height * view.zoom];
   return (
     <g style={{ pointerEvents: 'none' }} data-testid="folds">
+      {close && (
+        <path
+          data-testid="close-up"
+          fillRule="evenodd"
+          fill="#b7b4ae"
+          opacity={0.72}
+          d={`${around(left - 60, top - 60, right + 60, bottom + 60)}${around(
+            left + close.box.x * view.zoom,
+            top + close.box.y * view.zoom,
+            left + (close.box.x + close.box.width) * view.zoom,
+            top + (close.box.y + close.box.height) * view.zoom,
+          )}`}
+        />
+      )}
       {folds.map(({ axis, at }) => {
         const on = (axis === 'x' ? left : top) + at * view.zoom;
         const line = axis === 'x' ? `M${on} ${top - 8}V${bottom + 8}` : `M${left - 8} ${on}H${right + 8}`;

@@ -23,7 +23,7 @@ export const CUTTING: readonly Command[] = [
   },
   { group: 'Pieces', name: 'Move the points of an outline', needs: NEEDS.piece, run: act.startReshaping },
   {
-    keys: 'Shift O',
+    keys: 'Shift B',
     name: 'All the way round',
     more: 'A ribbon across this face of a card and behind it, kept in step',
     group: 'Pieces',
