@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { finishOf } from '@/core/piece/finish';
 import { beginProduct } from '@/core/product';
+import { makeExtra } from '@/core/project/edits/product';
+import { perform, startHistory } from '@/core/project/history';
 import { newProject, type Project } from '@/core/project/model';
 import { packProject } from '@/storage/project-file';
 import { making } from '../../scripts/testing/making';
@@ -52,6 +54,23 @@ test('a PDF holds both faces; folds are dashed lines outside the trim, where the
   const none = await made(unfolded, { format: 'pdf', cropMarks: true }, 'postcard.pdf');
   execFileSync('qpdf', ['--qdf', '--object-streams=disable', none, plain]);
   expect(readFileSync(plain, 'latin1')).not.toMatch(/\[3 2\] 0 d/);
+});
+
+test('an envelope is cut out along its outline and folded on the lines that say so, in a PDF and for a cutter', async () => {
+  const of = perform(startHistory(card('left')), makeExtra(card('left'), 'envelope', true), 0).project;
+  const blank = of.surfaces[2]!;
+  const pdf = await made(of, { format: 'pdf', cropMarks: true }, 'envelope.pdf', [blank]);
+  const plain = join(folder, 'envelope-plain.pdf');
+  execFileSync('qpdf', ['--qdf', '--object-streams=disable', pdf, plain]);
+  const content = readFileSync(plain, 'latin1');
+  const [, cut] = /q 1 1 1 1 K 0\.25 w ((?:[\d.-]+ [\d.-]+ [ml]\s+)+h) S Q/.exec(content)!;
+  expect(cut!.match(/ [ml]/g)).toHaveLength(12);
+  // A card of 3.5 x 2.5 in: its envelope's address side is 261 x 189 pt.
+  const [x, y] = [0.2 * 261, 0.45 * 189];
+  expect(cut).toMatch(new RegExp(`^${x} ${y} m`));
+  for (const at of [x, x + 261]) expect(content).toContain(` ${at} -23 l`);
+  const lines = await made(of, { format: 'svg', lines: true }, 'envelope.svg', [blank]);
+  expect(readFileSync(lines, 'utf8')).toMatch(/<path d="M52\.2[ ,]85\.05[^"]+Z"><title>/);
 });
 
 test('without a browser: sides in one PDF, panels each by itself and upright, cut lines', async () => {

@@ -1,6 +1,6 @@
 /** What each kind of living words says. */
 import { DAY_FORMS, isDay, type Fact, type Field, type FieldName } from '@/core/living/field';
-import { untitled, type Product } from '@/core/product';
+import { untitledOf, type Product } from '@/core/product';
 
 /** What is looked at of a project, and which of its surfaces the words stand on, counted from 0. */
 export interface Where {
@@ -21,7 +21,7 @@ export const FIELDS: Record<FieldName, FieldKind> = {
   pages: { name: 'How many pages there are', says: ({ project }) => String(project.surfaces.length) },
   title: {
     name: 'Title of the project',
-    says: ({ project }) => project.title.trim() || untitled(project.product.kind),
+    says: ({ project }) => project.title.trim() || untitledOf(project.product),
   },
   fact: {
     name: 'Something known of it',

@@ -28,7 +28,7 @@ import type { Surface } from '@/core/project/model';
 
 /** The pieces that show, bottom first. Hidden ones are left out. */
 export function drawSurface(surface: Surface, tools: DrawingTools): Picture {
-  const folds = tools.sides?.(surface).folds ?? [];
+  const { folds = [], paper = null } = tools.sides?.(surface) ?? {};
   return {
     title: surface.name,
     trim: { width: surface.width, height: surface.height },
@@ -36,12 +36,13 @@ export function drawSurface(surface: Surface, tools: DrawingTools): Picture {
     ground: surface.ground,
     pieces: drawPile(surface, tools),
     ...(folds.length ? { folds } : {}),
+    ...(paper ? { paper } : {}),
   };
 }
 
 /** A part of a surface by itself: a panel of what is folded, turned to be read. */
 export function drawPart(surface: Surface, { name, box, turn }: Panel, tools: DrawingTools): Picture {
-  const { folds: _, ...whole } = drawSurface(surface, tools);
+  const { folds: _, paper: __, ...whole } = drawSurface(surface, tools);
   const { x, y, width, height } = box;
   const upright = whole.pieces.map((piece) => movedPiece(piece, -x, -y));
   const over = (piece: DrawnPiece): DrawnPiece => ({

@@ -10,7 +10,7 @@ import { strokeReach } from '@/core/piece/finish/stroke';
 import { outlineKind, type Outline } from '@/core/piece/outline';
 import type { MadeCut } from '@/core/piece/outline/kind';
 import type { Piece } from '@/core/piece/piece';
-import { behindOn, foldsOn, otherFace } from '@/core/product';
+import { behindOn, foldsOn, otherFace, outlineOn } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -26,6 +26,8 @@ export interface Sides {
   other: { surface: Surface; through: Matrix } | null;
   behind: { box: Box; surface: Surface; dx: number; dy: number }[];
   folds: readonly Fold[];
+  /** Where the paper is cut, if it is no rectangle. */
+  paper: Path | null;
 }
 
 export const toolsFor = (project: Project, typesetter: Typesetter): DrawingTools => ({
@@ -35,6 +37,7 @@ export const toolsFor = (project: Project, typesetter: Typesetter): DrawingTools
     other: otherFace(project, surface),
     behind: behindOn(project, surface),
     folds: foldsOn(project, surface),
+    paper: outlineOn(project, surface),
   }),
 });
 

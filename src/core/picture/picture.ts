@@ -24,11 +24,16 @@ export interface Picture {
   pieces: readonly DrawnPiece[];
   /** Where its paper is folded: upright or level lines so far from the trim's left or top. */
   folds?: readonly Fold[];
+  /** Where its paper is cut, if it is no rectangle. */
+  paper?: Path;
 }
 
 export interface Fold {
   axis: 'x' | 'y';
   at: number;
+  /** As far as it goes along the other way; right across without. */
+  from?: number;
+  to?: number;
 }
 
 export interface DrawnPiece {

@@ -3,7 +3,8 @@ import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
 import { card, type CardProduct } from '@/core/product/card';
 import { layout, type LayoutProduct } from '@/core/product/layout';
-import type { Face, Fold, Panel, Part, ProductKind } from '@/core/product/product';
+import type { Path } from '@/core/geometry/path';
+import type { Extra, Face, Fold, Panel, Part, ProductKind } from '@/core/product/product';
 import type { Unit } from '@/core/units/lengths';
 
 export type Product = LayoutProduct | CardProduct;
@@ -39,6 +40,9 @@ export const beginProduct = (
 /** What an empty one is called, and what a person calls such a thing. */
 export const untitled = (kind: ProductName): string => PRODUCTS[kind].untitled;
 
+/** What this one is called while nobody named it. */
+export const untitledOf = (product: Product): string => kindOf(product).untitled;
+
 /** What stands for it on the shelf: the first panel of its first surface. */
 export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box } => {
   const [surface] = of.surfaces as readonly [S];
@@ -53,6 +57,19 @@ export const hasPages = ({ product }: Pick<Whole, 'product'>): boolean => Boolea
 
 export const productSays = ({ product, surfaces }: Whole, unit: Unit): string =>
   kindOf(product).says(product, unit, surfaces[0]!);
+
+/** What may be made with it or left out, and whether it is made now. */
+export const extrasOf = (product: Product): (Extra & { on: boolean })[] => {
+  const kind = kindOf(product);
+  return (kind.extras ?? []).map((extra) => ({ ...extra, on: kind.has?.(product, extra.id) ?? false }));
+};
+
+export const withExtra = (product: Product, extra: string, on: boolean): Product =>
+  kindOf(product).withExtra?.(product, extra, on) ?? product;
+
+/** Where a surface's paper is cut; null where it is the rectangle it seems. */
+export const outlineOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Path | null =>
+  kindOf(product).outline?.(product, partOf(surface)) ?? null;
 
 export const foldsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Fold[] =>
   kindOf(product).folds?.(product, partOf(surface)) ?? [];

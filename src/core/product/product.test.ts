@@ -10,17 +10,28 @@ import {
   hasPages,
   heldOf,
   otherFace,
+  outlineOn,
   panelsOn,
   PRODUCTS,
   productSays,
 } from '@/core/product';
 import { FOLDINGS, type Folding } from '@/core/product/card/folding';
+import { without } from '@/core/geometry/offset';
+import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
+import { makeExtra } from '@/core/project/edits/product';
+import { perform, startHistory } from '@/core/project/history';
 import { newProject, type Project } from '@/core/project/model';
 import { readProject, writeProject } from '@/core/project/file';
 
 const FOLDS = Object.keys(FOLDINGS) as Folding[];
 const card = (fold: Folding, width = 360, height = 504): Project =>
   newProject({ id: 'c', title: 'Card', unit: 'in' }, beginProduct('card', { width, height }, fold));
+/** How much of two outlines the other does not cover, square points of their boxes. */
+const exclusive = (a: Path, b: Path): number =>
+  [without(a, b), without(b, a)].reduce((sum, rest) => {
+    const { width, height } = rest.length ? pathBounds(rest) : { width: 0, height: 0 };
+    return sum + Math.min(width, height);
+  }, 0);
 const side = () => fc.integer({ min: 72, max: 1440 });
 
 test.each(FOLDS)(
@@ -125,6 +136,42 @@ test('sizes of the trade and of ISO 216; what a card is called; pages come and g
     name: 'Front',
     box: { x: 360, y: 0, width: 360, height: 504 },
   });
+});
+
+test('an envelope is an eighth of an inch larger each way, folds shut, and comes and goes with its two faces', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...FOLDS), side(), side(), (fold, width, height) => {
+      const start = startHistory(card(fold, width, height));
+      const made = perform(start, makeExtra(start.project, 'envelope', true), 0);
+      const of = made.project;
+      expect(readProject(writeProject(of))).toEqual({ ok: true, value: of });
+      const [, , outside, lining] = of.surfaces;
+      const [address, flap, back] = panelsOn(of, outside!).map(({ box }) => box);
+      expect([address!.width, address!.height]).toEqual([
+        expect.closeTo(Math.max(width, height) + 9),
+        expect.closeTo(Math.min(width, height) + 9),
+      ]);
+      expect(flap!.height + back!.height).toBeGreaterThan(address!.height);
+      const path = outlineOn(of, outside!)!;
+      expect(pathBounds(path)).toEqual({
+        ...{ x: 0, y: 0, width: expect.closeTo(outside!.width), height: expect.closeTo(outside!.height) },
+      });
+      // Its other face is cut where it is.
+      const { surface, through } = otherFace(of, outside!)!;
+      expect(surface).toBe(lining);
+      expect(exclusive(transformPath(through, path), outlineOn(of, lining!)!)).toBeLessThan(1);
+      const without = perform(made, makeExtra(of, 'envelope', false), 9000);
+      expect(without.project).toEqual(start.project);
+    }),
+    { numRuns: 30 },
+  );
+  const a6 = PRODUCTS.card.sizes.find(({ id }) => id === 'a6')!;
+  const of = card('left', a6.width, a6.height);
+  const { project } = perform(startHistory(of), makeExtra(of, 'envelope', true), 0);
+  const { width, height } = panelsOn(project, project.surfaces[2]!)[0]!.box;
+  // ISO 269: C6 is 162 x 114 mm (from memory); it holds an A6 card, and so does ours, not larger than it.
+  const mm = [width, height].map((points) => (points * 25.4) / 72);
+  expect([mm[0]! > 148, mm[0]! <= 162, mm[1]! > 105, mm[1]! <= 114]).toEqual(Array(4).fill(true));
 });
 
 test.each(FOLDS)('folded %s is written and read as it is; settings out of range are not believed', (fold) => {

@@ -3,6 +3,7 @@
  * are the two sides of one paper. A surface is what is designed as one; what is printed is worked out from surfaces.
  */
 import type { Box, Size } from '@/core/geometry/box';
+import type { Path } from '@/core/geometry/path';
 import type { Fold } from '@/core/picture/picture';
 import type { PageSize } from '@/core/units/sizes';
 import type { Unit } from '@/core/units/lengths';
@@ -61,6 +62,11 @@ export interface Way {
   name: string;
 }
 
+export interface Extra extends Way {
+  /** What it is for, in a few words. */
+  says: string;
+}
+
 /** All there is to know about a kind of product. */
 export interface ProductKind<P extends { kind: string }> {
   kind: P['kind'];
@@ -80,6 +86,12 @@ export interface ProductKind<P extends { kind: string }> {
   says(product: P, unit: Unit, first: Size): string;
   /** Its surfaces are pages that may be added, copied, moved and taken away. */
   pages?: true;
+  /** What may be made with it or left out, each with the sides it has: a card's envelope. */
+  extras?: readonly Extra[];
+  has?(product: P, extra: string): boolean;
+  withExtra?(product: P, extra: string, on: boolean): P;
+  /** Where a paper is cut that is no rectangle; null where it is one. */
+  outline?(product: P, part: string): Path | null;
   folds?(product: P, part: string): Fold[];
   /** In reading order; the whole surface without. */
   panels?(product: P, part: string): Panel[];

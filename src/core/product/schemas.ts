@@ -1,5 +1,5 @@
 /** The door of each product: its settings as a file may have them. By itself, so that Home need not fetch it. */
-import { number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import type { ProductName } from '@/core/product';
 import { MOST_SHUT } from '@/core/product/card';
 import { FOLDINGS } from '@/core/product/card/folding';
@@ -18,6 +18,7 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
     width: side,
     height: side,
     fold: string().oneOf(Object.keys(FOLDINGS)).required(),
+    envelope: boolean(),
   }).noUnknown(),
 };
 

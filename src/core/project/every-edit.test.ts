@@ -32,6 +32,9 @@ const NO_EDITS = [
     'dyesOf',
     'writtenInFamily',
     'keepInStep',
+    // What a product is made of: product.test.ts.
+    'changeProduct',
+    'makeExtra',
     'groupsAmong',
   ],
   ...[

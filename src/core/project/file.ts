@@ -38,7 +38,7 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   9: (old) => old,
   // 11: the product with its settings; before there were layouts alone.
   10: ({ kind: _, ...old }) => ({ product: { kind: 'layout' }, ...old }),
-  // 12: living words, what is known of a project, pieces that go round, guides through the paper. They may be absent.
+  // 12: living words, what is known of a project, pieces that go round, guides through the paper, envelopes. They may be absent.
   11: (old) => old,
 };
 

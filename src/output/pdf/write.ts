@@ -96,7 +96,10 @@ async function addPage(
   if (picture.ground) pen.write(`${colour(picture.ground)} rg ${rectangle(bleedBox)} f`);
   for (const piece of picture.pieces) await pen.piece(piece);
   pen.write('Q');
-  if (cropMarks) pen.write(marksAt(width, height, bleed, picture.folds ?? []));
+  if (cropMarks) {
+    pen.write(marksAt(width, height, bleed, picture.folds ?? []));
+    if (picture.paper) pen.write(`q 1 1 1 1 K 0.25 w ${outline(picture.paper)} S Q`);
+  }
   pen.write('Q');
   const { content, resources } = pen.end();
   page.node.set(PDFName.of('Contents'), content);

@@ -87,6 +87,8 @@ export function writeLines(picture: Picture): string {
         `<path d="${pathData(transformPath(map, path))}"><title>${escape(words ?? name)}</title></path>`,
     ),
   );
+  if (picture.paper)
+    lines.push(`<path d="${pathData(picture.paper)}"><title>${escape(picture.title)}</title></path>`);
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${number(width / 72)}in" height="${number(height / 72)}in" ` +

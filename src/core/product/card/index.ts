@@ -1,5 +1,14 @@
 /** A card: one paper with an outside and an inside, folded once, twice or not at all. */
 import type { Size } from '@/core/geometry/box';
+import {
+  ENVELOPE,
+  ENVELOPE_LEAF,
+  envelopeFolds,
+  envelopeOutline,
+  envelopePanels,
+  envelopeParts,
+  LINING,
+} from '@/core/product/card/envelope';
 import { FOLDINGS, isFolding, type Folding } from '@/core/product/card/folding';
 import type { ProductKind } from '@/core/product/product';
 import { formatSize, toPoints, type Unit } from '@/core/units/lengths';
@@ -9,6 +18,8 @@ export interface CardProduct extends Size {
   kind: 'card';
   /** Width and height are those of the shut card, points. */
   fold: Folding;
+  /** An envelope is made with it. */
+  envelope?: boolean;
 }
 
 /** The sheet may be three times as wide as the shut card. */
@@ -28,6 +39,8 @@ const CARD_SIZES: readonly PageSize[] = [
   size('148', '148 x 148 mm', 'a square out of A5', 148, 148, 'mm'),
 ];
 
+const ofEnvelope = (part: string): boolean => part === ENVELOPE || part === LINING;
+
 export const card: ProductKind<CardProduct> = {
   kind: 'card',
   name: 'Card',
@@ -39,11 +52,21 @@ export const card: ProductKind<CardProduct> = {
     const fold = isFolding(way) ? way : 'left';
     return { product: { kind: 'card', width, height, fold }, parts: FOLDINGS[fold].parts({ width, height }) };
   },
-  sides: ({ fold, ...shut }) => FOLDINGS[fold].parts(shut),
+  sides: ({ fold, envelope, ...shut }) => [
+    ...FOLDINGS[fold].parts(shut),
+    ...(envelope ? envelopeParts(shut) : []),
+  ],
   says: ({ fold, ...shut }, unit) => `${formatSize(shut, unit)} card, ${FOLDINGS[fold].says}`,
-  folds: ({ fold, ...shut }, part) => FOLDINGS[fold].folds(shut, part),
-  panels: ({ fold, ...shut }, part) => FOLDINGS[fold].panels(shut, part),
-  leaves: ({ fold }) => FOLDINGS[fold].leaves,
+  extras: [{ id: 'envelope', name: 'An envelope that fits', says: 'both faces, to decorate and to cut out' }],
+  has: ({ envelope }, extra) => extra === 'envelope' && envelope === true,
+  withExtra: ({ envelope: _, ...card }, extra, on) =>
+    on && extra === 'envelope' ? { ...card, envelope: true } : card,
+  outline: (shut, part) => (ofEnvelope(part) ? envelopeOutline(shut) : null),
+  folds: ({ fold, ...shut }, part) =>
+    ofEnvelope(part) ? envelopeFolds(shut) : FOLDINGS[fold].folds(shut, part),
+  panels: ({ fold, ...shut }, part) =>
+    ofEnvelope(part) ? envelopePanels(shut, part) : FOLDINGS[fold].panels(shut, part),
+  leaves: ({ fold, envelope }) => [...FOLDINGS[fold].leaves, ...(envelope ? [ENVELOPE_LEAF] : [])],
   behind: ({ fold, ...shut }) => FOLDINGS[fold].behind(shut),
   held: ({ fold }) => FOLDINGS[fold].held,
 };

@@ -3,7 +3,8 @@ import { goTo } from '@/core/project/history';
 import { wholeCopy } from '@/core/project/copies';
 import { addPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
-import { hasPages } from '@/core/product';
+import { extrasOf, hasPages, sidesOf, withExtra } from '@/core/product';
+import { makeExtra } from '@/core/project/edits/product';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
 import { page } from '@/features/table/acts/choosing';
@@ -17,6 +18,21 @@ export function togglePageLock(store: SessionStore): void {
 export function toPageAt(store: SessionStore, surfaceId: string): void {
   if (!store.getState().history.project.surfaces.some(({ id }) => id === surfaceId)) return;
   store.getState().turnTo(surfaceId);
+}
+
+/** Makes something with the product, or no longer; the first side that came with it is shown. */
+export function toggleExtra(store: SessionStore, extra: string): void {
+  const session = store.getState();
+  const { project } = session.history;
+  const on = extrasOf(project.product).some((one) => one.id === extra && one.on);
+  const before = new Set(project.surfaces.map(({ id }) => id));
+  const after = sidesOf(withExtra(project.product, extra, !on));
+  const going = project.surfaces.filter(({ part }) => !after?.some((side) => side.part === part));
+  if (going.some(({ locked }) => locked)) return session.touchLocked();
+  session.perform(makeExtra(project, extra, !on));
+  const came = store.getState().history.project.surfaces.find(({ id }) => !before.has(id));
+  if (came) toPageAt(store, came.id);
+  else if (going.some(({ id }) => id === session.surfaceId)) toPageAt(store, project.surfaces[0]!.id);
 }
 
 /** Whether pages may come and go in this product; if not, that is said. */

@@ -22,7 +22,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { IconDots, IconHandStop, IconLock, IconPlus } from '@tabler/icons-react';
 import { memo, useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { hasPages, heldOf } from '@/core/product';
+import { extrasOf, hasPages, heldOf } from '@/core/product';
 import { movePage } from '@/core/project/edits/page';
 import type { Surface } from '@/core/project/model';
 import * as act from '@/features/table/acts';
@@ -41,6 +41,8 @@ export const PageTabs = memo(function PageTabs() {
   const surfaces = useSession(useShallow(({ history }) => history.project.surfaces));
   const free = useSession(({ history }) => hasPages(history.project));
   const holdable = useSession(({ history }) => heldOf(history.project) !== null);
+  const product = useSession(({ history }) => history.project.product);
+  const extras = extrasOf(product);
   const current = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -129,6 +131,11 @@ export const PageTabs = memo(function PageTabs() {
         <MenuItem onClick={does(() => act.togglePageLock(store))}>
           {here.locked ? 'Unlock' : 'Lock'} {here.name}
         </MenuItem>
+        {extras.map(({ id, name, on }) => (
+          <MenuItem key={id} onClick={does(() => act.toggleExtra(store, id))}>
+            {on ? `Take away: ${name.charAt(0).toLowerCase()}${name.slice(1)}` : name}
+          </MenuItem>
+        ))}
         {free && [
           <MenuItem key="copy" onClick={does(() => act.addPageAfter(store, true))}>
             Copy {here.name}

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { pathData, transformPath } from '@/core/geometry/path';
 import { openingsSeen } from '@/core/page/marks';
 import { toolsFor } from '@/core/page/outlines';
-import { foldsOn, panelsOn } from '@/core/product';
+import { foldsOn, outlineOn, panelsOn } from '@/core/product';
 import { panelNow } from '@/features/table/acts';
 import { useSession } from '@/features/table/room/context';
 import { shownProject, shownSurface } from '@/features/table/session';
@@ -32,6 +32,8 @@ export function Folds() {
   const close = panels.find(({ name }) => name === near);
   if (!folds.length && !openings.length) return null;
   const map = viewMatrix(view);
+  const shape = outlineOn(project, surface);
+  const paper = shape && pathData(transformPath(map, shape), 1);
   const [left, top] = [view.x, view.y];
   const [right, bottom] = [left + surface.width * view.zoom, top + surface.height * view.zoom];
   return (
@@ -50,9 +52,23 @@ export function Folds() {
           )}`}
         />
       )}
-      {folds.map(({ axis, at }) => {
+      {paper && (
+        <>
+          <path
+            fillRule="evenodd"
+            fill="#b7b4ae"
+            opacity={0.72}
+            d={`${around(left - 60, top - 60, right + 60, bottom + 60)}${paper}`}
+          />
+          <path d={paper} fill="none" stroke={INK} strokeWidth={1.6} />
+        </>
+      )}
+      {folds.map(({ axis, at, from, to }) => {
         const on = (axis === 'x' ? left : top) + at * view.zoom;
-        const line = axis === 'x' ? `M${on} ${top - 8}V${bottom + 8}` : `M${left - 8} ${on}H${right + 8}`;
+        const [begin, size] = axis === 'x' ? [top, surface.height] : [left, surface.width];
+        const a = from === undefined ? begin - 8 : begin + from * view.zoom;
+        const b = to === undefined ? begin + size * view.zoom + 8 : begin + to * view.zoom;
+        const line = axis === 'x' ? `M${on} ${a}V${b}` : `M${a} ${on}H${b}`;
         return (
           <g key={`${axis} ${at}`} fill="none">
             <path d={line} stroke="#fffdf6" strokeWidth={2.4} opacity={0.7} />

@@ -1,4 +1,5 @@
 /** Pages turned, added, copied, locked. */
+import { extrasOf } from '@/core/product';
 import * as act from '@/features/table/acts';
 import { NEEDS, type Command } from '@/features/table/tasks/command';
 
@@ -28,5 +29,15 @@ export const PAGES: readonly Command[] = [
     run: (store) => act.addPageAfter(store, true),
   },
   { group: 'Pages', name: 'Delete this page', needs: act.NO_PAGES, run: act.deletePage },
+  {
+    group: 'Pages',
+    name: 'An envelope that fits',
+    more: 'Of a card: both its faces, or away again',
+    needs: ({ history }) =>
+      extrasOf(history.project.product).some(({ id }) => id === 'envelope')
+        ? null
+        : 'Only a card has an envelope.',
+    run: (store) => act.toggleExtra(store, 'envelope'),
+  },
   { group: 'Pages', name: 'Lock or unlock this page', run: act.togglePageLock },
 ];
