@@ -4,8 +4,7 @@ import { createHash } from 'node:crypto';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas, loadImage, type Canvas, type Image } from '@napi-rs/canvas';
-import { drawPart } from '@/core/page/draw';
-import { coverOf } from '@/core/product';
+import { drawCover } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
 import { blurIn } from '@/core/photos/blur';
@@ -140,8 +139,7 @@ async function build(): Promise<void> {
     DEMO_PHOTOS.map((photo) => photo.file),
     typesetter,
   )) {
-    const { surface, box } = coverOf(project);
-    const picture = drawPart(surface, { name: surface.name, box }, toolsFor(project, typesetter));
+    const picture = drawCover(project, toolsFor(project, typesetter));
     const images = new Map(
       await Promise.all(
         Object.values(project.assets).map(

@@ -8,7 +8,7 @@ import { readDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
 import { pathBounds, pathData, transformPath } from '@/core/geometry/path';
 import { translation } from '@/core/geometry/matrix';
-import { drawSurface } from '@/core/page/draw';
+import { drawCover } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, type Asset, type AssetType } from '@/core/picture/asset';
 import { edgesOf } from '@/core/pixels/edges';
@@ -22,6 +22,7 @@ import { fingerprint, isBuilt } from '../house/build';
 import { node, nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';
 import { byHand } from './icons/pen';
+import { readyCards } from './cards';
 import { inkFinder, type HouseKit } from './kit';
 import { HOUSE_KITS } from './kits';
 import { letter, LETTERS } from './letters';
@@ -148,16 +149,15 @@ class Stock {
     });
   }
 
-  async page(kind: 'page' | 'sketch', tags: string, project: Project, typesetter: Typesetter): Promise<void> {
-    const surface = project.surfaces[0]!;
+  async page(kind: 'page' | 'card' | 'sketch', tags: string, project: Project, typesetter: Typesetter): Promise<void> {
     const shop = nodeWorkshop(
       (sha) => project.assets[sha]!,
       (sha) => this.bytes.get(sha)!,
       typesetter,
     );
     const made = await make(
-      drawSurface(surface, toolsFor(project, typesetter)),
-      { format: 'jpg', ppi: 40, withBleed: false, cropMarks: false },
+      drawCover(project, toolsFor(project, typesetter)),
+      { format: 'jpg', ppi: kind === 'card' ? 64 : 40, withBleed: false, cropMarks: false },
       shop,
     );
     if (!made.ok) throw new Error(made.message);
@@ -288,6 +288,8 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
   stock.inks();
   for (const project of readyPages(kit, (name) => stock.find(name), typesetter))
     await stock.page('page', 'page ready layout', project, typesetter);
+  for (const { project, tags } of readyCards(kit, (name) => stock.find(name), typesetter))
+    await stock.page('card', `card ready greeting ${tags}`, project, typesetter);
   for (const [i, home] of SKETCH_HOMES.entries())
     if (home === index) await stock.page('sketch', SKETCHES[i]![1], sketch(i), typesetter);
   await writeFile(join(FOLDER, kit.id, 'supplies.json'), JSON.stringify(stock.supplies));

@@ -1,126 +1,13 @@
 /** A kit's ready-made pages, composed of its own supplies, and sketches: plans of where photos go. */
-import { PLACE } from '@/core/project/frames';
-import type { Box } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
-import { finishOf } from '@/core/piece/finish';
-import { LIFTS } from '@/core/piece/finish/lift';
-import { WHOLE } from '@/core/piece/material/window';
-import type { Outline } from '@/core/piece/outline';
-import type { Piece, Role } from '@/core/piece/piece';
-import { placedAt } from '@/core/piece/placement/placement';
-import { artPiece, backgroundPiece, wordsPiece, type ArtCompartment } from '@/core/project/create';
 import { newLayout, type Compartment, type Project } from '@/core/project/model';
 import { toPoints } from '@/core/units/lengths';
 import type { Typesetter } from '@/core/text/typesetter';
+import { box, Composer, Material, ROUND } from './compose';
 import { inkFinder, type HouseKit } from './kit';
 import { rgb } from './relief';
 
 const SIDE = toPoints(12, 'in');
-const box = (x: number, y: number, w: number, h: number): Box => ({
-  x: toPoints(x, 'in'),
-  y: toPoints(y, 'in'),
-  width: toPoints(w, 'in'),
-  height: toPoints(h, 'in'),
-});
-const RECTANGLE: Outline = { kind: 'rectangle', radius: 0 };
-const ROUND: Outline = { kind: 'ellipse' };
-
-/** Lays a kit's supplies on one page, in inches. */
-class Composer {
-  readonly pile: Piece[] = [];
-  readonly used = new Map<string, [Asset, Compartment]>();
-  private count = 0;
-
-  constructor(
-    private readonly supply: (name: string) => { asset: Asset; compartment: Compartment },
-    private readonly typesetter: Typesetter,
-  ) {}
-
-  private id = () => `p${(this.count += 1)}`;
-
-  private take(name: string): Asset {
-    const { asset, compartment } = this.supply(name);
-    this.used.set(asset.sha, [asset, compartment]);
-    return asset;
-  }
-
-  ground(paper: string): this {
-    this.pile.push(
-      backgroundPiece(this.id(), this.take(paper), {
-        width: SIDE,
-        height: SIDE,
-        bleed: toPoints(1 / 8, 'in'),
-      }),
-    );
-    return this;
-  }
-
-  paper(name: string, at: Box, turn = 0, role: Role = 'paper', outline = RECTANGLE): this {
-    const asset = this.take(name);
-    this.pile.push({
-      id: this.id(),
-      name,
-      role,
-      material: { kind: 'paper', asset: asset.sha, window: WHOLE },
-      outline,
-      finish: finishOf(LIFTS.cardstock),
-      placement: { ...placedAt(at), turn },
-    });
-    return this;
-  }
-
-  place(at: Box, turn = 0, outline = RECTANGLE): this {
-    this.pile.push({
-      id: this.id(),
-      name: 'Place for a photo',
-      role: 'photo',
-      material: { kind: 'ink', colour: PLACE },
-      outline,
-      finish: finishOf(LIFTS.photo),
-      placement: { ...placedAt(at), turn },
-    });
-    return this;
-  }
-
-  /** A thing of its own with its middle at x, y; `size` makes it larger or smaller than true. */
-  thing(name: string, x: number, y: number, turn = 0, size = 1, ink?: string): this {
-    const { compartment } = this.supply(name);
-    const asset = this.take(name);
-    const piece = artPiece(this.id(), asset, compartment as ArtCompartment, {
-      x: toPoints(x, 'in'),
-      y: toPoints(y, 'in'),
-    });
-    const { placement } = piece;
-    this.pile.push({
-      ...piece,
-      material: ink && piece.material.kind === 'art' ? { ...piece.material, ink } : piece.material,
-      placement: { ...placement, turn, width: placement.width * size, height: placement.height * size },
-    });
-    return this;
-  }
-
-  words(
-    role: 'title' | 'journaling',
-    text: string,
-    family: string,
-    size: number,
-    colour: string,
-    x: number,
-    y: number,
-    turn = 0,
-  ): this {
-    const piece = wordsPiece(
-      this.id(),
-      role,
-      { kind: 'glyphs', text, family, size, align: 'centre', leading: 1.15, wrap: false },
-      colour,
-      { x: toPoints(x, 'in'), y: toPoints(y, 'in') },
-      this.typesetter,
-    );
-    this.pile.push({ ...piece, placement: { ...piece.placement, turn } });
-    return this;
-  }
-}
 
 type Design = (on: Composer, kit: HouseKit, title: string, under: string) => void;
 
@@ -246,7 +133,7 @@ export function readyPages(
   typesetter: Typesetter,
 ): Project[] {
   return kit.pages.map(([title, under], i) => {
-    const on = new Composer(supply, typesetter);
+    const on = new Composer(new Material(supply, typesetter), { width: SIDE, height: SIDE });
     DESIGNS[i]!(on, kit, title, under);
     return projectOf(`${kit.id}-${i + 1}`, title, on);
   });
@@ -255,7 +142,7 @@ export function readyPages(
 function projectOf(id: string, title: string, on: Composer): Project {
   const project = newLayout({ id, title, unit: 'in', width: SIDE, height: SIDE });
   project.surfaces[0]!.pile = on.pile;
-  for (const [sha, [asset, compartment]] of on.used) {
+  for (const [sha, [asset, compartment]] of on.from.used) {
     project.assets[sha] = asset;
     project[compartment].push(sha);
   }
@@ -324,12 +211,13 @@ export const SKETCHES: readonly (readonly [
 
 export function sketch(i: number): Project {
   const [title, , places] = SKETCHES[i]!;
-  const on = new Composer(
+  const nothing = new Material(
     () => {
       throw new Error('A sketch has no supplies.');
     },
     undefined as unknown as Typesetter,
   );
+  const on = new Composer(nothing, { width: SIDE, height: SIDE });
   places.forEach(([x, y, w, h]) => on.place(box(x, y, w, h)));
   return projectOf(`sketch-${i + 1}`, title, on);
 }

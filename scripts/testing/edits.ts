@@ -1,7 +1,6 @@
 /** Every edit there is, done by chance, with a taste for extreme numbers and words: for tests of what must always hold. */
 import { pathBounds, parsePath } from '@/core/geometry/path';
 import type { Piece } from '@/core/piece/piece';
-import { finishOf } from '@/core/piece/finish';
 import { copiesOf } from '@/core/project/copies';
 import * as across from '@/core/project/edits/across';
 import * as cut from '@/core/project/edits/cut';
@@ -28,10 +27,11 @@ import * as styles from '@/core/project/edits/styles';
 import * as tone from '@/core/project/edits/tone';
 import { newSurface, type Project } from '@/core/project/model';
 import { Chance } from './chance';
+import { ASSETS, first, runningPiece } from './first';
 import { nodeTypesetter } from '../node/platform';
-import { assetOf, CUTS, inkPiece, laid, photoOf, project, quarters, wordsOf } from './samples';
+import { CUTS, inkPiece, photoOf, wordsOf } from './samples';
 
-const ASSETS = [assetOf(quarters(60, 40), 60, 40), assetOf(quarters(30, 50), 30, 50)];
+export { first };
 
 const typesetter = await nodeTypesetter();
 
@@ -363,63 +363,6 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
     tone.changeTone(s, some, (now) => ({ ...now, strength: chance.number() })),
   together: (hand) =>
     together('both', [groupPieces(hand), place.movePieces(hand.s, hand.some, hand.chance.number(), 0)]),
-};
-
-function runningPiece(id: string): Piece {
-  const letters = { family: 'lora', size: 12, text: 'round', between: ' * ' };
-  return {
-    ...inkPiece(id),
-    outline: {
-      kind: 'running',
-      ...letters,
-      base: { kind: 'ellipse' },
-      side: 'outside',
-      clockwise: true,
-      start: 0,
-      repeat: true,
-      corners: 'break',
-      gap: 2,
-    } as never,
-  };
-}
-
-const DYE = { id: 'd', name: 'Hull', change: { how: 'ink' as const, ink: '#b3262e' }, strength: 0.8 };
-
-const begun = laid(
-  [
-    inkPiece('ink'),
-    photoOf('photo', ASSETS[0]!, { x: 9, y: 9, width: 60, height: 40 }),
-    wordsOf('words', 'Who and when'),
-    runningPiece('round'),
-    { ...inkPiece('art'), role: 'stamp', material: { kind: 'art', asset: ASSETS[0]!.sha, dyes: [DYE] } },
-  ],
-  [ASSETS[0]!],
-  project(),
-);
-const taken = { ...ASSETS[0]!, taken: '2026-05-16T14:32:00' };
-/** A project with something of everything that can be changed. */
-export const first: Project = {
-  ...begun,
-  assets: { [taken.sha]: taken },
-  surfaces: [
-    {
-      ...begun.surfaces[0]!,
-      pile: begun.surfaces[0]!.pile.map((piece, i) =>
-        i < 2 ? { ...piece, groups: ['g'], look: 'look' } : piece,
-      ),
-      groups: [{ id: 'g', name: 'Two' }],
-    },
-    {
-      ...newSurface('second', 'Page 2', { width: 400, height: 400 }, 'mm'),
-      pile: [{ ...wordsOf('w2', 'When'), round: 'round' }],
-    },
-  ],
-  looks: [{ id: 'look', name: 'Plain', finish: finishOf(2) }],
-  facts: [{ id: 'f1', name: 'Day', kind: 'day', value: '2026-05-29' }],
-  fonts: [{ sha: 'a'.repeat(64), name: 'Quill', bytes: 9 }],
-  styles: [
-    { id: 's1', name: 'Label', family: 'lora', size: 12, align: 'left', leading: 1.2, ink: '#9e2b45' },
-  ],
 };
 
 /** What a hand has before it, and an edit it does there. */

@@ -3,6 +3,7 @@ import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Asset } from '@/core/picture/asset';
 import type { Step } from '@/core/project/history';
 import type { Kit, Supply } from '@/core/supplies/model';
+import type { ProductName } from '@/core/product';
 import type { Project } from '@/core/project/model';
 
 export interface ProjectRow {
@@ -11,6 +12,8 @@ export interface ProjectRow {
   width: number;
   height: number;
   unit: Project['unit'];
+  /** A layout, where a row of older times does not say. */
+  product?: ProductName;
   /** Milliseconds since 1970. */
   edited: number;
   /** Set while the project waits to be thrown away for good. */

@@ -2,7 +2,7 @@
 import { Dexie } from 'dexie';
 import { FILE_VERSION } from '@/core/project/model';
 import type { Project } from '@/core/project/model';
-import { coverOf } from '@/core/product';
+import { coverOf, nameOfProduct } from '@/core/product';
 import { database, type ProjectRow } from '@/storage/database';
 
 /** Every step of one project, or those from `from` on. */
@@ -24,6 +24,7 @@ export const rowOf = (project: Project, done: number, edited: number): ProjectRo
   width: coverOf(project).box.width,
   height: coverOf(project).box.height,
   unit: project.unit,
+  product: nameOfProduct(project.product),
   edited,
   version: FILE_VERSION,
   snapshotAt: done,

@@ -1,6 +1,13 @@
 /** The cupboard in the store: supplies and their kits. */
 import { MOST_INKS } from '@/core/supplies/kit-file';
-import { LOOSE_KIT, looseKit, type Kit, type NamedInk, type Supply } from '@/core/supplies/model';
+import {
+  LOOSE_KIT,
+  looseKit,
+  type Kit,
+  type NamedInk,
+  type Supply,
+  type SupplyKind,
+} from '@/core/supplies/model';
 import { uses } from '@/core/project/model';
 import { database } from '@/storage/database';
 import { openProject } from '@/storage/projects';
@@ -25,6 +32,12 @@ export const openCupboard = async (): Promise<Shelves> => ({
   supplies: await database.supplies.toArray(),
   kits: await database.kits.toArray(),
 });
+
+/** All supplies of a kind, one's own before those that came with the app. */
+export async function suppliesOfKind(kind: SupplyKind): Promise<Supply[]> {
+  const found = await database.supplies.filter((supply) => supply.kind === kind).toArray();
+  return found.sort((a, b) => b.added - a.added);
+}
 
 /** Letters of all alphabets, with the kits they are of. */
 export async function alphabets(): Promise<{ kit: Kit; letters: Supply[] }[]> {

@@ -24,7 +24,8 @@ import type { Cut } from '@/core/piece/material/kind';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Panel } from '@/core/product/product';
-import type { Surface } from '@/core/project/model';
+import { coverOf } from '@/core/product';
+import type { Project, Surface } from '@/core/project/model';
 
 /** The pieces that show, bottom first. Hidden ones are left out. */
 export function drawSurface(surface: Surface, tools: DrawingTools): Picture {
@@ -55,6 +56,12 @@ export function drawPart(surface: Surface, { name, box, turn }: Panel, tools: Dr
     },
   });
   return { ...whole, title: name, trim: { width, height }, pieces: turn ? upright.map(over) : upright };
+}
+
+/** What stands for a whole project: its first page, or the first panel of what is folded. */
+export function drawCover(project: Project, tools: DrawingTools): Picture {
+  const { surface, panel } = coverOf(project);
+  return drawPart(surface, panel, tools);
 }
 
 /** A page as a paper by itself: where openings are, one sees through to nothing. */

@@ -43,10 +43,14 @@ export const untitled = (kind: ProductName): string => PRODUCTS[kind].untitled;
 /** What this one is called while nobody named it. */
 export const untitledOf = (product: Product): string => kindOf(product).untitled;
 
+/** Which of the products it is. */
+export const nameOfProduct = (product: Product): ProductName => product.kind;
+
 /** What stands for it on the shelf: the first panel of its first surface. */
-export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box } => {
+export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box; panel: Panel } => {
   const [surface] = of.surfaces as readonly [S];
-  return { surface, box: panelsOn(of, surface)[0]!.box };
+  const panel = panelsOn(of, surface)[0]!;
+  return { surface, box: panel.box, panel };
 };
 
 /** The sides a product must have; null where its pages come and go. */

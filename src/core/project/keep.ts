@@ -6,6 +6,7 @@ import { extentOf } from '@/core/piece/placement/placement';
 import { copiesOf, wholeCopy } from '@/core/project/copies';
 import { emptied } from '@/core/project/frames';
 import { COMPARTMENTS, newLayout, type Project, type Surface } from '@/core/project/model';
+import { beginProduct, hasPages } from '@/core/product';
 import { isLetteredIn } from '@/core/project/needs';
 import { tidied } from '@/core/project/tree';
 import { ownFamily } from '@/core/text/families';
@@ -55,21 +56,36 @@ export function partsOf(
     placement: { ...piece.placement, hidden: false },
   }));
   const { name, light } = surface;
-  return alone(project, newId(), {
+  const sheet = {
     id: newId(),
     name,
     light,
     ...{ width, height, bleed: 0, safe: 0, ground: '#ffffff', guides: [], locked: false },
     ...{ pile, groups: [...copies.groups] },
-  });
+  };
+  const { product } = beginProduct('layout', sheet);
+  return { ...alone(project, newId(), [sheet]), product };
 }
 
-/** A page as a project of its own, to begin from: with its photos, or with a free place for each of them. */
+/**
+ * A page, or all sides of what is no pages, as a project of its own to begin from: with its photos, or with a free place for
+ * each of them.
+ */
 export function readyMade(project: Project, surface: Surface, newId: () => string, photos: boolean): Project {
-  const { pile: copied, groups } = wholeCopy(surface, newId);
-  const pile = photos ? copied : emptied(copied, project.assets);
-  const page = tidied({ ...surface, id: newId(), name: 'Page 1', locked: false, pile, groups });
-  const made = alone(project, newId(), page);
+  const pages = hasPages(project);
+  const sides = pages ? [surface] : project.surfaces;
+  const made = alone(
+    project,
+    newId(),
+    sides.map((side) => {
+      const { pile: copied, groups } = wholeCopy(side, newId);
+      // What goes round goes round there, too.
+      const held = copied.map((piece, i) => ({ ...piece, ...roundOf(side.pile[i]!) }));
+      const pile = photos ? held : emptied(held, project.assets);
+      const name = pages ? 'Page 1' : side.name;
+      return tidied({ ...side, id: newId(), name, locked: false, pile, groups });
+    }),
+  );
   const has = (sha: string) => Object.hasOwn(made.assets, sha);
   const gathered = COMPARTMENTS.map((name) => [name, project[name].filter(has)]);
   const { styles, looks, guides, guidesLocked } = project;
@@ -82,17 +98,21 @@ export function readyMade(project: Project, surface: Surface, newId: () => strin
   };
 }
 
-/** A project of one page that holds what this page needs of another: its pictures and fonts. */
-function alone(project: Project, id: string, surface: Surface): Project {
-  const { pile } = surface;
+const roundOf = ({ round }: Piece): Pick<Piece, 'round'> => (round ? { round } : {});
+
+/** A project that holds these pages and what they need of another: its pictures and fonts. */
+function alone(project: Project, id: string, surfaces: Surface[]): Project {
+  const pile = surfaces.flatMap((surface) => surface.pile);
   const used = [...new Set(pile.flatMap(assetsIn))].flatMap((sha) => project.assets[sha] ?? []);
   const fonts = (project.fonts ?? []).filter(({ sha }) =>
     pile.some((piece) => isLetteredIn(piece, ownFamily(sha))),
   );
-  const { title, unit } = project;
+  const { title, unit, product, facts } = project;
   return {
-    ...newLayout({ ...surface, id, title, unit }),
-    surfaces: [surface],
+    ...newLayout({ ...surfaces[0]!, id, title, unit }),
+    product,
+    surfaces,
+    ...(facts ? { facts } : {}),
     assets: Object.fromEntries(used.map((asset) => [asset.sha, asset])),
     ...(fonts.length ? { fonts } : {}),
   };

@@ -1,5 +1,6 @@
 /** What lies in the cupboard: single supplies, and the kits they came in. */
 import type { Asset } from '@/core/picture/asset';
+import type { ProductName } from '@/core/product';
 import type { Compartment } from '@/core/project/model';
 
 /** What a person reads of a kind, and where it lies. */
@@ -14,6 +15,8 @@ export interface KindWords {
   folder: string;
   /** What comes of the project file behind it; undefined for a picture or inks. */
   opens?: 'project' | 'places' | 'pieces';
+  /** The product that a ready-made one of these begins. */
+  begins?: ProductName;
 }
 
 /** Every kind of supply. Adding one is adding it here, and how it is told from others in sort.ts. */
@@ -103,11 +106,24 @@ const ALL = {
     many: 'ready-made pages',
     arrives: 'as a project of its own',
     opens: 'project',
+    begins: 'layout',
+  },
+  card: {
+    folder: 'cards',
+    one: 'ready-made card',
+    many: 'ready-made cards',
+    arrives: 'as a project of its own',
+    opens: 'project',
+    begins: 'card',
   },
 } satisfies Record<string, KindWords>;
 
 export type SupplyKind = keyof typeof ALL;
 export const KINDS: Record<SupplyKind, KindWords> = ALL;
+/** What a ready-made one of a product is kept as. */
+export const readyKind = (product: ProductName): SupplyKind =>
+  SUPPLY_KINDS.find((kind) => KINDS[kind].begins === product) ?? 'page';
+
 export const SUPPLY_KINDS = Object.keys(ALL) as SupplyKind[];
 
 export interface NamedInk {

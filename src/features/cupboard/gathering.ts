@@ -3,7 +3,8 @@ import { plainName } from '@/core/project/create';
 import { contentOf, HEAD } from '@/core/pixels/header';
 import { ok, type Result } from '@/core/result';
 import type { HouseMark, KitEntry, KitFile } from '@/core/supplies/kit-file';
-import { KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
+import { nameOfProduct } from '@/core/product';
+import { KINDS, readyKind, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { guessKinds } from '@/core/supplies/sort';
 import { bringIn, bytesFromZip, listZip, type Arrived, type Incoming } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
@@ -221,7 +222,8 @@ async function pageRow({ file, path, zipped }: Incoming, entry: KitEntry | undef
   const sha = await sha256(new Uint8Array(await blob.value.arrayBuffer()));
   const { preview, project } = opened.value;
   await storePage(sha, blob.value, preview);
-  const kind: SupplyKind = entry && KINDS[entry.kind].opens ? entry.kind : 'page';
+  const kind: SupplyKind =
+    entry && KINDS[entry.kind].opens ? entry.kind : readyKind(nameOfProduct(project.product));
   return ok({
     id: newId(),
     kind,

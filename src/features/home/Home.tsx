@@ -6,8 +6,9 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { IconBuildingWarehouse, IconFolderOpen } from '@tabler/icons-react';
 import Link from 'next/link';
-import { useDeferredValue } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { byStretch, foundBy, type Wish } from '@/features/home/finding';
 import { NewPanel } from '@/features/home/NewPanel';
 import { ProjectSheet } from '@/features/home/ProjectSheet';
 import { useHome, type HomeProject, type SpaceUsed } from '@/features/home/useHome';
@@ -20,13 +21,25 @@ const DeletedLately = fetched('What was deleted lately', () =>
   import('@/features/home/DeletedLately').then((m) => m.DeletedLately),
 );
 
+const Finder = fetched('The finder', () => import('@/features/home/Finder').then((m) => m.Finder));
+
+/** From so many projects on they are looked for, and lie by time. */
+const MANY = 9;
+
 /** Sheets that a screen shows without scrolling, and some. */
 const FIRST_SHEETS = 24;
 
 export function Home({ demo }: { demo: boolean }) {
+  const [now] = useState(() => Date.now());
   const home = useHome(demo);
   // The first sheets lie there at once; the rest follow without holding up the room.
   const all = useDeferredValue(home.projects?.length ?? 0, FIRST_SHEETS);
+  const [wish, setWish] = useState<Wish>({ words: '', product: null });
+  const projects = home.projects ?? [];
+  const many = projects.length >= MANY;
+  const found = many ? foundBy(projects, wish) : projects;
+  const shown = found.slice(0, Math.max(FIRST_SHEETS, all));
+  const groups = many ? byStretch(shown, now) : [{ stretch: '', projects: shown }];
   const {
     getRootProps,
     getInputProps,
@@ -60,7 +73,10 @@ export function Home({ demo }: { demo: boolean }) {
           <SchemeButton />
         </Box>
         <input {...getInputProps()} aria-label="Project file" />
-        <NewPanel onCreate={(begun) => void home.create(begun)} />
+        <NewPanel
+          onCreate={(begun) => void home.create(begun)}
+          onReady={(supply) => void home.beginWith(supply)}
+        />
         <Button
           onClick={pick}
           startIcon={<IconFolderOpen size={20} />}
@@ -96,21 +112,34 @@ export function Home({ demo }: { demo: boolean }) {
         )}
         <StillDrawn what="The demo’s pages are" />
         {home.projects?.length === 0 && !home.busy && <EmptyTable />}
-        <Box
-          component="ul"
-          sx={{ display: 'flex', flexWrap: 'wrap', gap: '34px 38px', alignItems: 'flex-end', p: 0, m: 0 }}
-        >
-          {home.projects?.slice(0, Math.max(FIRST_SHEETS, all)).map((project) => (
-            <ProjectSheet
-              key={project.id}
-              project={project}
-              onOpen={() => home.open(project.id)}
-              onDuplicate={() => void home.duplicate(project)}
-              onSave={() => void home.save(project)}
-              onDelete={() => void home.remove(project)}
-            />
-          ))}
-        </Box>
+        {many && <Finder wish={wish} count={found.length} total={projects.length} onWish={setWish} />}
+        {many && !found.length && (
+          <Typography>No project is called so. Try fewer letters, or another product.</Typography>
+        )}
+        {groups.map(({ stretch, projects: those }) => (
+          <Box component="section" key={stretch} aria-label={stretch || 'Projects'} sx={{ mb: 5 }}>
+            {stretch && (
+              <Typography component="h3" sx={{ fontWeight: 600, mb: 2 }}>
+                {stretch}
+              </Typography>
+            )}
+            <Box
+              component="ul"
+              sx={{ display: 'flex', flexWrap: 'wrap', gap: '34px 38px', alignItems: 'flex-end', p: 0, m: 0 }}
+            >
+              {those.map((project) => (
+                <ProjectSheet
+                  key={project.id}
+                  project={project}
+                  onOpen={() => home.open(project.id)}
+                  onDuplicate={() => void home.duplicate(project)}
+                  onSave={() => void home.save(project)}
+                  onDelete={() => void home.remove(project)}
+                />
+              ))}
+            </Box>
+          </Box>
+        ))}
         {home.deleted.length > 0 && (
           <DeletedLately
             projects={home.deleted}

@@ -5,7 +5,7 @@ import { NewPanel } from '@/features/home/NewPanel';
 
 test('sizes are offered by name; a size of one’s own is read in any unit and checked in words', () => {
   const onCreate = jest.fn();
-  render(<NewPanel onCreate={onCreate} />);
+  render(<NewPanel onCreate={onCreate} onReady={() => {}} />);
   for (const name of ['12 x 12 in', '8 x 8 in', '8.5 x 11 in', '6 x 8 in', 'A4', 'A3'])
     screen.getByRole('button', { name: new RegExp(`^New layout ${name},`) });
   fireEvent.click(screen.getByRole('button', { name: /^New layout A4,/ }));
@@ -38,7 +38,7 @@ test('sizes are offered by name; a size of one’s own is read in any unit and c
 
 test('a card is begun by its fold and its shut size; its own size may be as large as its sheet allows', () => {
   const onCreate = jest.fn();
-  render(<NewPanel onCreate={onCreate} />);
+  render(<NewPanel onCreate={onCreate} onReady={() => {}} />);
   fireEvent.click(screen.getByRole('button', { name: 'Card' }));
   for (const name of ['5.5 x 4.25 in', '4.25 x 5.5 in', '5 x 7 in', 'A6', '148 x 148 mm'])
     screen.getByRole('button', { name: new RegExp(`^New card ${name},`) });

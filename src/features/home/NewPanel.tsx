@@ -11,18 +11,27 @@ import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { PRODUCT_NAMES, PRODUCTS, type Product, type ProductName } from '@/core/product';
 import type { ProductKind } from '@/core/product/product';
+import type { Supply } from '@/core/supplies/model';
 import { parseLength } from '@/core/units/lengths';
 import { checkSize, type PageSize } from '@/core/units/sizes';
 import type { Begun } from '@/features/home/useHome';
+import { fetched } from '@/ui/fetched';
 
 interface Props {
   onCreate: (begun: Begun) => void;
+  /** A ready-made one is begun with. */
+  onReady: (supply: Supply) => void;
 }
+
+const ReadyMade = fetched('What is ready-made', () =>
+  import('@/features/home/ReadyMade').then((m) => m.ReadyMade),
+);
 
 /** Pixels a point takes in the size drawings: the largest, A3, is 76 px tall. */
 const SCALE = 76 / (420 * (72 / 25.4));
 
-export function NewPanel({ onCreate }: Props) {
+export function NewPanel({ onCreate, onReady }: Props) {
+  const [ready, setReady] = useState(false);
   const [kind, setKind] = useState<ProductName>('layout');
   const { name, sizes, ways } = PRODUCTS[kind] as ProductKind<Product>;
   const [way, setWay] = useState(ways?.all[0]?.id);
@@ -52,54 +61,72 @@ export function NewPanel({ onCreate }: Props) {
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      {ways && (
-        <ToggleButtonGroup
-          exclusive
-          fullWidth
-          size="small"
-          value={way}
-          aria-label={ways.label}
-          onChange={(_, next: string | null) => next && setWay(next)}
-          sx={{ mb: 1.25 }}
-        >
-          {ways.all.map((each) => (
-            <ToggleButton key={each.id} value={each.id} sx={{ px: 0.5 }}>
-              {each.name}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        size="small"
+        value={ready ? 'ready' : 'bare'}
+        aria-label="Begin"
+        onChange={(_, next: string | null) => next && setReady(next === 'ready')}
+        sx={{ mb: 1.25 }}
+      >
+        <ToggleButton value="bare">Bare paper</ToggleButton>
+        <ToggleButton value="ready">Ready-made</ToggleButton>
+      </ToggleButtonGroup>
+      {ready ? (
+        <ReadyMade product={kind} onBegin={onReady} />
+      ) : (
+        <>
+          {ways && (
+            <ToggleButtonGroup
+              exclusive
+              fullWidth
+              size="small"
+              value={way}
+              aria-label={ways.label}
+              onChange={(_, next: string | null) => next && setWay(next)}
+              sx={{ mb: 1.25 }}
+            >
+              {ways.all.map((each) => (
+                <ToggleButton key={each.id} value={each.id} sx={{ px: 0.5 }}>
+                  {each.name}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          )}
+          <Typography variant="body2" color="text.secondary" sx={{ mb: 1.25 }}>
+            Pick its finished size: all is made for print.
+          </Typography>
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
+            {sizes.map((size) => (
+              <Button
+                key={size.id}
+                color="inherit"
+                onClick={() =>
+                  begin({ width: size.width, height: size.height, unit: size.unit === 'mm' ? 'mm' : 'in' })
+                }
+                aria-label={`New ${name.toLowerCase()} ${size.name}, ${size.use}`}
+                sx={{
+                  flexDirection: 'column',
+                  justifyContent: 'flex-end',
+                  height: 118,
+                  px: 0.5,
+                  border: 1,
+                  borderColor: 'divider',
+                  bgcolor: 'background.paper',
+                  '&:hover': { borderColor: 'primary.main', bgcolor: 'background.paper' },
+                }}
+              >
+                <Sheet size={size} folded={ways ? way : undefined} />
+                <Box component="span" sx={{ lineHeight: 1.2 }}>
+                  {size.name}
+                </Box>
+              </Button>
+            ))}
+          </Box>
+          <CustomSize most={PRODUCTS[kind].mostSide} onCreate={begin} />
+        </>
       )}
-      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.25 }}>
-        Pick its finished size. Everything is made for print at 300 pixels per inch.
-      </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}>
-        {sizes.map((size) => (
-          <Button
-            key={size.id}
-            color="inherit"
-            onClick={() =>
-              begin({ width: size.width, height: size.height, unit: size.unit === 'mm' ? 'mm' : 'in' })
-            }
-            aria-label={`New ${name.toLowerCase()} ${size.name}, ${size.use}`}
-            sx={{
-              flexDirection: 'column',
-              justifyContent: 'flex-end',
-              height: 132,
-              px: 0.5,
-              border: 1,
-              borderColor: 'divider',
-              bgcolor: 'background.paper',
-              '&:hover': { borderColor: 'primary.main', bgcolor: 'background.paper' },
-            }}
-          >
-            <Sheet size={size} folded={ways ? way : undefined} />
-            <Box component="span" sx={{ lineHeight: 1.2 }}>
-              {size.name}
-            </Box>
-          </Button>
-        ))}
-      </Box>
-      <CustomSize most={PRODUCTS[kind].mostSide} onCreate={begin} />
     </Box>
   );
 }

@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { beginProduct, untitled, type ProductName } from '@/core/product';
+import type { Supply } from '@/core/supplies/model';
 import { newProject } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
@@ -143,6 +144,14 @@ export function useHome(demo: boolean) {
         const begun = beginProduct(kind, size, way);
         await addProject(newProject({ id, unit, title: untitled(kind) }, begun), Date.now());
         open(id);
+      }),
+    beginWith: (supply: Supply) =>
+      attempt(`“${supply.name}” was not begun`, async () => {
+        setBusy(`Laying out “${supply.name}” …`);
+        const { openPageSupply } = await import('@/features/shared/supplyFiles');
+        const opened = await openPageSupply(supply, newId(), Date.now());
+        if (opened.ok) open(opened.value.id);
+        else notify({ text: opened.message, tone: 'error' });
       }),
     duplicate: (project: HomeProject) =>
       attempt(`“${project.title}” was not copied`, async () => {

@@ -5,7 +5,9 @@ import { partsOf, readyMade, sheetOfPieces } from '@/core/project/keep';
 import { sketchOf } from '@/core/project/frames';
 import { newLayout, type Project, type Surface } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
-import type { Kit, NamedInk, Supply } from '@/core/supplies/model';
+import { coverOf, nameOfProduct } from '@/core/product';
+import type { Box } from '@/core/geometry/box';
+import { readyKind, type Kit, type NamedInk, type Supply } from '@/core/supplies/model';
 import { PRINT_PPI } from '@/core/units/lengths';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { FONTS_AT } from '@/features/shared/fonts';
@@ -90,16 +92,16 @@ export async function keepPicture(
   }
 }
 
-/** A page as a ready-made one: with its photos, or with a free place for each; `small` as for parts. */
+/** A page, or a card with all its sides, as a ready-made one: with its photos, or with a free place for each; `small` as for parts. */
 export async function keepPage(
   project: Project,
   surface: Surface,
   photos: boolean,
   { name, tags, kit }: Kept,
-  small: (kept: Project, sheet: Surface, type: string) => Promise<Blob>,
+  small: (kept: Project, sheet: Surface, type: string, part?: Box) => Promise<Blob>,
 ): Promise<Result<null>> {
   const made: Project = { ...readyMade(project, surface, newId, photos), title: name };
-  const preview = await small(made, made.surfaces[0]!, 'image/jpeg');
+  const preview = await small(made, coverOf(made).surface, 'image/jpeg', coverOf(made).box);
   const file = await packProject(made, assetBlob, preview);
   if (!file.ok) return file;
   const { blob, missing } = file.value;
@@ -107,7 +109,7 @@ export async function keepPage(
     return fail(`${missing[0]!.name} is not in this browser, so the page could not be kept.`);
   const sha = await sha256(new Uint8Array(await blob.arrayBuffer()));
   await storePage(sha, blob, preview);
-  await put(kit, { kind: 'page', name, tags, colours: [], page: sha });
+  await put(kit, { kind: readyKind(nameOfProduct(made.product)), name, tags, colours: [], page: sha });
   return ok(null);
 }
 

@@ -16,6 +16,7 @@ import {
 } from '@/core/project/create';
 import { copiesOf, wholeCopy } from '@/core/project/copies';
 import { naming, together, type Edit } from '@/core/project/edits/edit';
+import { setFact } from '@/core/project/edits/facts';
 import { bringFonts } from '@/core/project/edits/fonts';
 import { gather } from '@/core/project/edits/gather';
 import { addPage, becomePage } from '@/core/project/edits/page';
@@ -210,6 +211,8 @@ const withIts = (made: Project, edit: Edit): Edit =>
       label: '',
       apply(project) {
         for (const asset of Object.values(made.assets)) project.assets[asset.sha] ??= structuredClone(asset);
+        for (const fact of made.facts ?? [])
+          if (!project.facts?.some(({ id }) => id === fact.id)) setFact(fact).apply(project);
       },
     },
     edit,

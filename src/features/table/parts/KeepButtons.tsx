@@ -3,6 +3,8 @@
 import Button from '@mui/material/Button';
 import { IconArchive, IconLayoutBoard } from '@tabler/icons-react';
 import { useState } from 'react';
+import { nameOfProduct } from '@/core/product';
+import { KINDS, readyKind } from '@/core/supplies/model';
 import { materialKind } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { holdsOrKeeps } from '@/core/project/frames';
@@ -74,14 +76,16 @@ export function KeepPieces({ pieces }: { pieces: readonly Piece[] }) {
 export function KeepPage() {
   const { store, shelf } = useRoom();
   const title = useSession((session) => session.history.project.title);
+  const kind = useSession(({ history }) => readyKind(nameOfProduct(history.project.product)));
+  const what = KINDS[kind].one.replace('ready-made ', '');
   const photos = useSession((session) =>
     shownSurface(session).pile.some(({ material }) => materialKind(material).photos),
   );
   return (
     <Keep
-      says="Keep as a ready-made page"
-      title="Keep this page"
-      name={title || 'My page'}
+      says={`Keep as a ${KINDS[kind].one}`}
+      title={`Keep this ${what}`}
+      name={title || `My ${what}`}
       {...(photos ? { ways: ['A free place for each photo', 'With the photos on it'] } : {})}
       onKeep={async (kept, way) => {
         const { history, surfaceId, typesetter } = store.getState();
@@ -91,8 +95,8 @@ export function KeepPage() {
           surfaceOf(project, surfaceId),
           way === 1,
           kept,
-          (made, sheet, type) =>
-            paintPage(made, sheet, typesetter, shelf, PREVIEW).convertToBlob({ type, quality: 0.86 }),
+          (made, sheet, type, part) =>
+            paintPage(made, sheet, typesetter, shelf, PREVIEW, part).convertToBlob({ type, quality: 0.86 }),
         );
       }}
     />

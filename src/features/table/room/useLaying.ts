@@ -120,10 +120,12 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   const laySupply = useCallback(
     async (supply: Supply, at: At, spot?: Spot, there = aimed(store)): Promise<void> => {
       if (store.getState().readOnly) return;
-      const { compartment, opens } = KINDS[supply.kind];
+      const { compartment, opens, begins } = KINDS[supply.kind];
       if (opens === 'places') return layParts(supply, (made) => laySketch(there, made.surfaces[0]!));
       if (opens === 'pieces') return layParts(supply, (made) => layKept(there, made, spot));
       if (opens === 'project') {
+        // What has sides of its own is no page of another thing.
+        if (begins !== 'layout') return openPage(supply);
         const bare = page(there.getState()).pile.length === 0;
         const onPage = (more: boolean) => () => layParts(supply, (made) => layPage(there, made, more));
         return setChoice({

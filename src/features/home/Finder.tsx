@@ -1,0 +1,61 @@
+'use client';
+/** Finding a project among many: by its name, by what it is, by when it was worked on. Fetched where there are many. */
+import Box from '@mui/material/Box';
+import InputAdornment from '@mui/material/InputAdornment';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { IconSearch } from '@tabler/icons-react';
+import { PRODUCT_NAMES, PRODUCTS } from '@/core/product';
+import type { Wish } from '@/features/home/finding';
+
+interface Props {
+  wish: Wish;
+  count: number;
+  total: number;
+  onWish: (wish: Wish) => void;
+}
+
+export function Finder({ wish, count, total, onWish }: Props) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, mb: 3 }}>
+      <TextField
+        type="search"
+        label="Find a project"
+        value={wish.words}
+        onChange={(event) => onWish({ ...wish, words: event.target.value.slice(0, 100) })}
+        slotProps={{
+          input: {
+            startAdornment: (
+              <InputAdornment position="start">
+                <IconSearch size={18} aria-hidden="true" />
+              </InputAdornment>
+            ),
+          },
+        }}
+        sx={{ width: 260, '& .MuiOutlinedInput-root': { bgcolor: 'background.paper' } }}
+      />
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={wish.product ?? 'all'}
+        aria-label="Which products"
+        onChange={(_, product: Wish['product'] | 'all' | null) =>
+          product && onWish({ ...wish, product: product === 'all' ? null : product })
+        }
+        sx={{ bgcolor: 'background.paper' }}
+      >
+        <ToggleButton value="all">All</ToggleButton>
+        {PRODUCT_NAMES.map((name) => (
+          <ToggleButton key={name} value={name}>
+            {PRODUCTS[name].name}s
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Typography role="status" variant="body2">
+        {count === total ? `${total} projects` : `${count} of ${total} projects`}
+      </Typography>
+    </Box>
+  );
+}

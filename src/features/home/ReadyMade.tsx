@@ -1,0 +1,108 @@
+'use client';
+/** Ready-made ones of a product, by their pictures: a press makes one's own copy. Fetched when it is first wanted. */
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import type { ProductName } from '@/core/product';
+import { KINDS, readyKind, type Supply } from '@/core/supplies/model';
+import { houseStocked } from '@/features/shared/stock';
+import { smallBlob } from '@/storage/assets';
+import { suppliesOfKind } from '@/storage/supplies';
+
+interface Props {
+  product: ProductName;
+  onBegin: (supply: Supply) => void;
+}
+
+interface Shown {
+  supply: Supply;
+  address: string | undefined;
+}
+
+export function ReadyMade({ product, onBegin }: Props) {
+  const kind = readyKind(product);
+  const [found, setFound] = useState<{ kind: string; all: Shown[] } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    const own: string[] = [];
+    void (async () => {
+      await houseStocked().catch(() => {});
+      const supplies = await suppliesOfKind(kind);
+      const all = await Promise.all(
+        supplies.map(async (supply): Promise<Shown> => {
+          if (supply.thumb) return { supply, address: supply.thumb };
+          const blob = supply.page && (await smallBlob(supply.page));
+          const address = blob ? URL.createObjectURL(blob) : undefined;
+          if (address) own.push(address);
+          return { supply, address };
+        }),
+      );
+      if (!gone) setFound({ kind, all });
+    })();
+    return () => {
+      gone = true;
+      own.forEach((address) => URL.revokeObjectURL(address));
+    };
+  }, [kind]);
+  if (found?.kind !== kind) return null;
+  if (!found.all.length)
+    return (
+      <Typography variant="body2" color="text.secondary">
+        No {KINDS[kind].many} yet. One you made can be kept as one, at its table.
+      </Typography>
+    );
+  return (
+    <Box
+      component="ul"
+      aria-label={`${KINDS[kind].many.charAt(0).toUpperCase()}${KINDS[kind].many.slice(1)}`}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(3, 1fr)',
+        alignItems: 'end',
+        gap: 1.25,
+        p: 0.5,
+        m: 0,
+        mx: -0.5,
+        listStyle: 'none',
+        maxHeight: 400,
+        overflowY: 'auto',
+        scrollbarWidth: 'thin',
+      }}
+    >
+      {found.all.map(({ supply, address }) => (
+        <li key={supply.id}>
+          <ButtonBase
+            aria-label={`Begin with ${supply.name}`}
+            onClick={() => onBegin(supply)}
+            sx={{
+              display: 'block',
+              width: '100%',
+              borderRadius: 1,
+              '& img': { transition: 'transform 120ms' },
+              '&:hover img': { transform: 'translateY(-2px)' },
+            }}
+          >
+            <img
+              src={address}
+              alt=""
+              style={{
+                display: 'block',
+                margin: '0 auto',
+                maxWidth: '100%',
+                maxHeight: 112,
+                boxShadow: '0 1px 2px rgba(20,14,8,0.35), 1px 3px 6px rgba(20,14,8,0.24)',
+              }}
+            />
+            <Box
+              component="span"
+              sx={{ display: 'block', fontSize: 14, lineHeight: 1.25, mt: 0.75, px: 0.25 }}
+            >
+              {supply.name}
+            </Box>
+          </ButtonBase>
+        </li>
+      ))}
+    </Box>
+  );
+}
