@@ -2,21 +2,24 @@
 import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
 import { card, type CardProduct } from '@/core/product/card';
+import { foreign, type ForeignProduct } from '@/core/product/foreign';
 import { layout, type LayoutProduct } from '@/core/product/layout';
 import type { Path } from '@/core/geometry/path';
 import type { Extra, Face, Fold, Panel, Part, ProductKind } from '@/core/product/product';
 import type { Unit } from '@/core/units/lengths';
 
-export type Product = LayoutProduct | CardProduct;
+type Known = LayoutProduct | CardProduct;
+export type Product = Known | ForeignProduct;
 
 export const PRODUCTS = { layout, card } satisfies {
-  [K in Product['kind']]: ProductKind<Extract<Product, { kind: K }>>;
+  [K in Known['kind']]: ProductKind<Extract<Product, { kind: K }>>;
 };
 
-export type ProductName = Product['kind'];
+export type ProductName = Known['kind'];
 export const PRODUCT_NAMES = Object.keys(PRODUCTS) as ProductName[];
 
-const kindOf = (product: Product): ProductKind<Product> => PRODUCTS[product.kind] as never;
+const kindOf = (product: Product): ProductKind<Product> =>
+  (product.kind === 'foreign' ? foreign : PRODUCTS[product.kind]) as never;
 
 /** What is looked at of a project and of its surfaces. */
 interface Whole<S extends Made = Made> {
@@ -43,8 +46,25 @@ export const untitled = (kind: ProductName): string => PRODUCTS[kind].untitled;
 /** What this one is called while nobody named it. */
 export const untitledOf = (product: Product): string => kindOf(product).untitled;
 
-/** Which of the products it is. */
-export const nameOfProduct = (product: Product): ProductName => product.kind;
+/** Which of the products it is; undefined for one that is not known here. */
+export const nameOfProduct = ({ kind }: Product): ProductName | undefined =>
+  kind === 'foreign' ? undefined : kind;
+
+/** Why a project can only be looked at; null where it can be changed. */
+export const onlySeen = ({ product }: Pick<Whole, 'product'>): string | null =>
+  kindOf(product).onlySeen?.(product) ?? null;
+
+/** What a file says of a product that is not known here; null of one that is, and of what is no product. */
+export function strangeIn(written: unknown): ForeignProduct['written'] | null {
+  const { kind, written: within } = (written ?? {}) as { kind?: unknown; written?: unknown };
+  if (typeof kind !== 'string') return null;
+  if (kind === 'foreign') return strangeIn(within);
+  return Object.hasOwn(PRODUCTS, kind) ? null : (written as ForeignProduct['written']);
+}
+
+/** What a file says of it. */
+export const asWritten = (product: Product): object =>
+  product.kind === 'foreign' ? product.written : product;
 
 /** What stands for it on the shelf: the first panel of its first surface. */
 export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box; panel: Panel } => {
@@ -98,6 +118,17 @@ export function otherFace<S extends Made>(
   if (!other) return null;
   const { width, height } = surface;
   return { surface: other, through: leaf.axis === 'x' ? [-1, 0, 0, 1, width, 0] : [1, 0, 0, -1, 0, height] };
+}
+
+/** The paper a surface is a side of: the side that is its face, and the one that is its back. */
+export function leafOf<S extends Made>(of: Whole<S>, surface: Made): { face: S; back: S } | null {
+  const part = partOf(surface);
+  const leaf = kindOf(of.product)
+    .leaves?.(of.product)
+    .find(({ face, back }) => face === part || back === part);
+  const side = (name: string | undefined) => of.surfaces.find((each) => partOf(each) === name);
+  const [face, back] = [side(leaf?.face), side(leaf?.back)];
+  return face && back ? { face, back } : null;
 }
 
 /** How it is held in the hand, each panel with the surface it is of; null for what is not. */

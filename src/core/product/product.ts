@@ -92,6 +92,8 @@ export interface ProductKind<P extends { kind: string }> {
   withExtra?(product: P, extra: string, on: boolean): P;
   /** Where a paper is cut that is no rectangle; null where it is one. */
   outline?(product: P, part: string): Path | null;
+  /** Why it can only be looked at; it can be changed without. */
+  onlySeen?(product: P): string;
   folds?(product: P, part: string): Fold[];
   /** In reading order; the whole surface without. */
   panels?(product: P, part: string): Panel[];

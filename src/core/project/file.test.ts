@@ -1,7 +1,8 @@
 /** What each version of the file added, read back the same, against the published JSON Schema. */
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
-import { readProject, writeProject } from '@/core/project/file';
+import { onlySeen } from '@/core/product';
+import { checkProject, readProject, writeProject } from '@/core/project/file';
 import { FIRST_WORDS } from '@/core/piece/material/words';
 import type { Project } from '@/core/project/model';
 import { assetOf, CUTS, laid, photoOf, quarters } from '../../../scripts/testing/samples';
@@ -10,6 +11,20 @@ const asset = assetOf(quarters(600, 400), 600, 400);
 const full = laid([photoOf('photo', asset, { x: 10, y: 10, width: 90, height: 60 }, CUTS[0])], [asset]);
 
 describe('project.json', () => {
+  test('a product that only a newer program knows can be looked at, and is written again as it was', () => {
+    const product = { kind: 'fan', blades: 12, spread: { degrees: 140 } };
+    const file = writeProject(full).replace(/"product": \{[^}]*\}/, `"product": ${JSON.stringify(product)}`);
+    const read = readProject(file);
+    if (!read.ok) throw new Error(read.message);
+    expect(read.mended).toBeUndefined();
+    expect(read.value.surfaces).toEqual(full.surfaces);
+    expect(onlySeen(read.value)).toMatch(/^A newer Bellagraph made this fan: .*not changed\.$/);
+    expect(JSON.parse(writeProject(read.value)).project.product).toEqual(product);
+    // In the browser's store it is kept as it is held, and passes that door, too.
+    expect(checkProject(structuredClone(read.value))).toEqual({ ok: true, value: read.value });
+    expect(onlySeen(full)).toBeNull();
+  });
+
   test('copies that grow, turn and fade, words whose count is set and plain punches are read back the same', () => {
     const validate = new Ajv({ allErrors: true }).compile(
       JSON.parse(readFileSync('docs/project.schema.json', 'utf8')),

@@ -2,7 +2,7 @@
 import { ValidationError } from 'yup';
 import { complaint } from '@/core/project/complaint';
 import { mend, unnamed, type Mended } from '@/core/project/mend';
-import { sidesOf } from '@/core/product';
+import { asWritten, sidesOf, strangeIn } from '@/core/product';
 import { COMPARTMENTS, FILE_VERSION, newSurface, type Project } from '@/core/project/model';
 import { projectSchema } from '@/core/project/schema';
 import { tidied } from '@/core/project/tree';
@@ -43,7 +43,15 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
 };
 
 export const writeProject = (project: Project): string =>
-  JSON.stringify({ format: 'bellagraph', version: FILE_VERSION, project }, null, 1);
+  JSON.stringify(
+    {
+      format: 'bellagraph',
+      version: FILE_VERSION,
+      project: { ...project, product: asWritten(project.product) },
+    },
+    null,
+    1,
+  );
 
 /** What is told of data that a newer program wrote; nothing of it is touched. */
 export const newerThanThis = (version: number): string =>
@@ -84,12 +92,19 @@ export function checkProject(written: unknown, version = FILE_VERSION): Read {
   if (written === null || typeof written !== 'object' || Array.isArray(written))
     return fail('The project inside this file is damaged: there is nothing in it.');
   try {
-    const given = writableAll(migrated(written, version));
+    const wished = writableAll(migrated(written, version)) as Record<string, unknown>;
+    const strange = strangeIn(wished.product);
+    // What is not known is not checked: it is passed on as it is.
+    const given = strange ? { ...wished, product: { kind: 'layout' } } : wished;
     const found = sound(given) ?? mend(given, projectSchema);
     if (!found) return fail('The project inside this file is damaged: there is nothing in it.');
     const { project, told } = withItsSides(unnamed(found));
     // Groups lie together whatever a file says; nothing is lost by it.
-    const whole = { ...project, surfaces: project.surfaces.map(tidied) };
+    const whole: Project = {
+      ...project,
+      ...(strange ? { product: { kind: 'foreign', written: strange } } : {}),
+      surfaces: project.surfaces.map(tidied),
+    };
     return told.length ? { ...ok(whole), mended: told } : ok(whole);
   } catch (error) {
     if (error instanceof ValidationError)

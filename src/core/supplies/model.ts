@@ -121,7 +121,7 @@ const ALL = {
 export type SupplyKind = keyof typeof ALL;
 export const KINDS: Record<SupplyKind, KindWords> = ALL;
 /** What a ready-made one of a product is kept as. */
-export const readyKind = (product: ProductName): SupplyKind =>
+export const readyKind = (product: ProductName | undefined): SupplyKind =>
   SUPPLY_KINDS.find((kind) => KINDS[kind].begins === product) ?? 'page';
 
 export const SUPPLY_KINDS = Object.keys(ALL) as SupplyKind[];

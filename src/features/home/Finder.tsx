@@ -7,7 +7,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
-import { PRODUCT_NAMES, PRODUCTS } from '@/core/product';
+import { PRODUCT_NAMES, PRODUCTS, type ProductName } from '@/core/product';
 import type { Wish } from '@/features/home/finding';
 
 interface Props {
@@ -41,8 +41,8 @@ export function Finder({ wish, count, total, onWish }: Props) {
         size="small"
         value={wish.product ?? 'all'}
         aria-label="Which products"
-        onChange={(_, product: Wish['product'] | 'all' | null) =>
-          product && onWish({ ...wish, product: product === 'all' ? null : product })
+        onChange={(_, chosen: ProductName | 'all' | null) =>
+          chosen && onWish({ ...wish, product: chosen === 'all' ? null : chosen })
         }
         sx={{ bgcolor: 'background.paper' }}
       >

@@ -79,6 +79,7 @@ export function ReadyMade({ product, onBegin }: Props) {
               display: 'block',
               width: '100%',
               borderRadius: 1,
+              fontFamily: 'inherit',
               '& img': { transition: 'transform 120ms' },
               '&:hover img': { transform: 'translateY(-2px)' },
             }}

@@ -2,21 +2,9 @@
 /** Inks as dots that are put in order: dragged, or picked up by Space and moved by the arrows. */
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  rectSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext } from '@dnd-kit/core';
+import { arrayMove, rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
+import { useDragSensors } from '@/ui/useDragSensors';
 import { CSS } from '@dnd-kit/utilities';
 import type { NamedInk } from '@/core/supplies/model';
 
@@ -30,10 +18,7 @@ interface Props {
 }
 
 export function InkOrder({ inks, order, chosen, onChoose, onArrange }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useDragSensors();
   return (
     <DndContext
       sensors={sensors}

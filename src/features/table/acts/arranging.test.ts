@@ -123,6 +123,35 @@ describe('pages', () => {
     store.getState().undo();
     expect(page(store, 1).pile).toHaveLength(0);
   });
+  test('several pages are copied, locked and deleted at once, in their order; one stays', () => {
+    const store = table();
+    const names = () => store.getState().history.project.surfaces.map(({ name }) => name);
+    const begin = names().length;
+    act.toPageAt(store, 'one');
+    act.choosePage(store, 'two', false);
+    act.addPageAfter(store, true);
+    expect(names()).toHaveLength(begin + 2);
+    expect(page(store, 2).pile).toHaveLength(page(store, 0).pile.length);
+    expect(act.pagesMeant(store.getState()).map(({ id }) => id)).toEqual([
+      page(store, 2).id,
+      page(store, 3).id,
+    ]);
+    act.togglePageLock(store);
+    expect(store.getState().history.project.surfaces.map(({ locked }) => locked)).toEqual([
+      ...[false, false, true, true],
+    ]);
+    act.deletePage(store);
+    expect(names()).toHaveLength(begin + 2);
+    act.togglePageLock(store);
+    act.deletePage(store);
+    expect(names()).toHaveLength(begin);
+    // A run of them, from the one that is shown.
+    act.choosePage(store, 'one', true);
+    act.deletePage(store);
+    expect(store.getState().refused?.why).toBe('One page stays: these are all there are.');
+    store.getState().undo();
+    expect(names()).toHaveLength(begin + 2);
+  });
   test('a page that undo takes away is left for one that is there', () => {
     const store = table();
     act.addPageAfter(store, true);

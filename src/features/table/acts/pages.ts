@@ -1,6 +1,7 @@
 /** Pages: turned, added, copied, deleted, locked. */
 import { goTo } from '@/core/project/history';
 import { wholeCopy } from '@/core/project/copies';
+import { together } from '@/core/project/edits/edit';
 import { addPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
 import { extrasOf, hasPages, sidesOf, withExtra } from '@/core/product';
@@ -9,9 +10,31 @@ import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
 import { page } from '@/features/table/acts/choosing';
 
+/** The page that is shown and those chosen along with it, in their order. */
+export const pagesMeant = ({ history, surfaceId, alongPages }: Session): Surface[] =>
+  history.project.surfaces.filter(({ id }) => id === surfaceId || alongPages.includes(id));
+
+/** One page more is chosen along with the one that is shown, or no longer; with `run` all between them. */
+export function choosePage(store: SessionStore, id: string, run: boolean): void {
+  const { history, surfaceId, alongPages, choosePages } = store.getState();
+  const ids = history.project.surfaces.map((surface) => surface.id);
+  if (id === surfaceId) return;
+  if (!run)
+    return choosePages(
+      alongPages.includes(id) ? alongPages.filter((one) => one !== id) : [...alongPages, id],
+    );
+  const [a, b] = [ids.indexOf(surfaceId), ids.indexOf(id)];
+  choosePages(ids.slice(Math.min(a, b), Math.max(a, b) + 1).filter((one) => one !== surfaceId));
+}
+
+/** Locks all pages that are meant, or unlocks them if the one that is shown is locked. */
 export function togglePageLock(store: SessionStore): void {
   const session = store.getState();
-  session.perform(lockPage(session.surfaceId, !page(session).locked), { selection: [], entered: null });
+  const meant = pagesMeant(session);
+  const locked = !page(session).locked;
+  const label = meant.length > 1 ? `${locked ? 'lock' : 'unlock'} ${meant.length} pages` : undefined;
+  const edits = meant.map(({ id }) => lockPage(id, locked));
+  session.perform(together(label ?? edits[0]!.label, edits), { selection: [], entered: null });
 }
 
 /** Turns to a page, if the project has it. */
@@ -58,14 +81,32 @@ export function pageAfter(session: Session): Surface {
 export function addPageAfter(store: SessionStore, copied: boolean): void {
   if (!mayHavePages(store)) return;
   const session = store.getState();
-  const now = page(session);
-  const fresh = pageAfter(session);
-  const made: Surface = copied
-    ? { ...now, ...wholeCopy(now, newId), id: fresh.id, name: fresh.name, locked: false }
-    : fresh;
-  session.perform(addPage(made, now.id));
-  if (!session.readOnly) toPageAt(store, made.id);
+  const meant = pagesMeant(session);
+  if (!copied || meant.length === 1) {
+    const now = page(session);
+    const made = copied ? copyOf(now, session) : pageAfter(session);
+    session.perform(addPage(made, now.id));
+    if (!session.readOnly) toPageAt(store, made.id);
+    return;
+  }
+  // In their order, after the last of them.
+  const after = meant.at(-1)!.id;
+  const made = meant.map((each) => copyOf(each, session));
+  session.perform(
+    together(
+      `copy ${made.length} pages`,
+      [...made].reverse().map((each) => addPage(each, after)),
+    ),
+  );
+  if (session.readOnly) return;
+  toPageAt(store, made[0]!.id);
+  store.getState().choosePages(made.slice(1).map(({ id }) => id));
 }
+
+const copyOf = (surface: Surface, session: Session): Surface => {
+  const { id, name } = pageAfter(session);
+  return { ...surface, ...wholeCopy(surface, newId), id, name, locked: false };
+};
 
 /** Whole pages more after this one; the first of them is shown. */
 export function addPages(store: SessionStore, label: string, pages: readonly Surface[]): void {
@@ -101,15 +142,20 @@ export function keepVersion(store: SessionStore, done: number): void {
   if (!session.readOnly) toPageAt(store, made.id);
 }
 
+/** Deletes the pages that are meant; one stays. */
 export function deletePage(store: SessionStore): void {
   const session = store.getState();
   const { surfaces } = session.history.project;
-  const at = surfaces.findIndex(({ id }) => id === session.surfaceId);
-  const next = surfaces[at + 1] ?? surfaces[at - 1];
-  if (!next || session.readOnly || !mayHavePages(store)) return;
-  if (page(session).locked) return store.getState().touchLocked();
+  const meant = pagesMeant(session);
+  const at = surfaces.indexOf(meant.at(-1)!);
+  const left = surfaces.filter((surface) => !meant.includes(surface));
+  const next = left.find((surface) => surfaces.indexOf(surface) > at) ?? left.at(-1);
+  if (session.readOnly || !mayHavePages(store)) return;
+  if (!next) return session.refuse('One page stays: these are all there are.');
+  if (meant.some(({ locked }) => locked)) return store.getState().touchLocked();
   toPageAt(store, next.id);
-  session.perform(removePage(session.surfaceId));
+  const edits = meant.map(({ id }) => removePage(id));
+  session.perform(together(meant.length > 1 ? `delete ${meant.length} pages` : edits[0]!.label, edits));
 }
 
 /** The page after this one, or before it. */

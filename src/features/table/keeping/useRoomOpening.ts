@@ -1,5 +1,6 @@
 /** Opens a project for the table: fonts, history, the lock that keeps two tabs apart, and the keeper. */
 import { useEffect, useState } from 'react';
+import { onlySeen } from '@/core/product';
 import { fitToFonts } from '@/core/project/edits/fonts';
 import { typesetterFor, warmFonts } from '@/features/shared/fonts';
 import { newId } from '@/features/shared/ids';
@@ -44,13 +45,14 @@ export function useRoomOpening(id: string): Opening {
         return null;
       }
       const holder = newId();
-      if (!readOnly) await claimProject({ ...opened, ok: true }, holder, Date.now());
+      const seen = readOnly || onlySeen(opened.value.project) !== null;
+      if (!seen) await claimProject({ ...opened, ok: true }, holder, Date.now());
       const typesetter = await typesetterFor(opened.value.project);
       if (closed) return null;
       const shelf = new PictureShelf();
-      const store = createSession(opened.value, typesetter, readOnly, opened.mended);
+      const store = createSession(opened.value, typesetter, seen, opened.mended);
       closers.push(keepEquipped(store));
-      const keeper = readOnly ? null : startKeeping(store, shelf, holder);
+      const keeper = seen ? null : startKeeping(store, shelf, holder);
       setOpening({ state: 'open', store, shelf, keeper });
       return keeper;
     }

@@ -3,26 +3,22 @@
 import Box from '@mui/material/Box';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useDragSensors } from '@/ui/useDragSensors';
 import { CSS } from '@dnd-kit/utilities';
 import { IconDots, IconHandStop, IconLock, IconPlus } from '@tabler/icons-react';
-import { memo, useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
+import {
+  memo,
+  useEffect,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+  type ReactNode,
+} from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { extrasOf, hasPages, heldOf } from '@/core/product';
+import { extrasOf, hasPages, heldOf, leafOf } from '@/core/product';
 import { movePage } from '@/core/project/edits/page';
 import type { Surface } from '@/core/project/model';
 import * as act from '@/features/table/acts';
@@ -33,6 +29,8 @@ import { RULER } from '@/features/table/stage/hand/view';
 
 /** CSS pixels of a page's picture at its longer side. */
 const SIDE = 44;
+/** Enter turns to a page; Space picks it up. */
+const TURNED_BY_ENTER = { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] };
 /** A page's picture follows what is done to it after this long, milliseconds: nothing waits for it. */
 const AFTER = 500;
 
@@ -43,6 +41,12 @@ export const PageTabs = memo(function PageTabs() {
   const holdable = useSession(({ history }) => heldOf(history.project) !== null);
   const product = useSession(({ history }) => history.project.product);
   const extras = extrasOf(product);
+  const along = useSession((session) => session.alongPages);
+  const several = surfaces.filter(({ id }) => id === current || along.includes(id)).length;
+  const these = several > 1 ? `these ${several} pages` : null;
+  // Both sides of one paper lie together, papers a little apart.
+  const beginsLeaf = (surface: Surface) =>
+    !free && leafOf({ product, surfaces }, surface)?.face.id === surface.id;
   const current = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -53,14 +57,7 @@ export const PageTabs = memo(function PageTabs() {
     close();
     deed();
   };
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    // Enter turns to a page; Space picks it up.
-    useSensor(KeyboardSensor, {
-      coordinateGetter: sortableKeyboardCoordinates,
-      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
-    }),
-  );
+  const sensors = useDragSensors(TURNED_BY_ENTER);
   const dropped = ({ active, over }: DragEndEvent) => {
     const to = surfaces.findIndex(({ id }) => id === over?.id);
     if (over && to >= 0 && active.id !== over.id) store.getState().perform(movePage(String(active.id), to));
@@ -98,6 +95,8 @@ export const PageTabs = memo(function PageTabs() {
               surface={surface}
               number={free ? index + 1 : null}
               here={surface.id === current}
+              along={along.includes(surface.id)}
+              apart={index > 0 && beginsLeaf(surface)}
             />
           ))}
         </SortableContext>
@@ -129,7 +128,7 @@ export const PageTabs = memo(function PageTabs() {
         anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
         <MenuItem onClick={does(() => act.togglePageLock(store))}>
-          {here.locked ? 'Unlock' : 'Lock'} {here.name}
+          {here.locked ? 'Unlock' : 'Lock'} {these ?? here.name}
         </MenuItem>
         {extras.map(({ id, name, on }) => (
           <MenuItem key={id} onClick={does(() => act.toggleExtra(store, id))}>
@@ -138,14 +137,14 @@ export const PageTabs = memo(function PageTabs() {
         ))}
         {free && [
           <MenuItem key="copy" onClick={does(() => act.addPageAfter(store, true))}>
-            Copy {here.name}
+            Copy {these ?? here.name}
           </MenuItem>,
-          at > 0 && (
+          !these && at > 0 && (
             <MenuItem key="up" onClick={does(() => store.getState().perform(movePage(current, at - 1)))}>
               Move it before {surfaces[at - 1]!.name}
             </MenuItem>
           ),
-          at < surfaces.length - 1 && (
+          !these && at < surfaces.length - 1 && (
             <MenuItem key="down" onClick={does(() => store.getState().perform(movePage(current, at + 1)))}>
               Move it after {surfaces[at + 1]!.name}
             </MenuItem>
@@ -154,7 +153,7 @@ export const PageTabs = memo(function PageTabs() {
             Contact sheets of all photos
           </MenuItem>,
           <MenuItem key="delete" disabled={surfaces.length < 2} onClick={does(() => act.deletePage(store))}>
-            Delete {here.name}
+            Delete {these ?? here.name}
           </MenuItem>,
         ]}
       </Menu>
@@ -167,9 +166,13 @@ interface PageTabProps {
   /** Its place among the pages; null for a side that has a name of its own. */
   number: number | null;
   here: boolean;
+  /** Chosen along with the one that is shown. */
+  along: boolean;
+  /** It begins another paper than the one before it. */
+  apart: boolean;
 }
 
-const PageTab = memo(function PageTab({ surface, number, here }: PageTabProps) {
+const PageTab = memo(function PageTab({ surface, number, here, along, apart }: PageTabProps) {
   const { store } = useRoom();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: surface.id,
@@ -183,8 +186,13 @@ const PageTab = memo(function PageTab({ surface, number, here }: PageTabProps) {
   return (
     <Tab
       here={here}
-      name={`${name}${locked ? ', locked' : ''}`}
-      onClick={() => act.toPageAt(store, surface.id)}
+      along={along}
+      name={`${name}${locked ? ', locked' : ''}${along ? ', chosen too' : ''}`}
+      onClick={({ shiftKey, ctrlKey, metaKey }) =>
+        shiftKey || ctrlKey || metaKey
+          ? act.choosePage(store, surface.id, shiftKey)
+          : act.toPageAt(store, surface.id)
+      }
       holder={(element) => {
         holder.current = element;
         setNodeRef(element);
@@ -193,7 +201,14 @@ const PageTab = memo(function PageTab({ surface, number, here }: PageTabProps) {
         ...(number === null
           ? {}
           : { ...attributes, ...listeners, role: undefined, 'aria-disabled': undefined }),
+        onKeyDown: (event: KeyboardEvent) => {
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.shiftKey)) {
+            event.preventDefault();
+            act.choosePage(store, surface.id, event.shiftKey);
+          } else listeners?.onKeyDown?.(event);
+        },
         style: {
+          marginTop: apart ? 8 : undefined,
           transform: CSS.Transform.toString(transform),
           transition,
           zIndex: isDragging ? 3 : undefined,
@@ -237,13 +252,14 @@ function LatePicture({ surface }: { surface: Surface }) {
 interface TabProps {
   name: string;
   here?: boolean;
+  along?: boolean;
   onClick: (event: MouseEvent<HTMLElement>) => void;
   holder?: (element: HTMLButtonElement | null) => void;
   more?: object;
   children: ReactNode;
 }
 
-const Tab = ({ name, here = false, onClick, holder, more, children }: TabProps) => (
+const Tab = ({ name, here = false, along = false, onClick, holder, more, children }: TabProps) => (
   <Box
     component="button"
     type="button"
@@ -262,7 +278,10 @@ const Tab = ({ name, here = false, onClick, holder, more, children }: TabProps) 
       pl: here ? 1 : 0.5,
       border: 0,
       borderRadius: '0 10px 10px 0',
-      bgcolor: here ? 'background.paper' : 'table.ruler',
+      bgcolor: here || along ? 'background.paper' : 'table.ruler',
+      outline: along ? '2px dashed' : undefined,
+      outlineColor: 'primary.main',
+      outlineOffset: -3,
       color: 'text.primary',
       font: 'inherit',
       fontWeight: 600,

@@ -2,6 +2,7 @@
 /** What a person must know of the whole project while it lies on the table: where it is kept, and where it is not. */
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import { onlySeen } from '@/core/product';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
@@ -10,6 +11,7 @@ export function RoomAlerts({ onSaveFile }: { onSaveFile: () => void }) {
   const { store, keeper } = useRoom();
   const notify = useNotify();
   const readOnly = useSession((session) => session.readOnly);
+  const why = useSession(({ history }) => onlySeen(history.project));
   const trouble = useSession((session) => session.trouble);
   const deleted = useSession((session) => session.deleted);
   const mended = useSession((session) => session.mended);
@@ -21,8 +23,8 @@ export function RoomAlerts({ onSaveFile }: { onSaveFile: () => void }) {
     <>
       {readOnly && (
         <Alert severity="info" square>
-          This project is open in another tab. Here it can only be looked at; close the other tab to go on
-          here.
+          {why ??
+            'This project is open in another tab. Here it can only be looked at; close the other tab to go on here.'}
         </Alert>
       )}
       {deleted && keeper && (

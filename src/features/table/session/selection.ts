@@ -23,6 +23,8 @@ export interface Chosen {
 export interface SelectionSlice {
   surfaceId: string;
   selection: readonly string[];
+  /** Other pages that are chosen along with the one that is shown, by id. */
+  alongPages: readonly string[];
   /** The group that is open: pieces in it are taken hold of one by one. */
   entered: string | null;
   /** The piece whose slab is rested on in the pile. */
@@ -37,6 +39,8 @@ export interface SelectionSlice {
   pick(): void;
   /** Turns to a page of the project, with nothing in hand. */
   turnTo(surfaceId: string): void;
+  /** Chooses pages along with the one that is shown. */
+  choosePages(along: readonly string[]): void;
   hover(id: string | null): void;
 }
 
@@ -50,6 +54,7 @@ export const selectionSlice =
   (set) => ({
     surfaceId,
     selection: [],
+    alongPages: [],
     entered: null,
     hovered: null,
     mode: PICK,
@@ -57,6 +62,7 @@ export const selectionSlice =
     choose: (chosen) => set(chosenAs(chosen)),
     setMode: (mode) => set({ mode }),
     pick: () => set({ mode: PICK }),
-    turnTo: (to) => set({ surfaceId: to, selection: [], entered: null, mode: PICK }),
+    turnTo: (to) => set({ surfaceId: to, alongPages: [], selection: [], entered: null, mode: PICK }),
+    choosePages: (alongPages) => set({ alongPages }),
     hover: (hovered) => set({ hovered }),
   });

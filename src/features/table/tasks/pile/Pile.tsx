@@ -2,16 +2,9 @@
 /** The pile as a side view: slabs from top to bottom, thick or thin as they lift, dragged to change their order. */
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useDragSensors } from '@/ui/useDragSensors';
 import { memo, useCallback, useDeferredValue, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { layBeside } from '@/core/project/edits/group';
 import { treeOf } from '@/core/project/tree';
@@ -78,10 +71,7 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
     },
     [store, rows, byId],
   );
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useDragSensors();
   const pictureOf = ({ node }: PileRow): string | undefined =>
     node.kind === 'piece' && 'asset' in node.piece.material
       ? thumbs.get(node.piece.material.asset)
