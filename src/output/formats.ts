@@ -69,6 +69,8 @@ export interface MakeOptions {
   cropMarks: boolean;
   /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */
   only?: readonly string[];
+  /** One panel of what is folded, by name, turned to be read; all of the side without. */
+  panel?: string;
   /** Cut lines alone, where it can hold them. */
   lines?: boolean;
 }

@@ -1,6 +1,7 @@
 /** A project's page in, a finished file out, with progress on the way. Ended from outside to cancel. */
 import { expose } from 'comlink';
-import { drawAlone, drawSurface } from '@/core/page/draw';
+import { panelsOn } from '@/core/product';
+import { drawAlone, drawPart, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
@@ -45,9 +46,10 @@ async function makeFile(
   const tools = toolsFor(project, typesetter);
   const pictures = surfaceIds.map((id) => {
     const surface = surfaceOf(project, id);
-    return options.only
-      ? drawAlone(surface, options.only, tools)
-      : { ...drawSurface(surface, tools), title: project.title };
+    if (options.only) return drawAlone(surface, options.only, tools);
+    const panel = options.panel && panelsOn(project, surface).find(({ name }) => name === options.panel);
+    const drawn = panel ? drawPart(surface, panel, tools) : drawSurface(surface, tools);
+    return { ...drawn, title: project.title };
   });
   const shop: Workshop = {
     platform: browser,

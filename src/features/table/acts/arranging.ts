@@ -7,6 +7,7 @@ import { groupPieces, groupsAmong, movePile, ungroup, type PileMove } from '@/co
 import { moveEach } from '@/core/project/edits/place';
 import { firstCell, repeatPieces, repeatProblem } from '@/core/project/edits/repeat';
 import { type Group, type Repeat } from '@/core/project/model';
+import { panelsOn } from '@/core/product';
 import { unitsOf } from '@/core/project/tree';
 import type { Piece } from '@/core/piece/piece';
 import { fail, type Result } from '@/core/result';
@@ -69,13 +70,29 @@ export function alignChosen(store: SessionStore, to: AlignTo, frame: Frame): voi
   if (units.length) moveUnits(session, 'align', units, align(boxes, to, frameOf(session, frame, boxes)));
 }
 
-/** All that is selected, as one, to the middle of the page. */
+/** The panel in which the middle of a box lies; null for one that is larger, or lies beside them all. */
+function panelAround(session: Session, { x, y, width, height }: Box): Box | null {
+  const panels = panelsOn(session.history.project, page(session));
+  const [cx, cy] = [x + width / 2, y + height / 2];
+  const found = panels.find(
+    ({ box }) =>
+      width <= box.width &&
+      height <= box.height &&
+      cx >= box.x &&
+      cx <= box.x + box.width &&
+      cy >= box.y &&
+      cy <= box.y + box.height,
+  );
+  return found?.box ?? null;
+}
+
+/** All that is selected, as one, to the middle of the page, or of the panel in which it lies on a folded one. */
 export function centreChosen(store: SessionStore, to: 'centre' | 'middle'): void {
   const session = store.getState();
   const { units, boxes } = unitsChosen(session);
   if (!units.length) return;
   const whole = boxes.reduce(unite);
-  const [move] = align([whole], to, frameOf(session, 'page', boxes));
+  const [move] = align([whole], to, panelAround(session, whole) ?? frameOf(session, 'page', boxes));
   moveUnits(
     session,
     'centre',

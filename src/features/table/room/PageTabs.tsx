@@ -39,6 +39,7 @@ export const PageTabs = memo(function PageTabs() {
   const surfaces = useSession(useShallow(({ history }) => history.project.surfaces));
   const free = useSession(({ history }) => hasPages(history.project));
   const holdable = useSession(({ history }) => heldOf(history.project) !== null);
+  const current = useSession((session) => session.surfaceId);
   const product = useSession(({ history }) => history.project.product);
   const extras = extrasOf(product);
   const along = useSession((session) => session.alongPages);
@@ -47,7 +48,6 @@ export const PageTabs = memo(function PageTabs() {
   // Both sides of one paper lie together, papers a little apart.
   const beginsLeaf = (surface: Surface) =>
     !free && leafOf({ product, surfaces }, surface)?.face.id === surface.id;
-  const current = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const here = surfaces.find(({ id }) => id === current) ?? surfaces[0]!;

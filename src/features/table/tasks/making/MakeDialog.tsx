@@ -11,21 +11,20 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Radio from '@mui/material/Radio';
 import Switch from '@mui/material/Switch';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
-import { foldsOn } from '@/core/product';
+import { foldsOn, panelsOn } from '@/core/product';
 import { surfaceOf } from '@/core/project/model';
 import { checked } from '@/core/proof';
 import type { Finding } from '@/core/proof/check';
 import { fail, ok } from '@/core/result';
 import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
+import { WhatIsMade, type What } from '@/features/table/tasks/making/WhatIsMade';
 import { useMake } from '@/features/table/tasks/making/useMake';
-import { layCaption } from '@/features/table/acts';
+import { layCaption, panelNow } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
 import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
@@ -49,9 +48,6 @@ export function MakeDialog({ onClose }: { onClose: () => void }) {
   ) : null;
 }
 
-/** What is made: the side that is shown, all of them, or what is selected by itself. */
-type What = 'this' | 'all' | 'chosen';
-
 interface MakingProps {
   options: MakeOptions;
   /** What is selected, and could be made by itself. */
@@ -64,11 +60,18 @@ interface MakingProps {
 
 function Making({ options: wished, selection, begin, onOptions: setOptions, onClose }: MakingProps) {
   const [what, setWhat] = useState<What>(begin && selection.length > 0 ? 'chosen' : 'this');
-  const fits = what !== 'all' || FORMATS[wished.format].many;
-  const options = aloneOr(fits ? wished : { ...wished, format: 'pdf' }, what === 'chosen' ? selection : []);
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
+  const panels = panelsOn(project, surface);
+  const [named, setPanel] = useState(() => panelNow(store.getState())?.name);
+  const panel = panels.find(({ name }) => name === named) ?? panels[0]!;
+  const fits = what !== 'all' || FORMATS[wished.format].many;
+  const options = {
+    ...aloneOr(fits ? wished : { ...wished, format: 'pdf' }, what === 'chosen' ? selection : []),
+    // Beyond a panel lies the next one: nothing that could be cut off.
+    ...(what === 'panel' ? { panel: panel.name, withBleed: false } : {}),
+  };
   const { making, start, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useMemo(
@@ -82,9 +85,11 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
   const bleed = options.withBleed ? surface.bleed : 0;
   const size = options.only
     ? drawAlone(surface, options.only, toolsFor(project, typesetter)).trim
-    : { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
+    : what === 'panel'
+      ? panel.box
+      : { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
   const { pixels, cropMarks, lines } = FORMATS[options.format];
-  const folded = foldsOn(project, surface).length > 0;
+  const folded = what !== 'panel' && foldsOn(project, surface).length > 0;
   const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
   const cure = (finding: Finding) => {
     CURES[finding.cure].run(store, finding);
@@ -98,31 +103,19 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
           ? 'what is selected'
           : what === 'all'
             ? `all ${sides} in one file`
-            : surface.name.toLowerCase()}{' '}
+            : (what === 'panel' ? panel : surface).name.toLowerCase()}{' '}
         {what === 'all' ? '' : 'into a file'}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 4 }}>
         <Box>
-          {(chosen > 0 || sides > 1) && (
-            <ToggleButtonGroup
-              exclusive
-              fullWidth
-              size="small"
-              disabled={busy}
-              value={what}
-              aria-label="What is made"
-              onChange={(_, next: What | null) => next && setWhat(next)}
-              sx={{ mb: 1.25 }}
-            >
-              <ToggleButton value="this">{surface.name}</ToggleButton>
-              {sides > 1 && <ToggleButton value="all">{`All ${sides}`}</ToggleButton>}
-              {chosen > 0 && (
-                <ToggleButton value="chosen">
-                  {chosen === 1 ? 'The selected piece' : `The ${chosen} selected pieces`}
-                </ToggleButton>
-              )}
-            </ToggleButtonGroup>
-          )}
+          <WhatIsMade
+            {...{ what, sides, chosen, onWhat: setWhat }}
+            side={surface.name}
+            panels={panels.map(({ name }) => name)}
+            panel={panel?.name}
+            disabled={busy}
+            onPanel={setPanel}
+          />
           <Box
             role="radiogroup"
             aria-label="Kind of file"
@@ -168,7 +161,7 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
               ))}
           </Box>
           <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column' }}>
-            {!options.only && !options.lines && (
+            {!options.only && !options.lines && what !== 'panel' && (
               <FormControlLabel
                 control={
                   <Switch

@@ -75,7 +75,7 @@ export function useMake() {
         const made = await Promise.race([maker.makeFile(order, report), failed]);
         if (run.current !== mine) return;
         if (!made.ok) return setMaking({ state: 'failed', message: made.message });
-        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : project.title)}.${options.format}`;
+        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : [project.title, options.panel].filter(Boolean).join(' '))}.${options.format}`;
         download(made.value, name);
         setMaking({ state: 'made', name, bytes: made.value.size, seconds: (Date.now() - began) / 1000 });
       } catch (error) {
