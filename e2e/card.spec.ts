@@ -144,3 +144,152 @@ test('pages are seen in their tabs and put in another order by dragging and by k
   await page.getByRole('combobox', { name: 'What shall be done?' }).fill('add a page');
   await expect(page.getByRole('option').first()).toContainText('This has just the sides it has');
 });
+
+/** Presses Tab until what has the focus is called so. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await page.keyboard.press('Tab');
+    const now = await page.evaluate(() => {
+      const on = document.activeElement as HTMLElement;
+      return on.getAttribute('aria-label') ?? (on as HTMLInputElement).labels?.[0]?.innerText ?? on.innerText;
+    });
+    if (name.test(now)) return;
+  }
+  throw new Error(`Nothing called ${name} is reached by Tab.`);
+}
+
+test('by keyboard alone, in fewer than forty actions: window, ribbon all the way round, words about a frame, greeting, PDF', async ({
+  page,
+}, info) => {
+  let actions = 0;
+  const key = async (...keys: string[]) => {
+    for (const one of keys) {
+      await page.keyboard.press(one);
+      actions++;
+    }
+  };
+  const type = async (words: string) => {
+    await page.keyboard.type(words);
+    actions++;
+  };
+  const go = async (name: RegExp) => {
+    await tabTo(page, name);
+    actions++;
+  };
+  /** A punch, by its name. */
+  const punchOut = async (name: string) => {
+    await key('d');
+    await expect(page.getByLabel('Find a punch')).toBeFocused();
+    await type(name);
+    await key('Tab', 'Enter', 'Escape');
+    await expect(undoOf(page, 'punch embellishment')).toBeVisible();
+  };
+  await page.goto('/');
+  await go(/^Layout$/);
+  await key('ArrowRight', 'Enter');
+  await go(/^New card 5 x 7 in/);
+  await key('Enter');
+  await expect(page.getByRole('list', { name: 'Papers' }).getByRole('button').first()).toBeVisible();
+  await key('.');
+  await expect(page.getByTestId('close-up')).toBeVisible();
+  await punchOut('circle');
+  await key('Shift+X');
+  await expect(undoOf(page, 'cut embellishment out of the paper')).toBeVisible();
+  await key('Escape');
+  await punchOut('oblong');
+  await key('Shift+B');
+  await expect(undoOf(page, 'lay embellishment all the way round')).toBeVisible();
+  await key('Escape', 't');
+  await type('With love');
+  await key('Escape');
+  // Inside: the ribbon is there, too; a frame with words round it.
+  await key('Alt+PageDown');
+  await expect(slabs(page)).toHaveCount(1);
+  await key('.', '.');
+  await punchOut('circle');
+  await key('Shift+U');
+  await expect(page.getByRole('textbox', { name: 'Words along the outline' })).toBeFocused();
+  await type('to the moon and back');
+  await key('Escape');
+  await key('Shift+V');
+  const hand = page.getByRole('dialog', { name: /in the hand$/ });
+  await expect(hand.getByRole('img', { name: /shut$/ })).toBeVisible();
+  await key('Escape');
+  await expect(hand).toBeHidden();
+  await key('Control+p');
+  await go(/^Inside$/);
+  await key('ArrowRight', 'ArrowRight', 'Enter');
+  const download = page.waitForEvent('download');
+  await go(/^Make the PDF$/);
+  await key('Enter');
+  const file = info.outputPath('by-keys.pdf');
+  await (await download).saveAs(file);
+  const told = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });
+  expect(told).toContain('With love');
+  // Round a circle poppler reads in its own order.
+  expect(told.replace(/\s/g, '')).toContain('tothem');
+  expect(actions).toBeLessThan(40);
+});
+
+test('a ready-made card is begun with; living words follow what is known; an envelope comes and goes; the front as a JPEG', async ({
+  page,
+}, info) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Card', exact: true }).click();
+  await page.getByRole('button', { name: 'Ready-made' }).click();
+  const cards = page.getByRole('list', { name: 'Ready-made cards' }).getByRole('button');
+  await expect(cards).toHaveCount(8);
+  expect(await axe(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Begin with Happy birthday' }).click();
+  await expect(page.getByText('5 x 7 in card, folded at the left')).toBeVisible();
+  const stage = page.getByTestId('stage');
+  // Its band goes all the way round: moved here, it is moved inside.
+  await slabs(page).filter({ hasText: 'Wrapping stripe' }).click();
+  await expect(page.getByText('In step with its other end (Inside)')).toBeVisible();
+
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Write title/ }).click();
+  await page.keyboard.type('For ');
+  await page.getByRole('button', { name: 'Living words' }).click();
+  const living = page.getByRole('dialog', { name: 'Living words' });
+  await living.getByRole('button', { name: 'A name' }).click();
+  await living.getByLabel('Says').fill('Ada');
+  await living.getByLabel('Says').press('Enter');
+  await living.getByRole('button', { name: 'Put: Name' }).click();
+  const words = page.getByRole('textbox', { name: 'Title words' });
+  await expect(words).toHaveValue('For Ada');
+  await expect(page.locator('[data-living]')).toHaveCount(1);
+  await living.getByLabel('Says').fill('Ines');
+  await living.getByLabel('Says').press('Enter');
+  await expect(words).toHaveValue('For Ines');
+  expect(await axe(page)).toEqual([]);
+  // Taken away whole: the first press marks all of it.
+  await words.press('End');
+  await words.press('Backspace');
+  await expect(words).toHaveValue('For Ines');
+  await words.press('Backspace');
+  await expect(words).toHaveValue('For ');
+  await page.getByRole('button', { name: 'Shut Living words' }).click();
+  await stage.focus();
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'What to do with this page' }).click();
+  await page.getByRole('menuitem', { name: 'An envelope that fits' }).click();
+  await expect(side(page, 'Envelope')).toHaveAttribute('aria-current', 'page');
+  await expect(page.getByTestId('folds')).toContainText('Address side');
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Control+z');
+  await expect(side(page, 'Envelope')).toHaveCount(0);
+
+  await page.keyboard.press('Control+p');
+  const make = page.getByRole('dialog', { name: /^Make/ });
+  await make.getByRole('button', { name: 'One panel' }).click();
+  await make.getByRole('radio', { name: 'JPEG' }).check();
+  const download = page.waitForEvent('download');
+  await make.getByRole('button', { name: 'Make the JPEG' }).click();
+  const file = info.outputPath('front.jpg');
+  await (await download).saveAs(file);
+  expect((await download).suggestedFilename()).toBe('Happy birthday Front.jpg');
+  const { width, height } = await sharp(file).metadata();
+  expect([width, height]).toEqual([1500, 2100]);
+});
