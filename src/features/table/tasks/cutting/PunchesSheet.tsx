@@ -24,6 +24,10 @@ const fits = ({ name, family, also = '' }: Punch, words: string): boolean =>
       [word, ...stemsOf(word)].some((one) => folded(`${name} ${family} ${also}`).includes(one)),
     );
 
+/** As they are shown: by family. */
+const firstOf = (found: typeof DRAWN) =>
+  FAMILIES.flatMap((family) => found.filter(({ punch }) => punch.family === family))[0]!;
+
 export function PunchesSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const cutting = useSession((session) => act.cuttable(session).length);
@@ -37,14 +41,21 @@ export function PunchesSheet({ onClose }: { onClose: () => void }) {
         type="search"
         value={words}
         onChange={(event) => setWords(event.target.value.slice(0, 60))}
+        onKeyDown={(event) => {
+          // The first that is found, without leaving the field.
+          if (event.key === 'Enter' && words.trim() && found[0])
+            act.punchWith(store, firstOf(found).punch.id);
+        }}
         sx={{ mb: 0.5 }}
       />
       <Typography variant="caption" color="text.secondary" role="status" component="p" sx={{ mb: 1 }}>
         {found.length === 0
           ? 'No punch has this name. Try another word, such as round, tag or leaf.'
-          : cutting
-            ? `Press one to cut ${cutting === 1 ? 'what is selected' : `these ${cutting} pieces`} to it.`
-            : 'Press one to punch it out of cardstock.'}
+          : words.trim()
+            ? `Enter takes ${firstOf(found).punch.name}.`
+            : cutting
+              ? `Press one to cut ${cutting === 1 ? 'what is selected' : `these ${cutting} pieces`} to it.`
+              : 'Press one to punch it out of cardstock.'}
       </Typography>
       {FAMILIES.map((family) => {
         const those = found.filter(({ punch }) => punch.family === family);

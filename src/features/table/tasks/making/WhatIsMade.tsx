@@ -37,8 +37,8 @@ export function WhatIsMade({ what, side, sides, chosen, panels, panel, disabled,
         sx={{ mb: 1.25 }}
       >
         <ToggleButton value="this">{side}</ToggleButton>
-        {panels.length > 1 && <ToggleButton value="panel">One panel</ToggleButton>}
         {sides > 1 && <ToggleButton value="all">{`All ${sides}`}</ToggleButton>}
+        {panels.length > 1 && <ToggleButton value="panel">One panel</ToggleButton>}
         {chosen > 0 && (
           <ToggleButton value="chosen">
             {chosen === 1 ? 'The selected piece' : `The ${chosen} selected pieces`}
