@@ -1,6 +1,6 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
- * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard` runs some.
+ * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard,card` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -13,6 +13,7 @@ import { ROOT } from '../node/platform';
 import { openedFile } from '../node/files';
 import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
+import { card } from './card';
 import { cutting } from './cutting';
 import { importing } from './importing';
 import { dyes } from './dyes';
@@ -278,6 +279,7 @@ try {
     await outputs(browser, { png: Boolean(wants('png')), pdf: Boolean(wants('pdf')) });
   if (wants('import')) await importing(browser, BASE, withPage, note);
   if (wants('arrange')) await arrange(browser, { withPage, openFile, frames, note });
+  if (wants('card')) await card(browser, { withPage, openFile, frames, note });
   if (wants('cutting')) await cutting({ note });
   if (wants('photos')) await photos({ note });
   if (wants('inks')) await inks({ note });
