@@ -1,5 +1,5 @@
 /**
- * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|pages|cut --format png|jpg|pdf|svg --ppi 300 --out FILE
+ * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut --format png|jpg|pdf|svg --ppi 300 --out FILE
  *   [--bleed] [--crop-marks]
  * Renders sides of a project file with the same core and outputs as the app: flat as they are designed, as single pages
  * (the panels of what is folded), or as cut lines (SVG). Several go into one PDF, or into files numbered before their ending.
@@ -43,7 +43,8 @@ const format = isFormat(values.format)
 const opened = await openedFile(file).catch((error: Error) => stop(error.message));
 const { project, bytes, mended } = opened;
 mended.forEach((line) => console.error(line));
-if (!['flat', 'pages', 'cut'].includes(values.as)) stop('--as takes flat, pages or cut.');
+// A surface of what has spreads is a spread.
+if (!['flat', 'spreads', 'pages', 'cut'].includes(values.as)) stop('--as takes flat, spreads, pages or cut.');
 if (values.as === 'cut' && format !== 'svg') stop('Cut lines are made as SVG: --format svg.');
 const typesetter = await typesetterOf(opened);
 const tools = toolsFor(project, typesetter);

@@ -229,6 +229,8 @@ const PageTab = memo(function PageTab({ surface, number, here, along, apart }: P
 /** A page's picture once it is in sight, and anew when nothing was done to the page for a moment. */
 function LatePicture({ surface }: { surface: Surface }) {
   const { store } = useRoom();
+  // Through openings the other sides are seen, too: of what has sides, all of them count.
+  const sides = useSession(({ history: { project } }) => (hasPages(project) ? null : project.surfaces));
   const holder = useRef<HTMLDivElement>(null);
   const [near, setNear] = useState(false);
   const [painted, setPainted] = useState(() => ({ project: store.getState().history.project, surface }));
@@ -241,7 +243,7 @@ function LatePicture({ surface }: { surface: Surface }) {
   useEffect(() => {
     const late = setTimeout(() => setPainted({ project: store.getState().history.project, surface }), AFTER);
     return () => clearTimeout(late);
-  }, [store, surface]);
+  }, [store, surface, sides]);
   return (
     <div ref={holder} style={{ width: '100%', height: '100%' }}>
       {near && <PagePicture {...painted} side={SIDE} />}

@@ -200,9 +200,10 @@ function Kept() {
       aria-live="off"
       data-testid="kept"
       data-kept={kept ?? ''}
+      title={size}
       sx={{ flexShrink: 2, minWidth: 0 }}
     >
-      {size}, {readOnly ? 'read only' : deleted ? 'deleted elsewhere' : time ? `kept ${time}` : 'keeping …'}
+      {readOnly ? 'Read only' : deleted ? 'Deleted elsewhere' : time ? `Kept ${time}` : 'Keeping …'}, {size}
     </Typography>
   );
 }
