@@ -17,7 +17,8 @@ import { useGestures } from '@/features/table/stage/hand/useGestures';
 import { usePainter } from '@/features/table/stage/paint/usePainter';
 import { Verbs } from '@/features/table/stage/marks/Verbs';
 import { fitted, panned, toPage, viewMatrix, zoomed } from '@/features/table/stage/hand/view';
-import { Writing } from '@/features/table/tasks/words/Writing';
+import type { Overlay, OverlayProps } from '@/features/table/stage/overlay';
+import { OVERLAYS } from '@/features/table/tasks/overlays';
 import { Folds } from '@/features/table/stage/marks/Folds';
 import { Zones } from '@/features/table/stage/marks/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -28,45 +29,27 @@ import { nearer, slideNow, slidPiece } from '@/features/table/acts/slide';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
-import { fetched } from '@/ui/fetched';
 
 export interface StageProps {
   /** Something from the workbox was dropped at a spot of the page; client coordinates say where a menu may open. */
   onDropped: (carried: Carried, spot: Spot, client: { left: number; top: number }) => void;
 }
 
-const Draw = fetched('Drawing', () => import('@/features/table/tasks/cutting/Draw').then((m) => m.Draw));
-const Knots = fetched('The points of the outline', () =>
-  import('@/features/table/stage/marks/Knots').then((m) => m.Knots),
-);
-const Crossings = fetched('Crossings', () =>
-  import('@/features/table/stage/marks/Crossings').then((m) => m.Crossings),
-);
-const Marking = fetched('Marking', () =>
-  import('@/features/table/tasks/colour/Marking').then((m) => m.Marking),
-);
-const Sliding = fetched('Sliding the photo', () =>
-  import('@/features/table/stage/marks/Sliding').then((m) => m.Sliding),
-);
-const Loupe = fetched('The loupe', () => import('@/features/table/stage/marks/Loupe').then((m) => m.Loupe));
-const Dropper = fetched('Taking a colour', () =>
-  import('@/features/table/tasks/colour/Dropper').then((m) => m.Dropper),
-);
-const Horizon = fetched('Levelling', () =>
-  import('@/features/table/stage/marks/Horizon').then((m) => m.Horizon),
-);
-const PeekList = fetched('The list of what lies here', () =>
-  import('@/features/table/stage/marks/PeekList').then((m) => m.PeekList),
-);
-const Lamp = fetched('The lamp', () => import('@/features/table/stage/marks/Lamp').then((m) => m.Lamp));
+/** What tasks lay over the page in one layer. */
+function Overlays({ layer, onGrip }: OverlayProps & Pick<Overlay, 'layer'>) {
+  const shown = useSession(
+    useShallow((session) => OVERLAYS.filter((one) => one.layer === layer && one.when(session))),
+  );
+  return shown.map(({ name, Shown }) => <Shown key={name} onGrip={onGrip} />);
+}
+
 export const Stage = memo(function Stage({ onDropped }: StageProps) {
-  const peeking = useSession((session) => session.peeking !== null);
-  const loupe = useSession((session) => session.show.loupe);
   const { store } = useRoom();
   const frame = useRef<HTMLDivElement>(null);
   const [moving, setMoving] = useState<readonly string[]>([]);
   const gestures = useGestures(store, setMoving);
   const layers = usePainter(moving);
+  const onGrip: OverlayProps['onGrip'] = (event, grip) => gestures.grip(event, grip, frame.current!);
   const { view, stage, mode, show, readOnly } = useSession(
     useShallow(({ view, stage, mode, show, readOnly }) => ({ view, stage, mode, show, readOnly })),
   );
@@ -77,11 +60,8 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     }),
   );
   const unit = useSession((session) => shownProject(session).unit);
-  const tucking = useSession((session) => session.sheet === 'tuck');
   const drawing = useSession((session) => session.sheet === 'draw');
   const locked = useSession((session) => shownSurface(session).locked);
-  const dropping = useSession((session) => session.dropper !== null);
-  const marking = useSession((session) => session.marking);
   const guides = useSession(
     useShallow((session) => {
       const project = shownProject(session);
@@ -223,7 +203,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
           </>
         )}
       </svg>
-      {mode.kind === 'slide' && <Sliding id={mode.id} />}
+      <Overlays layer="beneath" onGrip={onGrip} />
       <svg
         width={stage.width}
         height={stage.height}
@@ -234,7 +214,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
             worked={mode.kind === 'reshape'}
             moving={moving.length > 0}
             handles={mode.kind === 'pick' && !drawing && !readOnly && !locked}
-            onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)}
+            onGrip={onGrip}
           />
         </g>
       </svg>
@@ -244,16 +224,10 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
         <Held unit={unit} />
-        {tucking && <Crossings onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)} />}
         <Sought />
-        {mode.kind === 'reshape' && (
-          <Knots onGrip={(event, grip) => gestures.grip(event, grip, frame.current!)} />
-        )}
-        {show.lamp && !readOnly && !locked && <Lamp />}
-        {drawing && <Draw />}
-        {mode.kind === 'slide' && mode.level && <Horizon />}
+        <Overlays layer="marks" onGrip={onGrip} />
       </svg>
-      {mode.kind === 'write' && <Writing key={mode.id} id={mode.id} />}
+      <Overlays layer="above" onGrip={onGrip} />
       <svg
         width={stage.width}
         height={stage.height}
@@ -275,10 +249,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
       </svg>
       {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
       <Overflows />
-      {peeking && <PeekList />}
-      {loupe && <Loupe />}
-      {marking && <Marking marking={marking} />}
-      {dropping && <Dropper />}
+      <Overlays layer="top" onGrip={onGrip} />
     </Box>
   );
 });

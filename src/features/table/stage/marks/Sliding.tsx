@@ -11,7 +11,8 @@ import { shownSurface } from '@/features/table/session';
 import { slidPicture } from '@/features/table/acts/slide';
 import { viewMatrix } from '@/features/table/stage/hand/view';
 
-export function Sliding({ id }: { id: string }) {
+export function Sliding() {
+  const id = useSession(({ mode }) => (mode.kind === 'slide' ? mode.id : null));
   const { store } = useRoom();
   const view = useSession((session) => session.view);
   const piece = useSession((session) => shownSurface(session).pile.find((candidate) => candidate.id === id));

@@ -102,7 +102,12 @@ const share = (area: Area | null, what: string): string => {
   return `${what} ${part < 0.005 ? 'less than 1' : Math.round(100 * part)} % of the picture`;
 };
 
-export function Marking({ marking }: { marking: Marks }) {
+export function Marking() {
+  const marking = useSession((session) => session.marking);
+  return marking && <MarkingOf marking={marking} />;
+}
+
+function MarkingOf({ marking }: { marking: Marks }) {
   const session = useSession((now) => now);
   const { stage } = session;
   const lies = liesOf(session, marking.piece);

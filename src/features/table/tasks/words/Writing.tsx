@@ -34,7 +34,12 @@ function wordRound(text: string, at: number): [number, number] {
   return [from, to];
 }
 
-export function Writing({ id }: { id: string }) {
+export function Writing() {
+  const id = useSession(({ mode }) => (mode.kind === 'write' ? mode.id : null));
+  return id && <WritingOn key={id} id={id} />;
+}
+
+function WritingOn({ id }: { id: string }) {
   const { store } = useRoom();
   const view = useSession((session) => session.view);
   const typesetter = useSession((session) => session.typesetter);
