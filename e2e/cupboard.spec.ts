@@ -14,7 +14,9 @@ import {
   layFromCupboard as lay,
   newPage,
   openCupboard,
+  openRow,
   notice,
+  numberIn,
   pageOnScreen,
   photo,
   photosInBox,
@@ -87,10 +89,15 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: /^Material Stamped in #c5503f/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo ink stamp' })).toBeVisible();
-  const { x, y } = await pageOnScreen(page);
+  const { x, y, inch } = await pageOnScreen(page);
+  await openRow(page, 'Place');
+  const middle = {
+    x: x + ((await numberIn(page, 'From left')) + (await numberIn(page, 'Width')) / 2 - 6) * inch,
+    y: y + ((await numberIn(page, 'From top')) + (await numberIn(page, 'Height')) / 2 - 6) * inch,
+  };
   await page.getByTestId('stage').press('Escape');
   await page.waitForTimeout(400);
-  const [r, g, b] = await colourOf(page, x, y - 4);
+  const [r, g, b] = await colourOf(page, middle.x, middle.y - 4);
   expect(Math.hypot(r! - 0xc5, g! - 0x50, b! - 0x3f)).toBeLessThan(12);
 });
 

@@ -149,7 +149,12 @@ class Stock {
     });
   }
 
-  async page(kind: 'page' | 'card' | 'sketch', tags: string, project: Project, typesetter: Typesetter): Promise<void> {
+  async page(
+    kind: 'page' | 'card' | 'sketch',
+    tags: string,
+    project: Project,
+    typesetter: Typesetter,
+  ): Promise<void> {
     const shop = nodeWorkshop(
       (sha) => project.assets[sha]!,
       (sha) => this.bytes.get(sha)!,
