@@ -44,6 +44,9 @@ async function tour(page: Page): Promise<void> {
   await page.goto('/');
   const flyIn = page.getByRole('button', { name: 'Open Fly-in on the beach' });
   await flyIn.waitFor({ timeout: 120_000 });
+  await page.getByRole('button', { name: 'Card', exact: true }).click();
+  await page.getByRole('button', { name: 'Ready-made' }).click();
+  await page.getByRole('list', { name: 'Ready-made cards' }).waitFor({ timeout: 60_000 });
   await shoot(page, 'home');
   await flyIn.click();
   await page.getByTestId('stage').waitFor();
@@ -60,8 +63,15 @@ async function tour(page: Page): Promise<void> {
   for (let i = 0; i < 2; i++) await page.keyboard.press('Control+z');
   await page.getByTestId('stage').click({ position: { x: 60, y: 500 } });
   await page.mouse.dblclick(...at(9, 9.9));
-  await page.keyboard.press('Home');
-  await page.keyboard.press('Shift+End');
+  await page.getByRole('button', { name: 'Living words' }).click();
+  const living = page.getByRole('dialog', { name: 'Living words' });
+  await living.getByRole('button', { name: 'A day' }).click();
+  await living.getByLabel('Day', { exact: true }).fill('2026-05-16');
+  await living.getByLabel('Called').press('Enter');
+  await page.getByRole('textbox', { name: 'Journaling words' }).press('Control+End');
+  await page.keyboard.type('  ');
+  await living.getByRole('button', { name: 'Put: Day' }).click();
+  await living.evaluate((sheet) => sheet.scrollTo(0, sheet.scrollHeight));
   await shoot(page, 'write');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
