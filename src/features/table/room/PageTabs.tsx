@@ -102,7 +102,8 @@ export const PageTabs = memo(function PageTabs() {
         </SortableContext>
       </DndContext>
       {!readOnly && (
-        <>
+        // At hand however many pages there are.
+        <Box sx={{ position: 'sticky', bottom: 0, display: 'grid', gap: 0.75 }}>
           <Tab name="What to do with this page" onClick={(event) => setAnchor(event.currentTarget)}>
             <IconDots size={18} aria-hidden="true" />
           </Tab>
@@ -119,7 +120,7 @@ export const PageTabs = memo(function PageTabs() {
               <IconPlus size={18} aria-hidden="true" />
             </Tab>
           )}
-        </>
+        </Box>
       )}
       <Menu
         anchorEl={anchor}
