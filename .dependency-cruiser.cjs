@@ -56,7 +56,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^src/features/table/(acts|session|tasks|stage/hand)/.*\\.ts$',
-        pathNot: '\\.test\\.ts$|/use[A-Z]|/sheets\\.ts$',
+        pathNot: '\\.test\\.ts$|/use[A-Z]|/(sheets|overlays)\\.ts$',
       },
       to: { path: '^node_modules/(react|react-dom|@mui)/', reachable: true },
     },

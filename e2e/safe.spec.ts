@@ -281,6 +281,7 @@ test('a crowded page says that everything takes longer, until it was read', asyn
 
 test('a page of 24 x 24 in is made at 300 ppi; making can be cancelled', async ({ page }, info) => {
   await page.goto('/');
+  await page.getByRole('button', { name: 'Another size …' }).click();
   await page.getByLabel('Width').fill('24');
   await page.getByLabel('Height').fill('24');
   await page.getByRole('button', { name: 'Start with this size' }).click();

@@ -9,7 +9,7 @@ import type { Project } from '@/core/project/model';
 import { packProject, unpackProject } from '@/storage/project-file';
 import { database } from '@/storage/database';
 import { claimProject, keep, openProject } from '@/storage/projects';
-import { addProject } from '@/storage/shelf';
+import { addProject } from '@/storage/shelved';
 import { ROOT } from '../node/platform';
 import { openedFile, packed } from '../node/files';
 import { Chance } from '../testing/chance';

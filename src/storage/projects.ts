@@ -8,7 +8,8 @@ import { FILE_VERSION, type Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { database, shasIn, type JournalRow, type ProjectRow } from '@/storage/database';
 import { continued } from '@/storage/line';
-import { addProject, filesOf, journalOf, rowOf } from '@/storage/shelf';
+import { journalOf } from '@/storage/shelf';
+import { addProject, filesOf, rowOf } from '@/storage/shelved';
 import { Displaced, Gone, Newer } from '@/storage/trouble';
 
 /** A snapshot is written anew after this many steps, so that opening never replays more. */

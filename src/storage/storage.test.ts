@@ -17,7 +17,8 @@ import { assetPath, LIMITS, packProject, unpackProject } from '@/storage/project
 import { noteLine } from '@/storage/line';
 import { claimProject, duplicateProject, keep, openProject } from '@/storage/projects';
 import { deleteProject, purge, undeleteProject } from '@/storage/deleted';
-import { addProject, listProjects } from '@/storage/shelf';
+import { listProjects } from '@/storage/shelf';
+import { addProject } from '@/storage/shelved';
 import { assetOf, inkPiece, laid, photoOf, project, quarters, wordsOf } from '../../scripts/testing/samples';
 
 beforeEach(async () => {

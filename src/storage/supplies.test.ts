@@ -5,7 +5,7 @@ import { hasAsset, storeAsset, storePage } from '@/storage/assets';
 import { database } from '@/storage/database';
 import { keep } from '@/storage/projects';
 import { throwOutUnused } from '@/storage/deleted';
-import { addProject } from '@/storage/shelf';
+import { addProject } from '@/storage/shelved';
 import {
   addKit,
   inkSets,

@@ -10,7 +10,8 @@ import { retitle } from '@/core/project/edits/gather';
 import { FILE_VERSION, type Project } from '@/core/project/model';
 import { database } from '@/storage/database';
 import { claimProject, keep, openProject } from '@/storage/projects';
-import { addProject, listProjects } from '@/storage/shelf';
+import { listProjects } from '@/storage/shelf';
+import { addProject } from '@/storage/shelved';
 import { inWords } from '@/storage/trouble';
 import { project } from '../../scripts/testing/samples';
 

@@ -3,7 +3,7 @@ import { expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { NewPanel } from '@/features/home/NewPanel';
 
-test('sizes are offered by name; a size of one’s own is read in any unit and checked in words', () => {
+test('sizes are offered by name; a size of one’s own is read in any unit and checked in words', async () => {
   const onCreate = jest.fn();
   render(<NewPanel onCreate={onCreate} onReady={() => {}} />);
   for (const name of ['12 x 12 in', '8 x 8 in', '8.5 x 11 in', '6 x 8 in', 'A4', 'A3'])
@@ -15,7 +15,8 @@ test('sizes are offered by name; a size of one’s own is read in any unit and c
     unit: 'mm',
     kind: 'layout',
   });
-  const form = screen.getByRole('form', { name: 'Custom size' });
+  fireEvent.click(screen.getByRole('button', { name: 'Another size …' }));
+  const form = await screen.findByRole('form', { name: 'Custom size' });
   const type = (side: string, value: string) =>
     fireEvent.change(screen.getByRole('textbox', { name: side }), { target: { value } });
   const asked = () => {
@@ -36,7 +37,7 @@ test('sizes are offered by name; a size of one’s own is read in any unit and c
   expect([width.toFixed(2), height, unit]).toEqual(['538.58', 540, 'in']);
 });
 
-test('a card is begun by its fold and its shut size; its own size may be as large as its sheet allows', () => {
+test('a card is begun by its fold and its shut size; its own size may be as large as its sheet allows', async () => {
   const onCreate = jest.fn();
   render(<NewPanel onCreate={onCreate} onReady={() => {}} />);
   fireEvent.click(screen.getByRole('button', { name: 'Card' }));
@@ -51,5 +52,6 @@ test('a card is begun by its fold and its shut size; its own size may be as larg
     kind: 'card',
     way: 'top',
   });
-  screen.getByText('Any size from 1 to 20 in a side.');
+  fireEvent.click(screen.getByRole('button', { name: 'Another size …' }));
+  await screen.findByText('Any size from 1 to 20 in a side.');
 });

@@ -2,19 +2,15 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControl from '@mui/material/FormControl';
-import InputLabel from '@mui/material/InputLabel';
-import OutlinedInput from '@mui/material/OutlinedInput';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { PRODUCT_NAMES, PRODUCTS, type Product, type ProductName } from '@/core/product';
 import type { ProductKind } from '@/core/product/product';
 import type { Supply } from '@/core/supplies/model';
-import { parseLength } from '@/core/units/lengths';
-import { checkSize, type PageSize } from '@/core/units/sizes';
-import type { Begun } from '@/features/home/useHome';
+import type { PageSize } from '@/core/units/sizes';
+import type { Begun } from '@/features/home/begin';
 import { fetched } from '@/ui/fetched';
 
 interface Props {
@@ -23,6 +19,9 @@ interface Props {
   onReady: (supply: Supply) => void;
 }
 
+const CustomSize = fetched('A size of your own', () =>
+  import('@/features/home/CustomSize').then((m) => m.CustomSize),
+);
 const ReadyMade = fetched('What is ready-made', () =>
   import('@/features/home/ReadyMade').then((m) => m.ReadyMade),
 );
@@ -32,6 +31,7 @@ const SCALE = 76 / (420 * (72 / 25.4));
 
 export function NewPanel({ onCreate, onReady }: Props) {
   const [ready, setReady] = useState(false);
+  const [own, setOwn] = useState(false);
   const [kind, setKind] = useState<ProductName>('layout');
   const { name, sizes, ways } = PRODUCTS[kind] as ProductKind<Product>;
   const [way, setWay] = useState(ways?.all[0]?.id);
@@ -124,7 +124,18 @@ export function NewPanel({ onCreate, onReady }: Props) {
               </Button>
             ))}
           </Box>
-          <CustomSize most={PRODUCTS[kind].mostSide} onCreate={begin} />
+          {own ? (
+            <CustomSize most={PRODUCTS[kind].mostSide} onCreate={begin} />
+          ) : (
+            <Button
+              fullWidth
+              color="inherit"
+              onClick={() => setOwn(true)}
+              sx={{ mt: 1.5, border: 1, borderColor: 'divider' }}
+            >
+              Another size …
+            </Button>
+          )}
         </>
       )}
     </Box>
@@ -155,90 +166,6 @@ function Sheet({ size, folded }: { size: PageSize; folded: string | undefined })
           }}
         />
       )}
-    </Box>
-  );
-}
-
-interface CustomProps {
-  /** The longest a side may be, points. */
-  most: number;
-  onCreate: (size: Omit<Begun, 'kind' | 'way'>) => void;
-}
-
-function CustomSize({ most, onCreate }: CustomProps) {
-  const [unit, setUnit] = useState<'in' | 'mm'>('in');
-  const [text, setText] = useState({ width: '', height: '' });
-  const [problem, setProblem] = useState<{ side: 'width' | 'height'; message: string } | null>(null);
-
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    const sides = { width: 0, height: 0 };
-    for (const side of ['width', 'height'] as const) {
-      const read = parseLength(text[side], unit);
-      if (!read.ok)
-        return setProblem({
-          side,
-          message: text[side].trim()
-            ? read.message
-            : `Give a ${side}, such as ${unit === 'in' ? '7 1/2' : '190'}.`,
-        });
-      sides[side] = read.value;
-    }
-    const checked = checkSize(sides.width, sides.height, unit, most);
-    if (!checked.ok)
-      return setProblem({
-        side: checked.message.startsWith('Height') ? 'height' : 'width',
-        message: checked.message,
-      });
-    setProblem(null);
-    onCreate({ ...checked.value, unit });
-  };
-
-  const field = (side: 'width' | 'height', label: string) => (
-    <FormControl size="small" error={problem?.side === side} sx={{ flex: 1 }}>
-      <InputLabel htmlFor={`custom-${side}`}>{label}</InputLabel>
-      <OutlinedInput
-        id={`custom-${side}`}
-        label={label}
-        value={text[side]}
-        onChange={(event) => {
-          setText({ ...text, [side]: event.target.value });
-          setProblem(null);
-        }}
-        inputProps={{ 'aria-describedby': 'custom-problem', autoComplete: 'off' }}
-      />
-    </FormControl>
-  );
-
-  return (
-    <Box component="form" onSubmit={submit} aria-label="Custom size" sx={{ mt: 2 }} noValidate>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-        {field('width', 'Width')}
-        <span aria-hidden="true">x</span>
-        {field('height', 'Height')}
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={unit}
-          onChange={(_, next) => next && setUnit(next)}
-          aria-label="Unit"
-        >
-          <ToggleButton value="in">in</ToggleButton>
-          <ToggleButton value="mm">mm</ToggleButton>
-        </ToggleButtonGroup>
-      </Box>
-      <Typography
-        id="custom-problem"
-        role={problem ? 'alert' : undefined}
-        variant="caption"
-        color={problem ? 'error' : 'text.secondary'}
-        sx={{ display: 'block', my: 0.75, minHeight: 20 }}
-      >
-        {problem?.message ?? `Any size from 1 to ${most / 72} in a side.`}
-      </Typography>
-      <Button type="submit" variant="outlined" fullWidth>
-        Start with this size
-      </Button>
     </Box>
   );
 }

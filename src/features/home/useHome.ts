@@ -1,15 +1,14 @@
 /** The projects on the home table, and what can be done with them. */
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { beginProduct, untitled, type ProductName } from '@/core/product';
 import type { Supply } from '@/core/supplies/model';
-import { newProject } from '@/core/project/model';
+import type { Begun } from '@/features/home/begin';
 import { newId } from '@/features/shared/ids';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { lastBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import type { listDeleted } from '@/storage/deleted';
-import { addProject, hasProject, listProjects, type ProjectCard } from '@/storage/shelf';
+import { hasProject, listProjects, type ProjectCard } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 import { drawn } from '@/features/shared/drawn';
@@ -138,11 +137,11 @@ export function useHome(demo: boolean) {
     space,
     open,
     openFiles,
-    create: ({ kind, way, unit, ...size }: Begun) =>
+    create: (begun: Begun) =>
       attempt('No new page was made', async () => {
         const id = newId();
-        const begun = beginProduct(kind, size, way);
-        await addProject(newProject({ id, unit, title: untitled(kind) }, begun), Date.now());
+        const { begin } = await import('@/features/home/begin');
+        await begin(begun, id, Date.now());
         open(id);
       }),
     beginWith: (supply: Supply) =>
@@ -194,15 +193,6 @@ export function useHome(demo: boolean) {
       await refresh();
     });
   }
-}
-
-/** What is begun: a product of some finished size, made up in one of its ways. */
-export interface Begun {
-  kind: ProductName;
-  width: number;
-  height: number;
-  unit: 'in' | 'mm';
-  way?: string;
 }
 
 const DEMO_DONE = 'demo brought in';

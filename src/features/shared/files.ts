@@ -15,7 +15,7 @@ import {
   type PackedFile,
 } from '@/storage/project-file';
 import { throwOutUnused } from '@/storage/deleted';
-import { addProject } from '@/storage/shelf';
+import { addProject } from '@/storage/shelved';
 import { inWords } from '@/storage/trouble';
 import { bringIn } from '@/features/shared/bringIn';
 import { download, fileName } from '@/features/shared/download';

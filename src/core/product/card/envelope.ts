@@ -4,7 +4,6 @@
  */
 import type { Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
-import { parsePath } from '@/core/geometry/path';
 import type { Fold, Leaf, Panel, Part } from '@/core/product/product';
 import { toPoints } from '@/core/units/lengths';
 
@@ -98,5 +97,6 @@ export function envelopeOutline(shut: Size): Path {
     [x - side, below - glue],
     [x - side, y + glue],
   ];
-  return parsePath(`M${corners.map(([a, b]) => `${a} ${b}`).join('L')}Z`);
+  const [first, ...rest] = corners as [[number, number], ...[number, number][]];
+  return [['M', ...first], ...rest.map((to): ['L', number, number] => ['L', ...to]), ['Z']];
 }
