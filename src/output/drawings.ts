@@ -1,6 +1,5 @@
 /** Pictures that are drawings, read once, and pictures stamped, dyed or in another light: what every output asks for before it draws. */
 import type { Drawing } from '@/core/drawing/drawing';
-import { readDrawing } from '@/core/drawing/read';
 import { applyDyes } from '@/core/dye/apply';
 import { wornDrawing } from '@/core/dye/drawing';
 import type { Size } from '@/core/geometry/box';
@@ -22,8 +21,9 @@ export interface PlacedDrawing {
 export const toWhole = (drawing: Drawing, whole: Size): Matrix =>
   scaling(whole.width / drawing.width, whole.height / drawing.height);
 
-/** Reads a drawing's file; undefined if it is none, or damaged. */
-export function openDrawing(asset: Asset, bytes: Uint8Array): PlacedDrawing | undefined {
+/** Reads a drawing's file; undefined if it is none, or damaged. What reads them weighs much: fetched with the first one. */
+export async function openDrawing(asset: Asset, bytes: Uint8Array): Promise<PlacedDrawing | undefined> {
+  const { readDrawing } = await import('@/core/drawing/read');
   const read = readDrawing(new TextDecoder().decode(bytes));
   return read.ok ? { drawing: read.value.drawing, whole: uprightSize(asset) } : undefined;
 }

@@ -71,7 +71,7 @@ async function openDrawings(
   for (const key of filesOf(pictures)) {
     const asset = shop.asset(key);
     if (asset.type !== 'image/svg+xml') continue;
-    const drawing = openDrawing(asset, await shop.bytes(key));
+    const drawing = await openDrawing(asset, await shop.bytes(key));
     const worn = shop.worn(key);
     if (drawing) drawings.set(key, worn ? placedWorn(drawing, worn) : drawing);
   }

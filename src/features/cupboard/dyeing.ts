@@ -35,7 +35,7 @@ async function dyedSupply(
   const name = `${supply.name}, ${ink.name}`.slice(0, 200);
   let file: File;
   if (found.value.type === 'image/svg+xml') {
-    const drawn = openDrawing(found.value, new Uint8Array(await blob.arrayBuffer()));
+    const drawn = await openDrawing(found.value, new Uint8Array(await blob.arrayBuffer()));
     if (!drawn) return fail(`${supply.name} could not be read as a drawing.`);
     file = new File([writeDrawing(wornDrawing(drawn.drawing, { dyes }))], `${name}.svg`, {
       type: 'image/svg+xml',

@@ -91,7 +91,7 @@ export class PictureShelf {
 
   private async read(asset: Asset): Promise<void> {
     const bytes = await (await readableBlob(asset.sha))?.arrayBuffer();
-    const drawing = bytes && openDrawing(asset, new Uint8Array(bytes));
+    const drawing = bytes && (await openDrawing(asset, new Uint8Array(bytes)));
     if (!drawing) throw new Error('It is not here, or cannot be read.');
     this.drawings.set(asset.sha, drawing);
     this.listeners.forEach((listener) => listener(asset.sha));
