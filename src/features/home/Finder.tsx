@@ -44,7 +44,10 @@ export function Finder({ wish, count, total, onWish }: Props) {
         onChange={(_, chosen: ProductName | 'all' | null) =>
           chosen && onWish({ ...wish, product: chosen === 'all' ? null : chosen })
         }
-        sx={{ bgcolor: 'background.paper' }}
+        sx={{
+          bgcolor: 'background.paper',
+          '& .Mui-selected': { color: 'primary.main', boxShadow: 'inset 0 -3px 0 currentColor' },
+        }}
       >
         <ToggleButton value="all">All</ToggleButton>
         {PRODUCT_NAMES.map((name) => (

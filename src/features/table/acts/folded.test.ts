@@ -97,3 +97,18 @@ test('living words are put where one writes, follow what is known, and one undo 
   act.putField(store, { kind: 'page' });
   expect(piles(store)[0]!.map(({ name }) => name)).toEqual(['For Ada dear, with love', '1']);
 });
+
+test('a side of another size is shown whole when one turns to it; one of the same size where one looks', () => {
+  const store = table();
+  store.getState().look({ zoom: 2, x: -300, y: -200 });
+  act.toPageAt(store, 'c-2');
+  expect(store.getState().view.zoom).toBe(2);
+  act.toggleExtra(store, 'envelope');
+  expect(shownSurface(store.getState()).name).toBe('Envelope');
+  const { view, stage } = store.getState();
+  const { width, height } = shownSurface(store.getState());
+  expect([view.x > 0, view.y > 0]).toEqual([true, true]);
+  expect([width * view.zoom < stage.width, height * view.zoom < stage.height]).toEqual([true, true]);
+  act.toggleExtra(store, 'envelope');
+  expect(shownSurface(store.getState()).name).toBe('Outside');
+});

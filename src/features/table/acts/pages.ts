@@ -9,6 +9,7 @@ import { makeExtra } from '@/core/project/edits/product';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
 import { page } from '@/features/table/acts/choosing';
+import { zoomFit } from '@/features/table/acts/looking';
 
 /** The page that is shown and those chosen along with it, in their order. */
 export const pagesMeant = ({ history, surfaceId, alongPages }: Session): Surface[] =>
@@ -37,10 +38,14 @@ export function togglePageLock(store: SessionStore): void {
   session.perform(together(label ?? edits[0]!.label, edits), { selection: [], entered: null });
 }
 
-/** Turns to a page, if the project has it. */
+/** Turns to a page, if the project has it; one of another size is shown whole. */
 export function toPageAt(store: SessionStore, surfaceId: string): void {
-  if (!store.getState().history.project.surfaces.some(({ id }) => id === surfaceId)) return;
-  store.getState().turnTo(surfaceId);
+  const session = store.getState();
+  if (!session.history.project.surfaces.some(({ id }) => id === surfaceId)) return;
+  const before = page(session);
+  session.turnTo(surfaceId);
+  const now = page(store.getState());
+  if (now.width !== before.width || now.height !== before.height) zoomFit(store);
 }
 
 /** Makes something with the product, or no longer; the first side that came with it is shown. */
@@ -52,10 +57,11 @@ export function toggleExtra(store: SessionStore, extra: string): void {
   const after = sidesOf(withExtra(project.product, extra, !on));
   const going = project.surfaces.filter(({ part }) => !after?.some((side) => side.part === part));
   if (going.some(({ locked }) => locked)) return session.touchLocked();
+  if (session.readOnly) return;
+  if (going.some(({ id }) => id === session.surfaceId)) toPageAt(store, project.surfaces[0]!.id);
   session.perform(makeExtra(project, extra, !on));
   const came = store.getState().history.project.surfaces.find(({ id }) => !before.has(id));
   if (came) toPageAt(store, came.id);
-  else if (going.some(({ id }) => id === session.surfaceId)) toPageAt(store, project.surfaces[0]!.id);
 }
 
 /** Whether pages may come and go in this product; if not, that is said. */

@@ -103,7 +103,7 @@ export const PageTabs = memo(function PageTabs() {
       </DndContext>
       {!readOnly && (
         // At hand however many pages there are.
-        <Box sx={{ position: 'sticky', bottom: 0, display: 'grid', gap: 0.75 }}>
+        <Box sx={{ position: 'sticky', bottom: 0, display: 'grid', justifyItems: 'start', gap: 0.75 }}>
           <Tab name="What to do with this page" onClick={(event) => setAnchor(event.currentTarget)}>
             <IconDots size={18} aria-hidden="true" />
           </Tab>

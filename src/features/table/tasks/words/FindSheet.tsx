@@ -11,6 +11,7 @@ import { useMemo, useState } from 'react';
 import { isWritten } from '@/core/piece/outline';
 import { countWords, findWords, replaceWords, type Find } from '@/core/project/finding';
 import { textsOf } from '@/core/project/needs';
+import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useNotify } from '@/ui/notices';
@@ -40,7 +41,7 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
   const living = found.filter((find) => find.living && !find.locked).length;
   const free = found.length - locked - living;
   const show = ({ surfaceId, piece, start, end }: Find) => {
-    store.getState().turnTo(surfaceId);
+    act.toPageAt(store, surfaceId);
     store.getState().select([piece.id]);
     if (isWritten(piece.outline) && !piece.placement.locked && !readOnly)
       store.getState().setMode({ kind: 'write', id: piece.id, range: [start, end] });

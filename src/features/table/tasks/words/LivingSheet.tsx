@@ -244,7 +244,7 @@ function Used({ places }: { places: readonly Living[] }) {
             color="inherit"
             sx={{ verticalAlign: 'baseline' }}
             onClick={() => {
-              store.getState().turnTo(place.surfaceId);
+              act.toPageAt(store, place.surfaceId);
               store.getState().select([place.pieceId]);
             }}
           >
