@@ -56,6 +56,28 @@ test('a PDF holds both faces; folds are dashed lines outside the trim, where the
   expect(readFileSync(plain, 'latin1')).not.toMatch(/\[3 2\] 0 d/);
 });
 
+test('openings are cut lines on both faces, where the paper is cut, mirrored on the other', async () => {
+  const of = card('left');
+  const hole = inkPiece('hole', 300, 40, 100, 60, { material: { kind: 'opening' }, finish: finishOf(0) });
+  const [outside, inside] = of.surfaces as [Project['surfaces'][0], Project['surfaces'][0]];
+  const cut = { ...of, surfaces: [{ ...outside, pile: [...outside.pile, hole] }, inside] };
+  const pdf = await made(cut, { format: 'pdf', cropMarks: true }, 'window.pdf', cut.surfaces);
+  const plain = join(folder, 'window-plain.pdf');
+  execFileSync('qpdf', ['--qdf', '--object-streams=disable', pdf, plain]);
+  const lines = [
+    ...readFileSync(plain, 'latin1').matchAll(/q 1 1 1 1 K 0\.25 w ((?:[\d.-]+ [\d.-]+ [ml]\s+)+h) S Q/g),
+  ];
+  const boxes = lines.map(([, path]) => {
+    const numbers = path!.match(/[\d.-]+/g)!.map(Number);
+    const [xs, ys] = [numbers.filter((_, i) => i % 2 === 0), numbers.filter((_, i) => i % 2 === 1)];
+    return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+  });
+  expect(boxes).toEqual([
+    [300, 40, 400, 100],
+    [504 - 400, 40, 504 - 300, 100],
+  ]);
+});
+
 test('an envelope is cut out along its outline and folded on the lines that say so, in a PDF and for a cutter', async () => {
   const of = perform(startHistory(card('left')), makeExtra(card('left'), 'envelope', true), 0).project;
   const blank = of.surfaces[2]!;

@@ -30,6 +30,8 @@ import type { Project, Surface } from '@/core/project/model';
 /** The pieces that show, bottom first. Hidden ones are left out. */
 export function drawSurface(surface: Surface, tools: DrawingTools): Picture {
   const { folds = [], paper = null } = tools.sides?.(surface) ?? {};
+  const cuts = cutsOf(surface, tools);
+  const openings = cuts ? [...cuts.own.map(({ path }) => path), ...cuts.other] : [];
   return {
     title: surface.name,
     trim: { width: surface.width, height: surface.height },
@@ -38,12 +40,13 @@ export function drawSurface(surface: Surface, tools: DrawingTools): Picture {
     pieces: drawPile(surface, tools),
     ...(folds.length ? { folds } : {}),
     ...(paper ? { paper } : {}),
+    ...(openings.length ? { openings } : {}),
   };
 }
 
 /** A part of a surface by itself: a panel of what is folded, turned to be read. */
 export function drawPart(surface: Surface, { name, box, turn }: Panel, tools: DrawingTools): Picture {
-  const { folds: _, paper: __, ...whole } = drawSurface(surface, tools);
+  const { folds: _, paper: __, openings: ___, ...whole } = drawSurface(surface, tools);
   const { x, y, width, height } = box;
   const upright = whole.pieces.map((piece) => movedPiece(piece, -x, -y));
   const over = (piece: DrawnPiece): DrawnPiece => ({

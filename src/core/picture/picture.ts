@@ -26,6 +26,8 @@ export interface Picture {
   folds?: readonly Fold[];
   /** Where its paper is cut, if it is no rectangle. */
   paper?: Path;
+  /** Where openings are cut out of it, from either side. */
+  openings?: readonly Path[];
 }
 
 export interface Fold {

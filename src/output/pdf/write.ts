@@ -98,7 +98,8 @@ async function addPage(
   pen.write('Q');
   if (cropMarks) {
     pen.write(marksAt(width, height, bleed, picture.folds ?? []));
-    if (picture.paper) pen.write(`q 1 1 1 1 K 0.25 w ${outline(picture.paper)} S Q`);
+    for (const cut of [...(picture.paper ? [picture.paper] : []), ...(picture.openings ?? [])])
+      pen.write(`q 1 1 1 1 K 0.25 w ${outline(cut)} S Q`);
   }
   pen.write('Q');
   const { content, resources } = pen.end();
