@@ -1,6 +1,7 @@
 /** Edits of what goes round a folded paper. */
 import { acrossFace, asOtherEnd } from '@/core/page/round';
 import type { Matrix } from '@/core/geometry/matrix';
+import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, naming, together, type Edit } from '@/core/project/edits/edit';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
@@ -98,7 +99,8 @@ export function keepInStep(before: Project, after: Project): Edit | null {
         : [...loose, put(first!, freed(first!.piece))];
     }
     const other = otherFace(after, first!.surface);
-    if (other?.surface.id !== second.surface.id)
+    // Words say what is true on their own side: they cannot be the same on both.
+    if (other?.surface.id !== second.surface.id || isWritten(first!.piece.outline))
       return [...loose, ...[first!, second].map((end) => put(end, freed(end.piece)))];
     const same = (end: Held) => was.get(id)?.some(({ piece }) => piece === end.piece);
     const [led, follows] = same(first!) && !same(second) ? [second, first!] : [first!, second];

@@ -1,5 +1,6 @@
 /** Ribbons and strips that go across a folded paper, or all the way round it. */
 import { goRound, letGo } from '@/core/project/edits/round';
+import { isWritten } from '@/core/piece/outline';
 import { foldsOn, otherFace } from '@/core/product';
 import { isOpening } from '@/core/page/through';
 import { newId } from '@/features/shared/ids';
@@ -13,6 +14,7 @@ export function NO_ROUND(session: Session): string | null {
     return 'Only a paper with two sides has a way round.';
   const [piece, ...more] = chosen(session);
   if (!piece || more.length) return 'Select the one ribbon or strip that shall go round.';
+  if (isWritten(piece.outline)) return 'Words do not go round: lay them on a ribbon, or once on each side.';
   return isOpening(piece) ? 'An opening does not go round.' : null;
 }
 
