@@ -7,10 +7,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
-import Radio from '@mui/material/Radio';
-import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
@@ -20,15 +17,14 @@ import { foldsOn, panelsOn } from '@/core/product';
 import { surfaceOf } from '@/core/project/model';
 import { checked } from '@/core/proof';
 import type { Finding } from '@/core/proof/check';
-import { fail, ok } from '@/core/result';
-import { formatLength, formatSize, PRINT_PPI } from '@/core/units/lengths';
+import { formatSize, PRINT_PPI } from '@/core/units/lengths';
 import { WhatIsMade, type What } from '@/features/table/tasks/making/WhatIsMade';
-import { useMake } from '@/features/table/tasks/making/useMake';
+import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
+import { useMake, type Making } from '@/features/table/tasks/making/useMake';
 import { layCaption, panelNow } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
 import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
-import { LengthField } from '@/ui/LengthField';
 
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
 
@@ -38,7 +34,7 @@ export function MakeDialog({ onClose }: { onClose: () => void }) {
   const selection = useSession((session) => session.selection);
   const what = useSession((session) => session.make);
   return what ? (
-    <Making
+    <MakingIt
       options={options}
       selection={selection}
       begin={what === 'chosen'}
@@ -58,7 +54,7 @@ interface MakingProps {
   onClose: () => void;
 }
 
-function Making({ options: wished, selection, begin, onOptions: setOptions, onClose }: MakingProps) {
+function MakingIt({ options: wished, selection, begin, onOptions: setOptions, onClose }: MakingProps) {
   const [what, setWhat] = useState<What>(begin && selection.length > 0 ? 'chosen' : 'this');
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
@@ -88,7 +84,7 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
     : what === 'panel'
       ? panel.box
       : { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
-  const { pixels, cropMarks, lines } = FORMATS[options.format];
+  const { pixels } = FORMATS[options.format];
   const folded = what !== 'panel' && foldsOn(project, surface).length > 0;
   const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
   const cure = (finding: Finding) => {
@@ -116,105 +112,17 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
             disabled={busy}
             onPanel={setPanel}
           />
-          <Box
-            role="radiogroup"
-            aria-label="Kind of file"
-            sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}
-          >
-            {(Object.keys(FORMATS) as Format[])
+          <HowItIsMade
+            options={options}
+            formats={(Object.keys(FORMATS) as Format[])
               .filter((format) => !options.only || FORMATS[format].clear)
-              .filter((format) => what !== 'all' || FORMATS[format].many)
-              .map((format) => (
-                <Box
-                  key={format}
-                  component="label"
-                  sx={{
-                    display: 'flex',
-                    alignItems: 'center',
-                    border: 1,
-                    borderColor: options.format === format ? 'primary.main' : 'divider',
-                    borderRadius: 2,
-                    pr: 1.5,
-                    minHeight: 52,
-                    cursor: 'pointer',
-                  }}
-                >
-                  <Radio
-                    checked={options.format === format}
-                    disabled={busy}
-                    onChange={() => set({ format })}
-                    name="format"
-                    value={format}
-                    slotProps={{ input: { 'aria-label': FORMATS[format].name } }}
-                  />
-                  <Box>
-                    <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{FORMATS[format].name}</Typography>
-                    <Typography
-                      variant="caption"
-                      color="text.secondary"
-                      sx={{ display: 'block', lineHeight: 1.3 }}
-                    >
-                      {FORMATS[format].use}
-                    </Typography>
-                  </Box>
-                </Box>
-              ))}
-          </Box>
-          <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column' }}>
-            {!options.only && !options.lines && what !== 'panel' && (
-              <FormControlLabel
-                control={
-                  <Switch
-                    checked={options.withBleed}
-                    disabled={busy}
-                    onChange={(event) => set({ withBleed: event.target.checked })}
-                  />
-                }
-                label={`With bleed, ${formatLength(surface.bleed, unit, true)} all round`}
-              />
-            )}
-            {lines && (
-              <FormControlLabel
-                control={
-                  <Switch
-                    checked={Boolean(options.lines)}
-                    disabled={busy}
-                    onChange={(event) => set({ lines: event.target.checked })}
-                  />
-                }
-                label="Cut lines alone, for an electronic cutter"
-              />
-            )}
-            {cropMarks && !options.only && (
-              <FormControlLabel
-                control={
-                  <Switch
-                    checked={options.cropMarks}
-                    disabled={busy}
-                    onChange={(event) => set({ cropMarks: event.target.checked })}
-                  />
-                }
-                label={folded ? 'With crop and fold marks' : 'With crop marks'}
-              />
-            )}
-            {pixels && (
-              <Box sx={{ width: 190, mt: 1.5 }}>
-                <LengthField
-                  label="Resolution"
-                  unit="ppi"
-                  disabled={busy}
-                  shown={String(options.ppi)}
-                  read={(text) => {
-                    const value = Number(text.replace(/ppi/i, ''));
-                    return Number.isInteger(value) && value >= 36 && value <= 1200
-                      ? ok(value)
-                      : fail('A whole number from 36 to 1200.');
-                  }}
-                  onCommit={(ppi) => set({ ppi })}
-                />
-              </Box>
-            )}
-          </Box>
+              .filter((format) => what !== 'all' || FORMATS[format].many)}
+            bleed={!options.only && !options.lines && what !== 'panel' ? surface.bleed : null}
+            folded={folded}
+            unit={unit}
+            disabled={busy}
+            onChange={set}
+          />
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, minWidth: 0 }}>
           <Box>
@@ -261,27 +169,7 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
               ))}
             </Box>
           )}
-          <Box aria-live="polite" sx={{ mt: 'auto' }}>
-            {making.state === 'making' && (
-              <Box>
-                <Typography variant="body2" sx={{ mb: 0.75 }}>
-                  {making.doing} …
-                </Typography>
-                <LinearProgress
-                  variant="determinate"
-                  value={making.share * 100}
-                  aria-label="Making the file"
-                />
-              </Box>
-            )}
-            {making.state === 'made' && (
-              <Alert severity="success" data-testid="made">
-                {making.name} is in your downloads: {(making.bytes / 1e6).toFixed(1)} MB, in{' '}
-                {making.seconds.toFixed(1)} s.
-              </Alert>
-            )}
-            {making.state === 'failed' && <Alert severity="error">{making.message}</Alert>}
-          </Box>
+          <Outcome making={making} />
         </Box>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
@@ -298,6 +186,29 @@ function Making({ options: wished, selection, begin, onOptions: setOptions, onCl
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** How far it is, and what came of it. */
+function Outcome({ making }: { making: Making }) {
+  return (
+    <Box aria-live="polite" sx={{ mt: 'auto' }}>
+      {making.state === 'making' && (
+        <Box>
+          <Typography variant="body2" sx={{ mb: 0.75 }}>
+            {making.doing} …
+          </Typography>
+          <LinearProgress variant="determinate" value={making.share * 100} aria-label="Making the file" />
+        </Box>
+      )}
+      {making.state === 'made' && (
+        <Alert severity="success" data-testid="made">
+          {making.name} is in your downloads: {(making.bytes / 1e6).toFixed(1)} MB, in{' '}
+          {making.seconds.toFixed(1)} s.
+        </Alert>
+      )}
+      {making.state === 'failed' && <Alert severity="error">{making.message}</Alert>}
+    </Box>
   );
 }
 

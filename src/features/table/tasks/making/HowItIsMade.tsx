@@ -1,0 +1,123 @@
+'use client';
+/** Which kind of file, and what goes into it: bleed, marks, cut lines, how fine. */
+import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { fail, ok } from '@/core/result';
+import { formatLength, type Unit } from '@/core/units/lengths';
+import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
+import { LengthField } from '@/ui/LengthField';
+
+interface Props {
+  options: MakeOptions;
+  /** Those there is a choice of. */
+  formats: readonly Format[];
+  /** How much there would be all round, points; null where none is made. */
+  bleed: number | null;
+  folded: boolean;
+  unit: Unit;
+  disabled: boolean;
+  onChange: (change: Partial<MakeOptions>) => void;
+}
+
+export function HowItIsMade({ options, formats, bleed, folded, unit, disabled, onChange }: Props) {
+  const { pixels, cropMarks, lines } = FORMATS[options.format];
+  return (
+    <>
+      <Box
+        role="radiogroup"
+        aria-label="Kind of file"
+        sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}
+      >
+        {formats.map((format) => (
+          <Box
+            key={format}
+            component="label"
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              border: 1,
+              borderColor: options.format === format ? 'primary.main' : 'divider',
+              borderRadius: 2,
+              pr: 1.5,
+              minHeight: 52,
+              cursor: 'pointer',
+            }}
+          >
+            <Radio
+              checked={options.format === format}
+              disabled={disabled}
+              onChange={() => onChange({ format })}
+              name="format"
+              value={format}
+              slotProps={{ input: { 'aria-label': FORMATS[format].name } }}
+            />
+            <Box>
+              <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{FORMATS[format].name}</Typography>
+              <Typography variant="caption" color="text.secondary" sx={{ display: 'block', lineHeight: 1.3 }}>
+                {FORMATS[format].use}
+              </Typography>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column' }}>
+        {bleed !== null && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={options.withBleed}
+                disabled={disabled}
+                onChange={(event) => onChange({ withBleed: event.target.checked })}
+              />
+            }
+            label={`With bleed, ${formatLength(bleed, unit, true)} all round`}
+          />
+        )}
+        {lines && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={Boolean(options.lines)}
+                disabled={disabled}
+                onChange={(event) => onChange({ lines: event.target.checked })}
+              />
+            }
+            label="Cut lines alone, for an electronic cutter"
+          />
+        )}
+        {cropMarks && !options.only && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={options.cropMarks}
+                disabled={disabled}
+                onChange={(event) => onChange({ cropMarks: event.target.checked })}
+              />
+            }
+            label={folded ? 'With crop and fold marks' : 'With crop marks'}
+          />
+        )}
+        {pixels && (
+          <Box sx={{ width: 190, mt: 1.5 }}>
+            <LengthField
+              label="Resolution"
+              unit="ppi"
+              disabled={disabled}
+              shown={String(options.ppi)}
+              read={(text) => {
+                const value = Number(text.replace(/ppi/i, ''));
+                return Number.isInteger(value) && value >= 36 && value <= 1200
+                  ? ok(value)
+                  : fail('A whole number from 36 to 1200.');
+              }}
+              onCommit={(ppi) => onChange({ ppi })}
+            />
+          </Box>
+        )}
+      </Box>
+    </>
+  );
+}
