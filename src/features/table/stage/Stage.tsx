@@ -9,14 +9,14 @@ import { Overflows } from '@/features/table/stage/marks/Overflows';
 import { SizeTag } from '@/features/table/stage/marks/SizeTag';
 import { SwapPads } from '@/features/table/stage/marks/SwapPads';
 import { Snaps } from '@/features/table/stage/marks/Snaps';
-import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
+import { memo, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Selection, type SelectionProps } from '@/features/table/stage/marks/Selection';
 import { Grid, Rulers } from '@/features/table/stage/marks/Rulers';
-import { inBox } from '@/features/table/stage/hand/hand';
 import { useGestures } from '@/features/table/stage/hand/useGestures';
 import { usePainter } from '@/features/table/stage/paint/usePainter';
 import { Verbs } from '@/features/table/stage/marks/Verbs';
-import { fitted, panned, toPage, viewMatrix, zoomed } from '@/features/table/stage/hand/view';
+import { toPage, viewMatrix } from '@/features/table/stage/hand/view';
+import { useMeasured, useWheel } from '@/features/table/stage/useFrame';
 import type { Overlay, OverlayProps } from '@/features/table/stage/overlay';
 import { OVERLAYS } from '@/features/table/tasks/overlays';
 import { Folds } from '@/features/table/stage/marks/Folds';
@@ -25,7 +25,6 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { guidesOn } from '@/core/page/guides';
 import { otherFace } from '@/core/product';
 import { selectedPieces, shownProject, shownSurface } from '@/features/table/session';
-import { nearer, slideNow, slidPiece } from '@/features/table/acts/slide';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
@@ -79,49 +78,8 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     [guides, store],
   );
 
-  useLayoutEffect(() => {
-    const element = frame.current!;
-    const measure = () => {
-      const size = { width: element.clientWidth, height: element.clientHeight };
-      const { view: now, stage: before } = store.getState();
-      if (size.width === before.width && size.height === before.height) return;
-      const page = shownSurface(store.getState());
-      // A page that was seen whole stays whole when panels come and go.
-      const first = now.zoom === 0;
-      const wasFitted = !first && Math.abs(fitted(page, before).zoom - now.zoom) < 1e-6;
-      const { aside } = store.getState();
-      store.getState().measured(size, first || wasFitted ? fitted(page, size, aside) : now);
-    };
-    measure();
-    const watch = new ResizeObserver(measure);
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, [store]);
-
-  useEffect(() => {
-    const element = frame.current!;
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault();
-      const box = element.getBoundingClientRect();
-      const now = store.getState().view;
-      const sliding = slidPiece(store.getState());
-      const under = toPage(now, { x: event.clientX - box.left, y: event.clientY - box.top });
-      if (sliding && inBox(sliding, under)) {
-        const factor = Math.exp(-event.deltaY * (event.deltaMode === 1 ? 0.05 : 0.002));
-        slideNow(store, (session, piece) => nearer(session, piece, factor, under));
-      } else if (event.ctrlKey || event.metaKey) {
-        const about = { x: event.clientX - box.left, y: event.clientY - box.top };
-        const speed = event.deltaMode === 1 ? 0.05 : 0.002;
-        store.getState().look(zoomed(now, now.zoom * Math.exp(-event.deltaY * speed), about));
-      } else {
-        const unitPixels = event.deltaMode === 1 ? 24 : 1;
-        const [dx, dy] = event.shiftKey && !event.deltaX ? [event.deltaY, 0] : [event.deltaX, event.deltaY];
-        store.getState().look(panned(now, -dx * unitPixels, -dy * unitPixels));
-      }
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => element.removeEventListener('wheel', wheel);
-  }, [store]);
+  useMeasured(store, frame);
+  useWheel(store, frame);
 
   const drop = (event: DragEvent) => {
     const carried = readCarried(event.dataTransfer);
