@@ -16,7 +16,8 @@ import { together } from '@/core/project/edits/edit';
 import { lockGuides, setGuides } from '@/core/project/edits/page';
 import { MOST_GUIDES } from '@/core/project/schema';
 import { surfaceOf, type Guide } from '@/core/project/model';
-import { formatLength, toPoints } from '@/core/units/lengths';
+import type { Size } from '@/core/geometry/box';
+import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { FARTHEST, measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
@@ -27,10 +28,6 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
   const surfaceId = useSession((session) => session.surfaceId);
   const perform = useSession((session) => session.perform);
   const [where, setWhere] = useState<'every' | 'this' | 'through'>('every');
-  const [axis, setAxis] = useState<'x' | 'y'>('x');
-  const [count, setCount] = useState(3);
-  const [gutter, setGutter] = useState(0);
-  const [margin, setMargin] = useState(0);
   const { unit, guidesLocked } = project;
   const page = surfaceOf(project, surfaceId);
   const hasBack = otherFace(project, page) !== null;
@@ -38,9 +35,7 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
   const lives = ({ of, through }: SeenGuide) => (of === null ? 'every' : through ? 'through' : 'this');
   const guides = shown.filter((guide) => lives(guide) === where);
   const own = where === 'every' ? null : surfaceId;
-  const length = axis === 'x' ? page.width : page.height;
   const within = measureWithin(unit, -FARTHEST, FARTHEST);
-  const air = measureWithin(unit, 0, length / 2);
   const allOf = (of: string | null) => (of === null ? project : surfaceOf(project, of)).guides;
   /** The guides, each where it lives, changed to `to`, or taken away where that is null. */
   const change = (label: string, some: readonly SeenGuide[], to: (guide: SeenGuide) => number | null) =>
@@ -138,6 +133,35 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
           Take all away
         </Button>
       </Box>
+      <SpacedEvenly page={page} unit={unit} disabled={guidesLocked} onAdd={add} />
+      <FormControlLabel
+        control={
+          <Switch size="small" checked={guidesLocked} onChange={(_, locked) => perform(lockGuides(locked))} />
+        }
+        label="Guides are locked"
+        sx={{ ml: 0, gap: 0.5 }}
+      />
+    </SideSheet>
+  );
+}
+
+interface SpacedProps {
+  page: Size;
+  unit: Unit;
+  disabled: boolean;
+  onAdd: (guides: readonly Guide[]) => void;
+}
+
+/** Columns and rows of guides by number, and the ones most often wanted. */
+function SpacedEvenly({ page, unit, disabled, onAdd }: SpacedProps) {
+  const [axis, setAxis] = useState<'x' | 'y'>('x');
+  const [count, setCount] = useState(3);
+  const [gutter, setGutter] = useState(0);
+  const [margin, setMargin] = useState(0);
+  const length = axis === 'x' ? page.width : page.height;
+  const air = measureWithin(unit, 0, length / 2);
+  return (
+    <>
       <Typography component="h3" sx={{ fontWeight: 600, fontSize: '0.9rem', mb: 1 }}>
         Spaced evenly
       </Typography>
@@ -171,8 +195,8 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', my: 1 }}>
         <Button
           size="small"
-          disabled={guidesLocked || (count - 1) * gutter + 2 * margin >= length}
-          onClick={() => add(spacedGuides(axis, length, { count, gutter, margin }))}
+          disabled={disabled || (count - 1) * gutter + 2 * margin >= length}
+          onClick={() => onAdd(spacedGuides(axis, length, { count, gutter, margin }))}
         >
           Space {count}
         </Button>
@@ -181,9 +205,9 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
             key={parts}
             size="small"
             color="inherit"
-            disabled={guidesLocked}
+            disabled={disabled}
             onClick={() =>
-              add([
+              onAdd([
                 ...spacedGuides('x', page.width, { count: parts, gutter: 0, margin: 0 }),
                 ...spacedGuides('y', page.height, { count: parts, gutter: 0, margin: 0 }),
               ])
@@ -195,22 +219,15 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
         <Button
           size="small"
           color="inherit"
-          disabled={guidesLocked}
+          disabled={disabled}
           onClick={() => {
             const inch = { count: 1, gutter: 0, margin: toPoints(unit === 'in' ? 0.5 : 10, unit) };
-            add([...spacedGuides('x', page.width, inch), ...spacedGuides('y', page.height, inch)]);
+            onAdd([...spacedGuides('x', page.width, inch), ...spacedGuides('y', page.height, inch)]);
           }}
         >
           Margins
         </Button>
       </Box>
-      <FormControlLabel
-        control={
-          <Switch size="small" checked={guidesLocked} onChange={(_, locked) => perform(lockGuides(locked))} />
-        }
-        label="Guides are locked"
-        sx={{ ml: 0, gap: 0.5 }}
-      />
-    </SideSheet>
+    </>
   );
 }
