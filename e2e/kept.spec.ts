@@ -56,7 +56,7 @@ test('deleted in one tab while it lies open in another: the table says so, goes 
   await home.getByRole('button', { name: 'More to do with Lantern night' }).click();
   await home.getByRole('menuitem', { name: 'Delete' }).click();
   await expect(page.getByText('This project was deleted elsewhere.')).toBeVisible();
-  await expect(page.getByTestId('kept')).toContainText('deleted elsewhere');
+  await expect(page.getByTestId('kept')).toContainText('Deleted elsewhere');
   await title(page).fill('Lantern night, all of it');
   await page.waitForTimeout(400);
   // Loaded again it is not lost either, and at Home it is seen for seven days.
