@@ -114,6 +114,7 @@ test('places are made of what lies there and filled at once, what finds none is 
   await shot(page, 'places');
   await sheet.getByRole('button', { name: 'Lay them so' }).click();
   await expect(page.getByRole('button', { name: 'Undo fill 2 places' })).toBeVisible();
+  await expect(slabs(page).filter({ hasText: /^Place/ })).toHaveCount(0);
   const names = await slabs(page).allTextContents();
   expect(names.join()).not.toContain('fly-in-high');
   await page.getByRole('button', { name: 'Swap' }).click();
