@@ -55,10 +55,6 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
   const readOnly = useSession((session) => session.readOnly);
   const units = unitsOf(pieces, entered).length;
   const [frame, setFrame] = useState<act.Frame>(units > 1 ? 'each other' : 'page');
-  const [gap, setGap] = useState(toPoints(0.25, 'in'));
-  const [radius, setRadius] = useState(toPoints(3, 'in'));
-  const [sweep, setSweep] = useState(360);
-  const [turned, setTurned] = useState(true);
   const allWords = pieces.every(({ outline }) => outline.kind === 'glyphs');
   const [proportion, setProportion] = useState(!allWords);
   const free = pieces.filter(({ placement }) => !placement.locked);
@@ -151,77 +147,8 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
       </Box>
       {units > 1 && (
         <>
-          <Heading>Space out</Heading>
-          <Box sx={{ display: 'flex', gap: 1 }}>
-            <Button
-              size="small"
-              color="inherit"
-              startIcon={<IconLayoutDistributeVertical size={18} />}
-              onClick={() => act.distributeChosen(store, 'x', frame)}
-            >
-              Across
-            </Button>
-            <Button
-              size="small"
-              color="inherit"
-              startIcon={<IconLayoutDistributeHorizontal size={18} />}
-              onClick={() => act.distributeChosen(store, 'y', frame)}
-            >
-              Down
-            </Button>
-          </Box>
-          <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-            <LengthField
-              label="Gap"
-              unit={unit}
-              shown={formatLength(gap, unit)}
-              read={place}
-              onCommit={setGap}
-            />
-            <Tool name="Across with this gap" onClick={() => act.distributeChosen(store, 'x', frame, gap)}>
-              <IconLayoutDistributeVertical size={20} />
-            </Tool>
-            <Tool name="Down with this gap" onClick={() => act.distributeChosen(store, 'y', frame, gap)}>
-              <IconLayoutDistributeHorizontal size={20} />
-            </Tool>
-          </Box>
-          <Heading>Set round a circle or an arc</Heading>
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-            <LengthField
-              label="Radius"
-              unit={unit}
-              shown={formatLength(radius, unit)}
-              read={size}
-              onCommit={setRadius}
-            />
-            <LengthField
-              label="Part of it"
-              unit="°"
-              shown={String(sweep)}
-              read={(text): Result<number> => {
-                const read = readDegrees(text);
-                return read.ok && (Math.abs(read.value) > 360 || read.value === 0)
-                  ? fail('From 1 to 360 degrees.')
-                  : read;
-              }}
-              onCommit={setSweep}
-            />
-          </Box>
-          <Box sx={{ display: 'flex', alignItems: 'center' }}>
-            <FormControlLabel
-              control={<Switch size="small" checked={turned} onChange={(_, on) => setTurned(on)} />}
-              label="Turn with it"
-              sx={{ flex: 1, ml: 0, gap: 0.5 }}
-            />
-            <Button
-              size="small"
-              onClick={() =>
-                act.arcChosen(store, { radius, from: sweep >= 360 ? 0 : -sweep / 2, sweep }, turned)
-              }
-            >
-              Set round
-            </Button>
-          </Box>
+          <SpaceOut frame={frame} unit={unit} />
+          <SetRound unit={unit} />
         </>
       )}
       <FormControlLabel
@@ -236,6 +163,97 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
         sx={{ ml: 0, gap: 0.5 }}
       />
     </Box>
+  );
+}
+
+/** The air between them, shared out or by number. */
+function SpaceOut({ frame, unit }: { frame: act.Frame; unit: Unit }) {
+  const { store } = useRoom();
+  const [gap, setGap] = useState(toPoints(0.25, 'in'));
+  return (
+    <>
+      <Heading>Space out</Heading>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconLayoutDistributeVertical size={18} />}
+          onClick={() => act.distributeChosen(store, 'x', frame)}
+        >
+          Across
+        </Button>
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconLayoutDistributeHorizontal size={18} />}
+          onClick={() => act.distributeChosen(store, 'y', frame)}
+        >
+          Down
+        </Button>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+        <LengthField
+          label="Gap"
+          unit={unit}
+          shown={formatLength(gap, unit)}
+          read={measureWithin(unit, -FARTHEST, FARTHEST)}
+          onCommit={setGap}
+        />
+        <Tool name="Across with this gap" onClick={() => act.distributeChosen(store, 'x', frame, gap)}>
+          <IconLayoutDistributeVertical size={20} />
+        </Tool>
+        <Tool name="Down with this gap" onClick={() => act.distributeChosen(store, 'y', frame, gap)}>
+          <IconLayoutDistributeHorizontal size={20} />
+        </Tool>
+      </Box>
+    </>
+  );
+}
+
+/** Round a circle, or a part of one. */
+function SetRound({ unit }: { unit: Unit }) {
+  const { store } = useRoom();
+  const [radius, setRadius] = useState(toPoints(3, 'in'));
+  const [sweep, setSweep] = useState(360);
+  const [turned, setTurned] = useState(true);
+  return (
+    <>
+      <Heading>Set round a circle or an arc</Heading>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <LengthField
+          label="Radius"
+          unit={unit}
+          shown={formatLength(radius, unit)}
+          read={measureWithin(unit, SMALLEST_PIECE, FARTHEST)}
+          onCommit={setRadius}
+        />
+        <LengthField
+          label="Part of it"
+          unit="°"
+          shown={String(sweep)}
+          read={(text): Result<number> => {
+            const read = readDegrees(text);
+            return read.ok && (Math.abs(read.value) > 360 || read.value === 0)
+              ? fail('From 1 to 360 degrees.')
+              : read;
+          }}
+          onCommit={setSweep}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <FormControlLabel
+          control={<Switch size="small" checked={turned} onChange={(_, on) => setTurned(on)} />}
+          label="Turn with it"
+          sx={{ flex: 1, ml: 0, gap: 0.5 }}
+        />
+        <Button
+          size="small"
+          onClick={() => act.arcChosen(store, { radius, from: sweep >= 360 ? 0 : -sweep / 2, sweep }, turned)}
+        >
+          Set round
+        </Button>
+      </Box>
+    </>
   );
 }
 

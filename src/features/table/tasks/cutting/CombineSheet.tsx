@@ -55,8 +55,6 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
   const [how, setHow] = useState<Combination>('join');
   const [keep, setKeep] = useState(false);
   const [closing, setClosing] = useState(toPoints(0.02, 'in'));
-  const [by, setBy] = useState(toPoints(0.125, 'in'));
-  const [corners, setCorners] = useState<Corners>('round');
   const [told, setTold] = useState<Result<act.Told> | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const many = selection.length > 1;
@@ -156,6 +154,28 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
           </Button>
         )}
       </Box>
+      <Grow disabled={!selection.length} onGrow={(by, corners) => run(act.growChosen(store, by, corners))} />
+      {problem && (
+        <Typography role="alert" color="error" sx={{ mt: 1 }}>
+          {problem}
+        </Typography>
+      )}
+    </SideSheet>
+  );
+}
+
+interface GrowProps {
+  disabled: boolean;
+  onGrow: (by: number, corners: Corners) => void;
+}
+
+/** All round by a length; smaller where it is below zero. */
+function Grow({ disabled, onGrow }: GrowProps) {
+  const unit = useSession((session) => session.history.project.unit);
+  const [by, setBy] = useState(toPoints(0.125, 'in'));
+  const [corners, setCorners] = useState<Corners>('round');
+  return (
+    <>
       <Typography component="h3" sx={{ fontWeight: 600, fontSize: '0.95rem', mt: 2.5, mb: 1 }}>
         Larger or smaller all round
       </Typography>
@@ -179,29 +199,14 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
             </MenuItem>
           ))}
         </TextField>
-        <Button
-          variant="outlined"
-          color="inherit"
-          disabled={!selection.length}
-          onClick={() => run(act.growChosen(store, by, corners))}
-        >
+        <Button variant="outlined" color="inherit" disabled={disabled} onClick={() => onGrow(by, corners)}>
           Grow
         </Button>
-        <Button
-          variant="outlined"
-          color="inherit"
-          disabled={!selection.length}
-          onClick={() => run(act.growChosen(store, -by, corners))}
-        >
+        <Button variant="outlined" color="inherit" disabled={disabled} onClick={() => onGrow(-by, corners)}>
           Shrink
         </Button>
       </Box>
-      {problem && (
-        <Typography role="alert" color="error" sx={{ mt: 1 }}>
-          {problem}
-        </Typography>
-      )}
-    </SideSheet>
+    </>
   );
 }
 

@@ -28,7 +28,8 @@ import { layMosaic, USUAL_BLEND, USUAL_OPACITY, type Mosaic } from '@/core/proje
 import { lookAhead } from '@/core/project/history';
 import { wholeUnits } from '@/core/project/tree';
 import { byTime } from '@/core/project/photos';
-import { formatLength, toPoints } from '@/core/units/lengths';
+import type { Surface } from '@/core/project/model';
+import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { newId } from '@/features/shared/ids';
 import * as act from '@/features/table/acts';
@@ -65,6 +66,130 @@ const BLEND_NAMES: Partial<Record<Blend, string>> = {
   luminosity: 'Luminosity',
 };
 
+interface Settings {
+  columns: number;
+  rows: number;
+  /** Points, as the margin, which may be below zero: into the bleed. */
+  gap: number;
+  margin: number;
+  order: Order;
+  /** How often a photo may be used where they are matched. */
+  most: number;
+  spread: Spread;
+  blend: Blend | 'none';
+  opacity: number;
+}
+
+const FIRST: Omit<Settings, 'margin'> = {
+  ...{ columns: 10, rows: 10, gap: 0, order: 'time', most: 1, spread: 'last' },
+  ...{ blend: USUAL_BLEND, opacity: USUAL_OPACITY },
+};
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+interface SettingsProps {
+  settings: Settings;
+  page: Pick<Surface, 'width' | 'height' | 'bleed'>;
+  unit: Unit;
+  /** Whether one photo is seen over all of them. */
+  picture: boolean;
+  /** Whether photos are left for a page that they do not fill. */
+  over: boolean;
+  onChange: (to: Partial<Settings>) => void;
+}
+
+function MosaicSettings({ settings, page, unit, picture, over, onChange }: SettingsProps) {
+  const { columns, rows, gap, margin, order, most, spread, blend, opacity } = settings;
+  const whole = wholeWithin(1, MOST_CELLS_A_SIDE);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px', mt: 2 }}>
+      <LengthField
+        label="Columns"
+        shown={String(columns)}
+        read={whole}
+        onCommit={(columns) => onChange({ columns })}
+      />
+      <LengthField label="Rows" shown={String(rows)} read={whole} onCommit={(rows) => onChange({ rows })} />
+      <LengthField
+        label="Gap"
+        unit={unit}
+        shown={formatLength(gap, unit)}
+        read={measureWithin(unit, 0, toPoints(1, 'in'))}
+        onCommit={(gap) => onChange({ gap })}
+      />
+      <LengthField
+        label="Margin"
+        unit={unit}
+        shown={formatLength(margin, unit)}
+        read={measureWithin(unit, -page.bleed, Math.min(page.width, page.height) / 2.5)}
+        onCommit={(margin) => onChange({ margin })}
+      />
+      <TextField
+        select
+        label="Order"
+        value={order}
+        onChange={(event) => onChange({ order: event.target.value as Order })}
+        sx={{ gridColumn: '1 / -1' }}
+      >
+        {(Object.keys(ORDER_NAMES) as Order[]).map((each) => (
+          <MenuItem key={each} value={each} disabled={each === 'matched' && !picture}>
+            {ORDER_NAMES[each]}
+          </MenuItem>
+        ))}
+      </TextField>
+      {over && (
+        <TextField
+          select
+          label="What is over"
+          value={spread}
+          onChange={(event) => onChange({ spread: event.target.value as Spread })}
+          sx={{ gridColumn: '1 / -1' }}
+        >
+          {SPREADS.map((each) => (
+            <MenuItem key={each} value={each}>
+              {SPREAD_NAMES[each]}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {order === 'matched' && (
+        <LengthField
+          label="Each at most, times"
+          shown={String(most)}
+          read={wholeWithin(1, 100)}
+          onCommit={(most) => onChange({ most })}
+        />
+      )}
+      {picture && (
+        <>
+          <TextField
+            select
+            label="The picture meets them by"
+            value={blend}
+            onChange={(event) => onChange({ blend: event.target.value as Blend | 'none' })}
+            sx={{ gridColumn: '1 / -1' }}
+          >
+            {Object.entries(BLEND_NAMES).map(([each, name]) => (
+              <MenuItem key={each} value={each}>
+                {name}
+              </MenuItem>
+            ))}
+            <MenuItem value="none">Covering them</MenuItem>
+          </TextField>
+          <LabelledSlider
+            label={`Opacity ${percent(opacity)}`}
+            min={5}
+            max={100}
+            step={5}
+            value={Math.round(100 * opacity)}
+            onChange={(value) => onChange({ opacity: value / 100 })}
+          />
+        </>
+      )}
+    </Box>
+  );
+}
+
 export function MosaicSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const session = useSession(
@@ -86,15 +211,9 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
     return new Set(wanted.length ? wanted : all.map(act.keyOf));
   });
   const [starred, setStarred] = useState<string | null>(null);
-  const [columns, setColumns] = useState(10);
-  const [rows, setRows] = useState(10);
-  const [gap, setGap] = useState(0);
-  const [margin, setMargin] = useState(-surface.bleed);
-  const [order, setOrder] = useState<Order>('time');
-  const [most, setMost] = useState(1);
-  const [spread, setSpread] = useState<Spread>('last');
-  const [blend, setBlend] = useState<Blend | 'none'>(USUAL_BLEND);
-  const [opacity, setOpacity] = useState(USUAL_OPACITY);
+  const [settings, setSettings] = useState<Settings>(() => ({ ...FIRST, margin: -surface.bleed }));
+  const { columns, rows, gap, margin, order, most, spread, blend, opacity } = settings;
+  const change = (to: Partial<Settings>) => setSettings({ ...settings, ...to });
 
   const picture = all.find((photo) => act.keyOf(photo) === starred)?.asset;
   const photos = useMemo(
@@ -160,8 +279,6 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
           ? ['Looking at the photos ...']
           : inWords(photos.length, cells, mosaic.sheets, matched, most);
   const { dark, light } = looked ? darksAndLights(looked) : { dark: 1, light: 1 };
-  const percent = (share: number) => `${Math.round(100 * share)} %`;
-  const whole = wholeWithin(1, MOST_CELLS_A_SIDE);
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="mosaic-title">
       <DialogTitle id="mosaic-title" variant="h2" sx={{ pb: 1 }}>
@@ -178,90 +295,18 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
             focal={starred}
             onFocal={(key) => {
               setStarred(key);
-              if (!key && matched) setOrder('time');
+              if (!key && matched) change({ order: 'time' });
             }}
             focalMeans="is seen over all of it"
           />
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px', mt: 2 }}>
-            <LengthField label="Columns" shown={String(columns)} read={whole} onCommit={setColumns} />
-            <LengthField label="Rows" shown={String(rows)} read={whole} onCommit={setRows} />
-            <LengthField
-              label="Gap"
-              unit={unit}
-              shown={formatLength(gap, unit)}
-              read={measureWithin(unit, 0, toPoints(1, 'in'))}
-              onCommit={setGap}
-            />
-            <LengthField
-              label="Margin"
-              unit={unit}
-              shown={formatLength(margin, unit)}
-              read={measureWithin(unit, -surface.bleed, Math.min(surface.width, surface.height) / 2.5)}
-              onCommit={setMargin}
-            />
-            <TextField
-              select
-              label="Order"
-              value={order}
-              onChange={(event) => setOrder(event.target.value as Order)}
-              sx={{ gridColumn: '1 / -1' }}
-            >
-              {(Object.keys(ORDER_NAMES) as Order[]).map((each) => (
-                <MenuItem key={each} value={each} disabled={each === 'matched' && !picture}>
-                  {ORDER_NAMES[each]}
-                </MenuItem>
-              ))}
-            </TextField>
-            {!matched && photos.length > cells && photos.length % cells !== 0 && (
-              <TextField
-                select
-                label="What is over"
-                value={spread}
-                onChange={(event) => setSpread(event.target.value as Spread)}
-                sx={{ gridColumn: '1 / -1' }}
-              >
-                {SPREADS.map((each) => (
-                  <MenuItem key={each} value={each}>
-                    {SPREAD_NAMES[each]}
-                  </MenuItem>
-                ))}
-              </TextField>
-            )}
-            {matched && (
-              <LengthField
-                label="Each at most, times"
-                shown={String(most)}
-                read={wholeWithin(1, 100)}
-                onCommit={setMost}
-              />
-            )}
-            {picture && (
-              <>
-                <TextField
-                  select
-                  label="The picture meets them by"
-                  value={blend}
-                  onChange={(event) => setBlend(event.target.value as Blend | 'none')}
-                  sx={{ gridColumn: '1 / -1' }}
-                >
-                  {Object.entries(BLEND_NAMES).map(([each, name]) => (
-                    <MenuItem key={each} value={each}>
-                      {name}
-                    </MenuItem>
-                  ))}
-                  <MenuItem value="none">Covering them</MenuItem>
-                </TextField>
-                <LabelledSlider
-                  label={`Opacity ${percent(opacity)}`}
-                  min={5}
-                  max={100}
-                  step={5}
-                  value={Math.round(100 * opacity)}
-                  onChange={(value) => setOpacity(value / 100)}
-                />
-              </>
-            )}
-          </Box>
+          <MosaicSettings
+            settings={settings}
+            page={surface}
+            unit={unit}
+            picture={picture !== undefined}
+            over={!matched && photos.length > cells && photos.length % cells !== 0}
+            onChange={change}
+          />
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', alignItems: 'center', minHeight: 0, pt: 0.5 }}>
           <Box sx={{ flex: 1, minHeight: 0, display: 'grid', placeItems: 'center' }}>

@@ -23,7 +23,7 @@ import { shapeOf } from '@/core/project/photos';
 import { FILL_ORDERS, type FillOrder } from '@/core/proposals/fill';
 import type { Measures } from '@/core/proposals/measures';
 import { MOST_PHOTOS, propose } from '@/core/proposals/propose';
-import { formatLength, toPoints } from '@/core/units/lengths';
+import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { measureWithin } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -64,6 +64,51 @@ export const inWords = (
     offBalance < 0.04 ? 'it is in balance' : `it leans ${percent(offBalance)} off the middle`,
   ].join(', ') + '.';
 
+interface Wished {
+  photos: readonly act.Arrangeable[];
+  area: NonNullable<ReturnType<typeof act.areaFor>> | null;
+  focal: number | null;
+}
+
+/** Every way there is to lay the photos, with what would come of it. */
+function shownFor(
+  session: act.Shown,
+  places: act.PhotosHere['places'],
+  which: act.Where,
+  wish: Wished,
+  proposals: ReturnType<typeof propose>,
+): Shown[] {
+  const asProject = (edit: Edit) => lookAhead(session.history.project, edit) ?? session.history.project;
+  if (which === 'places')
+    return wish.photos.length
+      ? FILL_ORDERS.filter(
+          (order) => order !== 'stars' || wish.photos.some(({ asset }) => asset.notes?.stars),
+        ).map((order) => {
+          const assets = wish.photos.map(({ asset }) => asset);
+          const { pairs, over, cropped } = act.filling(places, assets, order);
+          const edit = fillPlaces(session.surfaceId, pairs);
+          return {
+            words: `${ORDER_NAMES[order]}: ${croppedInWords(cropped)}.`,
+            edit,
+            ids: pairs.map(({ place }) => place.id),
+            project: asProject(edit),
+            over,
+          };
+        })
+      : [];
+  return proposals.map(({ boxes, measures }) => {
+    const { edit, ids } = act.arrangement(session, wish.photos, boxes, wish.area!);
+    const name = wish.focal === null ? null : plainName(wish.photos[wish.focal]!.asset.name);
+    return {
+      words: inWords(measures, wish.photos.length, name),
+      edit,
+      ids,
+      project: asProject(edit),
+      over: [],
+    };
+  });
+}
+
 export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const session = useSession(
@@ -102,37 +147,10 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
         : [],
     [wish, which],
   );
-  const shown = useMemo((): Shown[] => {
-    const asProject = (edit: Edit) => lookAhead(session.history.project, edit) ?? session.history.project;
-    if (which === 'places')
-      return wish.photos.length
-        ? FILL_ORDERS.filter(
-            (order) => order !== 'stars' || wish.photos.some(({ asset }) => asset.notes?.stars),
-          ).map((order) => {
-            const assets = wish.photos.map(({ asset }) => asset);
-            const { pairs, over, cropped } = act.filling(here.places, assets, order);
-            const edit = fillPlaces(session.surfaceId, pairs);
-            return {
-              words: `${ORDER_NAMES[order]}: ${croppedInWords(cropped)}.`,
-              edit,
-              ids: pairs.map(({ place }) => place.id),
-              project: asProject(edit),
-              over,
-            };
-          })
-        : [];
-    return proposals.map(({ boxes, measures }) => {
-      const { edit, ids } = act.arrangement(session, wish.photos, boxes, wish.area!);
-      const name = wish.focal === null ? null : plainName(wish.photos[wish.focal]!.asset.name);
-      return {
-        words: inWords(measures, wish.photos.length, name),
-        edit,
-        ids,
-        project: asProject(edit),
-        over: [],
-      };
-    });
-  }, [session, here, which, wish, proposals]);
+  const shown = useMemo(
+    () => shownFor(session, here.places, which, wish, proposals),
+    [session, here, which, wish, proposals],
+  );
   const at = Math.min(picked, shown.length - 1);
   const best = shown[at];
   const problem = troubleWith();
@@ -162,7 +180,6 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
       set(value);
       setPicked(0);
     };
-  const length = measureWithin(unit, 0, toPoints(6, 'in'));
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="proposals-title">
       <DialogTitle id="proposals-title" variant="h2" sx={{ pb: 1 }}>
@@ -192,77 +209,23 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
               />
             </Box>
           )}
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px', mt: 2 }}>
-            <TextField
-              select
-              label="Where"
-              value={which}
-              onChange={(event) => change(setWhich)(event.target.value as typeof which)}
-              sx={{ gridColumn: '1 / -1' }}
-            >
-              <MenuItem value="page">All over the page</MenuItem>
-              <MenuItem value="free">Where nothing else lies</MenuItem>
-              {here.places.length > 0 && (
-                <MenuItem value="places">
-                  {here.places.length === 1
-                    ? 'Into the empty place'
-                    : `Into the ${here.places.length} empty places`}
-                </MenuItem>
-              )}
-            </TextField>
-            {which !== 'places' && (
-              <>
-                <LengthField
-                  label="Margin"
-                  unit={unit}
-                  shown={formatLength(margin, unit)}
-                  read={length}
-                  onCommit={change(setMargin)}
-                />
-                <LengthField
-                  label="Gap"
-                  unit={unit}
-                  shown={formatLength(gap, unit)}
-                  read={length}
-                  onCommit={change(setGap)}
-                />
-              </>
-            )}
-          </Box>
+          <WhereTheyGo
+            {...{ which, unit, margin, gap }}
+            places={here.places.length}
+            onWhere={change(setWhich)}
+            onMargin={change(setMargin)}
+            onGap={change(setGap)}
+          />
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-          <Box
-            role="listbox"
-            aria-label="Proposals, best first"
-            data-own-arrows
-            sx={{
-              flex: 1,
-              overflowY: 'auto',
-              display: 'grid',
-              gridTemplateColumns: `repeat(${which === 'places' ? 2 : 4}, minmax(0, 1fr))`,
-              alignContent: 'start',
-              gap: 1,
-              p: 0.5,
-            }}
-          >
-            {shown.map(({ words, project }, i) => (
-              <Thumb
-                key={i}
-                selected={i === at}
-                label={`Proposal ${i + 1}: ${words}`}
-                onPick={() => setPicked(i)}
-                onTake={() => lay(shown[i])}
-                onStep={(by) => setPicked(Math.max(0, Math.min(shown.length - 1, at + by)))}
-              >
-                <PagePicture
-                  project={project}
-                  surface={project.surfaces.find(({ id }) => id === session.surfaceId)!}
-                  side={which === 'places' ? LARGE_SIDE : SIDE}
-                  style={{ boxShadow: '0 1px 3px rgba(20,14,8,0.4), 1px 3px 8px rgba(20,14,8,0.2)' }}
-                />
-              </Thumb>
-            ))}
-          </Box>
+          <Proposals
+            shown={shown}
+            at={at}
+            surfaceId={session.surfaceId}
+            large={which === 'places'}
+            onPick={setPicked}
+            onTake={(i) => lay(shown[i])}
+          />
           <Typography role="status" variant="body2" sx={{ minHeight: 30, pt: 1 }}>
             {problem ?? best?.words}
           </Typography>
@@ -294,6 +257,108 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+interface WhereProps {
+  which: act.Where;
+  /** Empty places there are on the page. */
+  places: number;
+  margin: number;
+  gap: number;
+  unit: Unit;
+  onWhere: (which: act.Where) => void;
+  onMargin: (margin: number) => void;
+  onGap: (gap: number) => void;
+}
+
+/** Into which part of the page, and with how much air. */
+function WhereTheyGo({ which, places, margin, gap, unit, onWhere, onMargin, onGap }: WhereProps) {
+  const length = measureWithin(unit, 0, toPoints(6, 'in'));
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px', mt: 2 }}>
+      <TextField
+        select
+        label="Where"
+        value={which}
+        onChange={(event) => onWhere(event.target.value as typeof which)}
+        sx={{ gridColumn: '1 / -1' }}
+      >
+        <MenuItem value="page">All over the page</MenuItem>
+        <MenuItem value="free">Where nothing else lies</MenuItem>
+        {places > 0 && (
+          <MenuItem value="places">
+            {places === 1 ? 'Into the empty place' : `Into the ${places} empty places`}
+          </MenuItem>
+        )}
+      </TextField>
+      {which !== 'places' && (
+        <>
+          <LengthField
+            label="Margin"
+            unit={unit}
+            shown={formatLength(margin, unit)}
+            read={length}
+            onCommit={onMargin}
+          />
+          <LengthField
+            label="Gap"
+            unit={unit}
+            shown={formatLength(gap, unit)}
+            read={length}
+            onCommit={onGap}
+          />
+        </>
+      )}
+    </Box>
+  );
+}
+
+interface ProposalsProps {
+  shown: readonly Shown[];
+  /** The one that is picked. */
+  at: number;
+  surfaceId: string;
+  large: boolean;
+  onPick: (i: number) => void;
+  onTake: (i: number) => void;
+}
+
+/** Each as the page would look. */
+function Proposals({ shown, at, surfaceId, large, onPick, onTake }: ProposalsProps) {
+  return (
+    <Box
+      role="listbox"
+      aria-label="Proposals, best first"
+      data-own-arrows
+      sx={{
+        flex: 1,
+        overflowY: 'auto',
+        display: 'grid',
+        gridTemplateColumns: `repeat(${large ? 2 : 4}, minmax(0, 1fr))`,
+        alignContent: 'start',
+        gap: 1,
+        p: 0.5,
+      }}
+    >
+      {shown.map(({ words, project }, i) => (
+        <Thumb
+          key={i}
+          selected={i === at}
+          label={`Proposal ${i + 1}: ${words}`}
+          onPick={() => onPick(i)}
+          onTake={() => onTake(i)}
+          onStep={(by) => onPick(Math.max(0, Math.min(shown.length - 1, at + by)))}
+        >
+          <PagePicture
+            project={project}
+            surface={project.surfaces.find(({ id }) => id === surfaceId)!}
+            side={large ? LARGE_SIDE : SIDE}
+            style={{ boxShadow: '0 1px 3px rgba(20,14,8,0.4), 1px 3px 8px rgba(20,14,8,0.2)' }}
+          />
+        </Thumb>
+      ))}
+    </Box>
   );
 }
 

@@ -163,62 +163,9 @@ export function FillControls({ piece, material, unit }: Props) {
         read={readDegrees}
         onCommit={(turn) => set({ turn: ((((turn + 180) % 360) + 360) % 360) - 180 })}
       />
-      <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}>
-        <RowSlider
-          label="Rows shifted"
-          least={0}
-          most={1}
-          step={0.05}
-          value={material.shift}
-          says={`${Math.round(material.shift * 100)} %`}
-          disabled={readOnly}
-          onChange={(shift) => set({ shift })}
-        />
-        <RowSlider
-          label="Some smaller"
-          least={0}
-          most={MOST_VARIED}
-          step={0.05}
-          value={material.vary}
-          says={`${Math.round(material.vary * 100)} %`}
-          disabled={readOnly}
-          onChange={(vary) => set({ vary })}
-        />
-      </Box>
-      {material.vary > 0 && (
-        <Button
-          size="small"
-          color="inherit"
-          disabled={readOnly}
-          startIcon={<IconArrowsShuffle size={17} />}
-          onClick={() => set({ seed: (material.seed + 1) % 1e9 })}
-          sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
-        >
-          Mix the sizes anew
-        </Button>
-      )}
+      <Unevenness material={material} disabled={readOnly} onChange={set} />
       <Inks inks={material.inks} disabled={readOnly} onChange={(inks) => change({ inks })} />
-      <FormControlLabel
-        control={
-          <Switch
-            checked={material.ground !== undefined}
-            disabled={readOnly}
-            onChange={(_, on) => change({ ground: on ? '#ffffff' : undefined })}
-          />
-        }
-        label="Paper behind the words"
-        sx={{ gridColumn: '1 / -1', my: -0.5 }}
-      />
-      {material.ground && (
-        <Box sx={{ gridColumn: '1 / -1' }}>
-          <InkField
-            label="Colour behind"
-            colour={material.ground}
-            disabled={readOnly}
-            onChange={(ground) => change({ ground })}
-          />
-        </Box>
-      )}
+      <Ground colour={material.ground} disabled={readOnly} onChange={(ground) => change({ ground })} />
       <Button
         size="small"
         color="inherit"
@@ -231,6 +178,83 @@ export function FillControls({ piece, material, unit }: Props) {
         One ink again
       </Button>
     </Box>
+  );
+}
+
+interface UnevennessProps {
+  material: WordsMaterial;
+  disabled: boolean;
+  onChange: (to: Partial<WordsMaterial>) => void;
+}
+
+/** How far every second row is shifted, and how much smaller some words are. */
+function Unevenness({ material, disabled, onChange }: UnevennessProps) {
+  return (
+    <>
+      <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}>
+        <RowSlider
+          label="Rows shifted"
+          least={0}
+          most={1}
+          step={0.05}
+          value={material.shift}
+          says={`${Math.round(material.shift * 100)} %`}
+          disabled={disabled}
+          onChange={(shift) => onChange({ shift })}
+        />
+        <RowSlider
+          label="Some smaller"
+          least={0}
+          most={MOST_VARIED}
+          step={0.05}
+          value={material.vary}
+          says={`${Math.round(material.vary * 100)} %`}
+          disabled={disabled}
+          onChange={(vary) => onChange({ vary })}
+        />
+      </Box>
+      {material.vary > 0 && (
+        <Button
+          size="small"
+          color="inherit"
+          disabled={disabled}
+          startIcon={<IconArrowsShuffle size={17} />}
+          onClick={() => onChange({ seed: (material.seed + 1) % 1e9 })}
+          sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
+        >
+          Mix the sizes anew
+        </Button>
+      )}
+    </>
+  );
+}
+
+interface GroundProps {
+  colour: string | undefined;
+  disabled: boolean;
+  onChange: (colour: string | undefined) => void;
+}
+
+function Ground({ colour, disabled, onChange }: GroundProps) {
+  return (
+    <>
+      <FormControlLabel
+        control={
+          <Switch
+            checked={colour !== undefined}
+            disabled={disabled}
+            onChange={(_, on) => onChange(on ? '#ffffff' : undefined)}
+          />
+        }
+        label="Paper behind the words"
+        sx={{ gridColumn: '1 / -1', my: -0.5 }}
+      />
+      {colour && (
+        <Box sx={{ gridColumn: '1 / -1' }}>
+          <InkField label="Colour behind" colour={colour} disabled={disabled} onChange={onChange} />
+        </Box>
+      )}
+    </>
   );
 }
 
