@@ -34,10 +34,10 @@ const afterKey = (page: Page, key: string): Promise<number> =>
   );
 
 export async function card(browser: Browser, tools: Tools): Promise<void> {
-  await turning(browser, tools);
-  await beside(browser, tools);
+  if (process.env.CARD !== 'opening') await turning(browser, tools);
+  if (process.env.CARD !== 'opening') await beside(browser, tools);
   await opening(browser, tools);
-  await oldFile(browser, tools);
+  if (process.env.CARD !== 'opening') await oldFile(browser, tools);
 }
 
 async function turning(browser: Browser, { withPage, openFile, note }: Tools): Promise<void> {

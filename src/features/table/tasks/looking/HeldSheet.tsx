@@ -85,6 +85,7 @@ export function HeldSheet({ onClose }: { onClose: () => void }) {
               ...size,
               position: 'relative',
               transformStyle: 'preserve-3d',
+              willChange: 'transform',
               transition: smooth,
               transform: `scale(${1 - part * (1 - spread.fits)}) rotateX(10deg) rotateY(${over ? 180 : 0}deg) rotateY(${-14 + 10 * part}deg) translate(${part * spread.x}px, ${part * spread.y}px)`,
             }}
@@ -121,7 +122,8 @@ export function HeldSheet({ onClose }: { onClose: () => void }) {
                 setOpened(value as number);
               }}
               onChangeCommitted={() => setHeld(false)}
-              sx={{ flex: 1, mx: 2 }}
+              // It is there at once: nothing else moves while the card opens.
+              sx={{ flex: 1, mx: 2, '& .MuiSlider-thumb, & .MuiSlider-track': { transition: 'none' } }}
             />
           </>
         )}
