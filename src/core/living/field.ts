@@ -15,7 +15,7 @@ export const FACT_KINDS = ['words', 'day'] as const;
 export type FactKind = (typeof FACT_KINDS)[number];
 
 /** A day of the calendar, written `yyyy-mm-dd`. */
-export const DAY = /^\d{4}-\d{2}-\d{2}$/;
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** Whether it names a day there is: not the 30th of February. */
 export const isDay = (text: string): boolean => {

@@ -35,7 +35,3 @@ export const FIELDS: Record<FieldName, FieldKind> = {
 };
 
 export const fieldSays = (where: Where, field: Field): string | null => FIELDS[field.kind].says(where, field);
-
-/** What a field is called in a list: of a fact, the fact's own name. */
-export const nameOfField = ({ facts }: Pick<Where['project'], 'facts'>, field: Field): string =>
-  facts?.find(({ id }) => id === field.fact)?.name ?? FIELDS[field.kind].name;

@@ -8,7 +8,7 @@ import type { Fold, Leaf, Panel, Part } from '@/core/product/product';
 import { toPoints } from '@/core/units/lengths';
 
 /** What it is larger by than what it holds, each way, points. */
-export const EASE = toPoints(1 / 8, 'in');
+const EASE = toPoints(1 / 8, 'in');
 
 export const [ENVELOPE, LINING] = ['envelope', 'lining'] as const;
 export const ENVELOPE_LEAF: Leaf = { face: ENVELOPE, back: LINING, axis: 'x' };
