@@ -1,6 +1,8 @@
 /** A card from Home to the print file: a window, a photo behind it, held in the hand, both faces in one PDF; then by keyboard. */
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { axe } from './axe';
 import { bringIn, kept, layByEnter, notice, photo, photosInBox, set, shot, slabs, undoOf } from './table';
@@ -93,7 +95,6 @@ test('a window in the front shows the photo inside; inside it is a hole, mirrore
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Control+p');
   const make = page.getByRole('dialog', { name: /^Make/ });
-  await make.getByRole('button', { name: 'All 2' }).click();
   await expect(make.getByText('With crop and fold marks')).toBeVisible();
   const download = page.waitForEvent('download');
   await make.getByRole('button', { name: 'Make the PDF' }).click();
@@ -217,8 +218,6 @@ test('by keyboard alone, in fewer than forty actions: window, ribbon all the way
   await key('Escape');
   await expect(hand).toBeHidden();
   await key('Control+p');
-  await go(/^Inside$/);
-  await key('ArrowRight', 'Enter');
   const download = page.waitForEvent('download');
   await go(/^Make the PDF$/);
   await key('Enter');
@@ -283,13 +282,31 @@ test('a ready-made card is begun with; living words follow what is known; an env
 
   await page.keyboard.press('Control+p');
   const make = page.getByRole('dialog', { name: /^Make/ });
-  await make.getByRole('button', { name: 'One panel' }).click();
+  await make.getByRole('combobox', { name: 'What is made' }).click();
+  await page.getByRole('option', { name: 'Front alone' }).click();
   await make.getByRole('radio', { name: 'JPEG' }).check();
   const download = page.waitForEvent('download');
-  await make.getByRole('button', { name: 'Make the JPEG' }).click();
+  await make.getByRole('button', { name: 'Make the JPEG', exact: true }).click();
   const file = info.outputPath('front.jpg');
   await (await download).saveAs(file);
   expect((await download).suggestedFilename()).toBe('Happy birthday Front.jpg');
   const { width, height } = await sharp(file).metadata();
-  expect([width, height]).toEqual([1500, 2100]);
+  // 5 x 7 in with an eighth of bleed, but for the fold, where the back begins.
+  expect([width, height]).toEqual([Math.round(5.125 * 300), 7.25 * 300]);
+
+  // Each panel as a file of its own.
+  await make.getByRole('combobox', { name: 'What is made' }).click();
+  await page.getByRole('option', { name: 'All 4 panels' }).click();
+  const zipped = page.waitForEvent('download');
+  await make.getByRole('button', { name: 'Make the JPEG files' }).click();
+  const zip = info.outputPath('panels.zip');
+  await (await zipped).saveAs(zip);
+  expect((await zipped).suggestedFilename()).toBe('Happy birthday.zip');
+  const parts = Object.entries(unzipSync(readFileSync(zip)));
+  expect(parts.map(([name]) => name)).toEqual([
+    ...['1 Front.jpg', '2 Back.jpg', '3 Inside left.jpg', '4 Inside right.jpg'],
+  ]);
+  const bled = Math.round(5.125 * 300);
+  const sizes = await Promise.all(parts.map(([, bytes]) => sharp(bytes).metadata()));
+  expect(sizes.map(({ width, height }) => [width, height])).toEqual(Array(4).fill([bled, 7.25 * 300]));
 });

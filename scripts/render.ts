@@ -6,9 +6,10 @@
  */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { drawPart, drawSurface } from '@/core/page/draw';
+import { drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
-import { panelsOn } from '@/core/product';
+import { madeAs } from '@/core/product';
+import { FORMS, type Form } from '@/core/product/product';
 import { FORMATS, isFormat } from '@/output/formats';
 import { make } from '@/output/make';
 import { openedFile, typesetterOf } from './node/files';
@@ -43,26 +44,23 @@ const format = isFormat(values.format)
 const opened = await openedFile(file).catch((error: Error) => stop(error.message));
 const { project, bytes, mended } = opened;
 mended.forEach((line) => console.error(line));
-// A surface of what has spreads is a spread.
-if (!['flat', 'spreads', 'pages', 'cut'].includes(values.as)) stop('--as takes flat, spreads, pages or cut.');
-if (values.as === 'cut' && format !== 'svg') stop('Cut lines are made as SVG: --format svg.');
+const cut = values.as === 'cut';
+const form = (cut ? 'flat' : values.as) as Form;
+if (!FORMS.includes(form)) stop('--as takes flat, spreads, pages or cut.');
+if (cut && format !== 'svg') stop('Cut lines are made as SVG: --format svg.');
 const typesetter = await typesetterOf(opened);
 const tools = toolsFor(project, typesetter);
-const all = project.surfaces.flatMap((surface) =>
-  values.as === 'pages'
-    ? panelsOn(project, surface).map((panel) => drawPart(surface, panel, tools))
-    : [drawSurface(surface, tools)],
-);
+const all = madeAs(project, form);
 const asked = values.pages ?? values.page ?? '1';
 const [, from, to = from] =
   asked === 'all' ? ['', '1', String(all.length)] : (/^(\d+)(?:-(\d+))?$/.exec(asked) ?? []);
 const wanted = all
   .slice(Number(from) - 1, Number(to))
-  .map((picture) => ({ ...picture, title: project.title }));
+  .map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
 if (!wanted.length) stop(`There is no page ${asked}: there are ${all.length}.`);
 const options = {
   ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
-  ...(values.as === 'cut' ? { lines: true } : {}),
+  ...(cut ? { lines: true } : {}),
 };
 const shop = nodeWorkshop(
   (sha) => project.assets[sha]!,

@@ -1,4 +1,5 @@
 /** Lays the pieces of the demo's pages, in inches, from the bottom up. */
+import { withBleed } from '@/core/geometry/sides';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf, type Finish } from '@/core/piece/finish';
 import { slitAt } from '@/core/page/tuck';
@@ -120,9 +121,14 @@ export class Album {
   }
 
   background(paper: string): this {
-    const { width, height, bleed } = this.page;
-    const size: [number, number] = [(width + 2 * bleed) / IN, (height + 2 * bleed) / IN];
-    return this.paper(paper, { at: [width / 2 / IN, height / 2 / IN], size }, 'paper', { lift: 0 });
+    const all = withBleed(this.page);
+    const size: [number, number] = [all.width / IN, all.height / IN];
+    return this.paper(
+      paper,
+      { at: [(all.x + all.width / 2) / IN, (all.y + all.height / 2) / IN], size },
+      'paper',
+      { lift: 0 },
+    );
   }
 
   paper(

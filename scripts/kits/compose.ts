@@ -1,6 +1,7 @@
 /** Lays a kit's supplies on a page, in inches: for ready-made pages and cards. */
 import { PLACE } from '@/core/project/frames';
 import type { Box } from '@/core/geometry/box';
+import { evenly } from '@/core/geometry/sides';
 import type { Asset } from '@/core/picture/asset';
 import { finishOf, type Finish } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -66,7 +67,7 @@ export class Composer {
 
   /** A paper over all of the page. */
   ground(paper: string): this {
-    const bleed = toPoints(1 / 8, 'in');
+    const bleed = evenly(toPoints(1 / 8, 'in'));
     this.pile.push(backgroundPiece(this.from.id(), this.from.take(paper), { ...this.side, bleed }));
     return this;
   }

@@ -1,5 +1,6 @@
 /** Every edit there is, done by chance, with a taste for extreme numbers and words: for tests of what must always hold. */
 import { pathBounds, parsePath } from '@/core/geometry/path';
+import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { copiesOf } from '@/core/project/copies';
 import * as across from '@/core/project/edits/across';
@@ -222,6 +223,17 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
       },
       { width: chance.number(), height: chance.number() },
     ),
+  writeAnew: ({ s, all, one, chance }) => {
+    const piece = chance.of(all.filter(({ outline }) => isWritten(outline)).concat(one));
+    const [from, to] = [chance.number(), chance.number()].sort((a, b) => a - b);
+    const spans = [{ start: from!, end: to!, field: { kind: 'fact' as const, fact: 'f1' } }];
+    return make.writeAnew(
+      s,
+      piece as never,
+      { text: chance.text(), spans: chance.bool() ? spans : [] },
+      typesetter,
+    );
+  },
   changeRunning: ({ s, all, one, chance }) =>
     make.changeRunning(s, (all.find(({ outline }) => outline.kind === 'running') ?? one).id, {
       between: chance.text(),

@@ -13,6 +13,7 @@ export function runningPiece(id: string): Piece {
     outline: {
       kind: 'running',
       ...letters,
+      spans: [{ start: 0, end: 5, field: { kind: 'title' } }],
       base: { kind: 'ellipse' },
       side: 'outside',
       clockwise: true,

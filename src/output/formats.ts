@@ -60,6 +60,9 @@ export type Format = keyof typeof FORMATS;
 
 export const isFormat = (name: string): name is Format => Object.hasOwn(FORMATS, name);
 
+/** Whether so many pages become one file; otherwise each becomes one of its own. */
+export const inOneFile = (format: Format, pages: number): boolean => pages < 2 || FORMATS[format].many;
+
 export interface MakeOptions {
   format: Format;
   /** Pixels per inch, where it is pixels. */
@@ -69,8 +72,6 @@ export interface MakeOptions {
   cropMarks: boolean;
   /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */
   only?: readonly string[];
-  /** One panel of what is folded, by name, turned to be read; all of the side without. */
-  panel?: string;
   /** Cut lines alone, where it can hold them. */
   lines?: boolean;
 }

@@ -197,6 +197,20 @@ describe('PDF', () => {
       Bleed: [27, 27, 477, 333],
       Trim: [36, 36, 468, 324],
     });
+    // Each side has its own; PDF counts from the lower left.
+    const uneven = sampler();
+    uneven.surfaces[0]!.bleed = { top: 18, right: 9, bottom: 0, left: 3 };
+    expect(
+      boxes(await made(uneven, { format: 'pdf', withBleed: true, cropMarks: true }, 'sides.pdf')),
+    ).toEqual({
+      Media: [0, 0, 498, 360],
+      Bleed: [27, 27, 471, 333],
+      Trim: [30, 27, 462, 315],
+    });
+    const { width, height } = await sharp(
+      await made(uneven, { format: 'png', ppi: 72, withBleed: true }, 'sides.png'),
+    ).metadata();
+    expect([width, height]).toEqual([432 + 9 + 3, 288 + 18]);
   });
 
   test('is sound (qpdf), its fonts embedded (pdffonts), its words come back (pdftotext)', async () => {

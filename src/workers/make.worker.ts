@@ -1,27 +1,31 @@
 /** A project's page in, a finished file out, with progress on the way. Ended from outside to cancel. */
+import { BlobReader, BlobWriter, configure, ZipWriter } from '@zip.js/zip.js';
 import { expose } from 'comlink';
-import { panelsOn } from '@/core/product';
-import { drawAlone, drawPart, drawSurface } from '@/core/page/draw';
+import type { Taken } from '@/core/product';
+import { drawAlone, drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
 import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
 import { shaOfFamily } from '@/core/text/families';
 import type { Typesetter } from '@/core/text/typesetter';
-import type { MakeOptions } from '@/output/formats';
+import { inOneFile, type MakeOptions } from '@/output/formats';
 import { make } from '@/output/make';
 import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
 
 export interface Order {
   project: Project;
-  /** One, or several for a file that can hold them. */
-  surfaceIds: readonly string[];
+  /** Surfaces or panels of them, each with the name its file has if there are several. */
+  taken: readonly (Taken<{ id: string }> & { name: string })[];
   options: MakeOptions;
   /** By SHA-256: the files themselves, and for files browsers cannot decode a readable copy. */
   files: Map<string, { own: Blob; readable: Blob }>;
   now: number;
 }
+
+// A worker of its own already.
+configure({ useWebWorkers: false });
 
 let opening: Promise<Typesetter> | undefined;
 let shipped: ReadFont;
@@ -35,7 +39,7 @@ async function warm(fonts: string): Promise<void> {
 }
 
 async function makeFile(
-  { project, surfaceIds, options, files, now }: Order,
+  { project, taken, options, files, now }: Order,
   progress: Progress,
 ): Promise<Result<Blob>> {
   if (!opening) throw new Error('The fonts have not been opened.');
@@ -44,12 +48,10 @@ async function makeFile(
     return own ? new Uint8Array(await own.arrayBuffer()) : shipped(name);
   });
   const tools = toolsFor(project, typesetter);
-  const pictures = surfaceIds.map((id) => {
+  const pictures = taken.map(({ surface: { id }, panel }) => {
     const surface = surfaceOf(project, id);
     if (options.only) return drawAlone(surface, options.only, tools);
-    const panel = options.panel && panelsOn(project, surface).find(({ name }) => name === options.panel);
-    const drawn = panel ? drawPart(surface, panel, tools) : drawSurface(surface, tools);
-    return { ...drawn, title: project.title };
+    return { ...drawTaken({ surface, panel }, tools), title: project.title };
   });
   const shop: Workshop = {
     platform: browser,
@@ -67,11 +69,24 @@ async function makeFile(
     },
     now: new Date(now),
   };
-  const made = await make(pictures, options, shop, progress);
-  if (!made.ok) return made;
-  const types = { png: 'image/png', jpg: 'image/jpeg', pdf: 'application/pdf', svg: 'image/svg+xml' };
-  return ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: types[options.format] }));
+  const { format } = options;
+  if (inOneFile(format, taken.length)) return blobOf(await make(pictures, options, shop, progress), format);
+  const zip = new ZipWriter(new BlobWriter('application/zip'), { level: 0 });
+  for (const [i, picture] of pictures.entries()) {
+    const one = await make(picture, options, shop, (share, doing) =>
+      progress((i + share) / pictures.length, `${doing} (${i + 1} of ${pictures.length})`),
+    );
+    const made = blobOf(one, format);
+    if (!made.ok) return made;
+    await zip.add(`${taken[i]!.name}.${format}`, new BlobReader(made.value));
+  }
+  return ok(await zip.close());
 }
+
+const TYPES = { png: 'image/png', jpg: 'image/jpeg', pdf: 'application/pdf', svg: 'image/svg+xml' };
+
+const blobOf = (made: Result<Uint8Array[]>, format: MakeOptions['format']): Result<Blob> =>
+  made.ok ? ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: TYPES[format] })) : made;
 
 const maker = { warm, makeFile };
 export type Maker = typeof maker;

@@ -15,6 +15,7 @@ import type { Edit } from '@/core/project/edits/edit';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Span } from '@/core/text/style';
 import { nodeTypesetter } from '../../../scripts/node/platform';
+import { runningPiece } from '../../../scripts/testing/first';
 import { laid, wordsOf } from '../../../scripts/testing/samples';
 
 const typesetter = await nodeTypesetter();
@@ -35,14 +36,14 @@ const done = (history: History, edit: Edit, now: number): History => {
   const said = sayAnew(next.project, typesetter);
   return said ? amend(next, said) : next;
 };
+const fresh = (id: string) => newSurface(id, 'Page 2', { width: 432, height: 288 }, 'in');
 const outlineOf = ({ project }: History): GlyphsOutline =>
   project.surfaces.find(({ pile }) => pile.length)!.pile[0]!.outline as GlyphsOutline;
 
 test('numbers of pages, names and days say what is so; one undo takes back what was done and what was said', () => {
   const start = startHistory({ ...withFields(), facts: [{ ...ada, value: '' }] });
   const wide = (history: History) => history.project.surfaces.at(-1)!.pile[0]?.placement.width ?? 0;
-  const first = newSurface('before', 'Page 2', { width: 432, height: 288 }, 'in');
-  const added = done(start, addPage(first), 0);
+  const added = done(start, addPage(fresh('before')), 0);
   expect(outlineOf(added).text).toBe('Page 1 of 2, for For. 1');
   const moved = done(added, movePage('before', 0), 5000);
   expect(outlineOf(moved).text).toBe('Page 2 of 2, for For. 1');
@@ -106,6 +107,21 @@ test('a look given to half of them is given to all of them; words beside them ar
   expect(findWords(project, wish).map(({ living }) => living)).toEqual([true, true, false]);
   const after = perform(startHistory(project), replaceWords(project, wish, 'one', typesetter), 0);
   expect(outlineOf(after).text).toBe('Page 1 of 1, for For. one');
+  // Along an outline, too.
+  const round = runningPiece('round');
+  Object.assign(round.outline, {
+    text: 'page 1 and 1',
+    spans: [{ start: 5, end: 6, field: { kind: 'page' } }],
+  });
+  const along = done(startHistory(laid([round], [])), addPage(fresh('before')), 0);
+  const placed = done(along, movePage('before', 0), 5000);
+  expect(outlineOf(placed).text).toBe('page 2 and 1');
+  const counted = done(
+    placed,
+    replaceWords(placed.project, { ...wish, text: 'and' }, '+', typesetter),
+    10_000,
+  );
+  expect(outlineOf(counted)).toMatchObject({ text: 'page 2 + 1', spans: [{ start: 5, end: 6 }] });
   // On both sides of one at once.
   const { text, spans } = writtenAnew(outline.spans!, outline.text, [
     { from: 0, to: 4, by: 'Leaf' },

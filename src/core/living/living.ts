@@ -1,16 +1,17 @@
 /** Where living words stand in a project, and the edit that makes them say what is true now. */
 import type { Field } from '@/core/living/field';
 import { fieldSays, type Where } from '@/core/living/fields';
-import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { isWritten } from '@/core/piece/outline';
+import type { WrittenOutline } from '@/core/piece/outline/written';
 import type { Piece } from '@/core/piece/piece';
 import { together, type Edit } from '@/core/project/edits/edit';
-import { rewritten, writeWords } from '@/core/project/edits/make';
+import { writeAnew } from '@/core/project/edits/make';
 import type { Project, Surface } from '@/core/project/model';
 import { tidy } from '@/core/text/spans';
 import type { Span } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
 
-type Words = Piece & { outline: GlyphsOutline };
+type Words = Piece & { outline: WrittenOutline };
 
 const known = new WeakMap<Surface, Words[]>();
 
@@ -20,7 +21,7 @@ function livingOn(surface: Surface): Words[] {
   if (!found) {
     found = surface.pile.filter(
       (piece): piece is Words =>
-        piece.outline.kind === 'glyphs' && Boolean(piece.outline.spans?.some(({ field }) => field)),
+        isWritten(piece.outline) && Boolean(piece.outline.spans?.some(({ field }) => field)),
     );
     known.set(surface, found);
   }
@@ -29,7 +30,7 @@ function livingOn(surface: Surface): Words[] {
 
 /** Words with every field saying what it says here; null where all do. What can say nothing any more stays as plain words. */
 export function saidAnew(
-  { text, spans = [] }: Pick<GlyphsOutline, 'text' | 'spans'>,
+  { text, spans = [] }: { text: string; spans?: readonly Span[] },
   where: Where,
 ): { text: string; spans: Span[] } | null {
   let changed = false;
@@ -53,9 +54,7 @@ export function sayAnew(project: Project, typesetter: Typesetter): Edit | null {
   const edits = project.surfaces.flatMap((surface, index) =>
     livingOn(surface).flatMap((piece) => {
       const to = saidAnew(piece.outline, { project, index });
-      if (!to) return [];
-      const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, typesetter);
-      return [writeWords(surface.id, piece, to, wanted)];
+      return to ? [writeAnew(surface.id, piece, to, typesetter)] : [];
     }),
   );
   return edits.length ? together('say living words anew', edits) : null;

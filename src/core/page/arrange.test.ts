@@ -1,5 +1,6 @@
 import { DOMMatrix } from '@napi-rs/canvas';
 import fc from 'fast-check';
+import { evenly } from '@/core/geometry/sides';
 import { apply } from '@/core/geometry/matrix';
 import { align, cells, distribute, onArc, sizeOfCells } from '@/core/page/arrange';
 import { framed, silhouettes } from '@/core/page/framed';
@@ -196,7 +197,7 @@ describe('carrying a group along, against DOMMatrix (Geometry Interfaces, W3C)',
 
 describe('snapping', () => {
   const field = snapField(
-    { width: 864, height: 864, safe: 18 },
+    { width: 864, height: 864, safe: evenly(18) },
     [{ axis: 'x', at: 300 }],
     [box(100, 100, 50, 50), box(400, 110, 80, 40)],
   );

@@ -1,5 +1,6 @@
 /** Page to Picture: the only way from the model to anything that can be seen. */
 import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
+import { NO_SIDES, withBleed, type Sides } from '@/core/geometry/sides';
 import { pathBounds, rectanglePath, transformPath } from '@/core/geometry/path';
 import { apply, translation, compose, IDENTITY } from '@/core/geometry/matrix';
 import {
@@ -24,7 +25,7 @@ import type { Cut } from '@/core/piece/material/kind';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Panel } from '@/core/product/product';
-import { coverOf } from '@/core/product';
+import { coverOf, type Taken } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 
 /** The pieces that show, bottom first. Hidden ones are left out. */
@@ -44,8 +45,17 @@ export function drawSurface(surface: Surface, tools: DrawingTools): Picture {
   };
 }
 
+/** A surface, or one panel of it, as it comes out. */
+export const drawTaken = ({ surface, panel }: Taken<Surface>, tools: DrawingTools): Picture =>
+  panel ? drawPart(surface, panel, tools) : drawSurface(surface, tools);
+
+/** What of it is printed beyond its trim. */
+export const bleedOf = ({ surface, panel }: Taken<Surface>): Sides =>
+  panel ? beyondPanel(surface, panel) : surface.bleed;
+
 /** A part of a surface by itself: a panel of what is folded, turned to be read. */
-export function drawPart(surface: Surface, { name, box, turn }: Panel, tools: DrawingTools): Picture {
+export function drawPart(surface: Surface, panel: Panel, tools: DrawingTools): Picture {
+  const { name, box, turn } = panel;
   const { folds: _, paper: __, openings: ___, ...whole } = drawSurface(surface, tools);
   const { x, y, width, height } = box;
   const upright = whole.pieces.map((piece) => movedPiece(piece, -x, -y));
@@ -58,7 +68,20 @@ export function drawPart(surface: Surface, { name, box, turn }: Panel, tools: Dr
       y: height - piece.bounds.y - piece.bounds.height,
     },
   });
-  return { ...whole, title: name, trim: { width, height }, pieces: turn ? upright.map(over) : upright };
+  return {
+    ...{ ...whole, title: name, trim: { width, height }, bleed: beyondPanel(surface, panel) },
+    pieces: turn ? upright.map(over) : upright,
+  };
+}
+
+/** What is printed beyond a panel: the bleed where it ends with its paper, nothing at a fold, where the next one begins. */
+function beyondPanel({ width, height, bleed }: Surface, { box, turn }: Panel): Sides {
+  const near = (a: number, b: number) => Math.abs(a - b) < 0.01;
+  const top = near(box.y, 0) ? bleed.top : 0;
+  const right = near(box.x + box.width, width) ? bleed.right : 0;
+  const bottom = near(box.y + box.height, height) ? bleed.bottom : 0;
+  const left = near(box.x, 0) ? bleed.left : 0;
+  return turn ? { top: bottom, right: left, bottom: top, left: right } : { top, right, bottom, left };
 }
 
 /** What stands for a whole project: its first page, or the first panel of what is folded. */
@@ -70,7 +93,7 @@ export function drawCover(project: Project, tools: DrawingTools): Picture {
 /** A page as a paper by itself: where openings are, one sees through to nothing. */
 export function drawClear(surface: Surface, tools: DrawingTools): Picture {
   const { width, height, bleed } = surface;
-  const all = outset({ x: 0, y: 0, width, height }, bleed);
+  const all = withBleed(surface);
   const cuts = cutsOf(surface, tools);
   const ground: DrawnPiece = {
     ...{ id: 'ground', name: '', matrix: IDENTITY, opacity: 1, cut: [], bounds: all },
@@ -91,7 +114,7 @@ export function drawAlone(surface: Surface, ids: readonly string[], tools: Drawi
   return {
     title: pieces.map(({ name }) => name).join(', '),
     trim: { width, height },
-    bleed: 0,
+    bleed: NO_SIDES,
     ground: null,
     pieces: pieces.map((piece) => movedPiece(piece, -x, -y)),
   };

@@ -3,6 +3,7 @@
  * kept in step; where they end on the other side nobody need care.
  */
 import { apply, type Matrix } from '@/core/geometry/matrix';
+import { withBleed } from '@/core/geometry/sides';
 import { normalTurn, type Placement } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import type { Surface } from '@/core/project/model';
@@ -18,10 +19,11 @@ export function acrossFace(
   const [ux, uy] = [Math.cos((along * Math.PI) / 180), Math.sin((along * Math.PI) / 180)];
   // Towards the edges it runs at: left and right, or top and bottom for what stands upright.
   const level = Math.abs(ux) >= Math.abs(uy);
-  const [u, v, at, side] = level ? [ux, uy, x, face.width] : [uy, ux, y, face.height];
+  const all = withBleed(face);
+  const [u, v, at, first, side] = level ? [ux, uy, x, all.x, all.width] : [uy, ux, y, all.y, all.height];
   // Its corners, too, lie beyond the edge.
-  const beyond = face.bleed + (thick / 2) * Math.abs(v);
-  const [from, to] = [(-beyond - at) / u, (side + beyond - at) / u];
+  const beyond = (thick / 2) * Math.abs(v);
+  const [from, to] = [(first - beyond - at) / u, (first + side + beyond - at) / u];
   const long = Math.abs(to - from);
   const middle = (from + to) / 2;
   return {

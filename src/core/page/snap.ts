@@ -1,5 +1,6 @@
 /** What a moving thing snaps to: lines of the page, guides, other things' edges and middles, and equal gaps between them. */
 import type { Box, Size } from '@/core/geometry/box';
+import { type Sides } from '@/core/geometry/sides';
 import type { Guide } from '@/core/project/model';
 
 export interface SnapLine {
@@ -37,7 +38,7 @@ export interface Snapped {
 }
 
 interface Page extends Size {
-  safe: number;
+  safe: Sides;
 }
 
 /** A line over the whole page that a product has: a fold, a panel's middle, an opening's edge. */
@@ -65,13 +66,11 @@ export function snapField(
     level(height, 'page edge'),
     level(height / 2, 'page middle'),
   ];
-  if (safe > 0)
-    lines.push(
-      upright(safe, 'safe area'),
-      upright(width - safe, 'safe area'),
-      level(safe, 'safe area'),
-      level(height - safe, 'safe area'),
-    );
+  // Where nothing need be kept free the page's edge says it.
+  if (safe.left > 0) lines.push(upright(safe.left, 'safe area'));
+  if (safe.right > 0) lines.push(upright(width - safe.right, 'safe area'));
+  if (safe.top > 0) lines.push(level(safe.top, 'safe area'));
+  if (safe.bottom > 0) lines.push(level(height - safe.bottom, 'safe area'));
   for (const { axis, at, what } of marks) lines.push(axis === 'x' ? upright(at, what) : level(at, what));
   for (const { axis, at } of guides) lines.push(axis === 'x' ? upright(at, 'guide') : level(at, 'guide'));
   for (const box of boxes) {

@@ -3,6 +3,7 @@
  * A drawn piece is described in its own frame (origin at its centre, unturned); `matrix` lays it on the page.
  */
 import type { Box, Size } from '@/core/geometry/box';
+import { NO_SIDES, withBleed, type Sides } from '@/core/geometry/sides';
 import type { Matrix, Point } from '@/core/geometry/matrix';
 import { pathBounds, type Path } from '@/core/geometry/path';
 import type { Blend } from '@/core/picture/blend';
@@ -17,8 +18,8 @@ export interface Picture {
   title: string;
   /** Finished size; the origin is its top left corner. */
   trim: Size;
-  /** How far the drawing goes on beyond the trim, each side. */
-  bleed: number;
+  /** How far the drawing goes on beyond the trim. */
+  bleed: Sides;
   /** Colour of the bare page; null where it is clear. */
   ground: string | null;
   pieces: readonly DrawnPiece[];
@@ -29,6 +30,10 @@ export interface Picture {
   /** Where openings are cut out of it, from either side. */
   openings?: readonly Path[];
 }
+
+/** What comes out of a picture: its trim, with what goes on beyond it or without. */
+export const madeOf = ({ trim, bleed }: Pick<Picture, 'trim' | 'bleed'>, beyond: boolean): Box =>
+  withBleed({ ...trim, bleed: beyond ? bleed : NO_SIDES });
 
 export interface Fold {
   axis: 'x' | 'y';

@@ -5,7 +5,17 @@ import { card, type CardProduct } from '@/core/product/card';
 import { foreign, type ForeignProduct } from '@/core/product/foreign';
 import { layout, type LayoutProduct } from '@/core/product/layout';
 import type { Path } from '@/core/geometry/path';
-import type { Extra, Face, Fold, Panel, Part, ProductKind } from '@/core/product/product';
+import type {
+  Extra,
+  Face,
+  Fold,
+  Form,
+  OwnCheck,
+  Panel,
+  Part,
+  ProductKind,
+  WayOut,
+} from '@/core/product/product';
 import type { Unit } from '@/core/units/lengths';
 
 type Known = LayoutProduct | CardProduct;
@@ -103,6 +113,24 @@ export const panelsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Pa
   const { name, width, height } = surface;
   return kindOf(product).panels?.(product, partOf(surface)) ?? [{ name, box: { x: 0, y: 0, width, height } }];
 };
+
+/** The ways in which it can be made, and what is checked of it beside what is checked of any page. */
+export const waysOut = (product: Product): readonly WayOut[] => kindOf(product).waysOut;
+export const ownChecks = (product: Product): readonly OwnCheck[] => kindOf(product).checks ?? [];
+
+/** What comes out as one page of a file: a surface, or one panel of it. */
+export interface Taken<S> {
+  surface: S;
+  panel?: Panel;
+}
+
+/** All that comes out of a project in one form. */
+export function madeAs<S extends Made>(of: Whole<S>, form: Form): Taken<S>[] {
+  const { panels } = waysOut(of.product).find(({ as }) => as.includes(form))!;
+  return of.surfaces.flatMap((surface): Taken<S>[] =>
+    panels ? panelsOn(of, surface).map((panel) => ({ surface, panel })) : [{ surface }],
+  );
+}
 
 /** The other side of a surface's paper, and the map that takes places of the one to where they come out on the other. */
 export function otherFace<S extends Made>(

@@ -12,6 +12,7 @@ export const layout: ProductKind<LayoutProduct> = {
   untitled: 'Untitled layout',
   sizes: LAYOUT_SIZES,
   mostSide: LARGEST_SIDE,
+  waysOut: [{ as: ['pages', 'flat', 'spreads'], name: 'pages' }],
   begin: (size) => ({ product: { kind: 'layout' }, parts: [{ part: 'page', name: 'Page 1', ...size }] }),
   says: (_, unit, { width, height }) => nameOfSize(width, height, unit),
   pages: true,

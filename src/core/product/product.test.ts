@@ -9,12 +9,15 @@ import {
   foldsOn,
   hasPages,
   heldOf,
+  madeAs,
   otherFace,
   outlineOn,
   panelsOn,
   PRODUCTS,
   productSays,
 } from '@/core/product';
+import { bleedOf } from '@/core/page/draw';
+import { FORMS } from '@/core/product/product';
 import { FOLDINGS, type Folding } from '@/core/product/card/folding';
 import { without } from '@/core/geometry/offset';
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
@@ -172,6 +175,28 @@ test('an envelope is an eighth of an inch larger each way, folds shut, and comes
   // ISO 269: C6 is 162 x 114 mm (from memory); it holds an A6 card, and so does ours, not larger than it.
   const mm = [width, height].map((points) => (points * 25.4) / 72);
   expect([mm[0]! > 148, mm[0]! <= 162, mm[1]! > 105, mm[1]! <= 114]).toEqual(Array(4).fill(true));
+});
+
+test('a product answers to every form it can be asked for in, and its panels bleed where the paper ends alone', () => {
+  for (const { waysOut } of Object.values(PRODUCTS))
+    expect(waysOut.flatMap(({ as }) => as).sort()).toEqual([...FORMS].sort());
+  for (const fold of FOLDS) {
+    const of = card(fold);
+    expect(madeAs(of, 'flat').map(({ surface }) => surface)).toEqual(of.surfaces);
+    const panels = madeAs(of, 'pages');
+    for (const surface of of.surfaces) {
+      // All round a sheet there is as much as there is round its panels together.
+      const round = panels
+        .filter((each) => each.surface === surface)
+        .map((each) => ({ ...each, by: bleedOf(each) }));
+      const along = round.reduce(
+        (sum, { panel, by }) =>
+          sum + panel!.box.width * (by.top + by.bottom) + panel!.box.height * (by.left + by.right),
+        0,
+      );
+      expect(along).toBeCloseTo(9 * 2 * (surface.width + surface.height), 6);
+    }
+  }
 });
 
 test.each(FOLDS)('folded %s is written and read as it is; settings out of range are not believed', (fold) => {

@@ -56,6 +56,23 @@ export interface Held {
   leaves: { face: Face; reverse: Face; edge: 'left' | 'right' | 'top'; behind?: true }[];
 }
 
+/** The forms in which any product may be asked for: flat as it is printed, as its sides are designed, page by page. */
+export const FORMS = ['flat', 'spreads', 'pages'] as const;
+export type Form = (typeof FORMS)[number];
+
+/** One way in which a product comes out. */
+export interface WayOut {
+  /** What it answers to, its own name first; all ways of a kind together answer to every form, each once. */
+  as: readonly [Form, ...Form[]];
+  /** What comes out, where there are several: `sides`, `panels`. */
+  name: string;
+  /** Panel by panel, each turned to be read. */
+  panels?: true;
+}
+
+/** Checks before printing that only some products need; each is in `core/proof/`. */
+export type OwnCheck = 'folds';
+
 /** One way in which a size can be made up, where there are several. */
 export interface Way {
   id: string;
@@ -84,6 +101,9 @@ export interface ProductKind<P extends { kind: string }> {
   begin(size: Size, way?: string): { product: P; parts: Part[] };
   /** What this one is, in a few words: `5 x 7 in card, folded at the left`. */
   says(product: P, unit: Unit, first: Size): string;
+  waysOut: readonly WayOut[];
+  /** What is checked of it before printing, beside what is checked of any page. */
+  checks?: readonly OwnCheck[];
   /** Its surfaces are pages that may be added, copied, moved and taken away. */
   pages?: true;
   /** What may be made with it or left out, each with the sides it has: a card's envelope. */

@@ -1,5 +1,6 @@
 /** Who and when: a small caption from what is known of a page's photos, laid where nothing else lies. */
 import { overlaps, outset, type Box, type Size } from '@/core/geometry/box';
+import { safeArea } from '@/core/geometry/sides';
 import { namedIn } from '@/core/piece/assets';
 import { materialKind } from '@/core/piece/material';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
@@ -89,16 +90,18 @@ const AIR = 6;
  * The middle of the corner spot of a page, within its safe area, that a box of this size fits best: where it lies on as little
  * as possible, and in the lower right if several are free. Papers that cover the page do not count.
  */
-export function quietCorner({ width, height, safe, pile }: Surface, size: Size): { x: number; y: number } {
+export function quietCorner(page: Surface, size: Size): { x: number; y: number } {
+  const { width, height, pile } = page;
   const taken = pile
     .filter(({ placement }) => !placement.hidden)
     .map(({ placement }) => extentOf(placement))
     .filter((box) => box.width * box.height < 0.8 * width * height);
-  const inset = safe + AIR;
-  const lefts = [width - inset - size.width, inset, (width - size.width) / 2];
-  const rows = [height - inset - size.height, inset];
+  const room = outset(safeArea(page), -AIR);
+  const [right, foot] = [room.x + room.width - size.width, room.y + room.height - size.height];
+  const lefts = [right, room.x, (right + room.x) / 2];
+  const rows = [foot, room.y];
   // Along the edges too, where corners are taken.
-  const steps = Array.from({ length: 7 }, (_, i) => inset + (i * (height - 2 * inset - size.height)) / 6);
+  const steps = Array.from({ length: 7 }, (_, i) => room.y + (i * (foot - room.y)) / 6);
   const spots = [
     ...rows.flatMap((y) => lefts.map((x) => ({ x, y }))),
     ...steps.flatMap((y) => lefts.slice(0, 2).map((x) => ({ x, y }))),

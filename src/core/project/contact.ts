@@ -1,5 +1,6 @@
 /** Contact sheets: every photo whole, in rows and columns, with its file's name and when it was taken. */
 import type { Box } from '@/core/geometry/box';
+import { eachSide, safeArea } from '@/core/geometry/sides';
 import { takenInWords } from '@/core/photos/when';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf } from '@/core/piece/finish';
@@ -56,10 +57,10 @@ export function contactSheets(
   newId: () => string,
   typesetter: Typesetter,
 ): Surface[] {
-  const margin = Math.max(like.safe, 18);
+  const inside = safeArea({ ...like, safe: eachSide(like.safe, (by) => Math.max(by, 18)) });
   const cell = {
-    width: (like.width - 2 * margin - (columns - 1) * GAP) / columns,
-    height: (like.height - 2 * margin - (rows - 1) * GAP) / rows,
+    width: (inside.width - (columns - 1) * GAP) / columns,
+    height: (inside.height - (rows - 1) * GAP) / rows,
   };
   const lines = Number(names) + Number(dates);
   const below = lines ? BENEATH + lines * LETTERS * LINE : 0;
@@ -69,8 +70,8 @@ export function contactSheets(
   return Array.from({ length: Math.ceil(photos.length / each) }, (_, sheet) => {
     const surface = newSurface(newId(), `Contact sheet ${sheet + 1}`, like, unit);
     const pile = photos.slice(sheet * each, (sheet + 1) * each).flatMap((asset, i): Piece[] => {
-      const x = margin + (i % columns) * (cell.width + GAP);
-      const y = margin + Math.floor(i / columns) * (cell.height + GAP);
+      const x = inside.x + (i % columns) * (cell.width + GAP);
+      const y = inside.y + Math.floor(i / columns) * (cell.height + GAP);
       const { width, height } = uprightSize(asset);
       const fit = Math.min(room.width / width, room.height / height);
       const box: Box = {
@@ -96,6 +97,6 @@ export function contactSheets(
       const spot = { x: x + cell.width / 2, y: y + cell.height - below / 2 + BENEATH / 2 };
       return [photo, wordsPiece(newId(), 'journaling', lettersFor(text), '#25232a', spot, typesetter)];
     });
-    return { ...surface, bleed: like.bleed, safe: like.safe, light: { ...like.light }, pile };
+    return { ...surface, bleed: { ...like.bleed }, safe: { ...like.safe }, light: { ...like.light }, pile };
   });
 }

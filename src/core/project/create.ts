@@ -2,6 +2,7 @@
 import { isInk } from '@/core/piece/material';
 import type { Box, Size } from '@/core/geometry/box';
 import { pathBounds, pathData, type Path } from '@/core/geometry/path';
+import { withBleed, type Sides } from '@/core/geometry/sides';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf, type Finish } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -54,28 +55,18 @@ const paperPiece = (id: string, asset: Asset, box: Box, finish: Finish): Piece =
   placement: placedAt(box),
 });
 
+type Bled = Size & { bleed: Sides };
+
 /** A paper that covers the page and its bleed; it is the page, so it throws no shadow. */
-export const backgroundPiece = (id: string, asset: Asset, page: Size & { bleed: number }): Piece =>
-  paperPiece(
-    id,
-    asset,
-    {
-      x: -page.bleed,
-      y: -page.bleed,
-      width: page.width + 2 * page.bleed,
-      height: page.height + 2 * page.bleed,
-    },
-    finishOf(0),
-  );
+export const backgroundPiece = (id: string, asset: Asset, page: Bled): Piece =>
+  paperPiece(id, asset, withBleed(page), finishOf(0));
 
 /** A strip of paper right across the page, a fifth of its height, that runs off both sides. */
-export const stripPiece = (id: string, asset: Asset, page: Size & { bleed: number }, spot: Spot): Piece =>
-  paperPiece(
-    id,
-    asset,
-    around({ x: page.width / 2, y: spot.y }, { width: page.width + 2 * page.bleed, height: page.height / 5 }),
-    finishOf(LIFTS.paper),
-  );
+export function stripPiece(id: string, asset: Asset, page: Bled, spot: Spot): Piece {
+  const { x, width } = withBleed(page);
+  const height = page.height / 5;
+  return paperPiece(id, asset, { x, y: spot.y - height / 2, width, height }, finishOf(LIFTS.paper));
+}
 
 /** How the pictures of each compartment lie: what they are on the page, and how high, mm, where the file does not say. */
 const LYING = {

@@ -1,6 +1,7 @@
 /** What each version of the file added, read back the same, against the published JSON Schema. */
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
+import { evenly } from '@/core/geometry/sides';
 import { onlySeen } from '@/core/product';
 import { checkProject, readProject, writeProject } from '@/core/project/file';
 import { FIRST_WORDS } from '@/core/piece/material/words';
@@ -23,6 +24,20 @@ describe('project.json', () => {
     // In the browser's store it is kept as it is held, and passes that door, too.
     expect(checkProject(structuredClone(read.value))).toEqual({ ok: true, value: read.value });
     expect(onlySeen(full)).toBeNull();
+  });
+
+  test('what had one bleed for all sides has it on each', () => {
+    const of = full;
+    const surfaces = of.surfaces.map((surface) => ({ ...surface, bleed: 9, safe: 18 }));
+    const old = { format: 'bellagraph', version: 12, project: { ...of, surfaces } };
+    const read = readProject(JSON.stringify(old));
+    expect(read).toEqual({
+      ok: true,
+      value: {
+        ...of,
+        surfaces: of.surfaces.map((each) => ({ ...each, bleed: evenly(9), safe: evenly(18) })),
+      },
+    });
   });
 
   test('copies that grow, turn and fade, words whose count is set and plain punches are read back the same', () => {

@@ -1,5 +1,6 @@
 /** `project.json` of a .bellagraph file: what is written, and the door it passes when read. See docs/file-format.md. */
 import { ValidationError } from 'yup';
+import { evenly } from '@/core/geometry/sides';
 import { complaint } from '@/core/project/complaint';
 import { mend, unnamed, type Mended } from '@/core/project/mend';
 import { asWritten, sidesOf, strangeIn } from '@/core/product';
@@ -8,6 +9,9 @@ import { projectSchema } from '@/core/project/schema';
 import { tidied } from '@/core/project/tree';
 import { writableAll } from '@/core/text/writable';
 import { fail, ok, type Result } from '@/core/result';
+
+/** What is no number stays as it is, for the door to tell of. */
+const onAllSides = (by: unknown): unknown => (typeof by === 'number' ? evenly(by) : by);
 
 /** From version n to n + 1, by n. */
 const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string, unknown>> = {
@@ -40,6 +44,16 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   10: ({ kind: _, ...old }) => ({ product: { kind: 'layout' }, ...old }),
   // 12: living words, what is known of a project, pieces that go round, guides through the paper, envelopes. They may be absent.
   11: (old) => old,
+  // 13: bleed and safe area of each side; before there was one for all four.
+  12: (old) => ({
+    ...old,
+    surfaces: Array.isArray(old.surfaces)
+      ? old.surfaces.map(({ bleed, safe, ...surface }: Record<string, unknown>) => ({
+          ...surface,
+          ...{ bleed: onAllSides(bleed), safe: onAllSides(safe) },
+        }))
+      : old.surfaces,
+  }),
 };
 
 export const writeProject = (project: Project): string =>

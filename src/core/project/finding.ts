@@ -1,8 +1,8 @@
 /** Words of a whole project: found, replaced, counted. */
-import { wantedSize } from '@/core/piece/outline/glyphs';
+import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
-import { rewritten, writeWords } from '@/core/project/edits/make';
+import { writeAnew } from '@/core/project/edits/make';
 import { writtenOn } from '@/core/project/needs';
 import type { Project } from '@/core/project/model';
 import { writtenAnew } from '@/core/text/spans';
@@ -69,21 +69,14 @@ export function replaceWords(project: Project, wish: Wish, by: string, typesette
     `replace “${wish.text.slice(0, 30)}” by “${by.slice(0, 30)}”`,
     [...pieces].flatMap(([piece, surfaceId]) => {
       const edits: Edit[] = [];
-      if (piece.outline.kind === 'glyphs') {
-        const { text, spans = [] } = piece.outline;
+      const { outline } = piece;
+      if (isWritten(outline)) {
+        const { text, spans = [] } = outline;
         const changes = free.flatMap((find) =>
           find.piece === piece && find.text === text ? [{ from: find.start, to: find.end, by }] : [],
         );
         const anew = writtenAnew(spans, text, changes);
-        const to = { ...anew, text: anew.text.slice(0, MOST_LETTERS) };
-        edits.push(
-          writeWords(
-            surfaceId,
-            piece,
-            to,
-            wantedSize(rewritten(piece.outline, to), piece.placement, typesetter),
-          ),
-        );
+        if (changes.length) edits.push(writeAnew(surfaceId, { ...piece, outline }, anew, typesetter));
       }
       edits.push(
         changePieces('', surfaceId, [piece.id], (draft) =>

@@ -8,6 +8,7 @@ import {
   sketchOf,
   sketchOn,
 } from '@/core/project/frames';
+import { evenly } from '@/core/geometry/sides';
 import { unite } from '@/core/geometry/box';
 import { readProject, writeProject } from '@/core/project/file';
 import type { Project } from '@/core/project/model';
@@ -106,7 +107,7 @@ test('pieces kept as a supply lie in a sheet as large as they are, with clear gr
   const { surfaces } = laid([inkPiece('a'), inkPiece('b', 200, 100, 60, 30)]);
   const turned = { ...inkPiece('a'), placement: { ...inkPiece('a').placement, turn: 40 } };
   const one = sheetOfPieces(surfaces[0]!, [turned]);
-  expect(one).toMatchObject({ width: 60, height: 40, bleed: 0, ground: 'transparent' });
+  expect(one).toMatchObject({ width: 60, height: 40, bleed: evenly(0), ground: 'transparent' });
   const two = sheetOfPieces(surfaces[0]!, surfaces[0]!.pile);
   for (const { placement } of two.pile) {
     const { x, y, width, height } = extentOf(placement);

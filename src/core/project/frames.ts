@@ -10,6 +10,7 @@ import {
   type Point,
 } from '@/core/geometry/matrix';
 import { contains, parsePath, pathBounds } from '@/core/geometry/path';
+import { withBleed, type Sides } from '@/core/geometry/sides';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { finishOf, scaledFinish } from '@/core/piece/finish';
 import { materialKind, scaledMaterial } from '@/core/piece/material';
@@ -139,7 +140,7 @@ export const emptied = (pile: readonly Piece[], assets: Assets): Piece[] =>
   });
 
 /** A page’s pieces on another page, with the paper that covers it: all of it to be seen, in the middle, nothing squashed. */
-export function fittedOn(page: Size & { bleed: number }, made: Surface): Piece[] {
+export function fittedOn(page: Size & { bleed: Sides }, made: Surface): Piece[] {
   const scale = Math.min(page.width / made.width, page.height / made.height);
   const by = { x: (page.width - made.width * scale) / 2, y: (page.height - made.height * scale) / 2 };
   return made.pile.map((piece): Piece => {
@@ -147,11 +148,7 @@ export function fittedOn(page: Size & { bleed: number }, made: Surface): Piece[]
     if (isBackground(piece, made))
       return {
         ...piece,
-        placement: {
-          ...placement,
-          ...{ x: page.width / 2, y: page.height / 2 },
-          ...{ width: page.width + 2 * page.bleed, height: page.height + 2 * page.bleed },
-        },
+        placement: { ...placement, ...placedAt(withBleed(page)) },
       };
     return {
       ...piece,

@@ -1,5 +1,6 @@
 /** Pieces taken off a page to be kept as a supply. */
 import { outset, unite, type Box } from '@/core/geometry/box';
+import { NO_SIDES } from '@/core/geometry/sides';
 import { assetsIn, finishAssets } from '@/core/piece/assets';
 import type { Piece } from '@/core/piece/piece';
 import { extentOf } from '@/core/piece/placement/placement';
@@ -31,7 +32,15 @@ export function sheetOfPieces(surface: Surface, pieces: readonly Piece[]): Surfa
       placement: { ...placement, x: placement.x - box.x, y: placement.y - box.y, hidden: false },
     };
   });
-  return { ...surface, width: box.width, height: box.height, bleed: 0, safe: 0, ground: 'transparent', pile };
+  return {
+    ...surface,
+    width: box.width,
+    height: box.height,
+    bleed: NO_SIDES,
+    safe: NO_SIDES,
+    ground: 'transparent',
+    pile,
+  };
 }
 
 /**
@@ -60,7 +69,7 @@ export function partsOf(
     id: newId(),
     name,
     light,
-    ...{ width, height, bleed: 0, safe: 0, ground: '#ffffff', guides: [], locked: false },
+    ...{ width, height, bleed: NO_SIDES, safe: NO_SIDES, ground: '#ffffff', guides: [], locked: false },
     ...{ pile, groups: [...copies.groups] },
   };
   const { product } = beginProduct('layout', sheet);

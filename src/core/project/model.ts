@@ -1,4 +1,5 @@
 /** A project: surfaces with their piles, and what is known of the picture files they use. */
+import { evenly, type Sides } from '@/core/geometry/sides';
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import type { Fact } from '@/core/living/field';
@@ -70,9 +71,9 @@ export interface Surface {
   width: number;
   height: number;
   /** What is printed beyond the trim, so that no white shows after cutting. */
-  bleed: number;
+  bleed: Sides;
   /** Nothing that matters should lie nearer the trim than this. */
-  safe: number;
+  safe: Sides;
   /** Colour of the bare page. */
   ground: string;
   light: PageLight;
@@ -144,7 +145,7 @@ export interface Project {
 }
 
 /** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 12;
+export const FILE_VERSION = 13;
 
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;
@@ -173,8 +174,8 @@ export const newSurface = (
   name,
   width,
   height,
-  bleed: USUAL_BLEED[unit],
-  safe: USUAL_SAFE[unit],
+  bleed: evenly(USUAL_BLEED[unit]),
+  safe: evenly(USUAL_SAFE[unit]),
   ground: '#ffffff',
   light: DAYLIGHT,
   pile: [],

@@ -1,5 +1,6 @@
 /** Photos of a page: which may be moved, what is free, and edits that move photos and nothing else. */
 import fc from 'fast-check';
+import { evenly } from '@/core/geometry/sides';
 import { overlaps, type Box } from '@/core/geometry/box';
 import { largestFree } from '@/core/page/free';
 import { photoPiece, stripPiece } from '@/core/project/create';
@@ -32,7 +33,7 @@ const asset = (sha: string, more: Partial<Asset> = {}): Asset => ({
   ...more,
 });
 const [a, b, c] = [asset('a', { focus: { x: 0.9, y: 0.2 } }), asset('b'), asset('c')];
-const page = { width: 864, height: 864, bleed: 9 };
+const page = { width: 864, height: 864, bleed: evenly(9) };
 const at = (x: number, y: number) => ({ x, y });
 const start = () => {
   const layout = newLayout({ id: 'p', title: '', unit: 'in', width: 864, height: 864 });

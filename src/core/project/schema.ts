@@ -179,7 +179,10 @@ const side = number()
   .min(SMALLEST_SIDE - 1e-6)
   .max(LARGEST_SIDE + 1e-6)
   .required();
-const margin = number().min(0).max(144).required();
+/** The most that is printed beyond a trim, or kept free within it, points. */
+const WIDEST_MARGIN = 144;
+const margin = number().min(0).max(WIDEST_MARGIN).required();
+const sides = object({ top: margin, right: margin, bottom: margin, left: margin }).noUnknown().required();
 
 const surfaceSchema = object({
   id,
@@ -187,8 +190,8 @@ const surfaceSchema = object({
   part: string().min(1).max(40),
   width: side,
   height: side,
-  bleed: margin,
-  safe: margin,
+  bleed: sides,
+  safe: sides,
   ground: string().matches(HEX_COLOUR).required(),
   light: lightSchema.required(),
   pile: array(pieceSchema.required()).max(MOST_PIECES).required(),

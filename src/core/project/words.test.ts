@@ -136,8 +136,8 @@ describe('who and when', () => {
     const surface = base.surfaces[0]!;
     const piece = captionPiece('c', base, surface, 'Orla and Tom\n16 May 2026', typesetter);
     const box = extentOf(piece.placement);
-    expect(box.x).toBeGreaterThanOrEqual(surface.safe - 1e-6);
-    expect(box.x + box.width).toBeLessThanOrEqual(surface.width - surface.safe + 1e-6);
+    expect(box.x).toBeGreaterThanOrEqual(surface.safe.left - 1e-6);
+    expect(box.x + box.width).toBeLessThanOrEqual(surface.width - surface.safe.right + 1e-6);
     for (const other of surface.pile) expect(overlaps(box, extentOf(other.placement))).toBe(false);
     // Lines of a box that grows end where it lies: that is no other way of writing.
     expect(piece.outline).toMatchObject({ align: 'right', wrap: false });

@@ -1,5 +1,6 @@
 /** What the page's edge cuts off, unless it is a paper that is meant to go on beyond it. */
 import { pathBounds, transformPath } from '@/core/geometry/path';
+import { type Sides } from '@/core/geometry/sides';
 import { outlineOf } from '@/core/page/outlines';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
@@ -10,15 +11,12 @@ import { formatLength, type Unit } from '@/core/units/lengths';
 /** Less than a trimmer's own wander is no fault, points: 1/32 in (common practice, no source). */
 const LEAST = 2.25;
 
-const SIDES = ['left', 'right', 'top', 'bottom'] as const;
+const SIDES: readonly (keyof Sides)[] = ['left', 'right', 'top', 'bottom'];
 
 type Where = Pick<Looked, 'surface' | 'tools'>;
 
 /** How far a piece goes beyond each side of the page, points; below zero where it ends before it. */
-function beyond(
-  piece: Piece,
-  { surface: { width, height }, tools }: Where,
-): Record<(typeof SIDES)[number], number> {
+function beyond(piece: Piece, { surface: { width, height }, tools }: Where): Sides {
   const { path, reach } = outlineOf(piece, tools);
   const box = pathBounds(transformPath(placementMatrix(piece.placement), path));
   return {
@@ -35,8 +33,9 @@ export function cutOff(piece: Piece, where: Where, unit: Unit): string | null {
   if (coversPage(piece, surface)) return null;
   const over = beyond(piece, where);
   // A strip of paper that reaches the bleed is trimmed with the page, as it should be.
-  const meant = (by: number) => piece.material.kind === 'paper' && by >= surface.bleed - 0.5;
-  const cut = SIDES.filter((side) => over[side] > LEAST && !meant(over[side]));
+  const meant = (side: keyof Sides) =>
+    piece.material.kind === 'paper' && over[side] >= surface.bleed[side] - 0.5;
+  const cut = SIDES.filter((side) => over[side] > LEAST && !meant(side));
   if (!cut.length) return null;
   const says = cut.map((side) => `${formatLength(over[side], unit, true)} at the ${side}`);
   return `Cut off by the page’s edge: ${says.join(', ')}.`;

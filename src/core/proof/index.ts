@@ -1,16 +1,22 @@
 /** What is checked of a page before it is printed, a check a line, in the order it is told. */
 import { toolsFor } from '@/core/page/outlines';
 import type { Project, Surface } from '@/core/project/model';
+import { ownChecks } from '@/core/product';
+import type { OwnCheck } from '@/core/product/product';
 import { CAPTION } from '@/core/proof/caption';
 import type { Check, Finding } from '@/core/proof/check';
 import { CUT_OFF } from '@/core/proof/cut-off';
+import { FOLDS } from '@/core/proof/folds';
 import { FONTS, LACKING } from '@/core/proof/fonts';
 import { OPENINGS } from '@/core/proof/openings';
 import { OVER } from '@/core/proof/over';
 import { SHARP } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
 
+/** Of any page; in the order they are told. */
 const CHECKS: readonly Check[] = [OVER, OPENINGS, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
+/** Of products that ask for them. */
+const OWN: Record<OwnCheck, Check> = { folds: FOLDS };
 
 /** What the checks found on a page, a sentence for each, and what those say that found nothing. */
 export function checked(
@@ -20,7 +26,9 @@ export function checked(
 ): { found: (Finding & { check: string })[]; clear: string[] } {
   const seen = surface.pile.filter(({ placement }) => !placement.hidden);
   const page = { project, surface, seen, tools: toolsFor(project, typesetter), typesetter };
-  const all = CHECKS.map(({ id, look, clear }) => ({ id, clear, findings: look(page) }));
+  const all = [...CHECKS, ...ownChecks(project.product).map((name) => OWN[name])].map(
+    ({ id, look, clear }) => ({ id, clear, findings: look(page) }),
+  );
   return {
     found: all.flatMap(({ id, findings }) => findings.map((finding) => ({ ...finding, check: id }))),
     clear: all.flatMap(({ clear, findings }) => (clear && !findings.length ? [clear] : [])),

@@ -3,8 +3,9 @@ import { checked } from '@/core/proof';
 import { finishOf } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
+import type { Project } from '@/core/project/model';
 import { nodeTypesetter } from '../../../scripts/node/platform';
-import { assetOf, inkPiece, laid, photoOf, quarters } from '../../../scripts/testing/samples';
+import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
 
 const asset = assetOf(quarters(90, 60), 3000, 2000);
 const paper = (id: string, x: number, y: number, width: number, height: number): Piece => ({
@@ -38,6 +39,23 @@ test('what the edge cuts off is named with how much; papers that reach the bleed
     ['over the right', 'Cut off by the page’s edge: 0.75 in at the right.'],
     ['in a corner', 'Cut off by the page’s edge: 0.25 in at the left, 0.31 in at the bottom.'],
   ]);
+});
+
+test('words across the fold of a card are named; those beside it, and on what has no folds, are not', async () => {
+  const title = wordsOf('title', 'Fly kites', 30);
+  const at = (id: string, x: number): Piece => ({
+    ...{ ...title, id, name: id },
+    placement: { ...title.placement, x, y: 100, width: 200 },
+  });
+  const of = laid([at('across', 290), at('beside', 120)], []);
+  const told = async (project: Project) =>
+    checked(project, project.surfaces[0]!, await nodeTypesetter()).found.flatMap(({ check, name }) =>
+      check === 'folds' ? [name] : [],
+    );
+  expect(await told(of)).toEqual([]);
+  const product = { kind: 'card' as const, width: 216, height: 288, fold: 'left' as const };
+  const [surface] = of.surfaces;
+  expect(await told({ ...of, product, surfaces: [{ ...surface!, part: 'outside' }] })).toEqual(['across']);
 });
 
 test('a piece that is turned is measured as it lies, its mats with it', async () => {

@@ -1,5 +1,5 @@
 /** How words are written: letters, lines, and stretches that differ from the rest. */
-import { array, boolean, number, object, string } from 'yup';
+import { array, boolean, number, object, string, type ObjectShape } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { DAY_FORMS, FIELD_NAMES, type DayForm, type Field, type FieldName } from '@/core/living/field';
 import { FAMILIES, isFamily, OWN_FAMILY } from '@/core/text/families';
@@ -37,10 +37,14 @@ export const letteringOf = (from: Lettering): Lettering =>
 /** All that a way of writing has beside its ink. */
 export const STYLE_KEYS = [...LETTERING_KEYS, 'align', 'leading', 'hyphens', 'hanging'] as const;
 
-/** A stretch of the text, `start` to before `end` in UTF-16 units, that differs from the rest in what it names. */
-export interface Span {
+/** A stretch of a text, `start` to before `end` in UTF-16 units. */
+export interface Stretch {
   start: number;
   end: number;
+}
+
+/** A stretch that differs from the rest in what it names. */
+export interface Span extends Stretch {
   family?: string;
   /** Letter size over that of the rest. */
   scale?: number;
@@ -54,6 +58,13 @@ export interface Span {
   /** It lives: what stands there is what this says. */
   field?: Field;
 }
+
+/** A stretch that lives, and is lettered as the rest. */
+export interface LivingSpan extends Stretch {
+  field: Field;
+}
+
+export const lives = (span: Span): span is Span & LivingSpan => span.field !== undefined;
 
 export interface Columns {
   count: number;
@@ -132,42 +143,48 @@ export const letteringFields = {
 
 const place = number().integer().min(0).max(MOST_LETTERS).required();
 
-export const styleFields = {
-  ...letteringFields,
-  align: string()
-    .oneOf([...ALIGNMENTS])
+const fieldSchema = object({
+  kind: string()
+    .oneOf<FieldName>([...FIELD_NAMES])
     .required(),
-  leading: number().min(LEAST_LEADING).max(MOST_LEADING).required(),
-  spans: array(
-    object({
-      start: place,
-      end: place,
-      family,
-      scale: number().min(LEAST_SCALE).max(MOST_SCALE),
-      ink: string().matches(HEX_COLOUR),
-      tracking,
-      features,
-      bold: boolean(),
-      italic: boolean(),
-      field: object({
-        kind: string()
-          .oneOf<FieldName>([...FIELD_NAMES])
-          .required(),
-        fact: string().min(1).max(80),
-        as: string().oneOf<DayForm>(Object.keys(DAY_FORMS) as DayForm[]),
-      })
-        .noUnknown()
-        .default(undefined)
-        .optional(),
-    })
+  fact: string().min(1).max(80),
+  as: string().oneOf<DayForm>(Object.keys(DAY_FORMS) as DayForm[]),
+}).noUnknown();
+
+/** Stretches of a text, apart from each other and in order. */
+const stretches = <T extends Stretch>(own: ObjectShape) =>
+  array(
+    object({ start: place, end: place, ...own })
       .noUnknown()
       .required(),
   )
     .min(1)
     .max(MOST_SPANS)
     .test('order', '${path} lie over each other', (spans) =>
-      (spans ?? []).every(({ start, end }, i) => start < end && (i === 0 || spans![i - 1]!.end <= start)),
-    ),
+      ((spans ?? []) as T[]).every(
+        ({ start, end }, i, all) => start < end && (i === 0 || all[i - 1]!.end <= start),
+      ),
+    );
+
+/** Of words whose letters are all alike: stretches that live, and nothing else. */
+export const livingSpans = stretches<LivingSpan>({ field: fieldSchema.required() });
+
+export const styleFields = {
+  ...letteringFields,
+  align: string()
+    .oneOf([...ALIGNMENTS])
+    .required(),
+  leading: number().min(LEAST_LEADING).max(MOST_LEADING).required(),
+  spans: stretches<Span>({
+    family,
+    scale: number().min(LEAST_SCALE).max(MOST_SCALE),
+    ink: string().matches(HEX_COLOUR),
+    tracking,
+    features,
+    bold: boolean(),
+    italic: boolean(),
+    field: fieldSchema.default(undefined).optional(),
+  }),
   columns: object({
     count: number().integer().min(2).max(MOST_COLUMNS).required(),
     gap: number().min(0).max(WIDEST_GAP).required(),

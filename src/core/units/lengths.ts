@@ -177,6 +177,22 @@ export function formatLength(points: number, unit: Unit, withUnit = false, ppi =
   return `${Object.is(digits, -0) ? 0 : digits}${withUnit ? ` ${unit}` : ''}`;
 }
 
+const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+
+/** `0.125 in all round`, or `0.125 in at the top, right and left` where there is less at the others. */
+export function formatSides(by: Record<(typeof SIDES)[number], number>, unit: Unit): string {
+  const lengths = [...new Set(SIDES.map((side) => by[side]))];
+  if (lengths.length === 1) return `${formatLength(lengths[0]!, unit, true)} all round`;
+  return lengths
+    .filter((length) => length > 0)
+    .map((length) => {
+      const at = SIDES.filter((side) => by[side] === length);
+      const listed = [at.slice(0, -1).join(', '), at.at(-1)].filter(Boolean).join(' and ');
+      return `${formatLength(length, unit, true)} at the ${listed}`;
+    })
+    .join(', ');
+}
+
 /** `4.2 x 1.5 in` */
 export const formatSize = (size: { width: number; height: number }, unit: Unit): string =>
   `${formatLength(size.width, unit)} x ${formatLength(size.height, unit)} ${unit}`;

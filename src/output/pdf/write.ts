@@ -1,10 +1,11 @@
 /** A Picture as PDF 1.7: boxes for print shops, photos untouched, words as words, shadows as soft masks. */
 import { PDFDocument, PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import { rgbOf } from '@/core/color/hex';
-import type { Box } from '@/core/geometry/box';
+import { outset, type Box, type Size } from '@/core/geometry/box';
 import type { DrawingPart } from '@/core/drawing/drawing';
 import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
+import { NO_SIDES, type Sides } from '@/core/geometry/sides';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Blend } from '@/core/picture/blend';
 import {
@@ -15,9 +16,10 @@ import {
   type ImageMark,
   type Mark,
   type Fold,
-  Picture,
+  type Picture,
   type ShadowMark,
   type WorkedMark,
+  madeOf,
 } from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
@@ -82,22 +84,24 @@ async function addPage(
   { withBleed, cropMarks }: PdfOptions,
   pen: Pen,
 ): Promise<void> {
-  const bleed = withBleed ? picture.bleed : 0;
-  const room = bleed + (cropMarks ? MARK_ROOM : 0);
   const { width, height } = picture.trim;
-  const page = document.addPage([width + 2 * room, height + 2 * room]);
-  page.setBleedBox(room - bleed, room - bleed, width + 2 * bleed, height + 2 * bleed);
-  page.setTrimBox(room, room, width, height);
-  const bleedBox: Box = { x: -bleed, y: -bleed, width: width + 2 * bleed, height: height + 2 * bleed };
+  const bleed = withBleed ? picture.bleed : NO_SIDES;
+  const bleedBox = madeOf(picture, withBleed);
+  const paper = outset(bleedBox, cropMarks ? MARK_ROOM : 0);
+  const page = document.addPage([paper.width, paper.height]);
+  // PDF counts from the paper's lower left corner upwards.
+  const [x, y] = [-paper.x, paper.height + paper.y - height];
+  page.setBleedBox(x - bleed.left, y - bleed.bottom, bleedBox.width, bleedBox.height);
+  page.setTrimBox(x, y, width, height);
   pen.start();
   // From here on the origin is the trim's top left corner and y points down, as everywhere else.
-  pen.write(`q 1 0 0 -1 ${n(room)} ${n(height + room)} cm`);
+  pen.write(`q 1 0 0 -1 ${n(x)} ${n(height + y)} cm`);
   pen.write(`q ${rectangle(bleedBox)} W n`);
   if (picture.ground) pen.write(`${colour(picture.ground)} rg ${rectangle(bleedBox)} f`);
   for (const piece of picture.pieces) await pen.piece(piece);
   pen.write('Q');
   if (cropMarks) {
-    pen.write(marksAt(width, height, bleed, picture.folds ?? []));
+    pen.write(marksAt(picture.trim, bleed, picture.folds ?? []));
     for (const cut of [...(picture.paper ? [picture.paper] : []), ...(picture.openings ?? [])])
       pen.write(`q 1 1 1 1 K 0.25 w ${outline(cut)} S Q`);
   }
@@ -116,30 +120,19 @@ async function addPage(
  * Hairlines at the trim's corners, beginning outside the bleed (or 3 pt out), in the four inks at full strength; where the
  * paper is scored and folded they are dashed.
  */
-function marksAt(width: number, height: number, bleed: number, folds: readonly Fold[]): string {
-  const from = Math.max(bleed, 3) + 2;
-  const to = from + MARK_LENGTH;
-  const lines = [0, width].flatMap((x) => [
-    `${n(x)} ${n(-from)} m ${n(x)} ${n(-to)} l`,
-    `${n(x)} ${n(height + from)} m ${n(x)} ${n(height + to)} l`,
-  ]);
-  lines.push(
-    ...[0, height].flatMap((y) => [
-      `${n(-from)} ${n(y)} m ${n(-to)} ${n(y)} l`,
-      `${n(width + from)} ${n(y)} m ${n(width + to)} ${n(y)} l`,
-    ]),
-  );
-  const dashed = folds.flatMap(({ axis, at }) =>
+function marksAt({ width, height }: Size, bleed: Sides, folds: readonly Fold[]): string {
+  const away = (side: keyof Sides) => Math.max(bleed[side], 3) + 2;
+  const mark = (axis: Fold['axis'], at: number, from: number, by: number) =>
     axis === 'x'
-      ? [
-          `${n(at)} ${n(-from)} m ${n(at)} ${n(-to)} l`,
-          `${n(at)} ${n(height + from)} m ${n(at)} ${n(height + to)} l`,
-        ]
-      : [
-          `${n(-from)} ${n(at)} m ${n(-to)} ${n(at)} l`,
-          `${n(width + from)} ${n(at)} m ${n(width + to)} ${n(at)} l`,
-        ],
-  );
+      ? `${n(at)} ${n(from)} m ${n(at)} ${n(from + by)} l`
+      : `${n(from)} ${n(at)} m ${n(from + by)} ${n(at)} l`;
+  const both = (axis: Fold['axis'], at: number): string[] => {
+    const [first, last, side] =
+      axis === 'x' ? (['top', 'bottom', height] as const) : (['left', 'right', width] as const);
+    return [mark(axis, at, -away(first), -MARK_LENGTH), mark(axis, at, side + away(last), MARK_LENGTH)];
+  };
+  const lines = [...[0, width].flatMap((x) => both('x', x)), ...[0, height].flatMap((y) => both('y', y))];
+  const dashed = folds.flatMap(({ axis, at }) => both(axis, at));
   const scored = dashed.length ? ` [3 2] 0 d ${dashed.join(' ')} S` : '';
   return `q 1 1 1 1 K 0.25 w ${lines.join(' ')} S${scored} Q`;
 }

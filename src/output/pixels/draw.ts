@@ -1,7 +1,7 @@
 /** Draws a Picture on a canvas: the screen, the PNG and the JPEG all come from here. */
 import { overlaps, type Box, type Size } from '@/core/geometry/box';
 import { compose, scaling, translation, type Matrix } from '@/core/geometry/matrix';
-import type { DrawnPiece, Picture } from '@/core/picture/picture';
+import { madeOf, type DrawnPiece, type Picture } from '@/core/picture/picture';
 import { drawMarks, onLayer } from '@/output/pixels/cut';
 import type { DrawingSource } from '@/output/pixels/marks';
 import type { Context } from '@/output/platform';
@@ -45,13 +45,13 @@ export function drawPiece(context: Context, piece: DrawnPiece, view: Matrix, sou
 }
 
 /** How large the drawing comes out, and the map from page points to its pixels. */
-export function sheetOf(picture: Picture, ppi: number, withBleed: boolean): Size & { view: Matrix } {
-  const bleed = withBleed ? picture.bleed : 0;
+export function sheetOf(picture: Picture, ppi: number, bleed: boolean): Size & { view: Matrix } {
+  const { x, y, width, height } = madeOf(picture, bleed);
   const scale = ppi / 72;
   return {
-    width: Math.round((picture.trim.width + 2 * bleed) * scale),
-    height: Math.round((picture.trim.height + 2 * bleed) * scale),
-    view: compose(scaling(scale), translation(bleed, bleed)),
+    width: Math.round(width * scale),
+    height: Math.round(height * scale),
+    view: compose(scaling(scale), translation(-x, -y)),
   };
 }
 

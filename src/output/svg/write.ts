@@ -13,6 +13,7 @@ import {
   type Mark,
   type Picture,
   type WorkedMark,
+  madeOf,
 } from '@/core/picture/picture';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/marks';
@@ -32,10 +33,9 @@ const matrix = (map: Matrix): string => `matrix(${map.map((v) => Number(v.toPrec
 const escape = (text: string): string =>
   writable(text).replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
-export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource): string {
-  const bleed = withBleed ? picture.bleed : 0;
-  const width = picture.trim.width + 2 * bleed;
-  const height = picture.trim.height + 2 * bleed;
+export function writeSvg(picture: Picture, bleed: boolean, source: SvgSource): string {
+  const all = madeOf(picture, bleed);
+  const { width, height } = all;
   const defs: string[] = [];
   const used = new Map<string, string>();
   const files = [
@@ -62,12 +62,12 @@ export function writeSvg(picture: Picture, withBleed: boolean, source: SvgSource
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${number(width / 72)}in" height="${number(height / 72)}in" ` +
-      `viewBox="${[-bleed, -bleed, width, height].map(number).join(' ')}">`,
+      `viewBox="${[all.x, all.y, width, height].map(number).join(' ')}">`,
     `<title>${escape(picture.title)}</title>`,
     `<defs>${defs.join('\n')}</defs>`,
     ...(picture.ground
       ? [
-          `<rect x="${number(-bleed)}" y="${number(-bleed)}" width="${number(width)}" height="${number(height)}" fill="${picture.ground}"/>`,
+          `<rect x="${number(all.x)}" y="${number(all.y)}" width="${number(width)}" height="${number(height)}" fill="${picture.ground}"/>`,
         ]
       : []),
     ...body,

@@ -17,9 +17,11 @@ import { byKind } from '@/core/schema/choice';
 import {
   letteringFields,
   letteringOf,
+  livingSpans,
   scaledLetters,
   SMALLEST_LETTERS,
   type Lettering,
+  type LivingSpan,
 } from '@/core/text/style';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
 
@@ -31,6 +33,8 @@ export const isBase = (outline: { kind: string }): outline is Base => outline.ki
 export interface RunningOutline extends Lettering, Way {
   kind: 'running';
   text: string;
+  /** Stretches that live. */
+  spans?: LivingSpan[];
   base: Base;
   /** The words come again and again until the outline is full, and meet themselves exactly. */
   repeat: boolean;
@@ -52,6 +56,7 @@ export const running: OutlineKind<RunningOutline> = {
   schema: object({
     kind: string().oneOf(['running']).required(),
     text: string().max(MOST_RUNNING_LETTERS).defined(),
+    spans: livingSpans,
     ...letteringFields,
     base: byKind(
       Object.fromEntries(Object.entries(BASES).map(([kind, { schema }]) => [kind, schema])),
@@ -84,8 +89,13 @@ export const running: OutlineKind<RunningOutline> = {
   band: ({ size }) => size / 3,
   inks: ({ line }) => (line ? inkSlot('line', line, 'colour') : []),
   written: (outline) => [
-    { text: outline.text, letters: outline, set: (text) => void (outline.text = text) },
-    { text: outline.between, letters: outline, set: (text) => void (outline.between = text) },
+    // Where it lives goes along with what is written: writeAnew (edits/make.ts) changes both.
+    { text: outline.text, letters: outline },
+    {
+      text: outline.between,
+      letters: letteringOf(outline),
+      set: (text) => void (outline.between = text.slice(0, LONGEST_BETWEEN)),
+    },
   ],
   scaled: (outline, scale) => ({
     ...outline,

@@ -28,11 +28,10 @@ export interface Written {
   stretch(from: number, to: number): Mark[];
 }
 
-export const writtenOn = (
-  outline: GlyphsOutline | RunningOutline,
-  placement: Placement,
-  typesetter: Typesetter,
-): Written =>
+/** Words, in lines or along an outline. */
+export type WrittenOutline = GlyphsOutline | RunningOutline;
+
+export const writtenOn = (outline: WrittenOutline, placement: Placement, typesetter: Typesetter): Written =>
   outline.kind === 'glyphs'
     ? inLines(outline, placement, typesetter)
     : onOutline(outline, placement, typesetter);

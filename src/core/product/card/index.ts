@@ -48,6 +48,11 @@ export const card: ProductKind<CardProduct> = {
   sizes: CARD_SIZES,
   mostSide: MOST_SHUT,
   ways: { label: 'Folded', all: Object.entries(FOLDINGS).map(([id, { name }]) => ({ id, name })) },
+  waysOut: [
+    { as: ['flat', 'spreads'], name: 'sides' },
+    { as: ['pages'], name: 'panels', panels: true },
+  ],
+  checks: ['folds'],
   begin({ width, height }, way) {
     const fold = isFolding(way) ? way : 'left';
     return { product: { kind: 'card', width, height, fold }, parts: FOLDINGS[fold].parts({ width, height }) };

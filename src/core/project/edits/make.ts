@@ -9,13 +9,16 @@ import { isInk, isPicture, materialKind, type Material } from '@/core/piece/mate
 import { LONGEST_WORDS } from '@/core/piece/material/words';
 import type { Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
-import type { RunningOutline } from '@/core/piece/outline/running';
-import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { MOST_RUNNING_LETTERS, type RunningOutline } from '@/core/piece/outline/running';
+import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import type { WrittenOutline } from '@/core/piece/outline/written';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import { surfaceOf } from '@/core/project/model';
 import { respanned } from '@/core/text/spans';
+import { lives, MOST_LETTERS, type Span } from '@/core/text/style';
+import type { Typesetter } from '@/core/text/typesetter';
 
 const idsOf = (pieces: readonly Piece[]) => pieces.map((piece) => piece.id);
 
@@ -94,8 +97,8 @@ export const nameOfWords = (text: string, role: string): string =>
   text.trim().split('\n')[0]!.slice(0, 40) || role.charAt(0).toUpperCase() + role.slice(1);
 
 /** Words written otherwise: what is undefined goes; stretches go along with what is written. */
-export function rewritten(outline: GlyphsOutline, to: Partial<GlyphsOutline>): GlyphsOutline {
-  const { spans = [] } = outline;
+export function rewritten<O extends WrittenOutline>(outline: O, to: Partial<O>): O {
+  const spans: readonly Span[] = outline.spans ?? [];
   const next = {
     ...outline,
     ...(to.text !== undefined && spans.length ? { spans: respanned(spans, outline.text, to.text) } : {}),
@@ -103,6 +106,24 @@ export function rewritten(outline: GlyphsOutline, to: Partial<GlyphsOutline>): G
   };
   if (next.spans?.length === 0) delete next.spans;
   return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as typeof next;
+}
+
+/** How many characters words of each kind hold. */
+const MOST = { glyphs: MOST_LETTERS, running: MOST_RUNNING_LETTERS };
+
+/** Writes a text with its stretches, in lines or along an outline, as far as it finds room in one piece. */
+export function writeAnew(
+  surfaceId: string,
+  piece: Piece & { outline: WrittenOutline },
+  { text, spans }: { text: string; spans: readonly Span[] },
+  typesetter: Typesetter,
+): Edit {
+  const { outline, placement } = piece;
+  const most = MOST[outline.kind];
+  const to = { text: text.slice(0, most), spans: spans.filter(({ end }) => end <= most) };
+  return outline.kind === 'running'
+    ? changeRunning(surfaceId, piece.id, { ...to, spans: to.spans.filter(lives) })
+    : writeWords(surfaceId, piece, to, wantedSize(rewritten(outline, to), placement, typesetter));
 }
 
 /**
@@ -155,10 +176,9 @@ export const changeRunning = (surfaceId: string, id: string, to: Partial<Running
       const { outline } = draft;
       if (outline.kind !== 'running') return;
       const named = draft.name === nameOfWords(outline.text, draft.role);
-      draft.outline = Object.fromEntries(
-        Object.entries({ ...outline, ...to }).filter(([, value]) => value !== undefined),
-      ) as unknown as RunningOutline;
-      if (named) draft.name = nameOfWords(draft.outline.text, draft.role);
+      const next = rewritten(outline as RunningOutline, to);
+      draft.outline = next;
+      if (named) draft.name = nameOfWords(next.text, draft.role);
     },
     `run ${Object.keys(to).join()}`,
   );

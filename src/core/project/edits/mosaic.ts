@@ -81,8 +81,8 @@ export const layMosaic = (surfaceId: string, mosaic: Mosaic, newId: () => string
           const page = newSurface(id, `Page ${first + sheet + 1}`, like, project.unit);
           project.surfaces.splice(first + sheet, 0, {
             ...page,
-            bleed: like.bleed,
-            safe: like.safe,
+            bleed: { ...like.bleed },
+            safe: { ...like.safe },
             light: { ...like.light },
           });
         }

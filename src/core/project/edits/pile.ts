@@ -1,6 +1,7 @@
 /** Edits of which pieces a page has and how they are piled. */
 import type { Draft } from 'immer';
 import type { Size } from '@/core/geometry/box';
+import { withBleed, type Sides } from '@/core/geometry/sides';
 import type { Asset } from '@/core/picture/asset';
 import type { Piece, Tuck } from '@/core/piece/piece';
 import { naming, type Edit } from '@/core/project/edits/edit';
@@ -81,16 +82,17 @@ export function coversPage({ placement }: Piece, { width, height }: Size): boole
 }
 
 /** Whether a piece is a paper that covers the whole page with its bleed. */
-export function isBackground(piece: Piece, page: { width: number; height: number; bleed: number }): boolean {
+export function isBackground(piece: Piece, page: Size & { bleed: Sides }): boolean {
   const { x, y, width, height, turn } = piece.placement;
+  const all = withBleed(page);
   const near = (a: number, b: number) => Math.abs(a - b) < 0.5;
   return (
     piece.material.kind === 'paper' &&
     turn === 0 &&
-    near(x, page.width / 2) &&
-    near(y, page.height / 2) &&
-    width >= page.width + 2 * page.bleed - 0.5 &&
-    height >= page.height + 2 * page.bleed - 0.5
+    near(x, all.x + all.width / 2) &&
+    near(y, all.y + all.height / 2) &&
+    width >= all.width - 0.5 &&
+    height >= all.height - 0.5
   );
 }
 

@@ -1,5 +1,6 @@
 /** What goes round a folded paper: its geometry, and both ends in step whatever is done to one of them. */
 import fc from 'fast-check';
+import { evenly } from '@/core/geometry/sides';
 import { apply, type Point } from '@/core/geometry/matrix';
 import { acrossFace, behind } from '@/core/page/round';
 import { placedAt, placementMatrix, type Placement } from '@/core/piece/placement/placement';
@@ -29,7 +30,7 @@ test('across a face it reaches beyond the bleed at both edges, as thick and on t
       length(2, 18),
       degrees,
       (x, y, w, h, turn) => {
-        const face = { width: 720, height: 504, bleed: 9 };
+        const face = { width: 720, height: 504, bleed: evenly(9) };
         const before = { ...placedAt({ x: x - w / 2, y: y - h / 2, width: w, height: h }, turn) };
         const after = acrossFace(before, face);
         expect([after.height, after.turn]).toEqual([h, turn]);

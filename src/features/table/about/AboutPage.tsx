@@ -12,7 +12,7 @@ import { IconPalette, IconSun } from '@tabler/icons-react';
 import type { PageLight } from '@/core/piece/finish/light';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
-import { formatLength, PRINT_PPI } from '@/core/units/lengths';
+import { formatSides, PRINT_PPI } from '@/core/units/lengths';
 import { nameOfSize } from '@/core/units/sizes';
 import { KeepPage, KeepSketch } from '@/features/table/parts/KeepButtons';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -51,7 +51,7 @@ export function AboutPage() {
       </Box>
       <Typography variant="body2" color="text.secondary">
         {nameOfSize(surface.width, surface.height, unit)}, {pixels(surface.width)} x {pixels(surface.height)}{' '}
-        pixels at {PRINT_PPI} ppi, bleed {formatLength(surface.bleed, unit, true)}
+        pixels at {PRINT_PPI} ppi, bleed {formatSides(surface.bleed, unit)}
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, mt: 1.5 }}>
         <LightDial

@@ -1,4 +1,5 @@
 import * as act from '@/features/table/acts';
+import { evenly } from '@/core/geometry/sides';
 import { overlaps } from '@/core/geometry/box';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Project } from '@/core/project/model';
@@ -286,7 +287,7 @@ describe('looking', () => {
       [72, 4320],
       [4320, 200],
     ] as const) {
-      const view = fitted({ width, height, bleed: 9 }, { width: 960, height: 560 });
+      const view = fitted({ width, height, bleed: evenly(9) }, { width: 960, height: 560 });
       expect(view.x - 9 * view.zoom).toBeGreaterThanOrEqual(0);
       expect(view.x + (width + 9) * view.zoom).toBeLessThanOrEqual(960);
       expect(view.y + (height + 9) * view.zoom).toBeLessThanOrEqual(560);

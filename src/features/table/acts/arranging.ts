@@ -1,6 +1,7 @@
 /** The order of the pile, groups, aligning, spacing, rows and columns. */
 import { unite, type Box, type Size } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
+import { safeArea } from '@/core/geometry/sides';
 import { align, distribute, onArc, type AlignTo, type Arc } from '@/core/page/arrange';
 import { extentOfAll } from '@/core/page/extent';
 import { groupPieces, groupsAmong, movePile, ungroup, type PileMove } from '@/core/project/edits/group';
@@ -42,9 +43,9 @@ export function ungroupChosen(store: SessionStore): void {
 export type Frame = 'each other' | 'page' | 'safe area';
 
 function frameOf(session: Session, frame: Frame, boxes: readonly Box[]): Box {
-  const { width, height, safe } = page(session);
+  const { width, height } = page(session);
   if (frame === 'page') return { x: 0, y: 0, width, height };
-  if (frame === 'safe area') return { x: safe, y: safe, width: width - 2 * safe, height: height - 2 * safe };
+  if (frame === 'safe area') return safeArea(page(session));
   return boxes.reduce(unite);
 }
 

@@ -92,10 +92,20 @@ test('living words are put where one writes, follow what is known, and one undo 
   expect(text()).toBe('For Ines and Bo dear, with love');
   store.getState().undo();
   expect(text()).toBe('For Ada dear, with love');
+  // Along an outline and in lines again they live on.
+  act.runAlong(store);
+  const round = () => piles(store)[0]![0]!.outline;
+  act.know(store, { ...fact, value: 'Bo' });
+  expect(round()).toMatchObject({ kind: 'running', text: 'For Bo dear, with love' });
+  act.putField(store, { kind: 'page' });
+  expect(round()).toMatchObject({ text: 'For Bo dear, with love 1' });
+  act.straightenWords(store, piles(store)[0]![0]!.id);
+  act.know(store, fact);
+  expect(text()).toBe('For Ada dear, with love 1');
   // Beside no words at hand they are words of their own.
   store.getState().select([]);
   act.putField(store, { kind: 'page' });
-  expect(piles(store)[0]!.map(({ name }) => name)).toEqual(['For Ada dear, with love', '1']);
+  expect(piles(store)[0]!.map(({ name }) => name)).toEqual(['For Ada dear, with love 1', '1']);
 });
 
 test('a side of another size is shown whole when one turns to it; one of the same size where one looks', () => {

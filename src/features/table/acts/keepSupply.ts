@@ -64,7 +64,7 @@ export async function keepPicture(
     const made = await maker.makeFile(
       {
         project: { ...project, surfaces: [sheet] },
-        surfaceIds: [sheet.id],
+        taken: [{ surface: sheet, name: sheet.name }],
         options: { format: 'png', ppi: PRINT_PPI, withBleed: false, cropMarks: false },
         files: files.value,
         now: Date.now(),

@@ -1,4 +1,5 @@
 /** How things out of the workbox and the cupboard come to the page, each kind in its own way. */
+import { safeArea } from '@/core/geometry/sides';
 import type { Asset } from '@/core/picture/asset';
 import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
@@ -172,9 +173,8 @@ const BETWEEN = toPoints(0.25, 'in');
 /** Several pictures at once, side by side in rows about the middle of what is seen, one step. */
 export function layTogether(store: SessionStore, all: readonly Together[]): void {
   const session = store.getState();
-  const now = page(session);
+  const inside = safeArea(page(session));
   const pieces = all.map(({ asset, compartment }) => lying(asset, compartment, session, middle(session)));
-  const inside = { width: now.width - 2 * now.safe, height: now.height - 2 * now.safe };
   const spots = sideBySide(
     pieces.map(({ placement }) => placement),
     inside,
@@ -182,7 +182,7 @@ export function layTogether(store: SessionStore, all: readonly Together[]): void
   );
   const laid = pieces.map((piece, i) => ({
     ...piece,
-    placement: { ...piece.placement, x: spots[i]!.x + now.safe, y: spots[i]!.y + now.safe },
+    placement: { ...piece.placement, x: spots[i]!.x + inside.x, y: spots[i]!.y + inside.y },
   }));
   session.perform(
     together(`lay ${naming(laid)}`, [

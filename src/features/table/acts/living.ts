@@ -2,12 +2,13 @@
 import type { Fact, Field } from '@/core/living/field';
 import { fieldSays } from '@/core/living/fields';
 import { forgetFact, setFact } from '@/core/project/edits/facts';
+import { writeAnew } from '@/core/project/edits/make';
 import { layPieces } from '@/core/project/edits/pile';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { writtenAnew } from '@/core/text/spans';
 import type { Span } from '@/core/text/style';
 import { page } from '@/features/table/acts/choosing';
-import { rewrite, styledWords, wordsOf } from '@/features/table/acts/words';
+import { styledWords, writtenPiece } from '@/features/table/acts/words';
 import type { Session, SessionStore } from '@/features/table/session';
 
 /** What a field says on the page that is shown. */
@@ -17,7 +18,7 @@ export const saysHere = ({ history: { project }, surfaceId }: Session, field: Fi
 /** The words a field would be put in: those being written, or the ones that are selected. */
 export function wordsAtHand(session: Session): string | null {
   const id = session.mode.kind === 'write' ? session.mode.id : session.selection[0];
-  const piece = id ? wordsOf(session, id) : null;
+  const piece = id ? writtenPiece(session, id) : null;
   return piece && !piece.placement.locked ? piece.id : null;
 }
 
@@ -36,7 +37,9 @@ export function putField(store: SessionStore, field: Field): void {
     );
   }
   const { mode } = session;
-  const { text, spans = [] } = wordsOf(session, id)!.outline;
+  const piece = writtenPiece(session, id)!;
+  const { text } = piece.outline;
+  const spans: readonly Span[] = piece.outline.spans ?? [];
   const writing = mode.kind === 'write' && mode.range;
   const [a, b] = writing || [text.length, text.length];
   const [from, to] = [Math.min(a, b), Math.max(a, b)];
@@ -44,7 +47,8 @@ export function putField(store: SessionStore, field: Field): void {
   const anew = writtenAnew(spans, text, [{ from, to, by: air + by }]);
   const start = from + air.length;
   const end = start + by.length;
-  rewrite(store, id, { text: anew.text, spans: withField(anew.spans, { start, end, field }) });
+  const lives = withField(anew.spans, { start, end, field });
+  session.perform(writeAnew(session.surfaceId, piece, { ...anew, spans: lives }, session.typesetter));
   if (mode.kind === 'write') store.getState().setMode({ ...mode, range: [end, end] });
 }
 

@@ -5,6 +5,7 @@ import { panelsOn } from '@/core/product';
 import type { Panel } from '@/core/product/product';
 import type { View } from '@/features/table/session/view';
 import type { Point } from '@/core/geometry/matrix';
+import { NO_SIDES } from '@/core/geometry/sides';
 import { type Session, type SessionStore } from '@/features/table/session';
 import { fitted, nextZoom, zoomed } from '@/features/table/stage/hand/view';
 import { page, chosen, tools } from '@/features/table/acts/choosing';
@@ -18,7 +19,7 @@ export function zoomToChosen(store: SessionStore): void {
 }
 
 /** The view in which a part of the page is as close as it fits. */
-function closeUp({ stage, aside }: Session, { x, y, width, height }: Box, bleed = 0): View {
+function closeUp({ stage, aside }: Session, { x, y, width, height }: Box, bleed = NO_SIDES): View {
   const view = fitted({ width: Math.max(width, 4), height: Math.max(height, 4), bleed }, stage, aside);
   return { ...view, x: Math.round(view.x - x * view.zoom), y: Math.round(view.y - y * view.zoom) };
 }

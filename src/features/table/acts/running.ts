@@ -9,7 +9,7 @@ import { changePieces, together } from '@/core/project/edits/edit';
 import { changeRunning as changeRunningEdit, nameOfWords } from '@/core/project/edits/make';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { stylesOf } from '@/core/project/edits/styles';
-import { LARGEST_LETTERS, letteringOf, SMALLEST_LETTERS } from '@/core/text/style';
+import { LARGEST_LETTERS, letteringOf, lives, SMALLEST_LETTERS } from '@/core/text/style';
 import { toPoints } from '@/core/units/lengths';
 import { newId } from '@/features/shared/ids';
 import { page } from '@/features/table/acts/choosing';
@@ -33,7 +33,7 @@ export function runAlong(store: SessionStore): void {
   const from = written?.outline.kind === 'glyphs' ? written.outline : null;
   const outline: RunningOutline = {
     kind: 'running',
-    text: from?.text.trim() || 'around and around',
+    ...(from?.text.trim() ? trimmed(from) : { text: 'around and around' }),
     ...(from
       ? structuredClone(letteringOf(from))
       : {
@@ -69,6 +69,16 @@ export function runAlong(store: SessionStore): void {
   if (!from) store.getState().setMode({ kind: 'write', id: piece.id, range: [0, outline.text.length] });
 }
 
+/** Words on one line without what stands empty around them; what lives in them lives on. */
+function trimmed({ text, spans = [] }: GlyphsOutline): Pick<RunningOutline, 'text' | 'spans'> {
+  const lead = text.length - text.trimStart().length;
+  const living = spans
+    .filter(lives)
+    .map(({ start, end, field }) => ({ start: start - lead, end: end - lead, field }))
+    .filter(({ start, end }) => start >= 0 && end <= text.trim().length);
+  return { text: text.trim(), ...(living.length ? { spans: living } : {}) };
+}
+
 const runningOf = (session: Session, id: string) => {
   const [piece] = settledPieces(session, [id]);
   return piece?.outline.kind === 'running' ? { piece, outline: piece.outline } : null;
@@ -99,6 +109,7 @@ export function straightenWords(store: SessionStore, id: string): void {
   const outline: GlyphsOutline = {
     kind: 'glyphs',
     text: found.outline.text,
+    ...(found.outline.spans ? { spans: found.outline.spans } : {}),
     ...structuredClone(letteringOf(found.outline)),
     align: 'left',
     leading: 1.2,

@@ -1,6 +1,8 @@
 /** What is done to words: begun, written on, written otherwise, fitted to their box; those along an outline are in running.ts. */
+import { safeArea } from '@/core/geometry/sides';
 import { fittingHeight, fittingLetters, wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { isWritten } from '@/core/piece/outline';
+import type { WrittenOutline } from '@/core/piece/outline/written';
 import type { Piece } from '@/core/piece/piece';
 import { captionPiece, captionText, whoAndWhen } from '@/core/project/caption';
 import { wordsPiece, type Spot } from '@/core/project/create';
@@ -99,6 +101,12 @@ export function rewrite(store: SessionStore, id: string, to: Partial<GlyphsOutli
   if (!piece) return;
   const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, session.typesetter);
   session.perform(writeWords(session.surfaceId, piece, to, wanted));
+}
+
+/** Words in lines or along an outline; null for what is neither. */
+export function writtenPiece(session: Session, id: string): (Piece & { outline: WrittenOutline }) | null {
+  const [piece] = settledPieces(session, [id]);
+  return piece && isWritten(piece.outline) ? { ...piece, outline: piece.outline } : null;
 }
 
 /** Writes other words on a piece; along an outline they are one line. */
@@ -224,8 +232,7 @@ export function fitOnPage(store: SessionStore, id: string): boolean {
   const session = store.getState();
   const piece = wordsOf(session, id);
   if (!piece) return false;
-  const { width, height, safe } = page(session);
-  const room = { width: width - 2 * safe, height: height - 2 * safe };
+  const room = safeArea(page(session));
   const { outline, placement } = piece;
   // A turned box takes more of the page than it is wide.
   const extent = extentOf(placement);
@@ -237,11 +244,11 @@ export function fitOnPage(store: SessionStore, id: string): boolean {
   const wanted = outline.fixed ? box : wantedSize(rewritten(outline, to), box, session.typesetter);
   const write = writeWords(session.surfaceId, piece, to, wanted);
   const fits = extentOf({ ...placement, ...wanted });
-  const within = (middle: number, long: number, side: number): number =>
-    Math.min(side - safe - long / 2, Math.max(safe + long / 2, middle));
+  const within = (middle: number, long: number, from: number, side: number): number =>
+    Math.min(from + side - long / 2, Math.max(from + long / 2, middle));
   const place = placePiece(session.surfaceId, piece, 'place', {
-    x: within(placement.x, fits.width, width),
-    y: within(placement.y, fits.height, height),
+    x: within(placement.x, fits.width, room.x, room.width),
+    y: within(placement.y, fits.height, room.y, room.height),
   });
   session.perform(together('fit words on the page', [write, place]));
   return true;

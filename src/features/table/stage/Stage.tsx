@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { toolsFor } from '@/core/page/outlines';
 import { extentOfAll } from '@/core/page/extent';
 import { pathData, transformPath } from '@/core/geometry/path';
+import { withBleed } from '@/core/geometry/sides';
 import { Guides } from '@/features/table/stage/marks/Guides';
 import { Overflows } from '@/features/table/stage/marks/Overflows';
 import { SizeTag } from '@/features/table/stage/marks/SizeTag';
@@ -91,6 +92,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     onDropped(carried, spot, { left: event.clientX, top: event.clientY });
   };
 
+  const printed = withBleed(surface);
   return (
     <Box
       ref={frame}
@@ -152,7 +154,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
             <clipPath id="off-page">
               <path
                 clipRule="evenodd"
-                d={`M0 0H${stage.width}V${stage.height}H0ZM${view.x - surface.bleed * view.zoom} ${view.y - surface.bleed * view.zoom}h${(surface.width + 2 * surface.bleed) * view.zoom}v${(surface.height + 2 * surface.bleed) * view.zoom}h${-(surface.width + 2 * surface.bleed) * view.zoom}Z`}
+                d={`M0 0H${stage.width}V${stage.height}H0ZM${view.x + printed.x * view.zoom} ${view.y + printed.y * view.zoom}h${printed.width * view.zoom}v${printed.height * view.zoom}h${-printed.width * view.zoom}Z`}
               />
             </clipPath>
             <g clipPath="url(#off-page)">

@@ -9,6 +9,7 @@ import {
   type Matrix,
   type Point,
 } from '@/core/geometry/matrix';
+import { withBleed, type Sides } from '@/core/geometry/sides';
 import { TRUE_SIZE } from '@/features/table/session/screen';
 import type { View } from '@/features/table/session';
 
@@ -25,18 +26,17 @@ export const toPage = (view: View, point: Point): Point => apply(invert(viewMatr
  * The page whole and centred, with a margin for rulers, the pages at the left and what hangs off; beside what lies over the stage's left side
  * (`aside`, CSS pixels), as far as there is room.
  */
-export function fitted(page: Size & { bleed: number }, stage: Size, aside = 0): View {
+export function fitted(page: Size & { bleed: Sides }, stage: Size, aside = 0): View {
   const margin = { left: 70, top: 40, right: 40, bottom: 26 };
-  const width = page.width + 2 * page.bleed;
-  const height = page.height + 2 * page.bleed;
+  const all = withBleed(page);
   const room = {
     width: Math.max(80, stage.width - margin.left - margin.right),
     height: Math.max(80, stage.height - margin.top - margin.bottom),
   };
-  const zoom = clampZoom(Math.min(room.width / width, room.height / height));
+  const zoom = clampZoom(Math.min(room.width / all.width, room.height / all.height));
   const middle = margin.left + (room.width - page.width * zoom) / 2;
   const beside = (aside + stage.width - page.width * zoom) / 2;
-  const farthest = stage.width - margin.right - (page.width + page.bleed) * zoom;
+  const farthest = stage.width - margin.right - (page.width + page.bleed.right) * zoom;
   return steady({
     zoom,
     x: aside ? Math.max(middle, Math.min(beside, farthest)) : middle,

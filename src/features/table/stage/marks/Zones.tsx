@@ -1,6 +1,8 @@
 'use client';
 /** What will be printed: the veil over what hangs off, the bleed, the trim, the safe area. */
 import { memo } from 'react';
+import type { Box } from '@/core/geometry/box';
+import { safeArea, withBleed } from '@/core/geometry/sides';
 import type { Surface } from '@/core/project/model';
 import type { Session } from '@/features/table/session';
 
@@ -14,17 +16,26 @@ interface Props {
   zones: boolean;
 }
 
-export const Zones = memo(function Zones({ width, height, bleed: around, safe, view, stage, zones }: Props) {
-  const rect = (inset: number) => ({
-    x: view.x + inset * view.zoom,
-    y: view.y + inset * view.zoom,
-    width: Math.max(0, (width - 2 * inset) * view.zoom),
-    height: Math.max(0, (height - 2 * inset) * view.zoom),
+export const Zones = memo(function Zones({
+  width,
+  height,
+  bleed: around,
+  safe: within,
+  view,
+  stage,
+  zones,
+}: Props) {
+  const seen = (box: Box): Box => ({
+    x: view.x + box.x * view.zoom,
+    y: view.y + box.y * view.zoom,
+    width: Math.max(0, box.width * view.zoom),
+    height: Math.max(0, box.height * view.zoom),
   });
-  const ring = (outer: ReturnType<typeof rect>, inner: ReturnType<typeof rect>) =>
+  const ring = (outer: Box, inner: Box) =>
     `M${outer.x} ${outer.y}h${outer.width}v${outer.height}h${-outer.width}ZM${inner.x} ${inner.y}v${inner.height}h${inner.width}v${-inner.height}Z`;
-  const trim = rect(0);
-  const bleed = rect(-around);
+  const trim = seen({ x: 0, y: 0, width, height });
+  const bleed = seen(withBleed({ width, height, bleed: around }));
+  const safe = seen(safeArea({ width, height, safe: within }));
   const everywhere = { x: 0, y: 0, width: stage.width, height: stage.height };
   return (
     <g style={{ pointerEvents: 'none' }} aria-hidden="true">
@@ -39,15 +50,8 @@ export const Zones = memo(function Zones({ width, height, bleed: around, safe, v
           <path d={ring(bleed, trim)} fillRule="evenodd" fill="#9e2b45" opacity={0.2} />
           <rect {...trim} fill="none" stroke="#fffdf6" strokeWidth={1} opacity={0.8} />
           <rect {...trim} fill="none" stroke="#9e2b45" strokeWidth={1} strokeDasharray="2 3" />
-          <rect {...rect(safe)} fill="none" stroke="#fffdf6" strokeWidth={1} opacity={0.55} />
-          <rect
-            {...rect(safe)}
-            fill="none"
-            stroke="#2f6f68"
-            strokeWidth={1}
-            strokeDasharray="6 5"
-            opacity={0.9}
-          />
+          <rect {...safe} fill="none" stroke="#fffdf6" strokeWidth={1} opacity={0.55} />
+          <rect {...safe} fill="none" stroke="#2f6f68" strokeWidth={1} strokeDasharray="6 5" opacity={0.9} />
         </>
       )}
     </g>

@@ -6,7 +6,6 @@ import Radio from '@mui/material/Radio';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { fail, ok } from '@/core/result';
-import { formatLength, type Unit } from '@/core/units/lengths';
 import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
 import { LengthField } from '@/ui/LengthField';
 
@@ -14,15 +13,14 @@ interface Props {
   options: MakeOptions;
   /** Those there is a choice of. */
   formats: readonly Format[];
-  /** How much there would be all round, points; null where none is made. */
-  bleed: number | null;
+  /** How much there would be, in words; null where none is made. */
+  bleed: string | null;
   folded: boolean;
-  unit: Unit;
   disabled: boolean;
   onChange: (change: Partial<MakeOptions>) => void;
 }
 
-export function HowItIsMade({ options, formats, bleed, folded, unit, disabled, onChange }: Props) {
+export function HowItIsMade({ options, formats, bleed, folded, disabled, onChange }: Props) {
   const { pixels, cropMarks, lines } = FORMATS[options.format];
   return (
     <>
@@ -73,7 +71,7 @@ export function HowItIsMade({ options, formats, bleed, folded, unit, disabled, o
                 onChange={(event) => onChange({ withBleed: event.target.checked })}
               />
             }
-            label={`With bleed, ${formatLength(bleed, unit, true)} all round`}
+            label={`With bleed, ${bleed}`}
           />
         )}
         {lines && (

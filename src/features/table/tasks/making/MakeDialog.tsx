@@ -11,20 +11,24 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
-import { drawAlone } from '@/core/page/draw';
+import { NO_SIDES } from '@/core/geometry/sides';
+import { bleedOf, drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
-import { foldsOn, panelsOn } from '@/core/product';
-import { surfaceOf } from '@/core/project/model';
+import { madeOf } from '@/core/picture/picture';
+import { foldsOn, sidesOf, type Taken } from '@/core/product';
+import { surfaceOf, type Project, type Surface } from '@/core/project/model';
 import { checked } from '@/core/proof';
 import type { Finding } from '@/core/proof/check';
-import { formatSize, PRINT_PPI } from '@/core/units/lengths';
-import { WhatIsMade, type What } from '@/features/table/tasks/making/WhatIsMade';
+import type { Typesetter } from '@/core/text/typesetter';
+import { formatSides, formatSize, PRINT_PPI } from '@/core/units/lengths';
+import { allChoice, choicesFor, CHOSEN, THIS, type Choice } from '@/features/table/tasks/making/choices';
+import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { useMake, type Making } from '@/features/table/tasks/making/useMake';
-import { layCaption, panelNow } from '@/features/table/acts';
+import { layCaption } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
-import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
+import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
 
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
 
@@ -55,71 +59,51 @@ interface MakingProps {
 }
 
 function MakingIt({ options: wished, selection, begin, onOptions: setOptions, onClose }: MakingProps) {
-  const [what, setWhat] = useState<What>(begin && selection.length > 0 ? 'chosen' : 'this');
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
-  const panels = panelsOn(project, surface);
-  const [named, setPanel] = useState(() => panelNow(store.getState())?.name);
-  const panel = panels.find(({ name }) => name === named) ?? panels[0]!;
-  const fits = what !== 'all' || FORMATS[wished.format].many;
-  const options = {
-    ...aloneOr(fits ? wished : { ...wished, format: 'pdf' }, what === 'chosen' ? selection : []),
-    // Beyond a panel lies the next one: nothing that could be cut off.
-    ...(what === 'panel' ? { panel: panel.name, withBleed: false } : {}),
-  };
+  // What has two sides is printed on both.
+  const [wanted, setWanted] = useState(() =>
+    begin && selection.length ? CHOSEN : sidesOf(project.product) ? allChoice('flat') : THIS,
+  );
+  const choices = choicesFor(project, surface, selection);
+  const choice = choices.find(({ id }) => id === wanted) ?? choices[0]!;
+  const { taken, only } = choice;
+  const several = taken.length > 1;
+  const options = optionsFor(wished, choice);
   const { making, start, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
-  const { found, clear } = useMemo(
-    () => checked(project, surface, typesetter),
-    [project, surface, typesetter],
-  );
+  const { found, clear } = useFindings(project, taken, typesetter);
   const { unit } = project;
-  const chosen = selection.length;
-  const sides = project.surfaces.length;
   const busy = making.state === 'making';
-  const bleed = options.withBleed ? surface.bleed : 0;
-  const size = options.only
-    ? drawAlone(surface, options.only, toolsFor(project, typesetter)).trim
-    : what === 'panel'
-      ? panel.box
-      : { width: surface.width + 2 * bleed, height: surface.height + 2 * bleed };
+  const [first] = taken as [Taken<Surface>];
+  const trim = only
+    ? drawAlone(surface, only, toolsFor(project, typesetter)).trim
+    : (first.panel?.box ?? first.surface);
+  const bleeds =
+    only || options.lines ? [] : [...new Set(taken.map((each) => formatSides(bleedOf(each), unit)))];
+  const size = madeOf({ trim, bleed: only ? NO_SIDES : bleedOf(first) }, options.withBleed);
   const { pixels } = FORMATS[options.format];
-  const folded = what !== 'panel' && foldsOn(project, surface).length > 0;
+  const folded = taken.some(({ surface, panel }) => !panel && foldsOn(project, surface).length > 0);
   const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
-  const cure = (finding: Finding) => {
+  const cure = ({ at, ...finding }: Found) => {
+    if (at.id !== surface.id) store.getState().turnTo(at.id);
     CURES[finding.cure].run(store, finding);
     if (finding.cure === 'show') onClose();
   };
   return (
     <Dialog open onClose={() => !busy && onClose()} maxWidth="md" fullWidth aria-labelledby="make-title">
       <DialogTitle id="make-title" variant="h2" sx={{ pb: 1 }}>
-        Make{' '}
-        {options.only
-          ? 'what is selected'
-          : what === 'all'
-            ? `all ${sides} in one file`
-            : (what === 'panel' ? panel : surface).name.toLowerCase()}{' '}
-        {what === 'all' ? '' : 'into a file'}
+        Make {choice.title} into {inOneFile(options.format, taken.length) ? 'a file' : 'files'}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 4 }}>
         <Box>
-          <WhatIsMade
-            {...{ what, sides, chosen, onWhat: setWhat }}
-            side={surface.name}
-            panels={panels.map(({ name }) => name)}
-            panel={panel?.name}
-            disabled={busy}
-            onPanel={setPanel}
-          />
+          <WhatIsMade {...{ choices, choice, disabled: busy, onChoose: setWanted }} />
           <HowItIsMade
             options={options}
-            formats={(Object.keys(FORMATS) as Format[])
-              .filter((format) => !options.only || FORMATS[format].clear)
-              .filter((format) => what !== 'all' || FORMATS[format].many)}
-            bleed={!options.only && !options.lines && what !== 'panel' ? surface.bleed : null}
+            formats={(Object.keys(FORMATS) as Format[]).filter((format) => !only || FORMATS[format].clear)}
+            bleed={bleeds.length > 1 ? 'where the paper ends' : (bleeds[0] ?? null)}
             folded={folded}
-            unit={unit}
             disabled={busy}
             onChange={set}
           />
@@ -128,11 +112,15 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
           <Box>
             <Typography variant="h3">What comes out</Typography>
             <Typography variant="body2" sx={{ mt: 0.5 }}>
+              {several &&
+                (inOneFile(options.format, taken.length)
+                  ? `One file of ${taken.length} pages, each `
+                  : `${taken.length} files in one .zip, each `)}
               {formatSize(size, unit)}
-              {options.only && ' at the most: trimmed to what shows, clear around it'}
-              {bleed > 0 && !options.only && `, trimmed to ${formatSize(surface, unit)}`}
+              {only && ' at the most: trimmed to what shows, clear around it'}
+              {size.width > trim.width && !only && `, trimmed to ${formatSize(trim, unit)}`}
               {pixels &&
-                !options.only &&
+                !only &&
                 `; ${Math.round((size.width / 72) * options.ppi)} x ${Math.round((size.height / 72) * options.ppi)} pixels at ${options.ppi} ppi, sRGB`}
               .
             </Typography>
@@ -160,8 +148,9 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
             >
               {found.map((finding) => (
                 <FindingRow
-                  key={`${finding.check} ${finding.piece?.id ?? ''}`}
+                  key={`${finding.check} ${finding.at.id} ${finding.piece?.id ?? ''}`}
                   finding={finding}
+                  at={several ? finding.at.name : ''}
                   disabled={busy}
                   cure={CURES[finding.cure].says}
                   onCure={() => cure(finding)}
@@ -176,13 +165,9 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
         <Button color="inherit" onClick={busy ? cancel : onClose}>
           {busy ? 'Cancel' : 'Back to the table'}
         </Button>
-        <Button
-          variant="contained"
-          size="large"
-          disabled={busy}
-          onClick={() => void start(options, what === 'all')}
-        >
+        <Button variant="contained" size="large" disabled={busy} onClick={() => void start(options, choice)}>
           Make the {FORMATS[options.format].name}
+          {!inOneFile(options.format, taken.length) && ' files'}
         </Button>
       </DialogActions>
     </Dialog>
@@ -212,15 +197,39 @@ function Outcome({ making }: { making: Making }) {
   );
 }
 
-/** The options for pieces by themselves; those of the page where there are none. */
-function aloneOr(options: MakeOptions, only: readonly string[]): MakeOptions {
-  const format = only.length && !FORMATS[options.format].clear ? 'png' : options.format;
+/** What was wished, as far as it can be had of what is made. */
+function optionsFor(wished: MakeOptions, { only }: Choice): MakeOptions {
+  const format = only && !FORMATS[wished.format].clear ? 'png' : wished.format;
   return {
-    ...options,
+    ...wished,
     format,
-    lines: FORMATS[format].lines && options.lines,
-    ...(only.length ? { only, withBleed: false } : {}),
+    lines: FORMATS[format].lines && wished.lines,
+    ...(only ? { only, withBleed: false } : {}),
   };
+}
+
+interface Found extends Finding {
+  check: string;
+  at: Surface;
+}
+
+/** What the checks found on all that is made, and what was clear on all of it. */
+function useFindings(
+  project: Project,
+  taken: readonly Taken<Surface>[],
+  typesetter: Typesetter,
+): { found: Found[]; clear: string[] } {
+  const ids = [...new Set(taken.map(({ surface }) => surface.id))].join(' ');
+  return useMemo(() => {
+    const each = ids.split(' ').map((id) => {
+      const at = surfaceOf(project, id);
+      return { at, ...checked(project, at, typesetter) };
+    });
+    return {
+      found: each.flatMap(({ at, found }) => found.map((finding) => ({ ...finding, at }))),
+      clear: each[0]!.clear.filter((says) => each.every(({ clear }) => clear.includes(says))),
+    };
+  }, [project, ids, typesetter]);
 }
 
 /** What is pressed to do something about a finding. */
@@ -231,12 +240,14 @@ const CURES: Record<Finding['cure'], { says: string; run(store: SessionStore, fi
 
 interface FindingRowProps {
   finding: Finding;
+  /** The side it is on, where several are made. */
+  at: string;
   disabled: boolean;
   cure: string;
   onCure: () => void;
 }
 
-function FindingRow({ finding: { name, warns, says }, disabled, cure, onCure }: FindingRowProps) {
+function FindingRow({ finding: { name, warns, says }, at, disabled, cure, onCure }: FindingRowProps) {
   return (
     <Box component="li" sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
       <Box sx={{ color: warns ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
@@ -245,6 +256,7 @@ function FindingRow({ finding: { name, warns, says }, disabled, cure, onCure }: 
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
           {warns ? 'Warning: ' : ''}
+          {at && `${at}: `}
           {name}
         </Typography>
         <Typography variant="body2">{says}</Typography>

@@ -5,8 +5,9 @@ import { surfaceOf, type Project } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
+import type { Choice } from '@/features/table/tasks/making/choices';
 import { useRoom } from '@/features/table/room/context';
-import type { MakeOptions } from '@/output/formats';
+import { inOneFile, type MakeOptions } from '@/output/formats';
 import type { Maker } from '@/workers/make.worker';
 
 export type Making =
@@ -52,15 +53,14 @@ export function useMake() {
   }, [stop]);
 
   const start = useCallback(
-    async (options: MakeOptions, all = false) => {
+    async (options: MakeOptions, { taken }: Pick<Choice, 'taken'>) => {
       const mine = ++run.current;
       const began = Date.now();
       const { history, surfaceId } = store.getState();
       const { project } = history;
       setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
       try {
-        const surfaces = all ? project.surfaces : [surfaceOf(project, surfaceId)];
-        const gathered = await filesFor(project, surfaces);
+        const gathered = await filesFor(project, [...new Set(taken.map(({ surface }) => surface))]);
         if (!gathered.ok) return setMaking({ state: 'failed', message: gathered.message });
         const files = gathered.value;
         if (run.current !== mine) return;
@@ -70,12 +70,15 @@ export function useMake() {
           (share: number, doing: string) =>
             run.current === mine && setMaking({ state: 'making', share, doing }),
         );
-        const surfaceIds = surfaces.map(({ id }) => id);
-        const order = { project, surfaceIds, options, files, now: Date.now() };
+        const sides = taken.map(({ surface: { id, name }, panel }, i) => ({
+          ...{ surface: { id }, panel },
+          name: `${String(i + 1).padStart(String(taken.length).length, '0')} ${fileName(panel?.name ?? name)}`,
+        }));
+        const order = { project, taken: sides, options, files, now: Date.now() };
         const made = await Promise.race([maker.makeFile(order, report), failed]);
         if (run.current !== mine) return;
         if (!made.ok) return setMaking({ state: 'failed', message: made.message });
-        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : [project.title, options.panel].filter(Boolean).join(' '))}.${options.format}`;
+        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : [project.title, taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' '))}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
         download(made.value, name);
         setMaking({ state: 'made', name, bytes: made.value.size, seconds: (Date.now() - began) / 1000 });
       } catch (error) {

@@ -12,6 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Box as Area } from '@/core/geometry/box';
+import { leastOf } from '@/core/geometry/sides';
 import { darksAndLights } from '@/core/mosaic/colours';
 import {
   fewestUses,
@@ -121,7 +122,7 @@ function MosaicSettings({ settings, page, unit, picture, over, onChange }: Setti
         label="Margin"
         unit={unit}
         shown={formatLength(margin, unit)}
-        read={measureWithin(unit, -page.bleed, Math.min(page.width, page.height) / 2.5)}
+        read={measureWithin(unit, -leastOf(page.bleed), Math.min(page.width, page.height) / 2.5)}
         onCommit={(margin) => onChange({ margin })}
       />
       <TextField
@@ -211,7 +212,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
     return new Set(wanted.length ? wanted : all.map(act.keyOf));
   });
   const [starred, setStarred] = useState<string | null>(null);
-  const [settings, setSettings] = useState<Settings>(() => ({ ...FIRST, margin: -surface.bleed }));
+  const [settings, setSettings] = useState<Settings>(() => ({ ...FIRST, margin: -leastOf(surface.bleed) }));
   const { columns, rows, gap, margin, order, most, spread, blend, opacity } = settings;
   const change = (to: Partial<Settings>) => setSettings({ ...settings, ...to });
 

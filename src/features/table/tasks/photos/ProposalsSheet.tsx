@@ -1,5 +1,6 @@
 'use client';
 /** Arrangements for the photos at hand, computed: each is shown as the page would look, and nothing moves before one is taken. */
+import { mostOf } from '@/core/geometry/sides';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -126,7 +127,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const [taken, setTaken] = useState<ReadonlySet<string>>(() => act.firstTaken(session, here, wanted));
   const [focal, setFocal] = useState<string | null>(null);
   const [emphasis, setEmphasis] = useState(3);
-  const [margin, setMargin] = useState(() => Math.max(act.page(session).safe, toPoints(0.5, 'in')));
+  const [margin, setMargin] = useState(() => Math.max(mostOf(act.page(session).safe), toPoints(0.5, 'in')));
   const [gap, setGap] = useState(toPoints(0.125, 'in'));
   const [seed, setSeed] = useState(1);
   const [picked, setPicked] = useState(0);

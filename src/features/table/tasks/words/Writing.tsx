@@ -16,7 +16,7 @@ import { placementMatrix } from '@/core/piece/placement/placement';
 import { lackingIn } from '@/core/text/lacking';
 import { listMark } from '@/core/text/lists';
 import { aroundFields } from '@/core/text/spans';
-import { MOST_LETTERS } from '@/core/text/style';
+import { lives, MOST_LETTERS } from '@/core/text/style';
 import { leftOut, stopWriting, toggleFace, writeText } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/session';
@@ -76,7 +76,7 @@ function WritingOn({ id }: { id: string }) {
   const own = compose(viewMatrix(view), placementMatrix(placement));
   const [from, to] = range;
   const caret = written.caretAt(to);
-  const fields = (outline.kind === 'glyphs' && outline.spans?.filter(({ field }) => field)) || [];
+  const fields = (outline.spans ?? []).filter(lives);
 
   const noteRange = () => {
     const area = field.current;
