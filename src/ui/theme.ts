@@ -83,6 +83,8 @@ export const theme = createTheme({
         },
         // Where a ring would be cut off by what it lies in.
         'body .MuiMenuItem-root:focus-visible': { outlineOffset: -3 },
+        // A dialog has the focus as a whole until one goes on to what is in it.
+        'body .MuiDialog-container:focus-visible, body .MuiDialog-paper:focus-visible': { outline: 'none' },
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': {
             animationDuration: '0.01ms !important',

@@ -108,6 +108,21 @@ test('living words are put where one writes, follow what is known, and one undo 
   expect(piles(store)[0]!.map(({ name }) => name)).toEqual(['For Ada dear, with love 1', '1']);
 });
 
+test('what is laid on a sheet that is seen whole lies on a panel of it, not across the fold', () => {
+  const store = table();
+  const laidOn = () => act.page(store.getState()).pile.at(-1)!.placement;
+  act.punchWith(store, 'circle');
+  expect([laidOn().x, laidOn().y]).toEqual([540, 252]);
+  act.toPageAt(store, 'c-2');
+  act.punchWith(store, 'circle');
+  expect([laidOn().x, laidOn().y]).toEqual([540, 252]);
+  // Without folds the middle is the middle.
+  const flat = table('layout');
+  act.punchWith(flat, 'circle');
+  const { pile, width, height } = act.page(flat.getState());
+  expect(pile.at(-1)!.placement).toMatchObject({ x: width / 2, y: height / 2 });
+});
+
 test('a side of another size is shown whole when one turns to it; one of the same size where one looks', () => {
   const store = table();
   store.getState().look({ zoom: 2, x: -300, y: -200 });

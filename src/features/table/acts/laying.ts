@@ -1,5 +1,7 @@
 /** Laying things on the page. */
+import type { Box } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
+import { coverOf, panelsOn } from '@/core/product';
 import { backgroundPiece, photoPiece, stripPiece, type Spot } from '@/core/project/create';
 import { gather } from '@/core/project/edits/gather';
 import { layBackground, layPieces } from '@/core/project/edits/pile';
@@ -13,18 +15,34 @@ import { panelNow } from '@/features/table/acts/looking';
 /** Where a copy lies beside its original. */
 export const COPY_OFFSET = toPoints(0.25, 'in');
 
-/** The middle of the panel that is close up, or of what is seen of the page. */
+/**
+ * The middle of the panel that is close up; else of what is seen of the page, or of the panel there if it is seen whole:
+ * nobody means the fold. Where that goes through the middle it is the cover, or on other sides the panel read last.
+ */
 export function middle(session: Session): Spot {
   const panel = panelNow(session);
-  if (panel) return { x: panel.box.x + panel.box.width / 2, y: panel.box.y + panel.box.height / 2 };
-  const { width, height } = page(session);
-  const { view, stage, aside } = session;
+  if (panel) return middleOf(panel.box);
+  const { view, stage, aside, history } = session;
+  const now = page(session);
   const from = toPage(view, { x: aside, y: 0 });
   const to = toPage(view, { x: stage.width, y: stage.height });
   const along = (low: number, high: number, whole: number): number =>
     low < whole && high > 0 ? (Math.max(low, 0) + Math.min(high, whole)) / 2 : whole / 2;
-  return { x: along(from.x, to.x, width), y: along(from.y, to.y, height) };
+  const spot = { x: along(from.x, to.x, now.width), y: along(from.y, to.y, now.height) };
+  const panels = panelsOn(history.project, now);
+  if (panels.length < 2) return spot;
+  const cover = coverOf(history.project);
+  const there =
+    panels.find(({ box: { x, y, width, height } }) => {
+      const [left, top] = [spot.x - x, spot.y - y];
+      return left > 1 && left < width - 1 && top > 1 && top < height - 1;
+    }) ?? (cover.surface.id === now.id ? cover.panel : panels.at(-1)!);
+  const { x, y, width, height } = there.box;
+  const whole = x >= from.x && y >= from.y && x + width <= to.x && y + height <= to.y;
+  return whole ? middleOf(there.box) : spot;
 }
+
+const middleOf = ({ x, y, width, height }: Box): Spot => ({ x: x + width / 2, y: y + height / 2 });
 
 /** The middle, or a step beside it for each thing that lies just there: nothing is laid exactly over another. */
 export function freeSpot(session: Session): Spot {

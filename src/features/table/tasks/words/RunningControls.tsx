@@ -25,6 +25,7 @@ import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { FeatureToggles } from '@/features/table/tasks/words/FeatureToggles';
 import { LetterFields, shownSize } from '@/features/table/tasks/words/LetterFields';
+import { LivingButton } from '@/features/table/tasks/words/LivingButton';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
 
@@ -63,6 +64,7 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
       >
         {saysOf(outline, laid)}
       </Typography>
+      <LivingButton />
       <LetterFields piece={piece} now={outline} disabled={readOnly} onChange={set} />
       <FeatureToggles
         family={outline.family}

@@ -16,7 +16,6 @@ import {
   IconAlignLeft,
   IconAlignRight,
   IconArrowAutofitHeight,
-  IconHeartbeat,
   IconList,
   IconListNumbers,
   IconTextResize,
@@ -43,6 +42,7 @@ import { InkField } from '@/features/table/parts/inks/InkField';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { FeatureToggles } from '@/features/table/tasks/words/FeatureToggles';
+import { LivingButton } from '@/features/table/tasks/words/LivingButton';
 import { LetterFields } from '@/features/table/tasks/words/LetterFields';
 import { StyleField } from '@/features/table/tasks/words/StyleField';
 import { LengthField } from '@/ui/LengthField';
@@ -213,16 +213,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
         />
       </Box>
       <FitButtons id={piece.id} disabled={readOnly} />
-      <Button
-        size="small"
-        color="inherit"
-        startIcon={<IconHeartbeat size={17} />}
-        onPointerDown={(event) => event.preventDefault()}
-        onClick={() => store.getState().openSheet('living')}
-        sx={{ justifySelf: 'start', gridColumn: '1 / -1', my: -0.5 }}
-      >
-        Living words
-      </Button>
+      <LivingButton />
       <PlainText key={piece.id} piece={piece} disabled={readOnly} />
       <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1' }}>
         {words} {words === 1 ? 'word' : 'words'}, {letters} {letters === 1 ? 'letter' : 'letters'}
