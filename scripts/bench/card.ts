@@ -177,7 +177,13 @@ async function asVersion8(file: Buffer): Promise<Buffer> {
       continue;
     }
     const written = JSON.parse(new TextDecoder().decode(bytes));
-    const { product: _, ...project } = written.project;
+    const { product: _, surfaces, ...rest } = written.project;
+    // One bleed for all sides, as it was then.
+    const plain = surfaces.map(({ bleed, safe, ...page }: Record<string, { top: number }>) => ({
+      ...page,
+      ...{ bleed: bleed!.top, safe: safe!.top },
+    }));
+    const project = { ...rest, surfaces: plain };
     const old = { ...written, version: 8, project: { kind: 'layout', ...project } };
     await zip.add(entry.filename, new TextReader(JSON.stringify(old)), { level: 6 });
   }
