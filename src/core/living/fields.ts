@@ -1,10 +1,16 @@
 /** What each kind of living words says. */
 import { DAY_FORMS, isDay, type Fact, type Field, type FieldName } from '@/core/living/field';
-import { untitledOf, type Product } from '@/core/product';
+import { digitsOf, monthNames } from '@/core/dates/names';
+import { monthOn, untitledOf, type Product } from '@/core/product';
 
 /** What is looked at of a project, and which of its surfaces the words stand on, counted from 0. */
 export interface Where {
-  project: { title: string; product: Product; surfaces: readonly unknown[]; facts?: readonly Fact[] };
+  project: {
+    title: string;
+    product: Product;
+    surfaces: readonly { part?: string }[];
+    facts?: readonly Fact[];
+  };
   index: number;
 }
 
@@ -22,6 +28,22 @@ export const FIELDS: Record<FieldName, FieldKind> = {
   title: {
     name: 'Title of the project',
     says: ({ project }) => project.title.trim() || untitledOf(project.product),
+  },
+  month: {
+    name: 'Month of this page',
+    says({ project, index }) {
+      const found = project.surfaces[index] && monthOn(project, project.surfaces[index]);
+      if (!found) return null;
+      const name = monthNames(found.language)[found.month - 1]!;
+      return name.charAt(0).toLocaleUpperCase(found.language) + name.slice(1);
+    },
+  },
+  year: {
+    name: 'Year of this page',
+    says({ project, index }) {
+      const found = project.surfaces[index] && monthOn(project, project.surfaces[index]);
+      return found ? digitsOf(found.language)(found.year) : null;
+    },
   },
   fact: {
     name: 'Something known of it',

@@ -16,7 +16,8 @@ export type InkPart =
   | 'letters'
   | 'words'
   | 'echo'
-  | 'line';
+  | 'line'
+  | 'month';
 
 /** A place that holds an ink, to be read or written. */
 export interface InkSlot {

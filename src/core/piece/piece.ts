@@ -19,6 +19,7 @@ export const ROLES = [
   'frame',
   'stamp',
   'letter',
+  'month',
 ] as const;
 export type Role = (typeof ROLES)[number];
 

@@ -1,9 +1,11 @@
 /** Every kind of product, and what a project's own says of its surfaces. Adding one is adding it to these two lists. */
 import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
+import { calendar, type CalendarProduct } from '@/core/product/calendar';
 import { card, type CardProduct } from '@/core/product/card';
 import { foreign, type ForeignProduct } from '@/core/product/foreign';
 import { layout, type LayoutProduct } from '@/core/product/layout';
+import type { Month } from '@/core/dates/days';
 import type { Path } from '@/core/geometry/path';
 import type {
   Extra,
@@ -18,10 +20,10 @@ import type {
 } from '@/core/product/product';
 import type { Unit } from '@/core/units/lengths';
 
-type Known = LayoutProduct | CardProduct;
+type Known = LayoutProduct | CardProduct | CalendarProduct;
 export type Product = Known | ForeignProduct;
 
-export const PRODUCTS = { layout, card } satisfies {
+export const PRODUCTS = { layout, card, calendar } satisfies {
   [K in Known['kind']]: ProductKind<Extract<Product, { kind: K }>>;
 };
 
@@ -42,13 +44,23 @@ interface Made extends Size {
   part?: string;
 }
 
-const partOf = ({ part = 'page' }: Made): string => part;
+/** The month a surface is of, and what months are called in; null where it is of none. */
+export function monthOn(
+  { product }: Pick<Whole, 'product'>,
+  surface: Pick<Made, 'part'>,
+): (Month & { language: string }) | null {
+  const found = kindOf(product).month?.(product, partOf(surface)) ?? null;
+  return found && { ...found, language: languageOf(product) };
+}
+
+const partOf = ({ part = 'page' }: Pick<Made, 'part'>): string => part;
 
 export const beginProduct = (
   kind: ProductName,
   size: Size,
   way?: string,
-): { product: Product; parts: Part[] } => (PRODUCTS[kind] as ProductKind<Product>).begin(size, way);
+  today?: Month,
+): { product: Product; parts: Part[] } => (PRODUCTS[kind] as ProductKind<Product>).begin(size, way, today);
 
 /** What an empty one is called, and what a person calls such a thing. */
 export const untitled = (kind: ProductName): string => PRODUCTS[kind].untitled;
@@ -131,6 +143,12 @@ export function madeAs<S extends Made>(of: Whole<S>, form: Form): Taken<S>[] {
     panels ? panelsOn(of, surface).map((panel) => ({ surface, panel })) : [{ surface }],
   );
 }
+
+/** What can be chosen anew of it once it is begun, in a few words; null where nothing can. */
+export const settingsSay = (product: Product): string | null => kindOf(product).settings?.(product) ?? null;
+
+/** What a product calls its months in; English where it has no say in it. */
+export const languageOf = (product: Product): string => kindOf(product).language?.(product) ?? 'en';
 
 /** The other side of a surface's paper, and the map that takes places of the one to where they come out on the other. */
 export function otherFace<S extends Made>(

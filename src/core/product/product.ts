@@ -2,6 +2,7 @@
  * What a kind of product answers for itself: the surfaces it begins with, where panels and folds lie on them, which of them
  * are the two sides of one paper. A surface is what is designed as one; what is printed is worked out from surfaces.
  */
+import type { Month } from '@/core/dates/days';
 import type { Box, Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import type { Fold } from '@/core/picture/picture';
@@ -96,14 +97,23 @@ export interface ProductKind<P extends { kind: string }> {
   mostSide: number;
   /** What else is chosen when it is begun: how a card is folded. */
   ways?: { label: string; all: readonly Way[] };
+  /** Where the first leaf of one made up so opens, for its small picture. */
+  opens?(way: string | undefined): 'left' | 'top' | null;
   /** The sides it must have, where these follow from its settings. */
   sides?(product: P): Part[];
-  begin(size: Size, way?: string): { product: P; parts: Part[] };
+  /** `today` is when it is begun, for what is made for a year. */
+  begin(size: Size, way?: string, today?: Month): { product: P; parts: Part[] };
   /** What this one is, in a few words: `5 x 7 in card, folded at the left`. */
   says(product: P, unit: Unit, first: Size): string;
   waysOut: readonly WayOut[];
   /** What is checked of it before printing, beside what is checked of any page. */
   checks?: readonly OwnCheck[];
+  /** What can be chosen anew once it is begun, in a few words; its sheet is that of its task. */
+  settings?(product: P): string;
+  /** The month a part is of, for the months and words that follow it; null where it is of none. */
+  month?(product: P, part: string): Month | null;
+  /** What months are called in, BCP 47. */
+  language?(product: P): string;
   /** Its surfaces are pages that may be added, copied, moved and taken away. */
   pages?: true;
   /** What may be made with it or left out, each with the sides it has: a card's envelope. */

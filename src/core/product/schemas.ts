@@ -1,10 +1,18 @@
 /** The door of each product: its settings as a file may have them. By itself, so that Home need not fetch it. */
 import { boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import type { ProductName } from '@/core/product';
+import { FIRST_YEAR, LAST_YEAR } from '@/core/dates/days';
+import { CALENDAR_FORMS, MOST_MONTHS } from '@/core/product/calendar';
 import { MOST_SHUT } from '@/core/product/card';
 import { FOLDINGS } from '@/core/product/card/folding';
 import { byKind } from '@/core/schema/choice';
-import { SMALLEST_SIDE } from '@/core/units/sizes';
+import { language } from '@/core/schema/language';
+import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
+
+const leaf = number()
+  .min(SMALLEST_SIDE - 1e-6)
+  .max(LARGEST_SIDE + 1e-6)
+  .required();
 
 const side = number()
   .min(SMALLEST_SIDE - 1e-6)
@@ -19,6 +27,20 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
     height: side,
     fold: string().oneOf(Object.keys(FOLDINGS)).required(),
     envelope: boolean(),
+  }).noUnknown(),
+  calendar: object({
+    kind: string().oneOf(['calendar']).required(),
+    width: leaf,
+    height: leaf,
+    form: string().oneOf(Object.keys(CALENDAR_FORMS)).required(),
+    year: number().integer().min(FIRST_YEAR).max(LAST_YEAR).required(),
+    month: number().integer().min(1).max(12).required(),
+    months: number().integer().min(1).max(MOST_MONTHS).required(),
+    language: language.required(),
+    weekStart: number().integer().min(1).max(7).required(),
+    cover: boolean(),
+    notes: boolean(),
+    leapDay: string().oneOf(['february', 'march']).required(),
   }).noUnknown(),
 };
 

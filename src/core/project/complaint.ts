@@ -78,6 +78,7 @@ const PARTS: Record<string, string> = {
   opacity: 'its opacity',
   leading: 'the distance of its lines',
   tracking: 'the room between its letters',
+  events: 'the days to remember',
   repeat: 'its rows and columns',
   letters: 'its letters',
 };

@@ -139,6 +139,7 @@ function withItsSides({ project, told }: Mended): Mended {
     const surface = surfaces[at];
     if (!surface) {
       said.push(`The side “${name}” was missing. It is there again, empty.`);
+      // Nothing lies on it: whatever did is lost.
       const fresh = newSurface(`${project.id}-${part}`, name, { width, height }, project.unit);
       surfaces.push({ ...fresh, part });
     } else if (Math.abs(surface.width - width) > 0.01 || Math.abs(surface.height - height) > 0.01) {

@@ -1,4 +1,5 @@
 /** A project: surfaces with their piles, and what is known of the picture files they use. */
+import type { DayEvent } from '@/core/calendar/events';
 import { evenly, type Sides } from '@/core/geometry/sides';
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
@@ -131,6 +132,8 @@ export interface Project {
   styles?: WrittenStyle[];
   /** What is known of it, for living words to say. */
   facts?: Fact[];
+  /** Days to remember, for its months to tell of. */
+  events?: DayEvent[];
   /** Fonts of one's own, in the order they were brought in. */
   fonts?: FontFile[];
   /** By SHA-256: every picture the project has gathered, used or not. */

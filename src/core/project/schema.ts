@@ -1,6 +1,8 @@
 /** The schemas a project passes at every door, and the limits they hold it to. */
 import { array, boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import { FACT_KINDS } from '@/core/living/field';
+import { EVENT_KINDS, LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
+import { FIRST_YEAR, LAST_YEAR, monthLength } from '@/core/dates/days';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { EXTENSIONS, MOST_HOLES, MOST_PIXELS, type Asset, type AssetType } from '@/core/picture/asset';
 import { finishSchema } from '@/core/piece/finish';
@@ -179,6 +181,31 @@ const side = number()
   .min(SMALLEST_SIDE - 1e-6)
   .max(LARGEST_SIDE + 1e-6)
   .required();
+const eventSchema = object({
+  id,
+  kind: string().oneOf(Object.keys(EVENT_KINDS)).required(),
+  name: string().min(1).max(LONGEST_EVENT).required(),
+  month: number().integer().min(1).max(12).required(),
+  day: number().integer().min(1).max(31),
+  nth: number().integer().oneOf([-1, 1, 2, 3, 4, 5]),
+  weekday: number().integer().min(1).max(7),
+  year: number().integer().min(FIRST_YEAR).max(LAST_YEAR),
+  free: boolean().oneOf([true]),
+})
+  .noUnknown()
+  .test(
+    'day',
+    '${path} is on no day there is',
+    ({ month, day, nth, weekday, year, kind }) =>
+      (kind !== 'once' || year !== undefined) &&
+      (nth !== undefined && weekday !== undefined
+        ? day === undefined
+        : day !== undefined && day <= monthLength(LEAP, month)),
+  );
+
+/** A year with a 29th of February. */
+const LEAP = 2000;
+
 /** The most that is printed beyond a trim, or kept free within it, points. */
 const WIDEST_MARGIN = 144;
 const margin = number().min(0).max(WIDEST_MARGIN).required();
@@ -254,6 +281,7 @@ export const projectSchema = object({
     .max(MOST_LOOKS),
   styles: array(styleSchema.required()).min(1).max(MOST_STYLES),
   facts: array(factSchema.required()).min(1).max(MOST_FACTS),
+  events: array(eventSchema.required()).min(1).max(MOST_EVENTS),
   fonts: array(fontSchema.required()).min(1).max(MOST_FONTS),
   assets: recordOf(
     assetSchema.required(),

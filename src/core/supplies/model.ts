@@ -116,6 +116,14 @@ const ALL = {
     opens: 'project',
     begins: 'card',
   },
+  calendar: {
+    folder: 'calendars',
+    one: 'ready-made calendar',
+    many: 'ready-made calendars',
+    arrives: 'as a project of its own',
+    opens: 'project',
+    begins: 'calendar',
+  },
 } satisfies Record<string, KindWords>;
 
 export type SupplyKind = keyof typeof ALL;

@@ -33,7 +33,7 @@ export function NewPanel({ onCreate, onReady }: Props) {
   const [ready, setReady] = useState(false);
   const [own, setOwn] = useState(false);
   const [kind, setKind] = useState<ProductName>('layout');
-  const { name, sizes, ways } = PRODUCTS[kind] as ProductKind<Product>;
+  const { name, sizes, ways, opens } = PRODUCTS[kind] as ProductKind<Product>;
   const [way, setWay] = useState(ways?.all[0]?.id);
   const begin = (size: Omit<Begun, 'kind' | 'way'>) =>
     onCreate({ ...size, kind, ...(ways && way ? { way } : {}) });
@@ -117,7 +117,7 @@ export function NewPanel({ onCreate, onReady }: Props) {
                   '&:hover': { borderColor: 'primary.main', bgcolor: 'background.paper' },
                 }}
               >
-                <Sheet size={size} folded={ways ? way : undefined} />
+                <Sheet size={size} opens={opens?.(way) ?? null} />
                 <Box component="span" sx={{ lineHeight: 1.2 }}>
                   {size.name}
                 </Box>
@@ -143,7 +143,7 @@ export function NewPanel({ onCreate, onReady }: Props) {
 }
 
 /** A size as it lies beside the others, in true relation; what is folded shows its cover a little open. */
-function Sheet({ size, folded }: { size: PageSize; folded: string | undefined }) {
+function Sheet({ size, opens }: { size: PageSize; opens: 'left' | 'top' | null }) {
   const [width, height] = [size.width * SCALE, size.height * SCALE];
   const leaf = {
     width,
@@ -155,14 +155,14 @@ function Sheet({ size, folded }: { size: PageSize; folded: string | undefined })
   return (
     <Box sx={{ position: 'relative', width, height, mb: 1, perspective: 160 }}>
       <Box sx={{ ...leaf, position: 'absolute', inset: 0 }} />
-      {folded && folded !== 'none' && (
+      {opens && (
         <Box
           sx={{
             ...leaf,
             position: 'absolute',
             inset: 0,
-            transformOrigin: folded === 'top' ? 'top' : 'left',
-            transform: folded === 'top' ? 'rotateX(28deg)' : 'rotateY(-28deg)',
+            transformOrigin: opens,
+            transform: opens === 'top' ? 'rotateX(28deg)' : 'rotateY(-28deg)',
           }}
         />
       )}

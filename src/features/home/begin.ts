@@ -1,6 +1,7 @@
 /** A project begun with bare paper. By itself: what a project is made of weighs more than the rest of Home. */
 import { beginProduct, untitled, type ProductName } from '@/core/product';
 import { newProject } from '@/core/project/model';
+import { begun } from '@/core/project/sides';
 import { addProject } from '@/storage/shelved';
 
 /** What is begun: a product of some finished size, made up in one of its ways. */
@@ -14,6 +15,8 @@ export interface Begun {
 
 /** Puts an empty one on the shelf. Rejects if the store does not take it. */
 export async function begin({ kind, way, unit, ...size }: Begun, id: string, now: number): Promise<void> {
-  const begun = beginProduct(kind, size, way);
-  await addProject(newProject({ id, unit, title: untitled(kind) }, begun), now);
+  const today = new Date(now);
+  const month = { year: today.getFullYear(), month: today.getMonth() + 1 };
+  const bare = newProject({ id, unit, title: untitled(kind) }, beginProduct(kind, size, way, month));
+  await addProject(begun(bare), now);
 }

@@ -5,6 +5,7 @@ import { art, type ArtMaterial } from '@/core/piece/material/art';
 import { gradient, type GradientMaterial } from '@/core/piece/material/gradient';
 import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import type { MaterialKind } from '@/core/piece/material/kind';
+import { month, type MonthMaterial } from '@/core/piece/material/month';
 import { opening, type OpeningMaterial } from '@/core/piece/material/opening';
 import { paper, type PaperMaterial } from '@/core/piece/material/paper';
 import { photo, type PhotoMaterial } from '@/core/piece/material/photo';
@@ -14,6 +15,7 @@ import type { Unit } from '@/core/units/lengths';
 
 export type Material =
   | InkMaterial
+  | MonthMaterial
   | OpeningMaterial
   | GradientMaterial
   | PaperMaterial
@@ -28,6 +30,7 @@ export const MATERIALS: { [K in Material['kind']]: MaterialKind<Extract<Material
   art,
   gradient,
   ink,
+  month,
   opening,
   paper,
   photo,

@@ -48,6 +48,7 @@ export const card: ProductKind<CardProduct> = {
   sizes: CARD_SIZES,
   mostSide: MOST_SHUT,
   ways: { label: 'Folded', all: Object.entries(FOLDINGS).map(([id, { name }]) => ({ id, name })) },
+  opens: (way) => (way === 'none' ? null : way === 'top' ? 'top' : 'left'),
   waysOut: [
     { as: ['flat', 'spreads'], name: 'sides' },
     { as: ['pages'], name: 'panels', panels: true },

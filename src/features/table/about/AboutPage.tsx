@@ -8,8 +8,9 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconPalette, IconSun } from '@tabler/icons-react';
+import { IconCalendarCog, IconPalette, IconSun } from '@tabler/icons-react';
 import type { PageLight } from '@/core/piece/finish/light';
+import { settingsSay } from '@/core/product';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatSides, PRINT_PPI } from '@/core/units/lengths';
@@ -20,7 +21,8 @@ import { shownProject, shownSurface } from '@/features/table/session';
 
 export function AboutPage() {
   const surface = useSession(shownSurface);
-  const { unit } = useSession(shownProject);
+  const { unit, product } = useSession(shownProject);
+  const settings = settingsSay(product);
   const perform = useSession((session) => session.perform);
   const readOnly = useSession((session) => session.readOnly);
   const show = useSession((session) => session.show);
@@ -103,6 +105,17 @@ export function AboutPage() {
           />
         </Box>
       </Box>
+      {settings && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconCalendarCog size={18} />}
+          onClick={() => store.getState().openSheet('calendar')}
+          sx={{ display: 'flex' }}
+        >
+          {settings}
+        </Button>
+      )}
       <Button
         size="small"
         color="inherit"

@@ -37,6 +37,9 @@ import { isOpening } from '@/core/page/through';
 import * as act from '@/features/table/acts';
 import { fetched } from '@/ui/fetched';
 
+const MonthControls = fetched('This part of Material', () =>
+  import('@/features/table/tasks/calendar/MonthControls').then((m) => m.MonthControls),
+);
 const FillControls = fetched('This part of Material', () =>
   import('@/features/table/tasks/words/FillControls').then((m) => m.FillControls),
 );
@@ -108,6 +111,9 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           disabled={readOnly}
           onChange={(material) => perform(changeMaterial(surfaceId, inks, material))}
         />
+      )}
+      {pieces.length === 1 && piece.material.kind === 'month' && (
+        <MonthControls piece={piece} material={piece.material} unit={unit} />
       )}
       {pieces.length === 1 && piece.material.kind === 'words' && (
         <FillControls piece={piece} material={piece.material} unit={unit} />

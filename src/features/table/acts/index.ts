@@ -18,3 +18,4 @@ export * from '@/features/table/acts/living';
 export * from '@/features/table/acts/round';
 export * from '@/features/table/acts/opening';
 export * from '@/features/table/acts/gathered';
+export * from '@/features/table/acts/calendar';

@@ -1,6 +1,7 @@
 /** What lies on the table: the project with its history, and what is tried on it. */
 import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
+import { settle } from '@/core/calendar/settle';
 import { sayAnew } from '@/core/living/living';
 import { keepInStep } from '@/core/project/edits/round';
 import { Refused } from '@/core/project/refused';
@@ -165,10 +166,13 @@ function inStep(done: History, before: History): History {
   return kept ? amend(done, kept) : done;
 }
 
-/** A step with what follows from it: living words say what is true now, on locked pages too. */
+/** A step with what follows from it: months and living words say what is true now, on locked pages too. */
 function followed(done: History, before: History, typesetter: Typesetter): History {
-  const said = done === before ? null : sayAnew(done.project, typesetter);
-  return said ? amend(done, said) : done;
+  if (done === before) return done;
+  const dated = settle(done.project);
+  const now = dated ? amend(done, dated) : done;
+  const said = sayAnew(now.project, typesetter);
+  return said ? amend(now, said) : now;
 }
 
 /** What was done, or why it was not. */

@@ -31,6 +31,8 @@ export type SheetName =
   | 'letters'
   | 'find'
   | 'living'
+  | 'calendar'
+  | 'days'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */

@@ -9,6 +9,7 @@ import { MATCHES } from '@/core/project/edits/match';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface, type SheetName } from '@/features/table/session';
+import { CALENDAR_SHEETS } from '@/features/table/tasks/calendar/sheets';
 import { CUTTING_SHEETS } from '@/features/table/tasks/cutting/sheets';
 import { PHOTOS_SHEETS } from '@/features/table/tasks/photos/sheets';
 import { COLOUR_SHEETS } from '@/features/table/tasks/colour/sheets';
@@ -29,6 +30,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   ...LOOKING_SHEETS,
   ...STEPS_SHEETS,
   ...WORDS_SHEETS,
+  ...CALENDAR_SHEETS,
   actions: fetched('All actions', () =>
     import('@/features/table/room/ActionsSheet').then((m) => m.ActionsSheet),
   ),

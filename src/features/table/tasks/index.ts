@@ -1,4 +1,5 @@
 /** Every command of the table, contributed by task. Keys, the list of all actions and the “?” overlay read this one list. */
+import { CALENDAR } from '@/features/table/tasks/calendar/commands';
 import { COLOUR } from '@/features/table/tasks/colour/commands';
 import { byPress, GROUPS, spelt, type Command } from '@/features/table/tasks/command';
 import { CUTTING } from '@/features/table/tasks/cutting/commands';
@@ -21,6 +22,7 @@ export const COMMANDS: readonly Command[] = [
   ...LOOKING,
   ...STEPS,
   ...PAGES,
+  ...CALENDAR,
 ].sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group));
 
 export const PRESSES = byPress(COMMANDS);

@@ -29,6 +29,7 @@ const PARTS: Record<InkPart, string> = {
   words: 'words in',
   echo: 'echo of',
   line: 'line round',
+  month: 'a month',
 };
 
 /** Pieces that are named before the rest is counted. */

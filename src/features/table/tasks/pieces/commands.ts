@@ -23,6 +23,7 @@ const MANY: Record<(typeof ROLES)[number], string> = {
   embellishment: 'embellishments',
   frame: 'frames',
   stamp: 'stamps',
+  month: 'months',
   letter: 'letters',
 };
 

@@ -33,6 +33,8 @@ export function LivingSheet({ onClose }: { onClose: () => void }) {
   const places = useMemo(() => livingIn(project), [project]);
   const usedBy = (field: Field) =>
     places.filter(({ field: { kind, fact } }) => kind === field.kind && fact === field.fact);
+  const said = (kind: Field['kind']) =>
+    usedBy({ kind }).length > 0 || act.saysHere(store.getState(), { kind }) !== null;
   const add = (name: string, kind: Fact['kind']) => {
     const taken = (one: string) => facts.some((fact) => fact.name === one);
     let called = name;
@@ -50,7 +52,7 @@ export function LivingSheet({ onClose }: { onClose: () => void }) {
             : 'Put them on the page as words of their own.'}
       </Typography>
       <Box component="ul" aria-label="Of every project" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {(['page', 'pages', 'title'] as const).map((kind) => (
+        {(['page', 'pages', 'title', 'month', 'year'] as const).filter(said).map((kind) => (
           <Row key={kind} field={{ kind }} name={FIELDS[kind].name} used={usedBy({ kind })} />
         ))}
       </Box>

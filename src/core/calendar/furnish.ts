@@ -1,0 +1,188 @@
+/** What lies on a side of a product as it begins: the months of a calendar, with room for a picture. */
+import { digitsOf, monthNames } from '@/core/dates/names';
+import { monthAfter, type Month } from '@/core/dates/days';
+import type { Box } from '@/core/geometry/box';
+import { finishOf } from '@/core/piece/finish';
+import { LIFTS } from '@/core/piece/finish/lift';
+import type { MonthMaterial } from '@/core/piece/material/month/model';
+import { newMonth } from '@/core/piece/material/month/begin';
+import type { Piece } from '@/core/piece/piece';
+import { placedAt } from '@/core/piece/placement/placement';
+import { calendar, calendarIn, spanSays, type CalendarProduct } from '@/core/product/calendar';
+import type { Product } from '@/core/product';
+import type { Part } from '@/core/product/product';
+import type { Field } from '@/core/living/field';
+import { PLACE } from '@/core/project/frames';
+import type { Span } from '@/core/text/style';
+
+/** Nothing for what begins bare. Ids are those of the side with a number. */
+export function furnished(product: Product, part: Part, id: string): Piece[] {
+  const calendar = calendarIn(product);
+  return calendar ? ofCalendar(calendar, part, id) : [];
+}
+
+/** Kept free all round, as a share of the shorter side, and between what lies beside each other. */
+const EDGE = 0.075;
+const GAP = 0.045;
+
+interface Laying {
+  product: CalendarProduct;
+  of: Month;
+  add(piece: Omit<Piece, 'id'>): void;
+}
+
+function ofCalendar(product: CalendarProduct, part: Part, id: string): Piece[] {
+  const of = calendar.month!(product, part.part);
+  const pile: Piece[] = [];
+  const laying: Laying = {
+    ...{ product, of: of ?? product },
+    add: (piece) => pile.push({ ...piece, id: `${id}-${pile.length + 1}` }),
+  };
+  const inside = inset({ x: 0, y: 0, width: part.width, height: part.height });
+  if (part.part === 'cover') cover(laying, inside);
+  else if (part.part === 'notes') notes(laying, inside);
+  else PAGES[product.form](laying, inside);
+  return pile;
+}
+
+const PAGES: Record<CalendarProduct['form'], (laying: Laying, inside: Box) => void> = {
+  picture(laying, inside) {
+    const lying = inside.width > inside.height * 1.15;
+    const [picture, rest] = lying ? beside(inside, 0.48) : above(inside, 0.54);
+    laying.add(place(picture));
+    const [title, days] = above(rest, lying ? 0.15 : 0.17, 0.3);
+    laying.add(monthTitle(laying, title));
+    laying.add(month(laying, days, { title: 'none', layout: lying ? 'open' : 'boxes' }));
+  },
+  month(laying, inside) {
+    const [title, days] = above(inside, 0.11, 0.3);
+    laying.add(monthTitle(laying, title));
+    laying.add(month(laying, days, { layout: 'boxes' }));
+  },
+  year(laying, inside) {
+    const [title, rest] = above(inside, 0.1, 0.4);
+    laying.add(words('Year', title, [[String(laying.of.year), { kind: 'year' }]]));
+    const across = rest.width > rest.height * 1.15 ? 4 : 3;
+    const down = 12 / across;
+    const gap = GAP * Math.min(rest.width, rest.height);
+    const [width, height] = [
+      (rest.width - gap * (across - 1)) / across,
+      (rest.height - gap * (down - 1)) / down,
+    ];
+    for (let i = 0; i < 12; i++) {
+      const box = {
+        x: rest.x + (i % across) * (width + gap),
+        y: rest.y + Math.floor(i / across) * (height + gap),
+        ...{ width, height },
+      };
+      laying.add(
+        month(laying, box, { layout: 'open', title: 'month', headLength: 'narrow', sixth: 'six' }, i),
+      );
+    }
+  },
+  birthdays(laying, inside) {
+    const [title, days] = above(inside, 0.1, 0.2);
+    laying.add(monthTitle(laying, title, false));
+    laying.add(month(laying, days, { layout: 'column', headLength: 'none', perpetual: true, free: [] }));
+  },
+};
+
+function cover(laying: Laying, inside: Box): void {
+  const [picture, title] = above(inside, 0.78);
+  laying.add(place(picture));
+  const says = spanSays(laying.product);
+  laying.add(
+    words(
+      'Title',
+      title,
+      says ? [[digitsOf(laying.product.language)(laying.of.year), { kind: 'year' }]] : [['Days to remember']],
+    ),
+  );
+}
+
+function notes(laying: Laying, inside: Box): void {
+  const [title] = above(inside, 0.1, 0.2);
+  laying.add(words('Title', title, [['Notes']]));
+}
+
+const inset = ({ x, y, width, height }: Box): Box => {
+  const by = EDGE * Math.min(width, height);
+  return { x: x + by, y: y + by, width: width - 2 * by, height: height - 2 * by };
+};
+
+const above = ({ x, y, width, height }: Box, share: number, air = 1): [Box, Box] => {
+  const gap = air * GAP * Math.min(width, height);
+  const upper = height * share - gap / 2;
+  return [
+    { x, y, width, height: upper },
+    { x, y: y + upper + gap, width, height: height - upper - gap },
+  ];
+};
+
+const beside = ({ x, y, width, height }: Box, share: number): [Box, Box] => {
+  const gap = 1.6 * GAP * Math.min(width, height);
+  const left = width * share - gap / 2;
+  return [
+    { x, y, width: left, height },
+    { x: x + left + gap, y, width: width - left - gap, height },
+  ];
+};
+
+const place = (box: Box): Omit<Piece, 'id'> => ({
+  name: 'Place for a photo',
+  role: 'photo',
+  material: { kind: 'ink', colour: PLACE },
+  outline: { kind: 'rectangle', radius: 0 },
+  finish: finishOf(0),
+  placement: placedAt(box),
+});
+
+function month(
+  { product, of }: Laying,
+  box: Box,
+  change: Partial<MonthMaterial>,
+  follows = 0,
+): Omit<Piece, 'id'> {
+  const material = { ...newMonth(monthAfter(of, follows), product.language, follows), ...change };
+  return {
+    name: monthNames(product.language)[material.month - 1]!,
+    role: 'month',
+    material: { ...material, weekStart: product.weekStart },
+    outline: { kind: 'rectangle', radius: 0 },
+    finish: finishOf(0),
+    placement: placedAt(box),
+  };
+}
+
+const monthTitle = (laying: Laying, box: Box, dated = true): Omit<Piece, 'id'> => {
+  const { language } = laying.product;
+  const name = monthNames(language)[laying.of.month - 1]!;
+  const capital = name.charAt(0).toLocaleUpperCase(language) + name.slice(1);
+  const year: Told = dated ? [[' '], [digitsOf(language)(laying.of.year), { kind: 'year' }]] : [];
+  return words('Title', box, [[capital, { kind: 'month' }], ...year]);
+};
+
+type Told = readonly (readonly [string, Field?])[];
+
+/** Words in the middle of a box, as large as it is tall; what is a field lives. */
+function words(name: string, box: Box, told: Told): Omit<Piece, 'id'> {
+  const text = told.map(([says]) => says).join('');
+  let at = 0;
+  const spans = told.flatMap(([says, field]): Span[] => {
+    const start = at;
+    at += says.length;
+    return field ? [{ start, end: at, field }] : [];
+  });
+  const size = Math.min(box.height * 0.66, (box.width / Math.max(4, text.length)) * 1.7);
+  return {
+    name,
+    role: 'title',
+    material: { kind: 'ink', colour: '#25232a' },
+    outline: {
+      ...{ kind: 'glyphs', text, family: 'bitter', size, align: 'centre', leading: 1.2, wrap: true },
+      ...(spans.length ? { spans } : {}),
+    },
+    finish: finishOf(LIFTS.ink),
+    placement: placedAt({ ...box, y: box.y + (box.height - size * 1.2) / 2, height: size * 1.2 }),
+  };
+}

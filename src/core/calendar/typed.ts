@@ -1,0 +1,129 @@
+/** Days to remember from lines a person types or pastes: a name and a date in any usual order and writing. */
+import type { DayEvent, EventKind } from '@/core/calendar/events';
+import { LONGEST_EVENT } from '@/core/calendar/events';
+import { FIRST_YEAR, isDate, LAST_YEAR, monthLength, type Weekday } from '@/core/dates/days';
+import { monthNames, weekdayNames } from '@/core/dates/names';
+
+export type TypedEvent = Omit<DayEvent, 'id'>;
+
+export interface ReadDays {
+  events: TypedEvent[];
+  /** Lines that could not be read, each with why. */
+  refused: { line: string; why: string }[];
+}
+
+interface Found {
+  month: number;
+  day?: number;
+  year?: number;
+  nth?: number;
+  weekday?: Weekday;
+  /** What of the line it was. */
+  from: number;
+  to: number;
+}
+
+const COUNTED: Record<string, number> = {
+  ...{ first: 1, second: 2, third: 3, fourth: 4, fifth: 5, last: -1 },
+  ...{ '1st': 1, '2nd': 2, '3rd': 3, '4th': 4, '5th': 5 },
+};
+
+/** `kind` is what they are where a line does not say; `monthFirst` reads 3/8 as the 8th of March. */
+export function readDays(
+  text: string,
+  { kind, language, monthFirst = false }: { kind: EventKind; language: string; monthFirst?: boolean },
+): ReadDays {
+  const read: ReadDays = { events: [], refused: [] };
+  const find = finder(language, monthFirst);
+  for (const line of text.split(/\r?\n/).map((each) => each.trim())) {
+    if (!line) continue;
+    const found = find(line);
+    if (!found) {
+      read.refused.push({ line, why: 'no date in it' });
+      continue;
+    }
+    const { from, to, ...when } = found;
+    const why = wrong(when);
+    const says = `${line.slice(0, from)} ${line.slice(to)}`;
+    const meant = kindIn(says) ?? kind;
+    const name = says
+      .replace(/\b(birthday|born|anniversary|wedding day)\b( of)?:?/gi, ' ')
+      .replace(/[’']s(?=\s*$)/, '')
+      .replace(/[\s,;:\-–—|*\t]+/g, ' ')
+      .trim()
+      .slice(0, LONGEST_EVENT);
+    if (why || !name) read.refused.push({ line, why: why ?? 'no name beside the date' });
+    else if (meant === 'once' && when.year === undefined)
+      read.refused.push({ line, why: 'what is but once needs a year' });
+    else read.events.push({ kind: meant, name, ...when });
+  }
+  return read;
+}
+
+const kindIn = (says: string): EventKind | null =>
+  /anniversary|wedding/i.test(says) ? 'anniversary' : /birthday|\bborn\b/i.test(says) ? 'birthday' : null;
+
+function wrong({ month, day, year }: Omit<Found, 'from' | 'to'>): string | null {
+  if (month < 1 || month > 12) return `there is no month ${month}`;
+  if (year !== undefined && (year < FIRST_YEAR || year > LAST_YEAR)) return `there is no year ${year}`;
+  if (day === undefined) return null;
+  const known = year ?? 2000;
+  return isDate({ year: known, month, day })
+    ? null
+    : `${monthNames('en')[month - 1]} has ${monthLength(known, month)} days${year ? ` in ${year}` : ''}`;
+}
+
+const plain = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
+const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** Finds the date of a line. Months are known by their names in English and in one more language, long or short. */
+function finder(language: string, monthFirst: boolean): (line: string) => Found | null {
+  const months = new Map<string, number>();
+  for (const tag of ['en', language])
+    for (const length of ['long', 'short'] as const)
+      monthNames(tag, length).forEach((name, i) => months.set(plain(name).replace(/\.$/, ''), i + 1));
+  const weekdays = new Map(weekdayNames('en').map((name, i) => [plain(name), (i + 1) as Weekday]));
+  const month = [...months.keys()]
+    .sort((a, b) => b.length - a.length)
+    .map(escaped)
+    .join('|');
+  const year = '(?:,?\\s*(\\d{3,4}))?';
+  const nth = new RegExp(
+    `\\b(${Object.keys(COUNTED).join('|')})\\s+(${[...weekdays.keys()].join('|')})\\s+(?:of|in)\\s+(${month})(?![\\p{L}])`,
+    'u',
+  );
+  const iso = /(?<!\d)(\d{4})-(\d{1,2})-(\d{1,2})(?!\d)/;
+  const figures = /(?<!\d)(\d{1,2})\s*[./]\s*(\d{1,2})(?:\s*[./]\s*(\d{4}))?\.?(?!\d)/;
+  const dayMonth = new RegExp(
+    `(?<!\\d)(\\d{1,2})(?:st|nd|rd|th|\\.)?\\s*(?:of\\s+)?(${month})\\.?(?![\\p{L}])${year}`,
+    'u',
+  );
+  const monthDay = new RegExp(`(?<![\\p{L}])(${month})\\.?\\s*(\\d{1,2})(?:st|nd|rd|th)?(?!\\d)${year}`, 'u');
+  return (line) => {
+    // Letter by letter as long as the line itself, so that places hold.
+    const known = [...line].map((c) => plain(c).slice(0, c.length).padEnd(c.length)).join('');
+    const at = (match: RegExpExecArray) => ({ from: match.index, to: match.index + match[0].length });
+    const told = (text: string | undefined) => (text ? { year: Number(text) } : {});
+    let match = nth.exec(known);
+    if (match)
+      return {
+        ...at(match),
+        ...{ nth: COUNTED[match[1]!]!, weekday: weekdays.get(match[2]!)!, month: months.get(match[3]!)! },
+      };
+    match = iso.exec(known);
+    if (match)
+      return { ...at(match), year: Number(match[1]), month: Number(match[2]), day: Number(match[3]) };
+    match = dayMonth.exec(known);
+    if (match)
+      return { ...at(match), day: Number(match[1]), month: months.get(match[2]!)!, ...told(match[3]) };
+    match = monthDay.exec(known);
+    if (match)
+      return { ...at(match), month: months.get(match[1]!)!, day: Number(match[2]), ...told(match[3]) };
+    match = figures.exec(known);
+    if (!match) return null;
+    const [a, b] = [Number(match[1]), Number(match[2])];
+    // Where only one of them can be the month it is.
+    const [day, of] = (monthFirst && b <= 31 && a <= 12) || b > 12 ? [b, a] : [a, b];
+    return { ...at(match), day, month: of, ...told(match[3]) };
+  };
+}

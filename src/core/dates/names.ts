@@ -1,0 +1,88 @@
+/** Months, weekdays and the first day of a week, as languages have them (Intl, CLDR). */
+import type { Weekday } from '@/core/dates/days';
+
+export type NameLength = 'long' | 'short' | 'narrow';
+
+const known = new Map<string, readonly string[]>();
+
+function names(key: string, make: () => string[]): readonly string[] {
+  let found = known.get(key);
+  if (!found) known.set(key, (found = make()));
+  return found;
+}
+
+/** Any day of a year that Intl and we count alike. */
+const at = (month: number, day: number): Date => new Date(Date.UTC(2024, month, day));
+
+/** January to December, as they stand by themselves. Throws RangeError for what is no language tag. */
+export const monthNames = (language: string, length: NameLength = 'long'): readonly string[] =>
+  names(`month ${language} ${length}`, () => {
+    const format = new Intl.DateTimeFormat(language, { month: length, timeZone: 'UTC', calendar: 'gregory' });
+    return Array.from({ length: 12 }, (_, month) => format.format(at(month, 15)));
+  });
+
+/** Monday to Sunday; 1 January 2024 was a Monday. */
+export const weekdayNames = (language: string, length: NameLength = 'long'): readonly string[] =>
+  names(`weekday ${language} ${length}`, () => {
+    const format = new Intl.DateTimeFormat(language, {
+      weekday: length,
+      timeZone: 'UTC',
+      calendar: 'gregory',
+    });
+    return Array.from({ length: 7 }, (_, i) => format.format(at(0, 1 + i)));
+  });
+
+/** Numbers as the language writes them. */
+export const digitsOf = (language: string): ((value: number) => string) => {
+  const format = new Intl.NumberFormat(language, { useGrouping: false });
+  return (value) => format.format(value);
+};
+
+type WeekInfo = { firstDay: number };
+
+/** On which day a week begins where this language is spoken; Monday where nothing is known of it. */
+export function weekStartOf(language: string): Weekday {
+  const locale = new Intl.Locale(language) as Intl.Locale & {
+    weekInfo?: WeekInfo;
+    getWeekInfo?(): WeekInfo;
+  };
+  return ((locale.getWeekInfo?.() ?? locale.weekInfo)?.firstDay ?? 1) as Weekday;
+}
+
+/** Whether this is a language dates can be written in. */
+export function isLanguage(tag: string): boolean {
+  try {
+    return Intl.DateTimeFormat.supportedLocalesOf(tag).length === 1;
+  } catch {
+    return false;
+  }
+}
+
+/** Whether it is written from right to left. */
+export const runsLeft = (language: string): boolean =>
+  ['Arab', 'Hebr', 'Thaa', 'Syrc', 'Nkoo', 'Adlm', 'Rohg'].includes(
+    new Intl.Locale(language).maximize().script ?? '',
+  );
+
+/** Variants in which months or weeks are otherwise. */
+const VARIANTS = ['en-GB', 'en-US', 'de-AT', 'pt-BR', 'es-MX', 'fr-CA', 'ar-EG', 'zh-Hant'];
+let languages: readonly { tag: string; name: string }[] | undefined;
+
+/** Every language Intl has months for, each called as it calls itself. */
+export function languagesOfDates(): readonly { tag: string; name: string }[] {
+  if (languages) return languages;
+  const letters = [...'abcdefghijklmnopqrstuvwxyz'];
+  const tags = letters
+    .flatMap((a) => letters.map((b) => a + b))
+    .filter((tag) => tag !== 'en' && isLanguage(tag));
+  // Some codes are old spellings of others (ISO 639).
+  const canonical = new Set([...tags, ...VARIANTS].flatMap((tag) => Intl.getCanonicalLocales(tag)));
+  return (languages = [...canonical]
+    .map((tag) => ({ tag, name: selfName(tag) }))
+    .sort((a, b) => a.name.localeCompare(b.name, 'en')));
+}
+
+function selfName(tag: string): string {
+  const name = new Intl.DisplayNames([tag], { type: 'language' }).of(tag) ?? tag;
+  return name.charAt(0).toLocaleUpperCase(tag) + name.slice(1);
+}

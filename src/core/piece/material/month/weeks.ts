@@ -1,0 +1,124 @@
+/** Months set in weeks: seven columns, as many rows as it takes. */
+import type { Box } from '@/core/geometry/box';
+import { isoWeekOf, weekdayOf, weeksOf, type Cell } from '@/core/dates/days';
+import { runsLeft } from '@/core/dates/names';
+import type { MonthMaterial } from '@/core/piece/material/month/model';
+import type { DayPlace, Laid } from '@/core/piece/material/month/layout';
+
+export interface Place {
+  cell: Cell;
+  box: Box;
+  /** It shares its box with the day a week before or after it. */
+  half?: 'upper' | 'lower';
+}
+
+interface Weeks {
+  places: Place[];
+  /** One day of the week: its size. */
+  width: number;
+  height: number;
+  heads: Laid['heads'];
+  weeks: Laid['weeks'];
+  /** Where the rows begin. */
+  top: number;
+  left: number;
+  rows: number;
+}
+
+/** How tall the row of heads is, as a share of a column's width, for heads of full size. */
+const HEAD_ROW = 0.34;
+
+/** The weeks of a month in a box. */
+export function inWeeks(month: MonthMaterial, box: Box): Weeks {
+  const { weekStart, sixth, headLength, headScale, weekNumbers, language } = month;
+  const all = weeksOf(month, weekStart);
+  const split = sixth === 'split' && all.length > 5;
+  const rows = sixth === 'six' ? 6 : split ? 5 : Math.max(all.length, sixth === 'split' ? 5 : all.length);
+  const margin = weekNumbers ? box.width / 16 : 0;
+  const rightToLeft = runsLeft(language);
+  const left = box.x + (rightToLeft ? 0 : margin);
+  const width = (box.width - margin) / 7;
+  const headSize = headScale * width * HEAD_ROW;
+  const top = box.y + (headLength === 'none' ? 0 : headSize * 1.5);
+  const height = (box.y + box.height - top) / rows;
+  const xOf = (column: number) => left + (rightToLeft ? 6 - column : column) * width;
+  const places = all.flatMap((week, row): Place[] =>
+    week.map((cell, column) => {
+      const shared = split && row >= 4 && all[row === 4 ? 5 : 4]![column]!.of === 0 && cell.of === 0;
+      const at = { x: xOf(column), y: top + Math.min(row, rows - 1) * height, width, height };
+      return {
+        cell,
+        box: at,
+        ...(shared ? { half: row === 4 ? ('upper' as const) : ('lower' as const) } : {}),
+      };
+    }),
+  );
+  // Of a week that has no row of its own only the month's days are shown.
+  const shown = places.filter(({ cell }, i) => !split || i < 35 || cell.of === 0);
+  const middles = Array.from({ length: 7 }, (_, column) => xOf(column) + width / 2);
+  return {
+    ...{ places: shown, width, height, top, left, rows },
+    heads:
+      headLength === 'none'
+        ? []
+        : middles.map((x, column) => ({
+            weekday: ((weekStart - 1 + column) % 7) + 1,
+            spot: { x, y: box.y + headSize * 0.6, at: 'middle', size: headSize },
+          })),
+    weeks: weekNumbers
+      ? all.slice(0, rows).map((week, row) => ({
+          // A week is called by its Thursday, whatever day it begins with.
+          week: isoWeekOf(week.find(({ number }) => weekdayOf(number) === 4)!.number).week,
+          spot: {
+            x: rightToLeft ? box.x + box.width - margin / 2 : box.x + margin / 2,
+            y: top + (row + 0.5) * height,
+            at: 'middle',
+            size: Math.min(headSize, margin * 0.45),
+          },
+        }))
+      : [],
+  };
+}
+
+/** The rules between all boxes and round them. */
+export function ruled({ left, top, width, height, rows, places }: Weeks): Laid['rules'] {
+  const [right, foot] = [left + 7 * width, top + rows * height];
+  return [
+    ...Array.from({ length: rows + 1 }, (_, i) => [left, top + i * height, right, top + i * height] as const),
+    ...Array.from({ length: 8 }, (_, i) => [left + i * width, top, left + i * width, foot] as const),
+    ...places.flatMap(({ half, box }) =>
+      half === 'lower' ? [[box.x, box.y + box.height, box.x + box.width, box.y] as const] : [],
+    ),
+  ];
+}
+
+/** Numbers in the middle of their boxes, so many times as large as the box is tall or wide. */
+export const inTheMiddle =
+  (size: number) =>
+  ({ cell, box, half }: Place): DayPlace => {
+    const { x, y, width, height } = box;
+    const by = half === 'upper' ? -0.24 : half === 'lower' ? 0.24 : 0;
+    return {
+      ...{ cell, box: half ? halfOf(box, half) : box, notes: null },
+      number: {
+        ...{ x: x + width * (0.5 + by), y: y + height * (0.5 + by), at: 'middle' },
+        size: half ? size * 0.62 : size,
+      },
+    };
+  };
+
+export const halfOf = ({ x, y, width, height }: Box, half: 'upper' | 'lower'): Box => ({
+  ...{ x, y: half === 'upper' ? y : y + height / 2, width, height: height / 2 },
+});
+
+/** The days of a month one after the other; a perpetual month has a 29th of February. */
+export function daysOf(month: MonthMaterial): { cell: Cell; weekday: number }[] {
+  const of = month.perpetual ? { year: PERPETUAL_YEAR, month: month.month } : month;
+  return weeksOf(of, 1)
+    .flat()
+    .filter((cell) => cell.of === 0)
+    .map((cell) => ({ cell, weekday: weekdayOf(cell.number) }));
+}
+
+/** A leap year stands for all years. */
+export const PERPETUAL_YEAR = 2000;

@@ -1,0 +1,164 @@
+/** A calendar: leaves with a month each, or a year on one. What lies on them as it begins is in core/calendar/furnish.ts. */
+import type { Size } from '@/core/geometry/box';
+import {
+  FIRST_YEAR,
+  LAST_YEAR,
+  monthAfter,
+  monthsBetween,
+  type Month,
+  type Weekday,
+} from '@/core/dates/days';
+import { monthNames, weekStartOf } from '@/core/dates/names';
+import type { Part, ProductKind } from '@/core/product/product';
+import { formatSize, toPoints, type Unit } from '@/core/units/lengths';
+import { LARGEST_SIDE, type PageSize } from '@/core/units/sizes';
+
+/** What its leaves show. */
+export const CALENDAR_FORMS = {
+  picture: { name: 'Picture', says: 'a picture and its month' },
+  month: { name: 'Month', says: 'a month a page' },
+  year: { name: 'Year', says: 'a year at a glance' },
+  birthdays: { name: 'Birthdays', says: 'days of any year' },
+} as const;
+export type CalendarForm = keyof typeof CALENDAR_FORMS;
+
+export interface CalendarProduct extends Size, Month {
+  kind: 'calendar';
+  form: CalendarForm;
+  /** How many months it has, from its first on. */
+  months: number;
+  /** BCP 47 tag: what months and weekdays are called. */
+  language: string;
+  weekStart: Weekday;
+  cover?: boolean;
+  /** A page for notes at its end. */
+  notes?: boolean;
+  /** Those born on 29 February: on which day they are told of in other years. */
+  leapDay: 'february' | 'march';
+}
+
+export const MOST_MONTHS = 24;
+const LANGUAGE = 'en-GB';
+
+const COVER = 'cover';
+const NOTES = 'notes';
+
+/** A part that shows months: which is its first, counted from that of the calendar, and how many it shows. */
+function monthsOf(part: string): { from: number; count: number } | null {
+  if (part === COVER) return { from: 0, count: 0 };
+  const [, what, number] = /^(month|year)-(\d+)$/.exec(part) ?? [];
+  if (!what) return null;
+  return what === 'month'
+    ? { from: Number(number) - 1, count: 1 }
+    : { from: 12 * (Number(number) - 1), count: 12 };
+}
+
+/** The last month a calendar may reach is the last there is. */
+export const lastOf = (calendar: Pick<CalendarProduct, 'year' | 'month' | 'months'>): Month =>
+  monthAfter(calendar, calendar.months - 1);
+
+const called = ({ year, month }: Month, { language, form }: CalendarProduct): string => {
+  const name = monthNames(language)[month - 1]!;
+  const capital = name.charAt(0).toLocaleUpperCase(language) + name.slice(1);
+  return form === 'birthdays' ? capital : `${capital} ${year}`;
+};
+
+function parts(calendar: CalendarProduct): Part[] {
+  const { width, height, form, months, cover, notes } = calendar;
+  const size = { width, height };
+  const leaf = (i: number): Part =>
+    form === 'year'
+      ? { part: `year-${i + 1}`, name: yearsOf(calendar, i), ...size }
+      : { part: `month-${i + 1}`, name: called(monthAfter(calendar, i), calendar), ...size };
+  return [
+    ...(cover ? [{ part: COVER, name: 'Cover', ...size }] : []),
+    ...Array.from({ length: form === 'year' ? Math.ceil(months / 12) : months }, (_, i) => leaf(i)),
+    ...(notes ? [{ part: NOTES, name: 'Notes', ...size }] : []),
+  ];
+}
+
+/** `2027`, or `2027–2028` of a year that begins later than in January. */
+function yearsOf(calendar: CalendarProduct, leaf: number): string {
+  const from = monthAfter(calendar, 12 * leaf).year;
+  const to = monthAfter(calendar, 12 * leaf + 11).year;
+  return from === to ? String(from) : `${from}–${to}`;
+}
+
+/** The years it is of, in words: `2027`, `2027 to 2028`, or nothing for one of any year. */
+export function spanSays(calendar: CalendarProduct): string {
+  if (calendar.form === 'birthdays') return '';
+  const { year } = lastOf(calendar);
+  return year === calendar.year ? String(year) : `${calendar.year} to ${year}`;
+}
+
+const size = (id: string, name: string, use: string, w: number, h: number, unit: Unit): PageSize => ({
+  ...{ id, name, use, unit },
+  ...{ width: toPoints(w, unit), height: toPoints(h, unit) },
+});
+
+/** What hangs on walls and stands on desks (common practice, no source); A5 and A4 are ISO 216. */
+const SIZES: readonly PageSize[] = [
+  size('12x12', '12 x 12 in', 'for the wall', 12, 12, 'in'),
+  size('8.5x11', '8.5 x 11 in', 'letter paper, standing', 8.5, 11, 'in'),
+  size('7x5', '7 x 5 in', 'for the desk', 7, 5, 'in'),
+  size('a4', 'A4', '210 x 297 mm', 210, 297, 'mm'),
+  size('a4l', 'A4, lying', '297 x 210 mm', 297, 210, 'mm'),
+  size('a5l', 'A5, lying', '210 x 148 mm, for the desk', 210, 148, 'mm'),
+];
+
+const isForm = (way: string | undefined): way is CalendarForm => Object.hasOwn(CALENDAR_FORMS, way ?? '');
+
+export const calendar: ProductKind<CalendarProduct> = {
+  kind: 'calendar',
+  name: 'Calendar',
+  untitled: 'Untitled calendar',
+  sizes: SIZES,
+  mostSide: LARGEST_SIDE,
+  ways: {
+    label: 'With',
+    all: Object.entries(CALENDAR_FORMS).map(([id, { name }]) => ({ id, name })),
+  },
+  opens: (way) => (way === 'year' ? null : 'top'),
+  waysOut: [{ as: ['pages', 'flat', 'spreads'], name: 'pages' }],
+  begin({ width, height }, way, today) {
+    const form = isForm(way) ? way : 'picture';
+    const product: CalendarProduct = {
+      ...{ kind: 'calendar', width, height, form },
+      ...(form === 'birthdays' ? { year: 2000, month: 1 } : nextJanuary(today)),
+      ...{ months: 12, language: LANGUAGE, weekStart: weekStartOf(LANGUAGE), leapDay: 'february' },
+      ...(form === 'year' ? {} : { cover: true }),
+    };
+    return { product, parts: parts(product) };
+  },
+  sides: parts,
+  says: (product, unit) => {
+    const { form } = product;
+    const what = `${formatSize(product, unit)} calendar, ${CALENDAR_FORMS[form].says}`;
+    return [what, spanSays(product)].filter(Boolean).join(', ');
+  },
+  month(product, part) {
+    const found = monthsOf(part);
+    return found && monthAfter(product, found.from);
+  },
+  language: ({ language }) => language,
+  settings: (product) => ['Calendar', spanSays(product)].filter(Boolean).join(' of '),
+};
+
+/** Calendars are made for the year to come. */
+const nextJanuary = (today: Month | undefined): Month => ({
+  year: Math.min(LAST_YEAR - 2, (today?.year ?? 2026) + 1),
+  month: 1,
+});
+
+/** The calendar a product is; null for what is none. */
+export const calendarIn = (product: { kind: string }): CalendarProduct | null =>
+  product.kind === 'calendar' ? (product as CalendarProduct) : null;
+
+/** The calendar with other settings, within what there is; those that no year can follow are pulled back. */
+export function withSettings(calendar: CalendarProduct, to: Partial<CalendarProduct>): CalendarProduct {
+  const next = { ...calendar, ...to };
+  const months = Math.max(1, Math.min(MOST_MONTHS, next.months));
+  const most = monthsBetween({ year: FIRST_YEAR, month: 1 }, { year: LAST_YEAR, month: 12 }) - months + 1;
+  const from = Math.max(0, Math.min(most, monthsBetween({ year: FIRST_YEAR, month: 1 }, next)));
+  return { ...next, months, ...monthAfter({ year: FIRST_YEAR, month: 1 }, from) };
+}

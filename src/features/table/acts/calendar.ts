@@ -1,0 +1,160 @@
+/** What is done to a calendar and its months: dated anew, made alike, laid on any page. */
+import type { DayEvent } from '@/core/calendar/events';
+import { monthAfter, type Month } from '@/core/dates/days';
+import { monthNames, weekStartOf } from '@/core/dates/names';
+import { livingIn } from '@/core/living/living';
+import { finishOf } from '@/core/piece/finish';
+import type { MonthMaterial } from '@/core/piece/material/month/model';
+import { newMonth } from '@/core/piece/material/month/begin';
+import type { Piece } from '@/core/piece/piece';
+import { placedAt } from '@/core/piece/placement/placement';
+import { monthOn } from '@/core/product';
+import { calendarIn, withSettings, type CalendarProduct } from '@/core/product/calendar';
+import { changePieces, together, type Edit } from '@/core/project/edits/edit';
+import { removeEvents, setEvents } from '@/core/project/edits/events';
+import { layPieces } from '@/core/project/edits/pile';
+import { changeProduct } from '@/core/project/edits/product';
+import type { Project } from '@/core/project/model';
+import { newId } from '@/features/shared/ids';
+import { page } from '@/features/table/acts/choosing';
+import { middle } from '@/features/table/acts/laying';
+import type { Session, SessionStore } from '@/features/table/session';
+
+const isMonth = (piece: Piece): piece is Piece & { material: MonthMaterial } =>
+  piece.material.kind === 'month';
+
+/** What goes along when a calendar is dated anew: how many months, living words, and days to remember. */
+export function whatFollows(project: Project): { months: number; words: number; days: number } {
+  const months = project.surfaces.reduce(
+    (sum, { pile }) =>
+      sum + pile.filter((piece) => isMonth(piece) && piece.material.follows !== undefined).length,
+    0,
+  );
+  const words = livingIn(project).filter(
+    ({ field }) => field.kind === 'month' || field.kind === 'year',
+  ).length;
+  return { months, words, days: project.events?.length ?? 0 };
+}
+
+/** Changes what a calendar is of; its months, titles and days follow in the same step. */
+export function changeCalendar(store: SessionStore, to: Partial<CalendarProduct>, label: string): void {
+  const { history, perform, surfaceId, turnTo } = store.getState();
+  const calendar = calendarIn(history.project.product);
+  if (!calendar) return;
+  perform(changeProduct(withSettings(calendar, to), label));
+  // A page that is gone is not looked at.
+  const { surfaces } = store.getState().history.project;
+  if (!surfaces.some(({ id }) => id === surfaceId)) turnTo(surfaces.at(-1)!.id);
+}
+
+/** What of a month is its look: all but which one it is, and what its days are. */
+function lookOf({ year: _, month: __, follows: ___, notes: ____, marked: _____, ...look }: MonthMaterial) {
+  return look;
+}
+
+export const changeMonth = (store: SessionStore, id: string, to: Partial<MonthMaterial>): void => {
+  const { surfaceId, perform } = store.getState();
+  perform(
+    changePieces(
+      'change month',
+      surfaceId,
+      [id],
+      (draft) => {
+        if (draft.material.kind !== 'month') return;
+        const next = { ...draft.material, ...to };
+        draft.material = Object.fromEntries(
+          Object.entries(next).filter(([, value]) => value !== undefined),
+        ) as unknown as MonthMaterial;
+      },
+      `month ${Object.keys(to).join()}`,
+    ),
+  );
+};
+
+/** The other months that could look as this one: those that show as many months, on pages that are not locked. */
+export const alikeMonths = ({ surfaces }: Project, piece: Piece): { surfaceId: string; id: string }[] =>
+  surfaces.flatMap(({ id: surfaceId, pile, locked }) =>
+    locked
+      ? []
+      : pile.flatMap((other) =>
+          isMonth(other) && other.id !== piece.id && !other.placement.locked
+            ? [{ surfaceId, id: other.id }]
+            : [],
+        ),
+  );
+
+/** Gives all months the look of one; where they lie and what they show stays. */
+export function lookAlike(store: SessionStore, piece: Piece): void {
+  if (!isMonth(piece)) return;
+  const { history, perform } = store.getState();
+  const look = lookOf(piece.material);
+  const edits = alikeMonths(history.project, piece).map(({ surfaceId, id }): Edit =>
+    changePieces('', surfaceId, [id], (draft) => {
+      if (draft.material.kind !== 'month') return;
+      const { year, month, follows, notes, marked } = draft.material;
+      draft.material = {
+        ...structuredClone(look),
+        ...{ year, month, notes, marked },
+        ...(follows === undefined ? {} : { follows }),
+      } as MonthMaterial;
+    }),
+  );
+  perform(together(`make ${edits.length} months alike`, edits));
+}
+
+/** The month a page is of; this one where it is of none. */
+export function monthHere({ history, surfaceId }: Session): {
+  of: Month;
+  language: string;
+  follows?: number;
+} {
+  const { project } = history;
+  const found = monthOn(
+    project,
+    project.surfaces.find(({ id }) => id === surfaceId)!,
+  );
+  if (found) return { of: found, language: found.language, follows: 0 };
+  const today = new Date();
+  return {
+    of: { year: today.getFullYear(), month: today.getMonth() + 1 },
+    language: navigator.language,
+  };
+}
+
+/** Lays a month: that of the page, so many after it, or this one. */
+export function layMonth(store: SessionStore, after = 0): void {
+  const session = store.getState();
+  const { of, language, follows } = monthHere(session);
+  const { width, height } = page(session);
+  const side = Math.min(width, height) * 0.6;
+  const { x, y } = middle(session);
+  const material = newMonth(
+    monthAfter(of, after),
+    language,
+    follows === undefined ? undefined : follows + after,
+  );
+  const piece: Piece = {
+    id: newId(),
+    name: monthNames(language)[material.month - 1]!,
+    role: 'month',
+    material: { ...material, title: 'both', weekStart: weekStartOf(language) },
+    outline: { kind: 'rectangle', radius: 0 },
+    finish: finishOf(0),
+    placement: placedAt({ x: x - side / 2, y: y - side * 0.4, width: side, height: side * 0.8 }),
+  };
+  session.perform(
+    { ...layPieces(session.surfaceId, [piece], []), label: 'lay month' },
+    { selection: [piece.id] },
+  );
+}
+
+export const remember = (store: SessionStore, events: readonly DayEvent[], label?: string): void =>
+  store.getState().perform(setEvents(events, label));
+
+export const forgetDays = (store: SessionStore, events: readonly DayEvent[]): void =>
+  store.getState().perform(
+    removeEvents(
+      events.map(({ id }) => id),
+      events.length === 1 ? `take out ${events[0]!.name}` : `take out ${events.length} days`,
+    ),
+  );

@@ -1,0 +1,177 @@
+'use client';
+/** What the calendar is of: one year in one field, and all that follows from it. */
+import Button from '@mui/material/Button';
+import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { IconCake } from '@tabler/icons-react';
+import { FIRST_YEAR, LAST_YEAR } from '@/core/dates/days';
+import { languagesOfDates, monthNames, weekdayNames, weekStartOf } from '@/core/dates/names';
+import { calendarIn, MOST_MONTHS, type CalendarProduct } from '@/core/product/calendar';
+import * as act from '@/features/table/acts';
+import { wholeWithin } from '@/features/table/parts/measures';
+import { SideSheet } from '@/features/table/parts/SideSheet';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { LengthField } from '@/ui/LengthField';
+
+export function CalendarSheet({ onClose }: { onClose: () => void }) {
+  const calendar = useSession(({ history }) => calendarIn(history.project.product));
+  return (
+    <SideSheet title="The calendar" onClose={onClose}>
+      {calendar ? <Settings calendar={calendar} /> : <Typography>This is no calendar.</Typography>}
+    </SideSheet>
+  );
+}
+
+function Settings({ calendar }: { calendar: CalendarProduct }) {
+  const { store } = useRoom();
+  const project = useSession(({ history }) => history.project);
+  const readOnly = useSession((session) => session.readOnly);
+  const { form, year, month, months, language, weekStart, cover, notes, leapDay } = calendar;
+  const dated = form !== 'birthdays';
+  const set = (to: Partial<CalendarProduct>, label: string) => act.changeCalendar(store, to, label);
+  const follows = act.whatFollows(project);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 10px' }}>
+      {dated && (
+        <>
+          <LengthField
+            label="Year"
+            disabled={readOnly}
+            shown={String(year)}
+            read={wholeWithin(FIRST_YEAR, LAST_YEAR)}
+            onCommit={(year) => set({ year }, `date the calendar ${year}`)}
+          />
+          <Chosen
+            label="First month"
+            value={month}
+            all={monthNames('en').map((name, i) => [i + 1, name])}
+            disabled={readOnly}
+            onChoose={(month) => set({ month }, 'change first month')}
+          />
+          <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1', mt: -0.5 }}>
+            With it go {many(follows.months, 'month')}, {many(follows.words, 'title')} and{' '}
+            {many(follows.days, 'day')} to remember. Years are those of the Gregorian calendar, before 1582,
+            too.
+          </Typography>
+          <LengthField
+            label="Months"
+            disabled={readOnly}
+            shown={String(months)}
+            read={wholeWithin(1, MOST_MONTHS)}
+            onCommit={(months) => set({ months }, `make it ${months} months`)}
+          />
+          <Chosen
+            label="Weeks begin on"
+            value={weekStart}
+            all={weekdayNames('en').map((name, i) => [i + 1, name])}
+            disabled={readOnly}
+            onChoose={(weekStart) =>
+              set({ weekStart: weekStart as CalendarProduct['weekStart'] }, 'change first day of weeks')
+            }
+          />
+        </>
+      )}
+      <Box sx={{ gridColumn: '1 / -1', display: 'grid' }}>
+        <Chosen
+          label="Months are called in"
+          value={language}
+          all={languagesOfDates().map(({ tag, name }) => [tag, name])}
+          disabled={readOnly}
+          onChoose={(language) =>
+            set({ language, weekStart: weekStartOf(language) }, 'change language of the months')
+          }
+        />
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}>
+        {form !== 'year' && (
+          <Turned
+            label="With a cover"
+            on={Boolean(cover)}
+            disabled={readOnly}
+            onTurn={(on) => set({ cover: on || undefined }, on ? 'add a cover' : 'take away the cover')}
+          />
+        )}
+        <Turned
+          label="With a page for notes"
+          on={Boolean(notes)}
+          disabled={readOnly}
+          onTurn={(on) =>
+            set({ notes: on || undefined }, on ? 'add a page for notes' : 'take away the notes')
+          }
+        />
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1', display: 'grid' }}>
+        <Chosen
+          label="Born on 29 February, told of on"
+          value={leapDay}
+          all={[
+            ['february', '28 February in other years'],
+            ['march', '1 March in other years'],
+          ]}
+          disabled={readOnly}
+          onChoose={(leapDay) => set({ leapDay }, 'change where leap days go')}
+        />
+      </Box>
+      <Button
+        color="inherit"
+        size="small"
+        startIcon={<IconCake size={18} />}
+        onClick={() => store.getState().openSheet('days')}
+        sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
+      >
+        Days to remember
+      </Button>
+    </Box>
+  );
+}
+
+const many = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+
+interface ChosenProps<T extends string | number> {
+  label: string;
+  value: T;
+  all: readonly (readonly [T, string])[];
+  disabled: boolean;
+  onChoose: (value: T) => void;
+}
+
+export const Chosen = <T extends string | number>({
+  label,
+  value,
+  all,
+  disabled,
+  onChoose,
+}: ChosenProps<T>) => (
+  <TextField
+    select
+    label={label}
+    value={value}
+    disabled={disabled}
+    onChange={(event) => onChoose(event.target.value as T)}
+    sx={{ minWidth: 0 }}
+  >
+    {all.map(([id, name]) => (
+      <MenuItem key={id} value={id}>
+        {name}
+      </MenuItem>
+    ))}
+  </TextField>
+);
+
+interface TurnedProps {
+  label: string;
+  on: boolean;
+  disabled: boolean;
+  onTurn: (on: boolean) => void;
+}
+
+export const Turned = ({ label, on, disabled, onTurn }: TurnedProps) => (
+  <FormControlLabel
+    control={<Switch checked={on} disabled={disabled} onChange={(_, next) => onTurn(next)} />}
+    label={label}
+  />
+);

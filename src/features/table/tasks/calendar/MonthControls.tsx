@@ -1,0 +1,253 @@
+'use client';
+/** How a month is set: its layout, its names, its sizes, its inks; given to all months by one press. */
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { IconCalendarRepeat } from '@tabler/icons-react';
+import { FIRST_YEAR, LAST_YEAR, type Weekday } from '@/core/dates/days';
+import { monthNames, weekdayNames } from '@/core/dates/names';
+import {
+  LEAST_PART,
+  MONTH_INKS,
+  MOST_PART,
+  WIDEST_RULE,
+  type MonthInks,
+  type MonthMaterial,
+} from '@/core/piece/material/month/model';
+import { LAYOUTS } from '@/core/piece/material/month/layouts';
+import type { Piece } from '@/core/piece/piece';
+import { FAMILIES } from '@/core/text/families';
+import { formatLength, type Unit } from '@/core/units/lengths';
+import * as act from '@/features/table/acts';
+import { InkSwatch } from '@/features/table/parts/inks/InkField';
+import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { Chosen, Turned } from '@/features/table/tasks/calendar/CalendarSheet';
+import { LengthField } from '@/ui/LengthField';
+import { RowSlider } from '@/ui/RowSlider';
+
+interface Props {
+  piece: Piece;
+  material: MonthMaterial;
+  unit: Unit;
+}
+
+const INKS: Record<keyof MonthInks, string> = {
+  numbers: 'Numbers',
+  free: 'Free days',
+  heads: 'Weekdays',
+  title: 'Name of the month',
+  rules: 'Rules',
+  beside: 'Days beside',
+  notes: 'What days are',
+};
+
+const SIZES = [
+  ['numberScale', 'Numbers'],
+  ['headScale', 'Weekdays'],
+  ['titleScale', 'Name'],
+  ['noteScale', 'Notes'],
+] as const;
+
+export function MonthControls({ piece, material, unit }: Props) {
+  const { store } = useRoom();
+  const readOnly = useSession((session) => session.readOnly);
+  const others = useSession(({ history }) => act.alikeMonths(history.project, piece).length);
+  const set = (to: Partial<MonthMaterial>) => act.changeMonth(store, piece.id, to);
+  const { layout, follows, year, month, perpetual, headLength, title, beside, sixth, inks } = material;
+  const { weekNumbers, ruleWidth, free } = material;
+  const weeks = LAYOUTS[layout].weeks;
+  const families = FAMILIES.map(({ id, name }) => [id, name] as const);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 10px' }}>
+      <Box sx={{ gridColumn: '1 / -1', display: 'grid' }}>
+        <Chosen
+          label="Days are set in"
+          value={layout}
+          all={(Object.keys(LAYOUTS) as MonthMaterial['layout'][]).map((id) => [
+            id,
+            `${LAYOUTS[id].name}: ${LAYOUTS[id].says}`,
+          ])}
+          disabled={readOnly}
+          onChoose={(layout) => set({ layout })}
+        />
+      </Box>
+      {follows === undefined && (
+        <>
+          <Chosen
+            label="Month"
+            value={month}
+            all={monthNames('en').map((name, i) => [i + 1, name])}
+            disabled={readOnly}
+            onChoose={(month) => set({ month })}
+          />
+          {!perpetual && (
+            <LengthField
+              label="Year"
+              disabled={readOnly}
+              shown={String(year)}
+              read={wholeWithin(FIRST_YEAR, LAST_YEAR)}
+              onCommit={(year) => set({ year })}
+            />
+          )}
+        </>
+      )}
+      <Chosen
+        label="Above it"
+        value={title}
+        all={[
+          ['none', 'Nothing'],
+          ['month', 'Its name'],
+          ['both', 'Name and year'],
+        ]}
+        disabled={readOnly}
+        onChoose={(title) => set({ title })}
+      />
+      {!perpetual && (
+        <Chosen
+          label="Weekdays"
+          value={headLength}
+          all={[
+            ['none', 'Not named'],
+            ['narrow', 'A letter'],
+            ['short', 'Short'],
+            ['long', 'In full'],
+          ]}
+          disabled={readOnly}
+          onChoose={(headLength) => set({ headLength })}
+        />
+      )}
+      {weeks && (
+        <Chosen
+          label="Six weeks"
+          value={sixth}
+          all={[
+            ['split', 'Two days in a box'],
+            ['grow', 'A row more'],
+            ['six', 'Six rows always'],
+          ]}
+          disabled={readOnly}
+          onChoose={(sixth) => set({ sixth })}
+        />
+      )}
+      <LengthField
+        label="Rules"
+        unit={unit}
+        disabled={readOnly}
+        shown={formatLength(ruleWidth, unit)}
+        read={measureWithin(unit, 0, WIDEST_RULE)}
+        onCommit={(ruleWidth) => set({ ruleWidth })}
+      />
+      {weeks && (
+        <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}>
+          <Turned
+            label="Days of the months beside it"
+            on={beside === 'shown'}
+            disabled={readOnly}
+            onTurn={(on) => set({ beside: on ? 'shown' : 'none' })}
+          />
+          <Turned
+            label="Numbers of weeks"
+            on={Boolean(weekNumbers)}
+            disabled={readOnly}
+            onTurn={(on) => set({ weekNumbers: on || undefined })}
+          />
+        </Box>
+      )}
+      <Chosen
+        label="Letters of numbers"
+        value={material.numbers.family}
+        all={families}
+        disabled={readOnly}
+        onChoose={(family) => set({ numbers: { family } })}
+      />
+      <Chosen
+        label="Letters of names"
+        value={material.heads.family}
+        all={families}
+        disabled={readOnly}
+        onChoose={(family) => set({ heads: { family } })}
+      />
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        {SIZES.map(([key, label]) => (
+          <RowSlider
+            key={key}
+            label={label}
+            least={LEAST_PART * 100}
+            most={MOST_PART * 100}
+            value={Math.round(material[key] * 100)}
+            says={`${Math.round(material[key] * 100)} %`}
+            disabled={readOnly}
+            onChange={(value) => set({ [key]: value / 100 })}
+          />
+        ))}
+      </Box>
+      <Box
+        component="ul"
+        aria-label="Inks of the month"
+        sx={{ gridColumn: '1 / -1', p: 0, m: 0, listStyle: 'none' }}
+      >
+        {MONTH_INKS.map((name) => (
+          <Box component="li" key={name} sx={{ display: 'flex', alignItems: 'center', gap: 1.25, py: 0.25 }}>
+            <InkSwatch
+              label={INKS[name]}
+              colour={inks[name]}
+              disabled={readOnly}
+              onChange={(colour) => set({ inks: { ...inks, [name]: colour } })}
+            />
+            <Typography variant="body2">{INKS[name]}</Typography>
+          </Box>
+        ))}
+      </Box>
+      {!perpetual && <FreeDays free={free} disabled={readOnly} onChange={(free) => set({ free })} />}
+      <Button
+        size="small"
+        color="inherit"
+        disabled={readOnly || !others}
+        startIcon={<IconCalendarRepeat size={18} />}
+        onClick={() => act.lookAlike(store, piece)}
+        sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
+      >
+        {others === 1 ? 'The other month alike' : `All ${others} other months alike`}
+      </Button>
+    </Box>
+  );
+}
+
+function FreeDays({
+  free,
+  disabled,
+  onChange,
+}: {
+  free: readonly Weekday[];
+  disabled: boolean;
+  onChange: (free: Weekday[]) => void;
+}) {
+  return (
+    <Box role="group" aria-label="Free weekdays" sx={{ gridColumn: '1 / -1' }}>
+      <Typography variant="body2" sx={{ mb: 0.5 }}>
+        Free weekdays
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 0.5 }}>
+        {weekdayNames('en', 'short').map((name, i) => {
+          const day = (i + 1) as Weekday;
+          const on = free.includes(day);
+          return (
+            <Button
+              key={name}
+              size="small"
+              color={on ? 'primary' : 'inherit'}
+              variant={on ? 'contained' : 'outlined'}
+              disabled={disabled}
+              aria-pressed={on}
+              onClick={() => onChange(on ? free.filter((each) => each !== day) : [...free, day].sort())}
+              sx={{ minWidth: 0, flex: 1, px: 0 }}
+            >
+              {name.slice(0, 2)}
+            </Button>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,23 @@
+/** Calendars, months and the days in them. */
+import { calendarIn } from '@/core/product/calendar';
+import * as act from '@/features/table/acts';
+import { opens, type Command } from '@/features/table/tasks/command';
+
+const NO_CALENDAR: Command['needs'] = ({ history }) =>
+  calendarIn(history.project.product) ? null : 'This is no calendar: it has no year of its own.';
+
+export const CALENDAR: readonly Command[] = [
+  opens('Pages', 'Shift Y', 'The calendar', 'calendar', {
+    more: 'Its year, first month, language, pages',
+    needs: NO_CALENDAR,
+  }),
+  opens('Pages', undefined, 'Days to remember', 'days', {
+    more: 'Birthdays and others, for months to tell of',
+  }),
+  {
+    name: 'Lay a month',
+    more: 'Its days in a box, a row, a dial',
+    group: 'Pieces',
+    run: (store) => act.layMonth(store),
+  },
+];
