@@ -47,10 +47,10 @@ export function readDays(
     const says = `${line.slice(0, from)} ${line.slice(to)}`;
     const meant = kindIn(says) ?? kind;
     const name = says
-      .replace(/\b(birthday|born|anniversary|wedding day)\b( of)?:?/gi, ' ')
-      .replace(/[’']s(?=\s*$)/, '')
-      .replace(/[\s,;:\-–—|*\t]+/g, ' ')
-      .trim()
+      .replace(/\b(birthday|born|wedding anniversary|anniversary|wedding day)\b( of)?:?/gi, ' ')
+      .replace(/\s+/g, ' ')
+      .replace(/^[\s,;:|*•\-–—]+|[\s,;:|*\-–—]+$/g, '')
+      .replace(/[’']s$/, '')
       .slice(0, LONGEST_EVENT);
     if (why || !name) read.refused.push({ line, why: why ?? 'no name beside the date' });
     else if (meant === 'once' && when.year === undefined)

@@ -8,13 +8,14 @@ import type { Check, Finding } from '@/core/proof/check';
 import { CUT_OFF } from '@/core/proof/cut-off';
 import { FOLDS } from '@/core/proof/folds';
 import { FONTS, LACKING } from '@/core/proof/fonts';
+import { MONTHS } from '@/core/proof/months';
 import { OPENINGS } from '@/core/proof/openings';
 import { OVER } from '@/core/proof/over';
 import { SHARP } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
 
 /** Of any page; in the order they are told. */
-const CHECKS: readonly Check[] = [OVER, OPENINGS, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
+const CHECKS: readonly Check[] = [OVER, MONTHS, OPENINGS, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
 /** Of products that ask for them. */
 const OWN: Record<OwnCheck, Check> = { folds: FOLDS };
 

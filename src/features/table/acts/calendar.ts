@@ -1,4 +1,6 @@
 /** What is done to a calendar and its months: dated anew, made alike, laid on any page. */
+import { fillYear, freePlaces } from '@/core/calendar/fill';
+import type { Asset } from '@/core/picture/asset';
 import type { DayEvent } from '@/core/calendar/events';
 import { monthAfter, type Month } from '@/core/dates/days';
 import { monthNames, weekStartOf } from '@/core/dates/names';
@@ -14,7 +16,7 @@ import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { removeEvents, setEvents } from '@/core/project/edits/events';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
-import type { Project } from '@/core/project/model';
+import { uses, type Project } from '@/core/project/model';
 import { newId } from '@/features/shared/ids';
 import { page } from '@/features/table/acts/choosing';
 import { middle } from '@/features/table/acts/laying';
@@ -30,9 +32,8 @@ export function whatFollows(project: Project): { months: number; words: number; 
       sum + pile.filter((piece) => isMonth(piece) && piece.material.follows !== undefined).length,
     0,
   );
-  const words = livingIn(project).filter(
-    ({ field }) => field.kind === 'month' || field.kind === 'year',
-  ).length;
+  const dated = livingIn(project).filter(({ field }) => field.kind === 'month' || field.kind === 'year');
+  const words = new Set(dated.map(({ surfaceId, pieceId }) => `${surfaceId} ${pieceId}`)).size;
   return { months, words, days: project.events?.length ?? 0 };
 }
 
@@ -146,6 +147,33 @@ export function layMonth(store: SessionStore, after = 0): void {
     { ...layPieces(session.surfaceId, [piece], []), label: 'lay month' },
     { selection: [piece.id] },
   );
+}
+
+/** Photos of the workbox that lie on no page yet, in the order they came. */
+const waiting = ({ history: { project } }: Session): Asset[] => {
+  const used = uses(project);
+  return project.photos.flatMap((sha) => (used.has(sha) ? [] : (project.assets[sha] ?? [])));
+};
+
+/** How many photos wait, and how many places they could fill. */
+export const toFill = (session: Session): { photos: number; places: number } => ({
+  photos: waiting(session).length,
+  places: freePlaces(session.history.project).length,
+});
+
+/** Deals the photos that wait to the months they were taken in; what finds no place waits on. */
+export function fillMonths(store: SessionStore): void {
+  const session = store.getState();
+  const photos = waiting(session);
+  const filled = fillYear(session.history.project, photos);
+  if (!photos.length) return session.refuse('No photo waits in the workbox: bring some in first.');
+  if (!filled) return session.refuse('There is no empty place on any page.');
+  session.perform(filled.edit);
+  const over = photos.length - filled.count;
+  if (over > 0)
+    store
+      .getState()
+      .refuse(`${over} ${over === 1 ? 'photo waits' : 'photos wait'} on: every place is filled.`);
 }
 
 export const remember = (store: SessionStore, events: readonly DayEvent[], label?: string): void =>

@@ -66,7 +66,7 @@ function fitted(
 ): Pick<SetNotes, 'over' | 'runs'> {
   const nothing = { over: notes.length, runs: [] };
   if (!room || room.width < 4) return nothing;
-  const style = { ...heads, size: room.size, align: 'left' as const, leading: 1.12 };
+  const style = { ...heads, size: room.size, align: room.align, leading: 1.12 };
   for (let shown = notes.length; shown > 0; shown--) {
     const more = notes.length - shown;
     const lines = [...notes.slice(0, shown).map(({ says }) => says), ...(more ? [`+${more}`] : [])];
@@ -91,6 +91,8 @@ export function monthMarks(material: MonthMaterial, { size, path, typesetter }: 
   const seen = days.filter(({ cell }) => cell.of === 0 || beside !== 'none');
   const own = seen.filter(({ cell }) => cell.of === 0);
   const off = new Set(notes.flatMap(({ day, free }) => (free ? [day] : [])));
+  // Where there is no room to say what a day is, its number shows that it is something.
+  const told = new Set(days.some((place) => place.notes) ? [] : notes.map(({ day }) => day));
   const isFree = ({ cell }: DayPlace) =>
     off.has(cell.day) || (!perpetual && free.includes(weekdayOf(cell.number)));
   const numeral = digitsOf(language);
@@ -138,7 +140,16 @@ export function monthMarks(material: MonthMaterial, { size, path, typesetter }: 
         : [],
     ),
     ...words(inks.beside, material.numbers, numbers(seen.filter(({ cell }) => cell.of !== 0))),
-    ...words(inks.numbers, material.numbers, numbers(own.filter((place) => !isFree(place)))),
+    ...words(
+      inks.numbers,
+      material.numbers,
+      numbers(own.filter((place) => !isFree(place) && !told.has(place.cell.day))),
+    ),
+    ...words(
+      inks.notes,
+      material.numbers,
+      numbers(own.filter((place) => !isFree(place) && told.has(place.cell.day))),
+    ),
     ...words(inks.free, material.numbers, numbers(own.filter(isFree))),
     ...words(
       inks.heads,

@@ -20,7 +20,7 @@ export interface DayPlace {
   box: Box;
   number: Spot;
   /** Where there is room for what the day is, and how large its letters are; null for none. */
-  notes: (Box & { size: number }) | null;
+  notes: (Box & { size: number; align: 'left' | 'centre' | 'right' }) | null;
 }
 
 export interface Laid {

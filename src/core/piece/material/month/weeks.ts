@@ -38,7 +38,8 @@ export function inWeeks(month: MonthMaterial, box: Box): Weeks {
   const rightToLeft = runsLeft(language);
   const left = box.x + (rightToLeft ? 0 : margin);
   const width = (box.width - margin) / 7;
-  const headSize = headScale * width * HEAD_ROW;
+  // In a flat box heads leave the most of it to the days.
+  const headSize = headScale * Math.min(width * HEAD_ROW, box.height * 0.12);
   const top = box.y + (headLength === 'none' ? 0 : headSize * 1.5);
   const height = (box.y + box.height - top) / rows;
   const xOf = (column: number) => left + (rightToLeft ? 6 - column : column) * width;
@@ -92,18 +93,25 @@ export function ruled({ left, top, width, height, rows, places }: Weeks): Laid['
   ];
 }
 
-/** Numbers in the middle of their boxes, so many times as large as the box is tall or wide. */
+/** Numbers in the middle of their boxes; where there is room they stand higher, and what the day is beneath them. */
 export const inTheMiddle =
-  (size: number) =>
+  (size: number, { noteScale }: MonthMaterial) =>
   ({ cell, box, half }: Place): DayPlace => {
     const { x, y, width, height } = box;
     const by = half === 'upper' ? -0.24 : half === 'lower' ? 0.24 : 0;
+    const written = Math.min(width, height) * 0.14 * noteScale;
+    const roomy = !half && height - size * 0.8 > 2.4 * written;
+    const middle = roomy ? (height - 2.4 * written) / 2 : height * (0.5 + by);
+    const under = middle + size * 0.42;
     return {
-      ...{ cell, box: half ? halfOf(box, half) : box, notes: null },
+      ...{ cell, box: half ? halfOf(box, half) : box },
       number: {
-        ...{ x: x + width * (0.5 + by), y: y + height * (0.5 + by), at: 'middle' },
+        ...{ x: x + width * (0.5 + by), y: y + middle, at: 'middle' },
         size: half ? size * 0.62 : size,
       },
+      notes: roomy
+        ? { x, y: y + under, width, height: height - under, size: written, align: 'centre' }
+        : null,
     };
   };
 

@@ -7,7 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconCake } from '@tabler/icons-react';
+import { IconCake, IconPhotoDown } from '@tabler/icons-react';
 import { FIRST_YEAR, LAST_YEAR } from '@/core/dates/days';
 import { languagesOfDates, monthNames, weekdayNames, weekStartOf } from '@/core/dates/names';
 import { calendarIn, MOST_MONTHS, type CalendarProduct } from '@/core/product/calendar';
@@ -33,7 +33,6 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
   const { form, year, month, months, language, weekStart, cover, notes, leapDay } = calendar;
   const dated = form !== 'birthdays';
   const set = (to: Partial<CalendarProduct>, label: string) => act.changeCalendar(store, to, label);
-  const follows = act.whatFollows(project);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 10px' }}>
       {dated && (
@@ -53,9 +52,8 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
             onChoose={(month) => set({ month }, 'change first month')}
           />
           <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1', mt: -0.5 }}>
-            With it go {many(follows.months, 'month')}, {many(follows.words, 'title')} and{' '}
-            {many(follows.days, 'day')} to remember. Years are those of the Gregorian calendar, before 1582,
-            too.
+            With it {goAlong(act.whatFollows(project))}. Years are those of the Gregorian calendar, before
+            1582, too.
           </Typography>
           <LengthField
             label="Months"
@@ -116,6 +114,7 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
           onChoose={(leapDay) => set({ leapDay }, 'change where leap days go')}
         />
       </Box>
+      <FillButton disabled={readOnly} />
       <Button
         color="inherit"
         size="small"
@@ -129,7 +128,42 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
   );
 }
 
-const many = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+/** Photos that wait go into the places that are empty. */
+function FillButton({ disabled }: { disabled: boolean }) {
+  const { store } = useRoom();
+  const photos = useSession((session) => act.toFill(session).photos);
+  const places = useSession((session) => act.toFill(session).places);
+  if (!places) return null;
+  return (
+    <Box sx={{ gridColumn: '1 / -1' }}>
+      <Button
+        color="inherit"
+        size="small"
+        disabled={disabled || !photos}
+        startIcon={<IconPhotoDown size={18} />}
+        onClick={() => act.fillMonths(store)}
+      >
+        Fill the months with photos
+      </Button>
+      <Typography variant="body2" color="text.secondary">
+        {photos
+          ? `${photos} ${photos === 1 ? 'waits' : 'wait'} for ${places} ${places === 1 ? 'place' : 'places'}, each goes to the month it was taken in.`
+          : `${places} ${places === 1 ? 'place is' : 'places are'} empty: bring photos in, and they fill them by their dates.`}
+      </Typography>
+    </Box>
+  );
+}
+
+/** `go 12 months and 13 titles` */
+function goAlong({ months, words, days }: ReturnType<typeof act.whatFollows>): string {
+  const many = (count: number, what: string) => (count ? [`${count} ${what}${count === 1 ? '' : 's'}`] : []);
+  const all = [
+    ...many(months, 'month'),
+    ...many(words, 'title'),
+    ...(days ? [`${days} ${days === 1 ? 'day' : 'days'} to remember`] : []),
+  ];
+  return all.length ? `go ${new Intl.ListFormat('en').format(all)}` : 'goes nothing yet';
+}
 
 interface ChosenProps<T extends string | number> {
   label: string;

@@ -176,7 +176,7 @@ export function MonthControls({ piece, material, unit }: Props) {
             least={LEAST_PART * 100}
             most={MOST_PART * 100}
             value={Math.round(material[key] * 100)}
-            says={`${Math.round(material[key] * 100)} %`}
+            spoken={(value) => `${value} percent`}
             disabled={readOnly}
             onChange={(value) => set({ [key]: value / 100 })}
           />

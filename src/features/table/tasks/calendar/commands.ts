@@ -15,6 +15,13 @@ export const CALENDAR: readonly Command[] = [
     more: 'Birthdays and others, for months to tell of',
   }),
   {
+    name: 'Fill the months with photos',
+    more: 'Each in the month it was taken in',
+    group: 'Pages',
+    needs: NO_CALENDAR,
+    run: (store) => act.fillMonths(store),
+  },
+  {
     name: 'Lay a month',
     more: 'Its days in a box, a row, a dial',
     group: 'Pieces',

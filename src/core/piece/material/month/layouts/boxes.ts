@@ -12,7 +12,7 @@ export const boxes: MonthLayout = {
     const { width, height } = weeks;
     const size = month.numberScale * 0.4 * Math.min(width, height);
     const air = Math.min(width, height) * 0.08;
-    const written = month.noteScale * 0.15 * Math.min(width, height);
+    const written = month.noteScale * 0.125 * Math.min(width, height);
     const rightToLeft = runsLeft(month.language);
     const days = weeks.places.map(({ cell, box, half }): DayPlace => {
       const own = half ? halfOf(box, half) : box;
@@ -27,7 +27,14 @@ export const boxes: MonthLayout = {
         number: { x: start, y, at: low !== rightToLeft ? 'end' : 'start', size: tall },
         notes:
           room > 0
-            ? { x: own.x + air, y: under, width: own.width - 2 * air, height: room, size: written }
+            ? {
+                x: own.x + air,
+                y: under,
+                width: own.width - 2 * air,
+                height: room,
+                size: written,
+                align: rightToLeft ? 'right' : 'left',
+              }
             : null,
       };
     });

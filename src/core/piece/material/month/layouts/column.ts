@@ -22,7 +22,12 @@ export const column: MonthLayout = {
         return {
           ...{ cell, box: { x: box.x, y, width: box.width, height } },
           number: { x: from(size * 1.25), y: y + height * 0.55, at: rightToLeft ? 'start' : 'end', size },
-          notes: { ...room, x: rightToLeft ? box.x : box.x + indent, size: height * 0.5 * month.noteScale },
+          notes: {
+            ...room,
+            x: rightToLeft ? box.x : box.x + indent,
+            size: height * 0.5 * month.noteScale,
+            align: rightToLeft ? 'right' : 'left',
+          },
         };
       }),
       heads: named

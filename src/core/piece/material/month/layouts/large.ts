@@ -10,7 +10,12 @@ export const large: MonthLayout = {
     const weeks = inWeeks(month, box);
     const size = month.numberScale * Math.min(weeks.width * 0.78, weeks.height * 1.3);
     return {
-      ...{ days: weeks.places.map(inTheMiddle(size)), heads: weeks.heads, weeks: weeks.weeks, rules: [] },
+      ...{
+        days: weeks.places.map(inTheMiddle(size, month)),
+        heads: weeks.heads,
+        weeks: weeks.weeks,
+        rules: [],
+      },
     };
   },
 };

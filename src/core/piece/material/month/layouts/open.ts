@@ -11,7 +11,7 @@ export const open: MonthLayout = {
     const { width, height, left, top } = weeks;
     const size = month.numberScale * Math.min(width * 0.7, height * 0.95);
     return {
-      ...{ days: weeks.places.map(inTheMiddle(size)), heads: weeks.heads, weeks: weeks.weeks },
+      ...{ days: weeks.places.map(inTheMiddle(size, month)), heads: weeks.heads, weeks: weeks.weeks },
       rules: weeks.heads.length ? [[left, top, left + 7 * width, top]] : [],
     };
   },
