@@ -1,4 +1,4 @@
-/** The demo projects: four pages of the kite club's album, composed by hand. */
+/** The demo projects: pages of the kite club's album, a card and its calendar, composed by hand. */
 import { type Asset } from '@/core/picture/asset';
 import { type Finish } from '@/core/piece/finish';
 import { NEW_EDGE } from '@/core/piece/finish/edge';
@@ -11,6 +11,7 @@ import { type Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { beginProduct } from '@/core/product';
 import { Album, CIRCLE, RECTANGLE } from './album';
+import { clubCalendar } from './calendar';
 
 /** `assets` by file name (photos) or paper id. */
 export function demoProjects(
@@ -298,5 +299,5 @@ export function demoProjects(
     })
     .on('Outside');
 
-  return [pools.project, lanterns.project, flyIn.project, thanks.project];
+  return [pools.project, lanterns.project, flyIn.project, thanks.project, clubCalendar(assets, photos)];
 }

@@ -7,6 +7,7 @@ import * as across from '@/core/project/edits/across';
 import * as cut from '@/core/project/edits/cut';
 import * as dyes from '@/core/project/edits/dyes';
 import { together, type Edit } from '@/core/project/edits/edit';
+import * as events from '@/core/project/edits/events';
 import * as facts from '@/core/project/edits/facts';
 import * as fonts from '@/core/project/edits/fonts';
 import * as gathering from '@/core/project/edits/gather';
@@ -204,6 +205,18 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   changeFinish: (hand) => make.changeFinish(hand.s, hand.some, 'finish', finishBy(hand)),
   changeLift: ({ s, some, chance }) =>
     make.changeLift(s, some, 'lift', { height: chance.number(), shadow: chance.bool() }),
+  setEvents: ({ chance }) =>
+    events.setEvents([
+      {
+        id: chance.of(['e1', chance.id()]),
+        kind: chance.of(['birthday', 'anniversary', 'yearly', 'once']),
+        name: chance.text(),
+        month: chance.of([1, 2, 12, chance.number()]),
+        ...(chance.bool() ? { day: chance.of([1, 29, 31, chance.number()]) } : { nth: -1, weekday: 7 }),
+        ...(chance.bool() ? { year: chance.of([2018, chance.number()]) } : {}),
+      },
+    ]),
+  removeEvents: () => events.removeEvents(['e1'], 'take out a day'),
   setFact: ({ chance }) =>
     facts.setFact({
       id: chance.of(['f1', chance.id()]),

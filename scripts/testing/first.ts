@@ -1,4 +1,5 @@
 /** The project that edits are tried on by chance: it has something of everything that can be changed. */
+import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece } from '@/core/piece/piece';
 import { finishOf } from '@/core/piece/finish';
 import { newSurface, type Project } from '@/core/project/model';
@@ -33,6 +34,7 @@ const begun = laid(
     photoOf('photo', ASSETS[0]!, { x: 9, y: 9, width: 60, height: 40 }),
     wordsOf('words', 'Who and when'),
     runningPiece('round'),
+    { ...inkPiece('month'), role: 'month', material: newMonth({ year: 2027, month: 8 }, 'en-GB', 0) },
     { ...inkPiece('art'), role: 'stamp', material: { kind: 'art', asset: ASSETS[0]!.sha, dyes: [DYE] } },
   ],
   [ASSETS[0]!],
@@ -57,6 +59,7 @@ export const first: Project = {
     },
   ],
   looks: [{ id: 'look', name: 'Plain', finish: finishOf(2) }],
+  events: [{ id: 'e1', kind: 'birthday', name: 'Ada', month: 8, day: 3, year: 2018 }],
   facts: [{ id: 'f1', name: 'Day', kind: 'day', value: '2026-05-29' }],
   fonts: [{ sha: 'a'.repeat(64), name: 'Quill', bytes: 9 }],
   styles: [

@@ -1,7 +1,8 @@
 /** What is done to a calendar and its months: dated anew, made alike, laid on any page. */
+import { wrap, type Remote } from 'comlink';
 import { fillYear, freePlaces } from '@/core/calendar/fill';
 import type { Asset } from '@/core/picture/asset';
-import type { DayEvent } from '@/core/calendar/events';
+import { MOST_EVENTS, type DayEvent } from '@/core/calendar/events';
 import { monthAfter, type Month } from '@/core/dates/days';
 import { monthNames, weekStartOf } from '@/core/dates/names';
 import { livingIn } from '@/core/living/living';
@@ -11,16 +12,18 @@ import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { monthOn } from '@/core/product';
-import { calendarIn, withSettings, type CalendarProduct } from '@/core/product/calendar';
+import { calendarIn, lastOf, withSettings, type CalendarProduct } from '@/core/product/calendar';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { removeEvents, setEvents } from '@/core/project/edits/events';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
 import { uses, type Project } from '@/core/project/model';
+import { download, fileName } from '@/features/shared/download';
 import { newId } from '@/features/shared/ids';
 import { page } from '@/features/table/acts/choosing';
 import { middle } from '@/features/table/acts/laying';
 import type { Session, SessionStore } from '@/features/table/session';
+import type { DaysReader } from '@/workers/days.worker';
 
 const isMonth = (piece: Piece): piece is Piece & { material: MonthMaterial } =>
   piece.material.kind === 'month';
@@ -186,3 +189,55 @@ export const forgetDays = (store: SessionStore, events: readonly DayEvent[]): vo
       events.length === 1 ? `take out ${events[0]!.name}` : `take out ${events.length} days`,
     ),
   );
+
+let reader: { worker: Worker; days: Remote<DaysReader> } | undefined;
+
+/** Days to remember from a file of another program; what comes by a rule is taken for the years of the calendar. */
+export async function daysOfFile(store: SessionStore, file: File): Promise<string[]> {
+  const { product } = store.getState().history.project;
+  const calendar = calendarIn(product);
+  const [from, to] = calendar
+    ? [calendar.year, lastOf(calendar).year]
+    : [new Date().getFullYear(), new Date().getFullYear() + 1];
+  if (!reader) {
+    const worker = new Worker(new URL('../../../workers/days.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    reader = { worker, days: wrap<DaysReader>(worker) };
+  }
+  const read = await reader.days.read(file, from, to);
+  if (!read.ok) return [read.message];
+  const { events = [] } = store.getState().history.project;
+  const known = new Set(events.map(sameDay));
+  const fresh = read.value.events.filter((event) => !known.has(sameDay(event)));
+  const room = MOST_EVENTS - events.length;
+  const taken = fresh.slice(0, room).map((event): DayEvent => ({ ...event, id: newId() }));
+  if (taken.length) remember(store, taken, `put in ${taken.length} ${taken.length === 1 ? 'day' : 'days'}`);
+  const twice = read.value.events.length - fresh.length;
+  return [
+    `${taken.length} ${taken.length === 1 ? 'day' : 'days'} put in from ${file.name}.`,
+    ...(twice ? [`${twice} ${twice === 1 ? 'was' : 'were'} known already.`] : []),
+    ...(fresh.length > room
+      ? [`${fresh.length - room} found no room: a project holds ${MOST_EVENTS.toLocaleString('en')}.`]
+      : []),
+    ...read.value.told,
+  ];
+}
+
+const sameDay = ({ kind, name, month, day, nth, weekday, year }: Omit<DayEvent, 'id'>): string =>
+  [kind, name.toLowerCase(), month, day, nth, weekday, year].join('|');
+
+/** All days to remember as a file for other programs. */
+export async function saveDays(store: SessionStore): Promise<void> {
+  const { project } = store.getState().history;
+  const calendar = calendarIn(project.product);
+  const now = new Date();
+  const { writeDays } = await import('@/core/calendar/write');
+  const text = writeDays(
+    project.events ?? [],
+    calendar?.year ?? now.getFullYear(),
+    calendar?.leapDay ?? 'february',
+    now,
+  );
+  download(new Blob([text], { type: 'text/calendar' }), `${fileName(project.title)}.ics`);
+}

@@ -78,7 +78,7 @@ export interface MonthMaterial extends Month {
 
 export const LEAST_PART = 0.2;
 export const MOST_PART = 2;
-export const MOST_NOTES = 400;
+export const MOST_NOTES = 2000;
 export const LONGEST_NOTE = 120;
 export const LONGEST_NAME = 40;
 export const WIDEST_RULE = 12;

@@ -99,7 +99,7 @@ export const inTheMiddle =
   ({ cell, box, half }: Place): DayPlace => {
     const { x, y, width, height } = box;
     const by = half === 'upper' ? -0.24 : half === 'lower' ? 0.24 : 0;
-    const written = Math.min(width, height) * 0.14 * noteScale;
+    const written = Math.min(width * 0.19, height * 0.16) * noteScale;
     const roomy = !half && height - size * 0.8 > 2.4 * written;
     const middle = roomy ? (height - 2.4 * written) / 2 : height * (0.5 + by);
     const under = middle + size * 0.42;

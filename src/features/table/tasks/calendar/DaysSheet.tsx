@@ -5,8 +5,8 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconTrash } from '@tabler/icons-react';
-import { useMemo, useState } from 'react';
+import { IconCalendarDown, IconCalendarUp, IconTrash } from '@tabler/icons-react';
+import { useMemo, useRef, useState } from 'react';
 import { EVENT_KINDS, MOST_EVENTS, type DayEvent, type EventKind } from '@/core/calendar/events';
 import { readDays, type ReadDays } from '@/core/calendar/typed';
 import { monthNames, weekdayNames } from '@/core/dates/names';
@@ -36,6 +36,7 @@ export function DaysSheet({ onClose }: { onClose: () => void }) {
         Months tell of them wherever they are, with ages where the year is known.
       </Typography>
       {!readOnly && <Adding room={MOST_EVENTS - events.length} />}
+      <Files count={events.length} readOnly={readOnly} />
       <Typography component="h3" sx={{ fontWeight: 600, fontSize: '0.95rem', mt: 2, mb: 0.5 }}>
         {events.length ? `${events.length} ${events.length === 1 ? 'day' : 'days'}` : 'None yet'}
       </Typography>
@@ -158,6 +159,58 @@ function Adding({ room }: { room: number }) {
             And {refused.length - 8} more lines.
           </Typography>
         )}
+      </Box>
+    </Box>
+  );
+}
+
+/** From other programs, and for them. */
+function Files({ count, readOnly }: { count: number; readOnly: boolean }) {
+  const { store } = useRoom();
+  const input = useRef<HTMLInputElement>(null);
+  const [told, setTold] = useState<string[]>([]);
+  const take = async (files: FileList | null) => {
+    const [file] = files ?? [];
+    if (file) setTold(await act.daysOfFile(store, file).catch(() => ['This file could not be read.']));
+  };
+  return (
+    <Box sx={{ mt: 1 }}>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        aria-label="File with days"
+        accept=".ics,.vcf,text/calendar,text/vcard"
+        onChange={(event) => {
+          void take(event.target.files);
+          event.target.value = '';
+        }}
+      />
+      <Button
+        size="small"
+        color="inherit"
+        disabled={readOnly}
+        startIcon={<IconCalendarDown size={18} />}
+        onClick={() => input.current?.click()}
+      >
+        From a file (.ics, .vcf)
+      </Button>
+      {count > 0 && (
+        <Button
+          size="small"
+          color="inherit"
+          startIcon={<IconCalendarUp size={18} />}
+          onClick={() => void act.saveDays(store)}
+        >
+          Save as .ics
+        </Button>
+      )}
+      <Box role="status" aria-live="polite">
+        {told.map((line) => (
+          <Typography key={line} variant="body2" color="text.secondary">
+            {line}
+          </Typography>
+        ))}
       </Box>
     </Box>
   );
