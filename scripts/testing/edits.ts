@@ -216,6 +216,14 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
         ...(chance.bool() ? { year: chance.of([2018, chance.number()]) } : {}),
       },
     ]),
+  holdPieces: ({ s, some, chance }) => {
+    const [x, y, width] = [chance.number(), chance.number(), chance.number()];
+    const held = { month: chance.of([1, 12]), day: chance.number(), box: { x, y, width, height: 9 } };
+    return events.holdPieces(
+      s,
+      some.map(({ id }) => ({ id, held: chance.bool() ? held : null })),
+    );
+  },
   removeEvents: () => events.removeEvents(['e1'], 'take out a day'),
   setFact: ({ chance }) =>
     facts.setFact({

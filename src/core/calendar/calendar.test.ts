@@ -2,6 +2,8 @@
 import fc from 'fast-check';
 import { eventSays, fallsOn, notesOf, type DayEvent } from '@/core/calendar/events';
 import { dealtByMonth, fillYear } from '@/core/calendar/fill';
+import { dayAt, keepHeld, nthOf } from '@/core/calendar/held';
+import { heldSays } from '@/core/piece/held';
 import { settle } from '@/core/calendar/settle';
 import { readDays } from '@/core/calendar/typed';
 import { monthAfter, type Month } from '@/core/dates/days';
@@ -9,14 +11,15 @@ import { saidAnew, sayAnew } from '@/core/living/living';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
 import { beginProduct, panelsOn, productSays } from '@/core/product';
 import { CALENDAR_FORMS, calendarIn, withSettings, type CalendarProduct } from '@/core/product/calendar';
-import { removeEvents, setEvents } from '@/core/project/edits/events';
+import { holdPieces, removeEvents, setEvents } from '@/core/project/edits/events';
+import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
 import { readProject, writeProject } from '@/core/project/file';
 import { amend, perform, startHistory, undo, type History } from '@/core/project/history';
 import { newProject, type Project } from '@/core/project/model';
 import { begun } from '@/core/project/sides';
 import { nodeTypesetter } from '../../../scripts/node/platform';
-import { assetOf, quarters } from '../../../scripts/testing/samples';
+import { assetOf, inkPiece, quarters } from '../../../scripts/testing/samples';
 
 const typesetter = await nodeTypesetter();
 const FORMS = Object.keys(CALENDAR_FORMS) as (keyof typeof CALENDAR_FORMS)[];
@@ -31,10 +34,10 @@ function done(history: History, to: Partial<CalendarProduct>, now: number): Hist
   return followed(perform(history, changeProduct(product, 'date'), now));
 }
 function followed(next: History): History {
-  const dated = settle(next.project);
-  const settled = dated ? amend(next, dated) : next;
-  const said = sayAnew(settled.project, typesetter);
-  return said ? amend(settled, said) : settled;
+  return [settle, keepHeld, (of: Project) => sayAnew(of, typesetter)].reduce((now, follow) => {
+    const edit = follow(now.project);
+    return edit ? amend(now, edit) : now;
+  }, next);
 }
 const monthsIn = ({ surfaces }: Project): MonthMaterial[] =>
   surfaces.flatMap(({ pile }) =>
@@ -186,6 +189,44 @@ test('names and dates are read as people write them; what cannot be says why and
       expect(found.events.length + found.refused.length).toBe(whole.length);
     }),
   );
+});
+
+test('what is held to a day lies in its box whatever year it is, where it lay in it, and there and back again', () => {
+  const start = startHistory(calendar('month', { width: 864, height: 612 }));
+  const march = start.project.surfaces.find(({ part }) => part === 'month-3')!;
+  const days = march.pile.find(({ material }) => material.kind === 'month')!;
+  const spots = [
+    { x: days.placement.x - 200, y: days.placement.y + 40 },
+    { x: days.placement.x + 90, y: days.placement.y - 60 },
+  ];
+  const pieces = spots.map((spot, i) => ({ ...inkPiece(`stamp-${i}`, spot.x - 9, spot.y - 9, 18, 18) }));
+  const laid = perform(start, layPieces(march.id, pieces, []), 0);
+  const held = spots.map((spot, i) => {
+    const { year, day, month, box } = dayAt(march, spot)!;
+    return { id: `stamp-${i}`, held: i ? { month, box, ...nthOf(year, month, day) } : { month, day, box } };
+  });
+  const history = perform(laid, holdPieces(march.id, held), 10_000);
+  const lying = ({ project }: History) => {
+    const page = project.surfaces.find(({ id }) => id === march.id)!;
+    return pieces.map(({ id }) => page.pile.find((piece) => piece.id === id)!.placement);
+  };
+  fc.assert(
+    fc.property(fc.integer({ min: 1583, max: 9998 }), (year) => {
+      const there = done(history, { year }, 20_000);
+      const page = there.project.surfaces.find(({ id }) => id === march.id)!;
+      lying(there).forEach((at, i) => {
+        const on = dayAt(page, at)!;
+        if (i === 0) expect(on.day).toBe((held[0]!.held as { day: number }).day);
+        else expect(nthOf(year, 3, on.day)).toEqual(nthOf(2027, 3, dayAt(march, spots[1]!)!.day));
+      });
+      lying(done(there, { year: 2027 }, 30_000)).forEach((at, i) => {
+        expect([at.x, at.y]).toEqual([expect.closeTo(spots[i]!.x, 6), expect.closeTo(spots[i]!.y, 6)]);
+      });
+    }),
+    { numRuns: 40 },
+  );
+  expect(heldSays({ month: 5, nth: -1, weekday: 6 })).toBe('the last Saturday of May');
+  expect(readProject(writeProject(history.project))).toEqual({ ok: true, value: history.project });
 });
 
 test('photos go to the month they were taken in, the rest where there is room, the best of two first', () => {

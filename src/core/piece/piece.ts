@@ -2,6 +2,7 @@
  * The one object of the program: a piece is a material, cut to an outline, finished, and placed.
  * Each of the four has a folder here with one file for each kind; a new kind is one file and one line in its index.
  */
+import type { Held } from '@/core/piece/held';
 import type { Finish } from '@/core/piece/finish';
 import type { Material } from '@/core/piece/material';
 import type { Outline } from '@/core/piece/outline';
@@ -35,6 +36,8 @@ export interface Piece {
   groups?: string[];
   /** Id of the look it wears; its finish is its own copy of it. */
   look?: string;
+  /** The day of a month it is held to. */
+  held?: Held;
   /** It goes round the paper: its other end, on the other side, has the same. */
   round?: string;
   /** Where it passes under pieces that lie lower in the pile. */

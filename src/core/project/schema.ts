@@ -1,6 +1,7 @@
 /** The schemas a project passes at every door, and the limits they hold it to. */
 import { array, boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import { FACT_KINDS } from '@/core/living/field';
+import { heldSchema } from '@/core/piece/held';
 import { EVENT_KINDS, LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
 import { FIRST_YEAR, LAST_YEAR, monthLength } from '@/core/dates/days';
 import { HEX_COLOUR } from '@/core/color/hex';
@@ -75,6 +76,7 @@ const pieceSchema = object({
   groups: array(id).min(1).max(DEEPEST_GROUP),
   look: string().min(1).max(80),
   round: string().min(1).max(80),
+  held: heldSchema.default(undefined).optional(),
   tucks: array(
     object({
       under: id,

@@ -1,5 +1,6 @@
-/** Edits of the days a project knows: put in, changed, taken out. */
+/** Edits of the days a project knows: put in, changed, taken out; and of what is held to them. */
 import type { DayEvent } from '@/core/calendar/events';
+import { heldSays, type Held } from '@/core/piece/held';
 import type { Edit } from '@/core/project/edits/edit';
 
 /** Puts days in, each in the place of the one with its id or at the end. */
@@ -27,3 +28,26 @@ export const removeEvents = (ids: readonly string[], label: string): Edit => ({
     else delete project.events;
   },
 });
+
+/** Holds pieces to days, or lets them go. What fills a box lies in all of it. */
+export const holdPieces = (surfaceId: string, pieces: readonly { id: string; held: Held | null }[]): Edit => {
+  const [first] = pieces;
+  return {
+    label: first?.held ? `hold to ${heldSays(first.held)}` : 'let go of the day',
+    apply(project) {
+      const page = project.surfaces.find(({ id }) => id === surfaceId);
+      for (const { id, held } of pieces) {
+        const piece = page?.pile.find((each) => each.id === id);
+        if (!piece) continue;
+        if (!held) {
+          delete piece.held;
+          continue;
+        }
+        piece.held = { ...held, box: { ...held.box } };
+        if (!held.fills) continue;
+        const { x, y, width, height } = held.box;
+        Object.assign(piece.placement, { x: x + width / 2, y: y + height / 2, width, height, turn: 0 });
+      }
+    },
+  };
+};

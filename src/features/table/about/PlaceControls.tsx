@@ -17,8 +17,13 @@ import { CENTRES, FARTHEST, measureWithin, readDegrees } from '@/features/table/
 import { useShallow } from 'zustand/react/shallow';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { ProportionSwitch } from '@/features/table/parts/ProportionSwitch';
+import { fetched } from '@/ui/fetched';
 import { LengthField } from '@/ui/LengthField';
 import { tip } from '@/features/table/tasks';
+
+const HoldControls = fetched('This part of Place', () =>
+  import('@/features/table/tasks/calendar/HoldControls').then((m) => m.HoldControls),
+);
 
 /** Exact numbers: the box's top left corner before turning, its size, in proportion or free, and its turn. */
 export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
@@ -43,6 +48,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
       return { width, height };
     }),
   );
+  const months = useSession((session) => shownSurface(session).pile.some(({ role }) => role === 'month'));
   const { placement } = piece;
   const { x, y, width, height, turn, locked } = placement;
   const disabled = locked || readOnly;
@@ -111,6 +117,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
         ))}
       </Box>
       <RoundControls piece={piece} disabled={disabled} />
+      {months && <HoldControls piece={piece} disabled={disabled} />}
       {isAway(piece, page) && (
         <Button sx={{ gridColumn: '1 / 3' }} disabled={disabled} onClick={() => act.bringBack(store)}>
           Bring it back to the page

@@ -2,6 +2,8 @@
 import { wrap, type Remote } from 'comlink';
 import { fillYear, freePlaces } from '@/core/calendar/fill';
 import type { Asset } from '@/core/picture/asset';
+import { dayAt, nthOf } from '@/core/calendar/held';
+import type { Held } from '@/core/piece/held';
 import { MOST_EVENTS, type DayEvent } from '@/core/calendar/events';
 import { monthAfter, type Month } from '@/core/dates/days';
 import { monthNames, weekStartOf } from '@/core/dates/names';
@@ -14,13 +16,13 @@ import { placedAt } from '@/core/piece/placement/placement';
 import { monthOn } from '@/core/product';
 import { calendarIn, lastOf, withSettings, type CalendarProduct } from '@/core/product/calendar';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
-import { removeEvents, setEvents } from '@/core/project/edits/events';
+import { holdPieces, removeEvents, setEvents } from '@/core/project/edits/events';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
-import { uses, type Project } from '@/core/project/model';
+import { uses, type Project, type Surface } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
 import { newId } from '@/features/shared/ids';
-import { page } from '@/features/table/acts/choosing';
+import { chosen, page } from '@/features/table/acts/choosing';
 import { middle } from '@/features/table/acts/laying';
 import type { Session, SessionStore } from '@/features/table/session';
 import type { DaysReader } from '@/workers/days.worker';
@@ -150,6 +152,44 @@ export function layMonth(store: SessionStore, after = 0): void {
     { ...layPieces(session.surfaceId, [piece], []), label: 'lay month' },
     { selection: [piece.id] },
   );
+}
+
+/** The days a piece could be held to: the one its middle lies on, and which weekday of its month that is. */
+export function waysToHold(surface: Surface, piece: Piece): Held[] {
+  if (isMonth(piece)) return [];
+  const found = dayAt(surface, piece.placement);
+  if (!found) return [];
+  const { year, ...held } = found;
+  const { month, box } = held;
+  return [held, { month, box, ...nthOf(year, month, held.day) }];
+}
+
+/** Holds a piece to a day; a photo fills its box. What is grouped with it is held with it. */
+export function holdTo(store: SessionStore, piece: Piece, held: Held): void {
+  const { surfaceId, perform } = store.getState();
+  const fills = piece.role === 'photo' && !piece.groups?.length;
+  const own = fills ? { fills: true as const } : {};
+  const all = page(store.getState()).pile.filter(
+    ({ id, groups }) => id === piece.id || (piece.groups && groups?.[0] === piece.groups[0]),
+  );
+  perform(
+    holdPieces(
+      surfaceId,
+      all.map(({ id }) => ({ id, held: { ...held, ...own } })),
+    ),
+  );
+}
+
+export const letGo = (store: SessionStore, piece: Piece): void =>
+  store.getState().perform(holdPieces(store.getState().surfaceId, [{ id: piece.id, held: null }]));
+
+/** Holds what is selected to the day it lies on, or says why not. */
+export function holdChosen(store: SessionStore): void {
+  const session = store.getState();
+  const [piece] = chosen(session);
+  const [way] = piece ? waysToHold(page(session), piece) : [];
+  if (!piece || !way) return session.refuse('It lies on no day of a month: lay it on one first.');
+  holdTo(store, piece, way);
 }
 
 /** Photos of the workbox that lie on no page yet, in the order they came. */

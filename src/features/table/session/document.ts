@@ -1,6 +1,7 @@
 /** What lies on the table: the project with its history, and what is tried on it. */
 import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
+import { keepHeld } from '@/core/calendar/held';
 import { settle } from '@/core/calendar/settle';
 import { sayAnew } from '@/core/living/living';
 import { keepInStep } from '@/core/project/edits/round';
@@ -166,13 +167,13 @@ function inStep(done: History, before: History): History {
   return kept ? amend(done, kept) : done;
 }
 
-/** A step with what follows from it: months and living words say what is true now, on locked pages too. */
+/** A step with what follows from it: months, what is held to their days, and living words show what is so, on locked pages too. */
 function followed(done: History, before: History, typesetter: Typesetter): History {
   if (done === before) return done;
-  const dated = settle(done.project);
-  const now = dated ? amend(done, dated) : done;
-  const said = sayAnew(now.project, typesetter);
-  return said ? amend(now, said) : now;
+  return [settle, keepHeld, (project: Project) => sayAnew(project, typesetter)].reduce((now, follow) => {
+    const edit = follow(now.project);
+    return edit ? amend(now, edit) : now;
+  }, done);
 }
 
 /** What was done, or why it was not. */

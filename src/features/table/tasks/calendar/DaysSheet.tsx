@@ -8,8 +8,8 @@ import Typography from '@mui/material/Typography';
 import { IconCalendarDown, IconCalendarUp, IconTrash } from '@tabler/icons-react';
 import { useMemo, useRef, useState } from 'react';
 import { EVENT_KINDS, MOST_EVENTS, type DayEvent, type EventKind } from '@/core/calendar/events';
+import { heldSays } from '@/core/piece/held';
 import { readDays, type ReadDays } from '@/core/calendar/typed';
-import { monthNames, weekdayNames } from '@/core/dates/names';
 import { languageOf } from '@/core/product';
 import { newId } from '@/features/shared/ids';
 import * as act from '@/features/table/acts';
@@ -79,24 +79,10 @@ export function DaysSheet({ onClose }: { onClose: () => void }) {
 }
 
 /** `Birthday, 3 August, born 2018` */
-function dayInWords({ kind, month, day, nth, weekday, year }: DayEvent): string {
-  const name = monthNames('en')[month - 1]!;
-  const on =
-    nth !== undefined && weekday !== undefined
-      ? `the ${NTH[nth] ?? ''} ${weekdayNames('en')[weekday - 1]} of ${name}`
-      : `${day} ${name}`;
+function dayInWords({ kind, year, ...on }: DayEvent): string {
   const since = year === undefined ? '' : kind === 'once' ? ` ${year}` : `, since ${year}`;
-  return `${EVENT_KINDS[kind].name}, ${on}${since}`;
+  return `${EVENT_KINDS[kind].name}, ${heldSays(on)}${since}`;
 }
-
-const NTH: Record<number, string> = {
-  1: 'first',
-  2: 'second',
-  3: 'third',
-  4: 'fourth',
-  5: 'fifth',
-  [-1]: 'last',
-};
 
 function Adding({ room }: { room: number }) {
   const { store } = useRoom();

@@ -1,7 +1,7 @@
 /** Calendars, months and the days in them. */
 import { calendarIn } from '@/core/product/calendar';
 import * as act from '@/features/table/acts';
-import { opens, type Command } from '@/features/table/tasks/command';
+import { NEEDS, opens, type Command } from '@/features/table/tasks/command';
 
 const NO_CALENDAR: Command['needs'] = ({ history }) =>
   calendarIn(history.project.product) ? null : 'This is no calendar: it has no year of its own.';
@@ -20,6 +20,13 @@ export const CALENDAR: readonly Command[] = [
     group: 'Pages',
     needs: NO_CALENDAR,
     run: (store) => act.fillMonths(store),
+  },
+  {
+    name: 'Hold it to its day',
+    more: 'The one it lies on, of every year',
+    group: 'Pieces',
+    needs: NEEDS.piece,
+    run: (store) => act.holdChosen(store),
   },
   {
     name: 'Lay a month',
