@@ -205,17 +205,17 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   changeFinish: (hand) => make.changeFinish(hand.s, hand.some, 'finish', finishBy(hand)),
   changeLift: ({ s, some, chance }) =>
     make.changeLift(s, some, 'lift', { height: chance.number(), shadow: chance.bool() }),
-  setEvents: ({ chance }) =>
-    events.setEvents([
-      {
-        id: chance.of(['e1', chance.id()]),
-        kind: chance.of(['birthday', 'anniversary', 'yearly', 'once']),
-        name: chance.text(),
-        month: chance.of([1, 2, 12, chance.number()]),
-        ...(chance.bool() ? { day: chance.of([1, 29, 31, chance.number()]) } : { nth: -1, weekday: 7 }),
-        ...(chance.bool() ? { year: chance.of([2018, chance.number()]) } : {}),
-      },
-    ]),
+  setEvents: ({ chance }) => {
+    const day = chance.bool()
+      ? { day: chance.of([1, 29, 31, chance.number()]) }
+      : { nth: -1, weekday: 7 as const };
+    const kind = chance.of(['birthday', 'anniversary', 'yearly', 'once'] as const);
+    const year = chance.bool() ? { year: chance.of([2018, chance.number()]) } : {};
+    const id = chance.of(['e1', chance.id()]);
+    return events.setEvents([
+      { id, kind, name: chance.text(), month: chance.of([2, chance.number()]), ...day, ...year },
+    ]);
+  },
   holdPieces: ({ s, some, chance }) => {
     const [x, y, width] = [chance.number(), chance.number(), chance.number()];
     const held = { month: chance.of([1, 12]), day: chance.number(), box: { x, y, width, height: 9 } };

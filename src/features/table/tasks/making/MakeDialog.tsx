@@ -21,7 +21,7 @@ import { checked } from '@/core/proof';
 import type { Finding } from '@/core/proof/check';
 import type { Typesetter } from '@/core/text/typesetter';
 import { formatSides, formatSize, PRINT_PPI } from '@/core/units/lengths';
-import { allChoice, choicesFor, CHOSEN, THIS, type Choice } from '@/features/table/tasks/making/choices';
+import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
 import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { useMake, type Making } from '@/features/table/tasks/making/useMake';
@@ -62,9 +62,9 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
-  // What has two sides is printed on both.
+  // What is whole with all its sides is printed with all of them.
   const [wanted, setWanted] = useState(() =>
-    begin && selection.length ? CHOSEN : sidesOf(project.product) ? allChoice('flat') : THIS,
+    begin && selection.length ? CHOSEN : sidesOf(project.product) ? wholeChoice(project.product) : THIS,
   );
   const choices = choicesFor(project, surface, selection);
   const choice = choices.find(({ id }) => id === wanted) ?? choices[0]!;

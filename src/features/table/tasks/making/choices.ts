@@ -1,5 +1,5 @@
 /** What can be made into a file of a project: the side that is shown, its panels, all there is, what is selected. */
-import { madeAs, panelsOn, waysOut, type Taken } from '@/core/product';
+import { madeAs, panelsOn, waysOut, type Product, type Taken } from '@/core/product';
 import type { Form } from '@/core/product/product';
 import type { Project, Surface } from '@/core/project/model';
 
@@ -16,7 +16,9 @@ export interface Choice {
 
 export const THIS = 'this';
 export const CHOSEN = 'chosen';
-export const allChoice = (form: Form): string => `all ${form}`;
+const allChoice = (form: Form): string => `all ${form}`;
+/** All of a product, in the way that is its own. */
+export const wholeChoice = (product: Product): string => allChoice(waysOut(product)[0]!.as[0]);
 export const panelChoice = (name: string): string => `panel ${name}`;
 
 export function choicesFor(project: Project, surface: Surface, selection: readonly string[]): Choice[] {

@@ -1,0 +1,133 @@
+/** A calendar from photos and a list of birthdays; dated anew in one field; held days, other languages, by mouse and by keys. */
+import { execFileSync } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import { axe } from './axe';
+import { bringIn, kept, photo, photosInBox, set, shot, undoOf } from './table';
+
+const FILES = [
+  ...['fly-in-first-launch', 'fly-in-high', 'fly-in-plum-kite', 'fly-in-horizon', 'tide-pools'],
+  ...['lighthouse-walk', 'lantern-night', 'workshop-table', 'fly-in-last-light'],
+].map(photo);
+
+test('a desk calendar of photos and birthdays in fewer than 25 actions, dated to the year after in one', async ({
+  page,
+}, info) => {
+  let actions = 0;
+  const act = async (what: Promise<unknown>) => {
+    actions++;
+    await what;
+  };
+  await page.goto('/');
+  await act(page.getByRole('button', { name: 'Calendar', exact: true }).click());
+  await act(page.getByRole('button', { name: /^New calendar 7 x 5 in/ }).click());
+  await expect(page.getByRole('list', { name: 'Papers' }).getByRole('button').first()).toBeVisible();
+  await act(bringIn(page, FILES));
+  await expect(photosInBox(page)).toHaveCount(FILES.length);
+
+  await page.getByTestId('stage').focus();
+  await act(page.keyboard.press('Shift+Y'));
+  const sheet = page.getByRole('dialog', { name: 'The calendar' });
+  await expect(sheet.getByText(/^With it go 12 months and 13 titles/)).toBeVisible();
+  await act(sheet.getByRole('button', { name: 'Fill the months with photos' }).click());
+  await expect(undoOf(page, `fill ${FILES.length} places`)).toBeVisible();
+  await act(sheet.getByRole('button', { name: 'Days to remember' }).click());
+  const days = page.getByRole('dialog', { name: 'Days to remember' });
+  await act(
+    days
+      .getByLabel('A name and a date, each on a line')
+      .fill('Ada 3 Aug 2018\nOlu 29 Feb 1988\nBo 31 June\nFly-in, last Saturday of May\nWren 6 July'),
+  );
+  await act(days.getByRole('button', { name: 'Put in' }).click());
+  await expect(undoOf(page, 'put in 4 days')).toBeVisible();
+  await expect(days.getByText('“Bo 31 June”: June has 30 days.')).toBeVisible();
+  await expect(days.getByLabel('A name and a date, each on a line')).toHaveValue('Bo 31 June');
+  expect(await axe(page)).toEqual([]);
+
+  // The year after, in one field.
+  const january = Number(
+    /\d{4}/.exec(
+      (await page.getByRole('button', { name: /^January \d/ }).getAttribute('aria-label')) ??
+        (await page.getByRole('button', { name: /^January \d/ }).innerText()),
+    )![0],
+  );
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+Y');
+  await act(set(page, 'Year', String(january + 1)));
+  await expect(undoOf(page, `date the calendar ${january + 1}`)).toBeVisible();
+  await expect(page.getByRole('button', { name: `August ${january + 1}` })).toBeVisible();
+  expect(actions).toBeLessThan(25);
+  await shot(page, 'calendar');
+  expect(await axe(page)).toEqual([]);
+  await sheet.getByRole('button', { name: /^Shut/ }).click();
+
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Control+p');
+  const make = page.getByRole('dialog', { name: /^Make/ });
+  const download = page.waitForEvent('download');
+  await make.getByRole('button', { name: 'Make the PDF' }).click();
+  const file = info.outputPath('calendar.pdf');
+  await (await download).saveAs(file);
+  const pdf = (...args: string[]) => execFileSync('pdftotext', [...args, file, '-'], { encoding: 'utf8' });
+  expect(execFileSync('pdfinfo', [file], { encoding: 'utf8' })).toMatch(/^Pages: +13$/m);
+  expect(pdf('-f', '9', '-l', '9')).toContain(`August ${january + 1}`);
+  expect(pdf('-f', '9', '-l', '9')).toContain(`Ada, ${january + 1 - 2018}`);
+  await make.getByRole('button', { name: 'Back to the table' }).click();
+  // One step took it there, one takes it back.
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: `August ${january}` })).toBeVisible();
+  await kept(page);
+});
+
+test('by keyboard: a month on any page is set otherwise, what lies on a day is held to it, calendars come in and go out as .ics', async ({
+  page,
+}, info) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: /^New layout 8 x 8 in/ }).press('Enter');
+  const stage = page.getByTestId('stage');
+  await expect(page.getByRole('list', { name: 'Papers' }).getByRole('button').first()).toBeVisible();
+  await stage.focus();
+  const ask = async (what: string) => {
+    await page.keyboard.press('Control+k');
+    await page.keyboard.type(what);
+    await page.keyboard.press('Enter');
+  };
+  await ask('Lay a month');
+  await expect(undoOf(page, 'lay month')).toBeVisible();
+  const about = page.getByRole('region', { name: 'About this piece' });
+  await about.getByRole('button', { name: /^Material/ }).press('Enter');
+  await about.getByRole('combobox', { name: 'Days are set in' }).press('Enter');
+  await page.getByRole('option', { name: /^Dial/ }).press('Enter');
+  await expect(about.getByRole('combobox', { name: 'Days are set in' })).toHaveText(/^Dial/);
+  await about.getByRole('combobox', { name: 'Month' }).press('Enter');
+  await page.getByRole('option', { name: 'May' }).press('Enter');
+  await set(page, 'Year', '2027');
+  await about.getByRole('combobox', { name: 'Days are set in' }).press('Enter');
+  await page.getByRole('option', { name: /^Boxes/ }).press('Enter');
+  await stage.focus();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('d');
+  await page.getByLabel('Find a punch').fill('star');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await ask('Hold it to its day');
+  await expect(page.getByRole('button', { name: /^Undo hold to \d+ May/ })).toBeVisible();
+
+  await ask('Days to remember');
+  const days = page.getByRole('dialog', { name: 'Days to remember' });
+  await days.getByLabel('File with days').setInputFiles({
+    name: 'club.ics',
+    mimeType: 'text/calendar',
+    buffer: Buffer.from(
+      'BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nDTSTART;VALUE=DATE:20180503\r\nSUMMARY:Ada’s birthday\r\nRRULE:FREQ=YEARLY\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nDTSTART:2027',
+    ),
+  });
+  await expect(days.getByText('1 day put in from club.ics.')).toBeVisible();
+  await expect(days.getByText('1 entry could not be read.')).toBeVisible();
+  await expect(days.getByText('Birthday, 3 May, since 2018')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await days.getByRole('button', { name: 'Save as .ics' }).press('Enter');
+  const file = info.outputPath('out.ics');
+  await (await download).saveAs(file);
+  expect(execFileSync('cat', [file], { encoding: 'utf8' })).toMatch(/SUMMARY:Ada[\s\S]*RRULE:FREQ=YEARLY/);
+  expect(await axe(page)).toEqual([]);
+});
