@@ -1,13 +1,11 @@
 /** Every edit there is, done by chance, with a taste for extreme numbers and words: for tests of what must always hold. */
 import { pathBounds, parsePath } from '@/core/geometry/path';
 import { isWritten } from '@/core/piece/outline';
-import type { Piece } from '@/core/piece/piece';
 import { copiesOf } from '@/core/project/copies';
 import * as across from '@/core/project/edits/across';
 import * as cut from '@/core/project/edits/cut';
 import * as dyes from '@/core/project/edits/dyes';
 import { together, type Edit } from '@/core/project/edits/edit';
-import * as events from '@/core/project/edits/events';
 import * as facts from '@/core/project/edits/facts';
 import * as fonts from '@/core/project/edits/fonts';
 import * as gathering from '@/core/project/edits/gather';
@@ -29,6 +27,8 @@ import * as styles from '@/core/project/edits/styles';
 import * as tone from '@/core/project/edits/tone';
 import { newSurface, type Project } from '@/core/project/model';
 import { Chance } from './chance';
+import { DAY_EDITS } from './days';
+import type { Hand } from './hand';
 import { ASSETS, first, runningPiece } from './first';
 import { nodeTypesetter } from '../node/platform';
 import { CUTS, inkPiece, photoOf, wordsOf } from './samples';
@@ -36,16 +36,6 @@ import { CUTS, inkPiece, photoOf, wordsOf } from './samples';
 export { first };
 
 const typesetter = await nodeTypesetter();
-
-export interface Hand {
-  chance: Chance;
-  project: Project;
-  s: string;
-  /** The pieces of the page, some of them, and one. */
-  all: readonly Piece[];
-  some: Piece[];
-  one: Piece;
-}
 
 const lettersOf = ({ chance }: Hand) => ({
   text: chance.text(),
@@ -205,26 +195,7 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   changeFinish: (hand) => make.changeFinish(hand.s, hand.some, 'finish', finishBy(hand)),
   changeLift: ({ s, some, chance }) =>
     make.changeLift(s, some, 'lift', { height: chance.number(), shadow: chance.bool() }),
-  setEvents: ({ chance }) => {
-    const day = chance.bool()
-      ? { day: chance.of([1, 29, 31, chance.number()]) }
-      : { nth: -1, weekday: 7 as const };
-    const kind = chance.of(['birthday', 'anniversary', 'yearly', 'once'] as const);
-    const year = chance.bool() ? { year: chance.of([2018, chance.number()]) } : {};
-    const id = chance.of(['e1', chance.id()]);
-    return events.setEvents([
-      { id, kind, name: chance.text(), month: chance.of([2, chance.number()]), ...day, ...year },
-    ]);
-  },
-  holdPieces: ({ s, some, chance }) => {
-    const [x, y, width] = [chance.number(), chance.number(), chance.number()];
-    const held = { month: chance.of([1, 12]), day: chance.number(), box: { x, y, width, height: 9 } };
-    return events.holdPieces(
-      s,
-      some.map(({ id }) => ({ id, held: chance.bool() ? held : null })),
-    );
-  },
-  removeEvents: () => events.removeEvents(['e1'], 'take out a day'),
+  ...DAY_EDITS,
   setFact: ({ chance }) =>
     facts.setFact({
       id: chance.of(['f1', chance.id()]),

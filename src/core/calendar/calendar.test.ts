@@ -11,7 +11,8 @@ import { saidAnew, sayAnew } from '@/core/living/living';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
 import { beginProduct, panelsOn, productSays } from '@/core/product';
 import { CALENDAR_FORMS, calendarIn, withSettings, type CalendarProduct } from '@/core/product/calendar';
-import { holdPieces, removeEvents, setEvents } from '@/core/project/edits/events';
+import { holidaysOf } from '@/core/calendar/holiday-data';
+import { holdPieces, removeEvents, setEvents, setHolidays } from '@/core/project/edits/events';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
 import { readProject, writeProject } from '@/core/project/file';
@@ -144,6 +145,35 @@ test('days to remember fall where they fall: ages, leap days, nth weekdays, once
   ]);
   expect(notesOf([ada, leap], { year: 1, month: 2 }, 'march', true)).toEqual([{ day: 29, says: 'Olu' }]);
 });
+
+test('holidays fall where others have them: Easter by its own rule, a country’s days named and taken out at will', () => {
+  for (let year = 1950; year <= 2100; year++) {
+    const [month, day] = easter(year);
+    const sunday = holidaysOf('DE', 'BB', year, year).find(({ rule }) => rule === 'easter');
+    expect([sunday?.month, sunday?.day]).toEqual([month, day]);
+  }
+  const days = holidaysOf('DE', 'BY', 2027, 2028);
+  expect(days.filter(({ year }) => year === 2027).length).toBe(
+    days.filter(({ year }) => year === 2028).length,
+  );
+  const kept = { country: 'DE', state: 'BY', days, out: ['01-06'], names: { '01-01': 'New Year' } };
+  const start = followed(perform(startHistory(calendar()), setHolidays(kept, 'put in'), 0));
+  expect(monthsIn(start.project)[0]!.notes).toEqual([{ day: 1, says: 'New Year', free: true }]);
+  expect(readProject(writeProject(start.project))).toEqual({ ok: true, value: start.project });
+  const none = followed(perform(start, setHolidays(null, 'take out'), 9000));
+  expect(monthsIn(none.project)[0]!.notes).toEqual([]);
+});
+
+/** The anonymous Gregorian algorithm (J. Meeus, Astronomical Algorithms, chapter 8; from memory): month and day. */
+function easter(year: number): [number, number] {
+  const [a, b, c] = [year % 19, Math.floor(year / 100), year % 100];
+  const g = Math.floor((8 * b + 13) / 25);
+  const h = (19 * a + b - Math.floor(b / 4) - g + 15) % 30;
+  const l = (32 + 2 * (b % 4) + 2 * Math.floor(c / 4) - h - (c % 4)) % 7;
+  const m = Math.floor((a + 11 * h + 19 * l) / 433);
+  const month = Math.floor((h + l - 7 * m + 90) / 25);
+  return [month, (h + l - 7 * m + 33 * month + 19) % 32];
+}
 
 test('names and dates are read as people write them; what cannot be says why and the rest arrives', () => {
   const read = (text: string) => readDays(text, { kind: 'birthday', language: 'de' });

@@ -1,7 +1,8 @@
 /** Months that follow their page: the edit that makes them show what is so now. */
 import { notesOf, type LeapDay } from '@/core/calendar/events';
+import { holidayNotes } from '@/core/calendar/holidays';
 import { monthAfter, type Weekday } from '@/core/dates/days';
-import type { MonthMaterial } from '@/core/piece/material/month/model';
+import type { DayNote, MonthMaterial } from '@/core/piece/material/month/model';
 import { calendarIn } from '@/core/product/calendar';
 import { monthOn, type Product } from '@/core/product';
 import type { Edit } from '@/core/project/edits/edit';
@@ -23,6 +24,20 @@ function monthsOn(surface: Surface): readonly string[] {
 const settingsOf = (product: Product): { weekStart?: Weekday; leapDay: LeapDay } =>
   calendarIn(product) ?? { leapDay: 'february' };
 
+const joined = new WeakMap<readonly DayNote[], WeakMap<readonly DayNote[], DayNote[]>>();
+
+/** What the days of a month are: holidays first, then what people remember. The same list as long as neither changes. */
+function notesFor({ events, holidays }: Project, month: MonthMaterial, leapDay: LeapDay): DayNote[] {
+  const own = notesOf(events, month, leapDay, month.perpetual);
+  const free = month.perpetual ? [] : holidayNotes(holidays, month);
+  if (!free.length) return own;
+  const known = joined.get(free) ?? new WeakMap<readonly DayNote[], DayNote[]>();
+  joined.set(free, known);
+  let all = known.get(own);
+  if (!all) known.set(own, (all = [...free, ...own].sort((a, b) => a.day - b.day)));
+  return all;
+}
+
 /** The month as it shows what is so: its days, and when it follows, the month it is of. Itself where it does. */
 export function settled(material: MonthMaterial, project: Project, surface: Surface): MonthMaterial {
   const { weekStart, leapDay } = settingsOf(project.product);
@@ -32,7 +47,7 @@ export function settled(material: MonthMaterial, project: Project, surface: Surf
     const { language, ...page } = of;
     Object.assign(next, monthAfter(page, material.follows), { language }, weekStart ? { weekStart } : {});
   }
-  next.notes = notesOf(project.events, { ...material, ...next }, leapDay, material.perpetual);
+  next.notes = notesFor(project, { ...material, ...next }, leapDay);
   const same = (Object.keys(next) as (keyof MonthMaterial)[]).every(
     (key) => next[key] === material[key] || JSON.stringify(next[key]) === JSON.stringify(material[key]),
   );

@@ -79,6 +79,7 @@ const PARTS: Record<string, string> = {
   leading: 'the distance of its lines',
   tracking: 'the room between its letters',
   events: 'the days to remember',
+  holidays: 'the holidays',
   repeat: 'its rows and columns',
   letters: 'its letters',
 };

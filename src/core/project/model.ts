@@ -1,5 +1,6 @@
 /** A project: surfaces with their piles, and what is known of the picture files they use. */
 import type { DayEvent } from '@/core/calendar/events';
+import type { Holidays } from '@/core/calendar/holidays';
 import { evenly, type Sides } from '@/core/geometry/sides';
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
@@ -134,6 +135,8 @@ export interface Project {
   facts?: Fact[];
   /** Days to remember, for its months to tell of. */
   events?: DayEvent[];
+  /** Holidays of a country. */
+  holidays?: Holidays;
   /** Fonts of one's own, in the order they were brought in. */
   fonts?: FontFile[];
   /** By SHA-256: every picture the project has gathered, used or not. */

@@ -1,6 +1,7 @@
 /** The schemas a project passes at every door, and the limits they hold it to. */
 import { array, boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import { FACT_KINDS } from '@/core/living/field';
+import { LONGEST_HOLIDAY, LONGEST_RULE, MOST_HOLIDAYS } from '@/core/calendar/holidays';
 import { heldSchema } from '@/core/piece/held';
 import { EVENT_KINDS, LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
 import { FIRST_YEAR, LAST_YEAR, monthLength } from '@/core/dates/days';
@@ -205,6 +206,33 @@ const eventSchema = object({
         : day !== undefined && day <= monthLength(LEAP, month)),
   );
 
+const rule = string().min(1).max(LONGEST_RULE).required();
+const holidaysSchema = object({
+  country: string()
+    .matches(/^[A-Z]{2}$/)
+    .required(),
+  state: string().min(1).max(20),
+  days: array(
+    object({
+      year: number().integer().min(FIRST_YEAR).max(LAST_YEAR).required(),
+      month: number().integer().min(1).max(12).required(),
+      day: number().integer().min(1).max(31).required(),
+      name: string().min(1).max(LONGEST_HOLIDAY).required(),
+      rule,
+    })
+      .noUnknown()
+      .required(),
+  )
+    .max(MOST_HOLIDAYS)
+    .required(),
+  out: array(rule).max(MOST_HOLIDAYS).required(),
+  names: recordOf(
+    string().min(1).max(LONGEST_HOLIDAY).required(),
+    /^.{1,200}$/,
+    (of) => of.length <= LONGEST_RULE,
+  ),
+}).noUnknown();
+
 /** A year with a 29th of February. */
 const LEAP = 2000;
 
@@ -284,6 +312,7 @@ export const projectSchema = object({
   styles: array(styleSchema.required()).min(1).max(MOST_STYLES),
   facts: array(factSchema.required()).min(1).max(MOST_FACTS),
   events: array(eventSchema.required()).min(1).max(MOST_EVENTS),
+  holidays: holidaysSchema.default(undefined).optional(),
   fonts: array(fontSchema.required()).min(1).max(MOST_FONTS),
   assets: recordOf(
     assetSchema.required(),

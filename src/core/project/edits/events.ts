@@ -1,4 +1,5 @@
 /** Edits of the days a project knows: put in, changed, taken out; and of what is held to them. */
+import type { Holidays } from '@/core/calendar/holidays';
 import type { DayEvent } from '@/core/calendar/events';
 import { heldSays, type Held } from '@/core/piece/held';
 import type { Edit } from '@/core/project/edits/edit';
@@ -26,6 +27,15 @@ export const removeEvents = (ids: readonly string[], label: string): Edit => ({
     const left = (project.events ?? []).filter(({ id }) => !gone.has(id));
     if (left.length) project.events = left;
     else delete project.events;
+  },
+});
+
+/** Keeps holidays; null keeps none. */
+export const setHolidays = (holidays: Holidays | null, label: string): Edit => ({
+  label,
+  apply(project) {
+    if (holidays) project.holidays = structuredClone(holidays);
+    else delete project.holidays;
   },
 });
 

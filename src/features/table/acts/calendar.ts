@@ -5,6 +5,7 @@ import type { Asset } from '@/core/picture/asset';
 import { dayAt, nthOf } from '@/core/calendar/held';
 import type { Held } from '@/core/piece/held';
 import { MOST_EVENTS, type DayEvent } from '@/core/calendar/events';
+import type { Holidays } from '@/core/calendar/holidays';
 import { monthAfter, type Month } from '@/core/dates/days';
 import { monthNames, weekStartOf } from '@/core/dates/names';
 import { livingIn } from '@/core/living/living';
@@ -16,7 +17,7 @@ import { placedAt } from '@/core/piece/placement/placement';
 import { monthOn } from '@/core/product';
 import { calendarIn, lastOf, withSettings, type CalendarProduct } from '@/core/product/calendar';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
-import { holdPieces, removeEvents, setEvents } from '@/core/project/edits/events';
+import { setHolidays, holdPieces, removeEvents, setEvents } from '@/core/project/edits/events';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
 import { uses, type Project, type Surface } from '@/core/project/model';
@@ -42,16 +43,52 @@ export function whatFollows(project: Project): { months: number; words: number; 
   return { months, words, days: project.events?.length ?? 0 };
 }
 
-/** Changes what a calendar is of; its months, titles and days follow in the same step. */
-export function changeCalendar(store: SessionStore, to: Partial<CalendarProduct>, label: string): void {
-  const { history, perform, surfaceId, turnTo } = store.getState();
-  const calendar = calendarIn(history.project.product);
+/** The years there are months of, and next year where there is no calendar. */
+function yearsOf(calendar: CalendarProduct | null): [from: number, to: number] {
+  const now = new Date().getFullYear();
+  return calendar ? [calendar.year, lastOf(calendar).year] : [now, now + 1];
+}
+
+/** Changes what a calendar is of; its months, titles, holidays and days follow in the same step. */
+export async function changeCalendar(
+  store: SessionStore,
+  to: Partial<CalendarProduct>,
+  label: string,
+): Promise<void> {
+  const { project } = store.getState().history;
+  const calendar = calendarIn(project.product);
   if (!calendar) return;
-  perform(changeProduct(withSettings(calendar, to), label));
+  const next = withSettings(calendar, to);
+  const years = yearsOf(next);
+  const { holidays } = project;
+  const edits = [changeProduct(next, label)];
+  if (holidays && String(years) !== String(yearsOf(calendar))) {
+    const { holidaysOf } = await import('@/core/calendar/holiday-data');
+    edits.push(
+      setHolidays({ ...holidays, days: holidaysOf(holidays.country, holidays.state, ...years) }, label),
+    );
+  }
+  store.getState().perform(together(label, edits));
   // A page that is gone is not looked at.
-  const { surfaces } = store.getState().history.project;
+  const { history, surfaceId, turnTo } = store.getState();
+  const { surfaces } = history.project;
   if (!surfaces.some(({ id }) => id === surfaceId)) turnTo(surfaces.at(-1)!.id);
 }
+
+/** Keeps the holidays of a country, or of a part of it; null keeps none. */
+export async function keepHolidays(
+  store: SessionStore,
+  of: Pick<Holidays, 'country' | 'state'> | null,
+): Promise<void> {
+  if (!of) return store.getState().perform(setHolidays(null, 'take out holidays'));
+  const { holidaysOf } = await import('@/core/calendar/holiday-data');
+  const years = yearsOf(calendarIn(store.getState().history.project.product));
+  const days = holidaysOf(of.country, of.state, ...years);
+  store.getState().perform(setHolidays({ ...of, days, out: [], names: {} }, 'put in holidays'));
+}
+
+export const changeHolidays = (store: SessionStore, to: Holidays, label: string): void =>
+  store.getState().perform(setHolidays(to, label));
 
 /** What of a month is its look: all but which one it is, and what its days are. */
 function lookOf({ year: _, month: __, follows: ___, notes: ____, marked: _____, ...look }: MonthMaterial) {
@@ -235,10 +272,7 @@ let reader: { worker: Worker; days: Remote<DaysReader> } | undefined;
 /** Days to remember from a file of another program; what comes by a rule is taken for the years of the calendar. */
 export async function daysOfFile(store: SessionStore, file: File): Promise<string[]> {
   const { product } = store.getState().history.project;
-  const calendar = calendarIn(product);
-  const [from, to] = calendar
-    ? [calendar.year, lastOf(calendar).year]
-    : [new Date().getFullYear(), new Date().getFullYear() + 1];
+  const [from, to] = yearsOf(calendarIn(product));
   if (!reader) {
     const worker = new Worker(new URL('../../../workers/days.worker.ts', import.meta.url), {
       type: 'module',

@@ -26,7 +26,7 @@ interface Weeks {
 }
 
 /** How tall the row of heads is, as a share of a column's width, for heads of full size. */
-const HEAD_ROW = 0.34;
+const HEAD_ROW = 0.26;
 
 /** The weeks of a month in a box. */
 export function inWeeks(month: MonthMaterial, box: Box): Weeks {
@@ -39,7 +39,7 @@ export function inWeeks(month: MonthMaterial, box: Box): Weeks {
   const left = box.x + (rightToLeft ? 0 : margin);
   const width = (box.width - margin) / 7;
   // In a flat box heads leave the most of it to the days.
-  const headSize = headScale * Math.min(width * HEAD_ROW, box.height * 0.12);
+  const headSize = headScale * Math.min(width * HEAD_ROW, box.height * 0.09);
   const top = box.y + (headLength === 'none' ? 0 : headSize * 1.5);
   const height = (box.y + box.height - top) / rows;
   const xOf = (column: number) => left + (rightToLeft ? 6 - column : column) * width;

@@ -32,7 +32,7 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
   const readOnly = useSession((session) => session.readOnly);
   const { form, year, month, months, language, weekStart, cover, notes, leapDay } = calendar;
   const dated = form !== 'birthdays';
-  const set = (to: Partial<CalendarProduct>, label: string) => act.changeCalendar(store, to, label);
+  const set = (to: Partial<CalendarProduct>, label: string) => void act.changeCalendar(store, to, label);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 10px' }}>
       {dated && (

@@ -13,6 +13,7 @@ import { readDays, type ReadDays } from '@/core/calendar/typed';
 import { languageOf } from '@/core/product';
 import { newId } from '@/features/shared/ids';
 import * as act from '@/features/table/acts';
+import { HolidayControls } from '@/features/table/tasks/calendar/HolidayControls';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { Chosen } from '@/features/table/tasks/calendar/CalendarSheet';
@@ -36,6 +37,9 @@ export function DaysSheet({ onClose }: { onClose: () => void }) {
         Months tell of them wherever they are, with ages where the year is known.
       </Typography>
       {!readOnly && <Adding room={MOST_EVENTS - events.length} />}
+      <Box sx={{ mt: 2 }}>
+        <HolidayControls />
+      </Box>
       <Files count={events.length} readOnly={readOnly} />
       <Typography component="h3" sx={{ fontWeight: 600, fontSize: '0.95rem', mt: 2, mb: 0.5 }}>
         {events.length ? `${events.length} ${events.length === 1 ? 'day' : 'days'}` : 'None yet'}

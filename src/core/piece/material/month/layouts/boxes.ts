@@ -10,7 +10,7 @@ export const boxes: MonthLayout = {
   lay(month, box) {
     const weeks = inWeeks(month, box);
     const { width, height } = weeks;
-    const size = month.numberScale * 0.4 * Math.min(width, height);
+    const size = month.numberScale * 0.44 * Math.min(width, height);
     const air = Math.min(width, height) * 0.08;
     const written = month.noteScale * 0.125 * Math.min(width, height);
     const rightToLeft = runsLeft(month.language);
