@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { object, string, ValidationError } from 'yup';
 import { perform, startHistory } from '@/core/project/history';
-import { FILE_VERSION } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
 import { Refused } from '@/core/project/refused';
 import { projectSchema } from '@/core/project/schema';
 import { mutated } from '../harden/mutations';

@@ -1,6 +1,6 @@
 /** The published schemas: which there are, and what is said in them in words. */
 import { number, object, string } from 'yup';
-import { FILE_VERSION } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
 import { projectSchema } from '@/core/project/schema';
 import { kitFields, KIT_VERSION } from '@/core/supplies/kit-file';
 import { jsonSchema, type Says } from './json-schema';

@@ -1,5 +1,5 @@
 /** What is taken off the shelf: projects that can be put back for a while, and what nothing holds any more. */
-import { FILE_VERSION } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
 import { lastCopied } from '@/storage/copied';
 import { database } from '@/storage/database';
 import { journalOf, type ProjectCard } from '@/storage/shelf';

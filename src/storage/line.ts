@@ -5,7 +5,7 @@
  */
 import { array, number, object, string } from 'yup';
 import { firstDifference, goTo, type History, type Step } from '@/core/project/history';
-import { FILE_VERSION } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
 import { database, type LineRow, type ProjectRow } from '@/storage/database';
 
 /** Patches a line may hold: what is more is long to copy, and waits for its turn. */

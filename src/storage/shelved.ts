@@ -1,6 +1,7 @@
 /** A project put on the shelf. */
 import { coverOf, nameOfProduct } from '@/core/product';
-import { FILE_VERSION, type Project } from '@/core/project/model';
+import type { Project } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
 import { database, type ProjectRow } from '@/storage/database';
 
 /** A project's row when its journal is empty or wholly told by the snapshot. */

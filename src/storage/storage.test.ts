@@ -9,7 +9,7 @@ import { retitle } from '@/core/project/edits/gather';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { movePieces } from '@/core/project/edits/place';
 import { writeProject } from '@/core/project/file';
-import { FILE_VERSION } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
 import { database } from '@/storage/database';
 import { storeAsset } from '@/storage/assets';
 import { sha256 } from '@/core/sha';

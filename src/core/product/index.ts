@@ -28,7 +28,6 @@ export const PRODUCTS = { layout, card, calendar } satisfies {
 };
 
 export type ProductName = Known['kind'];
-export const PRODUCT_NAMES = Object.keys(PRODUCTS) as ProductName[];
 
 const kindOf = (product: Product): ProductKind<Product> =>
   (product.kind === 'foreign' ? foreign : PRODUCTS[product.kind]) as never;

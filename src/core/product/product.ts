@@ -85,9 +85,9 @@ export interface Extra extends Way {
   says: string;
 }
 
-/** All there is to know about a kind of product. */
-export interface ProductKind<P extends { kind: string }> {
-  kind: P['kind'];
+/** What one begins with: all that Home shows of a kind of product. */
+export interface ProductStart<K extends string = string> {
+  kind: K;
   /** What a person calls one, and what it is called as long as nobody named it. */
   name: string;
   untitled: string;
@@ -99,6 +99,10 @@ export interface ProductKind<P extends { kind: string }> {
   ways?: { label: string; all: readonly Way[] };
   /** Where the first leaf of one made up so opens, for its small picture. */
   opens?(way: string | undefined): 'left' | 'top' | null;
+}
+
+/** All there is to know about a kind of product. */
+export interface ProductKind<P extends { kind: string }> extends ProductStart<P['kind']> {
   /** The sides it must have, where these follow from its settings. */
   sides?(product: P): Part[];
   /** `today` is when it is begun, for what is made for a year. */

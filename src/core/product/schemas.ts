@@ -2,8 +2,9 @@
 import { boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import type { ProductName } from '@/core/product';
 import { FIRST_YEAR, LAST_YEAR } from '@/core/dates/days';
-import { CALENDAR_FORMS, MOST_MONTHS } from '@/core/product/calendar';
-import { MOST_SHUT } from '@/core/product/card';
+import { MOST_MONTHS } from '@/core/product/calendar';
+import { CALENDAR_FORMS } from '@/core/product/calendar/start';
+import { MOST_SHUT } from '@/core/product/card/start';
 import { FOLDINGS } from '@/core/product/card/folding';
 import { byKind } from '@/core/schema/choice';
 import { language } from '@/core/schema/language';

@@ -150,9 +150,6 @@ export interface Project {
   letters: string[];
 }
 
-/** Raised whenever a reader of the last version could misread a file; each raise adds a line to `MIGRATIONS` in file.ts. */
-export const FILE_VERSION = 13;
-
 /** The compartments of the workbox: each is a list of the project's pictures. */
 export const COMPARTMENTS = ['photos', 'papers', 'stamps', 'bits', 'frames', 'letters'] as const;
 export type Compartment = (typeof COMPARTMENTS)[number];

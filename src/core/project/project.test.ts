@@ -35,7 +35,7 @@ import { cutToPunch } from '@/core/project/edits/cut';
 import { isBackground, layBackground, layPieces, removePieces, setTucks } from '@/core/project/edits/pile';
 import { lockPieces, mirrorPieces, movePieces, placePiece } from '@/core/project/edits/place';
 import { readProject, writeProject } from '@/core/project/file';
-import { FILE_VERSION } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
 import { backgroundPiece, photoPiece, stripPiece } from '@/core/project/create';
 import { uses, type Project } from '@/core/project/model';
 import {

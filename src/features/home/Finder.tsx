@@ -7,7 +7,8 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
-import { PRODUCT_NAMES, PRODUCTS, type ProductName } from '@/core/product';
+import type { ProductName } from '@/core/product';
+import { PRODUCT_NAMES, STARTS } from '@/core/product/starts';
 import type { Wish } from '@/features/home/finding';
 
 interface Props {
@@ -52,7 +53,7 @@ export function Finder({ wish, count, total, onWish }: Props) {
         <ToggleButton value="all">All</ToggleButton>
         {PRODUCT_NAMES.map((name) => (
           <ToggleButton key={name} value={name}>
-            {PRODUCTS[name].name}s
+            {STARTS[name].name}s
           </ToggleButton>
         ))}
       </ToggleButtonGroup>

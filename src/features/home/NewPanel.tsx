@@ -6,8 +6,9 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { PRODUCT_NAMES, PRODUCTS, type Product, type ProductName } from '@/core/product';
-import type { ProductKind } from '@/core/product/product';
+import type { ProductName } from '@/core/product';
+import type { ProductStart } from '@/core/product/product';
+import { PRODUCT_NAMES, STARTS } from '@/core/product/starts';
 import type { Supply } from '@/core/supplies/model';
 import type { PageSize } from '@/core/units/sizes';
 import type { Begun } from '@/features/home/begin';
@@ -33,7 +34,7 @@ export function NewPanel({ onCreate, onReady }: Props) {
   const [ready, setReady] = useState(false);
   const [own, setOwn] = useState(false);
   const [kind, setKind] = useState<ProductName>('layout');
-  const { name, sizes, ways, opens } = PRODUCTS[kind] as ProductKind<Product>;
+  const { name, sizes, ways, opens } = STARTS[kind] as ProductStart;
   const [way, setWay] = useState(ways?.all[0]?.id);
   const begin = (size: Omit<Begun, 'kind' | 'way'>) =>
     onCreate({ ...size, kind, ...(ways && way ? { way } : {}) });
@@ -51,13 +52,13 @@ export function NewPanel({ onCreate, onReady }: Props) {
         onChange={(_, next: ProductName | null) => {
           if (!next) return;
           setKind(next);
-          setWay((PRODUCTS[next] as ProductKind<Product>).ways?.all[0]?.id);
+          setWay((STARTS[next] as ProductStart).ways?.all[0]?.id);
         }}
         sx={{ my: 1.25 }}
       >
         {PRODUCT_NAMES.map((each) => (
           <ToggleButton key={each} value={each}>
-            {PRODUCTS[each].name}
+            {STARTS[each].name}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
@@ -125,7 +126,7 @@ export function NewPanel({ onCreate, onReady }: Props) {
             ))}
           </Box>
           {own ? (
-            <CustomSize most={PRODUCTS[kind].mostSide} onCreate={begin} />
+            <CustomSize most={STARTS[kind].mostSide} onCreate={begin} />
           ) : (
             <Button
               fullWidth

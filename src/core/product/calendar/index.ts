@@ -1,26 +1,10 @@
 /** A calendar: leaves with a month each, or a year on one. What lies on them as it begins is in core/calendar/furnish.ts. */
 import type { Size } from '@/core/geometry/box';
-import {
-  FIRST_YEAR,
-  LAST_YEAR,
-  monthAfter,
-  monthsBetween,
-  type Month,
-  type Weekday,
-} from '@/core/dates/days';
+import { LAST_YEAR, monthAfter, type Month, type Weekday } from '@/core/dates/days';
 import { monthNames, weekStartOf } from '@/core/dates/names';
+import { CALENDAR_FORMS, calendarStart, type CalendarForm } from '@/core/product/calendar/start';
 import type { Part, ProductKind } from '@/core/product/product';
-import { formatSize, toPoints, type Unit } from '@/core/units/lengths';
-import { LARGEST_SIDE, type PageSize } from '@/core/units/sizes';
-
-/** What its leaves show. */
-export const CALENDAR_FORMS = {
-  picture: { name: 'Picture', says: 'a picture and its month' },
-  month: { name: 'Month', says: 'a month a page' },
-  year: { name: 'Year', says: 'a year at a glance' },
-  birthdays: { name: 'Birthdays', says: 'days of any year' },
-} as const;
-export type CalendarForm = keyof typeof CALENDAR_FORMS;
+import { formatSize } from '@/core/units/lengths';
 
 export interface CalendarProduct extends Size, Month {
   kind: 'calendar';
@@ -91,34 +75,10 @@ export function spanSays(calendar: CalendarProduct): string {
   return year === calendar.year ? String(year) : `${calendar.year} to ${year}`;
 }
 
-const size = (id: string, name: string, use: string, w: number, h: number, unit: Unit): PageSize => ({
-  ...{ id, name, use, unit },
-  ...{ width: toPoints(w, unit), height: toPoints(h, unit) },
-});
-
-/** What hangs on walls and stands on desks (common practice, no source); A5 and A4 are ISO 216. */
-const SIZES: readonly PageSize[] = [
-  size('12x12', '12 x 12 in', 'for the wall', 12, 12, 'in'),
-  size('8.5x11', '8.5 x 11 in', 'letter paper, standing', 8.5, 11, 'in'),
-  size('7x5', '7 x 5 in', 'for the desk', 7, 5, 'in'),
-  size('a4', 'A4', '210 x 297 mm', 210, 297, 'mm'),
-  size('a4l', 'A4, lying', '297 x 210 mm', 297, 210, 'mm'),
-  size('a5l', 'A5, lying', '210 x 148 mm, for the desk', 210, 148, 'mm'),
-];
-
 const isForm = (way: string | undefined): way is CalendarForm => Object.hasOwn(CALENDAR_FORMS, way ?? '');
 
 export const calendar: ProductKind<CalendarProduct> = {
-  kind: 'calendar',
-  name: 'Calendar',
-  untitled: 'Untitled calendar',
-  sizes: SIZES,
-  mostSide: LARGEST_SIDE,
-  ways: {
-    label: 'With',
-    all: Object.entries(CALENDAR_FORMS).map(([id, { name }]) => ({ id, name })),
-  },
-  opens: (way) => (way === 'year' ? null : 'top'),
+  ...calendarStart,
   waysOut: [{ as: ['pages', 'flat', 'spreads'], name: 'pages' }],
   begin({ width, height }, way, today) {
     const form = isForm(way) ? way : 'picture';
@@ -153,12 +113,3 @@ const nextJanuary = (today: Month | undefined): Month => ({
 /** The calendar a product is; null for what is none. */
 export const calendarIn = (product: { kind: string }): CalendarProduct | null =>
   product.kind === 'calendar' ? (product as CalendarProduct) : null;
-
-/** The calendar with other settings, within what there is; those that no year can follow are pulled back. */
-export function withSettings(calendar: CalendarProduct, to: Partial<CalendarProduct>): CalendarProduct {
-  const next = { ...calendar, ...to };
-  const months = Math.max(1, Math.min(MOST_MONTHS, next.months));
-  const most = monthsBetween({ year: FIRST_YEAR, month: 1 }, { year: LAST_YEAR, month: 12 }) - months + 1;
-  const from = Math.max(0, Math.min(most, monthsBetween({ year: FIRST_YEAR, month: 1 }, next)));
-  return { ...next, months, ...monthAfter({ year: FIRST_YEAR, month: 1 }, from) };
-}

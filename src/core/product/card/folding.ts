@@ -6,7 +6,6 @@ export type Folding = 'left' | 'top' | 'none' | 'zigzag' | 'gate';
 
 interface FoldingKind {
   /** What a person chooses, and how it follows a card's size in a sentence. */
-  name: string;
   says: string;
   parts(shut: Size): Part[];
   folds(shut: Size, part: string): Fold[];
@@ -35,7 +34,6 @@ const box = (x: number, y: number, width: number, height: number): Box => ({ x, 
 
 export const FOLDINGS: Record<Folding, FoldingKind> = {
   left: {
-    name: 'Left',
     says: 'folded at the left',
     parts: bothSides(2, 1),
     folds: ({ width }) => [{ axis: 'x', at: width }],
@@ -60,7 +58,6 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     },
   },
   top: {
-    name: 'Top',
     says: 'folded at the top',
     parts: bothSides(1, 2),
     folds: ({ height }) => [{ axis: 'y', at: height }],
@@ -85,7 +82,6 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     },
   },
   none: {
-    name: 'None',
     says: 'not folded',
     parts: ({ width, height }) => [
       { part: OUTSIDE, name: 'Front', width, height },
@@ -100,7 +96,6 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     held: { base: { face: out('Front'), back: within('Back') }, leaves: [] },
   },
   zigzag: {
-    name: 'Zigzag',
     says: 'folded in a zigzag',
     parts: bothSides(3, 1),
     folds: ({ width }) => [
@@ -131,7 +126,6 @@ export const FOLDINGS: Record<Folding, FoldingKind> = {
     },
   },
   gate: {
-    name: 'Gate',
     says: 'folded as a gate',
     parts: bothSides(2, 1),
     folds: ({ width }) => [

@@ -10,9 +10,9 @@ import {
   LINING,
 } from '@/core/product/card/envelope';
 import { FOLDINGS, isFolding, type Folding } from '@/core/product/card/folding';
+import { cardStart } from '@/core/product/card/start';
 import type { ProductKind } from '@/core/product/product';
-import { formatSize, toPoints, type Unit } from '@/core/units/lengths';
-import { LARGEST_SIDE, type PageSize } from '@/core/units/sizes';
+import { formatSize } from '@/core/units/lengths';
 
 export interface CardProduct extends Size {
   kind: 'card';
@@ -22,33 +22,10 @@ export interface CardProduct extends Size {
   envelope?: boolean;
 }
 
-/** The sheet may be three times as wide as the shut card. */
-export const MOST_SHUT = LARGEST_SIDE / 3;
-
-const size = (id: string, name: string, use: string, w: number, h: number, unit: Unit): PageSize => ({
-  ...{ id, name, use, unit },
-  ...{ width: toPoints(w, unit), height: toPoints(h, unit) },
-});
-
-/** A quarter of letter paper folded once, five by seven (common practice, no source); A6 and squares out of A5 (ISO 216). */
-const CARD_SIZES: readonly PageSize[] = [
-  size('5.5x4.25', '5.5 x 4.25 in', 'a quarter of letter paper, lying', 5.5, 4.25, 'in'),
-  size('4.25x5.5', '4.25 x 5.5 in', 'a quarter of letter paper, standing', 4.25, 5.5, 'in'),
-  size('5x7', '5 x 7 in', 'a large greeting', 5, 7, 'in'),
-  size('a6', 'A6', '105 x 148 mm', 105, 148, 'mm'),
-  size('148', '148 x 148 mm', 'a square out of A5', 148, 148, 'mm'),
-];
-
 const ofEnvelope = (part: string): boolean => part === ENVELOPE || part === LINING;
 
 export const card: ProductKind<CardProduct> = {
-  kind: 'card',
-  name: 'Card',
-  untitled: 'Untitled card',
-  sizes: CARD_SIZES,
-  mostSide: MOST_SHUT,
-  ways: { label: 'Folded', all: Object.entries(FOLDINGS).map(([id, { name }]) => ({ id, name })) },
-  opens: (way) => (way === 'none' ? null : way === 'top' ? 'top' : 'left'),
+  ...cardStart,
   waysOut: [
     { as: ['flat', 'spreads'], name: 'sides' },
     { as: ['pages'], name: 'panels', panels: true },
