@@ -40,6 +40,20 @@ async function card(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
 }
 
+/** The demo's calendar: a month with its days, the year in one field. */
+async function calendar(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open Saltmarsh kites 2027' }).click();
+  await page.getByTestId('stage').waitFor();
+  await page.waitForTimeout(2500);
+  await page.getByRole('button', { name: 'May 2027' }).click();
+  await page.waitForTimeout(1500);
+  await page.getByTestId('stage').press('Shift+Y');
+  await page.waitForTimeout(800);
+  await shoot(page, 'calendar');
+  await page.keyboard.press('Escape');
+}
+
 async function tour(page: Page): Promise<void> {
   await page.goto('/');
   const flyIn = page.getByRole('button', { name: 'Open Fly-in on the beach' });
@@ -62,19 +76,6 @@ async function tour(page: Page): Promise<void> {
   await page.getByRole('slider', { name: /^Closer/ }).fill('0.35');
   for (let i = 0; i < 2; i++) await page.keyboard.press('Control+z');
   await page.getByTestId('stage').click({ position: { x: 60, y: 500 } });
-  await page.mouse.dblclick(...at(9, 9.9));
-  await page.getByRole('button', { name: 'Living words' }).click();
-  const living = page.getByRole('dialog', { name: 'Living words' });
-  await living.getByRole('button', { name: 'A day' }).click();
-  await living.getByLabel('Day', { exact: true }).fill('2026-05-16');
-  await living.getByLabel('Called').press('Enter');
-  await page.getByRole('textbox', { name: 'Journaling words' }).press('Control+End');
-  await page.keyboard.type('  ');
-  await living.getByRole('button', { name: 'Put: Day' }).click();
-  await living.evaluate((sheet) => sheet.scrollTo(0, sheet.scrollHeight));
-  await shoot(page, 'write');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Make', exact: true }).click();
   await shoot(page, 'make');
   await page.keyboard.press('Escape');
@@ -94,6 +95,7 @@ async function tour(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
   await colouring(page);
   await card(page);
+  await calendar(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();

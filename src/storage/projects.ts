@@ -63,6 +63,10 @@ export async function openProject(id: string): Promise<Opened> {
   const read = checkProject(written.project, FILE_VERSION);
   if (!read.ok) return read;
   const mended = [...(written.told ?? []), ...(read.mended ?? [])];
+  if (read.value.id !== row.id) {
+    read.value.id = row.id;
+    mended.push('What it is kept by was damaged. It is right again.');
+  }
   if (written.history && same(read.value, written.history.project))
     return { ...ok(written.history), ...(more ? { fresh: true } : {}) };
   return {

@@ -232,6 +232,16 @@ describe('keeping', () => {
     expect(answer.mended).toEqual(['The last step could not be read. It is shown as it was before.']);
   });
 
+  test('a project whose own id was damaged is opened and kept under the one it lies by', async () => {
+    await addProject(project(), 0);
+    await database.snapshots.put({ id: 'sample', project: { ...project(), id: 'elsewhere' } });
+    const answer = await openProject('sample');
+    expect(answer).toMatchObject({ ok: true, value: { project: { id: 'sample' } } });
+    expect(answer.mended).toEqual(['What it is kept by was damaged. It is right again.']);
+    if (answer.ok) await claimProject(answer, 'me', 1);
+    expect((await openProject('sample')).mended).toBeUndefined();
+  });
+
   test('deleted projects can be brought back; after a week they go, with pictures nobody else uses', async () => {
     const bytes = quarters(40, 30);
     const [mine, shared] = [assetOf(bytes, 40, 30), assetOf(quarters(30, 40), 30, 40)];

@@ -8,42 +8,48 @@ export const column: MonthLayout = {
   says: 'a day a line, to write on',
   lay(month, box) {
     const days = daysOf(month);
-    const height = box.height / days.length;
-    const size = height * 0.72 * month.numberScale;
+    // In a wide box they stand in two columns: lines too low to write on help nobody.
+    const columns = box.width > box.height * 1.1 ? 2 : 1;
+    const rows = Math.ceil(days.length / columns);
+    const gap = columns > 1 ? box.width * 0.05 : 0;
+    const width = (box.width - gap * (columns - 1)) / columns;
+    const height = box.height / rows;
+    const size = Math.min(height * 0.72, width * 0.16) * month.numberScale;
     const named = month.headLength !== 'none' && !month.perpetual;
     const rightToLeft = runsLeft(month.language);
-    // From the side on which one begins to read.
-    const from = (by: number) => (rightToLeft ? box.x + box.width - by : box.x + by);
     const indent = size * (named ? 3.6 : 1.7);
+    const lines = days.map((day, i) => {
+      const column = Math.floor(i / rows);
+      const x = box.x + (rightToLeft ? columns - 1 - column : column) * (width + gap);
+      return { ...day, x, y: box.y + (i % rows) * height };
+    });
+    // From the side on which one begins to read.
+    const from = (x: number, by: number) => (rightToLeft ? x + width - by : x + by);
     return {
-      days: days.map(({ cell }, i) => {
-        const y = box.y + i * height;
-        const room = { y: y + height * 0.16, width: box.width - indent, height: height * 0.84 };
-        return {
-          ...{ cell, box: { x: box.x, y, width: box.width, height } },
-          number: { x: from(size * 1.25), y: y + height * 0.55, at: rightToLeft ? 'start' : 'end', size },
-          notes: {
-            ...room,
-            x: rightToLeft ? box.x : box.x + indent,
-            size: height * 0.5 * month.noteScale,
-            align: rightToLeft ? 'right' : 'left',
+      days: lines.map(({ cell, x, y }) => ({
+        ...{ cell, box: { x, y, width, height } },
+        number: { x: from(x, size * 1.25), y: y + height * 0.55, at: rightToLeft ? 'start' : 'end', size },
+        notes: {
+          ...{ x: rightToLeft ? x : x + indent, y: y + height * 0.16 },
+          ...{
+            width: width - indent,
+            height: height * 0.84,
+            size: Math.min(height * 0.5, size) * month.noteScale,
           },
-        };
-      }),
+          align: rightToLeft ? 'right' : 'left',
+        },
+      })),
       heads: named
-        ? days.map(({ weekday }, i) => ({
+        ? lines.map(({ weekday, x, y }) => ({
             weekday,
             spot: {
-              ...{ x: from(size * 1.7), y: box.y + (i + 0.55) * height, at: rightToLeft ? 'end' : 'start' },
+              ...{ x: from(x, size * 1.7), y: y + height * 0.55, at: rightToLeft ? 'end' : 'start' },
               size: size * 0.62 * month.headScale,
             },
           }))
         : [],
       weeks: [],
-      rules: days.map((_, i) => {
-        const y = box.y + (i + 1) * height;
-        return [box.x, y, box.x + box.width, y] as const;
-      }),
+      rules: lines.map(({ x, y }) => [x, y + height, x + width, y + height] as const),
     };
   },
 };
