@@ -3,11 +3,14 @@
  * itself, so that a damaged one costs no other. Times are those of the place an entry was written for.
  */
 import ICAL from 'ical.js';
-import { RRule } from 'rrule';
+import * as rrule from 'rrule';
 import { LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
 import type { TypedEvent } from '@/core/calendar/typed';
 import { dayOf, FIRST_YEAR, isDate, LAST_YEAR, numberOf, type Day, type Weekday } from '@/core/dates/days';
 import { fail, ok, type Result } from '@/core/result';
+
+/** Node finds it within `default`, bundlers beside it. */
+const { RRule } = 'RRule' in rrule ? rrule : (rrule as { default: typeof rrule }).default;
 
 export interface FileDays {
   events: TypedEvent[];
@@ -32,7 +35,9 @@ export function readDaysFile(text: string, from: number, to: number): Result<Fil
   if (!cards.length && !events.length)
     return fail('There is nothing to be read in this file: no entry of a calendar, and no address.');
   const found: FileDays = { events: [], told: [] };
-  let broken = Number(/BEGIN:(VEVENT|VCARD)(?![\s\S]*END:\1)/.test(lines));
+  // What begins and does not end was cut off.
+  const opened = lines.match(/^BEGIN:(VEVENT|VCARD)$/gm)?.length ?? 0;
+  let broken = opened - events.length - cards.length;
   const all = [
     ...events.map((entry) => () => eventDays(entry, from, to)),
     ...cards.map((entry) => () => cardDays(entry)),
