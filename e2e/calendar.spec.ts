@@ -44,12 +44,7 @@ test('a desk calendar of photos and birthdays in fewer than 25 actions, dated to
   expect(await axe(page)).toEqual([]);
 
   // The year after, in one field.
-  const january = Number(
-    /\d{4}/.exec(
-      (await page.getByRole('button', { name: /^January \d/ }).getAttribute('aria-label')) ??
-        (await page.getByRole('button', { name: /^January \d/ }).innerText()),
-    )![0],
-  );
+  const january = new Date().getFullYear() + 1;
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Shift+Y');
   await act(set(page, 'Year', String(january + 1)));

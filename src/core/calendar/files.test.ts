@@ -215,7 +215,7 @@ test('damaged, endless and overlong files: a sentence, and the rest arrives', ()
   expect(endless.events.length).toBeLessThanOrEqual(365);
   const crowd = read(file(...Array.from({ length: 3000 }, () => good)));
   expect(crowd.events).toHaveLength(2000);
-  expect(crowd.told).toEqual(['A project holds 2,000 days: 1,000 days more were left out.']);
+  expect(crowd.told).toEqual(['A project holds 2,000 days: 1,000 more were left out.']);
   expect(readDaysFile('no calendar', 2027, 2027)).toMatchObject({ ok: false });
   expect(readDaysFile('x'.repeat(20_000_001), 2027, 2027)).toMatchObject({ ok: false });
 });

@@ -1,6 +1,6 @@
 /**
- * Days to remember from files of other programs: iCalendar (RFC 5545) and vCard (RFC 6350), by ical.js, its rules by rrule. Each entry is read by
- * itself, so that a damaged one costs no other. Times are those of the place an entry was written for.
+ * Days to remember from files of other programs: iCalendar (RFC 5545) and vCard (RFC 6350), by ical.js, its rules by rrule.
+ * Each entry is read by itself, so that a damaged one costs no other. Times are those of the place an entry was written for.
  */
 import ICAL from 'ical.js';
 import * as rrule from 'rrule';
@@ -49,21 +49,20 @@ export function readDaysFile(text: string, from: number, to: number): Result<Fil
       broken++;
     }
   }
-  const many = (count: number, what: string) =>
-    `${count.toLocaleString('en')} ${what}${count === 1 ? '' : 's'}`;
-  if (broken) found.told.push(`${many(broken, 'entry').replace('entrys', 'entries')} could not be read.`);
+  if (broken) found.told.push(`${counted(broken, 'entry', 'entries')} could not be read.`);
   if (all.length > MOST_ENTRIES)
-    found.told.push(
-      `Only the first ${many(MOST_ENTRIES, 'entry').replace('entrys', 'entries')} were looked at.`,
-    );
+    found.told.push(`Only the first ${counted(MOST_ENTRIES, 'entry', 'entries')} were looked at.`);
   if (found.events.length > MOST_EVENTS) {
     found.told.push(
-      `A project holds ${many(MOST_EVENTS, 'day')}: ${many(found.events.length - MOST_EVENTS, 'day')} more were left out.`,
+      `A project holds ${counted(MOST_EVENTS, 'day', 'days')}: ${counted(found.events.length - MOST_EVENTS, 'more was', 'more were')} left out.`,
     );
     found.events.length = MOST_EVENTS;
   }
   return ok(found);
 }
+
+const counted = (count: number, one: string, many: string): string =>
+  `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
 
 /** A rule is followed so often: every day of a hundred years. */
 const MOST_TURNS = 40_000;
@@ -93,7 +92,6 @@ function eventDays(entry: string, from: number, to: number): TypedEvent[] {
   const start = component.getFirstPropertyValue('dtstart') as ICAL.Time | null;
   const name = named(component.getFirstPropertyValue('summary'));
   if (!start || !name || !isWritten(entry)) throw new RangeError('An entry without a day or a name.');
-  const { month, day, year } = start;
   const rule = component.getFirstPropertyValue('rrule') as ICAL.Recur | null;
   const said = `${name} ${named(component.getFirstPropertyValue('categories'))}`;
   const kind = /birthday|geburtstag/i.test(said)
@@ -101,44 +99,36 @@ function eventDays(entry: string, from: number, to: number): TypedEvent[] {
     : /anniversary|wedding/i.test(said)
       ? 'anniversary'
       : null;
-  const plainYearly =
-    rule?.freq === 'YEARLY' &&
-    rule.interval === 1 &&
-    !rule.count &&
-    !rule.until &&
-    !Object.keys(rule.parts).length &&
-    !component.getFirstProperty('exdate');
-  if (plainYearly)
-    return [{ kind: kind ?? 'yearly', name: bare(name, kind), month, day, ...(kind ? { year } : {}) }];
-  const nth = rule && nthYearly(rule, component);
-  if (nth) return [{ kind: kind ?? 'yearly', name: bare(name, kind), ...nth }];
+  const yearly = rule && !component.getFirstProperty('exdate') ? everyYear(rule, start) : null;
+  // What has years to be counted keeps the one it began in.
+  const begun = kind && yearly?.nth === undefined ? { year: start.year } : {};
+  if (yearly) return [{ kind: kind ?? 'yearly', name: bare(name, kind), ...yearly, ...begun }];
   const days = (on: Day): Day[] => lasting(component, start, on);
   if (!rule && !component.getFirstProperty('rdate'))
     return days(start).map((on) => ({ kind: 'once', name, ...on }));
   if (rule && MANY_A_DAY.has(rule.freq))
     throw new RangeError('What comes many times a day is no day to remember.');
   const gone = new Set(times(component, 'exdate').map(key));
-  const found = [...(rule ? followed(rule, start, from, to) : [start]), ...times(component, 'rdate')]
+  return [...(rule ? followed(rule, start, from, to) : [start]), ...times(component, 'rdate')]
     .filter((on) => !gone.has(key(on)) && on.year >= from && on.year <= to)
     .flatMap((on) => days(on))
     .map((on): TypedEvent => ({ kind: 'once', name, ...on }));
-  return found;
 }
 
-/** The second Sunday of every May. */
-function nthYearly(
+/** The same day of every year without end, or the second Sunday of every May; null for any other rule. */
+function everyYear(
   { freq, interval, count, until, parts }: ICAL.Recur,
-  component: ICAL.Component,
-): Pick<TypedEvent, 'month' | 'nth' | 'weekday'> | null {
-  if (freq !== 'YEARLY' || interval !== 1 || count || until || component.getFirstProperty('exdate'))
-    return null;
+  { month, day }: Day,
+): Pick<TypedEvent, 'month' | 'day' | 'nth' | 'weekday'> | null {
+  if (freq !== 'YEARLY' || interval !== 1 || count || until) return null;
   const { BYMONTH, BYDAY, ...more } = parts as Record<string, unknown[] | undefined>;
-  const [, nth, day] = /^(-1|[1-5])([A-Z]{2})$/.exec(String(BYDAY?.[0])) ?? [];
-  if (!day || BYMONTH?.length !== 1 || BYDAY?.length !== 1 || Object.keys(more).length) return null;
+  if (!BYMONTH && !BYDAY && !Object.keys(more).length) return { month, day };
+  const [, nth, weekday] = /^(-1|[1-5])([A-Z]{2})$/.exec(String(BYDAY?.[0])) ?? [];
+  if (!weekday || BYMONTH?.length !== 1 || BYDAY?.length !== 1 || Object.keys(more).length) return null;
   return {
     month: Number(BYMONTH[0]),
     nth: Number(nth),
-    weekday: (['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'].indexOf(day) + 1) as Weekday,
+    weekday: (['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'].indexOf(weekday) + 1) as Weekday,
   };
 }
 

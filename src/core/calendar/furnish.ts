@@ -1,5 +1,5 @@
 /** What lies on a side of a product as it begins: the months of a calendar, with room for a picture. */
-import { digitsOf, monthNames } from '@/core/dates/names';
+import { digitsOf, monthName, monthNames } from '@/core/dates/names';
 import { monthAfter, type Month } from '@/core/dates/days';
 import type { Box } from '@/core/geometry/box';
 import { finishOf } from '@/core/piece/finish';
@@ -61,7 +61,7 @@ const PAGES: Record<CalendarProduct['form'], (laying: Laying, inside: Box) => vo
   },
   year(laying, inside) {
     const [title, rest] = above(inside, 0.1, 0.4);
-    laying.add(words('Year', title, [[String(laying.of.year), { kind: 'year' }]]));
+    laying.add(words('Year', title, [[digitsOf(laying.product.language)(laying.of.year), { kind: 'year' }]]));
     const across = rest.width > rest.height * 1.15 ? 4 : 3;
     const down = 12 / across;
     const gap = GAP * Math.min(rest.width, rest.height);
@@ -156,10 +156,8 @@ function month(
 
 const monthTitle = (laying: Laying, box: Box, dated = true): Omit<Piece, 'id'> => {
   const { language } = laying.product;
-  const name = monthNames(language)[laying.of.month - 1]!;
-  const capital = name.charAt(0).toLocaleUpperCase(language) + name.slice(1);
   const year: Told = dated ? [[' '], [digitsOf(language)(laying.of.year), { kind: 'year' }]] : [];
-  return words('Title', box, [[capital, { kind: 'month' }], ...year]);
+  return words('Title', box, [[monthName(language, laying.of.month), { kind: 'month' }], ...year]);
 };
 
 type Told = readonly (readonly [string, Field?])[];

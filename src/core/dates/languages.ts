@@ -1,5 +1,5 @@
 /** The languages dates can be written in, for one to choose from. */
-import { isLanguage } from '@/core/dates/names';
+import { capital, isLanguage } from '@/core/dates/names';
 
 /** Variants in which months or weeks are otherwise. */
 const VARIANTS = ['en-GB', 'en-US', 'de-AT', 'pt-BR', 'es-MX', 'fr-CA', 'ar-EG', 'zh-Hant'];
@@ -21,5 +21,5 @@ export function languagesOfDates(): readonly { tag: string; name: string }[] {
 
 function selfName(tag: string): string {
   const name = new Intl.DisplayNames([tag], { type: 'language' }).of(tag) ?? tag;
-  return name.charAt(0).toLocaleUpperCase(tag) + name.slice(1);
+  return capital(name, tag);
 }

@@ -21,6 +21,14 @@ export const monthNames = (language: string, length: NameLength = 'long'): reado
     return Array.from({ length: 12 }, (_, month) => format.format(at(month, 15)));
   });
 
+/** With a capital, as a name stands by itself. */
+export const capital = (name: string, language: string): string =>
+  name.charAt(0).toLocaleUpperCase(language) + name.slice(1);
+
+/** What a month is called where it stands by itself, 1 to 12. */
+export const monthName = (language: string, month: number): string =>
+  capital(monthNames(language)[month - 1]!, language);
+
 /** Monday to Sunday; 1 January 2024 was a Monday. */
 export const weekdayNames = (language: string, length: NameLength = 'long'): readonly string[] =>
   names(`weekday ${language} ${length}`, () => {

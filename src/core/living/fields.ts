@@ -1,6 +1,6 @@
 /** What each kind of living words says. */
 import { DAY_FORMS, isDay, type Fact, type Field, type FieldName } from '@/core/living/field';
-import { digitsOf, monthNames } from '@/core/dates/names';
+import { digitsOf, monthName } from '@/core/dates/names';
 import { monthOn, untitledOf, type Product } from '@/core/product';
 
 /** What is looked at of a project, and which of its surfaces the words stand on, counted from 0. */
@@ -33,9 +33,7 @@ export const FIELDS: Record<FieldName, FieldKind> = {
     name: 'Month of this page',
     says({ project, index }) {
       const found = project.surfaces[index] && monthOn(project, project.surfaces[index]);
-      if (!found) return null;
-      const name = monthNames(found.language)[found.month - 1]!;
-      return name.charAt(0).toLocaleUpperCase(found.language) + name.slice(1);
+      return found ? monthName(found.language, found.month) : null;
     },
   },
   year: {

@@ -12,7 +12,8 @@ export interface PageSize {
   unit: Unit;
 }
 
-const size = (
+/** A size to begin with, its sides in its own unit. */
+export const size = (
   id: string,
   name: string,
   use: string,

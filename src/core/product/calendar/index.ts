@@ -1,7 +1,7 @@
 /** A calendar: leaves with a month each, or a year on one. What lies on them as it begins is in core/calendar/furnish.ts. */
 import type { Size } from '@/core/geometry/box';
 import { LAST_YEAR, monthAfter, type Month, type Weekday } from '@/core/dates/days';
-import { monthNames, weekStartOf } from '@/core/dates/names';
+import { monthName, weekStartOf } from '@/core/dates/names';
 import { CALENDAR_FORMS, calendarStart, type CalendarForm } from '@/core/product/calendar/start';
 import type { Part, ProductKind } from '@/core/product/product';
 import { formatSize } from '@/core/units/lengths';
@@ -27,14 +27,11 @@ const LANGUAGE = 'en-GB';
 const COVER = 'cover';
 const NOTES = 'notes';
 
-/** A part that shows months: which is its first, counted from that of the calendar, and how many it shows. */
-function monthsOf(part: string): { from: number; count: number } | null {
-  if (part === COVER) return { from: 0, count: 0 };
+/** Which month is a part's first, counted from that of the calendar; null for one that is of none. */
+function firstMonthOf(part: string): number | null {
+  if (part === COVER) return 0;
   const [, what, number] = /^(month|year)-(\d+)$/.exec(part) ?? [];
-  if (!what) return null;
-  return what === 'month'
-    ? { from: Number(number) - 1, count: 1 }
-    : { from: 12 * (Number(number) - 1), count: 12 };
+  return what ? (what === 'month' ? 1 : 12) * (Number(number) - 1) : null;
 }
 
 /** The last month a calendar may reach is the last there is. */
@@ -42,9 +39,8 @@ export const lastOf = (calendar: Pick<CalendarProduct, 'year' | 'month' | 'month
   monthAfter(calendar, calendar.months - 1);
 
 const called = ({ year, month }: Month, { language, form }: CalendarProduct): string => {
-  const name = monthNames(language)[month - 1]!;
-  const capital = name.charAt(0).toLocaleUpperCase(language) + name.slice(1);
-  return form === 'birthdays' ? capital : `${capital} ${year}`;
+  const name = monthName(language, month);
+  return form === 'birthdays' ? name : `${name} ${year}`;
 };
 
 function parts(calendar: CalendarProduct): Part[] {
@@ -97,8 +93,8 @@ export const calendar: ProductKind<CalendarProduct> = {
     return [what, spanSays(product)].filter(Boolean).join(', ');
   },
   month(product, part) {
-    const found = monthsOf(part);
-    return found && monthAfter(product, found.from);
+    const first = firstMonthOf(part);
+    return first === null ? null : monthAfter(product, first);
   },
   language: ({ language }) => language,
   settings: (product) => ['Calendar', spanSays(product)].filter(Boolean).join(' of '),

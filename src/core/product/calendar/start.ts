@@ -1,7 +1,6 @@
 /** What a calendar begins with: its sizes, and what its leaves show. */
 import type { ProductStart } from '@/core/product/product';
-import { toPoints, type Unit } from '@/core/units/lengths';
-import { LARGEST_SIDE, type PageSize } from '@/core/units/sizes';
+import { LARGEST_SIDE, size, type PageSize } from '@/core/units/sizes';
 
 /** What its leaves show. */
 export const CALENDAR_FORMS = {
@@ -11,11 +10,6 @@ export const CALENDAR_FORMS = {
   birthdays: { name: 'Birthdays', says: 'days of any year' },
 } as const;
 export type CalendarForm = keyof typeof CALENDAR_FORMS;
-
-const size = (id: string, name: string, use: string, w: number, h: number, unit: Unit): PageSize => ({
-  ...{ id, name, use, unit },
-  ...{ width: toPoints(w, unit), height: toPoints(h, unit) },
-});
 
 /** What hangs on walls and stands on desks (common practice, no source); A5 and A4 are ISO 216. */
 const SIZES: readonly PageSize[] = [

@@ -1,15 +1,9 @@
 /** What a card begins with: its sizes, and how it can be folded. */
 import type { ProductStart } from '@/core/product/product';
-import { toPoints, type Unit } from '@/core/units/lengths';
-import { LARGEST_SIDE, type PageSize } from '@/core/units/sizes';
+import { LARGEST_SIDE, size, type PageSize } from '@/core/units/sizes';
 
 /** The sheet may be three times as wide as the shut card. */
 export const MOST_SHUT = LARGEST_SIDE / 3;
-
-const size = (id: string, name: string, use: string, w: number, h: number, unit: Unit): PageSize => ({
-  ...{ id, name, use, unit },
-  ...{ width: toPoints(w, unit), height: toPoints(h, unit) },
-});
 
 /** A quarter of letter paper folded once, five by seven (common practice, no source); A6 and squares out of A5 (ISO 216). */
 const CARD_SIZES: readonly PageSize[] = [

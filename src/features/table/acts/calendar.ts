@@ -207,9 +207,7 @@ export function holdTo(store: SessionStore, piece: Piece, held: Held): void {
   const { surfaceId, perform } = store.getState();
   const fills = piece.role === 'photo' && !piece.groups?.length;
   const own = fills ? { fills: true as const } : {};
-  const all = page(store.getState()).pile.filter(
-    ({ id, groups }) => id === piece.id || (piece.groups && groups?.[0] === piece.groups[0]),
-  );
+  const all = groupedWith(store.getState(), piece);
   perform(
     holdPieces(
       surfaceId,
@@ -218,8 +216,22 @@ export function holdTo(store: SessionStore, piece: Piece, held: Held): void {
   );
 }
 
-export const letGo = (store: SessionStore, piece: Piece): void =>
-  store.getState().perform(holdPieces(store.getState().surfaceId, [{ id: piece.id, held: null }]));
+export const letGo = (store: SessionStore, piece: Piece): void => {
+  const session = store.getState();
+  const all = groupedWith(session, piece).filter(({ held }) => held);
+  session.perform(
+    holdPieces(
+      session.surfaceId,
+      all.map(({ id }) => ({ id, held: null })),
+    ),
+  );
+};
+
+/** A piece with all that is grouped with it. */
+const groupedWith = (session: Session, piece: Piece): Piece[] =>
+  page(session).pile.filter(
+    ({ id, groups }) => id === piece.id || (piece.groups && groups?.[0] === piece.groups[0]),
+  );
 
 /** Holds what is selected to the day it lies on, or says why not. */
 export function holdChosen(store: SessionStore): void {

@@ -2,7 +2,7 @@
 import { outset, type Box, type Size } from '@/core/geometry/box';
 import { compose, rotation, translation } from '@/core/geometry/matrix';
 import { rectanglePath, transformPath, type Path } from '@/core/geometry/path';
-import { digitsOf, monthNames, weekdayNames } from '@/core/dates/names';
+import { digitsOf, monthName, weekdayNames } from '@/core/dates/names';
 import { weekdayOf } from '@/core/dates/days';
 import type { Mark } from '@/core/picture/picture';
 import type { Cut } from '@/core/piece/material/kind';
@@ -15,8 +15,7 @@ import type { Typesetter } from '@/core/text/typesetter';
 /** The name of the month as it stands above it; empty where nothing does. */
 export function titleOf({ title, language, wording, month, year, perpetual }: MonthMaterial): string {
   if (title === 'none') return '';
-  const name = (wording?.months ?? monthNames(language))[month - 1]!;
-  const called = name.charAt(0).toLocaleUpperCase(language) + name.slice(1);
+  const called = wording?.months ? wording.months[month - 1]! : monthName(language, month);
   return title === 'month' || perpetual ? called : `${called} ${digitsOf(language)(year)}`;
 }
 

@@ -56,13 +56,23 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
             With it {goAlong(act.whatFollows(project))}. Years are those of the Gregorian calendar, before
             1582, too.
           </Typography>
-          <LengthField
-            label="Months"
-            disabled={readOnly}
-            shown={String(months)}
-            read={wholeWithin(1, MOST_MONTHS)}
-            onCommit={(months) => set({ months }, `make it ${months} months`)}
-          />
+          {form === 'year' ? (
+            <LengthField
+              label="Years"
+              disabled={readOnly}
+              shown={String(Math.ceil(months / 12))}
+              read={wholeWithin(1, MOST_MONTHS / 12)}
+              onCommit={(years) => set({ months: 12 * years }, `make it ${years * 12} months`)}
+            />
+          ) : (
+            <LengthField
+              label="Months"
+              disabled={readOnly}
+              shown={String(months)}
+              read={wholeWithin(1, MOST_MONTHS)}
+              onCommit={(months) => set({ months }, `make it ${months} months`)}
+            />
+          )}
           <Chosen
             label="Weeks begin on"
             value={weekStart}
