@@ -23,6 +23,14 @@ export const storeAsset = ({ asset, blob, proxies }: PreparedAsset): Promise<voi
     );
   });
 
+/** What is known of a picture that lies in the store already, which is kept anew; undefined if it does not. */
+export const keptAgain = (sha: string): Promise<Asset | undefined> =>
+  database.transaction('rw', database.assets, async () => {
+    const held = await storedAsset(sha);
+    if (held) await database.assets.update(sha, { stored: Date.now() });
+    return held;
+  });
+
 export const hasAsset = async (sha: string): Promise<boolean> =>
   (await database.assets.where('sha').equals(sha).count()) > 0;
 

@@ -5,7 +5,7 @@ import { monthOn } from '@/core/product';
 import { isEmptyPlace } from '@/core/project/frames';
 import { fillPlaces } from '@/core/project/edits/photos';
 import { together, type Edit } from '@/core/project/edits/edit';
-import type { Project } from '@/core/project/model';
+import type { Project, Surface } from '@/core/project/model';
 
 interface Free {
   surfaceId: string;
@@ -17,14 +17,22 @@ interface Free {
 /** Empty places of a project, page by page; the cover's last. Locked ones stay empty. */
 export function freePlaces(project: Project): Free[] {
   const all = project.surfaces.flatMap((surface) => {
-    const own = surface.part === 'cover' ? null : (monthOn(project, surface)?.month ?? null);
+    const page = surface.part === 'cover' ? null : (monthOn(project, surface)?.month ?? null);
+    const own = (place: Piece) => (page === null ? null : (monthBeside(surface, place) ?? page));
     return surface.locked
       ? []
       : surface.pile
           .filter((piece) => isEmptyPlace(piece) && !piece.placement.locked && !piece.placement.hidden)
-          .map((place) => ({ surfaceId: surface.id, place, month: own }));
+          .map((place) => ({ surfaceId: surface.id, place, month: own(place) }));
   });
   return [...all.filter(({ month }) => month !== null), ...all.filter(({ month }) => month === null)];
+}
+
+/** The month that lies nearest to a place, of a page with several; undefined of one with none. */
+function monthBeside({ pile }: Surface, { placement: { x, y } }: Piece): number | undefined {
+  const far = ({ placement: at }: Piece) => Math.hypot(at.x - x, at.y - y);
+  const [nearest] = pile.filter(({ material }) => material.kind === 'month').sort((a, b) => far(a) - far(b));
+  return nearest?.material.kind === 'month' ? nearest.material.month : undefined;
 }
 
 const monthTaken = ({ taken }: Asset): number | null => (taken ? Number(taken.slice(5, 7)) : null);

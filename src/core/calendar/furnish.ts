@@ -1,6 +1,6 @@
 /** What lies on a side of a product as it begins: the months of a calendar, with room for a picture. */
 import { digitsOf, monthName, monthNames } from '@/core/dates/names';
-import { monthAfter, type Month } from '@/core/dates/days';
+import { monthAfter, monthsBetween, type Month } from '@/core/dates/days';
 import type { Box } from '@/core/geometry/box';
 import { finishOf } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -9,8 +9,8 @@ import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { calendar, calendarIn, spanSays, type CalendarProduct } from '@/core/product/calendar';
-import type { Product } from '@/core/product';
-import type { Part } from '@/core/product/product';
+import { boundOn, panelsOn, type Product } from '@/core/product';
+import type { Bound, Part } from '@/core/product/product';
 import type { Field } from '@/core/living/field';
 import { PLACE } from '@/core/project/frames';
 import type { Span } from '@/core/text/style';
@@ -38,14 +38,30 @@ function ofCalendar(product: CalendarProduct, part: Part, id: string): Piece[] {
     ...{ product, of: of ?? product },
     add: (piece) => pile.push({ ...piece, id: `${id}-${pile.length + 1}` }),
   };
-  const inside = inset({ x: 0, y: 0, width: part.width, height: part.height });
+  const leaves = panelsOn({ product }, { id, ...part }).map(({ box }) => inset(roomIn(box, boundOn({ product }, part))));
+  const [inside] = leaves as [Box, ...Box[]];
   if (part.part === 'cover') cover(laying, inside);
   else if (part.part === 'notes') notes(laying, inside);
-  else PAGES[product.form](laying, inside);
+  else PAGES[product.form](laying, inside, leaves[1] ?? inside);
   return pile;
 }
 
-const PAGES: Record<CalendarProduct['form'], (laying: Laying, inside: Box) => void> = {
+/** What of a leaf its binding leaves. */
+function roomIn(leaf: Box, bound: readonly Bound[]): Box {
+  return bound.reduce(({ x, y, width, height }, { box }): Box => {
+    if (box.y >= y + height || box.y + box.height <= y) return { x, y, width, height };
+    if (box.height > box.width) {
+      const right = Math.max(x, box.x + box.width);
+      return { x: right, y, width: x + width - right, height };
+    }
+    const above = box.y - leaf.y < leaf.y + leaf.height - box.y - box.height;
+    const top = above ? Math.max(y, box.y + box.height) : y;
+    const foot = above ? y + height : Math.min(y + height, box.y);
+    return { x, y: top, width, height: foot - top };
+  }, leaf);
+}
+
+const PAGES: Record<CalendarProduct['form'], (laying: Laying, inside: Box, second: Box) => void> = {
   picture(laying, inside) {
     const lying = inside.width > inside.height * 1.15;
     const [picture, rest] = lying ? beside(inside, 0.48) : above(inside, 0.54);
@@ -58,6 +74,25 @@ const PAGES: Record<CalendarProduct['form'], (laying: Laying, inside: Box) => vo
     const [title, days] = above(inside, 0.11, 0.3);
     laying.add(monthTitle(laying, title));
     laying.add(month(laying, days, { layout: 'boxes' }));
+  },
+  folded(laying, picture, inside) {
+    laying.add(place(picture));
+    const [title, days] = above(inside, 0.14, 0.3);
+    laying.add(monthTitle(laying, title));
+    laying.add(month(laying, days, { layout: 'boxes' }));
+  },
+  tent(laying, front, back) {
+    const [picture, days] = beside(front, 0.46);
+    laying.add(place(picture));
+    laying.add(month(laying, days, { layout: 'open', title: 'both' }));
+    // The other face stands on its head on the flat paper, so that it is read once that is folded.
+    const on = (box: Box): Box => ({
+      ...box,
+      x: back.x + back.width - (box.x - front.x) - box.width,
+      y: back.y + back.height - (box.y - front.y) - box.height,
+    });
+    laying.add(onItsHead(place(on(picture))));
+    if (hasNext(laying)) laying.add(onItsHead(month(laying, on(days), { layout: 'open', title: 'both' }, 1)));
   },
   year(laying, inside) {
     const [title, rest] = above(inside, 0.1, 0.4);
@@ -127,6 +162,14 @@ const beside = ({ x, y, width, height }: Box, share: number): [Box, Box] => {
     { x: x + left + gap, y, width: width - left - gap, height },
   ];
 };
+
+const onItsHead = (piece: Omit<Piece, 'id'>): Omit<Piece, 'id'> => ({
+  ...piece,
+  placement: { ...piece.placement, turn: 180 },
+});
+
+/** Whether the calendar has the month after that of a paper. */
+const hasNext = ({ product, of }: Laying): boolean => monthsBetween(product, of) + 1 < product.months;
 
 const place = (box: Box): Omit<Piece, 'id'> => ({
   name: 'Place for a photo',

@@ -38,6 +38,8 @@ export interface Piece {
   look?: string;
   /** The day of a month it is held to. */
   held?: Held;
+  /** It was carried here from another page: the id of the piece it is a copy of. */
+  carried?: string;
   /** It goes round the paper: its other end, on the other side, has the same. */
   round?: string;
   /** Where it passes under pieces that lie lower in the pile. */

@@ -14,7 +14,7 @@ export const foreign: ProductKind<ForeignProduct> = {
   untitled: 'Untitled project',
   sizes: [],
   mostSide: LARGEST_SIDE,
-  waysOut: [{ as: ['flat', 'spreads', 'pages'], name: 'sides' }],
+  waysOut: () => [{ as: ['flat', 'spreads', 'pages'], name: 'sides' }],
   begin: () => {
     throw new RangeError('Nobody begins what is not known.');
   },

@@ -8,6 +8,7 @@ import { layout, type LayoutProduct } from '@/core/product/layout';
 import type { Month } from '@/core/dates/days';
 import type { Path } from '@/core/geometry/path';
 import type {
+  Bound,
   Extra,
   Face,
   Fold,
@@ -119,6 +120,10 @@ export const outlineOn = ({ product }: Pick<Whole, 'product'>, surface: Made): P
 export const foldsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Fold[] =>
   kindOf(product).folds?.(product, partOf(surface)) ?? [];
 
+/** Where a surface is bound, with what is punched there. */
+export const boundOn = ({ product }: Pick<Whole, 'product'>, surface: Pick<Made, 'part'>): Bound[] =>
+  kindOf(product).bound?.(product, partOf(surface)) ?? [];
+
 /** In reading order. */
 export const panelsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Panel[] => {
   const { name, width, height } = surface;
@@ -126,7 +131,7 @@ export const panelsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Pa
 };
 
 /** The ways in which it can be made, and what is checked of it beside what is checked of any page. */
-export const waysOut = (product: Product): readonly WayOut[] => kindOf(product).waysOut;
+export const waysOut = (product: Product): readonly WayOut[] => kindOf(product).waysOut(product);
 export const ownChecks = (product: Product): readonly OwnCheck[] => kindOf(product).checks ?? [];
 
 /** What comes out as one page of a file: a surface, or one panel of it. */

@@ -15,6 +15,7 @@ import {
   panelsOn,
   PRODUCTS,
   productSays,
+  waysOut,
 } from '@/core/product';
 import { bleedOf } from '@/core/page/draw';
 import { FORMS } from '@/core/product/product';
@@ -178,8 +179,15 @@ test('an envelope is an eighth of an inch larger each way, folds shut, and comes
 });
 
 test('a product answers to every form it can be asked for in, and its panels bleed where the paper ends alone', () => {
-  for (const { waysOut } of Object.values(PRODUCTS))
-    expect(waysOut.flatMap(({ as }) => as).sort()).toEqual([...FORMS].sort());
+  for (const [kind, { ways }] of Object.entries(PRODUCTS))
+    for (const { id } of ways?.all ?? [{ id: undefined }]) {
+      const { product } = beginProduct(kind as keyof typeof PRODUCTS, { width: 360, height: 504 }, id);
+      expect(
+        waysOut(product)
+          .flatMap(({ as }) => as)
+          .sort(),
+      ).toEqual([...FORMS].sort());
+    }
   for (const fold of FOLDS) {
     const of = card(fold);
     expect(madeAs(of, 'flat').map(({ surface }) => surface)).toEqual(of.surfaces);

@@ -5,6 +5,7 @@
 import type { Month } from '@/core/dates/days';
 import type { Box, Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
+import type { Sides } from '@/core/geometry/sides';
 import type { Fold } from '@/core/picture/picture';
 import type { PageSize } from '@/core/units/sizes';
 import type { Unit } from '@/core/units/lengths';
@@ -14,6 +15,8 @@ export interface Part extends Size {
   /** What it is in the product: `page`, `outside`, `inside`. */
   part: string;
   name: string;
+  /** What must be kept free at its edges, where that is more than is usual. */
+  safe?: Partial<Sides>;
 }
 
 export type { Fold };
@@ -25,6 +28,13 @@ export interface Panel {
   box: Box;
   /** Degrees by which it must be turned to be read, where it stands on its head. */
   turn?: 180;
+}
+
+/** Room a binding takes on a paper, and what is punched there. */
+export interface Bound {
+  /** Kept free, on the paper. */
+  box: Box;
+  holes: Path[];
 }
 
 /** Two parts on the two sides of one paper: turned over about its upright middle line (`x`) or its level one. */
@@ -72,7 +82,7 @@ export interface WayOut {
 }
 
 /** Checks before printing that only some products need; each is in `core/proof/`. */
-export type OwnCheck = 'folds';
+export type OwnCheck = 'folds' | 'binding';
 
 /** One way in which a size can be made up, where there are several. */
 export interface Way {
@@ -109,7 +119,7 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   begin(size: Size, way?: string, today?: Month): { product: P; parts: Part[] };
   /** What this one is, in a few words: `5 x 7 in card, folded at the left`. */
   says(product: P, unit: Unit, first: Size): string;
-  waysOut: readonly WayOut[];
+  waysOut(product: P): readonly WayOut[];
   /** What is checked of it before printing, beside what is checked of any page. */
   checks?: readonly OwnCheck[];
   /** What can be chosen anew once it is begun, in a few words; its sheet is that of its task. */
@@ -130,7 +140,9 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   onlySeen?(product: P): string;
   folds?(product: P, part: string): Fold[];
   /** In reading order; the whole surface without. */
-  panels?(product: P, part: string): Panel[];
+  panels?(product: P, part: string): Panel[] | null;
+  /** Where its papers hang together, with what is punched there. */
+  bound?(product: P, part: string): Bound[];
   leaves?(product: P): Leaf[];
   behind?(product: P): Behind[];
   held?(product: P): Held;

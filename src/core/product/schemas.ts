@@ -1,11 +1,13 @@
 /** The door of each product: its settings as a file may have them. By itself, so that Home need not fetch it. */
-import { boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
+import { array, boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import type { ProductName } from '@/core/product';
 import { FIRST_YEAR, LAST_YEAR } from '@/core/dates/days';
 import { MOST_MONTHS } from '@/core/product/calendar';
+import { BINDINGS } from '@/core/product/calendar/binding';
 import { CALENDAR_FORMS } from '@/core/product/calendar/start';
 import { MOST_SHUT } from '@/core/product/card/start';
 import { FOLDINGS } from '@/core/product/card/folding';
+import { HEX_COLOUR } from '@/core/color/hex';
 import { byKind } from '@/core/schema/choice';
 import { language } from '@/core/schema/language';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
@@ -41,6 +43,17 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
     weekStart: number().integer().min(1).max(7).required(),
     cover: boolean(),
     notes: boolean(),
+    binding: object({
+      by: string().oneOf(Object.keys(BINDINGS)).required(),
+      at: string().oneOf(['top', 'left']).required(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+    inks: array(array(string().matches(HEX_COLOUR).required()).length(4).required())
+      .length(12)
+      .default(undefined)
+      .optional(),
     leapDay: string().oneOf(['february', 'march']).required(),
   }).noUnknown(),
 };

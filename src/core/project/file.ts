@@ -55,6 +55,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
         }))
       : old.surfaces,
   }),
+  // 14: bound and folded calendars, inks of their months, pieces carried from month to month, moons and papers in months. All may be absent.
+  13: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

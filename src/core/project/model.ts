@@ -166,11 +166,18 @@ export interface NewProject {
 }
 export interface NewLayout extends NewProject, Size {}
 
+/** What is kept free at the edges of a page that asks for more at some of them. */
+export const safeWith = (asked: Part['safe'], unit: Project['unit']): Sides => {
+  const usual = evenly(USUAL_SAFE[unit]);
+  const wide = (side: keyof Sides) => Math.max(usual[side], asked?.[side] ?? 0);
+  return { top: wide('top'), right: wide('right'), bottom: wide('bottom'), left: wide('left') };
+};
+
 /** An empty page. */
 export const newSurface = (
   id: string,
   name: string,
-  { width, height }: Size,
+  { width, height, safe }: Pick<Part, 'width' | 'height' | 'safe'>,
   unit: Project['unit'],
 ): Surface => ({
   id,
@@ -178,7 +185,7 @@ export const newSurface = (
   width,
   height,
   bleed: evenly(USUAL_BLEED[unit]),
-  safe: evenly(USUAL_SAFE[unit]),
+  safe: safeWith(safe, unit),
   ground: '#ffffff',
   light: DAYLIGHT,
   pile: [],

@@ -6,8 +6,7 @@ import { newSurface, type Project, type Surface } from '@/core/project/model';
 
 /** A side that comes by itself, as it begins. */
 export function newSide(product: Product, part: Part, id: string, unit: Project['unit']): Surface {
-  const { name, width, height } = part;
-  const surface = newSurface(id, name, { width, height }, unit);
+  const surface = newSurface(id, part.name, part, unit);
   return { ...surface, part: part.part, pile: furnished(product, part, id) };
 }
 
@@ -15,8 +14,8 @@ export function newSide(product: Product, part: Part, id: string, unit: Project[
 export const begun = (project: Project): Project => ({
   ...project,
   surfaces: project.surfaces.map((surface) => {
-    const { id, name, width, height, part = 'page' } = surface;
-    const pile = furnished(project.product, { part, name, width, height }, id);
+    const { id, name, width, height, safe, part = 'page' } = surface;
+    const pile = furnished(project.product, { part, name, width, height, safe }, id);
     return pile.length ? { ...surface, pile } : surface;
   }),
 });

@@ -3,6 +3,7 @@ import { toolsFor } from '@/core/page/outlines';
 import type { Project, Surface } from '@/core/project/model';
 import { ownChecks } from '@/core/product';
 import type { OwnCheck } from '@/core/product/product';
+import { BINDING } from '@/core/proof/binding';
 import { CAPTION } from '@/core/proof/caption';
 import type { Check, Finding } from '@/core/proof/check';
 import { CUT_OFF } from '@/core/proof/cut-off';
@@ -17,7 +18,7 @@ import type { Typesetter } from '@/core/text/typesetter';
 /** Of any page; in the order they are told. */
 const CHECKS: readonly Check[] = [OVER, MONTHS, OPENINGS, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
 /** Of products that ask for them. */
-const OWN: Record<OwnCheck, Check> = { folds: FOLDS };
+const OWN: Record<OwnCheck, Check> = { folds: FOLDS, binding: BINDING };
 
 /** What the checks found on a page, a sentence for each, and what those say that found nothing. */
 export function checked(

@@ -112,12 +112,14 @@ export function useHome(demo: boolean) {
     let gone = false;
     void attempt('Your projects could not be listed', async () => {
       if (demo) {
-        // What takes its time does not hold up what lies here already.
-        const late = setTimeout(() => void (gone || refresh()), 1500);
         await attempt('The pages of the demo were not laid out', () =>
-          bringDemo((text) => !gone && setBusy(text)),
+          bringDemo(async (text) => {
+            if (gone) return;
+            setBusy(text);
+            // What takes its time does not hold up what lies here already.
+            await refresh();
+          }),
         );
-        clearTimeout(late);
       }
       if (!gone) await refresh();
       // What cannot be thrown away today can be tomorrow.
@@ -199,14 +201,14 @@ const DEMO_DONE = 'demo brought in';
 let bringing: Promise<void> | undefined;
 
 /** Brings in the demo's projects, once in the life of this browser's store; what a broken-off visit brought is not brought again. */
-function bringDemo(say: (text: string) => void): Promise<void> {
+function bringDemo(say: (text: string) => Promise<void>): Promise<void> {
   bringing ??= (async () => {
     if (await database.settings.get(DEMO_DONE)) return;
     const names = await drawn('/demo/projects.json', (names: string[]) => names);
     for (const [i, name] of names.entries()) {
       const id = name.replace(/\.bellagraph$/, '');
       if (await hasProject(id)) continue;
-      say(`Laying out the kite club's pages: ${i + 1} of ${names.length} …`);
+      await say(`Laying out the kite club's pages: ${i + 1} of ${names.length} …`);
       const blob = await (await fetch(`/demo/${name}`)).blob();
       const opened = await (await filing()).openFile(new File([blob], name), id, Date.now());
       if (!opened.ok) throw new Error(opened.message);

@@ -3,7 +3,7 @@ import type { Asset } from '@/core/picture/asset';
 import type { History } from '@/core/project/history';
 import type { Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
-import { assetBlob, hasAsset, storeFile } from '@/storage/assets';
+import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import {
@@ -62,10 +62,15 @@ async function takeIn(file: Blob, brought: string[]): Promise<Result<OpenedFile>
   if (!opened.ok) return opened;
   const { project, assets, fonts, mended } = opened.value;
   for (const sha of [...assets.keys(), ...fonts.keys()]) if (!(await hasAsset(sha))) brought.push(sha);
-  const pictures = [...assets].map(([sha, bytes]) => {
+  // What lies here already, byte for byte, was read when it came.
+  const held: Asset[] = [];
+  const pictures: File[] = [];
+  for (const [sha, bytes] of assets) {
+    const here = await keptAgain(sha);
     const { name, type } = project.assets[sha]!;
-    return new File([bytes], name, { type });
-  });
+    if (here) held.push(here);
+    else pictures.push(new File([bytes], name, { type }));
+  }
   const arrived = await bringIn(pictures, new AbortController().signal);
   if (arrived.full) throw Object.assign(new Error(), { name: 'QuotaExceededError' });
   if (arrived.refused.length) {
@@ -75,7 +80,7 @@ async function takeIn(file: Blob, brought: string[]): Promise<Result<OpenedFile>
   for (const [sha, bytes] of fonts) await storeFile(sha, bytes);
   return ok({
     ...opened.value,
-    project: { ...project, assets: asMeasured(project.assets, arrived.assets, mended) },
+    project: { ...project, assets: asMeasured(project.assets, [...held, ...arrived.assets], mended) },
   });
 }
 

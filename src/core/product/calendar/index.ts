@@ -1,9 +1,11 @@
 /** A calendar: leaves with a month each, or a year on one. What lies on them as it begins is in core/calendar/furnish.ts. */
 import type { Size } from '@/core/geometry/box';
 import { LAST_YEAR, monthAfter, type Month, type Weekday } from '@/core/dates/days';
-import { monthName, weekStartOf } from '@/core/dates/names';
+import { weekStartOf } from '@/core/dates/names';
+import { boundAlong, boundSafe, type BindingKind, type BoundEdge } from '@/core/product/calendar/binding';
+import { FORM_KINDS, paperOf } from '@/core/product/calendar/form';
 import { CALENDAR_FORMS, calendarStart, type CalendarForm } from '@/core/product/calendar/start';
-import type { Part, ProductKind } from '@/core/product/product';
+import type { Panel, Part, ProductKind } from '@/core/product/product';
 import { formatSize } from '@/core/units/lengths';
 
 export interface CalendarProduct extends Size, Month {
@@ -17,6 +19,10 @@ export interface CalendarProduct extends Size, Month {
   cover?: boolean;
   /** A page for notes at its end. */
   notes?: boolean;
+  /** How its leaves hang together; `at` is the edge, where there is a choice. */
+  binding?: { by: BindingKind; at: 'top' | 'left' };
+  /** Inks dealt to its months, January first: dark, main, second, soft. */
+  inks?: string[][];
   /** Those born on 29 February: on which day they are told of in other years. */
   leapDay: 'february' | 'march';
 }
@@ -28,45 +34,54 @@ const COVER = 'cover';
 const NOTES = 'notes';
 
 /** Which month is a part's first, counted from that of the calendar; null for one that is of none. */
-function firstMonthOf(part: string): number | null {
+function firstMonthOf({ form }: CalendarProduct, part: string): number | null {
   if (part === COVER) return 0;
-  const [, what, number] = /^(month|year)-(\d+)$/.exec(part) ?? [];
-  return what ? (what === 'month' ? 1 : 12) * (Number(number) - 1) : null;
+  const [, number] = /^[a-z]+-(\d+)$/.exec(part) ?? [];
+  return number ? FORM_KINDS[form].months * (Number(number) - 1) : null;
 }
 
 /** The last month a calendar may reach is the last there is. */
 export const lastOf = (calendar: Pick<CalendarProduct, 'year' | 'month' | 'months'>): Month =>
   monthAfter(calendar, calendar.months - 1);
 
-const called = ({ year, month }: Month, { language, form }: CalendarProduct): string => {
-  const name = monthName(language, month);
-  return form === 'birthdays' ? name : `${name} ${year}`;
-};
-
 function parts(calendar: CalendarProduct): Part[] {
-  const { width, height, form, months, cover, notes } = calendar;
-  const size = { width, height };
-  const leaf = (i: number): Part =>
-    form === 'year'
-      ? { part: `year-${i + 1}`, name: yearsOf(calendar, i), ...size }
-      : { part: `month-${i + 1}`, name: called(monthAfter(calendar, i), calendar), ...size };
+  const { width, height, form, months, cover, notes, language, binding } = calendar;
+  const kind = FORM_KINDS[form];
+  const side = (part: string, name: string, size: Size): Part => {
+    const edge = boundAt(calendar, part);
+    return { part, name, ...size, ...(binding && edge !== null ? { safe: boundSafe(binding.by, edge) } : {}) };
+  };
+  const leaf = { width, height };
   return [
-    ...(cover ? [{ part: COVER, name: 'Cover', ...size }] : []),
-    ...Array.from({ length: form === 'year' ? Math.ceil(months / 12) : months }, (_, i) => leaf(i)),
-    ...(notes ? [{ part: NOTES, name: 'Notes', ...size }] : []),
+    ...(cover ? [side(COVER, 'Cover', leaf)] : []),
+    ...Array.from({ length: Math.ceil(months / kind.months) }, (_, i) =>
+      side(
+        `${kind.part}-${i + 1}`,
+        kind.called(monthAfter(calendar, i * kind.months), language),
+        paperOf(form, leaf),
+      ),
+    ),
+    ...(notes ? [side(NOTES, 'Notes', leaf)] : []),
   ];
 }
 
-/** `2027`, or `2027–2028` of a year that begins later than in January. */
-function yearsOf(calendar: CalendarProduct, leaf: number): string {
-  const from = monthAfter(calendar, 12 * leaf).year;
-  const to = monthAfter(calendar, 12 * leaf + 11).year;
-  return from === to ? String(from) : `${from}–${to}`;
+/** Where a paper is bound: at one of its edges, or along its fold; null for one that is not. */
+function boundAt({ binding, form, height }: CalendarProduct, part: string): BoundEdge | number | null {
+  const { bound, panels } = FORM_KINDS[form];
+  if (!binding || !bound) return null;
+  if (!panels) return binding.by === 'hook' ? 'top' : binding.at;
+  const whole = part !== COVER && part !== NOTES;
+  // A cover is lifted up and over: it hangs at its foot, and so shut the fold is above.
+  if (binding.by === 'hook') return part === COVER ? 'bottom' : 'top';
+  return whole ? height : 'top';
 }
+
+const panels = (calendar: CalendarProduct, part: string): Panel[] | null =>
+  part === COVER || part === NOTES ? null : (FORM_KINDS[calendar.form].panels?.(calendar) ?? null);
 
 /** The years it is of, in words: `2027`, `2027 to 2028`, or nothing for one of any year. */
 export function spanSays(calendar: CalendarProduct): string {
-  if (calendar.form === 'birthdays') return '';
+  if (FORM_KINDS[calendar.form].anyYear) return '';
   const { year } = lastOf(calendar);
   return year === calendar.year ? String(year) : `${calendar.year} to ${year}`;
 }
@@ -75,14 +90,29 @@ const isForm = (way: string | undefined): way is CalendarForm => Object.hasOwn(C
 
 export const calendar: ProductKind<CalendarProduct> = {
   ...calendarStart,
-  waysOut: [{ as: ['pages', 'flat', 'spreads'], name: 'pages' }],
+  waysOut: ({ form }) =>
+    FORM_KINDS[form].panels
+      ? [
+          { as: ['flat', 'spreads'], name: 'papers' },
+          { as: ['pages'], name: 'leaves', panels: true },
+        ]
+      : [{ as: ['pages', 'flat', 'spreads'], name: 'pages' }],
+  checks: ['folds', 'binding'],
+  folds: (product, part) => (panels(product, part) ? [{ axis: 'y', at: product.height }] : []),
+  panels,
+  bound: (product, part) => {
+    const { binding, form, ...leaf } = product;
+    const edge = boundAt(product, part);
+    const paper = part === COVER || part === NOTES ? leaf : paperOf(form, leaf);
+    return binding && edge !== null ? boundAlong(binding.by, paper, edge) : [];
+  },
   begin({ width, height }, way, today) {
     const form = isForm(way) ? way : 'picture';
     const product: CalendarProduct = {
       ...{ kind: 'calendar', width, height, form },
-      ...(form === 'birthdays' ? { year: 2000, month: 1 } : nextJanuary(today)),
+      ...(FORM_KINDS[form].anyYear ? { year: 2000, month: 1 } : nextJanuary(today)),
       ...{ months: 12, language: LANGUAGE, weekStart: weekStartOf(LANGUAGE), leapDay: 'february' },
-      ...(form === 'year' ? {} : { cover: true }),
+      ...(FORM_KINDS[form].cover ? { cover: true } : {}),
     };
     return { product, parts: parts(product) };
   },
@@ -93,7 +123,7 @@ export const calendar: ProductKind<CalendarProduct> = {
     return [what, spanSays(product)].filter(Boolean).join(', ');
   },
   month(product, part) {
-    const first = firstMonthOf(part);
+    const first = firstMonthOf(product, part);
     return first === null ? null : monthAfter(product, first);
   },
   language: ({ language }) => language,

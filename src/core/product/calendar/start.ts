@@ -6,6 +6,8 @@ import { LARGEST_SIDE, size, type PageSize } from '@/core/units/sizes';
 export const CALENDAR_FORMS = {
   picture: { name: 'Picture', says: 'a picture and its month' },
   month: { name: 'Month', says: 'a month a page' },
+  folded: { name: 'Folded', says: 'a picture above the fold, its month below' },
+  tent: { name: 'Tent', says: 'folded to stand, a month on either face' },
   year: { name: 'Year', says: 'a year at a glance' },
   birthdays: { name: 'Birthdays', says: 'days of any year' },
 } as const;

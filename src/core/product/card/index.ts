@@ -26,7 +26,7 @@ const ofEnvelope = (part: string): boolean => part === ENVELOPE || part === LINI
 
 export const card: ProductKind<CardProduct> = {
   ...cardStart,
-  waysOut: [
+  waysOut: () => [
     { as: ['flat', 'spreads'], name: 'sides' },
     { as: ['pages'], name: 'panels', panels: true },
   ],

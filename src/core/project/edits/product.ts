@@ -1,7 +1,9 @@
 /** Edits of the product itself: what is made with it, and the sides that come and go with that. */
-import { extrasOf, sidesOf, withExtra, type Product } from '@/core/product';
+import { boundOn, extrasOf, sidesOf, withExtra, type Product } from '@/core/product';
+import { furnished } from '@/core/calendar/furnish';
+import type { Part } from '@/core/product/product';
 import type { Edit } from '@/core/project/edits/edit';
-import type { Project } from '@/core/project/model';
+import { safeWith, type Project, type Surface } from '@/core/project/model';
 import { newSide } from '@/core/project/sides';
 
 /** The product with its settings changed: sides it has no more go with all that lies on them, new ones come empty. */
@@ -9,6 +11,7 @@ export const changeProduct = (product: Product, label: string): Edit => ({
   label,
   apply(project) {
     const before = sidesOf(project.product as Product) ?? [];
+    const known = project.product as Product;
     project.product = product;
     const sides = sidesOf(product);
     if (!sides) return;
@@ -16,12 +19,40 @@ export const changeProduct = (product: Product, label: string): Edit => ({
       const { part, name } = side;
       const there = project.surfaces.find((surface) => surface.part === part);
       if (!there) return newSide(product, side, `${project.id}-${part}`, project.unit);
+      const was = before.find((each) => each.part === part);
       // What a person called it stays.
-      if (there.name === before.find((each) => each.part === part)?.name) there.name = name;
+      if (there.name === was?.name) there.name = name;
+      if (!same(room(known, was ?? side), room(product, side)))
+        makeRoom(there as Surface, [known, product], [was ?? side, side], project.unit);
       return there;
     });
   },
 });
+
+/** Where a side must keep more or less free, what lies there as it began lies as it now would begin. */
+function makeRoom(
+  surface: Surface,
+  [before, after]: readonly [Product, Product],
+  [was, is]: readonly [Part, Part],
+  unit: Project['unit'],
+): void {
+  const [usual, asked] = [safeWith(was.safe, unit), safeWith(is.safe, unit)];
+  for (const edge of ['top', 'right', 'bottom', 'left'] as const) {
+    const own = surface.safe[edge];
+    if (Math.abs(own - usual[edge]) < 1e-6 || own < asked[edge]) surface.safe[edge] = asked[edge];
+  }
+  const now = new Map(furnished(after, is, surface.id).map((piece) => [piece.id, piece]));
+  for (const { id, placement, outline } of furnished(before, was, surface.id)) {
+    const piece = surface.pile.find((each) => each.id === id);
+    const to = now.get(id);
+    if (!piece || !to || !same(piece.placement, placement)) continue;
+    piece.placement = to.placement;
+    if (same(piece.outline, outline)) piece.outline = to.outline;
+  }
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+const room = (product: Product, side: Part) => boundOn({ product }, side).map(({ box }) => box);
 
 /** Makes something with the product, or no longer: an envelope that fits. */
 export function makeExtra({ product }: Project, extra: string, on: boolean): Edit {

@@ -12,13 +12,14 @@ import { livingIn } from '@/core/living/living';
 import { finishOf } from '@/core/piece/finish';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
 import { newMonth } from '@/core/piece/material/month/begin';
-import type { Piece } from '@/core/piece/piece';
+import type { Piece, Role } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { monthOn } from '@/core/product';
 import { calendarIn, lastOf, type CalendarProduct } from '@/core/product/calendar';
 import { withSettings } from '@/core/product/calendar/settings';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { setHolidays, holdPieces, removeEvents, setEvents } from '@/core/project/edits/events';
+import { gather } from '@/core/project/edits/gather';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
 import { uses, type Project, type Surface } from '@/core/project/model';
@@ -115,6 +116,26 @@ export const changeMonth = (store: SessionStore, id: string, to: Partial<MonthMa
   );
 };
 
+/** Lays a paper under the boxes of a weekday. */
+export function shadeWithPaper(
+  store: SessionStore,
+  surfaceId: string,
+  id: string,
+  weekday: number,
+  paper: Asset,
+): void {
+  const label = 'lay paper under days';
+  store.getState().perform(
+    together(label, [
+      gather('papers', [paper]),
+      changePieces(label, surfaceId, [id], ({ material }) => {
+        const shade = material.kind === 'month' && material.shaded.find((each) => each.weekday === weekday);
+        if (shade) shade.asset = paper.sha;
+      }),
+    ]),
+  );
+}
+
 /** The other months that could look as this one: those that show as many months, on pages that are not locked. */
 export const alikeMonths = ({ surfaces }: Project, piece: Piece): { surfaceId: string; id: string }[] =>
   surfaces.flatMap(({ id: surfaceId, pile, locked }) =>
@@ -165,12 +186,12 @@ export function monthHere({ history, surfaceId }: Session): {
   };
 }
 
-/** Lays a month: that of the page, so many after it, or this one. */
+/** Lays a month: that of the page, or, small, one so many before or after it. */
 export function layMonth(store: SessionStore, after = 0): void {
   const session = store.getState();
   const { of, language, follows } = monthHere(session);
   const { width, height } = page(session);
-  const side = Math.min(width, height) * 0.6;
+  const side = Math.min(width, height) * (after ? 0.2 : 0.6);
   const { x, y } = middle(session);
   const material = newMonth(
     monthAfter(of, after),
@@ -181,7 +202,11 @@ export function layMonth(store: SessionStore, after = 0): void {
     id: newId(),
     name: monthNames(language)[material.month - 1]!,
     role: 'month',
-    material: { ...material, title: 'both', weekStart: weekStartOf(language) },
+    material: {
+      ...material,
+      ...{ title: 'both', weekStart: weekStartOf(language) },
+      ...(after ? { layout: 'open', headLength: 'narrow', sixth: 'six' } : {}),
+    },
     outline: { kind: 'rectangle', radius: 0 },
     finish: finishOf(0),
     placement: placedAt({ x: x - side / 2, y: y - side * 0.4, width: side, height: side * 0.8 }),
@@ -232,6 +257,15 @@ const groupedWith = (session: Session, piece: Piece): Piece[] =>
   page(session).pile.filter(
     ({ id, groups }) => id === piece.id || (piece.groups && groups?.[0] === piece.groups[0]),
   );
+
+/** Whether a piece could be held to the day it lies on, and is no larger than what one lays on a day. */
+export function couldHold(surface: Surface, piece: Piece): boolean {
+  if (piece.held || !LAID_ON_DAYS.includes(piece.role)) return false;
+  const [way] = waysToHold(surface, piece);
+  const { width, height } = piece.placement;
+  return way !== undefined && width <= 2.5 * way.box.width && height <= 2.5 * way.box.height;
+}
+const LAID_ON_DAYS: readonly Role[] = ['photo', 'stamp', 'embellishment', 'letter', 'caption'];
 
 /** Holds what is selected to the day it lies on, or says why not. */
 export function holdChosen(store: SessionStore): void {

@@ -19,3 +19,4 @@ export * from '@/features/table/acts/round';
 export * from '@/features/table/acts/opening';
 export * from '@/features/table/acts/gathered';
 export * from '@/features/table/acts/calendar';
+export * from '@/features/table/acts/carrying';

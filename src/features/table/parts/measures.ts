@@ -40,6 +40,14 @@ export const wholeWithin =
       : fail(`A whole number from ${least} to ${most}.`);
   };
 
+/** Reads a number between two limits. */
+export const numberWithin =
+  (least: number, most: number) =>
+  (text: string): Result<number> => {
+    const value = Number(text.replace(',', '.').trim());
+    return value >= least && value <= most && text.trim() !== '' ? ok(value) : fail(`A number from ${least} to ${most}.`);
+  };
+
 /** Reads a percentage between two limits, as a share. */
 export const percentWithin =
   (least: number, most: number) =>

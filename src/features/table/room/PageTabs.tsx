@@ -7,7 +7,7 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useDragSensors } from '@/ui/useDragSensors';
 import { CSS } from '@dnd-kit/utilities';
-import { IconDots, IconHandStop, IconLock, IconPlus } from '@tabler/icons-react';
+import { IconCircle, IconCircleCheckFilled, IconCircleHalf2, IconDots, IconHandStop, IconLock, IconPlus } from '@tabler/icons-react';
 import {
   memo,
   useEffect,
@@ -18,6 +18,7 @@ import {
   type ReactNode,
 } from 'react';
 import { useShallow } from 'zustand/react/shallow';
+import { stateOf, type PageState } from '@/core/calendar/state';
 import { extrasOf, hasPages, heldOf, leafOf } from '@/core/product';
 import { movePage } from '@/core/project/edits/page';
 import type { Surface } from '@/core/project/model';
@@ -42,6 +43,7 @@ export const PageTabs = memo(function PageTabs() {
   const current = useSession((session) => session.surfaceId);
   const product = useSession(({ history }) => history.project.product);
   const extras = extrasOf(product);
+  const calendar = stateOf(product, surfaces[0]!) !== null;
   const along = useSession((session) => session.alongPages);
   const several = surfaces.filter(({ id }) => id === current || along.includes(id)).length;
   const these = several > 1 ? `these ${several} pages` : null;
@@ -130,6 +132,7 @@ export const PageTabs = memo(function PageTabs() {
       >
         <MenuItem onClick={does(() => act.togglePageLock(store))}>
           {here.locked ? 'Unlock' : 'Lock'} {these ?? here.name}
+          {calendar && !here.locked && ': finished'}
         </MenuItem>
         {extras.map(({ id, name, on }) => (
           <MenuItem key={id} onClick={does(() => act.toggleExtra(store, id))}>
@@ -179,6 +182,7 @@ const PageTab = memo(function PageTab({ surface, number, here, along, apart }: P
     id: surface.id,
   });
   const { name, locked, width, height } = surface;
+  const state = useSession(({ history }) => stateOf(history.project.product, surface));
   const holder = useRef<HTMLButtonElement | null>(null);
   // It is there when one comes to it by keys, or the page is turned otherwise.
   useEffect(() => {
@@ -188,7 +192,7 @@ const PageTab = memo(function PageTab({ surface, number, here, along, apart }: P
     <Tab
       here={here}
       along={along}
-      name={`${name}${locked ? ', locked' : ''}${along ? ', chosen too' : ''}`}
+      name={`${name}${state ? `, ${state}` : ''}${locked ? ', locked' : ''}${along ? ', chosen too' : ''}`}
       onClick={({ shiftKey, ctrlKey, metaKey }) =>
         shiftKey || ctrlKey || metaKey
           ? act.choosePage(store, surface.id, shiftKey)
@@ -221,11 +225,19 @@ const PageTab = memo(function PageTab({ surface, number, here, along, apart }: P
       </Box>
       <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.25, fontSize: 14 }}>
         {number ?? name}
-        {locked && <IconLock size={13} aria-hidden="true" />}
+        {state ? <StateMark state={state} /> : locked && <IconLock size={13} aria-hidden="true" />}
       </Box>
     </Tab>
   );
 });
+
+const STATES: Record<PageState, typeof IconCircle> = {
+  ...{ finished: IconCircleCheckFilled, begun: IconCircleHalf2, empty: IconCircle },
+};
+function StateMark({ state }: { state: PageState }) {
+  const Mark = STATES[state];
+  return <Mark size={14} aria-hidden="true" style={{ flexShrink: 0 }} />;
+}
 
 /** A page's picture once it is in sight, and anew when nothing was done to the page for a moment. */
 function LatePicture({ surface }: { surface: Surface }) {

@@ -33,6 +33,7 @@ export type SheetName =
   | 'living'
   | 'calendar'
   | 'days'
+  | 'carry'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */

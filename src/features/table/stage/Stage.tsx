@@ -20,6 +20,7 @@ import { toPage, viewMatrix } from '@/features/table/stage/hand/view';
 import { useMeasured, useWheel } from '@/features/table/stage/useFrame';
 import type { Overlay, OverlayProps } from '@/features/table/stage/overlay';
 import { OVERLAYS } from '@/features/table/tasks/overlays';
+import { BoundEdge } from '@/features/table/stage/marks/BoundEdge';
 import { Folds } from '@/features/table/stage/marks/Folds';
 import { Zones } from '@/features/table/stage/marks/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -148,6 +149,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
           stage={stage}
           zones={show.zones}
         />
+        {show.zones && stage.width > 0 && <BoundEdge />}
         {show.zones && stage.width > 0 && <Folds />}
         {show.grid && stage.width > 0 && (
           <>

@@ -1,10 +1,14 @@
 /** A month drawn: grounds, rules, and its words as real words. */
 import { outset, type Box, type Size } from '@/core/geometry/box';
 import { compose, rotation, translation } from '@/core/geometry/matrix';
-import { rectanglePath, transformPath, type Path } from '@/core/geometry/path';
+import { without } from '@/core/geometry/offset';
+import { ellipsePath, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { digitsOf, monthName, weekdayNames } from '@/core/dates/names';
 import { weekdayOf } from '@/core/dates/days';
+import { phasesIn } from '@/core/dates/moon';
+import { uprightSize } from '@/core/picture/asset';
 import type { Mark } from '@/core/picture/picture';
+import { coverScale, WHOLE, windowMatrix } from '@/core/piece/material/window';
 import type { Cut } from '@/core/piece/material/kind';
 import type { DayNote, MonthLetters, MonthMaterial } from '@/core/piece/material/month/model';
 import type { DayPlace, Laid, Spot } from '@/core/piece/material/month/layout';
@@ -84,7 +88,8 @@ const moved = (runs: readonly GlyphRun[], dx: number, dy: number): GlyphRun[] =>
     glyphs: run.glyphs.map((glyph) => ({ ...glyph, x: glyph.x + dx, y: glyph.y + dy })),
   }));
 
-export function monthMarks(material: MonthMaterial, { size, path, typesetter }: Cut): Mark[] {
+export function monthMarks(material: MonthMaterial, cut: Cut): Mark[] {
+  const { size, path, typesetter } = cut;
   const { inks, ground, ruleWidth, shaded, marked, free, notes, beside, perpetual, language } = material;
   const { days, heads, weeks, rules, title } = layMonth(material, size);
   const seen = days.filter(({ cell }) => cell.of === 0 || beside !== 'none');
@@ -110,12 +115,10 @@ export function monthMarks(material: MonthMaterial, { size, path, typesetter }: 
     places.map(({ cell, number }) => [numeral(cell.day), number]);
   return [
     ...(ground ? [fillMark(path, ground)] : []),
-    ...shaded.flatMap(({ weekday, colour }) =>
-      grounds(
-        own.filter(({ cell }) => !perpetual && weekdayOf(cell.number) === weekday),
-        colour,
-      ),
-    ),
+    ...shaded.flatMap(({ weekday, colour, asset }) => {
+      const places = own.filter(({ cell }) => !perpetual && weekdayOf(cell.number) === weekday);
+      return papered(places, asset, cut) ?? grounds(places, colour);
+    }),
     ...marked.flatMap(({ day, colour }) =>
       grounds(
         own.filter(({ cell }) => cell.day === day),
@@ -155,6 +158,7 @@ export function monthMarks(material: MonthMaterial, { size, path, typesetter }: 
       material.heads,
       weeks.map(({ week, spot }) => [numeral(week), spot]),
     ),
+    ...(material.moon === undefined || perpetual ? [] : moons(material, own, material.moon)),
     ...written(
       inks.notes,
       setNotes(material, size, typesetter).flatMap(({ runs }) => runs),
@@ -174,6 +178,38 @@ const grounds = (places: readonly DayPlace[], colour: string): Mark[] =>
         ),
       ]
     : [];
+
+/** The boxes of days cut from one paper, which lies under the whole month; null where there is none. */
+function papered(places: readonly DayPlace[], sha: string | undefined, { size, asset: find }: Cut): Mark[] | null {
+  const asset = sha ? find(sha) : undefined;
+  if (!sha || !asset || !places.length) return null;
+  const whole = uprightSize(asset);
+  const scale = Math.max(72 / asset.ppi, coverScale(whole, size, 0));
+  const matrix = windowMatrix(WHOLE, whole, size, scale);
+  return [{ mark: 'image', asset: sha, matrix, clip: places.flatMap(({ box }) => rectanglePath(box)) }];
+}
+
+/** The moon in the upper corner of a day's box that its number leaves free: its dark part in the ink of what days are. */
+function moons(material: MonthMaterial, days: readonly DayPlace[], ahead: number): Mark[] {
+  const dark: Path = phasesIn(material, ahead).flatMap(({ day, phase }): Path => {
+    const place = days.find(({ cell }) => cell.day === day);
+    if (!place) return [];
+    const { box, number } = place;
+    const radius = Math.min(0.1 * Math.min(box.width, box.height), number.size * 0.3);
+    const right = number.x < box.x + box.width * 0.6;
+    const x = right ? box.x + box.width - radius * 1.9 : box.x + radius * 1.9;
+    const round = (by: number) =>
+      ellipsePath({ x: x - by, y: box.y + radius * 1.9 - by, width: 2 * by, height: 2 * by });
+    const half = (left: boolean) =>
+      rectanglePath({ x: left ? x - radius : x, y: box.y + radius * 0.9, width: radius, height: 2 * radius });
+    const disc = round(radius);
+    const ring = without(disc, round(radius * 0.86));
+    if (phase === 'new') return disc;
+    if (phase === 'full') return ring;
+    return [...ring, ...without(round(radius * 0.88), half(phase === 'last'))];
+  });
+  return dark.length ? [fillMark(dark, material.inks.notes)] : [];
+}
 
 /** A rule as an area, its ends square. */
 function rulePath([x1, y1, x2, y2]: Laid['rules'][number], width: number): Path {

@@ -7,6 +7,7 @@ import { language } from '@/core/schema/language';
 import { monthMarks, titleOf, weekdaysOf } from '@/core/piece/material/month/draw';
 import {
   BESIDE,
+  CLOCKS,
   FARTHEST,
   HEAD_LENGTHS,
   LAYOUT_NAMES,
@@ -21,6 +22,7 @@ import {
   WIDEST_RULE,
   type MonthMaterial,
 } from '@/core/piece/material/month/model';
+import { SHA256 } from '@/core/piece/material/picture';
 import type { MaterialKind } from '@/core/piece/material/kind';
 import { letteringFields } from '@/core/text/style';
 
@@ -69,8 +71,9 @@ export const month: MaterialKind<MonthMaterial> = {
       .noUnknown()
       .required(),
     ground: string().matches(HEX_COLOUR),
+    moon: number().min(CLOCKS.least).max(CLOCKS.most),
     free: array(weekday).max(7).required(),
-    shaded: array(object({ weekday, colour: ink }).noUnknown().required())
+    shaded: array(object({ weekday, colour: ink, asset: string().matches(SHA256) }).noUnknown().required())
       .max(7)
       .required(),
     marked: array(

@@ -70,8 +70,10 @@ export interface MonthMaterial extends Month {
   ground?: string;
   /** Weekdays that are free. */
   free: Weekday[];
-  /** Boxes of a weekday that have a colour, and days that are marked. */
-  shaded: { weekday: Weekday; colour: string }[];
+  /** Phases of the moon are shown, by the clock so many hours ahead of universal time. */
+  moon?: number;
+  /** Boxes of a weekday that have a colour, or a paper in its place, and days that are marked. */
+  shaded: { weekday: Weekday; colour: string; asset?: string }[];
   marked: { day: number; colour: string }[];
   notes: DayNote[];
 }
@@ -81,6 +83,8 @@ export const MOST_PART = 2;
 export const MOST_NOTES = 2000;
 export const LONGEST_NOTE = 120;
 export const LONGEST_NAME = 40;
+/** Hours ahead of universal time a clock may go. */
+export const CLOCKS = { least: -12, most: 14 } as const;
 export const WIDEST_RULE = 12;
 /** How many months away from its page's a month may be. */
 export const FARTHEST = 36;

@@ -19,6 +19,7 @@ import {
   IconLock,
   IconLockOpen,
   IconPencil,
+  IconPinned,
   IconTrash,
   IconPlus,
   IconMinus,
@@ -57,6 +58,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
     useShallow((session) => groupsAmong(shownSurface(session), session.selection, session.entered)),
   );
   const lettersOfGroup = useSession((session) => act.lettersChosen(session) !== undefined);
+  const onDay = useSession((session) => act.couldHold(shownSurface(session), pieces[0]!));
   const extent = transformBox(
     viewMatrix(view),
     pieces.map((piece) => extentOf(piece.placement)).reduce(unite),
@@ -75,6 +77,7 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
             ...(isWritten(only!.outline) ? (['write'] as const) : []),
             ...(canSlide(only!) ? (['slide'] as const) : []),
           ],
+    holds: pieces.length === 1 && onDay,
     mode: mode.kind,
     point:
       mode.kind === 'reshape' && mode.at && only?.id === mode.id
@@ -181,6 +184,7 @@ const VERBS = {
   group: verb('Group', 'Ctrl G', <IconStack2 size={18} />),
   write: verb('Write', 'Enter', <IconPencil size={18} />, withChosen(act.writeOn)),
   slide: verb('Slide', 'Enter', <IconArrowsMove size={18} />, withChosen(startSliding)),
+  hold: verb('Hold', 'to the day it lies on', <IconPinned size={18} />, act.holdChosen),
   retype: verb('Retype', 'Shift L', <IconPencil size={18} />),
   copy: verb('Copy', 'Ctrl D', <IconCopy size={18} />),
   mirror: verb('Mirror', 'M', <IconFlipHorizontal size={18} />),
@@ -214,12 +218,14 @@ interface Chosen {
   /** How many, if all are photos. */
   photos: number;
   inside: readonly ('write' | 'slide')[];
+  /** Whether it lies on a day it could be held to. */
+  holds: boolean;
   mode: Mode['kind'];
   /** What of an outline is held, and whether it is round. */
   point: { side: boolean; round: boolean } | null;
 }
 
-function verbsFor({ many, locked, opened, letters, photos, inside, mode, point }: Chosen): Verb[] {
+function verbsFor({ many, locked, opened, letters, photos, inside, holds, mode, point }: Chosen): Verb[] {
   if (mode === 'reshape')
     return [
       VERBS.donePoints,
@@ -236,6 +242,7 @@ function verbsFor({ many, locked, opened, letters, photos, inside, mode, point }
   if (locked) return [VERBS.copy, VERBS.unlock];
   return [
     ...(letters ? [VERBS.retype] : []),
+    ...(holds ? [VERBS.hold] : []),
     ...(opened ? [VERBS.open] : []),
     ...(many && photos && !opened ? [VERBS.arrange] : []),
     ...(photos === 2 && !opened ? [VERBS.swap] : []),

@@ -7,14 +7,17 @@ import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconCake, IconPhotoDown } from '@tabler/icons-react';
+import { IconCake, IconCalendarRepeat, IconPhotoDown } from '@tabler/icons-react';
 import { FIRST_YEAR, LAST_YEAR } from '@/core/dates/days';
 import { languagesOfDates } from '@/core/dates/languages';
 import { monthNames, weekdayNames, weekStartOf } from '@/core/dates/names';
+import { BINDINGS, type BindingKind } from '@/core/product/calendar/binding';
+import { FORM_KINDS } from '@/core/product/calendar/form';
 import { calendarIn, MOST_MONTHS, type CalendarProduct } from '@/core/product/calendar';
 import * as act from '@/features/table/acts';
 import { wholeWithin } from '@/features/table/parts/measures';
 import { SideSheet } from '@/features/table/parts/SideSheet';
+import { InksOfMonths } from '@/features/table/tasks/calendar/InksOfMonths';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
@@ -32,7 +35,7 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
   const project = useSession(({ history }) => history.project);
   const readOnly = useSession((session) => session.readOnly);
   const { form, year, month, months, language, weekStart, cover, notes, leapDay } = calendar;
-  const dated = form !== 'birthdays';
+  const dated = !FORM_KINDS[form].anyYear;
   const set = (to: Partial<CalendarProduct>, label: string) => void act.changeCalendar(store, to, label);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 10px' }}>
@@ -96,7 +99,7 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
         />
       </Box>
       <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}>
-        {form !== 'year' && (
+        {FORM_KINDS[form].cover && (
           <Turned
             label="With a cover"
             on={Boolean(cover)}
@@ -113,6 +116,7 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
           }
         />
       </Box>
+      {FORM_KINDS[form].bound && <Binding calendar={calendar} disabled={readOnly} set={set} />}
       <Box sx={{ gridColumn: '1 / -1', display: 'grid' }}>
         <Chosen
           label="Born on 29 February, told of on"
@@ -125,7 +129,17 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
           onChoose={(leapDay) => set({ leapDay }, 'change where leap days go')}
         />
       </Box>
+      <InksOfMonths inks={calendar.inks} disabled={readOnly} />
       <FillButton disabled={readOnly} />
+      <Button
+        color="inherit"
+        size="small"
+        startIcon={<IconCalendarRepeat size={18} />}
+        onClick={() => store.getState().openSheet('carry')}
+        sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
+      >
+        Carry on to other months
+      </Button>
       <Button
         color="inherit"
         size="small"
@@ -140,6 +154,50 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
 }
 
 /** Photos that wait go into the places that are empty. */
+/** How its leaves hang together. */
+function Binding({
+  calendar: { binding, form },
+  disabled,
+  set,
+}: {
+  calendar: CalendarProduct;
+  disabled: boolean;
+  set: (to: Partial<CalendarProduct>, label: string) => void;
+}) {
+  const at = binding?.at ?? 'top';
+  return (
+    <>
+      <Chosen
+        label="Bound with"
+        value={binding?.by ?? 'none'}
+        all={[
+          ['none', 'Nothing'],
+          ...Object.entries(BINDINGS).map(([kind, { name }]) => [kind as BindingKind, name] as const),
+        ]}
+        disabled={disabled}
+        onChoose={(by) =>
+          set(
+            { binding: by === 'none' ? undefined : { by, at } },
+            by === 'none' ? 'take away the binding' : `bind with ${BINDINGS[by].name.toLowerCase()}`,
+          )
+        }
+      />
+      {binding && binding.by !== 'hook' && !FORM_KINDS[form].panels && (
+        <Chosen
+          label="Bound at"
+          value={at}
+          all={[
+            ['top', 'The top'],
+            ['left', 'The left'],
+          ]}
+          disabled={disabled}
+          onChoose={(at) => set({ binding: { ...binding, at } }, `bind at the ${at}`)}
+        />
+      )}
+    </>
+  );
+}
+
 function FillButton({ disabled }: { disabled: boolean }) {
   const { store } = useRoom();
   const photos = useSession((session) => act.toFill(session).photos);

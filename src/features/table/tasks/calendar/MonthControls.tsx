@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconCalendarRepeat } from '@tabler/icons-react';
+import { IconCalendarPlus, IconCalendarRepeat } from '@tabler/icons-react';
 import { FIRST_YEAR, LAST_YEAR, type Weekday } from '@/core/dates/days';
 import { monthNames, weekdayNames } from '@/core/dates/names';
 import {
@@ -23,6 +23,8 @@ import { InkSwatch } from '@/features/table/parts/inks/InkField';
 import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { Chosen, Turned } from '@/features/table/tasks/calendar/CalendarSheet';
+import { MonthDays } from '@/features/table/tasks/calendar/MonthDays';
+import { MonthWording } from '@/features/table/tasks/calendar/MonthWording';
 import { LengthField } from '@/ui/LengthField';
 import { RowSlider } from '@/ui/RowSlider';
 
@@ -199,7 +201,25 @@ export function MonthControls({ piece, material, unit }: Props) {
           </Box>
         ))}
       </Box>
+      <MonthDays piece={piece} material={material} disabled={readOnly} />
+      <MonthWording piece={piece} material={material} disabled={readOnly} />
       {!perpetual && <FreeDays free={free} disabled={readOnly} onChange={(free) => set({ free })} />}
+      {!perpetual && (
+        <Box sx={{ gridColumn: '1 / -1', display: 'grid', justifyItems: 'start' }}>
+          {([-1, 1] as const).map((after) => (
+            <Button
+              key={after}
+              size="small"
+              color="inherit"
+              disabled={readOnly}
+              startIcon={<IconCalendarPlus size={18} />}
+              onClick={() => act.layMonth(store, after)}
+            >
+              The month {after < 0 ? 'before' : 'after'}, small
+            </Button>
+          ))}
+        </Box>
+      )}
       <Button
         size="small"
         color="inherit"

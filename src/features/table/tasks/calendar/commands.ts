@@ -14,6 +14,10 @@ export const CALENDAR: readonly Command[] = [
   opens('Pages', undefined, 'Days to remember', 'days', {
     more: 'Birthdays and others, for months to tell of',
   }),
+  opens('Pages', 'Shift N', 'Carry on to other months', 'carry', {
+    more: 'What is selected, or the whole page',
+    needs: NO_CALENDAR,
+  }),
   {
     name: 'Fill the months with photos',
     more: 'Each in the month it was taken in',
@@ -33,5 +37,15 @@ export const CALENDAR: readonly Command[] = [
     more: 'Its days in a box, a row, a dial',
     group: 'Pieces',
     run: (store) => act.layMonth(store),
+  },
+  {
+    name: 'Lay the month before, small',
+    group: 'Pieces',
+    run: (store) => act.layMonth(store, -1),
+  },
+  {
+    name: 'Lay the month after, small',
+    group: 'Pieces',
+    run: (store) => act.layMonth(store, 1),
   },
 ];
