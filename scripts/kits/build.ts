@@ -22,6 +22,7 @@ import { fingerprint, isBuilt } from '../house/build';
 import { node, nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';
 import { byHand } from './icons/pen';
+import { readyCalendars } from './calendars';
 import { readyCards } from './cards';
 import { inkFinder, type HouseKit } from './kit';
 import { HOUSE_KITS } from './kits';
@@ -150,7 +151,7 @@ class Stock {
   }
 
   async page(
-    kind: 'page' | 'card' | 'sketch',
+    kind: 'page' | 'card' | 'calendar' | 'sketch',
     tags: string,
     project: Project,
     typesetter: Typesetter,
@@ -162,7 +163,12 @@ class Stock {
     );
     const made = await make(
       drawCover(project, toolsFor(project, typesetter)),
-      { format: 'jpg', ppi: kind === 'card' ? 64 : 40, withBleed: false, cropMarks: false },
+      {
+        format: 'jpg',
+        ppi: kind === 'page' || kind === 'sketch' ? 40 : 64,
+        withBleed: false,
+        cropMarks: false,
+      },
       shop,
     );
     if (!made.ok) throw new Error(made.message);
@@ -295,6 +301,8 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
     await stock.page('page', 'page ready layout', project, typesetter);
   for (const { project, tags } of readyCards(kit, (name) => stock.find(name), typesetter))
     await stock.page('card', `card ready greeting ${tags}`, project, typesetter);
+  for (const { project, tags } of readyCalendars(kit, (name) => stock.find(name), typesetter))
+    await stock.page('calendar', `calendar ready ${tags}`, project, typesetter);
   for (const [i, home] of SKETCH_HOMES.entries())
     if (home === index) await stock.page('sketch', SKETCHES[i]![1], sketch(i), typesetter);
   await writeFile(join(FOLDER, kit.id, 'supplies.json'), JSON.stringify(stock.supplies));
@@ -360,6 +368,10 @@ async function build(): Promise<void> {
   const print = await fingerprint(
     'scripts/kits',
     'scripts/art',
+    'src/core/calendar',
+    'src/core/dates',
+    'src/core/product',
+    'src/core/piece/material/month',
     'src/core/pixels/edges.ts',
     'src/core/pixels/trace.ts',
     'src/core/pixels/regions.ts',

@@ -76,13 +76,17 @@ export const INK_YEARS: readonly InkYear[] = [
   },
 ];
 
-const monthInks = ([dark, main, second, soft]: InkSet): Partial<MonthInks> => ({
+/** What a month is written in, of a set. */
+export const monthInks = ([dark, main, second, soft]: InkSet): Omit<MonthInks, 'beside'> => ({
   ...{ numbers: dark, heads: second, title: main, rules: soft, free: main, notes: second },
 });
 
 /** A living title: it wears the main ink of its month. */
 const isTitle = ({ role, outline, material }: Piece): boolean =>
-  role === 'title' && material.kind === 'ink' && outline.kind === 'glyphs' && Boolean(outline.spans?.some(lives));
+  role === 'title' &&
+  material.kind === 'ink' &&
+  outline.kind === 'glyphs' &&
+  Boolean(outline.spans?.some(lives));
 
 /**
  * Deals sets to the months: their days and titles are written in them, and what wore an ink of the set before wears the one in

@@ -62,6 +62,10 @@ export const beginProduct = (
   today?: Month,
 ): { product: Product; parts: Part[] } => (PRODUCTS[kind] as ProductKind<Product>).begin(size, way, today);
 
+/** A ready-made one as it is begun today; the same where that makes no difference. */
+export const asNew = (product: Product, today: Month): Product =>
+  kindOf(product).asNew?.(product, today) ?? product;
+
 /** What an empty one is called, and what a person calls such a thing. */
 export const untitled = (kind: ProductName): string => PRODUCTS[kind].untitled;
 

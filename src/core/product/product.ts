@@ -117,6 +117,8 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   sides?(product: P): Part[];
   /** `today` is when it is begun, for what is made for a year. */
   begin(size: Size, way?: string, today?: Month): { product: P; parts: Part[] };
+  /** A ready-made one as it is begun today; the same where it makes no difference. */
+  asNew?(product: P, today: Month): P;
   /** What this one is, in a few words: `5 x 7 in card, folded at the left`. */
   says(product: P, unit: Unit, first: Size): string;
   waysOut(product: P): readonly WayOut[];

@@ -30,6 +30,12 @@ const ReadyMade = fetched('What is ready-made', () =>
 /** Pixels a point takes in the size drawings: the largest, A3, is 76 px tall. */
 const SCALE = 76 / (420 * (72 / 25.4));
 
+/** Many ways stand in rows of three. */
+const IN_ROWS = {
+  ...{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)' },
+  '& > button': { borderRadius: 0, ml: 0, border: 0 },
+};
+
 export function NewPanel({ onCreate, onReady }: Props) {
   const [ready, setReady] = useState(false);
   const [own, setOwn] = useState(false);
@@ -86,7 +92,7 @@ export function NewPanel({ onCreate, onReady }: Props) {
               value={way}
               aria-label={ways.label}
               onChange={(_, next: string | null) => next && setWay(next)}
-              sx={{ mb: 1.25 }}
+              sx={{ mb: 1.25, ...(ways.all.length > 5 && IN_ROWS) }}
             >
               {ways.all.map((each) => (
                 <ToggleButton key={each.id} value={each.id} sx={{ px: 0.5 }}>

@@ -24,8 +24,16 @@ import type { Notice } from '@/ui/notice';
 /** A project that was opened from a file, and what of it was not as it was written. */
 export type OpenedProject = Result<Project> & { mended?: string[] };
 
-/** Opens a .bellagraph file as a project of its own; nothing already here is touched, and all of it comes or nothing. */
-export async function openFile(file: File, newId: string, now: number): Promise<OpenedProject> {
+/**
+ * Opens a .bellagraph file as a project of its own, with a `change` of it; nothing already here is touched, and all of it comes
+ * or nothing.
+ */
+export async function openFile(
+  file: File,
+  newId: string,
+  now: number,
+  change: (project: Project) => Promise<Project> = async (project) => project,
+): Promise<OpenedProject> {
   const refused = (why: string) => fail(`${file.name} was not opened. ${why}`);
   if (file.size > LIMITS.unpacked) return refused(`It is larger than ${LIMITS.unpacked / 2 ** 30} GB.`);
   const brought: string[] = [];
@@ -33,7 +41,7 @@ export async function openFile(file: File, newId: string, now: number): Promise<
     const opened = await takeIn(file, brought);
     if (!opened.ok) return refused(opened.message);
     const { preview, mended } = opened.value;
-    const made: Project = { ...opened.value.project, id: newId };
+    const made = await change({ ...opened.value.project, id: newId });
     await addProject(made, now);
     if (preview) await database.previews.put({ project: newId, blob: preview });
     return { ...ok(made), ...(mended.length ? { mended } : {}) };

@@ -1,6 +1,7 @@
 /** The files behind supplies: in the store already, or fetched when a shipped one is first used. */
 import type { Asset } from '@/core/picture/asset';
 import type { Project } from '@/core/project/model';
+import { asNew } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
@@ -49,5 +50,14 @@ export async function openPageSupply(supply: Supply, id: string, now: number): P
   if (!blob.ok) return blob;
   // What reads files weighs more than the rest: fetched when it is first needed.
   const { openFile } = await import('@/features/shared/files');
-  return openFile(new File([blob.value], `${supply.name}.bellagraph`), id, now);
+  return openFile(new File([blob.value], `${supply.name}.bellagraph`), id, now, async (project) => {
+    const today = new Date(now);
+    const month = { year: today.getFullYear(), month: today.getMonth() + 1 };
+    if (asNew(project.product, month) === project.product) return project;
+    const [{ begunAnew }, { typesetterFor }] = await Promise.all([
+      import('@/core/calendar/follows'),
+      import('@/features/shared/fonts'),
+    ]);
+    return begunAnew(project, month, await typesetterFor(project));
+  });
 }

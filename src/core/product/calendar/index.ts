@@ -49,7 +49,12 @@ function parts(calendar: CalendarProduct): Part[] {
   const kind = FORM_KINDS[form];
   const side = (part: string, name: string, size: Size): Part => {
     const edge = boundAt(calendar, part);
-    return { part, name, ...size, ...(binding && edge !== null ? { safe: boundSafe(binding.by, edge) } : {}) };
+    return {
+      part,
+      name,
+      ...size,
+      ...(binding && edge !== null ? { safe: boundSafe(binding.by, edge) } : {}),
+    };
   };
   const leaf = { width, height };
   return [
@@ -115,6 +120,12 @@ export const calendar: ProductKind<CalendarProduct> = {
       ...(FORM_KINDS[form].cover ? { cover: true } : {}),
     };
     return { product, parts: parts(product) };
+  },
+  asNew(product, today) {
+    const next = nextJanuary(today);
+    const same =
+      FORM_KINDS[product.form].anyYear || (product.year === next.year && product.month === next.month);
+    return same ? product : { ...product, ...next };
   },
   sides: parts,
   says: (product, unit) => {

@@ -7,7 +7,15 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useDragSensors } from '@/ui/useDragSensors';
 import { CSS } from '@dnd-kit/utilities';
-import { IconCircle, IconCircleCheckFilled, IconCircleHalf2, IconDots, IconHandStop, IconLock, IconPlus } from '@tabler/icons-react';
+import {
+  IconCircle,
+  IconCircleCheckFilled,
+  IconCircleHalf2,
+  IconDots,
+  IconHandStop,
+  IconLock,
+  IconPlus,
+} from '@tabler/icons-react';
 import {
   memo,
   useEffect,
@@ -78,34 +86,38 @@ export const PageTabs = memo(function PageTabs() {
         flexDirection: 'column',
         gap: 0.75,
         zIndex: 2,
-        overflowY: 'auto',
-        overflowX: 'hidden',
-        scrollbarWidth: 'none',
         pointerEvents: 'none',
         '& button': { pointerEvents: 'auto' },
       }}
     >
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-        <SortableContext
-          items={surfaces.map(({ id }) => id)}
-          strategy={verticalListSortingStrategy}
-          disabled={!free || readOnly}
-        >
-          {surfaces.map((surface, index) => (
-            <PageTab
-              key={surface.id}
-              surface={surface}
-              number={free ? index + 1 : null}
-              here={surface.id === current}
-              along={along.includes(surface.id)}
-              apart={index > 0 && beginsLeaf(surface)}
-            />
-          ))}
-        </SortableContext>
-      </DndContext>
+      <Box
+        sx={{
+          ...{ display: 'flex', flexDirection: 'column', gap: 0.75, minHeight: 0 },
+          ...{ overflowY: 'auto', overflowX: 'hidden', scrollbarWidth: 'none', pb: 0.5 },
+        }}
+      >
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+          <SortableContext
+            items={surfaces.map(({ id }) => id)}
+            strategy={verticalListSortingStrategy}
+            disabled={!free || readOnly}
+          >
+            {surfaces.map((surface, index) => (
+              <PageTab
+                key={surface.id}
+                surface={surface}
+                number={free ? index + 1 : null}
+                here={surface.id === current}
+                along={along.includes(surface.id)}
+                apart={index > 0 && beginsLeaf(surface)}
+              />
+            ))}
+          </SortableContext>
+        </DndContext>
+      </Box>
       {!readOnly && (
         // At hand however many pages there are.
-        <Box sx={{ position: 'sticky', bottom: 0, display: 'grid', justifyItems: 'start', gap: 0.75 }}>
+        <Box sx={{ display: 'grid', justifyItems: 'start', gap: 0.75, flexShrink: 0 }}>
           <Tab name="What to do with this page" onClick={(event) => setAnchor(event.currentTarget)}>
             <IconDots size={18} aria-hidden="true" />
           </Tab>

@@ -1,9 +1,7 @@
 /** What lies on the table: the project with its history, and what is tried on it. */
 import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
-import { keepHeld } from '@/core/calendar/held';
-import { settle } from '@/core/calendar/settle';
-import { sayAnew } from '@/core/living/living';
+import { withFollows } from '@/core/calendar/follows';
 import { keepInStep } from '@/core/project/edits/round';
 import { Refused } from '@/core/project/refused';
 import type { SnapReason } from '@/core/page/snap';
@@ -169,11 +167,7 @@ function inStep(done: History, before: History): History {
 
 /** A step with what follows from it: months, what is held to their days, and living words show what is so, on locked pages too. */
 function followed(done: History, before: History, typesetter: Typesetter): History {
-  if (done === before) return done;
-  return [settle, keepHeld, (project: Project) => sayAnew(project, typesetter)].reduce((now, follow) => {
-    const edit = follow(now.project);
-    return edit ? amend(now, edit) : now;
-  }, done);
+  return done === before ? done : withFollows(done, typesetter);
 }
 
 /** What was done, or why it was not. */
