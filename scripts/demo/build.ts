@@ -7,6 +7,7 @@ import { createCanvas, loadImage, type Canvas, type Image } from '@napi-rs/canva
 import { drawCover } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
+import { writeDays } from '@/core/calendar/write';
 import { blurIn } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
@@ -16,6 +17,7 @@ import { fingerprint, isBuilt } from '../house/build';
 import { decode, node, nodeTypesetter, ROOT } from '../node/platform';
 import { packed } from '../node/files';
 import { withExif } from './photos/exif';
+import { DAYS } from './calendar';
 import { demoProjects } from './layouts';
 import { DEMO_PHOTOS, type DemoPhoto } from './photos/photos';
 
@@ -165,6 +167,11 @@ async function build(): Promise<void> {
     files.push(file);
     console.log(`Project ${file}`);
   }
+  // As another program would hand them over.
+  await writeFile(
+    join(FOLDER, 'saltmarsh-days.ics'),
+    writeDays(DAYS, 2027, 'february', new Date(Date.UTC(2026, 10, 1))),
+  );
   await writeFile(join(FOLDER, 'projects.json'), JSON.stringify(files));
   await writeFile(join(FOLDER, 'made-by'), print);
 }

@@ -37,7 +37,8 @@ const birthday = (name: string, day: number, month: number, year?: number): DayE
   ...(year ? { year } : {}),
 });
 
-const DAYS: readonly DayEvent[] = [
+/** The club's birthdays and days, invented; they ship as .ics too. */
+export const DAYS: readonly DayEvent[] = [
   birthday('Ines', 9, 1, 1991),
   birthday('Olu', 29, 2, 1988),
   birthday('Ada', 3, 8, 2018),

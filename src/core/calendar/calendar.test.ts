@@ -9,17 +9,25 @@ import { readDays } from '@/core/calendar/typed';
 import { monthAfter, type Month } from '@/core/dates/days';
 import { saidAnew, sayAnew } from '@/core/living/living';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
-import { beginProduct, panelsOn, productSays } from '@/core/product';
+import { begunAnew } from '@/core/calendar/follows';
+import { stateOf } from '@/core/calendar/state';
+import { overlaps } from '@/core/geometry/box';
+import { pathBounds } from '@/core/geometry/path';
+import { extentOf } from '@/core/piece/placement/placement';
+import { beginProduct, boundOn, fileTitle, panelsOn, productSays } from '@/core/product';
+import { BINDINGS, type BindingKind } from '@/core/product/calendar/binding';
+import { checked } from '@/core/proof';
 import { CALENDAR_FORMS } from '@/core/product/calendar/start';
 import { calendarIn, type CalendarProduct } from '@/core/product/calendar';
 import { withSettings } from '@/core/product/calendar/settings';
 import { holidaysOf } from '@/core/calendar/holiday-data';
 import { holdPieces, removeEvents, setEvents, setHolidays } from '@/core/project/edits/events';
 import { layPieces } from '@/core/project/edits/pile';
+import { movePieces } from '@/core/project/edits/place';
 import { changeProduct } from '@/core/project/edits/product';
 import { readProject, writeProject } from '@/core/project/file';
 import { amend, perform, startHistory, undo, type History } from '@/core/project/history';
-import { newProject, type Project } from '@/core/project/model';
+import { newProject, type Project, type Surface } from '@/core/project/model';
 import { begun } from '@/core/project/sides';
 import { nodeTypesetter } from '../../../scripts/node/platform';
 import { assetOf, inkPiece, quarters } from '../../../scripts/testing/samples';
@@ -72,7 +80,82 @@ test.each(FORMS)('%s: begins whole for the year to come, and is read again as it
   }
   const of = calendar(form);
   expect(productSays(of, 'in')).toMatch(/^7 x 5 in calendar, /);
-  expect(panelsOn(of, of.surfaces[0]!)).toHaveLength(1);
+  const whole = of.surfaces.at(-1)!;
+  expect(panelsOn(of, whole)).toHaveLength(whole.height > 360 ? 2 : 1);
+  expect(fileTitle(of)).toBe(form === 'birthdays' ? 'Kites' : 'Kites 2027');
+});
+
+test.each(FORMS)(
+  '%s: what is bound is kept free, checked, and given back; what one moved stays where it was',
+  (form) => {
+    const start = startHistory(calendar(form));
+    for (const by of Object.keys(BINDINGS) as BindingKind[])
+      for (const at of ['top', 'left'] as const) {
+        const bound = done(start, { binding: { by, at } }, 9000);
+        const { project } = bound;
+        for (const surface of project.surfaces) {
+          const zones = boundOn(project, surface);
+          for (const { holes } of zones) {
+            const { x, y, width, height } = pathBounds(holes.flat());
+            expect(Math.min(x, y)).toBeGreaterThan(0);
+            expect([x + width < surface.width, y + height < surface.height]).toEqual([true, true]);
+          }
+          const lies = surface.pile.map(({ placement }) => extentOf(placement));
+          for (const { box } of zones) expect(lies.some((each) => overlaps(each, box))).toBe(false);
+          expect(
+            checked(project, surface, typesetter).found.filter(({ check }) => check === 'binding'),
+          ).toEqual([]);
+        }
+        expect(readProject(writeProject(project))).toEqual({ ok: true, value: project });
+        const { binding: _, ...free } = calendarIn(project.product)!;
+        expect(perform(bound, changeProduct(free, 'free'), 18000).project).toEqual(start.project);
+      }
+    const page = start.project.surfaces.at(-1)!;
+    const own = perform(start, movePieces(page.id, [page.pile[0]!], 5, 0), 0);
+    const bound = done(own, { binding: { by: 'wire', at: 'top' } }, 9000).project;
+    const [moved] = bound.surfaces.at(-1)!.pile;
+    expect(moved!.placement).toEqual(own.project.surfaces.at(-1)!.pile[0]!.placement);
+  },
+);
+
+test('a month laid where the paper is punched is told of; a title with the year goes along, and files are called by it', () => {
+  const of = calendar();
+  const start = startHistory({ ...of, title: 'Kites 2027' });
+  const later = done(start, { year: 2031, binding: { by: 'holes', at: 'left' } }, 0);
+  expect([later.project.title, fileTitle(later.project)]).toEqual(['Kites 2031', 'Kites 2031']);
+  const page = later.project.surfaces[1]!;
+  const month = page.pile.find(({ material }) => material.kind === 'month')!;
+  const moved = perform(later, movePieces(page.id, [month], -300, 0), 9000).project;
+  expect(checked(moved, moved.surfaces[1]!, typesetter).found).toContainEqual(
+    expect.objectContaining({ check: 'binding', piece: expect.objectContaining({ id: month.id }) }),
+  );
+  // Begun again today, a ready-made one is of the year to come, its words and months too.
+  const anew = begunAnew(later.project, TODAY, typesetter);
+  expect([anew.title, monthsIn(anew)[0]!.year, wordsIn(anew)[1]]).toEqual([
+    'Kites 2027',
+    2027,
+    'January 2027',
+  ]);
+});
+
+test('a page is empty while nothing was done to it, finished once it is locked', () => {
+  const of = calendar();
+  const [, january] = of.surfaces as [Surface, Surface];
+  expect(stateOf(of.product, january)).toBe('empty');
+  const begun = perform(startHistory(of), layPieces(january.id, [inkPiece('x', 9, 9, 9, 9)], []), 0).project;
+  expect(stateOf(of.product, begun.surfaces[1]!)).toBe('begun');
+  const filled = perform(
+    startHistory(of),
+    fillYear(of, [assetOf(new Uint8Array([1]), 40, 30)])!.edit,
+    0,
+  ).project;
+  expect(
+    stateOf(
+      of.product,
+      filled.surfaces.find(({ pile }) => pile.some(({ material }) => material.kind === 'photo'))!,
+    ),
+  ).toBe('begun');
+  expect(stateOf(of.product, { ...january, locked: true })).toBe('finished');
 });
 
 test('for any two years: dated there and back it is what it was, in one step each', () => {

@@ -152,6 +152,15 @@ export function madeAs<S extends Made>(of: Whole<S>, form: Form): Taken<S>[] {
   );
 }
 
+/** What a product is of: `2027`; empty for what is of no year. */
+export const datedSays = (product: Product): string => kindOf(product).dated?.(product) ?? '';
+
+/** What a project's files are called: its title, and what it is of where that does not say so. */
+export function fileTitle({ title, product }: Pick<Whole, 'product'> & { title: string }): string {
+  const of = datedSays(product);
+  return title.includes(of) ? title : `${title} ${of}`;
+}
+
 /** What can be chosen anew of it once it is begun, in a few words; null where nothing can. */
 export const settingsSay = (product: Product): string | null => kindOf(product).settings?.(product) ?? null;
 

@@ -124,6 +124,8 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   waysOut(product: P): readonly WayOut[];
   /** What is checked of it before printing, beside what is checked of any page. */
   checks?: readonly OwnCheck[];
+  /** What it is of, to be told in the names of its files: `2027`; empty for nothing. */
+  dated?(product: P): string;
   /** What can be chosen anew once it is begun, in a few words; its sheet is that of its task. */
   settings?(product: P): string;
   /** The month a part is of, for the months and words that follow it; null where it is of none. */

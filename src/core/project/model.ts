@@ -166,6 +166,9 @@ export interface NewProject {
 }
 export interface NewLayout extends NewProject, Size {}
 
+/** Characters a project's title may have. */
+export const LONGEST_TITLE = 200;
+
 /** What is kept free at the edges of a page that asks for more at some of them. */
 export const safeWith = (asked: Part['safe'], unit: Project['unit']): Sides => {
   const usual = evenly(USUAL_SAFE[unit]);

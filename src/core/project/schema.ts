@@ -20,7 +20,7 @@ import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
 import { FAR, placementSchema } from '@/core/piece/placement/placement';
 import { LONGEST_FACT, LONGEST_FACT_NAME, MOST_FACTS } from '@/core/project/edits/facts';
 import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
-import { COMPARTMENTS, type Project } from '@/core/project/model';
+import { COMPARTMENTS, LONGEST_TITLE, type Project } from '@/core/project/model';
 import { STYLE_KEYS, styleFields } from '@/core/text/style';
 import { byKind, recordOf } from '@/core/schema/choice';
 import { productSchema } from '@/core/product/schemas';
@@ -297,7 +297,7 @@ const assetSchema = object({
 
 export const projectSchema = object({
   id,
-  title: string().max(200).defined(),
+  title: string().max(LONGEST_TITLE).defined(),
   product: productSchema,
   unit: string().oneOf(['in', 'mm']).required(),
   surfaces: array(surfaceSchema.required()).min(1).max(MOST_SURFACES).required(),

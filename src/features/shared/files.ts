@@ -2,6 +2,7 @@
 import type { Asset } from '@/core/picture/asset';
 import type { History } from '@/core/project/history';
 import type { Project } from '@/core/project/model';
+import { fileTitle } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
@@ -124,7 +125,7 @@ export async function saveAsFile({ project, forgotten, done }: History): Promise
     const made = await packed(project);
     if (!made.ok) return { text: made.message, tone: 'error' };
     const { blob, missing } = made.value;
-    const name = `${fileName(project.title)}${FILE_ENDING}`;
+    const name = `${fileName(fileTitle(project))}${FILE_ENDING}`;
     download(blob, name);
     saved = missing.length
       ? {

@@ -138,6 +138,7 @@ export const calendar: ProductKind<CalendarProduct> = {
     return first === null ? null : monthAfter(product, first);
   },
   language: ({ language }) => language,
+  dated: spanSays,
   settings: (product) => ['Calendar', spanSays(product)].filter(Boolean).join(' of '),
 };
 

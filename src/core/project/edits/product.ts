@@ -1,9 +1,9 @@
 /** Edits of the product itself: what is made with it, and the sides that come and go with that. */
-import { boundOn, extrasOf, sidesOf, withExtra, type Product } from '@/core/product';
+import { boundOn, datedSays, extrasOf, sidesOf, withExtra, type Product } from '@/core/product';
 import { furnished } from '@/core/calendar/furnish';
 import type { Part } from '@/core/product/product';
 import type { Edit } from '@/core/project/edits/edit';
-import { safeWith, type Project, type Surface } from '@/core/project/model';
+import { LONGEST_TITLE, safeWith, type Project, type Surface } from '@/core/project/model';
 import { newSide } from '@/core/project/sides';
 
 /** The product with its settings changed: sides it has no more go with all that lies on them, new ones come empty. */
@@ -13,6 +13,7 @@ export const changeProduct = (product: Product, label: string): Edit => ({
     const before = sidesOf(project.product as Product) ?? [];
     const known = project.product as Product;
     project.product = product;
+    project.title = retitled(project.title, known, product);
     const sides = sidesOf(product);
     if (!sides) return;
     project.surfaces = sides.map((side) => {
@@ -28,6 +29,12 @@ export const changeProduct = (product: Product, label: string): Edit => ({
     });
   },
 });
+
+/** A title that says what the product was of says what it is of now. */
+function retitled(title: string, before: Product, after: Product): string {
+  const [was, is] = [datedSays(before), datedSays(after)];
+  return was && is ? title.replace(was, is).slice(0, LONGEST_TITLE) : title;
+}
 
 /** Where a side must keep more or less free, what lies there as it began lies as it now would begin. */
 function makeRoom(

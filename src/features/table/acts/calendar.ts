@@ -14,7 +14,7 @@ import type { MonthMaterial } from '@/core/piece/material/month/model';
 import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece, Role } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
-import { monthOn } from '@/core/product';
+import { fileTitle, monthOn } from '@/core/product';
 import { calendarIn, lastOf, type CalendarProduct } from '@/core/product/calendar';
 import { withSettings } from '@/core/product/calendar/settings';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
@@ -360,5 +360,5 @@ export async function saveDays(store: SessionStore): Promise<void> {
     calendar?.leapDay ?? 'february',
     now,
   );
-  download(new Blob([text], { type: 'text/calendar' }), `${fileName(project.title)}.ics`);
+  download(new Blob([text], { type: 'text/calendar' }), `${fileName(fileTitle(project))}.ics`);
 }

@@ -1,6 +1,7 @@
 /** Making a file in the worker: progress, cancel, and the finished file to the user's disk. */
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { fileTitle } from '@/core/product';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
 import { FONTS_AT } from '@/features/shared/fonts';
@@ -78,7 +79,7 @@ export function useMake() {
         const made = await Promise.race([maker.makeFile(order, report), failed]);
         if (run.current !== mine) return;
         if (!made.ok) return setMaking({ state: 'failed', message: made.message });
-        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : [project.title, taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' '))}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
+        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : [fileTitle(project), taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' '))}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
         download(made.value, name);
         setMaking({ state: 'made', name, bytes: made.value.size, seconds: (Date.now() - began) / 1000 });
       } catch (error) {
