@@ -1,7 +1,6 @@
 'use client';
 /** Boxes of a month that are not as the others: weekdays on a colour or a paper, single days marked, the moon. */
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { IconTrash } from '@tabler/icons-react';
