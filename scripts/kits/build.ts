@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
+import { monthNames } from '@/core/dates/names';
 import { readDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
 import { pathBounds, pathData, transformPath } from '@/core/geometry/path';
@@ -16,6 +17,7 @@ import type { Compartment, Project } from '@/core/project/model';
 import { mainColours } from '@/core/supplies/colours';
 import { KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import type { Typesetter } from '@/core/text/typesetter';
+import { monthNames } from '@/core/dates/names';
 import { make } from '@/output/make';
 import { paintDrawing } from '@/output/pixels/marks';
 import { fingerprint, isBuilt } from '../house/build';
@@ -284,6 +286,13 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
       text,
       `words sentiment ${slug(text).split('-').slice(0, 2).join(' ')}`,
       wordStamp(text, family, typesetter),
+    );
+  for (const month of monthNames('en'))
+    await stock.drawing(
+      'wordart',
+      month,
+      `words month calendar ${month.toLowerCase()}`,
+      wordStamp(month, kit.title, typesetter),
     );
   if (kit.alphabet) {
     const { name, body, hex, second, tall } = kit.alphabet;

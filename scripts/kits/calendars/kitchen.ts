@@ -57,7 +57,7 @@ export const kitchen: Design = {
     title(box(c + 0.15, 0.55, 2.3, 0.55), 21, { align: 'left' });
     on.thing(stamp, c + 2.66, 0.86, at([6, -8, 0], i), 0.42, inks[1]);
     month(box(c + 0.15, 1.18, 2.75, 3.25), {
-      layout: 'open',
+      ...{ layout: 'open', noteScale: 1.8 },
       ...{ numbers: { family: 'zilla-slab' }, heads: { family: 'zilla-slab' } },
     });
     on.thing(thing, x + (left ? 0.5 : 2.4), 4.15, left ? -8 : 9, 0.62).thing(

@@ -6,7 +6,9 @@ import { dayAt, keepHeld, nthOf } from '@/core/calendar/held';
 import { heldSays } from '@/core/piece/held';
 import { settle } from '@/core/calendar/settle';
 import { readDays } from '@/core/calendar/typed';
-import { monthAfter, type Month } from '@/core/dates/days';
+import { monthAfter, numberOf, weekdayOf, type Month } from '@/core/dates/days';
+import { layMonth } from '@/core/piece/material/month/draw';
+import { daysOf } from '@/core/piece/material/month/weeks';
 import { saidAnew, sayAnew } from '@/core/living/living';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
 import { begunAnew } from '@/core/calendar/follows';
@@ -70,7 +72,8 @@ test.each(FORMS)('%s: begins whole for the year to come, and is read again as it
     // All of it is right as it begins: nothing follows.
     expect(settle(of)).toBeNull();
     expect(sayAnew(of, typesetter)).toBeNull();
-    expect(monthsIn(of)).toHaveLength(12);
+    // 2027 begins on a Friday: 53 weeks touch it, each with a small month beside it.
+    expect(monthsIn(of)).toHaveLength(form === 'week' ? 2 * 53 : 12);
     for (const surface of of.surfaces)
       for (const { placement: p } of surface.pile) {
         expect(p.x - p.width / 2).toBeGreaterThan(surface.safe.left - 1e-6);
@@ -117,6 +120,59 @@ test.each(FORMS)(
     expect(moved!.placement).toEqual(own.project.surfaces.at(-1)!.pile[0]!.placement);
   },
 );
+
+test('weeks follow one another without a gap; each tells what its days are, and what is held goes to the page its day is on', () => {
+  const ines: DayEvent = { id: 'ines', kind: 'birthday', name: 'Ines', month: 3, day: 1, year: 1991 };
+  const start = followed(perform(startHistory(calendar('week')), setEvents([ada, ines]), 0));
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 9990 }),
+      fc.integer({ min: 1, max: 24 }),
+      fc.constantFrom(1, 6, 7),
+      (year, months, weekStart) => {
+        const { project } = done(start, { year, months, weekStart: weekStart as 1 }, 9000);
+        const weeks = monthsIn(project).filter(({ week }) => week !== undefined);
+        const days = weeks.flatMap((week) => daysOf(week).map(({ cell }) => cell));
+        const first = days.findIndex(({ month, day }) => month === 1 && day === 1);
+        expect(first).toBeLessThan(7);
+        expect(days.slice(first).map(({ number }) => number)).toEqual(
+          days.slice(first).map((_, i) => numberOf({ year, month: 1, day: 1 }) + i),
+        );
+        expect(weekdayOf(days[0]!.number)).toBe(weekStart);
+        for (const week of weeks)
+          for (const { day, says } of week.notes)
+            expect([
+              [3, 'Ada'],
+              [1, 'Ines'],
+            ]).toContainEqual([day, says.replace(/,.*/, '')]);
+        expect(readProject(writeProject(project)).ok).toBe(true);
+      },
+    ),
+    { numRuns: 8 },
+  );
+  const march = start.project.surfaces.find(({ name }) => name.startsWith('1–7 March'))!;
+  const week = march.pile.at(-1)!;
+  const [first] = layMonth(week.material as MonthMaterial, week.placement).days;
+  const at = { x: week.placement.x + first!.box.x + 30, y: week.placement.y + first!.box.y + 9 };
+  const stamped = perform(
+    start,
+    layPieces(march.id, [{ ...inkPiece('s', at.x - 4, at.y - 4, 8, 8), role: 'stamp' }], []),
+    9000,
+  );
+  const { year: _, ...held } = dayAt(
+    stamped.project.surfaces.find(({ id }) => id === march.id)!,
+    at,
+  )!;
+  expect([held.month, held.day]).toEqual([3, 1]);
+  const kept = followed(perform(stamped, holdPieces(march.id, [{ id: 's', held }]), 18000));
+  for (const year of [2028, 2030, 2027]) {
+    const { project } = done(kept, { year }, 27000);
+    const page = project.surfaces.filter(({ pile }) => pile.some(({ id }) => id === 's'));
+    expect(page).toHaveLength(1);
+    const piece = page[0]!.pile.find(({ id }) => id === 's')!;
+    expect(dayAt(page[0]!, piece.placement)).toMatchObject({ year, month: 3, day: 1 });
+  }
+});
 
 test('a month laid where the paper is punched is told of; a title with the year goes along, and files are called by it', () => {
   const of = calendar();

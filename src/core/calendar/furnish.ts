@@ -10,7 +10,7 @@ import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { calendar, calendarIn, spanSays, type CalendarProduct } from '@/core/product/calendar';
 import { boundOn, panelsOn, type Product } from '@/core/product';
-import type { Bound, Part } from '@/core/product/product';
+import type { Bound, Part, PartMonth } from '@/core/product/product';
 import type { Field } from '@/core/living/field';
 import { PLACE } from '@/core/project/frames';
 import type { Span } from '@/core/text/style';
@@ -27,7 +27,7 @@ const GAP = 0.045;
 
 interface Laying {
   product: CalendarProduct;
-  of: Month;
+  of: PartMonth;
   add(piece: Omit<Piece, 'id'>): void;
 }
 
@@ -38,7 +38,9 @@ function ofCalendar(product: CalendarProduct, part: Part, id: string): Piece[] {
     ...{ product, of: of ?? product },
     add: (piece) => pile.push({ ...piece, id: `${id}-${pile.length + 1}` }),
   };
-  const leaves = panelsOn({ product }, { id, ...part }).map(({ box }) => inset(roomIn(box, boundOn({ product }, part))));
+  const leaves = panelsOn({ product }, { id, ...part }).map(({ box }) =>
+    inset(roomIn(box, boundOn({ product }, part))),
+  );
   const [inside] = leaves as [Box, ...Box[]];
   if (part.part === 'cover') cover(laying, inside);
   else if (part.part === 'notes') notes(laying, inside);
@@ -93,6 +95,20 @@ const PAGES: Record<CalendarProduct['form'], (laying: Laying, inside: Box, secon
     });
     laying.add(onItsHead(place(on(picture))));
     if (hasNext(laying)) laying.add(onItsHead(month(laying, on(days), { layout: 'open', title: 'both' }, 1)));
+  },
+  week(laying, inside) {
+    const { week } = laying.of;
+    const lying = inside.width > inside.height * 1.15;
+    const [side, days] = lying ? beside(inside, 0.34) : above(inside, 0.2, 0.6);
+    const [words, small, picture] = lying
+      ? [above(side, 0.14, 0.3)[0], above(above(side, 0.14, 0.3)[1], 0.4, 0.6)[0], above(side, 0.5, 0.3)[1]]
+      : [above(side, 0.3)[0], beside(above(side, 0.3)[1], 0.4)[0], beside(above(side, 0.3)[1], 0.4)[1]];
+    laying.add(place(picture));
+    laying.add(monthTitle(laying, words));
+    laying.add(month(laying, small, { layout: 'open', headLength: 'narrow', sixth: 'six' }));
+    laying.add(
+      month(laying, days, { layout: 'column', headLength: 'long', ...(week === undefined ? {} : { week }) }),
+    );
   },
   year(laying, inside) {
     const [title, rest] = above(inside, 0.1, 0.4);

@@ -1,5 +1,5 @@
 /** Pieces held to a day: they lie in its box, and go along with it when the month is dated anew, moved or set otherwise. */
-import { monthLength, nthWeekday, weekdayOn, type Weekday } from '@/core/dates/days';
+import { monthLength, nthWeekday, weekdayOn, type Day, type Weekday } from '@/core/dates/days';
 import { transformBox, type Box } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
 import { layMonth } from '@/core/piece/material/month/draw';
@@ -14,11 +14,18 @@ type Month = Piece & { material: MonthMaterial };
 const isMonth = (piece: Piece): piece is Month => piece.material.kind === 'month';
 
 /** The days of a month piece with their boxes on the page. */
-function boxesOf(piece: Month): { day: number; box: Box }[] {
+function boxesOf(piece: Month): (Day & { box: Box })[] {
   const map = placementMatrix(piece.placement);
   return layMonth(piece.material, piece.placement).days.flatMap(({ cell, box }) =>
-    cell.of === 0 ? [{ day: cell.day, box: transformBox(map, box) }] : [],
+    cell.of === 0 ? [{ year: cell.year, month: cell.month, day: cell.day, box: transformBox(map, box) }] : [],
   );
+}
+
+/** The months of a page that hold what lies on their days; where there is a week, a small month beside it does not. */
+function holders(pile: readonly Piece[]): Month[] {
+  const months = pile.filter(isMonth);
+  const weeks = months.filter(({ material }) => material.week !== undefined);
+  return weeks.length ? weeks : months;
 }
 
 const inside = ({ x, y, width, height }: Box, at: Point): boolean =>
@@ -29,9 +36,9 @@ export function dayAt(
   { pile }: Pick<Surface, 'pile'>,
   at: Point,
 ): (Pick<Held, 'month' | 'box'> & { day: number; year: number }) | null {
-  for (const piece of [...pile].reverse().filter(isMonth)) {
+  for (const piece of holders(pile).reverse()) {
     const found = boxesOf(piece).find(({ box }) => inside(box, at));
-    if (found) return { ...found, month: piece.material.month, year: piece.material.year };
+    if (found) return { ...found, ...(piece.material.perpetual ? { year: piece.material.year } : {}) };
   }
   return null;
 }
@@ -50,10 +57,33 @@ function dayIn({ month, day, nth, weekday }: Held, year: number): number {
 
 /** Where the box of a held piece's day lies now; null where its month is on no page with it. */
 function boxNow(held: Held, { pile }: Surface): Box | null {
-  const month = pile.find((piece): piece is Month => isMonth(piece) && piece.material.month === held.month);
-  if (!month) return null;
-  const day = dayIn(held, month.material.perpetual ? 2000 : month.material.year);
-  return boxesOf(month).find((each) => each.day === day)?.box ?? null;
+  for (const piece of holders(pile)) {
+    const found = boxesOf(piece).find(
+      ({ year, month, day }) => month === held.month && day === dayIn(held, year),
+    );
+    if (found) return found.box;
+  }
+  return null;
+}
+
+/** Where a held piece lies now: on its page, or on the nearest of those of weeks, where its day may go to another. */
+function placeNow(
+  held: Held,
+  surface: Surface,
+  surfaces: readonly Surface[],
+): { on: Surface; box: Box } | null {
+  const box = boxNow(held, surface);
+  if (box) return { on: surface, box };
+  if (!surface.pile.some((piece) => isMonth(piece) && piece.material.week !== undefined)) return null;
+  const here = surfaces.indexOf(surface);
+  const near = [...surfaces].sort(
+    (a, b) => Math.abs(surfaces.indexOf(a) - here) - Math.abs(surfaces.indexOf(b) - here),
+  );
+  for (const on of near) {
+    const there = on.locked ? null : boxNow(held, on);
+    if (there) return { on, box: there };
+  }
+  return null;
 }
 
 /** A placement carried from one box to another: its place within it is kept, and its size where it fills it. */
@@ -85,19 +115,26 @@ function holds(surface: Surface): boolean {
 export function keepHeld({ surfaces }: Project): Edit | null {
   const moves = surfaces.filter(holds).flatMap((surface) =>
     surface.pile.flatMap((piece) => {
-      const box = piece.held && boxNow(piece.held, surface);
-      return box && !same(box, piece.held!.box) ? [{ surface: surface.id, piece, box }] : [];
+      const now = piece.held && placeNow(piece.held, surface, surfaces);
+      return now && (now.on !== surface || !same(now.box, piece.held!.box))
+        ? [{ surface: surface.id, to: now.on.id, piece, box: now.box }]
+        : [];
     }),
   );
   if (!moves.length) return null;
   return {
     label: 'move what is held to days',
     apply(draft) {
-      for (const { surface, piece, box } of moves) {
+      for (const { surface, to, piece, box } of moves) {
         const page = draft.surfaces.find(({ id }) => id === surface)!;
-        const found = page.pile.find(({ id }) => id === piece.id)!;
+        const at = page.pile.findIndex(({ id }) => id === piece.id);
+        const found = page.pile[at]!;
         found.placement = carried(piece, piece.held!, box);
         found.held = { ...piece.held!, box };
+        if (to === surface) continue;
+        page.pile.splice(at, 1);
+        const { groups: _, tucks: __, ...alone } = found;
+        draft.surfaces.find(({ id }) => id === to)!.pile.push(alone);
       }
     },
   };

@@ -3,6 +3,7 @@ import { notesOf, type LeapDay } from '@/core/calendar/events';
 import { holidayNotes } from '@/core/calendar/holidays';
 import { monthAfter, type Weekday } from '@/core/dates/days';
 import type { DayNote, MonthMaterial } from '@/core/piece/material/month/model';
+import { daysOf } from '@/core/piece/material/month/weeks';
 import { calendarIn } from '@/core/product/calendar';
 import { monthOn, type Product } from '@/core/product';
 import type { Edit } from '@/core/project/edits/edit';
@@ -38,16 +39,29 @@ function notesFor({ events, holidays }: Project, month: MonthMaterial, leapDay: 
   return all;
 }
 
+/** What the days of a month are, or those of a week, which may lie in two. */
+function notesOfAll(project: Project, month: MonthMaterial, leapDay: LeapDay): DayNote[] {
+  if (month.week === undefined) return notesFor(project, month, leapDay);
+  const days = daysOf(month).map(({ cell }) => cell);
+  const months = [...new Map(days.map((day) => [day.month, day])).values()];
+  return months.flatMap((of) =>
+    notesFor(project, { ...month, year: of.year, month: of.month }, leapDay).filter(({ day }) =>
+      days.some((each) => each.month === of.month && each.day === day),
+    ),
+  );
+}
+
 /** The month as it shows what is so: its days, and when it follows, the month it is of. Itself where it does. */
 export function settled(material: MonthMaterial, project: Project, surface: Surface): MonthMaterial {
   const { weekStart, leapDay } = settingsOf(project.product);
   const of = monthOn(project, surface);
   const next: Partial<MonthMaterial> = {};
   if (of && material.follows !== undefined) {
-    const { language, ...page } = of;
+    const { language, week, ...page } = of;
     Object.assign(next, monthAfter(page, material.follows), { language }, weekStart ? { weekStart } : {});
+    if (week !== undefined && material.week !== undefined) next.week = week;
   }
-  next.notes = notesFor(project, { ...material, ...next }, leapDay);
+  next.notes = notesOfAll(project, { ...material, ...next }, leapDay);
   const same = (Object.keys(next) as (keyof MonthMaterial)[]).every(
     (key) => next[key] === material[key] || JSON.stringify(next[key]) === JSON.stringify(material[key]),
   );

@@ -108,6 +108,14 @@ export interface Cell extends Day {
   of: -1 | 0 | 1;
 }
 
+/** The seven days from one on, by its number, as days of one grid. */
+export const weekFrom = (first: number): Cell[] =>
+  Array.from({ length: 7 }, (_, i): Cell => ({ ...dayOf(first + i), number: first + i, of: 0 }));
+
+/** The number of the first day of the week a day lies in. */
+export const weekStartBefore = (number: number, weekStart: Weekday): number =>
+  number - ((weekdayOf(number) - weekStart + 7) % 7);
+
 /** The weeks of a month, each of seven days, those beside it with it. */
 export function weeksOf({ year, month }: Month, weekStart: Weekday): Cell[][] {
   const first = numberOf({ year, month, day: 1 });

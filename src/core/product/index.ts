@@ -16,6 +16,7 @@ import type {
   OwnCheck,
   Panel,
   Part,
+  PartMonth,
   ProductKind,
   WayOut,
 } from '@/core/product/product';
@@ -48,7 +49,7 @@ interface Made extends Size {
 export function monthOn(
   { product }: Pick<Whole, 'product'>,
   surface: Pick<Made, 'part'>,
-): (Month & { language: string }) | null {
+): (PartMonth & { language: string }) | null {
   const found = kindOf(product).month?.(product, partOf(surface)) ?? null;
   return found && { ...found, language: languageOf(product) };
 }

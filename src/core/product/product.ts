@@ -10,6 +10,11 @@ import type { Fold } from '@/core/picture/picture';
 import type { PageSize } from '@/core/units/sizes';
 import type { Unit } from '@/core/units/lengths';
 
+/** The month a part is of; and its week, as that is told in months, where it is of one alone. */
+export interface PartMonth extends Month {
+  week?: number;
+}
+
 /** One side of a paper before anything lies on it. Lengths in points, as everywhere. */
 export interface Part extends Size {
   /** What it is in the product: `page`, `outside`, `inside`. */
@@ -129,7 +134,7 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   /** What can be chosen anew once it is begun, in a few words; its sheet is that of its task. */
   settings?(product: P): string;
   /** The month a part is of, for the months and words that follow it; null where it is of none. */
-  month?(product: P, part: string): Month | null;
+  month?(product: P, part: string): PartMonth | null;
   /** What months are called in, BCP 47. */
   language?(product: P): string;
   /** Its surfaces are pages that may be added, copied, moved and taken away. */

@@ -5,7 +5,7 @@ import { weekStartOf } from '@/core/dates/names';
 import { boundAlong, boundSafe, type BindingKind, type BoundEdge } from '@/core/product/calendar/binding';
 import { FORM_KINDS, paperOf } from '@/core/product/calendar/form';
 import { CALENDAR_FORMS, calendarStart, type CalendarForm } from '@/core/product/calendar/start';
-import type { Panel, Part, ProductKind } from '@/core/product/product';
+import type { Panel, Part, PartMonth, ProductKind } from '@/core/product/product';
 import { formatSize } from '@/core/units/lengths';
 
 export interface CalendarProduct extends Size, Month {
@@ -33,11 +33,12 @@ const LANGUAGE = 'en-GB';
 const COVER = 'cover';
 const NOTES = 'notes';
 
-/** Which month is a part's first, counted from that of the calendar; null for one that is of none. */
-function firstMonthOf({ form }: CalendarProduct, part: string): number | null {
-  if (part === COVER) return 0;
+/** The month a part is of, or its first; null for one that is of none. */
+function monthOf(calendar: CalendarProduct, part: string): PartMonth | null {
+  const { year, month } = calendar;
+  if (part === COVER) return { year, month };
   const [, number] = /^[a-z]+-(\d+)$/.exec(part) ?? [];
-  return number ? FORM_KINDS[form].months * (Number(number) - 1) : null;
+  return number ? FORM_KINDS[calendar.form].of(calendar, Number(number) - 1) : null;
 }
 
 /** The last month a calendar may reach is the last there is. */
@@ -45,7 +46,7 @@ export const lastOf = (calendar: Pick<CalendarProduct, 'year' | 'month' | 'month
   monthAfter(calendar, calendar.months - 1);
 
 function parts(calendar: CalendarProduct): Part[] {
-  const { width, height, form, months, cover, notes, language, binding } = calendar;
+  const { width, height, form, cover, notes, language, binding } = calendar;
   const kind = FORM_KINDS[form];
   const side = (part: string, name: string, size: Size): Part => {
     const edge = boundAt(calendar, part);
@@ -59,12 +60,8 @@ function parts(calendar: CalendarProduct): Part[] {
   const leaf = { width, height };
   return [
     ...(cover ? [side(COVER, 'Cover', leaf)] : []),
-    ...Array.from({ length: Math.ceil(months / kind.months) }, (_, i) =>
-      side(
-        `${kind.part}-${i + 1}`,
-        kind.called(monthAfter(calendar, i * kind.months), language),
-        paperOf(form, leaf),
-      ),
+    ...Array.from({ length: kind.count(calendar) }, (_, i) =>
+      side(`${kind.part}-${i + 1}`, kind.called(kind.of(calendar, i), language), paperOf(form, leaf)),
     ),
     ...(notes ? [side(NOTES, 'Notes', leaf)] : []),
   ];
@@ -133,10 +130,7 @@ export const calendar: ProductKind<CalendarProduct> = {
     const what = `${formatSize(product, unit)} calendar, ${CALENDAR_FORMS[form].says}`;
     return [what, spanSays(product)].filter(Boolean).join(', ');
   },
-  month(product, part) {
-    const first = firstMonthOf(product, part);
-    return first === null ? null : monthAfter(product, first);
-  },
+  month: monthOf,
   language: ({ language }) => language,
   dated: spanSays,
   settings: (product) => ['Calendar', spanSays(product)].filter(Boolean).join(' of '),

@@ -8,6 +8,7 @@ export const CALENDAR_FORMS = {
   month: { name: 'Month', says: 'a month a page' },
   folded: { name: 'Folded', says: 'a picture above the fold, its month below' },
   tent: { name: 'Tent', says: 'folded to stand, a month on either face' },
+  week: { name: 'Week', says: 'a week a page, to plan in' },
   year: { name: 'Year', says: 'a year at a glance' },
   birthdays: { name: 'Birthdays', says: 'days of any year' },
 } as const;

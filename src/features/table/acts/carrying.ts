@@ -6,9 +6,10 @@ import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
 
 export type CarryTo = 'next' | 'all';
+type Where = Pick<Session, 'history' | 'surfaceId'>;
 
 /** The pages of months that come into question, by id: the one after this, or all others. Locked ones are none. */
-export function monthsToCarryTo({ history: { project }, surfaceId }: Session, to: CarryTo): string[] {
+export function monthsToCarryTo({ history: { project }, surfaceId }: Where, to: CarryTo): string[] {
   const months = project.surfaces.filter((page) => page.part !== 'cover' && monthOn(project, page));
   const at = months.findIndex(({ id }) => id === surfaceId);
   const there = to === 'next' ? months.slice(at + 1, at + 2) : months.filter((_, i) => i !== at);
@@ -16,21 +17,31 @@ export function monthsToCarryTo({ history: { project }, surfaceId }: Session, to
 }
 
 /** Why nothing can be carried from here; null where it can. */
-export function whyNotCarried(session: Session): string | null {
-  const { history, surfaceId } = session;
+export function whyNotCarried(where: Where): string | null {
+  const { history, surfaceId } = where;
   const { project } = history;
-  const page = project.surfaces.find(({ id }) => id === surfaceId)!;
-  if (!monthOn(project, page) || page.part === 'cover') return 'Turn to a month first: this page is of none.';
-  return monthsToCarryTo(session, 'all').length ? null : 'There is no other month that could be changed.';
+  const page = project.surfaces.find(({ id }) => id === surfaceId);
+  if (!page || !monthOn(project, page) || page.part === 'cover')
+    return 'Turn to a month first: this page is of none.';
+  return monthsToCarryTo(where, 'all').length ? null : 'There is no other month that could be changed.';
 }
 
+/** What is carried from where; all of a page with no pieces named. */
+export type CarriedFrom = Pick<Session, 'surfaceId' | 'selection'>;
+
 /** Carries what is selected, or the whole page, on; says what found no place. */
-export function carryOn(store: SessionStore, to: CarryTo, how: Carrying): void {
+export function carryOn(
+  store: SessionStore,
+  to: CarryTo,
+  how: Carrying,
+  from: CarriedFrom = store.getState(),
+): void {
   const session = store.getState();
-  const why = whyNotCarried(session);
+  const { history, perform } = session;
+  const { surfaceId, selection } = from;
+  const why = whyNotCarried({ history, surfaceId });
   if (why) return session.refuse(why);
-  const { history, surfaceId, selection, perform } = session;
-  const targets = monthsToCarryTo(session, to);
+  const targets = monthsToCarryTo({ history, surfaceId }, to);
   if (!targets.length) return session.refuse('This is the last month, or the next one is locked.');
   const carried = carry(history.project, surfaceId, selection, targets, how, newId);
   if (!carried) return session.refuse('There is nothing on this page to carry on.');

@@ -232,7 +232,13 @@ const PageTab = memo(function PageTab({ surface, number, here, along, apart }: P
         },
       }}
     >
-      <Box sx={{ width: SIDE, height: (SIDE * height) / Math.max(width, height), bgcolor: surface.ground }}>
+      <Box
+        sx={{
+          width: (SIDE * width) / Math.max(width, height),
+          height: (SIDE * height) / Math.max(width, height),
+          bgcolor: surface.ground,
+        }}
+      >
         <LatePicture surface={surface} />
       </Box>
       <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.25, fontSize: 14 }}>

@@ -180,7 +180,11 @@ const grounds = (places: readonly DayPlace[], colour: string): Mark[] =>
     : [];
 
 /** The boxes of days cut from one paper, which lies under the whole month; null where there is none. */
-function papered(places: readonly DayPlace[], sha: string | undefined, { size, asset: find }: Cut): Mark[] | null {
+function papered(
+  places: readonly DayPlace[],
+  sha: string | undefined,
+  { size, asset: find }: Cut,
+): Mark[] | null {
   const asset = sha ? find(sha) : undefined;
   if (!sha || !asset || !places.length) return null;
   const whole = uprightSize(asset);
@@ -190,9 +194,12 @@ function papered(places: readonly DayPlace[], sha: string | undefined, { size, a
 }
 
 /** The moon in the upper corner of a day's box that its number leaves free: its dark part in the ink of what days are. */
-function moons(material: MonthMaterial, days: readonly DayPlace[], ahead: number): Mark[] {
-  const dark: Path = phasesIn(material, ahead).flatMap(({ day, phase }): Path => {
-    const place = days.find(({ cell }) => cell.day === day);
+function moons({ inks }: MonthMaterial, days: readonly DayPlace[], ahead: number): Mark[] {
+  // A week may lie in two months.
+  const months = [...new Map(days.map(({ cell }) => [`${cell.year} ${cell.month}`, cell])).values()];
+  const phases = months.flatMap((of) => phasesIn(of, ahead).map((each) => ({ ...each, month: of.month })));
+  const dark: Path = phases.flatMap(({ day, month, phase }): Path => {
+    const place = days.find(({ cell }) => cell.day === day && cell.month === month);
     if (!place) return [];
     const { box, number } = place;
     const radius = Math.min(0.1 * Math.min(box.width, box.height), number.size * 0.3);
@@ -208,7 +215,7 @@ function moons(material: MonthMaterial, days: readonly DayPlace[], ahead: number
     if (phase === 'full') return ring;
     return [...ring, ...without(round(radius * 0.88), half(phase === 'last'))];
   });
-  return dark.length ? [fillMark(dark, material.inks.notes)] : [];
+  return dark.length ? [fillMark(dark, inks.notes)] : [];
 }
 
 /** A rule as an area, its ends square. */

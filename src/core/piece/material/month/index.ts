@@ -19,6 +19,7 @@ import {
   MOST_PART,
   SIXTH,
   TITLES,
+  WEEKS,
   WIDEST_RULE,
   type MonthMaterial,
 } from '@/core/piece/material/month/model';
@@ -47,6 +48,7 @@ export const month: MaterialKind<MonthMaterial> = {
     year: number().integer().min(FIRST_YEAR).max(LAST_YEAR).required(),
     month: number().integer().min(1).max(12).required(),
     follows: number().integer().min(-FARTHEST).max(FARTHEST),
+    week: number().integer().min(WEEKS.first).max(WEEKS.last),
     layout: oneOf(LAYOUT_NAMES),
     weekStart: weekday,
     language: language.required(),
@@ -73,7 +75,11 @@ export const month: MaterialKind<MonthMaterial> = {
     ground: string().matches(HEX_COLOUR),
     moon: number().min(CLOCKS.least).max(CLOCKS.most),
     free: array(weekday).max(7).required(),
-    shaded: array(object({ weekday, colour: ink, asset: string().matches(SHA256) }).noUnknown().required())
+    shaded: array(
+      object({ weekday, colour: ink, asset: string().matches(SHA256) })
+        .noUnknown()
+        .required(),
+    )
       .max(7)
       .required(),
     marked: array(

@@ -39,6 +39,8 @@ export interface MonthMaterial extends Month {
   kind: 'month';
   /** It shows the month so many after that of its page, 0 just that, and is changed with it; `year` and `month` stay without. */
   follows?: number;
+  /** It shows one week and no more: its first day, counted from the first of the month, which is 1. */
+  week?: number;
   layout: LayoutName;
   weekStart: Weekday;
   /** BCP 47 tag; months and weekdays are called as there. */
@@ -86,5 +88,7 @@ export const LONGEST_NAME = 40;
 /** Hours ahead of universal time a clock may go. */
 export const CLOCKS = { least: -12, most: 14 } as const;
 export const WIDEST_RULE = 12;
+/** Where the first day of a week may lie that is of a month. */
+export const WEEKS = { first: -5, last: 31 } as const;
 /** How many months away from its page's a month may be. */
 export const FARTHEST = 36;

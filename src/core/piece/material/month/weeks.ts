@@ -1,6 +1,6 @@
 /** Months set in weeks: seven columns, as many rows as it takes. */
 import type { Box } from '@/core/geometry/box';
-import { isoWeekOf, weekdayOf, weeksOf, type Cell } from '@/core/dates/days';
+import { isoWeekOf, numberOf, weekdayOf, weekFrom, weeksOf, type Cell } from '@/core/dates/days';
 import { runsLeft } from '@/core/dates/names';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
 import type { DayPlace, Laid } from '@/core/piece/material/month/layout';
@@ -31,9 +31,10 @@ const HEAD_ROW = 0.26;
 /** The weeks of a month in a box. */
 export function inWeeks(month: MonthMaterial, box: Box): Weeks {
   const { weekStart, sixth, headLength, headScale, weekNumbers, language } = month;
-  const all = weeksOf(month, weekStart);
+  const all = month.week === undefined ? weeksOf(month, weekStart) : [weekOf(month)];
   const split = sixth === 'split' && all.length > 5;
-  const rows = sixth === 'six' ? 6 : split ? 5 : Math.max(all.length, sixth === 'split' ? 5 : all.length);
+  const least = month.week === undefined ? { six: 6, split: 5, grow: 0 }[sixth] : 1;
+  const rows = split ? 5 : Math.max(all.length, least);
   const margin = weekNumbers ? box.width / 16 : 0;
   const rightToLeft = runsLeft(language);
   const left = box.x + (rightToLeft ? 0 : margin);
@@ -119,8 +120,14 @@ export const halfOf = ({ x, y, width, height }: Box, half: 'upper' | 'lower'): B
   ...{ x, y: half === 'upper' ? y : y + height / 2, width, height: height / 2 },
 });
 
+/** The week a material shows that shows no more. */
+const weekOf = ({ year, month, week = 1 }: MonthMaterial): Cell[] =>
+  weekFrom(numberOf({ year, month, day: 1 }) + week - 1);
+
 /** The days of a month one after the other; a perpetual month has a 29th of February. */
 export function daysOf(month: MonthMaterial): { cell: Cell; weekday: number }[] {
+  if (month.week !== undefined)
+    return weekOf(month).map((cell) => ({ cell, weekday: weekdayOf(cell.number) }));
   const of = month.perpetual ? { year: PERPETUAL_YEAR, month: month.month } : month;
   return weeksOf(of, 1)
     .flat()

@@ -25,7 +25,7 @@ export function BoundEdge() {
             width={box.width * view.zoom}
             height={box.height * view.zoom}
             fill={INK}
-            opacity={0.09}
+            fillOpacity={0.09}
           />
           <path
             d={pathData(transformPath(map, holes.flat()), 1)}

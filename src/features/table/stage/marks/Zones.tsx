@@ -43,15 +43,22 @@ export const Zones = memo(function Zones({
         d={ring(everywhere, zones ? bleed : trim)}
         fillRule="evenodd"
         fill="var(--mui-palette-table-main)"
-        opacity={0.74}
+        fillOpacity={0.74}
       />
       {zones && (
         <>
-          <path d={ring(bleed, trim)} fillRule="evenodd" fill="#9e2b45" opacity={0.2} />
-          <rect {...trim} fill="none" stroke="#fffdf6" strokeWidth={1} opacity={0.8} />
+          <path d={ring(bleed, trim)} fillRule="evenodd" fill="#9e2b45" fillOpacity={0.2} />
+          <rect {...trim} fill="none" stroke="#fffdf6" strokeWidth={1} strokeOpacity={0.8} />
           <rect {...trim} fill="none" stroke="#9e2b45" strokeWidth={1} strokeDasharray="2 3" />
-          <rect {...safe} fill="none" stroke="#fffdf6" strokeWidth={1} opacity={0.55} />
-          <rect {...safe} fill="none" stroke="#2f6f68" strokeWidth={1} strokeDasharray="6 5" opacity={0.9} />
+          <rect {...safe} fill="none" stroke="#fffdf6" strokeWidth={1} strokeOpacity={0.55} />
+          <rect
+            {...safe}
+            fill="none"
+            stroke="#2f6f68"
+            strokeWidth={1}
+            strokeDasharray="6 5"
+            strokeOpacity={0.9}
+          />
         </>
       )}
     </g>

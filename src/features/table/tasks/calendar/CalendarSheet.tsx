@@ -56,8 +56,8 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
             onChoose={(month) => set({ month }, 'change first month')}
           />
           <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1', mt: -0.5 }}>
-            With it {goAlong(act.whatFollows(project))}. Years are those of the Gregorian calendar, before
-            1582, too.
+            With it {goAlong(act.whatFollows(project), FORM_KINDS[form].one)}. Years are those of the
+            Gregorian calendar, before 1582, too.
           </Typography>
           {form === 'year' ? (
             <LengthField
@@ -224,10 +224,10 @@ function FillButton({ disabled }: { disabled: boolean }) {
 }
 
 /** `go 12 months and 13 titles` */
-function goAlong({ months, words, days }: ReturnType<typeof act.whatFollows>): string {
+function goAlong({ months, words, days }: ReturnType<typeof act.whatFollows>, one: string): string {
   const many = (count: number, what: string) => (count ? [`${count} ${what}${count === 1 ? '' : 's'}`] : []);
   const all = [
-    ...many(months, 'month'),
+    ...many(months, one === 'week' ? 'grid' : 'month'),
     ...many(words, 'title'),
     ...(days ? [`${days} ${days === 1 ? 'day' : 'days'} to remember`] : []),
   ];

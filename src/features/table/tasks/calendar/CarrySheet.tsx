@@ -6,6 +6,8 @@ import Typography from '@mui/material/Typography';
 import { IconArrowRight, IconArrowsShuffle, IconCalendarRepeat } from '@tabler/icons-react';
 import { useState } from 'react';
 import { AS_IT_IS, type Carrying } from '@/core/calendar/carry';
+import { calendarIn } from '@/core/product/calendar';
+import { FORM_KINDS } from '@/core/product/calendar/form';
 import * as act from '@/features/table/acts';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -24,6 +26,17 @@ export function CarrySheet({ onClose }: { onClose: () => void }) {
   );
   const [how, setHow] = useState<Carrying>(AS_IT_IS);
   const set = (to: Partial<Carrying>) => setHow({ ...how, ...to });
+  const one = useSession(({ history }) => {
+    const calendar = calendarIn(history.project.product);
+    return calendar ? FORM_KINDS[calendar.form].one : 'month';
+  });
+  // Another chance is for what was carried last, whatever is looked at since.
+  const [last, setLast] = useState<act.CarriedFrom | null>(null);
+  const carry = (to: act.CarryTo) => {
+    const { surfaceId, selection } = store.getState();
+    setLast({ surfaceId, selection });
+    act.carryOn(store, to, how);
+  };
   const differs = how.vary > 0 || how.shuffle || how.count;
   return (
     <SideSheet title="Carry on to other months" onClose={onClose}>
@@ -72,31 +85,31 @@ export function CarrySheet({ onClose }: { onClose: () => void }) {
           variant="contained"
           disabled={readOnly || why !== null}
           startIcon={<IconCalendarRepeat size={18} />}
-          onClick={() => act.carryOn(store, 'all', how)}
+          onClick={() => carry('all')}
         >
-          To {all === 1 ? 'the other month' : `all ${all} other months`}
+          To {all === 1 ? `the other ${one}` : `all ${all} other ${one}s`}
         </Button>
         <Button
           variant="outlined"
           color="inherit"
           disabled={readOnly || why !== null || !next}
           startIcon={<IconArrowRight size={18} />}
-          onClick={() => act.carryOn(store, 'next', how)}
+          onClick={() => carry('next')}
         >
-          To the next month
+          To the next {one}
         </Button>
-        {differs && (
+        {differs && last && (
           <Button
             color="inherit"
-            disabled={readOnly || why !== null}
+            disabled={readOnly}
             startIcon={<IconArrowsShuffle size={18} />}
             onClick={() => {
               const again = { ...how, seed: how.seed + 1 };
               setHow(again);
-              act.carryOn(store, 'all', again);
+              act.carryOn(store, 'all', again, last);
             }}
           >
-            To all, by another chance
+            The same to all, by another chance
           </Button>
         )}
       </Box>

@@ -3,6 +3,9 @@ import { runsLeft } from '@/core/dates/names';
 import { daysOf } from '@/core/piece/material/month/weeks';
 import type { MonthLayout } from '@/core/piece/material/month/layout';
 
+/** How far apart lines to write on lie, points: a little over a quarter of an inch. */
+const RULED = 20;
+
 export const column: MonthLayout = {
   name: 'Lines',
   says: 'a day a line, to write on',
@@ -14,7 +17,10 @@ export const column: MonthLayout = {
     const gap = columns > 1 ? box.width * 0.05 : 0;
     const width = (box.width - gap * (columns - 1)) / columns;
     const height = box.height / rows;
-    const size = Math.min(height * 0.72, width * 0.16) * month.numberScale;
+    // The tall lines of a week are ruled again, to write on.
+    const ruled = month.week === undefined ? 1 : Math.max(1, Math.round(height / RULED));
+    const size = Math.min((height / ruled) * 0.72 * (ruled > 1 ? 1.4 : 1), width * 0.16) * month.numberScale;
+    const middle = ruled > 1 ? size * 0.75 : height * 0.55;
     const named = month.headLength !== 'none' && !month.perpetual;
     const rightToLeft = runsLeft(month.language);
     const indent = size * (named ? 3.6 : 1.7);
@@ -28,13 +34,13 @@ export const column: MonthLayout = {
     return {
       days: lines.map(({ cell, x, y }) => ({
         ...{ cell, box: { x, y, width, height } },
-        number: { x: from(x, size * 1.25), y: y + height * 0.55, at: rightToLeft ? 'start' : 'end', size },
+        number: { x: from(x, size * 1.25), y: y + middle, at: rightToLeft ? 'start' : 'end', size },
         notes: {
-          ...{ x: rightToLeft ? x : x + indent, y: y + height * 0.16 },
+          ...{ x: rightToLeft ? x : x + indent, y: y + (ruled > 1 ? size * 0.35 : height * 0.16) },
           ...{
             width: width - indent,
-            height: height * 0.84,
-            size: Math.min(height * 0.5, size) * month.noteScale,
+            height: ruled > 1 ? height - size * 0.35 : height * 0.84,
+            size: Math.min((height / ruled) * 0.5, size) * month.noteScale,
           },
           align: rightToLeft ? 'right' : 'left',
         },
@@ -43,13 +49,18 @@ export const column: MonthLayout = {
         ? lines.map(({ weekday, x, y }) => ({
             weekday,
             spot: {
-              ...{ x: from(x, size * 1.7), y: y + height * 0.55, at: rightToLeft ? 'end' : 'start' },
+              ...{ x: from(x, size * 1.7), y: y + middle, at: rightToLeft ? 'end' : 'start' },
               size: size * 0.62 * month.headScale,
             },
           }))
         : [],
       weeks: [],
-      rules: lines.map(({ x, y }) => [x, y + height, x + width, y + height] as const),
+      rules: lines.flatMap(({ x, y }) =>
+        Array.from({ length: ruled }, (_, i) => {
+          const at = y + (height * (i + 1)) / ruled;
+          return [x, at, x + width, at] as const;
+        }),
+      ),
     };
   },
 };
