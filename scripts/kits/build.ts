@@ -17,7 +17,6 @@ import type { Compartment, Project } from '@/core/project/model';
 import { mainColours } from '@/core/supplies/colours';
 import { KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import type { Typesetter } from '@/core/text/typesetter';
-import { monthNames } from '@/core/dates/names';
 import { make } from '@/output/make';
 import { paintDrawing } from '@/output/pixels/marks';
 import { fingerprint, isBuilt } from '../house/build';

@@ -114,7 +114,11 @@ test('carried as it is it lies in the same place; carried again it is there once
     [540, 40, 30],
   ]);
   const january = of.surfaces[1]!.id;
-  const first = perform(startHistory(of), carry(of, january, ['b0', 'b1'], others(of), AS_IT_IS, newId)!.edit, 0);
+  const first = perform(
+    startHistory(of),
+    carry(of, january, ['b0', 'b1'], others(of), AS_IT_IS, newId)!.edit,
+    0,
+  );
   for (const surface of first.project.surfaces.slice(2))
     expect(fresh(surface).map(({ placement: { x, y } }) => [x, y])).toEqual([
       [75, 55],
@@ -132,7 +136,10 @@ test('carried as it is it lies in the same place; carried again it is there once
   });
   expect(new Set(looks.map((look) => JSON.stringify(look))).size).toBe(11);
   // A page that is finished stays as it is.
-  const locked = { ...of, surfaces: of.surfaces.map((each, i) => (i === 4 ? { ...each, locked: true } : each)) };
+  const locked = {
+    ...of,
+    surfaces: of.surfaces.map((each, i) => (i === 4 ? { ...each, locked: true } : each)),
+  };
   const { edit, pages } = carry(locked, january, ['b0'], others(of), AS_IT_IS, newId)!;
   expect(pages).toBe(10);
   expect(perform(startHistory(locked), edit, 0).project.surfaces[4]).toEqual(locked.surfaces[4]);
@@ -146,8 +153,15 @@ test('a title, a month and a place for a photo take look and place; their words,
     placement: { ...piece.placement, x: piece.placement.x + 9 },
     ...(piece.material.kind === 'month' ? { material: { ...piece.material, layout: 'dial' as const } } : {}),
   }));
-  const start = { ...of, surfaces: of.surfaces.map((each) => (each === january ? { ...each, pile: changed } : each)) };
-  const { project } = perform(startHistory(start), carry(start, january.id, [], others(of), AS_IT_IS, newId)!.edit, 0);
+  const start = {
+    ...of,
+    surfaces: of.surfaces.map((each) => (each === january ? { ...each, pile: changed } : each)),
+  };
+  const { project } = perform(
+    startHistory(start),
+    carry(start, january.id, [], others(of), AS_IT_IS, newId)!.edit,
+    0,
+  );
   for (const [i, surface] of project.surfaces.slice(2).entries()) {
     const before = of.surfaces[i + 2]!;
     expect(surface.pile.map(({ id }) => id)).toEqual(before.pile.map(({ id }) => id));
@@ -163,7 +177,11 @@ test('inks dealt: every set can be read on a pale card; what wore an ink of its 
       // WCAG 2.2: 4.5 to 1 for words.
       for (const ink of [dark, main, second]) expect(contrast(ink, '#fdf9ef')).toBeGreaterThanOrEqual(4.5);
   const [shore, garden] = INK_YEARS as [(typeof INK_YEARS)[0], (typeof INK_YEARS)[0]];
-  const dealt = perform(startHistory(decorated('boxes', [[60, 40, 30]])), dealInks(calendar(), shore)!, 0).project;
+  const dealt = perform(
+    startHistory(decorated('boxes', [[60, 40, 30]])),
+    dealInks(calendar(), shore)!,
+    0,
+  ).project;
   const pile = dealt.surfaces[1]!.pile.map((piece) =>
     piece.id === 'b0' ? { ...piece, material: { kind: 'ink' as const, colour: shore.sets[0]![1] } } : piece,
   );
@@ -174,9 +192,9 @@ test('inks dealt: every set can be read on a pale card; what wore an ink of its 
     0,
   );
   const coloursOf = (project: Project) =>
-    project.surfaces.slice(2).flatMap((surface) =>
-      fresh(surface).map(({ material }) => material.kind === 'ink' && material.colour),
-    );
+    project.surfaces
+      .slice(2)
+      .flatMap((surface) => fresh(surface).map(({ material }) => material.kind === 'ink' && material.colour));
   expect(coloursOf(carried.project)).toEqual(shore.sets.slice(1).map(([, main]) => main));
   const next = perform(carried, dealInks(carried.project, garden)!, 9000).project;
   expect(coloursOf(next)).toEqual(garden.sets.slice(1).map(([, main]) => main));

@@ -1,6 +1,6 @@
 /** What lies on a side of a product as it begins: the months of a calendar, with room for a picture. */
 import { digitsOf, monthName, monthNames } from '@/core/dates/names';
-import { monthAfter, monthsBetween, type Month } from '@/core/dates/days';
+import { monthAfter, monthsBetween } from '@/core/dates/days';
 import type { Box } from '@/core/geometry/box';
 import { finishOf } from '@/core/piece/finish';
 import { LIFTS } from '@/core/piece/finish/lift';
@@ -99,7 +99,7 @@ const PAGES: Record<CalendarProduct['form'], (laying: Laying, inside: Box, secon
   week(laying, inside) {
     const { week } = laying.of;
     const lying = inside.width > inside.height * 1.15;
-    const [side, days] = lying ? beside(inside, 0.34) : above(inside, 0.2, 0.6);
+    const [side, days] = lying ? beside(inside, 0.34) : above(inside, 0.24, 0.6);
     const [words, small, picture] = lying
       ? [above(side, 0.14, 0.3)[0], above(above(side, 0.14, 0.3)[1], 0.4, 0.6)[0], above(side, 0.5, 0.3)[1]]
       : [above(side, 0.3)[0], beside(above(side, 0.3)[1], 0.4)[0], beside(above(side, 0.3)[1], 0.4)[1]];

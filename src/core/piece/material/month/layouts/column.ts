@@ -19,8 +19,10 @@ export const column: MonthLayout = {
     const height = box.height / rows;
     // The tall lines of a week are ruled again, to write on.
     const ruled = month.week === undefined ? 1 : Math.max(1, Math.round(height / RULED));
-    const size = Math.min((height / ruled) * 0.72 * (ruled > 1 ? 1.4 : 1), width * 0.16) * month.numberScale;
-    const middle = ruled > 1 ? size * 0.75 : height * 0.55;
+    const apart = height / ruled;
+    const size = Math.min(apart * (ruled > 1 ? 1 : 0.72), width * 0.16) * month.numberScale;
+    // On the first of its rules.
+    const middle = ruled > 1 ? apart * 0.9 - size * 0.36 : height * 0.55;
     const named = month.headLength !== 'none' && !month.perpetual;
     const rightToLeft = runsLeft(month.language);
     const indent = size * (named ? 3.6 : 1.7);
@@ -36,11 +38,11 @@ export const column: MonthLayout = {
         ...{ cell, box: { x, y, width, height } },
         number: { x: from(x, size * 1.25), y: y + middle, at: rightToLeft ? 'start' : 'end', size },
         notes: {
-          ...{ x: rightToLeft ? x : x + indent, y: y + (ruled > 1 ? size * 0.35 : height * 0.16) },
+          ...{ x: rightToLeft ? x : x + indent, y: y + (ruled > 1 ? apart * 1.15 : height * 0.16) },
           ...{
             width: width - indent,
-            height: ruled > 1 ? height - size * 0.35 : height * 0.84,
-            size: Math.min((height / ruled) * 0.5, size) * month.noteScale,
+            height: ruled > 1 ? height - apart * 1.15 : height * 0.84,
+            size: Math.min(apart * 0.5, size) * month.noteScale,
           },
           align: rightToLeft ? 'right' : 'left',
         },
