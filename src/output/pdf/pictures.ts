@@ -1,16 +1,34 @@
 /** Picture files in a PDF: JPEG as its own bytes, everything else as packed pixels (ISO 32000-1, 8.9). */
-import { PDFDict, PDFRawStream, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import type { PDFContext, PDFRef } from '@cantoo/pdf-lib';
 import { jpegFacts } from '@/output/pdf/jpeg';
+import { streamOf, type Packer } from '@/output/pdf/stream';
+
+/** Colour profiles that lie in the file, by what they are. */
+export type Profiles = Map<string, PDFRef>;
+
+/** The photos of one camera have one profile: it is written once. */
+function profileOf(
+  context: PDFContext,
+  profile: Uint8Array,
+  of: { N: number; Alternate: string },
+  profiles: Profiles,
+): PDFRef {
+  const key = `${of.N} ${String.fromCharCode(...profile.subarray(0, 128))} ${profile.length} ${sumOf(profile)}`;
+  const ref = profiles.get(key) ?? context.register(context.flateStream(profile, of));
+  profiles.set(key, ref);
+  return ref;
+}
+
+/** FNV-1a, public domain. */
+const sumOf = (bytes: Uint8Array): number =>
+  bytes.reduce((sum, byte) => Math.imul(sum ^ byte, 0x01000193) >>> 0, 0x811c9dc5);
 
 /** The JPEG file as an image, not one byte changed. Its stored pixels, before any Exif turn. */
-export function embedJpeg(context: PDFContext, bytes: Uint8Array): PDFRef {
+export function embedJpeg(context: PDFContext, bytes: Uint8Array, profiles: Profiles): PDFRef {
   const { width, height, components, inverted, profile } = jpegFacts(bytes);
   const device = { 1: 'DeviceGray', 3: 'DeviceRGB', 4: 'DeviceCMYK' }[components] ?? 'DeviceRGB';
   const space = profile
-    ? context.obj([
-        'ICCBased',
-        context.register(context.flateStream(profile, { N: components, Alternate: device })),
-      ])
+    ? context.obj(['ICCBased', profileOf(context, profile, { N: components, Alternate: device }, profiles)])
     : device;
   const dict = context.obj({
     Type: 'XObject',
@@ -22,29 +40,14 @@ export function embedJpeg(context: PDFContext, bytes: Uint8Array): PDFRef {
     Filter: 'DCTDecode',
     ...(inverted ? { Decode: [1, 0, 1, 0, 1, 0, 1, 0] } : {}),
   });
-  return context.register(PDFRawStream.of(dict, bytes));
-}
-
-/** Packed by the platform's own deflate: ten times as fast as one in JavaScript. */
-async function packed(
-  context: PDFContext,
-  bytes: Uint8Array,
-  dict: Record<string, unknown>,
-): Promise<PDFRef> {
-  const stream = new Blob([bytes as Uint8Array<ArrayBuffer>])
-    .stream()
-    .pipeThrough(new CompressionStream('deflate'));
-  const data = new Uint8Array(await new Response(stream).arrayBuffer());
-  return context.register(
-    PDFRawStream.of(context.obj({ ...dict, Filter: 'FlateDecode' } as never) as unknown as PDFDict, data),
-  );
+  return context.register(streamOf(dict, bytes));
 }
 
 const IMAGE = { Type: 'XObject', Subtype: 'Image', BitsPerComponent: 8 };
 
 /** Upright sRGB pixels (RGBA, 8 bits, not premultiplied) as an image, with a soft mask if any is transparent. */
 export async function embedPixels(
-  context: PDFContext,
+  packer: Packer,
   { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
 ): Promise<PDFRef> {
   const count = width * height;
@@ -58,8 +61,8 @@ export async function embedPixels(
     alpha[i] = data[4 * i + 3]!;
     if (alpha[i] !== 255) opaque = false;
   }
-  const mask = opaque ? {} : { SMask: await greyMask(context, alpha, width, height) };
-  return packed(context, colour, {
+  const mask = opaque ? {} : { SMask: await greyMask(packer, alpha, width, height) };
+  return packer.pack(colour, {
     ...IMAGE,
     Width: width,
     Height: height,
@@ -71,20 +74,21 @@ export async function embedPixels(
 /** A flat colour seen through the transparency of some pixels (RGBA): one pixel of colour, as many of mask as given. */
 export async function embedMask(
   context: PDFContext,
+  packer: Packer,
   { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
   rgb: readonly number[],
 ): Promise<PDFRef> {
   const alpha = new Uint8Array(width * height);
   for (let i = 0, at = 3; i < alpha.length; i++, at += 4) alpha[i] = data[at]!;
-  const SMask = await greyMask(context, alpha, width, height);
+  const SMask = await greyMask(packer, alpha, width, height);
   const colour = Uint8Array.from(rgb, (v) => Math.round(v * 255));
   return context.register(
     context.flateStream(colour, { ...IMAGE, Width: 1, Height: 1, ColorSpace: 'DeviceRGB', SMask }),
   );
 }
 
-const greyMask = (context: PDFContext, alpha: Uint8Array, width: number, height: number): Promise<PDFRef> =>
-  packed(context, alpha, {
+const greyMask = (packer: Packer, alpha: Uint8Array, width: number, height: number): Promise<PDFRef> =>
+  packer.pack(alpha, {
     ...IMAGE,
     Width: width,
     Height: height,

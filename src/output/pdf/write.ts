@@ -26,9 +26,11 @@ import type { GlyphRun } from '@/core/text/typesetter';
 import { EmbeddedFont } from '@/output/pdf/fonts';
 import type { Subset } from '@/output/pdf/subset';
 import { embedShading } from '@/output/pdf/shading';
-import { embedJpeg, embedMask, embedPixels } from '@/output/pdf/pictures';
+import { embedJpeg, embedPixels, type Profiles } from '@/output/pdf/pictures';
+import { Shadows } from '@/output/pdf/shadows';
+import { Packer } from '@/output/pdf/stream';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
-import { around, shadowBitmap } from '@/output/pixels/marks';
+import { around } from '@/output/pixels/marks';
 import { workedBitmap, WORKED_PPI } from '@/output/pixels/worked';
 import type { Platform } from '@/output/platform';
 
@@ -74,7 +76,7 @@ export async function writePdf(
     await addPage(document, picture, options, pen);
     progress((i + 1) / (pictures.length + 1));
   }
-  pen.finish();
+  await pen.finish();
   return document.save({ useObjectStreams: true });
 }
 
@@ -172,12 +174,18 @@ class Pen {
   private readonly files = new Map<string, PDFRef>();
   private readonly fonts = new Map<string, EmbeddedFont>();
   private readonly states = new Map<string, PDFRef>();
+  private readonly packer: Packer;
+  private readonly shadows: Shadows;
+  private readonly profiles: Profiles = new Map();
   private count = 0;
 
   constructor(
     private readonly context: PDFContext,
     private readonly source: PdfSource,
-  ) {}
+  ) {
+    this.packer = new Packer(context);
+    this.shadows = new Shadows(context, this.packer, source.platform);
+  }
 
   start(): void {
     this.lines = [];
@@ -195,8 +203,9 @@ class Pen {
     };
   }
 
-  finish(): void {
+  async finish(): Promise<void> {
     for (const font of this.fonts.values()) font.finish(this.source.subset);
+    await this.packer.done();
   }
 
   async piece(piece: DrawnPiece): Promise<void> {
@@ -280,8 +289,8 @@ class Pen {
     const isJpeg = asset.type === 'image/jpeg';
     if (!ref) {
       ref = isJpeg
-        ? embedJpeg(this.context, this.source.bytes(sha))
-        : await embedPixels(this.context, this.source.pixels(sha));
+        ? embedJpeg(this.context, this.source.bytes(sha), this.profiles)
+        : await embedPixels(this.packer, this.source.pixels(sha));
       this.files.set(sha, ref);
     }
     // A JPEG keeps its stored pixels and is turned here; decoded pictures are upright already.
@@ -350,30 +359,17 @@ class Pen {
       WORKED_PPI / 72,
       this.source.platform,
     );
-    const ref = await embedPixels(this.context, context.getImageData(0, 0, canvas.width, canvas.height));
+    const ref = await embedPixels(this.packer, context.getImageData(0, 0, canvas.width, canvas.height));
     const map: Matrix = [width, 0, 0, -height, x, y + height];
     this.write(`q ${cm(map)} /${this.name('XObject', 'X', ref)} Do Q`);
   }
 
   private async shadow(mark: ShadowMark, alpha: number): Promise<void> {
-    // As coarse as shows no steps once it is interpolated: two pixels to a standard deviation.
-    const scale = Math.min(200 / 72, Math.max(40 / 72, 2 / mark.blur));
-    const everywhere = { x: -1e6, y: -1e6, width: 2e6, height: 2e6 };
-    const bitmap = shadowBitmap(mark, scaling(scale), this.source.platform, everywhere);
-    if (!bitmap) return;
-    const pixels = bitmap.context.getImageData(0, 0, bitmap.width, bitmap.height);
-    const ref = await embedMask(this.context, pixels, rgbOf(mark.colour));
-    const map: Matrix = [
-      bitmap.width / scale,
-      0,
-      0,
-      -bitmap.height / scale,
-      bitmap.x / scale,
-      (bitmap.y + bitmap.height) / scale,
-    ];
+    const fallen = await this.shadows.of(mark);
+    if (!fallen) return;
     this.write('q');
     this.fade(mark.opacity * alpha);
-    this.write(`${cm(map)} /${this.name('XObject', 'X', ref)} Do Q`);
+    this.write(`${cm(fallen.map)} /${this.name('XObject', 'X', fallen.ref)} Do Q`);
   }
 
   private fade(alpha: number, blend?: Blend): void {

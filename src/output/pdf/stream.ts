@@ -1,0 +1,55 @@
+/** Bytes as streams of a PDF: copied into the file at once, packed beside what else is done. */
+import { PDFRawStream, type PDFContext, type PDFDict, type PDFRef } from '@cantoo/pdf-lib';
+
+const encoder = new TextEncoder();
+const [BEFORE, AFTER] = [encoder.encode('\nstream\n'), encoder.encode('\nendstream')];
+
+/** The library copies byte by byte, which for photos takes longer than all else that is written. */
+export function streamOf(dict: PDFDict, bytes: Uint8Array): PDFRawStream {
+  const stream = PDFRawStream.of(dict, bytes);
+  stream.copyBytesInto = (buffer, offset) => {
+    stream.updateDict();
+    let at = offset + dict.copyBytesInto(buffer, offset);
+    for (const part of [BEFORE, bytes, AFTER]) {
+      buffer.set(part, at);
+      at += part.length;
+    }
+    return at - offset;
+  };
+  return stream;
+}
+
+/** Bytes that may wait to be packed while other things are drawn. */
+const MOST_WAITING = 64e6;
+
+/** Packs bytes by the platform's own deflate, beside what else is done: ten times as fast as one in JavaScript. */
+export class Packer {
+  private waiting: Promise<void>[] = [];
+  private bytes = 0;
+
+  constructor(private readonly context: PDFContext) {}
+
+  /** A stream of packed bytes: it is named at once, and lies in the file when all is `done`. */
+  async pack(bytes: Uint8Array, dict: Record<string, unknown>): Promise<PDFRef> {
+    const ref = this.context.nextRef();
+    this.waiting.push(this.deflate(bytes, dict, ref));
+    this.bytes += bytes.length;
+    if (this.bytes > MOST_WAITING) await this.done();
+    return ref;
+  }
+
+  private async deflate(bytes: Uint8Array, dict: Record<string, unknown>, ref: PDFRef): Promise<void> {
+    const stream = new Blob([bytes as Uint8Array<ArrayBuffer>])
+      .stream()
+      .pipeThrough(new CompressionStream('deflate'));
+    const data = new Uint8Array(await new Response(stream).arrayBuffer());
+    const facts = this.context.obj({ ...dict, Filter: 'FlateDecode' } as never) as unknown as PDFDict;
+    this.context.assign(ref, streamOf(facts, data));
+  }
+
+  async done(): Promise<void> {
+    await Promise.all(this.waiting);
+    this.waiting = [];
+    this.bytes = 0;
+  }
+}
