@@ -3,7 +3,7 @@ import { PDFDocument, PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-
 import { rgbOf } from '@/core/color/hex';
 import { outset, type Box, type Size } from '@/core/geometry/box';
 import type { DrawingPart } from '@/core/drawing/drawing';
-import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
+import { compose, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
 import { NO_SIDES, type Sides } from '@/core/geometry/sides';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
