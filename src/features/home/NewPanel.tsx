@@ -32,8 +32,8 @@ const SCALE = 76 / (420 * (72 / 25.4));
 
 /** Many ways stand in rows of three. */
 const IN_ROWS = {
-  ...{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)' },
-  '& > button': { borderRadius: 0, ml: 0, border: 0 },
+  ...{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 0.75 },
+  '& .MuiToggleButtonGroup-grouped': { border: 1, borderColor: 'divider', borderRadius: 1.25, m: 0 },
 };
 
 export function NewPanel({ onCreate, onReady }: Props) {
