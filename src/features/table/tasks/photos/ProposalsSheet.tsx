@@ -3,7 +3,6 @@
 import { mostOf } from '@/core/geometry/sides';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
@@ -14,101 +13,17 @@ import Typography from '@mui/material/Typography';
 import { IconArrowsShuffle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { lookAhead } from '@/core/project/history';
-import type { Asset } from '@/core/picture/asset';
-import type { Edit } from '@/core/project/edits/edit';
-import { fillPlaces } from '@/core/project/edits/photos';
-import type { Project } from '@/core/project/model';
-import { plainName } from '@/core/project/create';
 import { shapeOf } from '@/core/project/photos';
-import { FILL_ORDERS, type FillOrder } from '@/core/proposals/fill';
-import type { Measures } from '@/core/proposals/measures';
 import { MOST_PHOTOS, propose } from '@/core/proposals/propose';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { measureWithin } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { PagePicture } from '@/features/table/stage/paint/PagePicture';
 import { LeftOut, PhotoPicker } from '@/features/table/parts/PhotoPicker';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
-
-const ORDER_NAMES: Record<FillOrder, string> = {
-  time: 'In the order they were taken',
-  shape: 'Where the least is cropped',
-  stars: 'The most stars in the largest places',
-};
-
-/** CSS pixels of a proposal at its longer side. */
-const SIDE = 138;
-/** The same where there are only two to choose from. */
-const LARGE_SIDE = 350;
-
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
-
-const croppedInWords = (cropped: number): string =>
-  cropped < 0.005 ? 'nothing is cropped' : `${percent(cropped)} of the photos is cropped away`;
-const upper = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
-
-/** What is measured, in words. */
-export const inWords = (
-  { cropped, emphasis, white, offBalance }: Measures,
-  count: number,
-  focal: string | null,
-): string =>
-  [
-    upper(croppedInWords(cropped)),
-    ...(count > 1
-      ? [`${focal ?? 'the largest'} is ${emphasis.toFixed(1)} times as large as the others`]
-      : []),
-    `${percent(white)} of the area stays bare`,
-    offBalance < 0.04 ? 'it is in balance' : `it leans ${percent(offBalance)} off the middle`,
-  ].join(', ') + '.';
-
-interface Wished {
-  photos: readonly act.Arrangeable[];
-  area: NonNullable<ReturnType<typeof act.areaFor>> | null;
-  focal: number | null;
-}
-
-/** Every way there is to lay the photos, with what would come of it. */
-function shownFor(
-  session: act.Shown,
-  places: act.PhotosHere['places'],
-  which: act.Where,
-  wish: Wished,
-  proposals: ReturnType<typeof propose>,
-): Shown[] {
-  const asProject = (edit: Edit) => lookAhead(session.history.project, edit) ?? session.history.project;
-  if (which === 'places')
-    return wish.photos.length
-      ? FILL_ORDERS.filter(
-          (order) => order !== 'stars' || wish.photos.some(({ asset }) => asset.notes?.stars),
-        ).map((order) => {
-          const assets = wish.photos.map(({ asset }) => asset);
-          const { pairs, over, cropped } = act.filling(places, assets, order);
-          const edit = fillPlaces(session.surfaceId, pairs);
-          return {
-            words: `${ORDER_NAMES[order]}: ${croppedInWords(cropped)}.`,
-            edit,
-            ids: pairs.map(({ place }) => place.id),
-            project: asProject(edit),
-            over,
-          };
-        })
-      : [];
-  return proposals.map(({ boxes, measures }) => {
-    const { edit, ids } = act.arrangement(session, wish.photos, boxes, wish.area!);
-    const name = wish.focal === null ? null : plainName(wish.photos[wish.focal]!.asset.name);
-    return {
-      words: inWords(measures, wish.photos.length, name),
-      edit,
-      ids,
-      project: asProject(edit),
-      over: [],
-    };
-  });
-}
+import { Proposals } from '@/features/table/tasks/photos/Proposals';
+import { shownFor } from '@/features/table/tasks/photos/proposed';
 
 export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
@@ -312,113 +227,5 @@ function WhereTheyGo({ which, places, margin, gap, unit, onWhere, onMargin, onGa
         </>
       )}
     </Box>
-  );
-}
-
-interface ProposalsProps {
-  shown: readonly Shown[];
-  /** The one that is picked. */
-  at: number;
-  surfaceId: string;
-  large: boolean;
-  onPick: (i: number) => void;
-  onTake: (i: number) => void;
-}
-
-/** Each as the page would look. */
-function Proposals({ shown, at, surfaceId, large, onPick, onTake }: ProposalsProps) {
-  return (
-    <Box
-      role="listbox"
-      aria-label="Proposals, best first"
-      data-own-arrows
-      sx={{
-        flex: 1,
-        overflowY: 'auto',
-        display: 'grid',
-        gridTemplateColumns: `repeat(${large ? 2 : 4}, minmax(0, 1fr))`,
-        alignContent: 'start',
-        gap: 1,
-        p: 0.5,
-      }}
-    >
-      {shown.map(({ words, project }, i) => (
-        <Thumb
-          key={i}
-          selected={i === at}
-          label={`Proposal ${i + 1}: ${words}`}
-          onPick={() => onPick(i)}
-          onTake={() => onTake(i)}
-          onStep={(by) => onPick(Math.max(0, Math.min(shown.length - 1, at + by)))}
-        >
-          <PagePicture
-            project={project}
-            surface={project.surfaces.find(({ id }) => id === surfaceId)!}
-            side={large ? LARGE_SIDE : SIDE}
-            style={{ boxShadow: '0 1px 3px rgba(20,14,8,0.4), 1px 3px 8px rgba(20,14,8,0.2)' }}
-          />
-        </Thumb>
-      ))}
-    </Box>
-  );
-}
-
-/** One way to lay the photos, and what would come of it. */
-interface Shown {
-  words: string;
-  edit: Edit;
-  ids: string[];
-  project: Project;
-  /** Photos that would be left out. */
-  over: Asset[];
-}
-
-interface ThumbProps {
-  selected: boolean;
-  label: string;
-  onPick: () => void;
-  onTake: () => void;
-  onStep: (by: number) => void;
-  children: React.ReactNode;
-}
-
-function Thumb({ selected, label, onPick, onTake, onStep, children }: ThumbProps) {
-  return (
-    <ButtonBase
-      role="option"
-      aria-selected={selected}
-      aria-label={label}
-      tabIndex={selected ? 0 : -1}
-      ref={(element: HTMLButtonElement | null) => {
-        // The arrows take the focus along.
-        if (selected && element?.parentElement?.contains(document.activeElement)) element.focus();
-      }}
-      onClick={onPick}
-      onDoubleClick={onTake}
-      onKeyDown={(event) => {
-        const by = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: 4, ArrowUp: -4 }[event.key];
-        if (by) {
-          event.preventDefault();
-          onStep(by);
-        }
-        if (event.key === 'Enter') {
-          event.preventDefault();
-          onTake();
-        }
-      }}
-      sx={{
-        p: 1,
-        borderRadius: 1.5,
-        display: 'grid',
-        placeItems: 'center',
-        outlineOffset: -2,
-        border: 2,
-        borderColor: selected ? 'primary.main' : 'transparent',
-        bgcolor: selected ? 'action.selected' : undefined,
-        '&:hover': { bgcolor: 'action.hover' },
-      }}
-    >
-      {children}
-    </ButtonBase>
   );
 }
