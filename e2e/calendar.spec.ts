@@ -25,13 +25,14 @@ test('a desk calendar of a house design, 12 photos and 9 birthdays in fewer than
   await expect(page.getByRole('list', { name: 'Papers' }).getByRole('button').first()).toBeVisible();
   await act(bringIn(page, FILES));
   await expect(photosInBox(page)).toHaveCount(FILES.length);
+  // Where they could go is offered as soon as they are there.
+  await act(page.getByRole('button', { name: 'Fill the months', exact: true }).click());
+  await expect(undoOf(page, `fill ${FILES.length} places`)).toBeVisible();
 
   await page.getByTestId('stage').focus();
   await act(page.keyboard.press('Shift+Y'));
   const sheet = page.getByRole('dialog', { name: 'The calendar' });
   await expect(sheet.getByText(/^With it go 12 months and 13 titles/)).toBeVisible();
-  await act(sheet.getByRole('button', { name: 'Fill the months with photos' }).click());
-  await expect(undoOf(page, `fill ${FILES.length} places`)).toBeVisible();
   await act(sheet.getByRole('button', { name: 'Days to remember' }).click());
   const days = page.getByRole('dialog', { name: 'Days to remember' });
   await act(

@@ -10,7 +10,7 @@ import { monthAfter, type Month } from '@/core/dates/days';
 import { monthNames, weekStartOf } from '@/core/dates/names';
 import { livingIn } from '@/core/living/living';
 import { finishOf } from '@/core/piece/finish';
-import type { MonthMaterial } from '@/core/piece/material/month/model';
+import type { MonthLetters, MonthMaterial } from '@/core/piece/material/month/model';
 import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece, Role } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
@@ -22,7 +22,7 @@ import { setHolidays, holdPieces, removeEvents, setEvents } from '@/core/project
 import { gather } from '@/core/project/edits/gather';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
-import { uses, type Project, type Surface } from '@/core/project/model';
+import { uses, type Project, type Surface, type WrittenStyle } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
 import { newId } from '@/features/shared/ids';
 import { chosen, page } from '@/features/table/acts/choosing';
@@ -286,6 +286,21 @@ const waiting = ({ history: { project } }: Session): Asset[] => {
 export const toFill = (session: Session): { photos: number; places: number } => ({
   photos: waiting(session).length,
   places: freePlaces(session.history.project).length,
+});
+
+/** Whether there is a calendar whose places could take photos that wait. */
+export function canFill(session: Session): boolean {
+  if (!calendarIn(session.history.project.product) || session.readOnly) return false;
+  const { photos, places } = toFill(session);
+  return photos > 0 && places > 0;
+}
+
+/** How letters of a month are written in a text style. */
+export const lettersOf = ({ family, bold, italic, features }: WrittenStyle): MonthLetters => ({
+  family,
+  ...(bold ? { bold } : {}),
+  ...(italic ? { italic } : {}),
+  ...(features ? { features } : {}),
 });
 
 /** Deals the photos that wait to the months they were taken in; what finds no place waits on. */

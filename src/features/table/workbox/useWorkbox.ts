@@ -7,6 +7,7 @@ import { COMPARTMENTS, uses, type Compartment, type Project } from '@/core/proje
 import { KINDS } from '@/core/supplies/model';
 import { cueOf, guessKind } from '@/core/supplies/sort';
 import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
+import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { Session } from '@/features/table/session';
 import { useThumbs } from '@/features/table/parts/useThumbs';
@@ -154,7 +155,13 @@ export function useWorkbox() {
       setCounting(null);
       const trouble = describeTrouble(brought);
       if (trouble) notify({ text: trouble, tone: brought.full || brought.refused.length ? 'error' : 'info' });
-      else notify({ text: inWords(brought.arrived, as) });
+      else
+        notify({
+          text: inWords(brought.arrived, as),
+          ...(act.canFill(store.getState())
+            ? { action: { label: 'Fill the months', run: () => act.fillMonths(store) } }
+            : {}),
+        });
       return brought.arrived.map((one) => ({
         kind: 'gathered',
         compartment: as ?? compartmentOf(one),

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconCalendarPlus, IconCalendarRepeat } from '@tabler/icons-react';
+import { useMemo } from 'react';
 import { FIRST_YEAR, LAST_YEAR, type Weekday } from '@/core/dates/days';
 import { monthNames, weekdayNames } from '@/core/dates/names';
 import {
@@ -12,10 +13,12 @@ import {
   MOST_PART,
   WIDEST_RULE,
   type MonthInks,
+  type MonthLetters,
   type MonthMaterial,
 } from '@/core/piece/material/month/model';
 import { LAYOUTS } from '@/core/piece/material/month/layouts';
 import type { Piece } from '@/core/piece/piece';
+import { stylesOf } from '@/core/project/edits/styles';
 import { FAMILIES } from '@/core/text/families';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import * as act from '@/features/table/acts';
@@ -51,6 +54,9 @@ const SIZES = [
   ['noteScale', 'Notes'],
 ] as const;
 
+/** Text styles among the families. */
+const STYLE = 'style ';
+
 export function MonthControls({ piece, material, unit }: Props) {
   const { store } = useRoom();
   const readOnly = useSession((session) => session.readOnly);
@@ -59,7 +65,17 @@ export function MonthControls({ piece, material, unit }: Props) {
   const { layout, follows, year, month, perpetual, headLength, title, beside, sixth, inks } = material;
   const { weekNumbers, ruleWidth, free } = material;
   const weeks = LAYOUTS[layout].weeks;
-  const families = FAMILIES.map(({ id, name }) => [id, name] as const);
+  const own = useSession(({ history }) => history.project.styles);
+  const styles = useMemo(() => stylesOf(own ? { styles: own } : {}), [own]);
+  const families = [
+    ...FAMILIES.map(({ id, name }) => [id, name] as const),
+    ...styles.map(({ id, name }) => [`${STYLE}${id}`, `As ${name}`] as const),
+  ];
+  /** In a family plainly, or as a text style is. */
+  const written = (id: string): MonthLetters => {
+    const style = styles.find((each) => `${STYLE}${each.id}` === id);
+    return style ? act.lettersOf(style) : { family: id };
+  };
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 10px' }}>
       <Box sx={{ gridColumn: '1 / -1', display: 'grid' }}>
@@ -161,14 +177,14 @@ export function MonthControls({ piece, material, unit }: Props) {
         value={material.numbers.family}
         all={families}
         disabled={readOnly}
-        onChoose={(family) => set({ numbers: { family } })}
+        onChoose={(id) => set({ numbers: written(id) })}
       />
       <Chosen
         label="Letters of names"
         value={material.heads.family}
         all={families}
         disabled={readOnly}
-        onChoose={(family) => set({ heads: { family } })}
+        onChoose={(id) => set({ heads: written(id) })}
       />
       <Box sx={{ gridColumn: '1 / -1' }}>
         {SIZES.map(([key, label]) => (
