@@ -1,6 +1,14 @@
 /** Where the numbers of a month's days lie on a page, and places beside them. */
 import { LAST_YEAR, monthLength, weekdayOn } from '@/core/dates/days';
-import { boxOfPoints, centredBox, corners, overlaps, transformBox, type Box, type Size } from '@/core/geometry/box';
+import {
+  boxOfPoints,
+  centredBox,
+  corners,
+  overlaps,
+  transformBox,
+  type Box,
+  type Size,
+} from '@/core/geometry/box';
 import { apply, type Point } from '@/core/geometry/matrix';
 import { layMonth } from '@/core/piece/material/month/draw';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
@@ -25,7 +33,10 @@ export function numbersOn({ material, placement }: Piece): Box[] {
   const { width, height } = placement;
   let found = known.get(material);
   if (found?.of !== `${width} ${height}`)
-    known.set(material, (found = { of: `${width} ${height}`, boxes: numbersIn(material, { width, height }) }));
+    known.set(
+      material,
+      (found = { of: `${width} ${height}`, boxes: numbersIn(material, { width, height }) }),
+    );
   const map = placementMatrix(placement);
   return found.boxes.map((box) => transformBox(map, box));
 }
@@ -34,7 +45,9 @@ export function numbersOn({ material, placement }: Piece): Box[] {
 function numbersIn(material: MonthMaterial, size: Size): Box[] {
   const { year, month } = material;
   const years = new Map<string, number>();
-  for (const next of material.perpetual ? [year] : Array.from({ length: 40 }, (_, i) => (year + i > LAST_YEAR ? year - i : year + i)))
+  for (const next of material.perpetual
+    ? [year]
+    : Array.from({ length: 40 }, (_, i) => (year + i > LAST_YEAR ? year - i : year + i)))
     years.set(`${weekdayOn({ year: next, month, day: 1 })} ${monthLength(next, month)}`, next);
   const boxes = [...years.values()].flatMap((year) =>
     layMonth({ ...material, year }, size).days.map(({ number }) => boxOfNumber(number)),

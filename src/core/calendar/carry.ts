@@ -100,7 +100,8 @@ function carriedTo(
   const { pieces, groups } = copiesOf(fresh, from, newId);
   const copies = new Map(fresh.map(({ id }, i) => [id, { ...pieces[i]!, carried: id }]));
   const inks = inksBetween(project, from, page);
-  const varied = how.vary || how.shuffle || how.count ? different([...copies.values()], from, how, newId) : null;
+  const varied =
+    how.vary || how.shuffle || how.count ? different([...copies.values()], from, how, newId) : null;
   const at = new Map<string, Piece[]>();
   for (const piece of chosen) {
     const there = pairs.get(piece.id);
@@ -108,7 +109,10 @@ function carriedTo(
     else {
       const copy = copies.get(piece.id)!;
       const all = varied?.get(copy.id) ?? [copy];
-      at.set(piece.id, all.map((each) => inked(without(each, how), inks)));
+      at.set(
+        piece.id,
+        all.map((each) => inked(without(each, how), inks)),
+      );
     }
   }
   // Everything comes to lie over what it lies over where it comes from.
@@ -176,7 +180,13 @@ function like(piece: Piece, there: Piece): Piece {
           ? there.material
           : { kind: 'ink' as const, colour: PLACE }
         : look.material;
-  return { ...look, id, name: own || holdsOrKeeps(there) ? name : look.name, material, ...(groups ? { groups } : {}) };
+  return {
+    ...look,
+    id,
+    name: own || holdsOrKeeps(there) ? name : look.name,
+    material,
+    ...(groups ? { groups } : {}),
+  };
 }
 
 /** The inks of one month and those that stand for them in another. */

@@ -28,8 +28,6 @@ function isUntouched(product: Product, { id, part, pile }: Surface): boolean {
   const began = furnished(product, side, id);
   return (
     pile.length === began.length &&
-    pile.every(
-      (piece, i) => piece.id === began[i]!.id && isEmptyPlace(piece) === isEmptyPlace(began[i]!),
-    )
+    pile.every((piece, i) => piece.id === began[i]!.id && isEmptyPlace(piece) === isEmptyPlace(began[i]!))
   );
 }

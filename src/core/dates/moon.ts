@@ -78,7 +78,10 @@ function momentOf(k: number): number {
 const JULIAN_OF_1970 = 2440587.5;
 
 /** The phases of a month, in their order: the day and the hour, by the clock so many hours ahead of universal time. */
-export function phasesIn({ year, month }: Month, ahead: number): { day: number; hour: number; phase: Phase }[] {
+export function phasesIn(
+  { year, month }: Month,
+  ahead: number,
+): { day: number; hour: number; phase: Phase }[] {
   const first = numberOf({ year, month, day: 1 });
   // Two phases before it could be, for certain, of this month.
   const from = Math.floor((first + JULIAN_OF_1970 - 2451550.1) / 29.530588861) * 4 - 3;

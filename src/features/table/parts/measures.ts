@@ -45,7 +45,9 @@ export const numberWithin =
   (least: number, most: number) =>
   (text: string): Result<number> => {
     const value = Number(text.replace(',', '.').trim());
-    return value >= least && value <= most && text.trim() !== '' ? ok(value) : fail(`A number from ${least} to ${most}.`);
+    return value >= least && value <= most && text.trim() !== ''
+      ? ok(value)
+      : fail(`A number from ${least} to ${most}.`);
   };
 
 /** Reads a percentage between two limits, as a share. */

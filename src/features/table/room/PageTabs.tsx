@@ -243,7 +243,14 @@ const PageTab = memo(function PageTab({ surface, number, here, along, apart }: P
       </Box>
       <Box
         component="span"
-        sx={{ display: 'flex', alignItems: 'center', gap: 0.25, fontSize: 14, maxWidth: 118, textAlign: 'left' }}
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 0.25,
+          fontSize: 14,
+          maxWidth: 118,
+          textAlign: 'left',
+        }}
       >
         {number ?? name}
         {state ? <StateMark state={state} /> : locked && <IconLock size={13} aria-hidden="true" />}

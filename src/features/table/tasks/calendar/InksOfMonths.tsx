@@ -11,7 +11,11 @@ export function InksOfMonths({ inks, disabled }: { inks: string[][] | undefined;
   const { store } = useRoom();
   const dealt = inks && INK_YEARS.find(({ sets }) => String(sets) === String(inks))?.id;
   return (
-    <Box role="group" aria-label="Inks of the months" sx={{ gridColumn: '1 / -1', display: 'grid', gap: 0.5 }}>
+    <Box
+      role="group"
+      aria-label="Inks of the months"
+      sx={{ gridColumn: '1 / -1', display: 'grid', gap: 0.5 }}
+    >
       <Typography variant="body2">Inks of the months</Typography>
       {INK_YEARS.map((year) => (
         <Button

@@ -35,9 +35,10 @@ export function MonthDays({ piece, material, disabled }: Props) {
   const unshaded = weekdayNames('en').flatMap((name, i) =>
     shaded.some(({ weekday }) => weekday === i + 1) ? [] : [[i + 1, name] as const],
   );
-  const unmarked = Array.from({ length: monthLength(perpetual ? 2000 : year, month) }, (_, i) => i + 1).filter(
-    (day) => !marked.some((each) => each.day === day),
-  );
+  const unmarked = Array.from(
+    { length: monthLength(perpetual ? 2000 : year, month) },
+    (_, i) => i + 1,
+  ).filter((day) => !marked.some((each) => each.day === day));
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1.25 }}>
       {!perpetual && (

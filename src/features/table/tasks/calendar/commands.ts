@@ -39,12 +39,12 @@ export const CALENDAR: readonly Command[] = [
     run: (store) => act.layMonth(store),
   },
   {
-    name: 'Lay the month before, small',
+    name: 'Lay a small month before',
     group: 'Pieces',
     run: (store) => act.layMonth(store, -1),
   },
   {
-    name: 'Lay the month after, small',
+    name: 'Lay a small month after',
     group: 'Pieces',
     run: (store) => act.layMonth(store, 1),
   },
