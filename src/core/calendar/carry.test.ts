@@ -17,7 +17,7 @@ import { newProject, type Project, type Surface } from '@/core/project/model';
 import { begun } from '@/core/project/sides';
 import { settle } from '@/core/calendar/settle';
 import { contrast } from '@/core/inks/near';
-import { inkPiece } from '../../../scripts/testing/samples';
+import { inkPiece, wordsOf } from '../../../scripts/testing/samples';
 
 let count = 0;
 const newId = () => `n${(count += 1)}`;
@@ -169,6 +169,40 @@ test('a title, a month and a place for a photo take look and place; their words,
     const [month] = surface.pile.flatMap(({ material }) => (material.kind === 'month' ? [material] : []));
     expect(month).toMatchObject({ layout: 'dial', month: i + 2, year: 2027 });
   }
+});
+
+test('a whole page takes the place of another, and nothing of a photo, a word or a held piece there is lost or hidden', () => {
+  const of = calendar('picture');
+  const [, january, february] = of.surfaces as [Surface, Surface, Surface];
+  const paper = { ...inkPiece('sheet', -9, -9, 700, 900), role: 'paper' as const };
+  const mat = { ...inkPiece('mat', 50, 50, 400, 400), role: 'mat' as const };
+  const box = { x: 1, y: 1, width: 9, height: 9 };
+  const mine = [
+    { ...inkPiece('old', 20, 20, 600, 700), role: 'paper' as const },
+    { ...button('held', 90, 90, 9), held: { month: 2, day: 14, box } },
+    wordsOf('mine', 'Our February', 18, 120),
+  ];
+  const surfaces = of.surfaces.map((each) =>
+    each === january
+      ? { ...each, pile: [paper, mat, ...each.pile] }
+      : each === february
+        ? { ...each, pile: [mine[0]!, ...each.pile, mine[1]!, mine[2]!] }
+        : each,
+  );
+  const start = { ...of, surfaces };
+  const { edit } = carry(start, january.id, [], others(start), AS_IT_IS, newId)!;
+  const there = perform(startHistory(start), edit, 0).project.surfaces[2]!.pile;
+  expect(there.map(({ name, role }) => (role === 'paper' || role === 'mat' ? role : name))).toEqual([
+    ...['paper', 'mat'],
+    ...february.pile.map(({ name }) => name),
+    ...[mine[1]!.name, mine[2]!.name],
+  ]);
+  // Of some pieces, what stands for another stays where it lies in the pile.
+  const month = january.pile.find(({ material }) => material.kind === 'month')!;
+  const few = carry(start, january.id, [month.id], others(start), AS_IT_IS, newId)!.edit;
+  expect(perform(startHistory(start), few, 0).project.surfaces[2]!.pile.map(({ id }) => id)).toEqual(
+    start.surfaces[2]!.pile.map(({ id }) => id),
+  );
 });
 
 test('inks dealt: every set can be read on a pale card; what wore an ink of its month wears the next one, there and carried', () => {

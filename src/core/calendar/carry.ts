@@ -1,7 +1,8 @@
 /** What lies on one month carried on to others: in the same place, or each time a little different, and over no number. */
 import { numbersOn, boxOverlaps, placesAside } from '@/core/calendar/aside';
 import { lives } from '@/core/text/style';
-import { isPicture } from '@/core/piece/material';
+import { isPicture, materialKind } from '@/core/piece/material';
+import { isWritten } from '@/core/piece/outline';
 import type { MonthMaterial } from '@/core/piece/material/month/model';
 import type { Piece } from '@/core/piece/piece';
 import { normalTurn, SMALLEST_PIECE, type Placement } from '@/core/piece/placement/placement';
@@ -50,9 +51,10 @@ export interface Carried {
 }
 
 /**
- * Carries pieces of a page (all of it with none) to other pages; null if none of those can be changed. What was carried
- * there before from the same pieces is replaced. A month, a living title, a photo's place and the paper under all take the
- * look and the place of those they stand for; photos, dates and days stay.
+ * Carries pieces of a page to other pages; null if none of those can be changed. What was carried there before from the same
+ * pieces is replaced. A month, a living title, a photo's place and the paper under all take the look and the place of those
+ * they stand for; photos, dates and days stay. With no pieces named all of the page is carried: papers and things of the
+ * others make room for its own.
  */
 export function carry(
   project: Project,
@@ -115,21 +117,8 @@ function carriedTo(
       );
     }
   }
-  // Everything comes to lie over what it lies over where it comes from.
-  const pile = kept.filter(({ id }) => ![...pairs].some(([own, other]) => other.id === id && at.has(own)));
-  let below = 0;
-  let last: string | undefined;
-  for (const { id } of from.pile) {
-    const laid = at.get(id);
-    const anchor = laid ? undefined : pairs.get(id);
-    if (anchor) last = anchor.id;
-    if (!laid) continue;
-    const found = last === undefined ? -1 : pile.findIndex((each) => each.id === last);
-    const index = found < 0 ? Math.min(below, pile.length) : found + 1;
-    pile.splice(index, 0, ...laid);
-    below = index + laid.length;
-    last = laid.at(-1)?.id ?? last;
-  }
+  const laid = { from, at, pairs, kept };
+  const pile = chosen.length === from.pile.length ? wholly(laid) : among(laid);
   const aside = how.over ? { pile, left: 0 } : clearOfNumbers(pile, new Set(roots), from, page);
   const members = new Set(aside.pile.flatMap(({ groups: of = [] }) => of));
   return {
@@ -137,6 +126,44 @@ function carriedTo(
     groups: [...page.groups, ...groups].filter(({ id }) => members.has(id)),
     left: aside.left,
   };
+}
+
+interface LaidOn {
+  from: Surface;
+  /** What becomes of each piece that is carried, by its id. */
+  at: ReadonlyMap<string, readonly Piece[]>;
+  pairs: ReadonlyMap<string, Piece>;
+  kept: readonly Piece[];
+}
+
+/** A page as another is: of its own stay photos, what is written, and what is held to a day. */
+function wholly({ from, at, pairs, kept }: LaidOn): Piece[] {
+  const stand = new Set([...pairs.values()].map(({ id }) => id));
+  const own = kept.filter(
+    (piece) =>
+      !stand.has(piece.id) &&
+      (piece.held !== undefined || isWritten(piece.outline) || materialKind(piece.material).photos),
+  );
+  return [...from.pile.flatMap(({ id }) => at.get(id) ?? []), ...own];
+}
+
+/** A page with more on it: everything comes to lie over what it lies over where it comes from. */
+function among({ from, at, pairs, kept }: LaidOn): Piece[] {
+  const named = new Map([...pairs].map(([id, other]) => [other.id, id]));
+  // What stands for another stays where it lies in the pile.
+  const pile = kept.flatMap((piece) => at.get(named.get(piece.id) ?? '') ?? [piece]);
+  let last: string | undefined;
+  for (const { id } of from.pile) {
+    const other = pairs.get(id);
+    const laid = at.get(id);
+    if (other) last = other.id;
+    else if (laid?.length) {
+      const found = last === undefined ? -1 : pile.findIndex((each) => each.id === last);
+      pile.splice(found + 1, 0, ...laid);
+      last = laid.at(-1)!.id;
+    }
+  }
+  return pile;
 }
 
 /** A group whose members differ is none any more; what is not held where it comes from is not held here. */

@@ -43,8 +43,8 @@ export function CarrySheet({ onClose }: { onClose: () => void }) {
       <Typography variant="body2" sx={{ mb: 1.5 }}>
         {count
           ? `${count === 1 ? 'What is selected goes' : `The ${count} selected pieces go`} where it lies to other months.`
-          : `All of ${page} goes to other months. Select pieces to carry only those.`}{' '}
-        Photos, dates and days stay; what was carried from here before is replaced.
+          : `All of ${page} goes to other months, in place of their papers and things. Select pieces to carry only those.`}{' '}
+        Photos, words, dates and what is held to days stay; what was carried from here before is replaced.
       </Typography>
       <RowSlider
         label="Different"
