@@ -230,6 +230,13 @@ test('inks dealt: every set can be read on a pale card; what wore an ink of its 
       .slice(2)
       .flatMap((surface) => fresh(surface).map(({ material }) => material.kind === 'ink' && material.colour));
   expect(coloursOf(carried.project)).toEqual(shore.sets.slice(1).map(([, main]) => main));
+  // A title and a month carried on wear the inks of theirs.
+  const whole = carry(of, of.surfaces[1]!.id, [], others(of), AS_IT_IS, newId)!.edit;
+  for (const [i, { pile }] of perform(startHistory(of), whole, 0).project.surfaces.slice(2).entries())
+    for (const { role, material } of pile) {
+      if (role === 'title') expect(material).toEqual({ kind: 'ink', colour: shore.sets[i + 1]![1] });
+      if (material.kind === 'month') expect(material.inks.numbers).toBe(shore.sets[i + 1]![0]);
+    }
   const next = perform(carried, dealInks(carried.project, garden)!, 9000).project;
   expect(coloursOf(next)).toEqual(garden.sets.slice(1).map(([, main]) => main));
   expect(readProject(writeProject(next))).toEqual({ ok: true, value: next });

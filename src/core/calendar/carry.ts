@@ -107,7 +107,7 @@ function carriedTo(
   const at = new Map<string, Piece[]>();
   for (const piece of chosen) {
     const there = pairs.get(piece.id);
-    if (there) at.set(piece.id, [like(piece, there)]);
+    if (there) at.set(piece.id, [inked(like(piece, there), inks)]);
     else {
       const copy = copies.get(piece.id)!;
       const all = varied?.get(copy.id) ?? [copy];
