@@ -27,7 +27,7 @@ export const makePdf: Maker = async (pictures, { withBleed, cropMarks }, stock, 
     {
       platform: stock.platform,
       font: stock.font,
-      subset: await openSubset(await stock.subsetter()),
+      subset: await openSubset(stock.subsetter),
       asset: stock.asset,
       drawing: stock.drawing,
       bytes: (sha) => bytes.get(sha)!,

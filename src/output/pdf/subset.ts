@@ -37,9 +37,19 @@ const LAYOUT = ['GSUB', 'GPOS', 'GDEF', 'kern', 'morx', 'kerx'];
 
 const tag = (name: string): number => [...name].reduce((sum, letter) => sum * 256 + letter.charCodeAt(0), 0);
 
-export async function openSubset(wasm: BufferSource): Promise<Subset> {
-  const { instance } = await WebAssembly.instantiate(wasm, {});
-  const hb = instance.exports as unknown as Exports;
+let compiled: Promise<WebAssembly.Module> | undefined;
+
+/** Compiled once: that goes on beside all else long after it could be used, and would again for every file that is made. */
+function compile(read: () => Promise<BufferSource>): Promise<WebAssembly.Module> {
+  const now = (compiled ??= read().then((wasm) => WebAssembly.compile(wasm)));
+  now.catch(() => (compiled = undefined));
+  return now;
+}
+
+/** `read` gives the subsetter's own bytes, if they were not read before. Each has its own memory. */
+export async function openSubset(read: () => Promise<BufferSource>): Promise<Subset> {
+  const { exports } = await WebAssembly.instantiate(await compile(read), {});
+  const hb = exports as unknown as Exports;
   hb._initialize?.();
   return (font, glyphs) => {
     const at = hb.malloc(font.length);
