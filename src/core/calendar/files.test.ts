@@ -166,6 +166,7 @@ test('what is written is read again as it was', () => {
     { id: 'c', kind: 'anniversary', name: 'The club; founded', month: 9, day: 12, year: 2009 },
     { id: 'o', kind: 'once', name: 'Moving', month: 3, day: 4, year: 2027 },
     { id: 'x', kind: 'yearly', name: 'New Year', month: 1, day: 1 },
+    { id: 'w', kind: 'birthday', name: 'Wren', month: 7, day: 6 },
   ];
   const text = writeDays(events, 2027, 'february', new Date('2026-11-27T10:00:00Z'));
   expect(text.split('\r\n').every((line) => Buffer.byteLength(line) <= 75)).toBe(true);

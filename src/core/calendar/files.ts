@@ -3,6 +3,7 @@
  * Each entry is read by itself, so that a damaged one costs no other. Times are those of the place an entry was written for.
  */
 import ICAL from 'ical.js';
+import { UNKNOWN, YEAR } from '@/core/calendar/write';
 import * as rrule from 'rrule';
 import { LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
 import type { TypedEvent } from '@/core/calendar/typed';
@@ -101,7 +102,8 @@ function eventDays(entry: string, from: number, to: number): TypedEvent[] {
       : null;
   const yearly = rule && !component.getFirstProperty('exdate') ? everyYear(rule, start) : null;
   // What has years to be counted keeps the one it began in.
-  const begun = kind && yearly?.nth === undefined ? { year: start.year } : {};
+  const since = component.getFirstPropertyValue(YEAR) !== UNKNOWN;
+  const begun = kind && since && yearly?.nth === undefined ? { year: start.year } : {};
   if (yearly) return [{ kind: kind ?? 'yearly', name: bare(name, kind), ...yearly, ...begun }];
   const days = (on: Day): Day[] => lasting(component, start, on);
   if (!rule && !component.getFirstProperty('rdate'))

@@ -258,13 +258,18 @@ const groupedWith = (session: Session, piece: Piece): Piece[] =>
     ({ id, groups }) => id === piece.id || (piece.groups && groups?.[0] === piece.groups[0]),
   );
 
-/** Whether a piece could be held to the day it lies on, and is no larger than what one lays on a day. */
+/** Whether a piece was laid on a day it could be held to: over the month, a photo of any size, as it fills the day. */
 export function couldHold(surface: Surface, piece: Piece): boolean {
   if (piece.held || !LAID_ON_DAYS.includes(piece.role)) return false;
   const [way] = waysToHold(surface, piece);
+  const { pile } = surface;
+  const over = pile.findIndex(({ id }) => id === piece.id) > pile.findIndex((each) => isMonth(each));
   const { width, height } = piece.placement;
-  return way !== undefined && width <= 2.5 * way.box.width && height <= 2.5 * way.box.height;
+  const small = width <= MOST_DAYS * (way?.box.width ?? 0) && height <= MOST_DAYS * (way?.box.height ?? 0);
+  return way !== undefined && over && (small || piece.role === 'photo');
 }
+/** How many days' boxes a thing may reach over that is meant for one. */
+const MOST_DAYS = 5;
 const LAID_ON_DAYS: readonly Role[] = ['photo', 'stamp', 'embellishment', 'letter', 'caption'];
 
 /** Holds what is selected to the day it lies on, or says why not. */

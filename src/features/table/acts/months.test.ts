@@ -88,6 +88,15 @@ test('what is dropped on a day could be held to it, what covers the month could 
       placement: { ...at.placement, width: 600, height: 700 },
     }),
   ).toBe(false);
+  // A photo of any size is meant for the day it is dropped on, but not what lies beneath the month.
+  const photo = { ...at, role: 'photo' as const, placement: { ...at.placement, width: 600, height: 700 } };
+  const { pile } = shownSurface(store.getState());
+  const above = {
+    ...shownSurface(store.getState()),
+    pile: [...pile.filter(({ id }) => id !== at.id), photo],
+  };
+  expect(act.couldHold(above, photo)).toBe(true);
+  expect(act.couldHold({ ...above, pile: [photo, ...above.pile.slice(0, -1)] }, photo)).toBe(false);
   act.holdChosen(store);
   expect(selectedPieces(store.getState())[0]!.held).toMatchObject({ month: 1, day: 14 });
   expect(act.couldHold(shownSurface(store.getState()), selectedPieces(store.getState())[0]!)).toBe(false);
