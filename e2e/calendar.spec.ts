@@ -76,8 +76,23 @@ test('a desk calendar of a house design, 12 photos and 9 birthdays in fewer than
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: `August ${january}` })).toBeVisible();
 
-  // What lies on one month goes to all; a finished month is told, and left alone.
   const tab = (name: string) => page.getByRole('navigation', { name: 'Pages' }).getByRole('button', { name });
+  // A photo dropped on a day offers to be held to it, however long the names of pages are.
+  await tab(`February ${january}`).click();
+  const stage = page.getByTestId('stage');
+  const on = (await stage.boundingBox())!;
+  await photosInBox(page)
+    .first()
+    .dragTo(stage, {
+      targetPosition: { x: on.width * 0.36, y: on.height * 0.45 },
+    });
+  await page
+    .getByRole('toolbar', { name: 'What to do with the selection' })
+    .getByRole('button', { name: /^Hold/ })
+    .click();
+  await expect(page.getByRole('button', { name: /^Undo hold to \d+ February/ })).toBeVisible();
+
+  // What lies on one month goes to all; a finished month is told, and left alone.
   await tab(`March ${january}`).click();
   await page.getByRole('button', { name: 'What to do with this page' }).click();
   await page.getByRole('menuitem', { name: `Lock March ${january}: finished` }).click();

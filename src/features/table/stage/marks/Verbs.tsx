@@ -94,7 +94,8 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
       style={{ left, top, ...(shift && { pointerEvents: 'none', opacity: 0.35 }) }}
-      sx={{ position: 'absolute', display: 'flex', p: 0.5, borderRadius: 2.5, gap: 0.25 }}
+      // Over the tabs of pages, whose names may be long.
+      sx={{ position: 'absolute', zIndex: 3, display: 'flex', p: 0.5, borderRadius: 2.5, gap: 0.25 }}
     >
       {verbs.map((verb) => (
         <VerbButton key={verb.name} verb={verb} />
