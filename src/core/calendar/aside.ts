@@ -76,14 +76,18 @@ export function boxOverlaps(placement: Placement, box: Box): boolean {
 }
 
 /** Sizes a piece is tried at, so that it finds a place near by rather than far away. */
-const SIZES = [1, 0.75, 0.5];
+export const SIZES: readonly number[] = [1, 0.75, 0.5];
 const [RINGS, ROUND] = [26, 24];
 
 /** Places for a piece, the nearest first, no farther off the page than it lies now; smaller ones where there may be none. */
-export function* placesAside(placement: Placement, page: Size): Generator<Placement> {
+export function* placesAside(
+  placement: Placement,
+  page: Size,
+  sizes: readonly number[],
+): Generator<Placement> {
   const beyond = outside(extentOf(placement), page);
   const step = Math.hypot(page.width, page.height) / 2 / RINGS;
-  for (const size of SIZES) {
+  for (const size of sizes) {
     const smaller = { ...placement, width: placement.width * size, height: placement.height * size };
     for (let ring = size < 1 ? 0 : 1; ring <= RINGS; ring++)
       for (let i = 0; i < (ring ? ROUND : 1); i++) {

@@ -30,7 +30,8 @@ const calendar = (way = 'month'): Project =>
   );
 const button = (id: string, x: number, y: number, side = 40) => ({
   ...inkPiece(id, x, y, side, side),
-  role: 'embellishment' as const,
+  // Whatever is laid for its looks or to be read moves aside.
+  role: id === 'b1' ? ('caption' as const) : ('embellishment' as const),
 });
 /** A calendar with things on January, whose month is set in a layout. */
 function decorated(layout: LayoutName, things: readonly (readonly [number, number, number])[]): Project {

@@ -1,5 +1,5 @@
 /** What lies on one month carried on to others: in the same place, or each time a little different, and over no number. */
-import { numbersOn, boxOverlaps, placesAside } from '@/core/calendar/aside';
+import { numbersOn, boxOverlaps, placesAside, SIZES } from '@/core/calendar/aside';
 import { lives } from '@/core/text/style';
 import { isPicture, materialKind } from '@/core/piece/material';
 import { isWritten } from '@/core/piece/outline';
@@ -37,6 +37,14 @@ const TURN = 28;
 const SIZE = 0.3;
 /** The share of pieces left out, and of those that come twice. */
 const [LEFT_OUT, TWICE] = [0.22, 0.22];
+
+/** What other things lie on: it may lie anywhere. */
+const isGround = ({ role, placement }: Piece, page: Surface): boolean =>
+  role === 'paper' ||
+  role === 'mat' ||
+  role === 'photo' ||
+  placement.width >= page.width ||
+  placement.height >= page.height;
 
 /** What differs: things laid for their looks. Papers, photos and words stay as they are. */
 const differs = ({ role, placement }: Piece, page: Surface): boolean =>
@@ -286,11 +294,11 @@ function clearOfNumbers(
 ): { pile: Piece[]; left: number } {
   let left = 0;
   const laid = pile.flatMap((piece, i): Piece[] => {
-    if (!piece.carried || !roots.has(piece.carried) || !differs(piece, from)) return [piece];
+    if (!piece.carried || !roots.has(piece.carried) || isGround(piece, from)) return [piece];
     // What lies under a month does not hide its numbers.
     const numbers = pile.slice(0, i).flatMap(numbersOn);
     if (!numbers.some((number) => boxOverlaps(piece.placement, number))) return [piece];
-    for (const placement of placesAside(piece.placement, page))
+    for (const placement of placesAside(piece.placement, page, isWritten(piece.outline) ? [1] : SIZES))
       if (!numbers.some((number) => boxOverlaps(placement, number))) return [{ ...piece, placement }];
     left += 1;
     return [];
