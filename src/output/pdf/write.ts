@@ -1,11 +1,11 @@
 /** A Picture as PDF 1.7: boxes for print shops, photos untouched, words as words, shadows as soft masks. */
 import { PDFDocument, PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import { rgbOf } from '@/core/color/hex';
-import { outset, type Box, type Size } from '@/core/geometry/box';
+import { outset, type Box } from '@/core/geometry/box';
 import type { DrawingPart } from '@/core/drawing/drawing';
 import { compose, type Matrix } from '@/core/geometry/matrix';
 import type { Path } from '@/core/geometry/path';
-import { NO_SIDES, type Sides } from '@/core/geometry/sides';
+import { NO_SIDES } from '@/core/geometry/sides';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Blend } from '@/core/picture/blend';
 import {
@@ -15,7 +15,6 @@ import {
   type FillMark,
   type ImageMark,
   type Mark,
-  type Fold,
   type Picture,
   type ShadowMark,
   type WorkedMark,
@@ -28,6 +27,7 @@ import type { Subset } from '@/output/pdf/subset';
 import { embedShading } from '@/output/pdf/shading';
 import { embedJpeg, embedPixels, type Profiles } from '@/output/pdf/pictures';
 import { Shadows } from '@/output/pdf/shadows';
+import { marksAt, n } from '@/output/pdf/crop-marks';
 import { Packer } from '@/output/pdf/stream';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { around } from '@/output/pixels/marks';
@@ -56,7 +56,6 @@ export interface PdfOptions {
 
 /** Room for crop marks beyond the bleed, points. */
 const MARK_ROOM = 27;
-const MARK_LENGTH = 18;
 
 /** One page for each picture. */
 export async function writePdf(
@@ -118,28 +117,6 @@ async function addPage(
   );
 }
 
-/**
- * Hairlines at the trim's corners, beginning outside the bleed (or 3 pt out), in the four inks at full strength; where the
- * paper is scored and folded they are dashed.
- */
-function marksAt({ width, height }: Size, bleed: Sides, folds: readonly Fold[]): string {
-  const away = (side: keyof Sides) => Math.max(bleed[side], 3) + 2;
-  const mark = (axis: Fold['axis'], at: number, from: number, by: number) =>
-    axis === 'x'
-      ? `${n(at)} ${n(from)} m ${n(at)} ${n(from + by)} l`
-      : `${n(from)} ${n(at)} m ${n(from + by)} ${n(at)} l`;
-  const both = (axis: Fold['axis'], at: number): string[] => {
-    const [first, last, side] =
-      axis === 'x' ? (['top', 'bottom', height] as const) : (['left', 'right', width] as const);
-    return [mark(axis, at, -away(first), -MARK_LENGTH), mark(axis, at, side + away(last), MARK_LENGTH)];
-  };
-  const lines = [...[0, width].flatMap((x) => both('x', x)), ...[0, height].flatMap((y) => both('y', y))];
-  const dashed = folds.flatMap(({ axis, at }) => both(axis, at));
-  const scored = dashed.length ? ` [3 2] 0 d ${dashed.join(' ')} S` : '';
-  return `q 1 1 1 1 K 0.25 w ${lines.join(' ')} S${scored} Q`;
-}
-
-const n = (value: number): string => String(Math.round(value * 1e4) / 1e4);
 const cm = (map: Matrix): string =>
   `${map
     .map((v) =>
