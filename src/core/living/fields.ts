@@ -1,17 +1,19 @@
 /** What each kind of living words says. */
 import { DAY_FORMS, isDay, type Fact, type Field, type FieldName } from '@/core/living/field';
 import { digitsOf, monthName } from '@/core/dates/names';
-import { monthOn, untitledOf, type Product } from '@/core/product';
+import { countOf, monthOn, numbersOn, untitledOf, type Product } from '@/core/product';
 
 /** What is looked at of a project, and which of its surfaces the words stand on, counted from 0. */
 export interface Where {
   project: {
     title: string;
     product: Product;
-    surfaces: readonly { part?: string }[];
+    surfaces: readonly { part?: string; width?: number }[];
     facts?: readonly Fact[];
   };
   index: number;
+  /** How far right on the surface the words stand, points: they may be on one of several pages. */
+  x?: number;
 }
 
 interface FieldKind {
@@ -23,8 +25,16 @@ interface FieldKind {
 
 /** Every kind there is. Adding one is adding it here, and its name in field.ts. */
 export const FIELDS: Record<FieldName, FieldKind> = {
-  page: { name: 'Number of this page', says: ({ index }) => String(index + 1) },
-  pages: { name: 'How many pages there are', says: ({ project }) => String(project.surfaces.length) },
+  page: {
+    name: 'Number of this page',
+    says({ project, index, x = 0 }) {
+      const surface = project.surfaces[index];
+      const numbers = surface ? numbersOn(project, surface, index) : [index + 1];
+      const at = Math.floor((x / (surface?.width ?? Infinity)) * numbers.length);
+      return numbers.length ? String(numbers[Math.max(0, Math.min(numbers.length - 1, at))]) : null;
+    },
+  },
+  pages: { name: 'How many pages there are', says: ({ project }) => String(countOf(project)) },
   title: {
     name: 'Title of the project',
     says: ({ project }) => project.title.trim() || untitledOf(project.product),

@@ -53,7 +53,7 @@ export function saidAnew(
 export function sayAnew(project: Project, typesetter: Typesetter): Edit | null {
   const edits = project.surfaces.flatMap((surface, index) =>
     livingOn(surface).flatMap((piece) => {
-      const to = saidAnew(piece.outline, { project, index });
+      const to = saidAnew(piece.outline, { project, index, x: piece.placement.x });
       return to ? [writeAnew(surface.id, piece, to, typesetter)] : [];
     }),
   );

@@ -1,5 +1,5 @@
 /** What is known of a picture file. Its bytes live elsewhere, named by their SHA-256, and never change. */
-import type { Size } from '@/core/geometry/box';
+import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
 import type { PhotoNotes } from '@/core/photos/notes';
 
@@ -23,6 +23,8 @@ export interface Asset {
   taken?: string;
   /** Where the thing lies that matters, as shares of the upright width and height (`focusOf`); the middle if not known. */
   focus?: { x: number; y: number };
+  /** Faces found in it, as shares of the upright width and height, largest first; absent while nobody looked. */
+  faces?: Box[];
   /** How blurred its sharpest part is, 0 to 1 (`blurOf`); absent if not known, or if it is plain all over. */
   blur?: number;
   /** What it looks like, for finding others like it (`likenessOf`). */

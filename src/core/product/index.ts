@@ -1,6 +1,7 @@
 /** Every kind of product, and what a project's own says of its surfaces. Adding one is adding it to these two lists. */
 import type { Box, Size } from '@/core/geometry/box';
 import type { Matrix } from '@/core/geometry/matrix';
+import { book, type BookProduct } from '@/core/product/book';
 import { calendar, type CalendarProduct } from '@/core/product/calendar';
 import { card, type CardProduct } from '@/core/product/card';
 import { foreign, type ForeignProduct } from '@/core/product/foreign';
@@ -18,14 +19,15 @@ import type {
   Part,
   PartMonth,
   ProductKind,
+  Rows,
   WayOut,
 } from '@/core/product/product';
 import type { Unit } from '@/core/units/lengths';
 
-type Known = LayoutProduct | CardProduct | CalendarProduct;
+type Known = LayoutProduct | CardProduct | CalendarProduct | BookProduct;
 export type Product = Known | ForeignProduct;
 
-export const PRODUCTS = { layout, card, calendar } satisfies {
+export const PRODUCTS = { layout, card, calendar, book } satisfies {
   [K in Known['kind']]: ProductKind<Extract<Product, { kind: K }>>;
 };
 
@@ -93,10 +95,11 @@ export function strangeIn(written: unknown): ForeignProduct['written'] | null {
 export const asWritten = (product: Product): object =>
   product.kind === 'foreign' ? product.written : product;
 
-/** What stands for it on the shelf: the first panel of its first surface. */
+/** What stands for it on the shelf: a panel of its first surface. */
 export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box; panel: Panel } => {
   const [surface] = of.surfaces as readonly [S];
-  const panel = panelsOn(of, surface)[0]!;
+  const panels = panelsOn(of, surface);
+  const panel = panels.find(({ name }) => name === kindOf(of.product).shownFirst) ?? panels[0]!;
   return { surface, box: panel.box, panel };
 };
 
@@ -105,6 +108,23 @@ export const sidesOf = (product: Product): Part[] | null => kindOf(product).side
 
 /** Whether its surfaces are pages that may be added, copied, moved and taken away. */
 export const hasPages = ({ product }: Pick<Whole, 'product'>): boolean => Boolean(kindOf(product).pages);
+
+/** Which of its sides may be added, copied, moved and taken away; null where none or all may. */
+export const rowsOf = (product: Product): Rows<Product> | null => kindOf(product).rows ?? null;
+
+/** Whether a surface may be copied, moved and taken away. */
+export const comesAndGoes = ({ product }: Pick<Whole, 'product'>, surface: Pick<Made, 'part'>): boolean =>
+  Boolean(kindOf(product).pages ?? kindOf(product).rows?.is(partOf(surface)));
+
+/** The numbers of the pages on a surface, which is the `index`th counted from 0; none where they are not counted. */
+export const numbersOn = (
+  { product }: Pick<Whole, 'product'>,
+  surface: Pick<Made, 'part'>,
+  index: number,
+): readonly number[] => kindOf(product).numbers?.(product, partOf(surface)) ?? [index + 1];
+
+export const countOf = ({ product, surfaces }: { product: Product; surfaces: readonly unknown[] }): number =>
+  kindOf(product).count?.(product) ?? surfaces.length;
 
 export const productSays = ({ product, surfaces }: Whole, unit: Unit): string =>
   kindOf(product).says(product, unit, surfaces[0]!);
@@ -146,12 +166,19 @@ export interface Taken<S> {
 }
 
 /** All that comes out of a project in one form. */
-export function madeAs<S extends Made>(of: Whole<S>, form: Form): Taken<S>[] {
-  const { panels } = waysOut(of.product).find(({ as }) => as.includes(form))!;
-  return of.surfaces.flatMap((surface): Taken<S>[] =>
-    panels ? panelsOn(of, surface).map((panel) => ({ surface, panel })) : [{ surface }],
+export const madeAs = <S extends Made>(of: Whole<S>, form: Form): Taken<S>[] =>
+  madeBy(
+    of,
+    waysOut(of.product).find(({ as }) => as.includes(form))!,
   );
-}
+
+/** All that comes out of it in one of its ways. */
+export const madeBy = <S extends Made>(of: Whole<S>, { panels, parts }: WayOut): Taken<S>[] =>
+  of.surfaces
+    .filter((surface) => parts?.(partOf(surface)) ?? true)
+    .flatMap((surface): Taken<S>[] =>
+      panels ? panelsOn(of, surface).map((panel) => ({ surface, panel })) : [{ surface }],
+    );
 
 /** What a product is of: `2027`; empty for what is of no year. */
 export const datedSays = (product: Product): string => kindOf(product).dated?.(product) ?? '';

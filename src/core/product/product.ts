@@ -22,6 +22,8 @@ export interface Part extends Size {
   name: string;
   /** What must be kept free at its edges, where that is more than is usual. */
   safe?: Partial<Sides>;
+  /** What is printed beyond its trim, where that is more than is usual: what is turned in about a board. */
+  bleed?: Sides;
 }
 
 export type { Fold };
@@ -78,16 +80,33 @@ export type Form = (typeof FORMS)[number];
 
 /** One way in which a product comes out. */
 export interface WayOut {
-  /** What it answers to, its own name first; all ways of a kind together answer to every form, each once. */
-  as: readonly [Form, ...Form[]];
+  /** What it answers to; all ways of a kind together answer to every form, each once. The first way answers to one. */
+  as: readonly Form[];
   /** What comes out, where there are several: `sides`, `panels`. */
   name: string;
   /** Panel by panel, each turned to be read. */
   panels?: true;
+  /** Whether a part comes out this way; all do without. */
+  parts?(part: string): boolean;
+}
+
+/** Sides of a product that may be added, copied, moved and taken away, in a row between those that stay. */
+export interface Rows<P> {
+  /** In their order. */
+  parts(product: P): readonly string[];
+  /** The product with these, in this order. */
+  withParts(product: P, parts: readonly string[]): P;
+  /** A name for one more. */
+  fresh(parts: readonly string[]): string;
+  /** Whether a part is one of them. */
+  is(part: string): boolean;
+  /** What a person calls one. */
+  one: string;
+  most: number;
 }
 
 /** Checks before printing that only some products need; each is in `core/proof/`. */
-export type OwnCheck = 'folds' | 'binding';
+export type OwnCheck = 'folds' | 'binding' | 'signatures';
 
 /** One way in which a size can be made up, where there are several. */
 export interface Way {
@@ -139,6 +158,14 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   language?(product: P): string;
   /** Its surfaces are pages that may be added, copied, moved and taken away. */
   pages?: true;
+  /** Some of its sides may be. */
+  rows?: Rows<P>;
+  /** What numbers the pages of a part have, panel by panel; its place among the surfaces without. */
+  numbers?(product: P, part: string): readonly number[];
+  /** How many pages it has; as many as surfaces without. */
+  count?(product: P): number;
+  /** The panel of its first side that stands for it on the shelf; the first without. */
+  shownFirst?: string;
   /** What may be made with it or left out, each with the sides it has: a card's envelope. */
   extras?: readonly Extra[];
   has?(product: P, extra: string): boolean;

@@ -6,6 +6,9 @@ import { MOST_MONTHS } from '@/core/product/calendar';
 import { BINDINGS } from '@/core/product/calendar/binding';
 import { CALENDAR_FORMS } from '@/core/product/calendar/start';
 import { MOST_SHUT } from '@/core/product/card/start';
+import { freshSpread, isSpread, MOST_SPREADS } from '@/core/product/book';
+import { BOOK_PAPERS } from '@/core/product/book/papers';
+import { BOOK_BINDINGS, MOST_PAGE } from '@/core/product/book/start';
 import { FOLDINGS } from '@/core/product/card/folding';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { byKind } from '@/core/schema/choice';
@@ -20,6 +23,11 @@ const leaf = number()
 const side = number()
   .min(SMALLEST_SIDE - 1e-6)
   .max(MOST_SHUT + 1e-6)
+  .required();
+
+const page = number()
+  .min(SMALLEST_SIDE - 1e-6)
+  .max(MOST_PAGE + 1e-6)
   .required();
 
 const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
@@ -55,6 +63,23 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
       .default(undefined)
       .optional(),
     leapDay: string().oneOf(['february', 'march']).required(),
+  }).noUnknown(),
+  book: object({
+    kind: string().oneOf(['book']).required(),
+    width: page,
+    height: page,
+    binding: string().oneOf(Object.keys(BOOK_BINDINGS)).required(),
+    paper: string().oneOf(Object.keys(BOOK_PAPERS)).required(),
+    spreads: array(
+      string()
+        .matches(/^spread-[1-9]\d{0,8}$/)
+        .required(),
+    )
+      .min(1)
+      .max(MOST_SPREADS)
+      .test('once', '${path} names a spread twice', (all) => new Set(all).size === (all?.length ?? 0))
+      .required(),
+    flaps: boolean(),
   }).noUnknown(),
 };
 

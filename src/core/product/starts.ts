@@ -1,4 +1,5 @@
 /** What every kind of product begins with, for Home, which need not know what becomes of it. */
+import { bookStart } from '@/core/product/book/start';
 import { calendarStart } from '@/core/product/calendar/start';
 import { cardStart } from '@/core/product/card/start';
 import type { ProductName } from '@/core/product';
@@ -9,5 +10,6 @@ export const STARTS: { [K in ProductName]: ProductStart<K> } = {
   layout: layoutStart,
   card: cardStart,
   calendar: calendarStart,
+  book: bookStart,
 };
 export const PRODUCT_NAMES = Object.keys(STARTS) as ProductName[];

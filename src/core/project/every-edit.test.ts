@@ -35,6 +35,8 @@ const NO_EDITS = [
     // What a product is made of: product.test.ts.
     'changeProduct',
     'makeExtra',
+    'refit',
+    'mayGo',
     'groupsAmong',
   ],
   ...[

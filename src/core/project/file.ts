@@ -57,6 +57,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   }),
   // 14: bound and folded calendars, inks of their months, pieces carried from month to month, moons and papers in months. All may be absent.
   13: (old) => old,
+  // 15: books, and what is known of how their pages were laid. All may be absent.
+  14: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>
@@ -137,13 +139,13 @@ function withItsSides({ project, told }: Mended): Mended {
   if (!sides) return { project, told };
   const said: string[] = [];
   const surfaces = [...project.surfaces];
-  for (const { part, name, width, height } of sides) {
+  for (const { part, name, width, height, bleed } of sides) {
     const at = surfaces.findIndex((surface) => surface.part === part);
     const surface = surfaces[at];
     if (!surface) {
       said.push(`The side “${name}” was missing. It is there again, empty.`);
       // Nothing lies on it: whatever did is lost.
-      const fresh = newSurface(`${project.id}-${part}`, name, { width, height }, project.unit);
+      const fresh = newSurface(`${project.id}-${part}`, name, { width, height, bleed }, project.unit);
       surfaces.push({ ...fresh, part });
     } else if (Math.abs(surface.width - width) > 0.01 || Math.abs(surface.height - height) > 0.01) {
       said.push(

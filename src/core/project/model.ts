@@ -86,6 +86,14 @@ export interface Surface {
   guides: Guide[];
   /** Nothing on it can be changed until it is unlocked. */
   locked: boolean;
+  /** How it was laid by itself, of a book. */
+  laid?: LaidBy;
+}
+
+/** A page that was laid by itself: out of which spread of its design, and what its pile came to (`printOf`). */
+export interface LaidBy {
+  spread: string;
+  print: string;
 }
 
 /** A finish that pieces share by its name. */
@@ -176,18 +184,22 @@ export const safeWith = (asked: Part['safe'], unit: Project['unit']): Sides => {
   return { top: wide('top'), right: wide('right'), bottom: wide('bottom'), left: wide('left') };
 };
 
+/** What is printed beyond the trim of a side. */
+export const bleedWith = (asked: Part['bleed'], unit: Project['unit']): Sides =>
+  asked ? { ...asked } : evenly(USUAL_BLEED[unit]);
+
 /** An empty page. */
 export const newSurface = (
   id: string,
   name: string,
-  { width, height, safe }: Pick<Part, 'width' | 'height' | 'safe'>,
+  { width, height, safe, bleed }: Pick<Part, 'width' | 'height' | 'safe' | 'bleed'>,
   unit: Project['unit'],
 ): Surface => ({
   id,
   name,
   width,
   height,
-  bleed: evenly(USUAL_BLEED[unit]),
+  bleed: bleedWith(bleed, unit),
   safe: safeWith(safe, unit),
   ground: '#ffffff',
   light: DAYLIGHT,

@@ -256,6 +256,15 @@ const surfaceSchema = object({
   groups: array(groupSchema.required()).max(MOST_PIECES).required(),
   guides: guidesSchema,
   locked: boolean().required(),
+  laid: object({
+    spread: string().min(1).max(40).required(),
+    print: string()
+      .matches(/^[0-9a-f]{8,64}$/)
+      .required(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
 })
   .noUnknown()
   .meta({ named: 'page' });
@@ -263,6 +272,10 @@ const surfaceSchema = object({
 const outlineData = string()
   .max(200_000)
   .test('outline', '${path} is not a readable outline', (data) => data === undefined || isReadablePath(data));
+
+const share = number().min(0).max(1).required();
+/** Faces kept of one photo. */
+export const MOST_FACES = 60;
 
 const assetSchema = object({
   sha: string().matches(SHA256).required(),
@@ -280,6 +293,9 @@ const assetSchema = object({
     .noUnknown()
     .default(undefined)
     .optional(),
+  faces: array(object({ x: share, y: share, width: share, height: share }).noUnknown().required()).max(
+    MOST_FACES,
+  ),
   blur: number().min(0).max(1),
   likeness: string().matches(LIKENESS),
   notes: notesSchema.default(undefined).optional(),

@@ -12,13 +12,14 @@ import { FONTS, LACKING } from '@/core/proof/fonts';
 import { MONTHS } from '@/core/proof/months';
 import { OPENINGS } from '@/core/proof/openings';
 import { OVER } from '@/core/proof/over';
+import { SIGNATURES } from '@/core/proof/signatures';
 import { SHARP } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
 
 /** Of any page; in the order they are told. */
 const CHECKS: readonly Check[] = [OVER, MONTHS, OPENINGS, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
 /** Of products that ask for them. */
-const OWN: Record<OwnCheck, Check> = { folds: FOLDS, binding: BINDING };
+const OWN: Record<OwnCheck, Check> = { folds: FOLDS, binding: BINDING, signatures: SIGNATURES };
 
 /** What the checks found on a page, a sentence for each, and what those say that found nothing. */
 export function checked(

@@ -1,15 +1,19 @@
 /** Edits of pages and of the guides on them. */
 import type { Piece } from '@/core/piece/piece';
+import type { Draft } from 'immer';
+import { rowsOf, type Product } from '@/core/product';
 import type { Edit } from '@/core/project/edits/edit';
-import { surfaceOf, type Group, type Guide, type Surface } from '@/core/project/model';
+import { changeProduct } from '@/core/project/edits/product';
+import { surfaceOf, type Group, type Guide, type Project, type Surface } from '@/core/project/model';
 
 /** Puts a page after another, or at the end. */
 export const addPage = (surface: Surface, after?: string): Edit => ({
   label: surface.pile.length ? 'copy page' : 'add page',
-  apply({ surfaces }) {
+  apply(project) {
+    const { surfaces } = project;
     const at = surfaces.findIndex(({ id }) => id === after);
     surfaces.splice(at < 0 ? surfaces.length : at + 1, 0, structuredClone(surface));
-    surfaces.forEach(renumber);
+    inTheirRow(project);
   },
 });
 
@@ -24,25 +28,48 @@ export const becomePage = (
   },
 });
 
+/** Whether a page may be taken away: one of its kind stays. */
+export const mayGo = (
+  { product, surfaces }: Pick<Project, 'product' | 'surfaces'>,
+  going: Surface,
+): boolean => {
+  const rows = rowsOf(product);
+  if (rows) return rows.is(going.part ?? '') && rows.parts(product).length > 1;
+  return surfaces.length > 1;
+};
+
+/** Pages are numbered by their place; sides of a product that come and go lie in their row, and the product has just those. */
+function inTheirRow(project: Draft<Project>): void {
+  const product = project.product as Product;
+  const rows = rowsOf(product);
+  if (!rows) return project.surfaces.forEach(renumber);
+  const order = project.surfaces.flatMap(({ part = '' }) => (rows.is(part) ? [part] : []));
+  changeProduct(rows.withParts(product, order), '').apply(project);
+}
+
 /** Takes a page out; the last one stays. */
 export const removePage = (surfaceId: string): Edit => ({
   label: 'delete page',
   apply(project) {
     if (project.surfaces.length < 2) return;
+    const { product, surfaces } = project as Project;
+    const going = surfaces.find(({ id }) => id === surfaceId);
+    if (!going || !mayGo({ product, surfaces }, going)) return;
     project.surfaces = project.surfaces.filter(({ id }) => id !== surfaceId);
-    project.surfaces.forEach(renumber);
+    inTheirRow(project);
   },
 });
 
 /** Puts a page at another place in the row, counted from 0. */
 export const movePage = (surfaceId: string, to: number): Edit => ({
   label: 'change page order',
-  apply({ surfaces }) {
+  apply(project) {
+    const { surfaces } = project;
     const from = surfaces.findIndex(({ id }) => id === surfaceId);
     if (from < 0) return;
     const [surface] = surfaces.splice(from, 1);
     surfaces.splice(Math.max(0, Math.min(surfaces.length, to)), 0, surface!);
-    surfaces.forEach(renumber);
+    inTheirRow(project);
   },
 });
 

@@ -1,9 +1,10 @@
 /** Edits of the product itself: what is made with it, and the sides that come and go with that. */
-import { boundOn, datedSays, extrasOf, sidesOf, withExtra, type Product } from '@/core/product';
+import { boundOn, datedSays, extrasOf, panelsOn, sidesOf, withExtra, type Product } from '@/core/product';
 import { furnished } from '@/core/calendar/furnish';
 import type { Part } from '@/core/product/product';
 import type { Edit } from '@/core/project/edits/edit';
-import { LONGEST_TITLE, safeWith, type Project, type Surface } from '@/core/project/model';
+import { refit } from '@/core/project/edits/refit';
+import { bleedWith, LONGEST_TITLE, safeWith, type Project, type Surface } from '@/core/project/model';
 import { newSide } from '@/core/project/sides';
 
 /** The product with its settings changed: sides it has no more go with all that lies on them, new ones come empty. */
@@ -22,7 +23,15 @@ export const changeProduct = (product: Product, label: string): Edit => ({
       if (!there) return newSide(product, side, `${project.id}-${part}`, project.unit);
       const was = before.find((each) => each.part === part);
       // What a person called it stays.
-      if (there.name === was?.name) there.name = name;
+      if (!was || there.name === was.name) there.name = name;
+      if (there.width !== side.width || there.height !== side.height)
+        refit(
+          there as Surface,
+          panelsOn({ product: known }, there as Surface),
+          panelsOn({ product }, { id: there.id, ...side }),
+          side,
+        );
+      if (!same(was?.bleed, side.bleed)) there.bleed = bleedWith(side.bleed, project.unit);
       if (!same(room(known, was ?? side), room(product, side)))
         makeRoom(there as Surface, [known, product], [was ?? side, side], project.unit);
       return there;

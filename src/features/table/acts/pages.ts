@@ -4,7 +4,7 @@ import { wholeCopy } from '@/core/project/copies';
 import { together } from '@/core/project/edits/edit';
 import { addPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
-import { extrasOf, hasPages, sidesOf, withExtra } from '@/core/product';
+import { comesAndGoes, extrasOf, hasPages, rowsOf, sidesOf, withExtra } from '@/core/product';
 import { makeExtra } from '@/core/project/edits/product';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
@@ -75,19 +75,45 @@ export function mayHavePages(store: SessionStore): boolean {
 export const NO_PAGES = ({ history: { project } }: Session): string | null =>
   hasPages(project) ? null : 'This has just the sides it has: no page comes or goes.';
 
-/** An empty page like the one that is shown. */
-export function pageAfter(session: Session): Surface {
+/** Why none can be added or copied; null where a page can, or another side of a row of them. */
+export const NONE_MORE: (session: Session) => string | null = (session) => {
+  const { product, surfaces } = session.history.project;
+  const rows = rowsOf(product);
+  if (!rows) return NO_PAGES(session);
+  return surfaces.filter(({ part = '' }) => rows.is(part)).length < rows.most
+    ? null
+    : `There are ${rows.most} ${rows.one}s: that is the most there can be.`;
+};
+
+/** Why a page cannot be taken away; null where it can. */
+export const STAYS = (session: Session): string | null => {
   const { project } = session.history;
   const now = page(session);
-  const fresh = newSurface(newId(), `Page ${project.surfaces.length + 1}`, now, project.unit);
-  return { ...fresh, bleed: now.bleed, safe: now.safe, light: now.light };
+  if (!rowsOf(project.product)) return NO_PAGES(session);
+  return comesAndGoes(project, now) ? null : `${now.name} stays: every one of these has it.`;
+};
+/** Why it cannot be copied. */
+export const NO_COPY = (session: Session): string | null => STAYS(session) ?? NONE_MORE(session);
+
+/** An empty page like the one that is shown. */
+export function pageAfter(session: Session, taken: readonly string[] = []): Surface {
+  const { project } = session.history;
+  const now = page(session);
+  const { product, surfaces } = project;
+  const rows = rowsOf(product);
+  const like = rows ? surfaces.find(({ part = '' }) => rows.is(part))! : now;
+  const fresh = newSurface(newId(), `Page ${surfaces.length + 1}`, like, project.unit);
+  // Where several come at once, each has a name of its own.
+  const part = rows && { part: rows.fresh([...rows.parts(product), ...taken]) };
+  return { ...fresh, ...part, bleed: like.bleed, safe: like.safe, light: now.light };
 }
 
 /** A page more after this one: empty, or a copy of this one. */
 export function addPageAfter(store: SessionStore, copied: boolean): void {
-  if (!mayHavePages(store)) return;
   const session = store.getState();
-  const meant = pagesMeant(session);
+  const why = copied ? NO_COPY(session) : NONE_MORE(session);
+  if (why) return session.refuse(why);
+  const meant = pagesMeant(session).filter((each) => !copied || comesAndGoes(session.history.project, each));
   if (!copied || meant.length === 1) {
     const now = page(session);
     const made = copied ? copyOf(now, session) : pageAfter(session);
@@ -97,7 +123,15 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
   }
   // In their order, after the last of them.
   const after = meant.at(-1)!.id;
-  const made = meant.map((each) => copyOf(each, session));
+  const made: Surface[] = [];
+  for (const each of meant)
+    made.push(
+      copyOf(
+        each,
+        session,
+        made.flatMap(({ part }) => part ?? []),
+      ),
+    );
   session.perform(
     together(
       `copy ${made.length} pages`,
@@ -109,9 +143,9 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
   store.getState().choosePages(made.slice(1).map(({ id }) => id));
 }
 
-const copyOf = (surface: Surface, session: Session): Surface => {
-  const { id, name } = pageAfter(session);
-  return { ...surface, ...wholeCopy(surface, newId), id, name, locked: false };
+const copyOf = (surface: Surface, session: Session, taken: readonly string[] = []): Surface => {
+  const { id, name, part } = pageAfter(session, taken);
+  return { ...surface, ...wholeCopy(surface, newId), id, name, ...(part ? { part } : {}), locked: false };
 };
 
 /** Whole pages more after this one; the first of them is shown. */
@@ -151,13 +185,18 @@ export function keepVersion(store: SessionStore, done: number): void {
 /** Deletes the pages that are meant; one stays. */
 export function deletePage(store: SessionStore): void {
   const session = store.getState();
-  const { surfaces } = session.history.project;
-  const meant = pagesMeant(session);
+  const { project } = session.history;
+  const { surfaces } = project;
+  const rows = rowsOf(project.product);
+  const stays = STAYS(session);
+  if (session.readOnly) return;
+  if (stays) return session.refuse(stays);
+  const meant = pagesMeant(session).filter((each) => comesAndGoes(project, each));
   const at = surfaces.indexOf(meant.at(-1)!);
   const left = surfaces.filter((surface) => !meant.includes(surface));
   const next = left.find((surface) => surfaces.indexOf(surface) > at) ?? left.at(-1);
-  if (session.readOnly || !mayHavePages(store)) return;
-  if (!next) return session.refuse('One page stays: these are all there are.');
+  const one = rows && !left.some((each) => comesAndGoes(project, each));
+  if (!next || one) return session.refuse(`One ${rows?.one ?? 'page'} stays: these are all there are.`);
   if (meant.some(({ locked }) => locked)) return store.getState().touchLocked();
   toPageAt(store, next.id);
   const edits = meant.map(({ id }) => removePage(id));

@@ -27,8 +27,8 @@ import {
 } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { stateOf, type PageState } from '@/core/calendar/state';
-import { extrasOf, hasPages, heldOf, leafOf } from '@/core/product';
-import { movePage } from '@/core/project/edits/page';
+import { comesAndGoes, extrasOf, hasPages, heldOf, leafOf, rowsOf } from '@/core/product';
+import { mayGo, movePage } from '@/core/project/edits/page';
 import type { Surface } from '@/core/project/model';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -46,7 +46,9 @@ const AFTER = 500;
 export const PageTabs = memo(function PageTabs() {
   const { store } = useRoom();
   const surfaces = useSession(useShallow(({ history }) => history.project.surfaces));
-  const free = useSession(({ history }) => hasPages(history.project));
+  const pages = useSession(({ history }) => hasPages(history.project));
+  const rows = useSession(({ history }) => rowsOf(history.project.product));
+  const free = pages || rows !== null;
   const holdable = useSession(({ history }) => heldOf(history.project) !== null);
   const current = useSession((session) => session.surfaceId);
   const product = useSession(({ history }) => history.project.product);
@@ -62,6 +64,8 @@ export const PageTabs = memo(function PageTabs() {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const here = surfaces.find(({ id }) => id === current) ?? surfaces[0]!;
   const at = surfaces.indexOf(here);
+  const goes = comesAndGoes({ product }, here);
+  const canTo = (to: number) => goes && surfaces[to] !== undefined && comesAndGoes({ product }, surfaces[to]);
   const close = () => setAnchor(null);
   const does = (deed: () => unknown) => () => {
     close();
@@ -106,7 +110,8 @@ export const PageTabs = memo(function PageTabs() {
               <PageTab
                 key={surface.id}
                 surface={surface}
-                number={free ? index + 1 : null}
+                number={pages ? index + 1 : null}
+                fixed={!pages && !rows?.is(surface.part ?? '')}
                 here={surface.id === current}
                 along={along.includes(surface.id)}
                 apart={index > 0 && beginsLeaf(surface)}
@@ -130,7 +135,7 @@ export const PageTabs = memo(function PageTabs() {
             </Tab>
           )}
           {free && (
-            <Tab name="Add a page" onClick={() => act.addPageAfter(store, false)}>
+            <Tab name={`Add a ${rows?.one ?? 'page'}`} onClick={() => act.addPageAfter(store, false)}>
               <IconPlus size={18} aria-hidden="true" />
             </Tab>
           )}
@@ -152,23 +157,29 @@ export const PageTabs = memo(function PageTabs() {
           </MenuItem>
         ))}
         {free && [
-          <MenuItem key="copy" onClick={does(() => act.addPageAfter(store, true))}>
+          <MenuItem key="copy" disabled={!goes} onClick={does(() => act.addPageAfter(store, true))}>
             Copy {these ?? here.name}
           </MenuItem>,
-          !these && at > 0 && (
+          !these && canTo(at - 1) && (
             <MenuItem key="up" onClick={does(() => store.getState().perform(movePage(current, at - 1)))}>
               Move it before {surfaces[at - 1]!.name}
             </MenuItem>
           ),
-          !these && at < surfaces.length - 1 && (
+          !these && canTo(at + 1) && (
             <MenuItem key="down" onClick={does(() => store.getState().perform(movePage(current, at + 1)))}>
               Move it after {surfaces[at + 1]!.name}
             </MenuItem>
           ),
-          <MenuItem key="contact" onClick={does(() => store.getState().openSheet('contact'))}>
-            Contact sheets of all photos
-          </MenuItem>,
-          <MenuItem key="delete" disabled={surfaces.length < 2} onClick={does(() => act.deletePage(store))}>
+          pages && (
+            <MenuItem key="contact" onClick={does(() => store.getState().openSheet('contact'))}>
+              Contact sheets of all photos
+            </MenuItem>
+          ),
+          <MenuItem
+            key="delete"
+            disabled={!mayGo({ product, surfaces }, here)}
+            onClick={does(() => act.deletePage(store))}
+          >
             Delete {these ?? here.name}
           </MenuItem>,
         ]}
@@ -181,6 +192,8 @@ interface PageTabProps {
   surface: Surface;
   /** Its place among the pages; null for a side that has a name of its own. */
   number: number | null;
+  /** It stays where it is. */
+  fixed: boolean;
   here: boolean;
   /** Chosen along with the one that is shown. */
   along: boolean;
@@ -188,10 +201,11 @@ interface PageTabProps {
   apart: boolean;
 }
 
-const PageTab = memo(function PageTab({ surface, number, here, along, apart }: PageTabProps) {
+const PageTab = memo(function PageTab({ surface, number, fixed, here, along, apart }: PageTabProps) {
   const { store } = useRoom();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: surface.id,
+    disabled: fixed,
   });
   const { name, locked, width, height } = surface;
   const state = useSession(({ history }) => stateOf(history.project.product, surface));
@@ -215,9 +229,7 @@ const PageTab = memo(function PageTab({ surface, number, here, along, apart }: P
         setNodeRef(element);
       }}
       more={{
-        ...(number === null
-          ? {}
-          : { ...attributes, ...listeners, role: undefined, 'aria-disabled': undefined }),
+        ...(fixed ? {} : { ...attributes, ...listeners, role: undefined, 'aria-disabled': undefined }),
         onKeyDown: (event: KeyboardEvent) => {
           if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.shiftKey)) {
             event.preventDefault();

@@ -1,6 +1,5 @@
 /** What can be made into a file of a project: the side that is shown, its panels, all there is, what is selected. */
-import { madeAs, panelsOn, waysOut, type Product, type Taken } from '@/core/product';
-import type { Form } from '@/core/product/product';
+import { madeBy, panelsOn, waysOut, type Product, type Taken } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 
 export interface Choice {
@@ -16,9 +15,9 @@ export interface Choice {
 
 export const THIS = 'this';
 export const CHOSEN = 'chosen';
-const allChoice = (form: Form): string => `all ${form}`;
+const allChoice = (way: string): string => `all ${way}`;
 /** All of a product, in the way that is its own. */
-export const wholeChoice = (product: Product): string => allChoice(waysOut(product)[0]!.as[0]);
+export const wholeChoice = (product: Product): string => allChoice(waysOut(product)[0]!.name);
 export const panelChoice = (name: string): string => `panel ${name}`;
 
 export function choicesFor(project: Project, surface: Surface, selection: readonly string[]): Choice[] {
@@ -33,12 +32,16 @@ export function choicesFor(project: Project, surface: Surface, selection: readon
       title: panel.name.toLowerCase(),
       taken: [{ surface, panel }],
     })),
-    ...waysOut(project.product).flatMap(({ as: [form], name: many }) => {
-      const taken = madeAs(project, form);
-      if (taken.length < 2) return [];
-      const all = `${taken.length === 2 ? 'both' : `all ${taken.length}`} ${many}`;
+    ...waysOut(project.product).flatMap((way) => {
+      const taken = madeBy(project, way);
+      const [first] = taken;
+      if (!first || (taken.length < 2 && (way.as.length > 0 || first.surface.id === surface.id))) return [];
+      const all =
+        taken.length < 2
+          ? `the ${way.name}`
+          : `${taken.length === 2 ? 'both' : `all ${taken.length}`} ${way.name}`;
       const says = `${all[0]!.toUpperCase()}${all.slice(1)}`;
-      return [{ id: allChoice(form), says, title: all, taken }];
+      return [{ id: allChoice(way.name), says, title: all, taken }];
     }),
     ...(selection.length
       ? [

@@ -21,14 +21,19 @@ export const PAGES: readonly Command[] = [
     needs: NEEDS.piece,
     run: (store) => store.getState().askMake('chosen'),
   },
-  { group: 'Pages', name: 'Add a page', needs: act.NO_PAGES, run: (store) => act.addPageAfter(store, false) },
+  {
+    group: 'Pages',
+    name: 'Add a page',
+    needs: act.NONE_MORE,
+    run: (store) => act.addPageAfter(store, false),
+  },
   {
     group: 'Pages',
     name: 'Copy this page',
-    needs: act.NO_PAGES,
+    needs: act.NO_COPY,
     run: (store) => act.addPageAfter(store, true),
   },
-  { group: 'Pages', name: 'Delete this page', needs: act.NO_PAGES, run: act.deletePage },
+  { group: 'Pages', name: 'Delete this page', needs: act.STAYS, run: act.deletePage },
   {
     group: 'Pages',
     name: 'An envelope that fits',
