@@ -23,6 +23,7 @@ import { fingerprint, isBuilt } from '../house/build';
 import { node, nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';
 import { byHand } from './icons/pen';
+import { readyBooks } from './books';
 import { readyCalendars } from './calendars';
 import { readyCards } from './cards';
 import { inkFinder, type HouseKit } from './kit';
@@ -152,7 +153,7 @@ class Stock {
   }
 
   async page(
-    kind: 'page' | 'card' | 'calendar' | 'sketch',
+    kind: 'page' | 'card' | 'calendar' | 'book' | 'sketch',
     tags: string,
     project: Project,
     typesetter: Typesetter,
@@ -166,7 +167,7 @@ class Stock {
       drawCover(project, toolsFor(project, typesetter)),
       {
         format: 'jpg',
-        ppi: kind === 'page' || kind === 'sketch' ? 40 : 64,
+        ppi: kind === 'page' || kind === 'sketch' || kind === 'book' ? 40 : 64,
         withBleed: false,
         cropMarks: false,
       },
@@ -311,6 +312,8 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
     await stock.page('card', `card ready greeting ${tags}`, project, typesetter);
   for (const { project, tags } of readyCalendars(kit, (name) => stock.find(name), typesetter))
     await stock.page('calendar', `calendar ready ${tags}`, project, typesetter);
+  for (const { project, tags } of readyBooks(kit, (name) => stock.find(name), typesetter))
+    await stock.page('book', `book ready design ${tags}`, project, typesetter);
   for (const [i, home] of SKETCH_HOMES.entries())
     if (home === index) await stock.page('sketch', SKETCHES[i]![1], sketch(i), typesetter);
   await writeFile(join(FOLDER, kit.id, 'supplies.json'), JSON.stringify(stock.supplies));
@@ -376,6 +379,7 @@ async function build(): Promise<void> {
   const print = await fingerprint(
     'scripts/kits',
     'scripts/art',
+    'src/core/book',
     'src/core/calendar',
     'src/core/dates',
     'src/core/product',

@@ -118,4 +118,15 @@ function keywords({ type, tests, meta }: SchemaDescription, path: string): Json 
 }
 
 /** Tests that no keyword can say; docs/file-format.md does. */
-const OURS = new Set(['path', 'outline', 'pixels', 'order', 'area', 'kind', 'inside', 'family', 'day', 'once']);
+const OURS = new Set([
+  'path',
+  'outline',
+  'pixels',
+  'order',
+  'area',
+  'kind',
+  'inside',
+  'family',
+  'day',
+  'once',
+]);

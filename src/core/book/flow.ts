@@ -132,12 +132,16 @@ export const captionsOf = (photos: ReadonlyMap<string, Asset>): Map<string, stri
 /** Lays it, with what the design brings along that is used, in one step. */
 export const layBook = (
   label: string,
-  { product, sides }: LaidBook,
+  { product: book, sides }: LaidBook,
   design: Pick<BookDesign, 'made'>,
-  photos: readonly Asset[],
+  photos: readonly Asset[] = [],
+  /** The design's name in the cupboard, where it is another than before. */
+  supply = book.design,
 ): Edit => ({
   label,
   apply(project) {
+    const { design: _, ...bare } = book;
+    const product = supply ? { ...bare, design: supply } : bare;
     gather('photos', photos).apply(project);
     const used = new Set([...sides.values()].flatMap(({ pile }) => pile.flatMap(assetsIn)));
     const { made } = design;

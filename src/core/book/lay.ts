@@ -49,7 +49,9 @@ export function laidSide(
       const asset = photos[i];
       return [asset ? photoIn(piece, asset, template.places[i]!.place) : piece];
     }
-    if (!isWords(piece) || living(piece)) return [piece];
+    if (!isWords(piece)) return [piece];
+    if (living(piece))
+      return [piece.role === 'title' && words.title ? livingTitle(piece, words.title, typesetter) : piece];
     const of = captioned.get(piece.id);
     const text =
       piece.role === 'title'
@@ -63,6 +65,12 @@ export function laidSide(
   });
   const { ground, light, groups } = template;
   return { ...wholeCopy({ pile, groups } as Surface, newId), ground, light };
+}
+
+/** The book's title, as large as its box lets it; it says itself anew when the book is called otherwise. */
+function livingTitle(piece: Words, title: string, typesetter: Typesetter): Piece {
+  const [span] = piece.outline.spans ?? [];
+  return span ? written(piece, title, typesetter, [{ ...span, start: 0, end: title.length }]) : piece;
 }
 
 function photoIn(piece: Piece, asset: Asset, place: Template['places'][number]['place']): Piece {

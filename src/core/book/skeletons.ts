@@ -36,7 +36,7 @@ const grid = (
 export const SKELETONS: readonly Skeleton[] = [
   { id: 'alone', photos: [[112, 14, 76, 66]], captions: [{ slot: [112, 83, 76, 8], of: 0 }] },
   { id: 'across', photos: [[-4, -4, 208, 108]] },
-  { id: 'upright', photos: [[22, 9, 56, 78]], captions: [{ slot: [112, 42, 70, 16], of: 0 }] },
+  { id: 'upright', photos: [[122, 8, 56, 79]], captions: [{ slot: [122, 90, 56, 5], of: 0 }] },
   { id: 'wide', photos: [[10, 20, 180, 60]], captions: [{ slot: [10, 83, 80, 8], of: 0 }] },
   {
     id: 'pair',
@@ -56,8 +56,8 @@ export const SKELETONS: readonly Skeleton[] = [
       [122, 9, 56, 78],
     ],
     captions: [
-      { slot: [22, 89, 56, 7], of: 0 },
-      { slot: [122, 89, 56, 7], of: 1 },
+      { slot: [22, 90, 56, 5], of: 0 },
+      { slot: [122, 90, 56, 5], of: 1 },
     ],
   },
   {
@@ -70,18 +70,18 @@ export const SKELETONS: readonly Skeleton[] = [
   },
   {
     id: 'one-and-two',
-    photos: [[8, 10, 84, 78], ...grid(110, 10, 80, 78, 1, 2, 4)],
-    captions: [{ slot: [8, 90, 84, 7], of: 0 }],
+    photos: [[8, 9, 84, 78], ...grid(110, 9, 80, 78, 1, 2, 4)],
+    captions: [{ slot: [8, 90.5, 84, 5], of: 0 }],
   },
   {
     id: 'upright-and-two',
     photos: [[24, 8, 52, 76], ...grid(108, 22, 84, 56, 2, 1, 4)],
-    captions: [{ slot: [24, 86, 52, 7], of: 0 }],
+    captions: [{ slot: [24, 87, 52, 6], of: 0 }],
   },
   {
     id: 'two-and-page',
-    photos: [...grid(10, 10, 80, 78, 1, 2, 4), [100, -4, 104, 108]],
-    captions: [{ slot: [10, 90, 80, 7], of: 1 }],
+    photos: [...grid(10, 9, 80, 78, 1, 2, 4), [100, -4, 104, 108]],
+    captions: [{ slot: [10, 90.5, 80, 5], of: 1 }],
   },
   { id: 'two-and-two', photos: [...grid(10, 10, 80, 80, 1, 2, 4), ...grid(110, 10, 80, 80, 1, 2, 4)] },
   {
@@ -95,8 +95,8 @@ export const SKELETONS: readonly Skeleton[] = [
   },
   {
     id: 'one-and-four',
-    photos: [[8, 10, 84, 78], ...grid(108, 10, 84, 78, 2, 2, 4)],
-    captions: [{ slot: [8, 90, 84, 7], of: 0 }],
+    photos: [[8, 9, 84, 78], ...grid(108, 9, 84, 78, 2, 2, 4)],
+    captions: [{ slot: [8, 90.5, 84, 5], of: 0 }],
   },
   {
     id: 'two-and-three',

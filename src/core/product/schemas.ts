@@ -6,7 +6,7 @@ import { MOST_MONTHS } from '@/core/product/calendar';
 import { BINDINGS } from '@/core/product/calendar/binding';
 import { CALENDAR_FORMS } from '@/core/product/calendar/start';
 import { MOST_SHUT } from '@/core/product/card/start';
-import { freshSpread, isSpread, MOST_SPREADS } from '@/core/product/book';
+import { LONGEST_DESIGN, MOST_SPREADS } from '@/core/product/book';
 import { BOOK_PAPERS } from '@/core/product/book/papers';
 import { BOOK_BINDINGS, MOST_PAGE } from '@/core/product/book/start';
 import { FOLDINGS } from '@/core/product/card/folding';
@@ -80,6 +80,7 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
       .test('once', '${path} names a spread twice', (all) => new Set(all).size === (all?.length ?? 0))
       .required(),
     flaps: boolean(),
+    design: string().min(1).max(LONGEST_DESIGN),
   }).noUnknown(),
 };
 

@@ -124,6 +124,14 @@ const ALL = {
     opens: 'project',
     begins: 'calendar',
   },
+  book: {
+    folder: 'books',
+    one: 'book design',
+    many: 'book designs',
+    arrives: 'as a project of its own, or for photos to flow into',
+    opens: 'project',
+    begins: 'book',
+  },
 } satisfies Record<string, KindWords>;
 
 export type SupplyKind = keyof typeof ALL;

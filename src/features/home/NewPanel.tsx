@@ -30,7 +30,7 @@ const ReadyMade = fetched('What is ready-made', () =>
 /** Pixels a point takes in the size drawings: the largest, A3, is 76 px tall. */
 const SCALE = 76 / (420 * (72 / 25.4));
 
-/** Many ways stand in rows of three. */
+/** Many ways, or long ones, stand in rows of three. */
 const IN_ROWS = {
   ...{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 0.75 },
   '& .MuiToggleButtonGroup-grouped': { border: 1, borderColor: 'divider', borderRadius: 1.25, m: 0 },
@@ -92,7 +92,7 @@ export function NewPanel({ onCreate, onReady }: Props) {
               value={way}
               aria-label={ways.label}
               onChange={(_, next: string | null) => next && setWay(next)}
-              sx={{ mb: 1.25, ...(ways.all.length > 5 && IN_ROWS) }}
+              sx={{ mb: 1.25, ...(ways.all.reduce((sum, each) => sum + each.name.length, 0) > 30 && IN_ROWS) }}
             >
               {ways.all.map((each) => (
                 <ToggleButton key={each.id} value={each.id} sx={{ px: 0.5 }}>

@@ -3,50 +3,20 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
 import type { ProductName } from '@/core/product';
 import { KINDS, readyKind, type Supply } from '@/core/supplies/model';
-import { houseStocked } from '@/features/shared/stock';
-import { smallBlob } from '@/storage/assets';
-import { suppliesOfKind } from '@/storage/supplies';
+import { useReadyMade } from '@/features/shared/useReadyMade';
 
 interface Props {
   product: ProductName;
   onBegin: (supply: Supply) => void;
 }
 
-interface Shown {
-  supply: Supply;
-  address: string | undefined;
-}
-
 export function ReadyMade({ product, onBegin }: Props) {
   const kind = readyKind(product);
-  const [found, setFound] = useState<{ kind: string; all: Shown[] } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    const own: string[] = [];
-    void (async () => {
-      await houseStocked().catch(() => {});
-      const supplies = await suppliesOfKind(kind);
-      const all = await Promise.all(
-        supplies.map(async (supply): Promise<Shown> => {
-          if (supply.thumb) return { supply, address: supply.thumb };
-          const blob = supply.page && (await smallBlob(supply.page));
-          const address = blob ? URL.createObjectURL(blob) : undefined;
-          if (address) own.push(address);
-          return { supply, address };
-        }),
-      );
-      if (!gone) setFound({ kind, all });
-    })();
-    return () => {
-      gone = true;
-      own.forEach((address) => URL.revokeObjectURL(address));
-    };
-  }, [kind]);
-  if (found?.kind !== kind) return null;
-  if (!found.all.length)
+  const all = useReadyMade(kind);
+  if (!all) return null;
+  if (!all.length)
     return (
       <Typography variant="body2" color="text.secondary">
         No {KINDS[kind].many} yet. One you made can be kept as one, at its table.
@@ -70,7 +40,7 @@ export function ReadyMade({ product, onBegin }: Props) {
         scrollbarWidth: 'thin',
       }}
     >
-      {found.all.map(({ supply, address }) => (
+      {all.map(({ supply, address }) => (
         <li key={supply.id}>
           <ButtonBase
             aria-label={`Begin with ${supply.name}`}

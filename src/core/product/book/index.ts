@@ -16,7 +16,12 @@ export interface BookProduct extends Size {
   spreads: string[];
   /** Flaps of a cover of paper, turned in at both sides. */
   flaps?: boolean;
+  /** The design it was laid in, by its supply's id. */
+  design?: string;
 }
+
+/** Characters of a supply's id. */
+export const LONGEST_DESIGN = 200;
 
 export const COVER = 'cover';
 export const FIRST = 'first';
@@ -161,3 +166,12 @@ const isBinding = (way: string | undefined): way is BookBinding => Object.hasOwn
 /** The book a product is; null for what is none. */
 export const bookIn = (product: { kind: string }): BookProduct | null =>
   product.kind === 'book' ? (product as BookProduct) : null;
+
+/** The book with two of its spreads in each other's place; null where it has not both. */
+export function withSwapped(product: { kind: string }, a: string, b: string): BookProduct | null {
+  const book = bookIn(product);
+  const [i, j] = [book?.spreads.indexOf(a) ?? -1, book?.spreads.indexOf(b) ?? -1];
+  if (!book || i < 0 || j < 0) return null;
+  const spreads = book.spreads.map((part, at) => (at === i ? b : at === j ? a : part));
+  return { ...book, spreads };
+}

@@ -8,9 +8,16 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconCalendarCog, IconPalette, IconSun } from '@tabler/icons-react';
+import {
+  IconBook,
+  IconCalendarCog,
+  IconLayoutGrid,
+  IconPalette,
+  IconPhotoDown,
+  IconSun,
+} from '@tabler/icons-react';
 import type { PageLight } from '@/core/piece/finish/light';
-import { settingsSay } from '@/core/product';
+import { rowsOf, settingsSay } from '@/core/product';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatSides, PRINT_PPI } from '@/core/units/lengths';
@@ -23,6 +30,7 @@ export function AboutPage() {
   const surface = useSession(shownSurface);
   const { unit, product } = useSession(shownProject);
   const settings = settingsSay(product);
+  const bound = rowsOf(product) !== null;
   const perform = useSession((session) => session.perform);
   const readOnly = useSession((session) => session.readOnly);
   const show = useSession((session) => session.show);
@@ -109,12 +117,34 @@ export function AboutPage() {
         <Button
           size="small"
           color="inherit"
-          startIcon={<IconCalendarCog size={18} />}
-          onClick={() => store.getState().openSheet('calendar')}
+          startIcon={bound ? <IconBook size={18} /> : <IconCalendarCog size={18} />}
+          onClick={() => store.getState().openSheet(bound ? 'book' : 'calendar')}
           sx={{ display: 'flex' }}
         >
           {settings}
         </Button>
+      )}
+      {bound && (
+        <>
+          <Button
+            size="small"
+            color="inherit"
+            startIcon={<IconPhotoDown size={18} />}
+            onClick={() => store.getState().openSheet('flow')}
+            sx={{ display: 'flex' }}
+          >
+            Let photos flow in
+          </Button>
+          <Button
+            size="small"
+            color="inherit"
+            startIcon={<IconLayoutGrid size={18} />}
+            onClick={() => store.getState().openSheet('spreads')}
+            sx={{ display: 'flex' }}
+          >
+            All its pages
+          </Button>
+        </>
       )}
       <Button
         size="small"

@@ -34,6 +34,9 @@ export type SheetName =
   | 'calendar'
   | 'days'
   | 'carry'
+  | 'book'
+  | 'flow'
+  | 'spreads'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */

@@ -9,6 +9,7 @@ import { MATCHES } from '@/core/project/edits/match';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface, type SheetName } from '@/features/table/session';
+import { BOOK_SHEETS } from '@/features/table/tasks/book/sheets';
 import { CALENDAR_SHEETS } from '@/features/table/tasks/calendar/sheets';
 import { CUTTING_SHEETS } from '@/features/table/tasks/cutting/sheets';
 import { PHOTOS_SHEETS } from '@/features/table/tasks/photos/sheets';
@@ -31,6 +32,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   ...STEPS_SHEETS,
   ...WORDS_SHEETS,
   ...CALENDAR_SHEETS,
+  ...BOOK_SHEETS,
   actions: fetched('All actions', () =>
     import('@/features/table/room/ActionsSheet').then((m) => m.ActionsSheet),
   ),

@@ -2,10 +2,6 @@
 /** What the calendar is of: one year in one field, and all that follows from it. */
 import Button from '@mui/material/Button';
 import Box from '@mui/material/Box';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import Switch from '@mui/material/Switch';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconCake, IconCalendarRepeat, IconPhotoDown } from '@tabler/icons-react';
 import { FIRST_YEAR, LAST_YEAR } from '@/core/dates/days';
@@ -19,7 +15,9 @@ import { wholeWithin } from '@/features/table/parts/measures';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { InksOfMonths } from '@/features/table/tasks/calendar/InksOfMonths';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { Chosen } from '@/ui/Chosen';
 import { LengthField } from '@/ui/LengthField';
+import { Turned } from '@/ui/Turned';
 
 export function CalendarSheet({ onClose }: { onClose: () => void }) {
   const calendar = useSession(({ history }) => calendarIn(history.project.product));
@@ -233,48 +231,3 @@ function goAlong({ months, words, days }: ReturnType<typeof act.whatFollows>, on
   ];
   return all.length ? `go ${new Intl.ListFormat('en').format(all)}` : 'goes nothing yet';
 }
-
-interface ChosenProps<T extends string | number> {
-  label: string;
-  value: T;
-  all: readonly (readonly [T, string])[];
-  disabled: boolean;
-  onChoose: (value: T) => void;
-}
-
-export const Chosen = <T extends string | number>({
-  label,
-  value,
-  all,
-  disabled,
-  onChoose,
-}: ChosenProps<T>) => (
-  <TextField
-    select
-    label={label}
-    value={value}
-    disabled={disabled}
-    onChange={(event) => onChoose(event.target.value as T)}
-    sx={{ minWidth: 0 }}
-  >
-    {all.map(([id, name]) => (
-      <MenuItem key={id} value={id}>
-        {name}
-      </MenuItem>
-    ))}
-  </TextField>
-);
-
-interface TurnedProps {
-  label: string;
-  on: boolean;
-  disabled: boolean;
-  onTurn: (on: boolean) => void;
-}
-
-export const Turned = ({ label, on, disabled, onTurn }: TurnedProps) => (
-  <FormControlLabel
-    control={<Switch checked={on} disabled={disabled} onChange={(_, next) => onTurn(next)} />}
-    label={label}
-  />
-);

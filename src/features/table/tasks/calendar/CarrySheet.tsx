@@ -11,7 +11,7 @@ import { FORM_KINDS } from '@/core/product/calendar/form';
 import * as act from '@/features/table/acts';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { Turned } from '@/features/table/tasks/calendar/CalendarSheet';
+import { Turned } from '@/ui/Turned';
 import { RowSlider } from '@/ui/RowSlider';
 
 export function CarrySheet({ onClose }: { onClose: () => void }) {

@@ -16,7 +16,7 @@ import * as act from '@/features/table/acts';
 import { HolidayControls } from '@/features/table/tasks/calendar/HolidayControls';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { Chosen } from '@/features/table/tasks/calendar/CalendarSheet';
+import { Chosen } from '@/ui/Chosen';
 
 const NONE: readonly DayEvent[] = [];
 

@@ -12,7 +12,7 @@ import { LONGEST_HOLIDAY, type Holiday, type Holidays } from '@/core/calendar/ho
 import { heldSays } from '@/core/piece/held';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { Chosen } from '@/features/table/tasks/calendar/CalendarSheet';
+import { Chosen } from '@/ui/Chosen';
 import { useTyped } from '@/ui/useTyped';
 
 const NOWHERE = 'none';

@@ -13,7 +13,8 @@ import { InkSwatch } from '@/features/table/parts/inks/InkField';
 import { PaperField } from '@/features/table/parts/PaperField';
 import { numberWithin } from '@/features/table/parts/measures';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { Chosen, Turned } from '@/features/table/tasks/calendar/CalendarSheet';
+import { Chosen } from '@/ui/Chosen';
+import { Turned } from '@/ui/Turned';
 import { LengthField } from '@/ui/LengthField';
 import type { ReactNode } from 'react';
 

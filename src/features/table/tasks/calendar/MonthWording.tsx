@@ -8,7 +8,7 @@ import { LONGEST_NAME, type MonthMaterial } from '@/core/piece/material/month/mo
 import type { Piece } from '@/core/piece/piece';
 import * as act from '@/features/table/acts';
 import { useRoom } from '@/features/table/room/context';
-import { Turned } from '@/features/table/tasks/calendar/CalendarSheet';
+import { Turned } from '@/ui/Turned';
 
 interface Props {
   piece: Piece;

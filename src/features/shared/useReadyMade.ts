@@ -1,0 +1,39 @@
+/** What is ready-made in the cupboard, each with a small picture. */
+import { useEffect, useState } from 'react';
+import type { Supply, SupplyKind } from '@/core/supplies/model';
+import { houseStocked } from '@/features/shared/stock';
+import { smallBlob } from '@/storage/assets';
+import { suppliesOfKind } from '@/storage/supplies';
+
+export interface ReadyMadeSupply {
+  supply: Supply;
+  address: string | undefined;
+}
+
+/** Null until they are known. */
+export function useReadyMade(kind: SupplyKind): readonly ReadyMadeSupply[] | null {
+  const [found, setFound] = useState<{ kind: string; all: ReadyMadeSupply[] } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    const own: string[] = [];
+    void (async () => {
+      await houseStocked().catch(() => {});
+      const supplies = await suppliesOfKind(kind);
+      const all = await Promise.all(
+        supplies.map(async (supply): Promise<ReadyMadeSupply> => {
+          if (supply.thumb) return { supply, address: supply.thumb };
+          const blob = supply.page && (await smallBlob(supply.page));
+          const address = blob ? URL.createObjectURL(blob) : undefined;
+          if (address) own.push(address);
+          return { supply, address };
+        }),
+      );
+      if (!gone) setFound({ kind, all });
+    })();
+    return () => {
+      gone = true;
+      own.forEach((address) => URL.revokeObjectURL(address));
+    };
+  }, [kind]);
+  return found?.kind === kind ? found.all : null;
+}

@@ -1,0 +1,21 @@
+/** Books: bound, filled with photos, looked over. */
+import { rowsOf } from '@/core/product';
+import { opens, type Command } from '@/features/table/tasks/command';
+
+const NO_BOOK: Command['needs'] = ({ history }) =>
+  rowsOf(history.project.product) ? null : 'This is no book: it has no spreads.';
+
+export const BOOK: readonly Command[] = [
+  opens('Pages', 'Shift J', 'The book', 'book', {
+    more: 'Its binding, paper, spine and number of pages',
+    needs: NO_BOOK,
+  }),
+  opens('Pages', 'Shift P', 'Let photos flow into the book', 'flow', {
+    more: 'All of it laid by itself, in a design',
+    needs: NO_BOOK,
+  }),
+  opens('Pages', 'Shift G', 'All pages of the book', 'spreads', {
+    more: 'Beside each other: moved, locked, laid otherwise',
+    needs: NO_BOOK,
+  }),
+];

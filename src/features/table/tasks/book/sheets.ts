@@ -1,0 +1,12 @@
+/** The sheets of this task, each fetched when it is first wanted. */
+import { fetched } from '@/ui/fetched';
+
+export const BOOK_SHEETS = {
+  book: fetched('The book', () => import('@/features/table/tasks/book/BookSheet').then((m) => m.BookSheet)),
+  flow: fetched('Photos into the book', () =>
+    import('@/features/table/tasks/book/FlowSheet').then((m) => m.FlowSheet),
+  ),
+  spreads: fetched('All pages of the book', () =>
+    import('@/features/table/tasks/book/SpreadsSheet').then((m) => m.SpreadsSheet),
+  ),
+};
