@@ -11,6 +11,16 @@ import { HOUSE_PAPERS, SIDE } from './papers';
 
 const FOLDER = join(ROOT, 'public', 'house');
 
+const MODEL = '@vladmandic/face-api/model/tiny_face_detector_model';
+const WASM = '@tensorflow/tfjs-backend-wasm/dist/tfjs-backend-wasm';
+/** What finds faces: from where in the packages, and what it is called here. */
+const FACES: readonly (readonly [string, string])[] = [
+  [`${MODEL}.bin`, 'weights.bin'],
+  [`${MODEL}-weights_manifest.json`, 'weights.json'],
+  [`${WASM}.wasm`, 'tfjs-backend-wasm.wasm'],
+  [`${WASM}-simd.wasm`, 'tfjs-backend-wasm-simd.wasm'],
+];
+
 /** A fingerprint of files, and of the code in folders, so that a build knows whether it is still good. */
 export async function fingerprint(...paths: string[]): Promise<string> {
   const hash = createHash('sha256');
@@ -48,6 +58,10 @@ async function build(): Promise<void> {
   for (const name of [...FONT_FILES, ...FACE_FILES, ...FALLBACK_FILES])
     await writeFile(join(FOLDER, 'fonts', `${name}.ttf`), await plainFont(await readNodeFont(name)));
   await copyFile(SUBSETTER, join(FOLDER, 'fonts', 'subset.wasm'));
+  // The detector of faces, with what it runs on.
+  await mkdir(join(FOLDER, 'faces'), { recursive: true });
+  const modules = join(ROOT, 'node_modules');
+  for (const [from, to] of FACES) await copyFile(join(modules, from), join(FOLDER, 'faces', to));
   // Enough to begin with; the papers follow.
   if (process.argv.includes('--fonts')) return;
   const list = [];

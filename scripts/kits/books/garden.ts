@@ -24,7 +24,7 @@ export const garden: BookDress = {
   text: { family: 'crimson-pro', ink: 'Soil' },
   ground({ on, i, skeleton }) {
     if (!skeleton) {
-      on.paper('Petal dots', box(-1, -1, 27, 15), 0, 'paper', RECTANGLE, finishOf(0));
+      on.paper('Petal dots', box(-1, -1, 28, 16), 0, 'paper', RECTANGLE, finishOf(0));
       return;
     }
     flat(on, 'Linen cardstock');

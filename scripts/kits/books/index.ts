@@ -6,6 +6,10 @@ import { bookIn, COVER, FIRST, type BookProduct } from '@/core/product/book';
 import { gather } from '@/core/project/edits/gather';
 import { together } from '@/core/project/edits/edit';
 import { perform, startHistory } from '@/core/project/history';
+import type { Piece } from '@/core/piece/piece';
+import { placedAt } from '@/core/piece/placement/placement';
+import type { Box } from '@/core/geometry/box';
+import { withBleed } from '@/core/geometry/sides';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { toPoints } from '@/core/units/lengths';
@@ -88,6 +92,9 @@ function bookOf(kit: HouseKit, dress: BookDress, supply: FindSupply, typesetter:
     const { photo, title: head, under } = dress.front;
     const side: Side = { on, i: 0, skeleton: null, photos: [inches(slotBox(photo, SIDE))] };
     dress.ground({ ...side, on: new Composer(from, surface, undefined, on.pile) });
+    // What reaches over all of it is as wide as what is printed.
+    const printed = withBleed(surface);
+    on.pile.forEach((piece, k) => (on.pile[k] = overAll(piece, printed)));
     dress.mat(side, side.photos[0]!, 0);
     const { outline, finish } = dress.place(side, 0);
     on.place(slotBox(photo, SIDE), 0, outline);
@@ -140,6 +147,16 @@ function bookOf(kit: HouseKit, dress: BookDress, supply: FindSupply, typesetter:
     [...from.used.values()].map(([asset, compartment]) => gather(compartment, [asset])),
   );
   return perform(startHistory(project), gathered, 0).project;
+}
+
+/** A paper that goes beyond the cover ends where that does. */
+function overAll(piece: Piece, printed: Box): Piece {
+  const { x, y, width, height } = piece.placement;
+  const [left, top] = [Math.max(printed.x, x - width / 2), Math.max(printed.y, y - height / 2)];
+  const right = Math.min(printed.x + printed.width, x + width / 2);
+  const bottom = Math.min(printed.y + printed.height, y + height / 2);
+  const box = { x: left, y: top, width: right - left, height: bottom - top };
+  return { ...piece, placement: { ...piece.placement, ...placedAt(box) } };
 }
 
 /** What was laid last goes to the cover's front. */

@@ -18,8 +18,8 @@ export const kitchen: BookDress = {
     const { on, i, skeleton } = side;
     const cloth = pick(CLOTHS, i);
     if (!skeleton) {
-      on.paper('Flour cardstock', box(-1, -1, 27, 15), 0, 'paper', RECTANGLE, finishOf(0));
-      on.paper('Tablecloth', box(-1, 6.4, 27, 8), 0, 'paper', RECTANGLE, finishOf(0.1));
+      on.paper('Flour cardstock', box(-1, -1, 28, 16), 0, 'paper', RECTANGLE, finishOf(0));
+      on.paper('Tablecloth', box(-1, 6.4, 28, 9), 0, 'paper', RECTANGLE, finishOf(0.1));
       return;
     }
     flat(on, i % 2 ? 'Butter cardstock' : 'Flour cardstock');

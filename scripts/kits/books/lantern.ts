@@ -21,8 +21,8 @@ export const lantern: BookDress = {
   ground(side) {
     const { on, i, skeleton } = side;
     if (!skeleton) {
-      on.paper('Midnight cardstock', box(-1, -1, 27, 15), 0, 'paper', RECTANGLE, finishOf(0));
-      on.paper('Starfield', box(-1, 9.6, 27, 4), 0, 'paper', RECTANGLE, finishOf(0));
+      on.paper('Midnight cardstock', box(-1, -1, 28, 16), 0, 'paper', RECTANGLE, finishOf(0));
+      on.paper('Starfield', box(-1, 9.6, 28, 4), 0, 'paper', RECTANGLE, finishOf(0));
       return;
     }
     flat(on, 'Midnight cardstock');

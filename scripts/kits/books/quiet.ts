@@ -16,7 +16,7 @@ export const quiet: BookDress = {
   text: { family: 'crimson-pro', ink: 'Graphite' },
   ground({ on, i, skeleton }) {
     if (!skeleton) {
-      on.paper('Oat cardstock', box(-1, -1, 27, 15), 0, 'paper', RECTANGLE, finishOf(0));
+      on.paper('Oat cardstock', box(-1, -1, 28, 16), 0, 'paper', RECTANGLE, finishOf(0));
       return;
     }
     flat(on, 'Paper cardstock');

@@ -24,8 +24,8 @@ export const windward: BookDress = {
     const { on, i, skeleton } = side;
     const paper = pick(PAPERS, i);
     if (!skeleton) {
-      on.paper('Sailcloth cardstock', box(-1, -1, 27, 15), 0, 'paper', RECTANGLE, finishOf(0));
-      on.paper('Deckchair stripe', box(-1, 9.6, 27, 1.5), 0, 'paper', RECTANGLE, finishOf(0.3));
+      on.paper('Sailcloth cardstock', box(-1, -1, 28, 16), 0, 'paper', RECTANGLE, finishOf(0));
+      on.paper('Deckchair stripe', box(-1, 9.6, 28, 1.5), 0, 'paper', RECTANGLE, finishOf(0.3));
       return;
     }
     flat(on, 'Sailcloth cardstock');

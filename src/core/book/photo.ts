@@ -1,6 +1,7 @@
 /** What dealing knows of a photo, and how much of it is seen in a place. */
 import type { Box, Size } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
+import { middleOfFaces } from '@/core/photos/faces';
 import { secondsOf } from '@/core/photos/when';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 
@@ -60,7 +61,7 @@ export function seenIn(photo: BookPhoto, place: BookPlace): Seen {
   const [own, there] = [photo.width / photo.height, place.width / place.height];
   const wide = Math.min(1, there / own);
   const high = Math.min(1, own / there);
-  const aim = aimOf(photo);
+  const aim = middleOfFaces(photo.faces) ?? photo.focus;
   const within = (value: number, share: number) => Math.min(1 - share / 2, Math.max(share / 2, value));
   const first = { x: within(aim.x, wide), y: within(aim.y, high) };
   const slack = { x: 1 - wide, y: 1 - high };
@@ -80,16 +81,6 @@ export function seenIn(photo: BookPhoto, place: BookPlace): Seen {
 }
 
 const weight = ({ cut, inGutter }: Pick<Seen, 'cut' | 'inGutter'>): number => 2 * cut + Number(inGutter);
-
-/** The middle of its faces, or of what matters. */
-function aimOf({ faces, focus }: BookPhoto): Point {
-  if (!faces.length) return focus;
-  const left = Math.min(...faces.map(({ x }) => x));
-  const top = Math.min(...faces.map(({ y }) => y));
-  const right = Math.max(...faces.map(({ x, width }) => x + width));
-  const bottom = Math.max(...faces.map(({ y, height }) => y + height));
-  return { x: (left + right) / 2, y: (top + bottom) / 2 };
-}
 
 function judged(
   { faces, focus }: BookPhoto,

@@ -45,5 +45,9 @@ export const outset = (box: Box, by: number): Box => ({
 
 export const unite = (a: Box, b: Box): Box => boxOfPoints([...corners(a), ...corners(b)]);
 
+/** Whether a point lies in a box, its edges too. */
+export const within = ({ x, y, width, height }: Box, point: Point): boolean =>
+  point.x >= x && point.x <= x + width && point.y >= y && point.y <= y + height;
+
 export const overlaps = (a: Box, b: Box): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;

@@ -36,6 +36,7 @@ const NO_EDITS = [
     'changeProduct',
     'makeExtra',
     'refit',
+    'knowFaces',
     'mayGo',
     'groupsAmong',
   ],

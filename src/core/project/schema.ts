@@ -11,6 +11,7 @@ import { finishSchema } from '@/core/piece/finish';
 import { HIGHEST_LIFT, lightSchema } from '@/core/piece/finish/lift';
 import { MATERIALS } from '@/core/piece/material';
 import { SHA256 } from '@/core/piece/material/picture';
+import { MOST_FACES } from '@/core/photos/faces';
 import { LIKENESS } from '@/core/photos/likeness';
 import { notesSchema } from '@/core/photos/notes';
 import { LOCAL_TIME } from '@/core/photos/when';
@@ -274,9 +275,6 @@ const outlineData = string()
   .test('outline', '${path} is not a readable outline', (data) => data === undefined || isReadablePath(data));
 
 const share = number().min(0).max(1).required();
-/** Faces kept of one photo. */
-export const MOST_FACES = 60;
-
 const assetSchema = object({
   sha: string().matches(SHA256).required(),
   type: string()

@@ -32,9 +32,10 @@ export function cutOff(piece: Piece, where: Where, unit: Unit): string | null {
   const { surface } = where;
   if (coversPage(piece, surface)) return null;
   const over = beyond(piece, where);
-  // A strip of paper that reaches the bleed is trimmed with the page, as it should be.
+  // A strip of paper, or a photo, that reaches the bleed is trimmed with the page, as it should be.
   const meant = (side: keyof Sides) =>
-    piece.material.kind === 'paper' && over[side] >= surface.bleed[side] - 0.5;
+    (piece.material.kind === 'paper' || piece.material.kind === 'photo') &&
+    over[side] >= surface.bleed[side] - 0.5;
   const cut = SIDES.filter((side) => over[side] > LEAST && !meant(side));
   if (!cut.length) return null;
   const says = cut.map((side) => `${formatLength(over[side], unit, true)} at the ${side}`);

@@ -7,6 +7,7 @@ import { BINDING } from '@/core/proof/binding';
 import { CAPTION } from '@/core/proof/caption';
 import type { Check, Finding } from '@/core/proof/check';
 import { CUT_OFF } from '@/core/proof/cut-off';
+import { FACES } from '@/core/proof/faces';
 import { FOLDS } from '@/core/proof/folds';
 import { FONTS, LACKING } from '@/core/proof/fonts';
 import { MONTHS } from '@/core/proof/months';
@@ -17,7 +18,7 @@ import { SHARP } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
 
 /** Of any page; in the order they are told. */
-const CHECKS: readonly Check[] = [OVER, MONTHS, OPENINGS, CUT_OFF, FONTS, LACKING, CAPTION, SHARP];
+const CHECKS: readonly Check[] = [OVER, MONTHS, OPENINGS, CUT_OFF, FACES, FONTS, LACKING, CAPTION, SHARP];
 /** Of products that ask for them. */
 const OWN: Record<OwnCheck, Check> = { folds: FOLDS, binding: BINDING, signatures: SIGNATURES };
 

@@ -92,7 +92,10 @@ export function NewPanel({ onCreate, onReady }: Props) {
               value={way}
               aria-label={ways.label}
               onChange={(_, next: string | null) => next && setWay(next)}
-              sx={{ mb: 1.25, ...(ways.all.reduce((sum, each) => sum + each.name.length, 0) > 30 && IN_ROWS) }}
+              sx={{
+                mb: 1.25,
+                ...(ways.all.reduce((sum, each) => sum + each.name.length, 0) > 30 && IN_ROWS),
+              }}
             >
               {ways.all.map((each) => (
                 <ToggleButton key={each.id} value={each.id} sx={{ px: 0.5 }}>

@@ -1,6 +1,7 @@
 /** How a picture lies behind its cut: it always covers the whole box and is never squashed. */
 import { number, object } from 'yup';
-import type { Size } from '@/core/geometry/box';
+import type { Box, Size } from '@/core/geometry/box';
+import { middleOfFaces } from '@/core/photos/faces';
 import { compose, rotation, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 
 export interface Window {
@@ -26,8 +27,11 @@ export const windowSchema = object({
 
 export const WHOLE: Window = { x: 0.5, y: 0.5, zoom: 1, turn: 0 };
 
-/** How a photo is first seen in a place: as much of it as fits, with what matters as near the middle as that allows. */
-export const firstWindow = ({ focus }: { focus?: Point }): Window => ({ ...WHOLE, ...focus });
+/** How a photo is first seen in a place: as much of it as fits, with its faces, or what matters, as near the middle as that allows. */
+export const firstWindow = ({ focus, faces }: { focus?: Point; faces?: readonly Box[] }): Window => ({
+  ...WHOLE,
+  ...(middleOfFaces(faces) ?? focus),
+});
 
 /** Half the width and height, along the picture's own axes, of a box turned by -`turn`. */
 function halfReach({ width, height }: Size, turn: number): Size {

@@ -264,7 +264,7 @@ const PageTab = memo(function PageTab({ surface, number, fixed, here, along, apa
           textAlign: 'left',
         }}
       >
-        {number ?? name}
+        {number ?? (fixed ? name : name.replace(/^Pages /, ''))}
         {state ? <StateMark state={state} /> : locked && <IconLock size={13} aria-hidden="true" />}
       </Box>
     </Tab>

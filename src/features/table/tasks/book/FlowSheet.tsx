@@ -21,6 +21,7 @@ import { boundPages, FEWEST_PAGES, MOST_PAGES } from '@/core/product/book/settin
 import type { Edit } from '@/core/project/edits/edit';
 import { perform, startHistory } from '@/core/project/history';
 import type { Project } from '@/core/project/model';
+import { lookForFaces, looksForFaces } from '@/features/shared/faces';
 import { newId } from '@/features/shared/ids';
 import { useReadyMade } from '@/features/shared/useReadyMade';
 import { toPageAt } from '@/features/table/acts';
@@ -31,6 +32,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
 import { DesignPicker } from '@/features/table/tasks/book/DesignPicker';
 import { PLAIN, useDesign } from '@/features/table/tasks/book/useDesign';
+import { useFaces } from '@/features/table/tasks/book/useFaces';
 import { usePlan } from '@/features/table/tasks/book/usePlan';
 import { Chosen } from '@/ui/Chosen';
 import { LengthField } from '@/ui/LengthField';
@@ -72,6 +74,8 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
       .filter(({ notes }) => (notes?.stars ?? 0) >= stars)
       .slice(0, MOST_FLOWING);
   }, [project, wanted, stars]);
+  const [faces, setFaces] = useState(looksForFaces);
+  const looking = useFaces(photos, faces);
   const now = usePlan(design, project, photos, wish);
   const laid = useMemo(
     () => (now.plan && now.design ? layOut(project, now.design, now.plan, photos, typesetter, id) : null),
@@ -109,12 +113,12 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
           }}
         >
           <DesignPicker ready={ready} chosen={id} onChoose={setChosen} />
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+          <Box sx={{ display: 'grid', gridTemplateColumns: wish.pages === null ? '1fr' : '1fr 1fr', gap: 1 }}>
             <Chosen
               label="Pages"
               value={wish.pages === null ? 'free' : 'set'}
               all={[
-                ['free', 'As they come'],
+                ['free', 'As many as it takes'],
                 ['set', 'So many'],
               ]}
               disabled={readOnly}
@@ -161,6 +165,15 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
               disabled={readOnly}
               onTurn={(oneOfAlike) => set({ oneOfAlike })}
             />
+            <Turned
+              label="Keep faces whole"
+              on={faces}
+              disabled={readOnly}
+              onTurn={(on) => {
+                lookForFaces(on);
+                setFaces(on);
+              }}
+            />
           </Box>
           <Button
             color="inherit"
@@ -171,6 +184,11 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
           >
             Deal them otherwise
           </Button>
+          {looking !== null && (
+            <Typography variant="body2" color="text.secondary">
+              Looking for faces, here in your browser: {looking} to go.
+            </Typography>
+          )}
           <Typography role="status" variant="body2" sx={{ whiteSpace: 'pre-line' }}>
             {(trouble ?? now.trouble) ||
               inWords(laid?.plan ?? null, photos.length, kept.length, wish, BINDS[book.binding].step)}

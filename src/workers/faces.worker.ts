@@ -1,0 +1,92 @@
+/** Finds faces in photos, here and nowhere else: the model ships with the app, nothing is sent. */
+import { expose } from 'comlink';
+import type { Box } from '@/core/geometry/box';
+import { MOST_FACES } from '@/core/photos/faces';
+
+/** Pixels at its longer side that a photo is looked at in; a face of a fortieth of that is still found. */
+const SIDE = 416;
+/** How sure the detector must be, 0 to 1. */
+const SURE = 0.42;
+
+type FaceApi = typeof import('@vladmandic/face-api/dist/face-api.esm.js');
+let ready: Promise<{ api: FaceApi; net: InstanceType<FaceApi['TinyFaceDetector']> }> | undefined;
+
+interface Backends {
+  setWasmPaths(at: string): void;
+  setBackend(name: string): Promise<boolean>;
+  ready(): Promise<void>;
+}
+
+/** The detector with its weights, on WebAssembly; fetched when it is first wanted. */
+async function open(at: string) {
+  const api = await import('@vladmandic/face-api/dist/face-api.esm.js');
+  // There is no document in a worker; pixels are handed over as numbers, so that none is needed.
+  const canvas = () => new OffscreenCanvas(1, 1) as never;
+  const none = class {} as never;
+  api.env.setEnv({
+    ...{
+      Canvas: OffscreenCanvas as never,
+      CanvasRenderingContext2D: OffscreenCanvasRenderingContext2D as never,
+    },
+    ...{ Image: none, ImageData: ImageData as never, Video: none },
+    ...{ createCanvasElement: canvas, createImageElement: canvas, createVideoElement: canvas },
+    ...{ fetch: fetch as never, readFile: () => Promise.reject(new Error('no files here')) },
+  });
+  // The package's own types leave out what chooses the backend.
+  const tf = api.tf as unknown as Backends;
+  tf.setWasmPaths(`${at}/`);
+  await tf.setBackend('wasm');
+  await tf.ready();
+  const read = async (name: string) => {
+    const answer = await fetch(`${at}/${name}`);
+    if (!answer.ok) throw new Error(`${name} was not found`);
+    return answer;
+  };
+  const [manifest, weights] = await Promise.all([
+    read('weights.json').then((answer) => answer.json()),
+    read('weights.bin').then((answer) => answer.arrayBuffer()),
+  ]);
+  const net = new api.TinyFaceDetector();
+  net.loadFromWeightMap(api.tf.io.decodeWeights(weights, manifest[0].weights) as never);
+  return { api, net };
+}
+
+/** Faces of an upright picture, as shares of its width and height, the largest first. `at` is where the model lies. */
+async function find(picture: Blob, at: string): Promise<Box[]> {
+  ready ??= open(at);
+  ready.catch(() => (ready = undefined));
+  const { api, net } = await ready;
+  const bitmap = await createImageBitmap(picture);
+  const scale = SIDE / Math.max(bitmap.width, bitmap.height);
+  const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
+  const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
+  context.drawImage(bitmap, 0, 0, width, height);
+  bitmap.close();
+  const { data } = context.getImageData(0, 0, width, height);
+  const rgb = new Int32Array(3 * width * height);
+  for (let i = 0; i < width * height; i++) for (let k = 0; k < 3; k++) rgb[3 * i + k] = data[4 * i + k]!;
+  const tensor = api.tf.tensor3d(rgb, [height, width, 3], 'int32');
+  try {
+    const found = await net.locateFaces(tensor as never, { inputSize: SIDE, scoreThreshold: SURE });
+    return found
+      .map(({ box }): Box => {
+        const within = (value: number) => Math.min(1, Math.max(0, value));
+        const [x, y] = [within(box.x / width), within(box.y / height)];
+        return {
+          x,
+          y,
+          width: within((box.x + box.width) / width) - x,
+          height: within((box.y + box.height) / height) - y,
+        };
+      })
+      .filter((box) => box.width > 0 && box.height > 0)
+      .sort((a, b) => b.width * b.height - a.width * a.height)
+      .slice(0, MOST_FACES);
+  } finally {
+    tensor.dispose();
+  }
+}
+
+const finder = { find };
+export type FaceFinder = typeof finder;
+expose(finder);
