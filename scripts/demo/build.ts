@@ -12,14 +12,18 @@ import { blurIn } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
 import { invert } from '@/core/geometry/matrix';
-import { drawPieces, sheetOf } from '@/output/pixels/draw';
+import type { Supply } from '@/core/supplies/model';
+import type { Typesetter } from '@/core/text/typesetter';
+import { make } from '@/output/make';
 import { fingerprint, isBuilt } from '../house/build';
-import { decode, node, nodeTypesetter, ROOT } from '../node/platform';
-import { packed } from '../node/files';
+import { nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
+import { openedFile, packed } from '../node/files';
 import { withExif } from './photos/exif';
+import { clubBook, DESIGN_FILE } from './book';
 import { DAYS } from './calendar';
 import { demoProjects } from './layouts';
 import { DEMO_PHOTOS, type DemoPhoto } from './photos/photos';
+import { YEAR_PHOTOS } from './year/photos';
 
 const FOLDER = join(ROOT, 'public', 'demo');
 const PHOTOS = join(FOLDER, 'photos');
@@ -75,8 +79,11 @@ async function seenIn(image: Image): Promise<Pick<Asset, 'focus' | 'blur' | 'lik
   };
 }
 
-async function photoAsset({ file, taken, notes, orientation = 1 }: DemoPhoto): Promise<[Asset, Buffer]> {
-  const bytes = await readFile(join(PHOTOS, file));
+async function photoAsset(
+  { file, taken, notes, orientation = 1 }: DemoPhoto,
+  folder = PHOTOS,
+): Promise<[Asset, Buffer]> {
+  const bytes = await readFile(join(folder, file));
   const image = await loadImage(bytes);
   const { width, height } = image;
   const [w, h] = orientation >= 5 ? [height, width] : [width, height];
@@ -99,11 +106,33 @@ async function photoAsset({ file, taken, notes, orientation = 1 }: DemoPhoto): P
   ];
 }
 
+/** The year's photos, as they lie beside their script, and the book that is made of them. */
+async function theYear(bytes: Map<string, Uint8Array>, typesetter: Typesetter) {
+  const folder = join(ROOT, 'scripts', 'demo', 'year');
+  const faces: Record<string, Asset['faces']> = JSON.parse(
+    await readFile(join(folder, 'faces.json'), 'utf8'),
+  );
+  const photos: Asset[] = [];
+  for (const photo of YEAR_PHOTOS) {
+    const [asset, data] = await photoAsset(photo, join(folder, 'jpeg'));
+    photos.push({ ...asset, faces: faces[photo.file] ?? [] });
+    bytes.set(asset.sha, data);
+  }
+  const kits = join(ROOT, 'public', 'house', 'kits');
+  const design = await openedFile(join(kits, DESIGN_FILE));
+  for (const [sha, data] of design.bytes) bytes.set(sha, data);
+  const supplies: Supply[] = JSON.parse(await readFile(join(kits, 'windward', 'supplies.json'), 'utf8'));
+  const supply = supplies.find(({ kind }) => kind === 'book')!;
+  return { photos: photos.length, project: clubBook(design.project, supply.id, photos, typesetter) };
+}
+
 async function build(): Promise<void> {
   const print = await fingerprint(
     'scripts/demo',
     'scripts/art',
     'scripts/house',
+    'scripts/kits',
+    'src/core/book',
     'src/core/calendar',
     'src/core/dates',
     'src/core/product',
@@ -138,35 +167,28 @@ async function build(): Promise<void> {
       await readFile(join(ROOT, 'public/house/papers', `${id}.${EXTENSIONS[asset.type]}`)),
     );
   }
+  const { photos: year, project: book } = await theYear(bytes, typesetter);
   const files = [];
-  for (const project of demoProjects(
-    assets,
-    DEMO_PHOTOS.map((photo) => photo.file),
-    typesetter,
-  )) {
-    const picture = drawCover(project, toolsFor(project, typesetter));
-    const images = new Map(
-      await Promise.all(
-        Object.values(project.assets).map(
-          async (asset) => [asset.sha, await decode(bytes.get(asset.sha)!, asset)] as const,
-        ),
-      ),
+  const photos = DEMO_PHOTOS.map((photo) => photo.file);
+  for (const project of [book, ...demoProjects(assets, photos, typesetter)]) {
+    const shop = nodeWorkshop(
+      (sha) => project.assets[sha]!,
+      (sha) => bytes.get(sha)!,
+      typesetter,
     );
-    const sheet = sheetOf(picture, 60, false);
-    const { canvas, context } = node.canvas(sheet.width, sheet.height);
-    context.fillStyle = picture.ground!;
-    context.fillRect(0, 0, sheet.width, sheet.height);
-    drawPieces(context, picture.pieces, sheet.view, {
-      platform: node,
-      image: (sha) => images.get(sha),
-      drawing: () => undefined,
-    });
-    const preview = (canvas as unknown as Canvas).toBuffer('image/jpeg', 86);
+    const made = await make(
+      drawCover(project, toolsFor(project, typesetter)),
+      { format: 'jpg', ppi: 60, withBleed: false, cropMarks: false },
+      shop,
+    );
+    if (!made.ok) throw new Error(made.message);
     const file = `${project.id}.bellagraph`;
+    const preview = Buffer.concat(made.value);
     await writeFile(join(FOLDER, file), await packed(project, async (sha) => bytes.get(sha), preview));
     files.push(file);
     console.log(`Project ${file}`);
   }
+  console.log(`The year: ${year} photos`);
   // As another program would hand them over.
   await writeFile(
     join(FOLDER, 'saltmarsh-days.ics'),

@@ -7,8 +7,6 @@ import { createCanvas, type Canvas } from '@napi-rs/canvas';
 import { monthNames } from '@/core/dates/names';
 import { readDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
-import { pathBounds, pathData, transformPath } from '@/core/geometry/path';
-import { translation } from '@/core/geometry/matrix';
 import { drawCover } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { EXTENSIONS, type Asset, type AssetType } from '@/core/picture/asset';
@@ -31,6 +29,7 @@ import { HOUSE_KITS } from './kits';
 import { letter, LETTERS } from './letters';
 import { readyPages, sketch, SKETCHES } from './pages';
 import { PPI } from './relief';
+import { letterName, wordStamp } from './stamps';
 import { cardstock, edge, stamp } from './tiles';
 
 /** Which kit each sketch belongs to. */
@@ -225,32 +224,6 @@ function thumbOf(canvas: Canvas): Canvas {
   context.drawImage(canvas, 0, 0, small.width, small.height);
   return small;
 }
-
-/** Words as a stamp: outlines of set type, `tall` points. */
-function wordStamp(text: string, family: string, typesetter: Typesetter): string {
-  const { runs } = typesetter.set(text, { family, size: 54, align: 'left', leading: 1.2 }, null);
-  const outline = typesetter.outline(runs);
-  const { x, y, width, height } = pathBounds(outline);
-  const margin = 4;
-  const d = pathData(transformPath(translation(margin - x, margin - y), outline), 2);
-  const [w, h] = [width + 2 * margin, height + 2 * margin];
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${w.toFixed(2)}pt" height="${h.toFixed(2)}pt" viewBox="0 0 ${w.toFixed(2)} ${h.toFixed(2)}"><path d="${d}" fill="#000000"/></svg>\n`;
-}
-
-const MARKS: Record<string, string> = {
-  ',': 'comma',
-  '.': 'full stop',
-  '!': 'exclamation mark',
-  '?': 'question mark',
-  '&': 'ampersand',
-  '-': 'hyphen',
-  '’': 'apostrophe',
-  '+': 'plus',
-  ':': 'colon',
-  '/': 'slash',
-};
-const letterName = (set: string, character: string): string =>
-  `${set} ${MARKS[character] ?? (/[a-z]/.test(character) ? `small ${character}` : character)}`;
 
 async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
   const kit = HOUSE_KITS[index]!;

@@ -1,4 +1,4 @@
-/** Food from above, houses, a gull, a cat: what else is photographed in a year. */
+/** Food from above, and houses: what else is photographed in a year. */
 import { createCanvas, type Canvas, type SKRSContext2D } from '@napi-rs/canvas';
 import { random } from '@/core/random';
 import { fbm } from '../../art/noise';
@@ -256,60 +256,6 @@ export function cottages(
     c.fillRect(at + w * 0.42, y - h * 0.36, w * 0.15, h * 0.36);
     at += w * 1.02;
   }
-}
-
-/** A gull on a post, seen from its side. */
-export function gull(c: SKRSContext2D, x: number, y: number, s: number): void {
-  const g = c.createLinearGradient(0, y - s, 0, y);
-  g.addColorStop(0, '#ffffff');
-  g.addColorStop(1, '#cfd3d6');
-  const post = c.createLinearGradient(x - s * 0.14, 0, x + s * 0.14, 0);
-  post.addColorStop(0, '#8a755c');
-  post.addColorStop(1, '#43372c');
-  c.fillStyle = post;
-  c.fillRect(x - s * 0.14, y, s * 0.28, s * 3);
-  c.strokeStyle = '#d99a4a';
-  c.lineWidth = s * 0.035;
-  for (const dx of [-0.03, 0.07]) {
-    c.beginPath();
-    c.moveTo(x + dx * s, y - s * 0.2);
-    c.lineTo(x + dx * s, y);
-    c.stroke();
-  }
-  c.fillStyle = g;
-  c.beginPath();
-  c.ellipse(x, y - s * 0.4, s * 0.46, s * 0.22, -0.18, 0, 7);
-  c.fill();
-  c.beginPath();
-  c.moveTo(x + s * 0.2, y - s * 0.5);
-  c.quadraticCurveTo(x + s * 0.34, y - s * 0.78, x + s * 0.4, y - s * 0.86);
-  c.quadraticCurveTo(x + s * 0.56, y - s * 0.8, x + s * 0.42, y - s * 0.4);
-  c.fill();
-  c.beginPath();
-  c.arc(x + s * 0.43, y - s * 0.82, s * 0.13, 0, 7);
-  c.fill();
-  c.fillStyle = '#9aa4ad';
-  c.beginPath();
-  c.moveTo(x + s * 0.24, y - s * 0.52);
-  c.quadraticCurveTo(x - s * 0.1, y - s * 0.66, x - s * 0.72, y - s * 0.28);
-  c.quadraticCurveTo(x - s * 0.1, y - s * 0.2, x + s * 0.24, y - s * 0.52);
-  c.fill();
-  c.fillStyle = '#2b2f35';
-  c.beginPath();
-  c.moveTo(x - s * 0.44, y - s * 0.42);
-  c.lineTo(x - s * 0.8, y - s * 0.24);
-  c.lineTo(x - s * 0.4, y - s * 0.26);
-  c.fill();
-  c.fillStyle = '#e8b13c';
-  c.beginPath();
-  c.moveTo(x + s * 0.54, y - s * 0.86);
-  c.quadraticCurveTo(x + s * 0.72, y - s * 0.84, x + s * 0.73, y - s * 0.76);
-  c.lineTo(x + s * 0.55, y - s * 0.78);
-  c.fill();
-  c.fillStyle = '#17181b';
-  c.beginPath();
-  c.arc(x + s * 0.47, y - s * 0.85, s * 0.022, 0, 7);
-  c.fill();
 }
 
 /** A canvas out of focus: what lies behind someone near by. */
