@@ -45,7 +45,7 @@ const WEIGHTS = {
   gutter: 6,
   soft: 2.5,
   /** A starred photo that is small, per star above two. */
-  small: 0.55,
+  small: 1.1,
   /** A place further on than the photo's own turn. */
   turn: 0.12,
   /** Two that are nearly the same on one spread. */
@@ -59,7 +59,8 @@ const USUAL = 3;
 /** Below this it is soft to see (common practice, no source: 150 to 300 ppi). */
 const SHARP_PPI = 150;
 /** So many ways are kept at every photo, and with a wanted number of spreads at every number near an even pace. */
-const KEPT = 8;
+const KEPT = 48;
+const KEPT_COUNTED = 10;
 const PACE = 10;
 
 interface Way {
@@ -69,6 +70,8 @@ interface Way {
   spreads: number;
   last: Choice | null;
   before: Way | null;
+  /** Its last three spreads: two that end alike go on alike, nearly. */
+  tail: string;
 }
 interface Choice {
   key: string;
@@ -127,8 +130,7 @@ export function deal(wish: DealWish): DealtOut[] | null {
   const { photos, spreads, wanted, seed, before = [] } = wish;
   const n = photos.length;
   if (!n) return wanted ? null : [];
-  const chance = random(seed);
-  const liking = new Map(spreads.map(({ key }) => [key, 0.5 * chance()]));
+  const liking = likingBy(spreads, seed);
   const begins = new Set(wish.chapters);
   const nextChapter = chapterEnds(n, wish.chapters);
   const cost = remembered(wish);
@@ -147,29 +149,27 @@ export function deal(wish: DealWish): DealtOut[] | null {
     if (begins.has(from) && openers.length) return openers;
     return others.length ? others : openers;
   };
-  const start: Way = { cost: 0, at: 0, spreads: 0, last: null, before: null };
-  const ways = new Map<number, Way[]>([[0, [start]]]);
+  const start: Way = { cost: 0, at: 0, spreads: 0, last: null, before: null, tail: '' };
+  const ways = new Map<number, Ends>([[0, new Map([[0, [start]]])]]);
   for (let at = 0; at < n; at++) {
     const options = usable(at);
-    for (const way of ways.get(at) ?? []) {
+    for (const way of [...(ways.get(at)?.values() ?? [])].flat()) {
       const recent = lastKeys(way, before);
       for (const spread of options) {
         const choice = chosen(spread, at);
         const to = at + spread.places.length;
         if (wanted !== null && !inPace(way.spreads + 1, to, n, wanted)) continue;
-        const again = recent.indexOf(spread.key);
-        const cost =
-          way.cost +
-          choice.cost +
-          liking.get(spread.key)! +
-          (again < 0 ? 0 : WEIGHTS.again[again]!) +
-          WEIGHTS.many * (spread.places.length - USUAL) ** 2;
-        keep(ways, { cost, at: to, spreads: way.spreads + 1, last: choice, before: way }, wanted !== null);
+        const cost = way.cost + choice.cost + liking(spread.key) + costAfter(spread, recent);
+        const tail = `${spread.key} ${recent[0] ?? ''} ${recent[1] ?? ''}`;
+        const next = { cost, at: to, spreads: way.spreads + 1, last: choice, before: way, tail };
+        keep(ways, next, wanted !== null);
       }
     }
     if (at) ways.delete(at);
   }
-  const done = (ways.get(n) ?? []).filter(({ spreads: count }) => wanted === null || count === wanted);
+  const done = [...(ways.get(n)?.values() ?? [])]
+    .flat()
+    .filter(({ spreads: count }) => wanted === null || count === wanted);
   const best = done.sort((a, b) => a.cost - b.cost)[0];
   return best ? dealtBy(best) : null;
 }
@@ -193,6 +193,34 @@ function remembered({ photos, page }: DealWish): Cost {
     if (Number.isNaN(costs[i])) costs[i] = costIn(photos[i]!, place, page);
     return costs[i]!;
   };
+}
+
+/** How much a seed dislikes each spread: enough to choose otherwise among equals. */
+function likingBy(spreads: readonly DealtSpread[], seed: number): (key: string) => number {
+  const chance = random(seed);
+  const known = new Map(spreads.map(({ key }) => [key, 0.5 * chance()]));
+  return (key) => known.get(key)!;
+}
+
+/** What a spread costs after those before it, the nearest first, and for how many photos it takes. */
+const costAfter = ({ key, places }: DealtSpread, recent: readonly string[]): number => {
+  const again = recent.indexOf(key);
+  return (again < 0 ? 0 : WEIGHTS.again[again]!) + WEIGHTS.many * (places.length - USUAL) ** 2;
+};
+
+/** What spreads cost in all, with the photos in their order put into each as well as can be. */
+export function costOfAll(wish: DealWish, keys: readonly string[]): number {
+  const liking = likingBy(wish.spreads, wish.seed);
+  const recent = [...(wish.before ?? [])].reverse();
+  let [cost, at] = [0, 0];
+  for (const key of keys) {
+    const spread = wish.spreads.find((each) => each.key === key)!;
+    cost +=
+      bestIn(wish, spread, at).cost + liking(key) + costAfter(spread, recent.slice(0, WEIGHTS.again.length));
+    recent.unshift(key);
+    at += spread.places.length;
+  }
+  return cost;
 }
 
 function dealtBy(best: Way): DealtOut[] {
@@ -230,18 +258,23 @@ function lastKeys(way: Way, before: readonly string[]): string[] {
   return keys;
 }
 
-/** Puts a way among those that end at its photo: the best few that end in unlike spreads, for each number of spreads where that counts. */
-function keep(ways: Map<number, Way[]>, way: Way, counted: boolean): void {
-  const there = ways.get(way.at) ?? [];
-  if (!there.length) ways.set(way.at, there);
-  const rivals = counted ? there.filter(({ spreads }) => spreads === way.spreads) : there;
-  const same = rivals.find(({ last }) => last?.key === way.last?.key);
-  if (same) {
-    if (same.cost <= way.cost) return;
-    there[there.indexOf(same)] = way;
-    return;
+/** Ways that end at one photo, by how many spreads they have where that counts. */
+type Ends = Map<number, Way[]>;
+
+/** Puts a way among its rivals: the best few, and of those that end in the same spreads the best one. */
+function keep(ways: Map<number, Ends>, way: Way, counted: boolean): void {
+  const ends = ways.get(way.at) ?? new Map<number, Way[]>();
+  ways.set(way.at, ends);
+  const of = counted ? way.spreads : 0;
+  const rivals = ends.get(of) ?? [];
+  ends.set(of, rivals);
+  let [same, worst] = [-1, -1];
+  for (let i = 0; i < rivals.length && same < 0; i++) {
+    if (rivals[i]!.tail === way.tail) same = i;
+    if (worst < 0 || rivals[i]!.cost > rivals[worst]!.cost) worst = i;
   }
-  if (rivals.length < KEPT) return void there.push(way);
-  const worst = rivals.reduce((a, b) => (b.cost > a.cost ? b : a));
-  if (worst.cost > way.cost) there[there.indexOf(worst)] = way;
+  if (same >= 0) {
+    if (way.cost < rivals[same]!.cost) rivals[same] = way;
+  } else if (rivals.length < (counted ? KEPT_COUNTED : KEPT)) rivals.push(way);
+  else if (way.cost < rivals[worst]!.cost) rivals[worst] = way;
 }

@@ -9,6 +9,7 @@ import { typesetterFor } from '@/features/shared/fonts';
 import { newId } from '@/features/shared/ids';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { openDesign, PLAIN, useDesign } from '@/features/table/tasks/book/useDesign';
+import { houseStocked } from '@/features/shared/stock';
 import { supplyById } from '@/storage/supplies';
 
 /** Null until its design is read; what is no longer in the cupboard gives way to the plain design, and is told. */
@@ -18,7 +19,11 @@ export function useAlive(project: Project): { alive: Alive | null; trouble: stri
   useEffect(() => {
     if (!id || id === PLAIN) return;
     let gone = false;
-    void supplyById(id).then((supply) => !gone && setFound({ id, supply: supply ?? null }));
+    // What ships with the app may not be listed yet.
+    void houseStocked()
+      .catch(() => {})
+      .then(() => supplyById(id))
+      .then((supply) => !gone && setFound({ id, supply: supply ?? null }));
     return () => {
       gone = true;
     };
