@@ -13,6 +13,11 @@ import {
 import { designFor } from '@/core/book/design';
 import { layBook, photosOf, roomFor } from '@/core/book/flow';
 import { plainDesign } from '@/core/book/plain';
+import { lookOf, seriesPage, thoughtsIn } from '@/core/book/series';
+import { withFollows } from '@/core/calendar/follows';
+import { inWords } from '@/core/living/numbers';
+import type { Edit } from '@/core/project/edits/edit';
+import { gather } from '@/core/project/edits/gather';
 import { planBook } from '@/core/book/plan';
 import { chaptersOf, spanInWords } from '@/core/book/chapters';
 import { isByHand } from '@/core/book/print';
@@ -34,6 +39,8 @@ import { book, flowed, newId, photos, typesetter, WISH } from '../../../scripts/
 const productOf = ({ product }: Pick<Project, 'product'>): BookProduct => bookIn(product)!;
 const spreadsOf = ({ surfaces }: Project) => surfaces.filter(({ part }) => isSpread(part ?? ''));
 const mm = (points: number) => (points * 25.4) / 72;
+const done = (history: History, edit: Edit, now: number): History =>
+  withFollows(perform(history, edit, now), typesetter);
 const of = (binding: BookBinding, paper: PaperId, pages: number): BookProduct =>
   withPages({ ...productOf(book(binding)), paper }, pages);
 
@@ -293,6 +300,57 @@ describe('a book that was laid is changed', () => {
     });
     expect(readProject(writeProject(now))).toEqual({ ok: true, value: now });
   });
+});
+
+test('a series is counted by itself, up or down, in figures or words, and anew when a page goes', () => {
+  const lines = thoughtsIn('It smells of tar\n\n  and toast  \nThe wind knows you\nLow water at four');
+  expect(lines).toHaveLength(4);
+  const start = book();
+  const [, , spread] = start.surfaces;
+  const [left, right] = panelsOn(start, spread!);
+  const wish = { lines, down: true, words: true };
+  const look = lookOf(start.surfaces);
+  const page = (i: number) =>
+    seriesPage(
+      wish,
+      i,
+      i ? photos(1)[0]! : null,
+      { box: (i % 2 ? right : left)!.box, gutter: { side: i % 2 ? 'left' : 'right', width: 36 } },
+      look,
+      's',
+      typesetter,
+      newId,
+    );
+  const pairs = [
+    [0, 1],
+    [2, 3],
+  ].map((pair, k) => ({
+    ...newSurface(newId(), '', spread!, 'in'),
+    part: `spread-${50 + k}`,
+    pile: pair.flatMap(page),
+  }));
+  const gathered = perform(startHistory(start), gather('photos', photos(1)), 0);
+  const laid = pairs.reduceRight(
+    (history, made, k) => done(history, addPage(made, spread!.id), 1e5 * (k + 1)),
+    gathered,
+  );
+  const numbers = ({ project }: History) =>
+    spreadsOf(project).flatMap(({ pile }) =>
+      pile.flatMap(({ role, outline }) =>
+        role === 'title' && outline.kind === 'glyphs' ? [outline.text] : [],
+      ),
+    );
+  expect(numbers(laid)).toEqual(['four', 'three', 'two', 'one']);
+  expect(numbers(done(laid, removePage(pairs[0]!.id), 9e6))).toEqual(['two', 'one']);
+  expect(readProject(writeProject(laid.project))).toEqual({ ok: true, value: laid.project });
+  for (const piece of pairs.flatMap(({ pile }) => pile)) {
+    const { x, width } = piece.placement;
+    expect(Math.abs(x - spread!.width / 2) - width / 2).toBeGreaterThan(36);
+  }
+  expect([0, 7, 19, 20, 21, 100, 105, 342, 1000].map(inWords)).toEqual([
+    ...['zero', 'seven', 'nineteen', 'twenty', 'twenty-one', 'one hundred', 'one hundred and five'],
+    ...['three hundred and forty-two', '1000'],
+  ]);
 });
 
 test('a face that is covered, cut or in the gutter is named before printing', () => {

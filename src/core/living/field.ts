@@ -45,7 +45,7 @@ export const DAY_FORMS = {
 export type DayForm = keyof typeof DAY_FORMS;
 
 /** What words may say, by name; what each says is in fields.ts. */
-export const FIELD_NAMES = ['page', 'pages', 'title', 'month', 'year', 'fact'] as const;
+export const FIELD_NAMES = ['page', 'pages', 'title', 'month', 'year', 'fact', 'count'] as const;
 export type FieldName = (typeof FIELD_NAMES)[number];
 
 export interface Field {
@@ -54,4 +54,8 @@ export interface Field {
   fact?: string;
   /** How a day is written; in full without. */
   as?: DayForm;
+  /** Of a series: which one, whether it is counted down, and in words. */
+  of?: string;
+  down?: boolean;
+  words?: boolean;
 }

@@ -1,5 +1,6 @@
 /** What each kind of living words says. */
 import { DAY_FORMS, isDay, type Fact, type Field, type FieldName } from '@/core/living/field';
+import { inWords } from '@/core/living/numbers';
 import { digitsOf, monthName } from '@/core/dates/names';
 import { countOf, monthOn, numbersOn, untitledOf, type Product } from '@/core/product';
 
@@ -14,6 +15,8 @@ export interface Where {
   index: number;
   /** How far right on the surface the words stand, points: they may be on one of several pages. */
   x?: number;
+  /** Which of how many of its series it is, from 1 on. */
+  counted?: { at: number; of: number };
 }
 
 interface FieldKind {
@@ -51,6 +54,13 @@ export const FIELDS: Record<FieldName, FieldKind> = {
     says({ project, index }) {
       const found = project.surfaces[index] && monthOn(project, project.surfaces[index]);
       return found ? digitsOf(found.language)(found.year) : null;
+    },
+  },
+  count: {
+    name: 'Number in a series',
+    says({ counted = { at: 1, of: 1 } }, { down, words }) {
+      const count = down ? counted.of - counted.at + 1 : counted.at;
+      return words ? inWords(count) : String(count);
     },
   },
   fact: {

@@ -49,11 +49,30 @@ export function saidAnew(
   return changed ? { text: next + text.slice(from), spans: tidy(moved) } : null;
 }
 
+/** Which of how many of their series words are, as pages are read: from page to page, on one from left to right. */
+function countedIn({ surfaces }: Pick<Project, 'surfaces'>): Map<Words, { at: number; of: number }> {
+  const series = new Map<string, Words[]>();
+  for (const surface of surfaces)
+    for (const piece of [...livingOn(surface)].sort((a, b) => a.placement.x - b.placement.x)) {
+      const of = piece.outline.spans?.find(({ field }) => field?.kind === 'count')?.field?.of;
+      if (of !== undefined) series.set(of, [...(series.get(of) ?? []), piece]);
+    }
+  return new Map(
+    [...series.values()].flatMap((all) =>
+      all.map((piece, i) => [piece, { at: i + 1, of: all.length }] as const),
+    ),
+  );
+}
+
 /** Makes all living words say what is true now, their boxes as large as they want; null if they do. */
 export function sayAnew(project: Project, typesetter: Typesetter): Edit | null {
+  const counted = countedIn(project);
   const edits = project.surfaces.flatMap((surface, index) =>
     livingOn(surface).flatMap((piece) => {
-      const to = saidAnew(piece.outline, { project, index, x: piece.placement.x });
+      const to = saidAnew(piece.outline, {
+        ...{ project, index, x: piece.placement.x },
+        ...(counted.has(piece) ? { counted: counted.get(piece)! } : {}),
+      });
       return to ? [writeAnew(surface.id, piece, to, typesetter)] : [];
     }),
   );

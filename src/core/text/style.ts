@@ -149,6 +149,9 @@ const fieldSchema = object({
     .required(),
   fact: string().min(1).max(80),
   as: string().oneOf<DayForm>(Object.keys(DAY_FORMS) as DayForm[]),
+  of: string().min(1).max(80),
+  down: boolean(),
+  words: boolean(),
 }).noUnknown();
 
 /** Stretches of a text, apart from each other and in order. */

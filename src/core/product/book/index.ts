@@ -93,7 +93,7 @@ function parts(book: BookProduct): Part[] {
 
 function panels(book: BookProduct, part: string): Panel[] | null {
   if (part === COVER) return coverPanels(book);
-  if (!book.spreads.includes(part)) return null;
+  if (!isSpread(part)) return null;
   const { width, height } = book;
   const left = leftPage(book, part);
   return [

@@ -37,6 +37,7 @@ export type SheetName =
   | 'book'
   | 'flow'
   | 'spreads'
+  | 'series'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */

@@ -1,4 +1,5 @@
 /** Books: bound, filled with photos, looked over. */
+import * as act from '@/features/table/acts';
 import { rowsOf } from '@/core/product';
 import { opens, type Command } from '@/features/table/tasks/command';
 
@@ -17,5 +18,9 @@ export const BOOK: readonly Command[] = [
   opens('Pages', 'Shift G', 'All pages of the book', 'spreads', {
     more: 'Beside each other: moved, locked, laid otherwise',
     needs: NO_BOOK,
+  }),
+  opens('Pages', undefined, 'A numbered series of pages', 'series', {
+    more: 'One thought and one photo a page, counted',
+    needs: act.NONE_MORE,
   }),
 ];

@@ -6,6 +6,9 @@ export const BOOK_SHEETS = {
   flow: fetched('Photos into the book', () =>
     import('@/features/table/tasks/book/FlowSheet').then((m) => m.FlowSheet),
   ),
+  series: fetched('A numbered series', () =>
+    import('@/features/table/tasks/book/SeriesSheet').then((m) => m.SeriesSheet),
+  ),
   spreads: fetched('All pages of the book', () =>
     import('@/features/table/tasks/book/SpreadsSheet').then((m) => m.SpreadsSheet),
   ),

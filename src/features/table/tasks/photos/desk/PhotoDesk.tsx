@@ -13,6 +13,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
+import { rowsOf } from '@/core/product';
 import { changeNotes, putAway } from '@/core/project/edits/notes';
 import { MOST_PHOTOS } from '@/core/proposals/propose';
 import { DeskDetail } from '@/features/table/tasks/photos/desk/DeskDetail';
@@ -35,6 +36,7 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
   const project = useSession((session) => session.history.project);
   const readOnly = useSession((session) => session.readOnly);
   const perform = useSession((session) => session.perform);
+  const bound = useSession(({ history }) => rowsOf(history.project.product) !== null);
   const [wish, setWish] = useState<Wish>({ which: 'all', stars: 0, words: '' });
   const desk = useDesk(project, useDeferredValue(wish));
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -205,6 +207,11 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
         <Button color="inherit" onClick={onClose}>
           Shut
         </Button>
+        {bound && (
+          <Button color="inherit" disabled={readOnly || !photos.length} onClick={() => goOn('flow')}>
+            Let them flow in
+          </Button>
+        )}
         <Button color="inherit" disabled={readOnly || photos.length < 2} onClick={() => goOn('mosaic')}>
           A mosaic of them
         </Button>
