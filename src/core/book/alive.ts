@@ -4,6 +4,7 @@ import { captionsOf, photosOf, type LaidBook, type Laying } from '@/core/book/fl
 import { bestIn, deal } from '@/core/book/deal';
 import { dealtSpreads, type BookDesign, type Template } from '@/core/book/design';
 import { laidSide, wordsOn, type SideWords } from '@/core/book/lay';
+import { WORKED, workedOut } from '@/core/book/worked';
 import { beginsAt } from '@/core/book/order';
 import { bookPhoto } from '@/core/book/photo';
 import { isByHand, printOf } from '@/core/book/print';
@@ -48,7 +49,13 @@ export interface Way {
   cost: number;
 }
 
-/** The ways in which a design lays so many photos, the best first; those that lie just before come later. */
+/** What the design does not bring itself comes after what it does. */
+const AFTER_ITS_OWN = 20;
+
+/**
+ * The ways in which so many photos are laid, the best first: the design's own, those that lie just before coming later; then
+ * those that are worked out for these photos, but on a spread that opens a chapter.
+ */
 export function waysFor(
   { design, project }: Alive,
   photos: readonly Asset[],
@@ -58,14 +65,16 @@ export function waysFor(
   const book = bookIn(project.product)!;
   const all = design.spreads.filter(({ places }) => places.length === photos.length);
   const fitting = all.filter((template) => template.chapter === chapter);
+  const own = fitting.length ? fitting : all;
   const recent = new Set(keysBefore(project, part));
-  const dealt = new Map(dealtSpreads(design).map((spread) => [spread.key, spread]));
-  const wish = { photos: photos.map(bookPhoto), page: book, alike: alikeIn(photos) };
-  return (fitting.length ? fitting : all)
+  const dealt = photos.map(bookPhoto);
+  const wish = { photos: dealt, page: book, alike: alikeIn(photos) };
+  return [...own, ...(chapter ? [] : workedOut(design, book, dealt))]
     .map((template): Way => {
-      const found = bestIn(wish, dealt.get(template.key)!, 0);
-      const again = recent.has(template.key) ? 3 : 0;
-      return { template, photos: found.photos.map((i) => photos[i]!), cost: found.cost + again };
+      const { key, places } = template;
+      const found = bestIn(wish, { key, chapter, places: places.map(({ place }) => place) }, 0);
+      const later = (recent.has(key) ? 3 : 0) + (key.startsWith(WORKED) ? AFTER_ITS_OWN : 0);
+      return { template, photos: found.photos.map((i) => photos[i]!), cost: found.cost + later };
     })
     .sort((a, b) => a.cost - b.cost);
 }

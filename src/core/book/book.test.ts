@@ -249,6 +249,16 @@ describe('a book that was laid is changed', () => {
     const otherwise = after(laidOtherwise(alive(project), second.part!, other!.template.key));
     expect(differing(project, otherwise)).toEqual([second.part]);
     expect([...photosOf(otherwise.surfaces[3]!)].sort()).toEqual([...photosOf(second)].sort());
+    // Of the design's own two there is always another, worked out for just these photos.
+    const worked = waysFor(alive(project), photosHere, second.part!, false).filter(({ template }) =>
+      template.key.startsWith('worked out'),
+    );
+    expect(worked.length).toBeGreaterThan(1);
+    for (const { template } of worked)
+      template.pile.forEach(({ placement: { x, y, width, height } }) => {
+        expect(Math.min(x - width / 2, y - height / 2)).toBeGreaterThan(0);
+        expect(Math.abs(x - 576) - width / 2).toBeGreaterThan(36);
+      });
     const swapped = perform(
       start.history,
       changeProduct(withSwapped(project.product, first.part!, second.part!)!, 'swap'),

@@ -11,6 +11,9 @@ import { formatLength, type Unit } from '@/core/units/lengths';
 /** Less than a trimmer's own wander is no fault, points: 1/32 in (common practice, no source). */
 const LEAST = 2.25;
 
+/** A photo that runs off the page loses no more than this share of itself there. */
+const HARDLY = 0.08;
+
 const SIDES: readonly (keyof Sides)[] = ['left', 'right', 'top', 'bottom'];
 
 type Where = Pick<Looked, 'surface' | 'tools'>;
@@ -32,10 +35,13 @@ export function cutOff(piece: Piece, where: Where, unit: Unit): string | null {
   const { surface } = where;
   if (coversPage(piece, surface)) return null;
   const over = beyond(piece, where);
-  // A strip of paper, or a photo, that reaches the bleed is trimmed with the page, as it should be.
+  // A strip of paper that reaches the bleed is trimmed with the page, as it should be; so is a photo that hardly loses by it.
+  const { width, height } = piece.placement;
   const meant = (side: keyof Sides) =>
-    (piece.material.kind === 'paper' || piece.material.kind === 'photo') &&
-    over[side] >= surface.bleed[side] - 0.5;
+    over[side] >= surface.bleed[side] - 0.5 &&
+    (piece.material.kind === 'paper' ||
+      (piece.material.kind === 'photo' &&
+        over[side] < HARDLY * (side === 'left' || side === 'right' ? width : height)));
   const cut = SIDES.filter((side) => over[side] > LEAST && !meant(side));
   if (!cut.length) return null;
   const says = cut.map((side) => `${formatLength(over[side], unit, true)} at the ${side}`);

@@ -31,6 +31,7 @@ test('what the edge cuts off is named with how much; papers that reach the bleed
       paper('a strip to the bleed', -9, 40, 450, 30),
       paper('a strip too short for the bleed', 100, 100, 336, 30),
       photoOf('whole', asset, { x: 20, y: 20, width: 100, height: 60 }),
+      photoOf('off the page, as it is meant', asset, { x: -12, y: 100, width: 300, height: 120 }),
       photoOf('over the right', asset, { x: 386, y: 20, width: 100, height: 60 }),
       { ...inkPiece('in a corner', -18, 270, 60, 40), finish: finishOf(0) },
     ),

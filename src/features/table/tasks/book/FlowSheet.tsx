@@ -92,7 +92,12 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
             {flow.says || (photos.length ? 'Planning the pages …' : '')}
           </Typography>
         </Box>
-        <Box sx={{ minHeight: 0, overflowY: 'auto', p: 2.5, bgcolor: 'table.main', position: 'relative' }}>
+        <Box
+          role="region"
+          aria-label="What comes of it"
+          tabIndex={0}
+          sx={{ minHeight: 0, overflowY: 'auto', p: 2.5, bgcolor: 'table.main', position: 'relative' }}
+        >
           {laid && photos.length > 0 && <FlowStrip laid={laid} kept={kept.map(({ id }) => id)} />}
           {flow.busy && (
             <Box sx={{ position: 'absolute', top: 14, right: 18 }}>
