@@ -1,5 +1,5 @@
 /** A project put on the shelf. */
-import { coverOf, nameOfProduct } from '@/core/product';
+import { sizeOf, nameOfProduct } from '@/core/product';
 import type { Project } from '@/core/project/model';
 import { FILE_VERSION } from '@/core/project/version';
 import { database, type ProjectRow } from '@/storage/database';
@@ -8,8 +8,7 @@ import { database, type ProjectRow } from '@/storage/database';
 export const rowOf = (project: Project, done: number, edited: number): ProjectRow => ({
   id: project.id,
   title: project.title,
-  width: coverOf(project).box.width,
-  height: coverOf(project).box.height,
+  ...sizeOf(project),
   unit: project.unit,
   product: nameOfProduct(project.product),
   edited,

@@ -81,6 +81,7 @@ function bookOf(kit: HouseKit, dress: BookDress, supply: FindSupply, typesetter:
 
     function number(slot: readonly [number, number, number, number], align: 'left' | 'right') {
       words(on, slot, { ...text, role: 'caption', text: '1', size: 14, align, field: { kind: 'page' } });
+      on.last((piece) => ({ ...piece, name: 'Page number' }));
     }
   }
 

@@ -103,6 +103,12 @@ export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box; p
   return { surface, box: panel.box, panel };
 };
 
+/** How large it is called: that of what stands for it on the shelf, where the product says nothing else. */
+export function sizeOf<S extends Made>(of: Whole<S>): Size {
+  const { width, height } = kindOf(of.product).size?.(of.product) ?? coverOf(of).box;
+  return { width, height };
+}
+
 /** The sides a product must have; null where its pages come and go. */
 export const sidesOf = (product: Product): Part[] | null => kindOf(product).sides?.(product) ?? null;
 

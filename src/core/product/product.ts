@@ -164,6 +164,8 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   numbers?(product: P, part: string): readonly number[];
   /** How many pages it has; as many as surfaces without. */
   count?(product: P): number;
+  /** How large it is called, where that is not what stands for it on the shelf: the pages of a book. */
+  size?(product: P): Size;
   /** The panel of its first side that stands for it on the shelf; the first without. */
   shownFirst?: string;
   /** What may be made with it or left out, each with the sides it has: a card's envelope. */

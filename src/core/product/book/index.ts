@@ -140,6 +140,7 @@ export const book: ProductKind<BookProduct> = {
   says: (product, unit) =>
     `${formatSize(product, unit)} book of ${pagesOf(product)} pages, ${BOOK_BINDINGS[product.binding].says}`,
   settings: (product) => `Book of ${pagesOf(product)} pages`,
+  size: ({ width, height }) => ({ width, height }),
   shownFirst: 'Front',
   rows: {
     parts: ({ spreads }) => spreads,

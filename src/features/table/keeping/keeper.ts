@@ -164,6 +164,6 @@ function askToPersist(): void {
 async function previewOf(history: History, typesetter: Typesetter, shelf: PictureShelf): Promise<Blob> {
   const { project } = history;
   const { surface, box } = coverOf(project);
-  const canvas = await paintPageInTurns(project, surface, typesetter, shelf, PREVIEW_SIDE, box);
+  const canvas = (await paintPageInTurns([project, surface, typesetter, shelf, PREVIEW_SIDE, box]))!;
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
 }

@@ -1,31 +1,19 @@
 'use client';
-/** Pictures of many pages at once: each is painted when it comes near, one after the other, so that scrolling never waits. */
-import { useEffect, useRef, useState } from 'react';
+/** Pictures of many pages at once: each is painted when it comes near, one after the other and in turns, so that nothing waits. */
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { assetsIn } from '@/core/piece/assets';
 import type { Project, Surface } from '@/core/project/model';
-import { PagePicture } from '@/features/table/stage/paint/PagePicture';
+import { useRoom } from '@/features/table/room/context';
+import { paintPageInTurns } from '@/features/table/stage/paint/paintPage';
 
-const waiting: (() => void)[] = [];
-let running = false;
+/** One picture is painted after the other. */
+let before: Promise<unknown> = Promise.resolve();
+const inTurn = (paint: () => Promise<unknown>): void => {
+  before = before.then(paint).catch(() => {});
+};
 
-/** One in each frame, the one that asked first. */
-function inTurn(paint: () => void): () => void {
-  waiting.push(paint);
-  const next = () => {
-    const first = waiting.shift();
-    running = first !== undefined;
-    if (!first) return;
-    first();
-    requestAnimationFrame(() => setTimeout(next));
-  };
-  if (!running) {
-    running = true;
-    requestAnimationFrame(next);
-  }
-  return () => {
-    const at = waiting.indexOf(paint);
-    if (at >= 0) waiting.splice(at, 1);
-  };
-}
+/** Photos that arrive within this time are painted together, milliseconds. */
+const ARRIVALS = 250;
 
 interface Props {
   project: Project;
@@ -35,29 +23,73 @@ interface Props {
 }
 
 export function NearPicture({ project, surface, side }: Props) {
-  const holder = useRef<HTMLDivElement>(null);
+  const { store, shelf } = useRoom();
+  const holder = useRef<HTMLCanvasElement>(null);
   const [near, setNear] = useState(typeof IntersectionObserver === 'undefined');
-  // What is shown stays until the next picture has its turn.
-  const [painted, setPainted] = useState<Props | null>(null);
+  const own = useMemo(() => new Set(surface.pile.flatMap(assetsIn)), [surface]);
   useEffect(() => {
     if (typeof IntersectionObserver === 'undefined') return;
     const watch = new IntersectionObserver(([entry]) => setNear(Boolean(entry?.isIntersecting)), {
-      rootMargin: '400px',
+      rootMargin: '300px',
     });
     watch.observe(holder.current!);
     return () => watch.disconnect();
   }, []);
-  useEffect(
-    () => (near ? inTurn(() => setPainted({ project, surface, side })) : undefined),
-    [near, project, surface, side],
-  );
+  const isNear = useRef(near);
+  const stale = useRef<() => void>(() => {});
+  useEffect(() => {
+    isNear.current = near;
+    if (near) stale.current();
+  }, [near]);
+  useEffect(() => {
+    let gone = false;
+    let asked = false;
+    let waiting: ReturnType<typeof setTimeout> | undefined;
+    const paint = () =>
+      inTurn(async () => {
+        const element = holder.current;
+        asked = false;
+        if (gone || !element) return;
+        const pixels = side * (window.devicePixelRatio || 1);
+        const page = [project, surface, store.getState().typesetter, shelf, pixels] as const;
+        const picture = await paintPageInTurns([...page], () => !gone);
+        // What is shown stays until the next picture is whole.
+        if (!picture || gone) return;
+        element.width = picture.width;
+        element.height = picture.height;
+        element.getContext('2d')!.drawImage(picture, 0, 0);
+      });
+    // What is out of sight is painted when it comes near.
+    let old = true;
+    const soon = () => {
+      waiting = undefined;
+      if (!isNear.current || !old || asked) return;
+      old = false;
+      asked = true;
+      paint();
+    };
+    stale.current = soon;
+    soon();
+    const stop = shelf.onArrival((sha) => {
+      if (!own.has(sha)) return;
+      old = true;
+      waiting ??= setTimeout(soon, ARRIVALS);
+    });
+    return () => {
+      gone = true;
+      stop();
+      clearTimeout(waiting);
+    };
+  }, [own, project, surface, side, store, shelf]);
   const scale = side / Math.max(surface.width, surface.height);
   return (
-    <div
+    <canvas
       ref={holder}
-      style={{ width: surface.width * scale, height: surface.height * scale, background: surface.ground }}
-    >
-      {painted && <PagePicture {...painted} style={{ width: '100%', height: '100%' }} />}
-    </div>
+      aria-hidden
+      style={{
+        ...{ display: 'block', width: surface.width * scale, height: surface.height * scale },
+        background: surface.ground,
+      }}
+    />
   );
 }

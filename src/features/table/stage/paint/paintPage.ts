@@ -5,7 +5,8 @@ import { drawClear, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
-import type { DrawnPiece } from '@/core/picture/picture';
+import type { Asset } from '@/core/picture/asset';
+import type { DrawnPiece, ImageMark } from '@/core/picture/picture';
 import { drawPieces } from '@/output/pixels/draw';
 import type { DrawingSource } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
@@ -29,18 +30,28 @@ export function paintPage(...asked: Asked): OffscreenCanvas {
   return canvas;
 }
 
-/** Pieces painted before the table gets its turn. */
-const IN_ONE_TURN = 60;
+/** Milliseconds it paints before the table gets its turn. */
+const ONE_TURN = 10;
 
-/** The same, a few pieces at a time, so that nothing waits for it. */
-export async function paintPageInTurns(...asked: Asked): Promise<OffscreenCanvas> {
+/** The same, a few pieces at a time, so that nothing waits for it; null once it is no longer `wanted`. */
+export async function paintPageInTurns(
+  asked: Asked,
+  wanted: () => boolean = () => true,
+): Promise<OffscreenCanvas | null> {
   const { canvas, pieces, draw } = begin(...asked);
-  for (let at = 0; at < pieces.length; at += IN_ONE_TURN) {
-    if (at) await new Promise((resolve) => setTimeout(resolve));
-    draw(pieces.slice(at, at + IN_ONE_TURN));
+  let since = performance.now();
+  for (const piece of pieces) {
+    draw([piece]);
+    if (performance.now() - since < ONE_TURN) continue;
+    await new Promise((resolve) => setTimeout(resolve));
+    if (!wanted()) return null;
+    since = performance.now();
   }
   return canvas;
 }
+
+/** Pixels at its longer side up to which a drawing is shown as the picture that was made of it. */
+const AS_PICTURE = 700;
 
 function begin(
   ...[
@@ -66,20 +77,21 @@ function begin(
     context.fillRect(0, 0, canvas.width, canvas.height);
   }
   const view = compose(scaling(scale), translation(-part.x, -part.y));
+  const pixelsOf = (asset: Asset, mark: ImageMark) =>
+    growth(mark.matrix) * scale * Math.max(asset.width, asset.height);
   const source: DrawingSource = {
     platform: browser,
     font: typesetter.font,
     treatmentPixels: side * side,
     drawing: (sha, mark) => {
       const asset = project.assets[sha];
-      return asset && shelf.drawing(asset, mark);
+      // A pattern has thousands of lines: small, its picture is as good, and there at once.
+      return asset && pixelsOf(asset, mark) > AS_PICTURE ? shelf.drawing(asset, mark) : undefined;
     },
     image: (sha, mark) => {
       const asset = project.assets[sha];
       // No more of it than is shown here: a mosaic has hundreds.
-      return (
-        asset && shelf.take(asset, growth(mark.matrix) * scale * Math.max(asset.width, asset.height), mark)
-      );
+      return asset && shelf.take(asset, pixelsOf(asset, mark), mark);
     },
   };
   const draw = (some: readonly DrawnPiece[]) => drawPieces(context, some, view, source);
