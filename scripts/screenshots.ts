@@ -54,6 +54,25 @@ async function calendar(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
 }
 
+/** The demo's book: its photos dealt anew in another design, and all of its pages. */
+async function book(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open A year of kites' }).click();
+  await page.getByTestId('stage').waitFor();
+  await page.waitForTimeout(2500);
+  await page.getByTestId('stage').press('Shift+P');
+  await page.getByText(/photos on \d+ pages/).waitFor();
+  await page.getByLabel('Planning the pages').waitFor({ state: 'hidden' });
+  await page.waitForTimeout(9000);
+  await shoot(page, 'flow');
+  await page.getByRole('button', { name: 'Shut', exact: true }).click();
+  await page.getByTestId('stage').press('Shift+G');
+  await page.locator('[data-tile]').nth(5).click();
+  await page.waitForTimeout(9000);
+  await shoot(page, 'spreads');
+  await page.getByRole('button', { name: 'Shut', exact: true }).click();
+}
+
 async function tour(page: Page): Promise<void> {
   await page.goto('/');
   const flyIn = page.getByRole('button', { name: 'Open Fly-in on the beach' });
@@ -79,10 +98,6 @@ async function tour(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Make', exact: true }).click();
   await shoot(page, 'make');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Dark surroundings' }).click();
-  await page.mouse.click(...at(10, 2.8));
-  await shoot(page, 'table-dark');
-  await page.getByRole('button', { name: 'Light surroundings' }).click();
   await page.getByRole('button', { name: 'Desk' }).click();
   await page.getByRole('checkbox', { name: /^fly-in-first-launch,/ }).click();
   await shoot(page, 'desk');
@@ -96,6 +111,7 @@ async function tour(page: Page): Promise<void> {
   await colouring(page);
   await card(page);
   await calendar(page);
+  await book(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
@@ -104,33 +120,6 @@ async function tour(page: Page): Promise<void> {
   await search.fill('lantern');
   await page.getByRole('option', { name: /^Card lantern/ }).click();
   await shoot(page, 'cupboard');
-  await search.fill('high wind');
-  await page.getByRole('option', { name: /^High wind/ }).dblclick();
-  await page.getByRole('menuitem', { name: 'As a project of its own' }).click();
-  await page
-    .getByRole('button', { name: /^Place for a photo/ })
-    .first()
-    .waitFor();
-  await page
-    .getByTestId('photo-input')
-    .setInputFiles(
-      ['fly-in-first-launch', 'fly-in-plum-kite', 'fly-in-high'].map((name) =>
-        join(ROOT, 'public/demo/photos', `${name}.jpg`),
-      ),
-    );
-  await page.getByText('3 photos in the workbox.').waitFor();
-  for (const i of [0, 1, 2]) {
-    await page
-      .getByRole('list', { name: 'Pieces, top first' })
-      .getByRole('button', { name: /^Place for a photo/ })
-      .last()
-      .click();
-    await page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').nth(i).focus();
-    await page.keyboard.press('Enter');
-    await page.waitForTimeout(400);
-  }
-  await page.getByTestId('stage').press('Escape');
-  await shoot(page, 'ready-page');
   await arranging(page);
   await cutting(page);
   await words(page);

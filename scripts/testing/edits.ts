@@ -23,6 +23,7 @@ import * as pile from '@/core/project/edits/pile';
 import * as place from '@/core/project/edits/place';
 import * as repeat from '@/core/project/edits/repeat';
 import * as round from '@/core/project/edits/round';
+import * as shared from '@/core/project/edits/shared';
 import * as styles from '@/core/project/edits/styles';
 import * as tone from '@/core/project/edits/tone';
 import { newSurface, type Project } from '@/core/project/model';
@@ -120,6 +121,15 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
         area: chance.of(['2 2 1 2', 'none']),
       },
     ]),
+  layOnEvery: ({ project: of, some, chance, s }) =>
+    shared.layOnEvery(
+      of.surfaces.find(({ id }) => id === s)!,
+      some,
+      of,
+      () => chance.id(),
+    ),
+  letGoHere: ({ s, some }) => shared.letGoHere(s, some),
+  takeFromEvery: ({ some }) => shared.takeFromEvery(some),
   goRound: ({ project: of, one, chance, s }) =>
     round.goRound(
       of.surfaces.find(({ id }) => id === s)!,

@@ -35,7 +35,12 @@ const begun = laid(
     wordsOf('words', 'Who and when'),
     runningPiece('round'),
     { ...inkPiece('month'), role: 'month', material: newMonth({ year: 2027, month: 8 }, 'en-GB', 0) },
-    { ...inkPiece('art'), role: 'stamp', material: { kind: 'art', asset: ASSETS[0]!.sha, dyes: [DYE] } },
+    {
+      ...inkPiece('art'),
+      shared: 'everywhere',
+      role: 'stamp',
+      material: { kind: 'art', asset: ASSETS[0]!.sha, dyes: [DYE] },
+    },
   ],
   [ASSETS[0]!],
   project(),

@@ -56,7 +56,8 @@ async function find(picture: Blob, at: string): Promise<Box[]> {
   ready ??= open(at);
   ready.catch(() => (ready = undefined));
   const { api, net } = await ready;
-  const bitmap = await createImageBitmap(picture);
+  // Made small as it is decoded, which costs a fraction.
+  const bitmap = await createImageBitmap(picture, { resizeWidth: SIDE, resizeQuality: 'medium' });
   const scale = SIDE / Math.max(bitmap.width, bitmap.height);
   const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
   const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;

@@ -159,7 +159,10 @@ export const layBook = (
     changeProduct(product, label).apply(project);
     for (const surface of project.surfaces) {
       const side = sides.get(surface.part ?? '');
-      if (side) Object.assign(surface, structuredClone(side));
+      // What lies on every page goes on lying there.
+      const shared = surface.pile.filter((piece) => piece.shared);
+      if (side)
+        Object.assign(surface, structuredClone(side), { pile: [...structuredClone(side.pile), ...shared] });
     }
   },
 });

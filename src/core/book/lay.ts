@@ -43,7 +43,7 @@ export function laidSide(
 ): Pick<Surface, 'pile' | 'groups' | 'ground' | 'light'> {
   const at = new Map(template.places.map(({ id }, i) => [id, i]));
   const captioned = captionsFor(template);
-  const pile = template.pile.flatMap((piece): Piece[] => {
+  const pile = template.pile.flatMap(({ shared: _, ...piece }): Piece[] => {
     const i = at.get(piece.id);
     if (i !== undefined) {
       const asset = photos[i];

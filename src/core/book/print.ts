@@ -5,10 +5,10 @@ import type { Surface } from '@/core/project/model';
 
 /**
  * What a pile comes to, 16 hexadecimal digits: two runs of FNV-1a (Fowler, Noll, Vo; 32 bits, from memory) over all that was
- * made of it but what says itself anew, such as page numbers and the boxes they take.
+ * made of it but what says itself anew, such as page numbers and the boxes they take, and what lies on every page.
  */
 export function printOf(pile: readonly Piece[]): string {
-  const text = JSON.stringify(pile.map(made));
+  const text = JSON.stringify(pile.filter(({ shared }) => !shared).map(made));
   const run = (seed: number): string => {
     let hash = seed >>> 0;
     for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
@@ -29,4 +29,4 @@ function made({ id: _, groups: __, tucks: ___, name: ____, outline, placement, .
 
 /** A page that was worked on by hand, or locked: it is kept as it is. Empty ones are nobody's work. */
 export const isByHand = ({ locked, laid, pile }: Pick<Surface, 'locked' | 'laid' | 'pile'>): boolean =>
-  locked || (laid ? printOf(pile) !== laid.print : pile.length > 0);
+  locked || (laid ? printOf(pile) !== laid.print : pile.some(({ shared }) => !shared));

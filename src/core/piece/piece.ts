@@ -42,6 +42,8 @@ export interface Piece {
   carried?: string;
   /** It goes round the paper: its other end, on the other side, has the same. */
   round?: string;
+  /** It lies on every page: all that have the same are alike. */
+  shared?: string;
   /** Where it passes under pieces that lie lower in the pile. */
   tucks?: Tuck[];
 }

@@ -103,6 +103,12 @@ export const coverOf = <S extends Made>(of: Whole<S>): { surface: S; box: Box; p
   return { surface, box: panel.box, panel };
 };
 
+/** Where a surface's page begins on a spread, points: what lies on every page lies by that. */
+export const offsetOn = ({ product }: Pick<Whole, 'product'>, surface: Pick<Made, 'part'>): number | null => {
+  const kind = kindOf(product);
+  return kind.offset ? kind.offset(product, partOf(surface)) : kind.pages ? 0 : null;
+};
+
 /** How large it is called: that of what stands for it on the shelf, where the product says nothing else. */
 export function sizeOf<S extends Made>(of: Whole<S>): Size {
   const { width, height } = kindOf(of.product).size?.(of.product) ?? coverOf(of).box;

@@ -166,6 +166,8 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   count?(product: P): number;
   /** How large it is called, where that is not what stands for it on the shelf: the pages of a book. */
   size?(product: P): Size;
+  /** Where a part's page begins on a spread, points, for what lies on every page; null for one that is no page. */
+  offset?(product: P, part: string): number | null;
   /** The panel of its first side that stands for it on the shelf; the first without. */
   shownFirst?: string;
   /** What may be made with it or left out, each with the sides it has: a card's envelope. */

@@ -7,7 +7,14 @@ import type { Surface } from '@/core/project/model';
 export function wholeCopy(surface: Surface, newId: () => string): Pick<Surface, 'pile' | 'groups'> {
   const { pieces, groups } = copiesOf(surface.pile, surface, newId);
   const locks = surface.pile.map(({ placement }) => placement.locked);
-  const pile = pieces.map((piece, i) => ({ ...piece, placement: { ...piece.placement, locked: locks[i]! } }));
+  const pile = pieces.map((piece, i): Piece => {
+    const { shared } = surface.pile[i]!;
+    return {
+      ...piece,
+      ...(shared ? { shared } : {}),
+      placement: { ...piece.placement, locked: locks[i]! },
+    };
+  });
   return { pile, groups: [...groups] };
 }
 
@@ -26,7 +33,7 @@ export function copiesOf(
   const copied = new Map(pieces.map(({ id }) => [id, newId()]));
   return {
     pieces: pieces.map((piece): Piece => {
-      const { groups: before, tucks: beneath, round: _, ...bare } = structuredClone(piece);
+      const { groups: before, tucks: beneath, round: _, shared: __, ...bare } = structuredClone(piece);
       const { x, y } = bare.placement;
       const within = (before ?? []).flatMap((id) => ids.get(id) ?? []);
       return {

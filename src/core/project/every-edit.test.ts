@@ -32,6 +32,8 @@ const NO_EDITS = [
     'dyesOf',
     'writtenInFamily',
     'keepInStep',
+    'keepShared',
+    'pagesFor',
     // What a product is made of: product.test.ts.
     'changeProduct',
     'makeExtra',

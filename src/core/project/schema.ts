@@ -78,6 +78,7 @@ const pieceSchema = object({
   groups: array(id).min(1).max(DEEPEST_GROUP),
   look: string().min(1).max(80),
   round: string().min(1).max(80),
+  shared: string().min(1).max(80),
   carried: string().min(1).max(80),
   held: heldSchema.default(undefined).optional(),
   tucks: array(

@@ -140,6 +140,7 @@ export const book: ProductKind<BookProduct> = {
   says: (product, unit) =>
     `${formatSize(product, unit)} book of ${pagesOf(product)} pages, ${BOOK_BINDINGS[product.binding].says}`,
   settings: (product) => `Book of ${pagesOf(product)} pages`,
+  offset: ({ width }, part) => (part === COVER ? null : part === FIRST ? width : 0),
   size: ({ width, height }) => ({ width, height }),
   shownFirst: 'Front',
   rows: {

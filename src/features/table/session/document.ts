@@ -3,6 +3,7 @@ import { amend, goTo, lookAhead, perform, redo, undo, type History } from '@/cor
 import type { Edit } from '@/core/project/edits/edit';
 import { withFollows } from '@/core/calendar/follows';
 import { keepInStep } from '@/core/project/edits/round';
+import { keepShared } from '@/core/project/edits/shared';
 import { Refused } from '@/core/project/refused';
 import type { SnapReason } from '@/core/page/snap';
 import type { Group, Project, Surface } from '@/core/project/model';
@@ -159,10 +160,13 @@ function locksTurned(before: Project, now: Project): string | null {
   return `${what} ${turned[0]![1] ? 'locked again' : 'not locked any more'}: that was a step, too.`;
 }
 
-/** A step with what it means for the other ends of what goes round the paper. */
+/** A step with what it means for the other ends of what goes round the paper, and for what lies on every page. */
 function inStep(done: History, before: History): History {
-  const kept = done === before ? null : keepInStep(before.project, done.project);
-  return kept ? amend(done, kept) : done;
+  if (done === before) return done;
+  return [keepInStep, keepShared].reduce((now, keep) => {
+    const kept = keep(before.project, now.project);
+    return kept ? amend(now, kept) : now;
+  }, done);
 }
 
 /** A step with what follows from it: months, what is held to their days, and living words show what is so, on locked pages too. */

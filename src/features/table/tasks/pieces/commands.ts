@@ -174,6 +174,22 @@ export const PIECES: readonly Command[] = [
   { group: 'Pieces', name: 'Lock everything else', needs: NEEDS.piece, run: act.lockOthers },
   { group: 'Pieces', name: 'Bring back to the page', needs: NEEDS.piece, run: act.bringBack },
   opens('Pieces', undefined, 'Copy to other pages', 'pages', { needs: NEEDS.piece }),
+  {
+    group: 'Pieces',
+    keys: 'Shift E',
+    name: 'Lay it on every page',
+    more: 'Alike everywhere from then on; of a spread on the same side',
+    needs: act.NOT_EVERYWHERE,
+    run: act.layEverywhere,
+  },
+  {
+    group: 'Pieces',
+    name: 'Let it go on this page',
+    more: 'Of what lies on every page',
+    needs: act.NOT_SHARED,
+    run: act.letSharedGo,
+  },
+  { group: 'Pieces', name: 'Take it from every page', needs: act.NOT_SHARED, run: act.takeFromAll },
   ...(
     [
       ['left', 'left edges'],
