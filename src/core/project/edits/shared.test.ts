@@ -6,7 +6,7 @@ import { addPage, lockPage } from '@/core/project/edits/page';
 import { changePieces } from '@/core/project/edits/edit';
 import { keepShared, layOnEvery, letGoHere, takeFromEvery } from '@/core/project/edits/shared';
 import { readProject, writeProject } from '@/core/project/file';
-import { amend, perform, startHistory, type History } from '@/core/project/history';
+import { amend, perform, type History } from '@/core/project/history';
 import { newSurface, type Project } from '@/core/project/model';
 import { flowed, newId, photos } from '../../../../scripts/testing/books';
 import { inkPiece } from '../../../../scripts/testing/samples';

@@ -25,6 +25,10 @@ const HoldControls = fetched('This part of Place', () =>
   import('@/features/table/tasks/calendar/HoldControls').then((m) => m.HoldControls),
 );
 
+const SharedControls = fetched('This part of Place', () =>
+  import('@/features/table/tasks/book/SharedControls').then((m) => m.SharedControls),
+);
+
 /** Exact numbers: the box's top left corner before turning, its size, in proportion or free, and its turn. */
 export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
   return pieces.length > 1 ? (
@@ -49,6 +53,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
     }),
   );
   const months = useSession((session) => shownSurface(session).pile.some(({ role }) => role === 'month'));
+  const several = useSession(({ history }) => history.project.surfaces.length > 1);
   const { placement } = piece;
   const { x, y, width, height, turn, locked } = placement;
   const disabled = locked || readOnly;
@@ -118,6 +123,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
       </Box>
       <RoundControls piece={piece} disabled={disabled} />
       {months && <HoldControls piece={piece} disabled={disabled} />}
+      {several && <SharedControls piece={piece} disabled={disabled} />}
       {isAway(piece, page) && (
         <Button sx={{ gridColumn: '1 / 3' }} disabled={disabled} onClick={() => act.bringBack(store)}>
           Bring it back to the page
