@@ -170,7 +170,7 @@ async function build(): Promise<void> {
   const { photos: year, project: book } = await theYear(bytes, typesetter);
   const files = [];
   const photos = DEMO_PHOTOS.map((photo) => photo.file);
-  for (const project of [book, ...demoProjects(assets, photos, typesetter)]) {
+  for (const project of [...demoProjects(assets, photos, typesetter), book]) {
     const shop = nodeWorkshop(
       (sha) => project.assets[sha]!,
       (sha) => bytes.get(sha)!,
