@@ -18,7 +18,7 @@ import { withFollows } from '@/core/calendar/follows';
 import { inWords } from '@/core/living/numbers';
 import type { Edit } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
-import { planBook } from '@/core/book/plan';
+import { newTo, planBook } from '@/core/book/plan';
 import { chaptersOf, spanInWords } from '@/core/book/chapters';
 import { isByHand } from '@/core/book/print';
 import { fieldSays } from '@/core/living/fields';
@@ -196,6 +196,8 @@ describe('photos flow in', () => {
     const { left } = plan([...twins, ...rest]);
     expect(left).toEqual([{ sha: a!.notes?.stars === 5 ? b!.sha : a!.sha, why: 'alike' }]);
     expect(plan([...twins, ...rest], { oneOfAlike: false }).left).toEqual([]);
+    // What was left out so does not wait to be laid after all.
+    expect(newTo([twins[0]!, ...rest.slice(1)], [twins[1]!, rest[0]!])).toEqual([rest[0]]);
   });
 
   test('chapters are called by where and when', () => {

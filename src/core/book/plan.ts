@@ -145,6 +145,17 @@ export function alikeIn(photos: readonly Asset[]): number[][] {
   return groups.map((group) => group.map((k) => known[k]!.i));
 }
 
+/** Photos that are new to a book: those of `waiting` that are nearly the same as none of the `used` ones. */
+export function newTo(used: readonly Asset[], waiting: readonly Asset[]): Asset[] {
+  const all = [...used, ...waiting];
+  const known = new Set(
+    alikeIn(all).flatMap((group) =>
+      group.some((i) => i < used.length) ? group.map((i) => all[i]!.sha) : [],
+    ),
+  );
+  return waiting.filter(({ sha }) => !known.has(sha));
+}
+
 /** Of photos that are nearly the same all but the one with the most stars, the sharpest, the first. */
 function worseOfAlike(photos: readonly Asset[]): Set<string> {
   const worth = (i: number) => 10 * (photos[i]!.notes?.stars ?? 0) - (photos[i]!.blur ?? 0);

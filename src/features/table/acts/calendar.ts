@@ -1,10 +1,8 @@
 /** What is done to a calendar and its months: dated anew, made alike, laid on any page. */
-import { wrap, type Remote } from 'comlink';
 import { fillYear, freePlaces } from '@/core/calendar/fill';
 import type { Asset } from '@/core/picture/asset';
 import { dayAt, nthOf } from '@/core/calendar/held';
 import type { Held } from '@/core/piece/held';
-import { MOST_EVENTS, type DayEvent } from '@/core/calendar/events';
 import type { Holidays } from '@/core/calendar/holidays';
 import { monthAfter, type Month } from '@/core/dates/days';
 import { monthNames, weekStartOf } from '@/core/dates/names';
@@ -14,21 +12,19 @@ import type { MonthLetters, MonthMaterial } from '@/core/piece/material/month/mo
 import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece, Role } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
-import { fileTitle, monthOn } from '@/core/product';
+import { monthOn } from '@/core/product';
 import { calendarIn, lastOf, type CalendarProduct } from '@/core/product/calendar';
 import { withSettings } from '@/core/product/calendar/settings';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
-import { setHolidays, holdPieces, removeEvents, setEvents } from '@/core/project/edits/events';
+import { holdPieces, setHolidays } from '@/core/project/edits/events';
 import { gather } from '@/core/project/edits/gather';
 import { layPieces } from '@/core/project/edits/pile';
 import { changeProduct } from '@/core/project/edits/product';
 import { uses, type Project, type Surface, type WrittenStyle } from '@/core/project/model';
-import { download, fileName } from '@/features/shared/download';
 import { newId } from '@/features/shared/ids';
 import { chosen, page } from '@/features/table/acts/choosing';
 import { middle } from '@/features/table/acts/laying';
 import type { Session, SessionStore } from '@/features/table/session';
-import type { DaysReader } from '@/workers/days.worker';
 
 const isMonth = (piece: Piece): piece is Piece & { material: MonthMaterial } =>
   piece.material.kind === 'month';
@@ -46,7 +42,7 @@ export function whatFollows(project: Project): { months: number; words: number; 
 }
 
 /** The years there are months of, and next year where there is no calendar. */
-function yearsOf(calendar: CalendarProduct | null): [from: number, to: number] {
+export function yearsOf(calendar: CalendarProduct | null): [from: number, to: number] {
   const now = new Date().getFullYear();
   return calendar ? [calendar.year, lastOf(calendar).year] : [now, now + 1];
 }
@@ -321,64 +317,4 @@ export function fillMonths(store: SessionStore): void {
     store
       .getState()
       .refuse(`${over} ${over === 1 ? 'photo waits' : 'photos wait'} on: every place is filled.`);
-}
-
-export const remember = (store: SessionStore, events: readonly DayEvent[], label?: string): void =>
-  store.getState().perform(setEvents(events, label));
-
-export const forgetDays = (store: SessionStore, events: readonly DayEvent[]): void =>
-  store.getState().perform(
-    removeEvents(
-      events.map(({ id }) => id),
-      events.length === 1 ? `take out ${events[0]!.name}` : `take out ${events.length} days`,
-    ),
-  );
-
-let reader: { worker: Worker; days: Remote<DaysReader> } | undefined;
-
-/** Days to remember from a file of another program; what comes by a rule is taken for the years of the calendar. */
-export async function daysOfFile(store: SessionStore, file: File): Promise<string[]> {
-  const { product } = store.getState().history.project;
-  const [from, to] = yearsOf(calendarIn(product));
-  if (!reader) {
-    const worker = new Worker(new URL('../../../workers/days.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    reader = { worker, days: wrap<DaysReader>(worker) };
-  }
-  const read = await reader.days.read(file, from, to);
-  if (!read.ok) return [read.message];
-  const { events = [] } = store.getState().history.project;
-  const known = new Set(events.map(sameDay));
-  const fresh = read.value.events.filter((event) => !known.has(sameDay(event)));
-  const room = MOST_EVENTS - events.length;
-  const taken = fresh.slice(0, room).map((event): DayEvent => ({ ...event, id: newId() }));
-  if (taken.length) remember(store, taken, `put in ${taken.length} ${taken.length === 1 ? 'day' : 'days'}`);
-  const twice = read.value.events.length - fresh.length;
-  return [
-    `${taken.length} ${taken.length === 1 ? 'day' : 'days'} put in from ${file.name}.`,
-    ...(twice ? [`${twice} ${twice === 1 ? 'was' : 'were'} known already.`] : []),
-    ...(fresh.length > room
-      ? [`${fresh.length - room} found no room: a project holds ${MOST_EVENTS.toLocaleString('en')}.`]
-      : []),
-    ...read.value.told,
-  ];
-}
-
-const sameDay = ({ kind, name, month, day, nth, weekday, year }: Omit<DayEvent, 'id'>): string =>
-  [kind, name.toLowerCase(), month, day, nth, weekday, year].join('|');
-
-/** All days to remember as a file for other programs. */
-export async function saveDays(store: SessionStore): Promise<void> {
-  const { project } = store.getState().history;
-  const calendar = calendarIn(project.product);
-  const now = new Date();
-  const { writeDays } = await import('@/core/calendar/write');
-  const text = writeDays(
-    project.events ?? [],
-    calendar?.year ?? now.getFullYear(),
-    calendar?.leapDay ?? 'february',
-    now,
-  );
-  download(new Blob([text], { type: 'text/calendar' }), `${fileName(fileTitle(project))}.ics`);
 }

@@ -5,6 +5,7 @@ import type { Piece } from '@/core/piece/piece';
 import { checkProject } from '@/core/project/file';
 import { startHistory } from '@/core/project/history';
 import * as act from '@/features/table/acts';
+import * as templating from '@/features/table/acts/templating';
 import { createSession, type SessionStore } from '@/features/table/session';
 import { apart } from '@/features/table/stage/hand/apart';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -125,28 +126,34 @@ test('a template’s areas lie where they are on the picture, one piece a tone o
   };
   const fillings = [{ tone: 0, colour: '#333333' } as const];
   const store = table([photo]);
-  const template = act.templateOf(store.getState())!;
-  expect(await act.cutTemplate(store, template, tones, fillings, false)).toEqual({ ok: true, value: 1 });
+  const template = templating.templateOf(store.getState())!;
+  expect(await templating.cutTemplate(store, template, tones, fillings, false)).toEqual({
+    ok: true,
+    value: 1,
+  });
   const [hidden, cut] = pile(store);
   expect(hidden!.placement.hidden).toBe(true);
   // A pixel of 900 takes a fifth of a point; the first area begins in the picture's corner.
   expect(cut!.placement.x - cut!.placement.width / 2).toBeCloseTo(20, 3);
   expect(cut!.placement.width).toBeCloseTo(540 / 5, 3);
   store.getState().undo();
-  expect(await act.cutTemplate(store, template, tones, fillings, true)).toEqual({ ok: true, value: 2 });
+  expect(await templating.cutTemplate(store, template, tones, fillings, true)).toEqual({
+    ok: true,
+    value: 2,
+  });
   expect(pile(store).filter(({ groups }) => groups)).toHaveLength(2);
-  expect((await act.cutTemplate(store, template, tones, [], false)).ok).toBe(false);
+  expect((await templating.cutTemplate(store, template, tones, [], false)).ok).toBe(false);
 });
 
 test('a traced outline cuts the picture or is laid as a shape; none at all is refused', () => {
   const store = table([photoOf('photo', asset, { x: 20, y: 10, width: 180, height: 120 })]);
-  const template = act.templateOf(store.getState())!;
+  const template = templating.templateOf(store.getState())!;
   const traced = { data: 'M225 150L675 150L675 450L225 450Z', parts: 1, holes: 0, width: 900 };
-  expect(act.layTraced(store, template, traced, 'lay').ok).toBe(true);
+  expect(templating.layTraced(store, template, traced, 'lay').ok).toBe(true);
   expect(pile(store)[1]!.placement).toMatchObject({ width: 90, height: 60, x: 110, y: 70 });
-  expect(act.layTraced(store, template, traced, 'cut').ok).toBe(true);
+  expect(templating.layTraced(store, template, traced, 'cut').ok).toBe(true);
   expect(pile(store)[0]!.placement).toMatchObject({ width: 90, height: 60 });
-  expect(act.layTraced(store, template, { ...traced, data: '' }, 'cut').ok).toBe(false);
+  expect(templating.layTraced(store, template, { ...traced, data: '' }, 'cut').ok).toBe(false);
 });
 
 test('numbers that would lie on each other lie side by side, others where they are', () => {

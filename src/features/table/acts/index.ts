@@ -1,4 +1,4 @@
-/** What a person can do on the table, by hand, key or button: one function each. */
+/** What a person can do on the table, by hand, key or button: one function each. What sheets alone do that are fetched later they import themselves (`carrying`, `days`, `templating`). */
 export * from '@/features/table/acts/choosing';
 export * from '@/features/table/acts/laying';
 export * from '@/features/table/acts/photos';
@@ -11,7 +11,6 @@ export * from '@/features/table/acts/looking';
 export * from '@/features/table/acts/cutting';
 export * from '@/features/table/acts/drawing';
 export * from '@/features/table/acts/tucking';
-export * from '@/features/table/acts/templating';
 export * from '@/features/table/acts/running';
 export * from '@/features/table/acts/words';
 export * from '@/features/table/acts/living';
@@ -19,5 +18,4 @@ export * from '@/features/table/acts/round';
 export * from '@/features/table/acts/opening';
 export * from '@/features/table/acts/gathered';
 export * from '@/features/table/acts/calendar';
-export * from '@/features/table/acts/carrying';
 export * from '@/features/table/acts/sharing';

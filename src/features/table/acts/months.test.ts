@@ -6,6 +6,7 @@ import type { MonthMaterial } from '@/core/piece/material/month/model';
 import { startHistory, undoLabel } from '@/core/project/history';
 import { lockPage } from '@/core/project/edits/page';
 import * as act from '@/features/table/acts';
+import * as carrying from '@/features/table/acts/carrying';
 import { createSession, selectedPieces, shownSurface, type SessionStore } from '@/features/table/session';
 import { calendar, typesetter } from '../../../../scripts/testing/calendars';
 import { assetOf } from '../../../../scripts/testing/samples';
@@ -30,7 +31,7 @@ const said = (store: SessionStore) => store.getState().refused?.why;
 test('what is selected goes to all other months, the whole page to the next; the last month, the cover and locked ones say why not', () => {
   const store = table();
   act.punchWith(store, 'star');
-  act.carryOn(store, 'all', { ...AS_IT_IS, vary: 0.5 });
+  carrying.carryOn(store, 'all', { ...AS_IT_IS, vary: 0.5 });
   expect(
     pages(store)
       .slice(1)
@@ -41,18 +42,18 @@ test('what is selected goes to all other months, the whole page to the next; the
   const from = { surfaceId: pages(store)[1]!.id, selection: store.getState().selection };
   const before = pages(store)[5]!.pile.at(-1)!.placement;
   store.getState().turnTo(pages(store)[7]!.id);
-  act.carryOn(store, 'all', { ...AS_IT_IS, vary: 0.5, seed: 2 }, from);
+  carrying.carryOn(store, 'all', { ...AS_IT_IS, vary: 0.5, seed: 2 }, from);
   expect(pages(store)[1]!.pile.at(-1)!.id).toBe(from.selection[0]);
   expect(pages(store)[5]!.pile.at(-1)!.placement).not.toEqual(before);
   store.getState().turnTo(pages(store)[0]!.id);
-  act.carryOn(store, 'all', AS_IT_IS);
+  carrying.carryOn(store, 'all', AS_IT_IS);
   expect(said(store)).toBe('Turn to a month first: this page is of none.');
   store.getState().turnTo(pages(store)[12]!.id);
-  act.carryOn(store, 'next', AS_IT_IS);
+  carrying.carryOn(store, 'next', AS_IT_IS);
   expect(said(store)).toMatch(/^This is the last month/);
   for (const { id } of pages(store).slice(2)) store.getState().perform(lockPage(id, true));
   store.getState().turnTo(pages(store)[1]!.id);
-  expect(act.whyNotCarried(store.getState())).toBe('There is no other month that could be changed.');
+  expect(carrying.whyNotCarried(store.getState())).toBe('There is no other month that could be changed.');
 });
 
 test('a title moved and lettered otherwise is so on all months, each with its own words', () => {
@@ -60,7 +61,7 @@ test('a title moved and lettered otherwise is so on all months, each with its ow
   const title = shownSurface(store.getState()).pile.find(({ role }) => role === 'title')!;
   store.getState().select([title.id]);
   act.nudge(store, 12, 5);
-  act.carryOn(store, 'all', AS_IT_IS);
+  carrying.carryOn(store, 'all', AS_IT_IS);
   const titles = pages(store)
     .slice(1)
     .map(({ pile }) => pile.filter(({ role }) => role === 'title'));
@@ -113,7 +114,7 @@ test('weekdays lie on a paper, months in the inks dealt to them, small months be
   act.layMonth(store, 1);
   expect(selectedPieces(store.getState())[0]!.material).toMatchObject({ month: 2, year: 2027, follows: 1 });
   const [shore] = INK_YEARS as [(typeof INK_YEARS)[0]];
-  act.dealInksOf(store, shore);
+  carrying.dealInksOf(store, shore);
   expect(monthOf(store).material.inks.title).toBe(shore.sets[0]![1]);
   await act.changeCalendar(store, { year: 2029 }, 'date the calendar 2029');
   const { pile } = shownSurface(store.getState());
@@ -124,6 +125,6 @@ test('weekdays lie on a paper, months in the inks dealt to them, small months be
     [2, 2029],
   ]);
   expect(monthOf(store).material).toMatchObject({ moon: 1, shaded: [{ asset: paper.sha }] });
-  act.dealInksOf(store, null);
+  carrying.dealInksOf(store, null);
   expect(monthOf(store).material.inks.title).toBe(shore.sets[0]![1]);
 });

@@ -1,7 +1,7 @@
 /** The book as it would be laid, for what is wished now. */
 import { useMemo, useState } from 'react';
 import { keptSpreads, photosKept } from '@/core/book/flow';
-import type { FlowWish } from '@/core/book/plan';
+import { newTo, type FlowWish } from '@/core/book/plan';
 import { bookIn } from '@/core/product/book';
 import { BINDS } from '@/core/product/book/binding';
 import { boundPages, MOST_PAGES } from '@/core/product/book/settings';
@@ -35,10 +35,13 @@ export function useFlow() {
   const { design, trouble } = useDesign(ready ? supply : undefined, project);
   const { alive } = useAlive(project);
   const kept = useMemo(() => keptSpreads(project), [project]);
-  const waits = useMemo(
-    () => (isLaid(project) && !wanted.length ? waitingPhotos(project) : []),
-    [project, wanted],
-  );
+  const waits = useMemo(() => {
+    if (!isLaid(project) || wanted.length) return [];
+    const waiting = waitingPhotos(project);
+    const held = new Set(waiting.map(({ sha }) => sha));
+    const used = project.photos.flatMap((sha) => (held.has(sha) ? [] : (project.assets[sha] ?? [])));
+    return newTo(used, waiting);
+  }, [project, wanted]);
   const how = waits.length ? wished : 'all';
   const photos = useMemo(() => {
     const held = photosKept(project);

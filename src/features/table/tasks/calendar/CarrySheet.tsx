@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { AS_IT_IS, type Carrying } from '@/core/calendar/carry';
 import { calendarIn } from '@/core/product/calendar';
 import { FORM_KINDS } from '@/core/product/calendar/form';
-import * as act from '@/features/table/acts';
+import * as carrying from '@/features/table/acts/carrying';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { Turned } from '@/ui/Turned';
@@ -17,9 +17,9 @@ import { RowSlider } from '@/ui/RowSlider';
 export function CarrySheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const readOnly = useSession((session) => session.readOnly);
-  const why = useSession(act.whyNotCarried);
-  const all = useSession((session) => act.monthsToCarryTo(session, 'all').length);
-  const next = useSession((session) => act.monthsToCarryTo(session, 'next').length);
+  const why = useSession(carrying.whyNotCarried);
+  const all = useSession((session) => carrying.monthsToCarryTo(session, 'all').length);
+  const next = useSession((session) => carrying.monthsToCarryTo(session, 'next').length);
   const count = useSession((session) => session.selection.length);
   const page = useSession(
     ({ history, surfaceId }) => history.project.surfaces.find(({ id }) => id === surfaceId)!.name,
@@ -31,11 +31,11 @@ export function CarrySheet({ onClose }: { onClose: () => void }) {
     return calendar ? FORM_KINDS[calendar.form].one : 'month';
   });
   // Another chance is for what was carried last, whatever is looked at since.
-  const [last, setLast] = useState<act.CarriedFrom | null>(null);
-  const carry = (to: act.CarryTo) => {
+  const [last, setLast] = useState<carrying.CarriedFrom | null>(null);
+  const carry = (to: carrying.CarryTo) => {
     const { surfaceId, selection } = store.getState();
     setLast({ surfaceId, selection });
-    act.carryOn(store, to, how);
+    carrying.carryOn(store, to, how);
   };
   const differs = how.vary > 0 || how.shuffle || how.count;
   return (
@@ -106,7 +106,7 @@ export function CarrySheet({ onClose }: { onClose: () => void }) {
             onClick={() => {
               const again = { ...how, seed: how.seed + 1 };
               setHow(again);
-              act.carryOn(store, 'all', again, last);
+              carrying.carryOn(store, 'all', again, last);
             }}
           >
             The same to all, by another chance

@@ -12,7 +12,7 @@ import { heldSays } from '@/core/piece/held';
 import { readDays, type ReadDays } from '@/core/calendar/typed';
 import { languageOf } from '@/core/product';
 import { newId } from '@/features/shared/ids';
-import * as act from '@/features/table/acts';
+import * as days from '@/features/table/acts/days';
 import { HolidayControls } from '@/features/table/tasks/calendar/HolidayControls';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -71,7 +71,7 @@ export function DaysSheet({ onClose }: { onClose: () => void }) {
               disabled={readOnly}
               aria-label={`Take out ${event.name}`}
               title="Take it out"
-              onClick={() => act.forgetDays(store, [event])}
+              onClick={() => days.forgetDays(store, [event])}
             >
               <IconTrash size={17} />
             </IconButton>
@@ -102,7 +102,7 @@ function Adding({ room }: { room: number }) {
       why: `a project holds up to ${MOST_EVENTS.toLocaleString('en')} days`,
     }));
     if (taken.length)
-      act.remember(
+      days.remember(
         store,
         taken.map((event) => ({ ...event, id: newId() })),
         says(taken.length),
@@ -161,7 +161,7 @@ function Files({ count, readOnly }: { count: number; readOnly: boolean }) {
   const [told, setTold] = useState<string[]>([]);
   const take = async (files: FileList | null) => {
     const [file] = files ?? [];
-    if (file) setTold(await act.daysOfFile(store, file).catch(() => ['This file could not be read.']));
+    if (file) setTold(await days.daysOfFile(store, file).catch(() => ['This file could not be read.']));
   };
   return (
     <Box sx={{ mt: 1 }}>
@@ -190,7 +190,7 @@ function Files({ count, readOnly }: { count: number; readOnly: boolean }) {
           size="small"
           color="inherit"
           startIcon={<IconCalendarUp size={18} />}
-          onClick={() => void act.saveDays(store)}
+          onClick={() => void days.saveDays(store)}
         >
           Save as .ics
         </Button>

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { INK_YEARS, type InkYear } from '@/core/calendar/inks';
-import * as act from '@/features/table/acts';
+import * as carrying from '@/features/table/acts/carrying';
 import { useRoom } from '@/features/table/room/context';
 
 export function InksOfMonths({ inks, disabled }: { inks: string[][] | undefined; disabled: boolean }) {
@@ -24,7 +24,7 @@ export function InksOfMonths({ inks, disabled }: { inks: string[][] | undefined;
           variant={dealt === year.id ? 'outlined' : 'text'}
           disabled={disabled}
           aria-pressed={dealt === year.id}
-          onClick={() => act.dealInksOf(store, dealt === year.id ? null : year)}
+          onClick={() => carrying.dealInksOf(store, dealt === year.id ? null : year)}
           sx={{ display: 'grid', justifyItems: 'start', gap: 0.5, textAlign: 'left', px: 1 }}
         >
           {year.name}

@@ -11,7 +11,7 @@ import { MOST_TONES } from '@/core/pixels/tones';
 import { templateTones } from '@/features/shared/bringIn';
 import { PaperField } from '@/features/table/parts/PaperField';
 import { wholeWithin } from '@/features/table/parts/measures';
-import * as act from '@/features/table/acts';
+import * as templating from '@/features/table/acts/templating';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import { SideSheet } from '@/features/table/parts/SideSheet';
@@ -33,7 +33,7 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
   const notify = useNotify();
   const { take } = usePapers();
   // The template stays the one it was opened with: cutting selects what was cut.
-  const [template] = useState(() => act.templateOf(store.getState()));
+  const [template] = useState(() => templating.templateOf(store.getState()));
   const readOnly = useSession((session) => session.readOnly);
   const [most, setMost] = useState<number | null>(null);
   const [told, setTold] = useState<ToldTones | null>(null);
@@ -77,8 +77,10 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
   };
   const cut = async () => {
     if (!template || !told) return;
-    const fillings = choices.flatMap((choice, tone): act.Filling[] => (choice ? [{ tone, ...choice }] : []));
-    const done = await act.cutTemplate(store, template, told, fillings, anew);
+    const fillings = choices.flatMap((choice, tone): templating.Filling[] =>
+      choice ? [{ tone, ...choice }] : [],
+    );
+    const done = await templating.cutTemplate(store, template, told, fillings, anew);
     if (!done.ok) return setProblem(done.message);
     onClose();
     notify({

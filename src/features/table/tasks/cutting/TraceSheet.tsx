@@ -12,7 +12,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { FIRST_TRACING, outlineOfPicture, type Tracing } from '@/core/pixels/outline';
 import { tracePicture } from '@/features/shared/bringIn';
 import { InkField } from '@/features/table/parts/inks/InkField';
-import * as act from '@/features/table/acts';
+import * as templating from '@/features/table/acts/templating';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { readableBlob } from '@/storage/assets';
@@ -38,7 +38,7 @@ async function pixelsFor(sha: string): Promise<ImageData> {
 
 export function TraceSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
-  const [template] = useState(() => act.templateOf(store.getState()));
+  const [template] = useState(() => templating.templateOf(store.getState()));
   const readOnly = useSession((session) => session.readOnly);
   const [pixels, setPixels] = useState<ImageData | null>(null);
   const [tracing, setTracing] = useState<Tracing>(FIRST_TRACING);
@@ -68,7 +68,7 @@ export function TraceSheet({ onClose }: { onClose: () => void }) {
   useEffect(() => {
     const shown = template && found && pixels;
     const session = store.getState();
-    session.seek(shown ? act.onPageFrom(session, template, found.path, pixels.width) : null);
+    session.seek(shown ? templating.onPageFrom(session, template, found.path, pixels.width) : null);
     return () => store.getState().seek(null);
   }, [store, template, found, pixels]);
   const set = (change: Partial<Tracing>) => setTracing({ ...tracing, ...change });
@@ -79,7 +79,7 @@ export function TraceSheet({ onClose }: { onClose: () => void }) {
       const there = aimed(store);
       const blob = await readableBlob(template.asset.sha);
       if (!blob) throw new Error('not here');
-      const done = act.layTraced(there, template, await tracePicture(blob, tracing, LOOKED_AT), how);
+      const done = templating.layTraced(there, template, await tracePicture(blob, tracing, LOOKED_AT), how);
       if (done.ok) onClose();
       else setProblem(done.message);
     } catch {
