@@ -1,7 +1,11 @@
 /** npm run screenshots: one current picture of each main view, from the demo's data, at 1280 x 800. Needs bin/build. */
-import { mkdir, readdir } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { zipSync } from 'fflate';
+import sharp from 'sharp';
+import type { Supply } from '@/core/supplies/model';
 import { leave, openRow, set } from '../e2e/table';
 import { CHROMIUM } from '../playwright.config';
 import { ROOT } from './node/platform';
@@ -15,7 +19,7 @@ async function shoot(page: Page, name: string): Promise<void> {
   console.log(`docs/screenshots/${name}.png`);
 }
 
-/** The demo's card: a window that shows the inside. */
+/** The demo's card: a window that shows the inside, and held in the hand, half open. */
 async function card(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Open Thank you for the string' }).click();
@@ -26,6 +30,13 @@ async function card(page: Page): Promise<void> {
     .getByRole('button', { name: /^Window/ })
     .click();
   await shoot(page, 'card');
+  await page.keyboard.press('Shift+V');
+  const hand = page.getByRole('dialog', { name: /in the hand$/ });
+  await hand.getByRole('slider').waitFor();
+  await page.waitForTimeout(1500);
+  await hand.getByRole('slider').focus();
+  for (let i = 0; i < 24; i++) await page.keyboard.press('ArrowRight');
+  await shoot(page, 'card-held');
   await page.keyboard.press('Escape');
 }
 
@@ -139,6 +150,15 @@ async function tour(page: Page): Promise<void> {
   await cutting(page);
   await words(page);
   await photos(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New layout A4' }).click();
+  await page.getByTestId('stage').waitFor();
+  await page.keyboard.press('c');
+  await page.getByTestId('supply-input').setInputFiles(await looseZip());
+  await page.getByRole('dialog', { name: /supplies came in/ }).waitFor();
+  await page.getByRole('option').first().focus();
+  await page.keyboard.press('Space');
+  await shoot(page, 'review');
 }
 
 /** A page made of what is cut and finished: a treated star. */
@@ -356,6 +376,33 @@ async function arranging(page: Page): Promise<void> {
   await page.waitForTimeout(300);
   await shoot(page, 'arranging');
   await page.mouse.up();
+}
+
+/** A zip of loose pictures such as people are sent: some named for what they are, some not. */
+async function looseZip(): Promise<string> {
+  const { supplies }: { supplies: Supply[] } = JSON.parse(
+    await readFile(join(ROOT, 'public/house/kits.json'), 'utf8'),
+  );
+  const files: Record<string, Uint8Array> = {};
+  for (const kind of ['embellishment', 'frame', 'alphabet'] as const)
+    for (const [i, { name, at, letters }] of supplies
+      .filter((one) => one.kind === kind)
+      .slice(0, 12)
+      .entries()) {
+      const png = await sharp(await readFile(join(ROOT, 'public', at!)))
+        .png()
+        .toBuffer();
+      files[letters ? `letters/${letters}.png` : i % 3 ? `${name}.png` : `scan ${i}.png`] = png;
+    }
+  files['scan 40.png'] = await sharp({
+    create: { width: 400, height: 300, channels: 3, background: '#c9a29a' },
+  })
+    .png()
+    .toBuffer();
+  files['how to use.txt'] = Buffer.from('Enjoy');
+  const path = join(await mkdtemp(join(tmpdir(), 'loose-')), 'From Ines.zip');
+  await writeFile(path, zipSync(files, { level: 0 }));
+  return path;
 }
 
 await mkdir(FOLDER, { recursive: true });
