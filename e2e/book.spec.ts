@@ -223,11 +223,13 @@ test('photos more go where their time is; by keys from page to page; a series is
   const series = page.getByRole('dialog', { name: 'A numbered series' });
   await series.getByLabel('A thought a line').fill('It smells of tar\nThe wind knows you\nLow water at four');
   await series.getByRole('combobox', { name: 'Counted' }).click();
-  await page.getByRole('option', { name: 'Down to one' }).click();
+  await page.getByRole('option', { name: 'Down', exact: true }).click();
   await series.getByRole('combobox', { name: 'Numbers' }).click();
   await page.getByRole('option', { name: 'In words' }).click();
   await expect(
-    series.getByText('3 pages, on 2 spreads, after this one. 3 have places kept free: no more photos wait.'),
+    series.getByText(
+      '3 pages, on 2 spreads, after this one. 3 have places kept free: no photos wait for them.',
+    ),
   ).toBeVisible();
   expect(await axe(page)).toEqual([]);
   await series.getByRole('button', { name: 'Lay 3 pages' }).click();

@@ -80,8 +80,8 @@ export function SeriesSheet({ onClose }: { onClose: () => void }) {
             label="Counted"
             value={wish.down ? 'down' : 'up'}
             all={[
-              ['up', 'Up from one'],
-              ['down', 'Down to one'],
+              ['up', 'Up'],
+              ['down', 'Down'],
             ]}
             disabled={readOnly}
             onChoose={(way) => set({ down: way === 'down' })}
@@ -185,5 +185,5 @@ function inWords(thoughts: number, photos: number, surfaces: number, one: string
   const pages = `${thoughts} ${thoughts === 1 ? 'page' : 'pages'}`;
   const on = one === 'page' ? '' : `, on ${surfaces} ${one}${surfaces === 1 ? '' : 's'}`;
   const lacking = free ? 0 : Math.max(0, thoughts - photos);
-  return `${pages}${on}, after this one.${lacking ? ` ${lacking} ${lacking === 1 ? 'has a place kept free: no more photo waits' : 'have places kept free: no more photos wait'}.` : ''}`;
+  return `${pages}${on}, after this one.${lacking ? ` ${lacking} ${lacking === 1 ? 'has a place kept free: no photo waits for it' : 'have places kept free: no photos wait for them'}.` : ''}`;
 }
