@@ -61,7 +61,10 @@ export function designFor(made: Project, book: Project): BookDesign {
   const own = templatesOf(made, book);
   const plain = templatesOf(plainDesign(), book);
   const spreads = own.filter(({ key, places }) => isSpread(key) && places.length > 0);
-  const { ground, paper } = groundOf(spreads);
+  const [like] = spreads;
+  const { width, height } = bookIn(book.product)!;
+  const paper = like ? groundsOf({ pile: like.pile, width: 2 * width, height }) : [];
+  const ground = like?.ground ?? '#ffffff';
   const has = new Set(spreads.filter(({ chapter }) => !chapter).map(({ places }) => places.length));
   const lacking = plain
     .filter(
@@ -81,18 +84,15 @@ export function designFor(made: Project, book: Project): BookDesign {
   };
 }
 
-/** What most spreads of a design lie on: the colour, and the paper that covers it. */
-function groundOf(spreads: readonly Template[]): { ground: string; paper: Piece[] } {
-  const [first] = spreads;
-  const bottom = first?.pile[0];
-  return {
-    ground: first?.ground ?? '#ffffff',
-    paper:
-      bottom && !isWritten(bottom.outline) && bottom.role === 'paper' && bottom.material.kind === 'paper'
-        ? [bottom]
-        : [],
-  };
-}
+/** What a page lies on: papers that lie flat over most of it, in their order. */
+export const groundsOf = ({ pile, width, height }: Pick<Surface, 'pile' | 'width' | 'height'>): Piece[] =>
+  pile.filter(
+    ({ role, material, finish, placement }) =>
+      role === 'paper' &&
+      material.kind === 'paper' &&
+      finish.lift.height === 0 &&
+      placement.width * placement.height > 0.4 * width * height,
+  );
 
 function templatesOf(made: Project, book: Project): Template[] {
   const to = bookIn(book.product)!;

@@ -73,7 +73,8 @@ function livingTitle(piece: Words, title: string, typesetter: Typesetter): Piece
   return span ? written(piece, title, typesetter, [{ ...span, start: 0, end: title.length }]) : piece;
 }
 
-function photoIn(piece: Piece, asset: Asset, place: Template['places'][number]['place']): Piece {
+/** A photo in a place, seen as well as can be. */
+export function photoIn(piece: Piece, asset: Asset, place: Template['places'][number]['place']): Piece {
   const next = exchanged(piece, asset, 'photos');
   const { x, y } = seenIn(bookPhoto(asset), place);
   return next.material.kind === 'photo'

@@ -1,16 +1,13 @@
 /** A numbered series: one thought and one photo a page, counted by itself. */
-import { bookPhoto, seenIn } from '@/core/book/photo';
 import { placeIn, wordsIn, type SlotWords } from '@/core/book/plain';
-import { written } from '@/core/book/lay';
+import { photoIn, written } from '@/core/book/lay';
 import type { Box } from '@/core/geometry/box';
 import { inWords } from '@/core/living/numbers';
 import type { Field } from '@/core/living/field';
-import { WHOLE } from '@/core/piece/material/window';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { exchanged } from '@/core/project/create';
 import type { Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -116,7 +113,7 @@ export function seriesPage(
   const span = { start: 0, end: says.length, field };
   const place = placeIn(newId(), picture);
   return [
-    ...(photo ? [shown(place, photo)] : [place]),
+    photo ? photoIn(place, photo, { ...picture, gutter: null }) : place,
     written(big as Piece & { outline: GlyphsOutline }, says, typesetter, [span]),
     written(
       wordsIn(newId(), thought, {
@@ -132,21 +129,3 @@ export function seriesPage(
     ),
   ];
 }
-
-function shown(place: Piece, photo: Asset): Piece {
-  const next = exchanged(place, photo, 'photos');
-  const { x, y } = seenIn(bookPhoto(photo), { ...place.placement, gutter: null });
-  return next.material.kind === 'photo'
-    ? { ...next, material: { ...next.material, window: { ...WHOLE, x, y } } }
-    : next;
-}
-
-/** What a page lies on: papers that lie flat over most of it, in their order. */
-export const groundsOf = ({ pile, width, height }: Pick<Surface, 'pile' | 'width' | 'height'>): Piece[] =>
-  pile.filter(
-    ({ role, material, finish, placement }) =>
-      role === 'paper' &&
-      material.kind === 'paper' &&
-      finish.lift.height === 0 &&
-      placement.width * placement.height > 0.4 * width * height,
-  );

@@ -1,5 +1,5 @@
 /** Spreads worked out for just these photos, dressed as a design dresses its own: for when it has no other way for so many. */
-import type { BookDesign, Template } from '@/core/book/design';
+import { groundsOf, type BookDesign, type Template } from '@/core/book/design';
 import { placeIn } from '@/core/book/plain';
 import type { BookPhoto } from '@/core/book/photo';
 import type { Box } from '@/core/geometry/box';
@@ -8,7 +8,6 @@ import { placedAt } from '@/core/piece/placement/placement';
 import type { BookProduct } from '@/core/product/book';
 import { BINDS } from '@/core/product/book/binding';
 import { MOST_PHOTOS, propose } from '@/core/proposals/propose';
-import { groundsOf } from '@/core/book/series';
 
 /** Kept free at the edges of a page and between photos, as shares of its shorter side. */
 const EDGE = 0.085;

@@ -5,33 +5,19 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { groundsOf, lookOf, MOST_IN_SERIES, seriesPage, thoughtsIn } from '@/core/book/series';
-import type { Asset } from '@/core/picture/asset';
-import { panelsOn, rowsOf } from '@/core/product';
-import { bookIn } from '@/core/product/book';
-import { BINDS } from '@/core/product/book/binding';
-import { copiesOf } from '@/core/project/copies';
+import { MOST_IN_SERIES, thoughtsIn } from '@/core/book/series';
+import { rowsOf } from '@/core/product';
 import { together } from '@/core/project/edits/edit';
 import { addPage } from '@/core/project/edits/page';
-import type { Project, Surface } from '@/core/project/model';
-import { byTime, waitingPhotos } from '@/core/project/photos';
-import type { Typesetter } from '@/core/text/typesetter';
-import { newId } from '@/features/shared/ids';
 import * as act from '@/features/table/acts';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { shownSurface, type Session } from '@/features/table/session';
+import { shownSurface } from '@/features/table/session';
 import { PagePicture } from '@/features/table/stage/paint/PagePicture';
+import { photosFor, seriesPages, type SeriesChosen as Wish } from '@/features/table/tasks/book/series';
 import { Chosen } from '@/ui/Chosen';
 
 const SIDE = 256;
-
-interface Wish {
-  text: string;
-  down: boolean;
-  words: boolean;
-  photos: 'time' | 'stars' | 'none';
-}
 
 export function SeriesSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
@@ -127,56 +113,6 @@ export function SeriesSheet({ onClose }: { onClose: () => void }) {
       </Box>
     </SideSheet>
   );
-}
-
-function photosFor(project: Project, wanted: readonly string[], how: Wish['photos']): Asset[] {
-  if (how === 'none') return [];
-  const from = wanted.length
-    ? byTime(wanted.flatMap((sha) => project.assets[sha] ?? []))
-    : waitingPhotos(project);
-  return how === 'time' ? from : [...from].sort((a, b) => (b.notes?.stars ?? 0) - (a.notes?.stars ?? 0));
-}
-
-/** The surfaces of a series, to lie after the one that is shown: two of its pages on a spread, one on a page. */
-function seriesPages(
-  session: Session,
-  here: Surface,
-  lines: readonly string[],
-  { down, words }: Wish,
-  photos: readonly Asset[],
-  typesetter: Typesetter,
-): Surface[] {
-  const { project } = session.history;
-  const book = bookIn(project.product);
-  const gutter = book ? BINDS[book.binding].gutter : 0;
-  const look = lookOf([here, ...project.surfaces]);
-  const series = newId();
-  const made: Surface[] = [];
-  for (let i = 0; i < lines.length;) {
-    const bare = act.pageAfter(
-      session,
-      made.flatMap(({ part }) => part ?? []),
-    );
-    const like =
-      here.width === bare.width
-        ? here
-        : (project.surfaces.find(({ laid, width }) => laid && width === bare.width) ?? here);
-    const grounds = like.width === bare.width ? copiesOf(groundsOf(like), like, newId).pieces : [];
-    const surface: Surface = { ...bare, ground: like.ground, pile: [...grounds] };
-    for (const [side, { box }] of panelsOn(project, surface).entries()) {
-      if (i >= lines.length) break;
-      const where = {
-        box,
-        gutter: { side: side === 0 && book ? ('right' as const) : ('left' as const), width: gutter },
-      };
-      surface.pile.push(
-        ...seriesPage({ lines, down, words }, i, photos[i] ?? null, where, look, series, typesetter, newId),
-      );
-      i += 1;
-    }
-    made.push(surface);
-  }
-  return made;
 }
 
 function inWords(thoughts: number, photos: number, surfaces: number, one: string, free: boolean): string {
