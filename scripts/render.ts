@@ -1,14 +1,15 @@
 /**
- * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut --format png|jpg|pdf|svg --ppi 300 --out FILE
- *   [--bleed] [--crop-marks]
+ * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut|sheets --format png|jpg|pdf|svg --ppi 300 --out FILE
+ *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS]
  * Renders sides of a project file with the same core and outputs as the app: flat as they are designed, as single pages
- * (the panels of what is folded), or as cut lines (SVG). Several go into one PDF, or into files numbered before their ending.
+ * (the panels of what is folded), as cut lines (SVG), or pages on the sheets they are folded from (PDF). Several go into one PDF, or into files numbered before their ending.
  */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
-import { madeAs } from '@/core/product';
+import { madeAs, madeBy, waysOut } from '@/core/product';
+import { imposed, MOST_NESTED } from '@/core/product/imposition';
 import { FORMS, type Form } from '@/core/product/product';
 import { FORMATS, isFormat } from '@/output/formats';
 import { make } from '@/output/make';
@@ -26,6 +27,8 @@ const { values, positionals } = parseArgs({
     out: { type: 'string' },
     bleed: { type: 'boolean', default: false },
     'crop-marks': { type: 'boolean', default: false },
+    folds: { type: 'string', default: '1' },
+    nested: { type: 'string' },
   },
 });
 
@@ -45,13 +48,22 @@ const opened = await openedFile(file).catch((error: Error) => stop(error.message
 const { project, bytes, mended } = opened;
 mended.forEach((line) => console.error(line));
 const cut = values.as === 'cut';
-const form = (cut ? 'flat' : values.as) as Form;
-if (!FORMS.includes(form)) stop('--as takes flat, spreads, pages or cut.');
+const onSheets =
+  values.as === 'sheets'
+    ? (waysOut(project.product).find(({ folded }) => folded) ?? stop('It is not folded from sheets.'))
+    : null;
+const form = (cut ? 'flat' : onSheets ? 'pages' : values.as) as Form;
+if (!FORMS.includes(form)) stop('--as takes flat, spreads, pages, cut or sheets.');
+if (onSheets && format !== 'pdf') stop('Sheets are made as PDF: --format pdf.');
+const [folds, nested] = [Number(values.folds), values.nested ? Number(values.nested) : undefined];
+if (![1, 2, 3].includes(folds)) stop('--folds takes 1, 2 or 3.');
+if (nested !== undefined && !(Number.isInteger(nested) && nested >= 1 && nested <= MOST_NESTED))
+  stop(`--nested takes 1 to ${MOST_NESTED}.`);
 if (cut && format !== 'svg') stop('Cut lines are made as SVG: --format svg.');
 const typesetter = await typesetterOf(opened);
 const tools = toolsFor(project, typesetter);
-const all = madeAs(project, form);
-const asked = values.pages ?? values.page ?? '1';
+const all = onSheets ? madeBy(project, onSheets) : madeAs(project, form);
+const asked = values.pages ?? values.page ?? (onSheets ? 'all' : '1');
 const [, from, to = from] =
   asked === 'all' ? ['', '1', String(all.length)] : (/^(\d+)(?:-(\d+))?$/.exec(asked) ?? []);
 const wanted = all
@@ -61,6 +73,14 @@ if (!wanted.length) stop(`There is no page ${asked}: there are ${all.length}.`);
 const options = {
   ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
   ...(cut ? { lines: true } : {}),
+  ...(onSheets
+    ? {
+        sheets: {
+          sides: imposed(wanted.length, nested ? { folds, nested } : { folds }),
+          leaf: onSheets.folded!.leaf,
+        },
+      }
+    : {}),
 };
 const shop = nodeWorkshop(
   (sha) => project.assets[sha]!,

@@ -1,4 +1,5 @@
 /** The kinds of files a page can be made into: what each is for, and what can be chosen. How each is made is in make.ts. */
+import type { SheetSide } from '@/core/product/imposition';
 
 interface FormatKind {
   name: string;
@@ -14,6 +15,8 @@ interface FormatKind {
   clear: boolean;
   /** Whether it can hold the cut lines alone, for an electronic cutter. */
   lines: boolean;
+  /** Whether pages can lie in it on the sheets they are folded from. */
+  sheets: boolean;
 }
 
 export const FORMATS = {
@@ -25,6 +28,7 @@ export const FORMATS = {
     cropMarks: true,
     clear: false,
     lines: false,
+    sheets: true,
   },
   jpg: {
     name: 'JPEG',
@@ -34,6 +38,7 @@ export const FORMATS = {
     cropMarks: false,
     clear: false,
     lines: false,
+    sheets: false,
   },
   png: {
     name: 'PNG',
@@ -43,6 +48,7 @@ export const FORMATS = {
     cropMarks: false,
     clear: true,
     lines: false,
+    sheets: false,
   },
   svg: {
     name: 'SVG',
@@ -52,6 +58,7 @@ export const FORMATS = {
     cropMarks: false,
     clear: true,
     lines: true,
+    sheets: false,
   },
 } satisfies Record<string, FormatKind>;
 
@@ -74,4 +81,12 @@ export interface MakeOptions {
   only?: readonly string[];
   /** Cut lines alone, where it can hold them. */
   lines?: boolean;
+  /** Each picture is a page, and they are laid on the sheets they are folded from, where it can hold those. */
+  sheets?: SheetsMade;
+}
+
+export interface SheetsMade {
+  sides: readonly SheetSide[];
+  /** How thick one leaf is, points: by so much each that lies within others stands out beyond them. */
+  leaf: number;
 }

@@ -88,6 +88,15 @@ export interface WayOut {
   panels?: true;
   /** Whether a part comes out this way; all do without. */
   parts?(part: string): boolean;
+  /** Its pages lie on the sheets they are folded from. */
+  folded?: FoldedWay;
+}
+
+export interface FoldedWay {
+  /** How thick a leaf is, points. */
+  leaf: number;
+  /** All sheets lie within each other, stitched through one fold; without, they are gathered in signatures. */
+  oneSignature?: true;
 }
 
 /** Sides of a product that may be added, copied, moved and taken away, in a row between those that stay. */

@@ -7,23 +7,33 @@ const MARK_LENGTH = 18;
 
 export const n = (value: number): string => String(Math.round(value * 1e4) / 1e4);
 
+/** Where lines are, from the trim's left and from its top, points. */
+interface Along {
+  x: readonly number[];
+  y: readonly number[];
+}
+
+/** Marks at the trim's four sides, and where it is folded. */
+export function marksAt(trim: Size, bleed: Sides, folds: readonly Fold[]): string {
+  const at = (of: Fold['axis']) => folds.flatMap(({ axis, at }) => (axis === of ? [at] : []));
+  return marksAlong(trim, bleed, { x: [0, trim.width], y: [0, trim.height] }, { x: at('x'), y: at('y') });
+}
+
 /**
- * Hairlines at the trim's corners, beginning outside the bleed (or 3 pt out), in the four inks at full strength; where the
- * paper is scored and folded they are dashed.
+ * Hairlines where the paper is cut, beginning outside the bleed (or 3 pt out), in the four inks at full strength; where it is
+ * scored and folded they are dashed.
  */
-export function marksAt({ width, height }: Size, bleed: Sides, folds: readonly Fold[]): string {
+export function marksAlong({ width, height }: Size, bleed: Sides, cuts: Along, folds: Along): string {
   const away = (side: keyof Sides) => Math.max(bleed[side], 3) + 2;
-  const mark = (axis: Fold['axis'], at: number, from: number, by: number) =>
-    axis === 'x'
-      ? `${n(at)} ${n(from)} m ${n(at)} ${n(from + by)} l`
-      : `${n(from)} ${n(at)} m ${n(from + by)} ${n(at)} l`;
-  const both = (axis: Fold['axis'], at: number): string[] => {
-    const [first, last, side] =
-      axis === 'x' ? (['top', 'bottom', height] as const) : (['left', 'right', width] as const);
-    return [mark(axis, at, -away(first), -MARK_LENGTH), mark(axis, at, side + away(last), MARK_LENGTH)];
-  };
-  const lines = [...[0, width].flatMap((x) => both('x', x)), ...[0, height].flatMap((y) => both('y', y))];
-  const dashed = folds.flatMap(({ axis, at }) => both(axis, at));
-  const scored = dashed.length ? ` [3 2] 0 d ${dashed.join(' ')} S` : '';
-  return `q 1 1 1 1 K 0.25 w ${lines.join(' ')} S${scored} Q`;
+  const upright = (x: number) => [
+    `${n(x)} ${n(-away('top'))} m ${n(x)} ${n(-away('top') - MARK_LENGTH)} l`,
+    `${n(x)} ${n(height + away('bottom'))} m ${n(x)} ${n(height + away('bottom') + MARK_LENGTH)} l`,
+  ];
+  const level = (y: number) => [
+    `${n(-away('left'))} ${n(y)} m ${n(-away('left') - MARK_LENGTH)} ${n(y)} l`,
+    `${n(width + away('right'))} ${n(y)} m ${n(width + away('right') + MARK_LENGTH)} ${n(y)} l`,
+  ];
+  const lines = ({ x, y }: Along) => [...x.flatMap(upright), ...y.flatMap(level)].join(' ');
+  const scored = folds.x.length + folds.y.length ? ` [3 2] 0 d ${lines(folds)} S` : '';
+  return `q 1 1 1 1 K 0.25 w ${lines(cuts)} S${scored} Q`;
 }

@@ -4,7 +4,7 @@ import { openSubset } from '@/output/pdf/subset';
 import { writePdf } from '@/output/pdf/write';
 import { filesOf, letGo, type Maker } from '@/output/stock';
 
-export const makePdf: Maker = async (pictures, { withBleed, cropMarks }, stock, progress) => {
+export const makePdf: Maker = async (pictures, { withBleed, cropMarks, sheets }, stock, progress) => {
   const files = filesOf(pictures);
   const bytes = new Map<string, Uint8Array>();
   const pixels = new Map<string, ImageData>();
@@ -23,7 +23,7 @@ export const makePdf: Maker = async (pictures, { withBleed, cropMarks }, stock, 
   const written = await writePdf(
     pictures,
     pictures[0]!.title,
-    { withBleed, cropMarks, made: stock.now },
+    { withBleed, cropMarks, made: stock.now, ...(sheets ? { sheets } : {}) },
     {
       platform: stock.platform,
       font: stock.font,

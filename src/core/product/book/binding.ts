@@ -15,6 +15,8 @@ interface Bind {
   sheets: 1 | 2;
   /** No spine: its leaves are stitched through the fold. */
   stitched?: true;
+  /** Its leaves are folded sheets; without, each is one by itself. */
+  folded?: true;
   /** Pages come in steps of this. */
   step: 2 | 4;
   /** Holes through a page beside its gutter, for a page so tall: middles from its head, and how far from the gutter. */
@@ -26,10 +28,10 @@ interface Bind {
  * booklet an eighth, leaves on posts three quarters; posts stand two to a page, at a quarter and three quarters of its height.
  */
 export const BINDS: Record<BookBinding, Bind> = {
-  hard: { gutter: toPoints(1 / 2, 'in'), board: true, sheets: 1, step: 2 },
-  soft: { gutter: toPoints(1 / 4, 'in'), board: false, sheets: 1, step: 2 },
+  hard: { gutter: toPoints(1 / 2, 'in'), board: true, sheets: 1, step: 2, folded: true },
+  soft: { gutter: toPoints(1 / 4, 'in'), board: false, sheets: 1, step: 2, folded: true },
   flat: { gutter: 0, board: true, sheets: 2, step: 2 },
-  booklet: { gutter: toPoints(1 / 8, 'in'), board: false, sheets: 1, stitched: true, step: 4 },
+  booklet: { gutter: toPoints(1 / 8, 'in'), board: false, sheets: 1, stitched: true, step: 4, folded: true },
   post: {
     ...{ gutter: toPoints(3 / 4, 'in'), board: true, sheets: 1, step: 2 },
     posts: { along: (height) => [height / 4, (3 * height) / 4], inset: mm(10), hole: mm(6) },

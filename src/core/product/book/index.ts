@@ -2,7 +2,7 @@
 import type { Box, Size } from '@/core/geometry/box';
 import { evenly, type Sides } from '@/core/geometry/sides';
 import { BINDS, postHoles, spineOf, standsOut, TURNED_IN } from '@/core/product/book/binding';
-import type { PaperId } from '@/core/product/book/papers';
+import { thicknessOf, type PaperId } from '@/core/product/book/papers';
 import { BOOK_BINDINGS, bookStart, type BookBinding } from '@/core/product/book/start';
 import type { Bound, Fold, Panel, Part, ProductKind } from '@/core/product/product';
 import { formatSize, toPoints } from '@/core/units/lengths';
@@ -122,10 +122,26 @@ function bound(book: BookProduct, part: string): Bound[] {
 
 export const book: ProductKind<BookProduct> = {
   ...bookStart,
-  waysOut: () => [
+  waysOut: ({ binding, paper }) => [
     { as: ['spreads', 'flat'], name: 'spreads', parts: (part) => part !== COVER },
     { as: ['pages'], name: 'pages', panels: true, parts: (part) => part !== COVER },
     { as: [], name: 'cover', parts: (part) => part === COVER },
+    ...(BINDS[binding].folded
+      ? [
+          {
+            ...{
+              as: [],
+              name: 'pages on sheets to fold',
+              panels: true as const,
+              parts: (part: string) => part !== COVER,
+            },
+            folded: {
+              leaf: thicknessOf(1, paper),
+              ...(BINDS[binding].stitched ? { oneSignature: true as const } : {}),
+            },
+          },
+        ]
+      : []),
   ],
   checks: ['folds', 'binding', 'signatures'],
   begin({ width, height }, way) {

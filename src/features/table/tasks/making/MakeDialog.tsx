@@ -23,12 +23,14 @@ import type { Typesetter } from '@/core/text/typesetter';
 import { formatSides, formatSize, PRINT_PPI } from '@/core/units/lengths';
 import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
 import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
+import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { useMake, type Making } from '@/features/table/tasks/making/useMake';
 import { layCaption } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { sheetsFor, SIXTEEN } from '@/features/table/tasks/making/sheetsMade';
 import type { SessionStore } from '@/features/table/session';
-import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
+import { FORMATS, inOneFile, type Format, type MakeOptions, type SheetsMade } from '@/output/formats';
 
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
 
@@ -70,7 +72,9 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
   const choice = choices.find(({ id }) => id === wanted) ?? choices[0]!;
   const { taken, only } = choice;
   const several = taken.length > 1;
-  const options = optionsFor(wished, choice);
+  const [folding, setFolding] = useState(SIXTEEN);
+  const sheets = sheetsFor(choice, folding);
+  const options = optionsFor(wished, choice, sheets?.made);
   const { making, start, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useFindings(project, taken, typesetter);
@@ -82,7 +86,9 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
     : (first.panel?.box ?? first.surface);
   const bleeds =
     only || options.lines ? [] : [...new Set(taken.map((each) => formatSides(bleedOf(each), unit)))];
-  const size = madeOf({ trim, bleed: only ? NO_SIDES : bleedOf(first) }, options.withBleed);
+  const size =
+    sheets?.size(options.withBleed) ??
+    madeOf({ trim, bleed: only ? NO_SIDES : bleedOf(first) }, options.withBleed);
   const { pixels } = FORMATS[options.format];
   const folded = taken.some(({ surface, panel }) => !panel && foldsOn(project, surface).length > 0);
   const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
@@ -99,11 +105,19 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 4 }}>
         <Box>
           <WhatIsMade {...{ choices, choice, disabled: busy, onChoose: setWanted }} />
+          {choice.folded && (
+            <FoldingControls
+              folding={folding}
+              oneSignature={Boolean(choice.folded.oneSignature)}
+              disabled={busy}
+              onChange={(change) => setFolding({ ...folding, ...change })}
+            />
+          )}
           <HowItIsMade
             options={options}
-            formats={(Object.keys(FORMATS) as Format[]).filter((format) => !only || FORMATS[format].clear)}
+            formats={(Object.keys(FORMATS) as Format[]).filter((format) => holds(format, choice))}
             bleed={bleeds.length > 1 ? 'where the paper ends' : (bleeds[0] ?? null)}
-            folded={folded}
+            folded={folded || Boolean(sheets)}
             disabled={busy}
             onChange={set}
           />
@@ -112,13 +126,16 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
           <Box>
             <Typography variant="h3">What comes out</Typography>
             <Typography variant="body2" sx={{ mt: 0.5 }}>
+              {sheets?.says(size)}
               {several &&
+                !sheets &&
                 (inOneFile(options.format, taken.length)
                   ? `One file of ${taken.length} pages, each `
                   : `${taken.length} files in one .zip, each `)}
               {formatSize(size, unit)}
+              {sheets && `, for pages of ${formatSize(trim, unit)}`}
               {only && ' at the most: trimmed to what shows, clear around it'}
-              {size.width > trim.width && !only && `, trimmed to ${formatSize(trim, unit)}`}
+              {size.width > trim.width && !only && !sheets && `, trimmed to ${formatSize(trim, unit)}`}
               {pixels &&
                 !only &&
                 `; ${Math.round((size.width / 72) * options.ppi)} x ${Math.round((size.height / 72) * options.ppi)} pixels at ${options.ppi} ppi, sRGB`}
@@ -198,15 +215,23 @@ function Outcome({ making }: { making: Making }) {
 }
 
 /** What was wished, as far as it can be had of what is made. */
-function optionsFor(wished: MakeOptions, { only }: Choice): MakeOptions {
-  const format = only && !FORMATS[wished.format].clear ? 'png' : wished.format;
+function optionsFor(wished: MakeOptions, choice: Choice, sheets: SheetsMade | undefined): MakeOptions {
+  const { only } = choice;
+  const format = holds(wished.format, choice)
+    ? wished.format
+    : (Object.keys(FORMATS) as Format[]).find((each) => holds(each, choice))!;
   return {
     ...wished,
     format,
     lines: FORMATS[format].lines && wished.lines,
     ...(only ? { only, withBleed: false } : {}),
+    ...(sheets ? { sheets } : {}),
   };
 }
+
+/** Whether a kind of file can hold what is chosen. */
+const holds = (format: Format, { only, folded }: Choice): boolean =>
+  (!only || FORMATS[format].clear) && (!folded || FORMATS[format].sheets);
 
 interface Found extends Finding {
   check: string;

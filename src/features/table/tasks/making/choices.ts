@@ -1,5 +1,6 @@
 /** What can be made into a file of a project: the side that is shown, its panels, all there is, what is selected. */
 import { madeBy, panelsOn, waysOut, type Product, type Taken } from '@/core/product';
+import type { FoldedWay } from '@/core/product/product';
 import type { Project, Surface } from '@/core/project/model';
 
 export interface Choice {
@@ -11,6 +12,8 @@ export interface Choice {
   taken: readonly Taken<Surface>[];
   /** Pieces by themselves. */
   only?: readonly string[];
+  /** Pages laid on the sheets they are folded from. */
+  folded?: FoldedWay;
 }
 
 export const THIS = 'this';
@@ -41,7 +44,8 @@ export function choicesFor(project: Project, surface: Surface, selection: readon
           ? `the ${way.name}`
           : `${taken.length === 2 ? 'both' : `all ${taken.length}`} ${way.name}`;
       const says = `${all[0]!.toUpperCase()}${all.slice(1)}`;
-      return [{ id: allChoice(way.name), says, title: all, taken }];
+      const { folded } = way;
+      return [{ id: allChoice(way.name), says, title: all, taken, ...(folded ? { folded } : {}) }];
     }),
     ...(selection.length
       ? [
