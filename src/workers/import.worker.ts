@@ -40,9 +40,12 @@ export interface Imported {
   dropped: string[];
 }
 
-/** Says in words that follow the file's name why it was refused. */
-async function importPicture(file: Blob, name: string): Promise<Result<Imported>> {
-  return importBytes(new Uint8Array(await file.arrayBuffer()), name);
+/**
+ * Says in words that follow the file's name why it was refused. What is `known` of it already is not looked for once more: its
+ * edges, and what matters in it.
+ */
+async function importPicture(file: Blob, name: string, known?: Asset): Promise<Result<Imported>> {
+  return importBytes(new Uint8Array(await file.arrayBuffer()), name, known);
 }
 
 /** The zip last opened, known by its file's name, size and date. */
@@ -86,11 +89,15 @@ async function bytesFromZip(file: File, path: string): Promise<Result<Blob>> {
   );
 }
 
-async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Promise<Result<Imported>> {
+async function importBytes(
+  original: Uint8Array<ArrayBuffer>,
+  name: string,
+  known?: Asset,
+): Promise<Result<Imported>> {
   if (looksDrawn(original)) {
     const { readBytes } = await import('@/workers/drawings');
     const drawn = readBytes(original);
-    return drawn.ok ? importDrawing(original, name, drawn.value) : drawn;
+    return drawn.ok ? importDrawing(original, name, drawn.value, known) : drawn;
   }
   const still = await stillOfGif(original).catch(() => null);
   const given = readHeader(still ?? original);
@@ -124,7 +131,7 @@ async function importBytes(original: Uint8Array<ArrayBuffer>, name: string): Pro
     ...(found.notes ? { notes: found.notes } : {}),
   };
   return ok({
-    ...(await finish(asset, decoded.bitmap, decoded.full)),
+    ...(await finish(asset, decoded.bitmap, known, decoded.full)),
     camera: found.camera,
     ...(screened || still ? { blob: new Blob([bytes], { type }) } : {}),
     dropped: screened ? ['its press colours (CMYK), which were turned into those of the screen'] : [],
@@ -138,6 +145,7 @@ async function importDrawing(
   original: Uint8Array<ArrayBuffer>,
   name: string,
   read: ReadDrawing,
+  known?: Asset,
 ): Promise<Result<Imported>> {
   const { drawing, dropped } = read;
   const { writeDrawing } = await import('@/core/drawing/write');
@@ -155,7 +163,7 @@ async function importDrawing(
     ppi: DRAWING_PPI,
   };
   return ok({
-    ...(await finish(asset, (await import('@/workers/drawings')).drawBitmap(read))),
+    ...(await finish(asset, (await import('@/workers/drawings')).drawBitmap(read), known)),
     camera: false,
     ...(cleaned ? { blob: new Blob([cleaned], { type: asset.type }) } : {}),
     dropped,
@@ -204,10 +212,13 @@ const SMALL_BYTES = 200_000;
 async function finish(
   asset: Asset,
   bitmap: ImageBitmap,
+  known?: Asset,
   full?: Blob,
 ): Promise<Pick<Imported, 'asset' | 'proxies' | 'facts'>> {
   const clear = asset.type !== 'image/jpeg' && asset.type !== 'image/heic';
   const copies = clear ? 'image/webp' : 'image/jpeg';
+  // WebP takes twelve times as long to pack, and is no smaller where areas are flat.
+  const large = asset.type === 'image/svg+xml' ? 'image/png' : copies;
   const fits = Math.max(bitmap.width, bitmap.height) <= SCREEN_SIDE;
   const screen = fits ? bitmap : await smaller(bitmap, SCREEN_SIDE);
   if (!fits) bitmap.close();
@@ -215,21 +226,31 @@ async function finish(
   const small = pixelsOf(thumb, THUMB_SIDE);
   const facts = factsOf(small);
   const sheet = drawn(screen);
-  const seen = asset.type === 'image/svg+xml' ? {} : await seenIn(sheet, small);
-  const edges = clear ? await edgesIn(screen, uprightSize(asset)) : {};
+  const seen = known
+    ? toldOf(known)
+    : {
+        ...(asset.type === 'image/svg+xml' ? {} : await seenIn(sheet, small)),
+        ...(clear ? await edgesIn(screen, uprightSize(asset)) : {}),
+      };
   // A small picture is its own copy for the screen.
   const own =
     fits && asset.orientation === 1 && asset.type !== 'image/heic' && asset.type !== 'image/svg+xml';
   const isSmall = own && Math.max(bitmap.width, bitmap.height) <= SMALL_SIDE && asset.bytes <= SMALL_BYTES;
   const proxies = {
-    ...(own ? {} : { screen: await sheet.canvas.convertToBlob({ type: copies, quality: 0.86 }) }),
+    ...(own ? {} : { screen: await sheet.canvas.convertToBlob({ type: large, quality: 0.86 }) }),
     ...(isSmall ? {} : { thumb: await encode(thumb, copies, 0.82) }),
     ...(full ? { full } : {}),
   };
   screen.close();
   thumb.close();
-  return { asset: { ...asset, ...seen, ...edges }, proxies, facts };
+  return { asset: { ...asset, ...seen }, proxies, facts };
 }
+
+/** What is seen in a picture, as it is known. */
+const toldOf = ({ focus, blur, likeness, cut, holes }: Asset): Partial<Asset> =>
+  Object.fromEntries(
+    Object.entries({ focus, blur, likeness, cut, holes }).filter(([, value]) => value !== undefined),
+  );
 
 /** Longest side, pixels, of the copy in which what matters is looked for. */
 const FOCUS_SIDE = 128;

@@ -11,11 +11,18 @@ export type Ways = Map<number, { to: number; at: Point }>;
 export function ringsAround(field: ArrayLike<number>, width: number, height: number): Point[][] {
   const ways: Ways = new Map();
   const across = width + 2;
-  const at = (x: number, y: number): number =>
-    x < 0 || y < 0 || x >= width || y >= height ? 0 : field[y * width + x]!;
-  for (let y = -1; y < height; y++)
-    for (let x = -1; x < width; x++)
-      addCell(ways, x, y, across, at(x, y), at(x + 1, y), at(x + 1, y + 1), at(x, y + 1));
+  // With a rim of nothing, so that every cell has its four corners.
+  const rimmed = new Float32Array(across * (height + 2));
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) rimmed[(y + 1) * across + x + 1] = field[y * width + x]!;
+  for (let y = 0; y <= height; y++)
+    for (let x = 0, i = y * across; x <= width; x++, i++) {
+      const [a, b, c, d] = [rimmed[i]!, rimmed[i + 1]!, rimmed[i + across + 1]!, rimmed[i + across]!];
+      const inside = a >= 0.5;
+      // Most cells lie wholly within or without.
+      if (b >= 0.5 === inside && c >= 0.5 === inside && d >= 0.5 === inside) continue;
+      addCell(ways, x - 1, y - 1, across, a, b, c, d);
+    }
   return ringsOf(ways);
 }
 

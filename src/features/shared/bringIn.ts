@@ -18,6 +18,8 @@ export interface Incoming {
   path: string;
   /** Whether `file` is a zip and `path` lies in it. */
   zipped?: boolean;
+  /** What a project's file says of it: that is not looked for once more. */
+  known?: Asset;
 }
 
 /** A picture that came in, with what it tells of itself. */
@@ -66,7 +68,7 @@ export async function bringIn(
   const result: BroughtIn = { arrived: [], assets: [], refused: [], left: [], full: false };
   const arrived: (Arrived | undefined)[] = [];
   const queue = files.map((given, index) => ({
-    ...(given instanceof File ? { file: given, path: given.name, zipped: false } : given),
+    ...(given instanceof File ? { file: given, path: given.name } : given),
     index,
   }));
   let done = 0;
@@ -102,7 +104,7 @@ export async function bringIn(
     const hand = hire();
     let storing = Promise.resolve();
     for (let next = queue.shift(); next; next = queue.shift()) {
-      const { file, path, zipped, index } = next;
+      const { file, path, zipped, known, index } = next;
       const name = path.split('/').pop()!;
       if (cancel.aborted || result.full) {
         result.left.push(name);
@@ -117,7 +119,7 @@ export async function bringIn(
       }
       const importing = zipped
         ? hand.importer.importFromZip(file, path)
-        : hand.importer.importPicture(file, name);
+        : hand.importer.importPicture(file, name, known);
       // The worker goes on to the next while this one is stored.
       const imported = await importing.catch(() => null);
       await storing;

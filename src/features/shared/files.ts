@@ -18,7 +18,7 @@ import {
 import { throwOutUnused } from '@/storage/deleted';
 import { addProject } from '@/storage/shelved';
 import { inWords } from '@/storage/trouble';
-import { bringIn } from '@/features/shared/bringIn';
+import { bringIn, type Incoming } from '@/features/shared/bringIn';
 import { download, fileName } from '@/features/shared/download';
 import type { Notice } from '@/ui/notice';
 
@@ -73,12 +73,13 @@ async function takeIn(file: Blob, brought: string[]): Promise<Result<OpenedFile>
   for (const sha of [...assets.keys(), ...fonts.keys()]) if (!(await hasAsset(sha))) brought.push(sha);
   // What lies here already, byte for byte, was read when it came.
   const held: Asset[] = [];
-  const pictures: File[] = [];
+  const pictures: Incoming[] = [];
   for (const [sha, bytes] of assets) {
     const here = await keptAgain(sha);
-    const { name, type } = project.assets[sha]!;
+    const known = project.assets[sha]!;
+    const { name, type } = known;
     if (here) held.push(here);
-    else pictures.push(new File([bytes], name, { type }));
+    else pictures.push({ file: new File([bytes], name, { type }), path: name, known });
   }
   const arrived = await bringIn(pictures, new AbortController().signal);
   if (arrived.full) throw Object.assign(new Error(), { name: 'QuotaExceededError' });

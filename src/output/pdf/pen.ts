@@ -26,6 +26,7 @@ import { EmbeddedFont } from '@/output/pdf/fonts';
 import { embedJpeg, embedPixels, type Profiles } from '@/output/pdf/pictures';
 import { embedShading } from '@/output/pdf/shading';
 import { Shadows } from '@/output/pdf/shadows';
+import { boxOf, reached, SoftRectangles } from '@/output/pdf/soft-rectangles';
 import { Packer } from '@/output/pdf/stream';
 import type { Subset } from '@/output/pdf/subset';
 import { around } from '@/output/pixels/marks';
@@ -45,6 +46,9 @@ export interface PdfSource {
   /** Any other picture decoded: upright RGBA. */
   pixels(sha: string): { data: Uint8ClampedArray; width: number; height: number };
 }
+
+/** Less than this is as good as sharp, points; a shading of no width has no colour. */
+const LEAST_BLUR = 0.01;
 
 export const cm = (map: Matrix): string =>
   `${map
@@ -83,6 +87,7 @@ export class Pen {
   private readonly states = new Map<string, PDFRef>();
   private readonly packer: Packer;
   private readonly shadows: Shadows;
+  private readonly rectangles: SoftRectangles;
   private readonly profiles: Profiles = new Map();
   private count = 0;
 
@@ -92,6 +97,7 @@ export class Pen {
   ) {
     this.packer = new Packer(context);
     this.shadows = new Shadows(context, this.packer, source.platform);
+    this.rectangles = new SoftRectangles(context);
   }
 
   start(): void {
@@ -290,10 +296,17 @@ export class Pen {
   }
 
   private async shadow(mark: ShadowMark, alpha: number): Promise<void> {
-    const fallen = await this.shadows.of(mark);
-    if (!fallen) return;
+    const box = mark.grow || mark.blur < LEAST_BLUR ? null : boxOf(mark.path);
     this.write('q');
     this.fade(mark.opacity * alpha);
+    if (box) {
+      const { offset, blur } = mark;
+      const fallen = { ...box, x: box.x + offset.x, y: box.y + offset.y };
+      this.state(this.rectangles.state(fallen, blur));
+      return this.write(`${colour(mark.colour)} rg ${rectangle(reached(fallen, blur))} f Q`);
+    }
+    const fallen = await this.shadows.of(mark);
+    if (!fallen) return this.write('Q');
     this.write(`${cm(fallen.map)} ${this.show(fallen.ref)} Q`);
   }
 
@@ -306,6 +319,10 @@ export class Pen {
       ref = this.context.register(this.context.obj({ Type: 'ExtGState', ca, CA: ca, ...mode }));
       this.states.set(key, ref);
     }
+    this.state(ref);
+  }
+
+  private state(ref: PDFRef): void {
     this.write(`/${this.name('ExtGState', 'G', ref)} gs`);
   }
 
