@@ -10,14 +10,14 @@ import { screenBlob } from '@/storage/assets';
 /** Photos that were looked at in vain: they are not tried again. */
 const unreadable = new Set<string>();
 
-/** How many are still to be looked at; null when all are known, or it is off. */
-export function useFaces(photos: readonly Asset[], on: boolean): number | null {
+/** How many are still to be looked at; null when all are known, or it is off. It `begins` when nothing waits for what it takes. */
+export function useFaces(photos: readonly Asset[], on: boolean, begins: boolean): number | null {
   const { store } = useRoom();
   const [left, setLeft] = useState<number | null>(null);
   const unknown = photos.filter(({ sha, faces }) => !faces && !unreadable.has(sha));
   const key = on ? unknown.map(({ sha }) => sha).join(' ') : '';
   useEffect(() => {
-    if (!key) return;
+    if (!key || !begins) return;
     let gone = false;
     void (async () => {
       const found = new Map<string, Box[]>();
@@ -37,6 +37,6 @@ export function useFaces(photos: readonly Asset[], on: boolean): number | null {
     return () => {
       gone = true;
     };
-  }, [key, store]);
-  return key ? left : null;
+  }, [key, store, begins]);
+  return key ? (left ?? unknown.length) : null;
 }

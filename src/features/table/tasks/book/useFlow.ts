@@ -49,8 +49,9 @@ export function useFlow() {
     const from = how === 'more' ? waits : all.flatMap((sha) => project.assets[sha] ?? []);
     return from.filter(({ notes }) => (notes?.stars ?? 0) >= stars).slice(0, MOST_FLOWING);
   }, [project, wanted, stars, how, waits]);
-  const looking = useFaces(photos, faces);
   const now = usePlan(how === 'all' ? design : null, project, photos, wish);
+  // First what one waits for.
+  const looking = useFaces(photos, faces, how === 'more' || now.plan !== null || trouble !== null);
   const joined = useMemo(
     () => (how === 'more' && alive && photos.length ? laidMore(alive, photos) : null),
     [how, alive, photos],
