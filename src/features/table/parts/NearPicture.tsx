@@ -1,10 +1,9 @@
 'use client';
 /** Pictures of many pages at once: each is painted when it comes near, one after the other and in turns, so that nothing waits. */
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { assetsIn } from '@/core/piece/assets';
 import type { Project, Surface } from '@/core/project/model';
 import { useRoom } from '@/features/table/room/context';
-import { paintPageInTurns } from '@/features/table/stage/paint/paintPage';
+import { paintPageInTurns, shownOn } from '@/features/table/stage/paint/paintPage';
 
 /** One picture is painted after the other. */
 let before: Promise<unknown> = Promise.resolve();
@@ -26,7 +25,7 @@ export function NearPicture({ project, surface, side }: Props) {
   const { store, shelf } = useRoom();
   const holder = useRef<HTMLCanvasElement>(null);
   const [near, setNear] = useState(typeof IntersectionObserver === 'undefined');
-  const own = useMemo(() => new Set(surface.pile.flatMap(assetsIn)), [surface]);
+  const shown = useMemo(() => shownOn(project, surface), [project, surface]);
   useEffect(() => {
     if (typeof IntersectionObserver === 'undefined') return;
     const watch = new IntersectionObserver(([entry]) => setNear(Boolean(entry?.isIntersecting)), {
@@ -71,7 +70,7 @@ export function NearPicture({ project, surface, side }: Props) {
     stale.current = soon;
     soon();
     const stop = shelf.onArrival((sha) => {
-      if (!own.has(sha)) return;
+      if (!shown.has(sha)) return;
       old = true;
       waiting ??= setTimeout(soon, ARRIVALS);
     });
@@ -80,7 +79,7 @@ export function NearPicture({ project, surface, side }: Props) {
       stop();
       clearTimeout(waiting);
     };
-  }, [own, project, surface, side, store, shelf]);
+  }, [shown, project, surface, side, store, shelf]);
   const scale = side / Math.max(surface.width, surface.height);
   return (
     <canvas

@@ -4,7 +4,7 @@ import { useEffect, useRef, type CSSProperties } from 'react';
 import type { Box } from '@/core/geometry/box';
 import type { Project, Surface } from '@/core/project/model';
 import { useRoom } from '@/features/table/room/context';
-import { paintPage } from '@/features/table/stage/paint/paintPage';
+import { paintPage, shownOn } from '@/features/table/stage/paint/paintPage';
 
 interface Props {
   project: Project;
@@ -44,7 +44,10 @@ export function PagePicture({ project, surface, side, part, clear, label, style 
     };
     soon();
     // A hundred photos that arrive one after the other are painted a few times, not a hundred.
-    const stop = shelf.onArrival(() => (waiting ??= setTimeout(soon, ARRIVALS)));
+    const shown = shownOn(project, surface);
+    const stop = shelf.onArrival((sha) => {
+      if (shown.has(sha)) waiting ??= setTimeout(soon, ARRIVALS);
+    });
     return () => {
       stop();
       clearTimeout(waiting);

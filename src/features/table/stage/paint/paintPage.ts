@@ -3,6 +3,8 @@ import type { Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation } from '@/core/geometry/matrix';
 import { drawClear, drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
+import { assetsIn } from '@/core/piece/assets';
+import { behindOn } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { Asset } from '@/core/picture/asset';
@@ -22,6 +24,14 @@ type Asked = [
   /** As a paper by itself, clear where it has openings. */
   clear?: boolean,
 ];
+
+/** The pictures that are seen on a page, through its openings too: what else arrives changes nothing of it. */
+export const shownOn = (project: Project, surface: Surface): ReadonlySet<string> =>
+  new Set(
+    [surface, ...behindOn(project, surface).map((behind) => behind.surface)].flatMap(({ pile }) =>
+      pile.flatMap(assetsIn),
+    ),
+  );
 
 /** The trim, or `part` of it (page points), `side` pixels at its longer side. What is not decoded yet is grey. */
 export function paintPage(...asked: Asked): OffscreenCanvas {
