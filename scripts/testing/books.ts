@@ -6,6 +6,8 @@ import { planBook, type FlowWish } from '@/core/book/plan';
 import { withFollows } from '@/core/calendar/follows';
 import type { Asset } from '@/core/picture/asset';
 import { beginProduct } from '@/core/product';
+import { isSpread } from '@/core/product/book';
+import type { Edit } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { perform, startHistory, type History } from '@/core/project/history';
 import { newProject, type Project } from '@/core/project/model';
@@ -64,3 +66,10 @@ export function flowed(of: readonly Asset[], wish: Partial<FlowWish> = {}, start
   const history = withFollows(perform(begun, layBook('lay', laid, design, of, 'plain'), 1e6), typesetter);
   return { history, design, laid };
 }
+
+export const spreadsOf = ({ surfaces }: Project): Project['surfaces'] =>
+  surfaces.filter(({ part }) => isSpread(part ?? ''));
+
+/** An edit with all that follows from it. */
+export const done = (history: History, edit: Edit, now: number): History =>
+  withFollows(perform(history, edit, now), typesetter);

@@ -31,16 +31,23 @@ export function workedOut(design: BookDesign, book: BookProduct, photos: readonl
   const inner = Math.max(edge * 0.7, BINDS[book.binding].gutter + edge * 0.35);
   const area = { width: width - edge - inner, height: height - 2 * edge };
   const gap = GAP * Math.min(width, height);
-  const found = (shapes: readonly number[], seed: number): Box[][] =>
-    propose({ shapes, area, gap, focal: null, emphasis: 2, seed })
+  const found = (some: readonly BookPhoto[], seed: number): Box[][] =>
+    propose({
+      shapes: some.map((photo) => photo.width / photo.height),
+      faces: some.map(({ faces }) => faces),
+      area,
+      gap,
+      focal: null,
+      emphasis: 2,
+      seed,
+    })
       .slice(0, WAYS)
       .map(({ boxes }) => boxes);
-  const shapes = photos.map((photo) => photo.width / photo.height);
   const dress = dressOf(like);
   const grounds = groundsOf({ pile: like.pile, width: 2 * width, height });
   const halves = [...new Set([Math.ceil(n / 2), Math.floor(n / 2)])];
   return halves.flatMap((half, h) => {
-    const [left, right] = [found(shapes.slice(0, half), 1), found(shapes.slice(half), 2)];
+    const [left, right] = [found(photos.slice(0, half), 1), found(photos.slice(half), 2)];
     return Array.from({ length: Math.min(WAYS, left.length, right.length) }, (_, i): Template => {
       const boxes = [
         ...left[i]!.map((box) => ({ ...box, x: box.x + edge, y: box.y + edge })),

@@ -1,9 +1,10 @@
 /** Faces that are cut, covered, or lie where the paper is bound. */
 import { apply, type Point } from '@/core/geometry/matrix';
-import { contains, transformPath } from '@/core/geometry/path';
+import { contains, pathBounds, rectanglePath, transformPath } from '@/core/geometry/path';
 import { within, type Box } from '@/core/geometry/box';
 import { cutOf } from '@/core/page/outlines';
 import { shownOn } from '@/core/page/shown';
+import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { windowMatrix } from '@/core/piece/material/window';
 import { placementMatrix } from '@/core/piece/placement/placement';
@@ -67,10 +68,12 @@ function lostIn(
     ({ finish, placement }) =>
       finish.opacity > CLEAR && !placement.hidden && (finish.blend ?? 'normal') === 'normal',
   );
-  const paths = covers.map((each) => ({
-    name: each.name,
-    path: transformPath(placementMatrix(each.placement), cutOf(each, tools).path),
-  }));
+  const paths = covers.map((each) => {
+    const { path } = cutOf(each, tools);
+    // Words over a face hide it between their letters, too.
+    const whole = isWritten(each.outline) && path.length ? rectanglePath(pathBounds(path)) : path;
+    return { name: each.name, path: transformPath(placementMatrix(each.placement), whole) };
+  });
   const covered = share((point) => paths.some(({ path }) => contains(path, point)));
   if (covered > LOST) {
     const by = paths.find(({ path }) => face.some((point) => contains(path, point)))!;

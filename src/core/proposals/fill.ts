@@ -1,14 +1,15 @@
 /** Which photo goes into which of the places that are there already. */
 import { assign } from '@/core/assignment';
 import type { Size } from '@/core/geometry/box';
-import { croppedOf } from '@/core/proposals/measures';
+import { facesCut } from '@/core/photos/faces';
+import { croppedOf, type FacesOf } from '@/core/proposals/measures';
 
 export const FILL_ORDERS = ['time', 'shape', 'stars'] as const;
 export type FillOrder = (typeof FILL_ORDERS)[number];
 
 /**
  * For each place the photo it gets, by its place in the list, or -1 where there are too few: in turn, or so that the least is
- * cropped in all (an optimal assignment of the shares cropped; among equals the earlier photo comes first), or the photo with
+ * cropped in all (an optimal assignment of the shares cropped, faces whole before all; among equals the earlier photo comes first), or the photo with
  * the most stars into the largest place and so on. `shapes` are the photos’ width by height, `stars` how many each has.
  */
 export function fill(
@@ -16,6 +17,7 @@ export function fill(
   shapes: readonly number[],
   order: FillOrder,
   stars: readonly number[] = [],
+  faces: FacesOf = [],
 ): number[] {
   if (order === 'stars') {
     const falling = (values: readonly number[]) =>
@@ -34,7 +36,8 @@ export function fill(
   places.forEach((place, p) =>
     shapes.forEach((shape, s) => {
       const [row, column] = few ? [p, s] : [s, p];
-      costs[row * columns + column] = croppedOf(shape, place) + 1e-6 * s * (p + 1);
+      costs[row * columns + column] =
+        croppedOf(shape, place) + facesCut(faces[s] ?? [], shape, place) + 1e-6 * s * (p + 1);
     }),
   );
   const found = [...assign(costs, rows, columns)];

@@ -1,9 +1,15 @@
 /** What can be said of photos on an area in numbers. */
 import type { Box, Size } from '@/core/geometry/box';
+import { facesCut } from '@/core/photos/faces';
+
+/** Of each photo its faces, as shares of its width and height. */
+export type FacesOf = readonly (readonly Box[] | undefined)[];
 
 export interface Measures {
   /** The share of the photos’ area that is cropped away, 0 to 1: of each photo, weighted by the room it takes. */
   cropped: number;
+  /** Faces that are not whole. */
+  cut: number;
   /** How many times as large as the mean of the others the largest, or the focal photo is. */
   emphasis: number;
   /** The smallest photo’s area as a share of the mean. */
@@ -23,6 +29,7 @@ export function measure(
   shapes: readonly number[],
   area: Size,
   focal: number | null,
+  faces: FacesOf = [],
 ): Measures {
   const areas = boxes.map(({ width, height }) => width * height);
   const total = areas.reduce((sum, each) => sum + each, 0);
@@ -34,6 +41,7 @@ export function measure(
   const y = pull((box) => box.y + box.height / 2) - area.height / 2;
   return {
     cropped: boxes.reduce((sum, box, i) => sum + (croppedOf(shapes[i]!, box) * areas[i]!) / total, 0),
+    cut: boxes.reduce((sum, box, i) => sum + facesCut(faces[i] ?? [], shapes[i]!, box), 0),
     emphasis: areas[main]! / others,
     smallest: Math.min(...areas) / (total / boxes.length),
     white: 1 - total / (area.width * area.height),

@@ -1,6 +1,7 @@
 /** Arrangements: photos keep their shapes, measures against pages reckoned by hand. */
 import fc from 'fast-check';
 import { overlaps } from '@/core/geometry/box';
+import { facesCut } from '@/core/photos/faces';
 import { croppedIn, fill } from '@/core/proposals/fill';
 import { croppedOf, measure } from '@/core/proposals/measures';
 import { fullBoxes, wholeBoxes, type Slicing } from '@/core/proposals/slicing';
@@ -134,6 +135,37 @@ describe('places that are there already', () => {
     expect(fill(places, shapes, 'time')).toEqual([0, 1, 2]);
     // 5/9 of the first is lost, a third of the second and the third; weighted by 6, 6 and 1.
     expect(croppedIn(places, shapes, [0, 1, 2])).toBeCloseTo((6 * (5 / 9) + 6 / 3 + 1 / 3) / 13, 9);
+  });
+
+  test('faces are whole before all: what would be cut goes where it is not, by hand and by every way there is to slide it', () => {
+    // Two faces at the ends of a level photo: whole in the level place only, though both photos are of one shape.
+    const ends = [
+      { x: 0.02, y: 0.3, width: 0.2, height: 0.3 },
+      { x: 0.78, y: 0.3, width: 0.2, height: 0.3 },
+    ];
+    const two = [places[1]!, places[2]!];
+    expect(fill(two, [1.5, 1.5], 'shape', [], [[], ends])).toEqual([1, 0]);
+    expect([facesCut(ends, 1.5, places[1]!), facesCut(ends, 1.5, places[2]!)]).toEqual([0, 1]);
+    const share = fc.double({ min: 0, max: 0.7, noNaN: true });
+    const face = fc.record({ x: share, y: share, width: fc.constant(0.3), height: fc.constant(0.2) });
+    const side = fc.double({ min: 0.4, max: 2.5, noNaN: true });
+    fc.assert(
+      fc.property(fc.array(face, { maxLength: 4 }), side, side, (faces, shape, there) => {
+        const [wide, high] = [Math.min(1, there / shape), Math.min(1, shape / there)];
+        const ways = Array.from({ length: 401 }, (_, i) => i / 400);
+        const cut = (at: number) => {
+          const [left, top] = [at * (1 - wide), at * (1 - high)];
+          return faces.filter(
+            ({ x, y, width, height }) =>
+              x < left || y < top || x + width > left + wide || y + height > top + high,
+          ).length;
+        };
+        // Trying every step may miss what just fits, and never finds more.
+        expect(facesCut(faces, shape, { width: there, height: 1 })).toBeLessThanOrEqual(
+          Math.min(...ways.map(cut)),
+        );
+      }),
+    );
   });
 
   test('the most stars come to the largest place; what has none comes last, in its order', () => {

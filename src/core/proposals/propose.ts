@@ -1,12 +1,14 @@
 /** Arrangements for a number of photos, computed: many ways to divide the area are tried, the best unlike ones are kept. */
 import type { Box, Size } from '@/core/geometry/box';
-import { measure, type Measures } from '@/core/proposals/measures';
+import { measure, type FacesOf, type Measures } from '@/core/proposals/measures';
 import { divisionOf, fullBoxes, wholeBoxes, type Slicing } from '@/core/proposals/slicing';
 import { random } from '@/core/random';
 
 export interface Wish {
   /** Width by height of each photo, upright, in the order they shall be read. */
   shapes: readonly number[];
+  /** Their faces, where they are known. */
+  faces?: FacesOf;
   /** Points. */
   area: Size;
   gap: number;
@@ -37,16 +39,16 @@ const WORSE = 1.2;
 const APART = 0.07;
 
 /**
- * What a proposal costs; our own weights. Cropping costs most, then a focal photo of another size than was wished (or, with
+ * What a proposal costs; our own weights. A face cut costs as much as a photo of which a third is; cropping costs most, then a focal photo of another size than was wished (or, with
  * none, photos of unlike sizes), a photo too small to be seen, bare area and an arrangement that leans to one side.
  */
 export function costOf(measures: Measures, { focal, emphasis }: Pick<Wish, 'focal' | 'emphasis'>): number {
-  const { cropped, white, offBalance, smallest } = measures;
+  const { cropped, cut, white, offBalance, smallest } = measures;
   const size =
     focal === null
       ? 0.15 * Math.log(measures.emphasis)
       : 0.6 * Math.abs(Math.log(measures.emphasis / emphasis));
-  return 3 * cropped + size + 0.8 * white + 0.5 * offBalance + (smallest < 0.3 ? 0.3 - smallest : 0);
+  return 3 * cropped + cut + size + 0.8 * white + 0.5 * offBalance + (smallest < 0.3 ? 0.3 - smallest : 0);
 }
 
 /** The best unlike proposals, best first; none for no photos. Throws RangeError for more than `MOST_PHOTOS`. */
@@ -62,7 +64,7 @@ export function propose(wish: Wish): Proposal[] {
     seen.add(key);
     for (const boxes of [wholeBoxes(tree, shapes, area, gap), fullBoxes(tree, shapes, area, gap)]) {
       if (!boxes) continue;
-      const measures = measure(boxes, shapes, area, wish.focal);
+      const measures = measure(boxes, shapes, area, wish.focal, wish.faces);
       found.push({ boxes, measures, cost: costOf(measures, wish) });
     }
   }

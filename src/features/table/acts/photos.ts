@@ -136,6 +136,7 @@ export function filling(places: readonly Piece[], assets: readonly Asset[], orde
     shapes,
     order,
     photos.map(({ notes }) => notes?.stars ?? 0),
+    photos.map(({ faces }) => faces),
   );
   const used = new Set(filled);
   return {

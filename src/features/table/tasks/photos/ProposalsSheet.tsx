@@ -59,7 +59,11 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const proposals = useMemo(
     () =>
       which !== 'places' && wish.area && wish.photos.length <= MOST_PHOTOS
-        ? propose({ ...wish, area: wish.area, shapes: wish.photos.map(({ asset }) => shapeOf(asset)) })
+        ? propose({
+            ...{ ...wish, area: wish.area },
+            shapes: wish.photos.map(({ asset }) => shapeOf(asset)),
+            faces: wish.photos.map(({ asset }) => asset.faces),
+          })
         : [],
     [wish, which],
   );

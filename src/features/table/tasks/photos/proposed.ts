@@ -34,12 +34,13 @@ const upper = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 
 /** What is measured, in words. */
 export const inWords = (
-  { cropped, emphasis, white, offBalance }: Measures,
+  { cropped, cut, emphasis, white, offBalance }: Measures,
   count: number,
   focal: string | null,
 ): string =>
   [
     upper(croppedInWords(cropped)),
+    ...(cut ? [cut === 1 ? 'a face is cut' : `${cut} faces are cut`] : []),
     ...(count > 1
       ? [`${focal ?? 'the largest'} is ${emphasis.toFixed(1)} times as large as the others`]
       : []),
