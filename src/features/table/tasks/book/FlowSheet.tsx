@@ -3,14 +3,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { toPageAt } from '@/features/table/acts';
+import { WideSheet } from '@/features/table/parts/WideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { FlowStrip } from '@/features/table/tasks/book/FlowStrip';
 import { FlowWishes } from '@/features/table/tasks/book/FlowWishes';
@@ -33,98 +30,93 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
     onClose();
   };
   return (
-    <Dialog
-      open
-      onClose={onClose}
-      maxWidth="xl"
-      fullWidth
-      aria-labelledby="flow-title"
-      slotProps={{ paper: { sx: { height: 'calc(100% - 48px)', m: 3 } } }}
-    >
-      <DialogTitle id="flow-title" variant="h2" sx={{ pb: 1 }}>
-        Let photos flow into the book
-      </DialogTitle>
-      <DialogContent
-        dividers
-        sx={{ display: 'grid', gridTemplateColumns: '296px minmax(0, 1fr)', overflow: 'hidden', p: 0 }}
-      >
-        <Box
-          sx={{
-            ...{ borderRight: 1, borderColor: 'divider', p: 2, overflowY: 'auto', minHeight: 0 },
-            ...{ display: 'grid', gap: 1.75, alignContent: 'start' },
-          }}
-        >
-          {waits.length > 0 && (
-            <ToggleButtonGroup
-              exclusive
-              fullWidth
-              size="small"
-              aria-label="What flows in"
-              value={how}
-              onChange={(_, next: How | null) => next && flow.setHow(next)}
-            >
-              <ToggleButton value="more">The {waits.length} that wait</ToggleButton>
-              <ToggleButton value="all">All anew</ToggleButton>
-            </ToggleButtonGroup>
-          )}
-          <Chosen
-            label="Photos"
-            value={flow.stars}
-            all={[0, 1, 2, 3, 4, 5].map((count) => [count, whichPhotos(count, flow.wanted.length > 0)])}
-            disabled={readOnly}
-            onChoose={flow.setStars}
-          />
-          {how === 'all' && (
-            <FlowWishes
-              {...{ ready: flow.ready, design: flow.id, wish: flow.wish, pages: flow.pages, most: flow.most }}
-              {...{ faces: flow.faces, disabled: readOnly }}
-              onDesign={flow.setChosen}
-              onWish={flow.setWish}
-              onFaces={flow.setFaces}
-            />
-          )}
-          {looking !== null && (
-            <Typography variant="body2" color="text.secondary">
-              Looking for faces, here in your browser: {looking} to go.
-            </Typography>
-          )}
-          <Typography role="status" variant="body2" sx={{ whiteSpace: 'pre-line' }}>
-            {flow.says || (photos.length ? 'Planning the pages …' : '')}
+    <WideSheet
+      title={'Let photos flow into the book'}
+      columns="296px minmax(0, 1fr)"
+      actions={
+        <>
+          <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+            {kept.length > 0 && how === 'all' && keptInWords(kept.map(({ name }) => name))}
           </Typography>
-        </Box>
-        <Box
-          role="region"
-          aria-label="What comes of it"
-          tabIndex={0}
-          sx={{ minHeight: 0, overflowY: 'auto', p: 2.5, bgcolor: 'table.main', position: 'relative' }}
-        >
-          {laid && photos.length > 0 && <FlowStrip laid={laid} kept={kept.map(({ id }) => id)} />}
-          {flow.busy && (
-            <Box sx={{ position: 'absolute', top: 14, right: 18 }}>
-              <CircularProgress size={26} aria-label="Planning the pages" />
-            </Box>
-          )}
-          {!photos.length && (
-            <Typography sx={{ maxWidth: 460, m: 'auto', mt: 10, textAlign: 'center' }}>
-              {flow.project.photos.length
-                ? 'No photo is left to flow in: all of them lie on pages that are kept as they are, or have fewer stars.'
-                : 'No photos yet. Shut this, drop a folder of them on the workbox below the page, and come back: they are laid by the time they were taken.'}
-            </Typography>
-          )}
-        </Box>
-      </DialogContent>
-      <DialogActions sx={{ px: 3, py: 1.5 }}>
-        <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
-          {kept.length > 0 && how === 'all' && keptInWords(kept.map(({ name }) => name))}
+          <Button color="inherit" onClick={onClose}>
+            Shut
+          </Button>
+          <Button
+            variant="contained"
+            disabled={readOnly || !laid || !photos.length || flow.busy}
+            onClick={lay}
+          >
+            {how === 'more' ? `Lay ${photos.length} more` : 'Lay the book'}
+          </Button>
+        </>
+      }
+      onClose={onClose}
+    >
+      <Box
+        sx={{
+          ...{ borderRight: 1, borderColor: 'divider', p: 2, overflowY: 'auto', minHeight: 0 },
+          ...{ display: 'grid', gap: 1.75, alignContent: 'start' },
+        }}
+      >
+        {waits.length > 0 && (
+          <ToggleButtonGroup
+            exclusive
+            fullWidth
+            size="small"
+            aria-label="What flows in"
+            value={how}
+            onChange={(_, next: How | null) => next && flow.setHow(next)}
+          >
+            <ToggleButton value="more">The {waits.length} that wait</ToggleButton>
+            <ToggleButton value="all">All anew</ToggleButton>
+          </ToggleButtonGroup>
+        )}
+        <Chosen
+          label="Photos"
+          value={flow.stars}
+          all={[0, 1, 2, 3, 4, 5].map((count) => [count, whichPhotos(count, flow.wanted.length > 0)])}
+          disabled={readOnly}
+          onChoose={flow.setStars}
+        />
+        {how === 'all' && (
+          <FlowWishes
+            {...{ ready: flow.ready, design: flow.id, wish: flow.wish, pages: flow.pages, most: flow.most }}
+            {...{ faces: flow.faces, disabled: readOnly }}
+            onDesign={flow.setChosen}
+            onWish={flow.setWish}
+            onFaces={flow.setFaces}
+          />
+        )}
+        {looking !== null && (
+          <Typography variant="body2" color="text.secondary">
+            Looking for faces, here in your browser: {looking} to go.
+          </Typography>
+        )}
+        <Typography role="status" variant="body2" sx={{ whiteSpace: 'pre-line' }}>
+          {flow.says || (photos.length ? 'Planning the pages …' : '')}
         </Typography>
-        <Button color="inherit" onClick={onClose}>
-          Shut
-        </Button>
-        <Button variant="contained" disabled={readOnly || !laid || !photos.length || flow.busy} onClick={lay}>
-          {how === 'more' ? `Lay ${photos.length} more` : 'Lay the book'}
-        </Button>
-      </DialogActions>
-    </Dialog>
+      </Box>
+      <Box
+        role="region"
+        aria-label="What comes of it"
+        tabIndex={0}
+        sx={{ minHeight: 0, overflowY: 'auto', p: 2.5, bgcolor: 'table.main', position: 'relative' }}
+      >
+        {laid && photos.length > 0 && <FlowStrip laid={laid} kept={kept.map(({ id }) => id)} />}
+        {flow.busy && (
+          <Box sx={{ position: 'absolute', top: 14, right: 18 }}>
+            <CircularProgress size={26} aria-label="Planning the pages" />
+          </Box>
+        )}
+        {!photos.length && (
+          <Typography sx={{ maxWidth: 460, m: 'auto', mt: 10, textAlign: 'center' }}>
+            {flow.project.photos.length
+              ? 'No photo is left to flow in: all of them lie on pages that are kept as they are, or have fewer stars.'
+              : 'No photos yet. Shut this, drop a folder of them on the workbox below the page, and come back: they are laid by the time they were taken.'}
+          </Typography>
+        )}
+      </Box>
+    </WideSheet>
   );
 }
 

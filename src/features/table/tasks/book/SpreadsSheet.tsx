@@ -2,10 +2,6 @@
 /** All pages of the book beside each other: moved, given photos, laid otherwise, locked. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Popover from '@mui/material/Popover';
 import {
   closestCenter,
@@ -21,6 +17,7 @@ import { movedPhoto, redesigned, type Alive, type Changed } from '@/core/book/al
 import { layBook } from '@/core/book/flow';
 import { bookIn, isSpread, pagesOf } from '@/core/product/book';
 import { movePage } from '@/core/project/edits/page';
+import { WideSheet } from '@/features/table/parts/WideSheet';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { AboutSpread } from '@/features/table/tasks/book/AboutSpread';
@@ -103,111 +100,104 @@ export function SpreadsSheet({ onClose }: { onClose: () => void }) {
     choose(next.dataset.tile!, false);
   };
   return (
-    <Dialog
-      open
+    <WideSheet
+      title={`All ${pagesOf(book)} pages`}
+      tools={
+        <>
+          <Box
+            sx={{
+              width: 190,
+              display: 'grid',
+              gridTemplateColumns: 'auto 1fr',
+              gap: 1.5,
+              alignItems: 'center',
+            }}
+          >
+            <LabelledSlider label="Size" min={LEAST} max={MOST} step={10} value={side} onChange={setSide} />
+          </Box>
+          <Button
+            color="inherit"
+            disabled={readOnly || !alive}
+            startIcon={<IconPalette size={18} />}
+            onClick={(event) => setAnchor(event.currentTarget)}
+          >
+            Another design
+          </Button>
+          <Button
+            color="inherit"
+            disabled={readOnly}
+            startIcon={<IconPlus size={18} />}
+            onClick={() => {
+              act.toPageAt(store, first.id);
+              act.addPageAfter(store, false);
+              setChosen([store.getState().surfaceId]);
+            }}
+          >
+            Add a spread
+          </Button>
+        </>
+      }
+      columns="minmax(0, 1fr) 300px"
+      actions={
+        <>
+          <Button color="inherit" onClick={onClose}>
+            Shut
+          </Button>
+        </>
+      }
       onClose={onClose}
-      maxWidth="xl"
-      fullWidth
-      aria-labelledby="spreads-title"
-      slotProps={{ paper: { sx: { height: 'calc(100% - 48px)', m: 3 } } }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pr: 3 }}>
-        <DialogTitle id="spreads-title" variant="h2" sx={{ pb: 1, flex: 1 }}>
-          All {pagesOf(book)} pages
-        </DialogTitle>
-        <Box
-          sx={{
-            width: 190,
-            display: 'grid',
-            gridTemplateColumns: 'auto 1fr',
-            gap: 1.5,
-            alignItems: 'center',
-          }}
-        >
-          <LabelledSlider label="Size" min={LEAST} max={MOST} step={10} value={side} onChange={setSide} />
-        </Box>
-        <Button
-          color="inherit"
-          disabled={readOnly || !alive}
-          startIcon={<IconPalette size={18} />}
-          onClick={(event) => setAnchor(event.currentTarget)}
-        >
-          Another design
-        </Button>
-        <Button
-          color="inherit"
-          disabled={readOnly}
-          startIcon={<IconPlus size={18} />}
-          onClick={() => {
-            act.toPageAt(store, first.id);
-            act.addPageAfter(store, false);
-            setChosen([store.getState().surfaceId]);
-          }}
-        >
-          Add a spread
-        </Button>
-      </Box>
-      <DialogContent
-        dividers
-        sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 300px', overflow: 'hidden', p: 0 }}
-      >
-        <Box sx={{ minHeight: 0, overflowY: 'auto', p: 2.5, bgcolor: 'table.main' }}>
-          <DndContext sensors={sensors} collisionDetection={meeting} onDragEnd={dropped}>
-            <SortableContext
-              items={surfaces.map(({ id }) => id)}
-              strategy={rectSortingStrategy}
-              disabled={readOnly}
+      <Box sx={{ minHeight: 0, overflowY: 'auto', p: 2.5, bgcolor: 'table.main' }}>
+        <DndContext sensors={sensors} collisionDetection={meeting} onDragEnd={dropped}>
+          <SortableContext
+            items={surfaces.map(({ id }) => id)}
+            strategy={rectSortingStrategy}
+            disabled={readOnly}
+          >
+            <Box
+              component="ol"
+              ref={grid}
+              aria-label="Pages of the book"
+              onKeyDown={onKeys}
+              sx={{
+                ...{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: '14px 16px' },
+                gridTemplateColumns: `repeat(auto-fill, ${side + 12}px)`,
+                justifyContent: 'center',
+              }}
             >
-              <Box
-                component="ol"
-                ref={grid}
-                aria-label="Pages of the book"
-                onKeyDown={onKeys}
-                sx={{
-                  ...{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: '14px 16px' },
-                  gridTemplateColumns: `repeat(auto-fill, ${side + 12}px)`,
-                  justifyContent: 'center',
-                }}
-              >
-                {surfaces.map((surface) => (
-                  <SpreadTile
-                    key={surface.id}
-                    project={project}
-                    surface={surface}
-                    side={side}
-                    chosen={chosen.includes(surface.id)}
-                    readOnly={readOnly}
-                    onChoose={choose}
-                    onOpen={open}
-                  />
-                ))}
-              </Box>
-            </SortableContext>
-          </DndContext>
-        </Box>
-        <Box
-          component="section"
-          aria-label="About the chosen pages"
-          sx={{ borderLeft: 1, borderColor: 'divider', p: 2, overflowY: 'auto', minHeight: 0 }}
-        >
-          <AboutSpread
-            alive={alive}
-            trouble={trouble}
-            surface={first}
-            chosen={surfaces.filter(({ id }) => chosen.includes(id))}
-            onChange={does}
-            onOpen={open}
-            onChoose={setChosen}
-          />
-        </Box>
-      </DialogContent>
-      <DialogActions sx={{ px: 3, py: 1.5 }}>
-        <Button color="inherit" onClick={onClose}>
-          Shut
-        </Button>
-      </DialogActions>
+              {surfaces.map((surface) => (
+                <SpreadTile
+                  key={surface.id}
+                  project={project}
+                  surface={surface}
+                  side={side}
+                  chosen={chosen.includes(surface.id)}
+                  readOnly={readOnly}
+                  onChoose={choose}
+                  onOpen={open}
+                />
+              ))}
+            </Box>
+          </SortableContext>
+        </DndContext>
+      </Box>
+      <Box
+        component="section"
+        aria-label="About the chosen pages"
+        sx={{ borderLeft: 1, borderColor: 'divider', p: 2, overflowY: 'auto', minHeight: 0 }}
+      >
+        <AboutSpread
+          alive={alive}
+          trouble={trouble}
+          surface={first}
+          chosen={surfaces.filter(({ id }) => chosen.includes(id))}
+          onChange={does}
+          onOpen={open}
+          onChoose={setChosen}
+        />
+      </Box>
       {anchor && <Redesign anchor={anchor} onClose={() => setAnchor(null)} />}
-    </Dialog>
+    </WideSheet>
   );
 }
 

@@ -2,10 +2,6 @@
 /** All photos of the project, spread out by when they were taken: looked over, told apart, given stars and names, chosen from. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -19,6 +15,7 @@ import { MOST_PHOTOS } from '@/core/proposals/propose';
 import { DeskDetail } from '@/features/table/tasks/photos/desk/DeskDetail';
 import { DeskGrid, type Choosing } from '@/features/table/tasks/photos/desk/DeskGrid';
 import { SHOWN, useDesk, type Desk, type Which, type Wish } from '@/features/table/tasks/photos/desk/useDesk';
+import { WideSheet } from '@/features/table/parts/WideSheet';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { SheetName } from '@/features/table/session';
@@ -99,131 +96,124 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
   };
   const waiting = photos.filter(({ sha }) => !desk.used.has(sha)).map(({ sha }) => sha);
   return (
-    <Dialog
-      open
-      onClose={onClose}
-      maxWidth="xl"
-      fullWidth
-      aria-labelledby="desk-title"
-      slotProps={{ paper: { sx: { height: 'calc(100% - 48px)', m: 3 } } }}
-    >
-      <DialogTitle id="desk-title" variant="h2" sx={{ pb: 1 }}>
-        Photo desk
-      </DialogTitle>
-      <Box sx={{ display: 'flex', gap: 1.5, px: 3, pb: 1.25, alignItems: 'center', flexWrap: 'wrap' }}>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          aria-label="Which photos"
-          value={wish.which}
-          onChange={(_, which: Which | null) => which && setWish({ ...wish, which })}
-        >
-          {SHOWN.map((which) => (
-            <ToggleButton key={which} value={which} sx={{ px: 1.5 }}>
-              {NAMES[which]} {desk.counts[which]}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <TextField
-          select
-          label="Stars"
-          value={wish.stars}
-          onChange={(event) => setWish({ ...wish, stars: Number(event.target.value) })}
-          sx={{ width: 130 }}
-        >
-          {[0, 1, 2, 3, 4, 5].map((count) => (
-            <MenuItem key={count} value={count}>
-              {count === 0 ? 'Any' : count === 5 ? '5' : `${count} or more`}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          label="Find"
-          placeholder="who, where, what"
-          value={wish.words}
-          onChange={(event) => setWish({ ...wish, words: event.target.value })}
-          sx={{ width: 230 }}
-        />
-      </Box>
-      <DialogContent
-        dividers
-        sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 312px', overflow: 'hidden', p: 0 }}
-      >
-        <Box sx={{ minHeight: 0, minWidth: 0 }}>
-          {shown.length > 0 ? (
-            <DeskGrid
-              desk={desk}
-              chosen={chosen}
-              onChoose={choose}
-              onChooseAll={chooseAll}
-              onTake={readOnly ? () => {} : lay}
-              onStars={stars}
-            />
-          ) : (
-            <Typography role="status" color="text.secondary" sx={{ p: 3 }}>
-              {nothingInWords(wish, desk)}
-            </Typography>
-          )}
-        </Box>
-        <Box
-          component="section"
-          aria-label="About the chosen photos"
-          sx={{ borderLeft: 1, borderColor: 'divider', p: 2, overflowY: 'auto', minHeight: 0 }}
-        >
-          <DeskDetail
-            project={project}
-            photos={photos}
-            desk={desk}
-            disabled={readOnly}
-            perform={perform}
-            onStars={stars}
+    <WideSheet
+      title={'Photo desk'}
+      head={
+        <Box sx={{ display: 'flex', gap: 1.5, px: 3, pb: 1.25, alignItems: 'center', flexWrap: 'wrap' }}>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label="Which photos"
+            value={wish.which}
+            onChange={(_, which: Which | null) => which && setWish({ ...wish, which })}
+          >
+            {SHOWN.map((which) => (
+              <ToggleButton key={which} value={which} sx={{ px: 1.5 }}>
+                {NAMES[which]} {desk.counts[which]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <TextField
+            select
+            label="Stars"
+            value={wish.stars}
+            onChange={(event) => setWish({ ...wish, stars: Number(event.target.value) })}
+            sx={{ width: 130 }}
+          >
+            {[0, 1, 2, 3, 4, 5].map((count) => (
+              <MenuItem key={count} value={count}>
+                {count === 0 ? 'Any' : count === 5 ? '5' : `${count} or more`}
+              </MenuItem>
+            ))}
+          </TextField>
+          <TextField
+            label="Find"
+            placeholder="who, where, what"
+            value={wish.words}
+            onChange={(event) => setWish({ ...wish, words: event.target.value })}
+            sx={{ width: 230 }}
           />
         </Box>
-      </DialogContent>
-      <DialogActions sx={{ px: 3, py: 1.5 }}>
-        <Typography role="status" variant="body2" sx={{ mr: 1, minWidth: 88 }}>
-          {photos.length ? `${photos.length} chosen` : 'None chosen'}
-        </Typography>
-        <Button
-          color="inherit"
-          disabled={readOnly || !waiting.length}
-          onClick={() => {
-            perform(putAway(waiting));
-            setChosen(new Set());
-          }}
-        >
-          {waiting.length < photos.length && waiting.length > 0
-            ? `Put the ${waiting.length} unused away`
-            : 'Put away'}
-        </Button>
-        <Button
-          color="inherit"
-          disabled={readOnly || photos.length !== 1}
-          onClick={() => photos[0] && lay(photos[0])}
-        >
-          Lay it on the page
-        </Button>
-        <Box sx={{ flex: 1 }} />
-        <Button color="inherit" onClick={onClose}>
-          Shut
-        </Button>
-        {bound && (
-          <Button color="inherit" disabled={readOnly || !photos.length} onClick={() => goOn('flow')}>
-            Let them flow in
+      }
+      columns="minmax(0, 1fr) 312px"
+      actions={
+        <>
+          <Typography role="status" variant="body2" sx={{ mr: 1, minWidth: 88 }}>
+            {photos.length ? `${photos.length} chosen` : 'None chosen'}
+          </Typography>
+          <Button
+            color="inherit"
+            disabled={readOnly || !waiting.length}
+            onClick={() => {
+              perform(putAway(waiting));
+              setChosen(new Set());
+            }}
+          >
+            {waiting.length < photos.length && waiting.length > 0
+              ? `Put the ${waiting.length} unused away`
+              : 'Put away'}
           </Button>
+          <Button
+            color="inherit"
+            disabled={readOnly || photos.length !== 1}
+            onClick={() => photos[0] && lay(photos[0])}
+          >
+            Lay it on the page
+          </Button>
+          <Box sx={{ flex: 1 }} />
+          <Button color="inherit" onClick={onClose}>
+            Shut
+          </Button>
+          {bound && (
+            <Button color="inherit" disabled={readOnly || !photos.length} onClick={() => goOn('flow')}>
+              Let them flow in
+            </Button>
+          )}
+          <Button color="inherit" disabled={readOnly || photos.length < 2} onClick={() => goOn('mosaic')}>
+            A mosaic of them
+          </Button>
+          <Button
+            variant="contained"
+            disabled={readOnly || !photos.length || photos.length > MOST_PHOTOS}
+            onClick={() => goOn('proposals')}
+          >
+            Arrange them
+          </Button>
+        </>
+      }
+      onClose={onClose}
+    >
+      <Box sx={{ minHeight: 0, minWidth: 0 }}>
+        {shown.length > 0 ? (
+          <DeskGrid
+            desk={desk}
+            chosen={chosen}
+            onChoose={choose}
+            onChooseAll={chooseAll}
+            onTake={readOnly ? () => {} : lay}
+            onStars={stars}
+          />
+        ) : (
+          <Typography role="status" color="text.secondary" sx={{ p: 3 }}>
+            {nothingInWords(wish, desk)}
+          </Typography>
         )}
-        <Button color="inherit" disabled={readOnly || photos.length < 2} onClick={() => goOn('mosaic')}>
-          A mosaic of them
-        </Button>
-        <Button
-          variant="contained"
-          disabled={readOnly || !photos.length || photos.length > MOST_PHOTOS}
-          onClick={() => goOn('proposals')}
-        >
-          Arrange them
-        </Button>
-      </DialogActions>
-    </Dialog>
+      </Box>
+      <Box
+        component="section"
+        aria-label="About the chosen photos"
+        sx={{ borderLeft: 1, borderColor: 'divider', p: 2, overflowY: 'auto', minHeight: 0 }}
+      >
+        <DeskDetail
+          project={project}
+          photos={photos}
+          desk={desk}
+          disabled={readOnly}
+          perform={perform}
+          onStars={stars}
+        />
+      </Box>
+    </WideSheet>
   );
 }
 
