@@ -34,6 +34,12 @@ export const keptAgain = (sha: string): Promise<Asset | undefined> =>
 export const hasAsset = async (sha: string): Promise<boolean> =>
   (await database.assets.where('sha').equals(sha).count()) > 0;
 
+/** Those of some pictures whose files are not here, or no more. */
+export const absentOf = async (shas: readonly string[]): Promise<string[]> => {
+  const here = new Set(await database.assets.where('sha').anyOf(shas).primaryKeys());
+  return shas.filter((sha) => !here.has(sha));
+};
+
 /** What is known of a stored picture. */
 export const storedAsset = async (sha: string): Promise<Asset | undefined> =>
   (await database.assets.get(sha))?.asset;

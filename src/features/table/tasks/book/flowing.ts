@@ -79,3 +79,13 @@ export function inWords(plan: Plan, photos: number, kept: number, wish: FlowWish
     .filter(Boolean)
     .join('\n');
 }
+
+/** What is said of photos whose files are gone; nothing where all are here. */
+export function absentInWords(absent: ReadonlySet<string>, assets: Project['assets']): string {
+  const [first] = absent;
+  if (!first) return '';
+  const name = assets[first]?.name ?? 'A photo';
+  return absent.size === 1
+    ? `“${name}” is no longer in this browser, and is left out. Bring it in again, and it finds its place.`
+    : `${absent.size} photos are no longer in this browser, “${name}” among them, and are left out. Bring them in again, and they find their places.`;
+}

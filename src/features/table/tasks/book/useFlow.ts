@@ -9,7 +9,16 @@ import { waitingPhotos } from '@/core/project/photos';
 import { lookForFaces, looksForFaces } from '@/features/shared/faces';
 import { useReadyMade } from '@/features/shared/useReadyMade';
 import { useSession } from '@/features/table/room/context';
-import { inWords, isLaid, laidAnew, laidMore, pagesIn, type How } from '@/features/table/tasks/book/flowing';
+import {
+  absentInWords,
+  inWords,
+  isLaid,
+  laidAnew,
+  laidMore,
+  pagesIn,
+  type How,
+} from '@/features/table/tasks/book/flowing';
+import { useAbsent } from '@/features/table/tasks/book/useAbsent';
 import { useAlive } from '@/features/table/tasks/book/useAlive';
 import { PLAIN, useDesign } from '@/features/table/tasks/book/useDesign';
 import { useFaces } from '@/features/table/tasks/book/useFaces';
@@ -42,13 +51,17 @@ export function useFlow() {
     const used = project.photos.flatMap((sha) => (held.has(sha) ? [] : (project.assets[sha] ?? [])));
     return newTo(used, waiting);
   }, [project, wanted]);
+  const asked = wanted.length ? wanted : project.photos;
+  const absent = useAbsent(asked);
   const how = waits.length ? wished : 'all';
   const photos = useMemo(() => {
     const held = photosKept(project);
-    const all = (wanted.length ? wanted : project.photos).filter((sha) => !held.has(sha));
+    const all = asked.filter((sha) => !held.has(sha));
     const from = how === 'more' ? waits : all.flatMap((sha) => project.assets[sha] ?? []);
-    return from.filter(({ notes }) => (notes?.stars ?? 0) >= stars).slice(0, MOST_FLOWING);
-  }, [project, wanted, stars, how, waits]);
+    return from
+      .filter(({ sha, notes }) => !absent.has(sha) && (notes?.stars ?? 0) >= stars)
+      .slice(0, MOST_FLOWING);
+  }, [project, asked, absent, stars, how, waits]);
   const now = usePlan(how === 'all' ? design : null, project, photos, wish);
   // First what one waits for.
   const looking = useFaces(photos, faces, how === 'more' || now.plan !== null || trouble !== null);
@@ -86,6 +99,8 @@ export function useFlow() {
       setFaces(on);
     },
     busy: photos.length > 0 && (how === 'all' ? now.busy || (!design && !trouble) : !alive),
-    says: (how === 'all' ? (trouble ?? now.trouble) : null) ?? says,
+    says: [(how === 'all' ? (trouble ?? now.trouble) : null) ?? says, absentInWords(absent, project.assets)]
+      .filter(Boolean)
+      .join('\n'),
   };
 }
