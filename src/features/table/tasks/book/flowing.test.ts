@@ -20,12 +20,7 @@ const same = (count: number, more: Partial<Asset>): Asset[] =>
 
 test.each<[string, Asset[], Partial<typeof WISH>, RegExp]>([
   ['one photo', photos(1), {}, /^1 photo on \d+ pages/],
-  [
-    'photos of one second',
-    same(90, { taken: '2026-05-02T10:00:00' }),
-    {},
-    /^90 photos on \d+ pages\./,
-  ],
+  ['photos of one second', same(90, { taken: '2026-05-02T10:00:00' }), {}, /^90 photos on \d+ pages\./],
   ['photos without dates', same(12, { taken: undefined }), {}, /^12 photos on \d+ pages/],
   ['panoramas', same(5, { width: 6000, height: 1000 }), {}, /^5 photos on \d+ pages/],
   [
