@@ -1,8 +1,9 @@
 /** Fonts in a PDF: embedded with the glyphs in use, written by glyph number, with a map back to characters (ISO 32000-1, 9.7 and 9.10.3). */
-import { PDFDict, PDFHexString, PDFName, PDFNumber, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
+import { PDFDict, PDFHexString, PDFName, PDFNumber, type PDFRef } from '@cantoo/pdf-lib';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { tablesOf } from '@/core/text/sfnt';
 import type { OpenFont } from '@/core/text/shaper';
+import type { Packer } from '@/output/pdf/stream';
 import type { Subset } from '@/output/pdf/subset';
 
 const hex4 = (value: number): string => value.toString(16).padStart(4, '0');
@@ -22,11 +23,11 @@ export class EmbeddedFont {
   private spare: number;
 
   constructor(
-    private readonly context: PDFContext,
+    private readonly packer: Packer,
     private readonly font: OpenFont,
     readonly name: string,
   ) {
-    this.ref = context.nextRef();
+    this.ref = packer.context.nextRef();
     this.isCff = isCff(font.bytes);
     this.spare = new DataView(font.bytes.buffer, font.bytes.byteOffset).getUint16(
       tablesOf(font.bytes).get('maxp')!.offset + 4,
@@ -83,15 +84,14 @@ export class EmbeddedFont {
 
   /** Writes the font's objects, with the glyphs that were used alone if it may be cut down; called once, after all text. */
   finish(subset: Subset | null): void {
-    const { context, font } = this;
+    const { packer, font } = this;
+    const { context } = packer;
     const cut = font.embedding === 'subset' ? subset?.(font.bytes, this.glyphs()) : null;
     const bytes = cut ?? font.bytes;
     // A font that is cut down is named so (ISO 32000-1, 9.6.4).
     const name = `${cut ? 'BELLAG+' : ''}${font.name.replace(/[^A-Za-z0-9]/g, '')}`;
     const per1000 = (units: number) => Math.round((units * 1000 * 100) / font.unitsPerEm) / 100;
-    const file = context.register(
-      context.flateStream(bytes, this.isCff ? { Subtype: 'OpenType' } : { Length1: bytes.length }),
-    );
+    const file = packer.stream(bytes, this.isCff ? { Subtype: 'OpenType' } : { Length1: bytes.length });
     const head = new DataView(bytes.buffer, bytes.byteOffset + tablesOf(bytes).get('head')!.offset);
     const descriptor = context.register(
       context.obj({
@@ -134,7 +134,7 @@ export class EmbeddedFont {
         BaseFont: name,
         Encoding: 'Identity-H',
         DescendantFonts: [context.register(descendant)],
-        ToUnicode: context.register(context.flateStream(this.toUnicode())),
+        ToUnicode: packer.stream(this.toUnicode()),
       }),
     );
   }
@@ -149,7 +149,7 @@ export class EmbeddedFont {
     if ([...this.codes].every(([code, { glyph }]) => code === glyph)) return PDFName.of('Identity');
     const map = new DataView(new ArrayBuffer(2 * (last + 1)));
     for (const [code, { glyph }] of this.codes) map.setUint16(2 * code, glyph);
-    return this.context.register(this.context.flateStream(new Uint8Array(map.buffer)));
+    return this.packer.stream(new Uint8Array(map.buffer));
   }
 
   private toUnicode(): string {

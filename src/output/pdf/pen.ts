@@ -96,8 +96,8 @@ export class Pen {
     private readonly source: PdfSource,
   ) {
     this.packer = new Packer(context);
-    this.shadows = new Shadows(context, this.packer, source.platform);
-    this.rectangles = new SoftRectangles(context);
+    this.shadows = new Shadows(this.packer, source.platform);
+    this.rectangles = new SoftRectangles(this.packer);
   }
 
   start(): void {
@@ -111,7 +111,7 @@ export class Pen {
 
   end(): { content: PDFRef; resources: PDFRef } {
     return {
-      content: this.context.register(this.context.flateStream(this.lines.join('\n'))),
+      content: this.packer.stream(this.lines.join('\n')),
       resources: this.resources(),
     };
   }
@@ -206,7 +206,7 @@ export class Pen {
     for (const run of runs) {
       let font = this.fonts.get(run.font);
       if (!font) {
-        font = new EmbeddedFont(this.context, this.source.font(run.font), `F${this.fonts.size + 1}`);
+        font = new EmbeddedFont(this.packer, this.source.font(run.font), `F${this.fonts.size + 1}`);
         this.fonts.set(run.font, font);
       }
       this.used.Font.set(font.name, font.ref);
@@ -222,7 +222,7 @@ export class Pen {
     const isJpeg = asset.type === 'image/jpeg';
     if (!ref) {
       ref = isJpeg
-        ? embedJpeg(this.context, this.source.bytes(sha), this.profiles)
+        ? embedJpeg(this.packer, this.source.bytes(sha), this.profiles)
         : await embedPixels(this.packer, this.source.pixels(sha));
       this.files.set(sha, ref);
     }
@@ -263,15 +263,13 @@ export class Pen {
 
   /** What was written since `outer` as a form that fades as a whole; writing goes on where it was. */
   private form({ x, y, width, height }: Box, outer: { lines: string[]; used: Pen['used'] }): PDFRef {
-    const ref = this.context.register(
-      this.context.flateStream(this.lines.join('\n'), {
-        Type: 'XObject',
-        Subtype: 'Form',
-        BBox: [x, y, x + width, y + height],
-        Group: { S: 'Transparency', CS: 'DeviceRGB' },
-        Resources: this.resources(),
-      }),
-    );
+    const ref = this.packer.stream(this.lines.join('\n'), {
+      Type: 'XObject',
+      Subtype: 'Form',
+      BBox: [x, y, x + width, y + height],
+      Group: { S: 'Transparency', CS: 'DeviceRGB' },
+      Resources: this.resources(),
+    });
     this.lines = outer.lines;
     this.used = outer.used;
     return ref;

@@ -1,5 +1,5 @@
 /** Picture files in a PDF: JPEG as its own bytes, everything else as packed pixels (ISO 32000-1, 8.9). */
-import type { PDFContext, PDFRef } from '@cantoo/pdf-lib';
+import type { PDFRef } from '@cantoo/pdf-lib';
 import { jpegFacts } from '@/output/pdf/jpeg';
 import { streamOf, type Packer } from '@/output/pdf/stream';
 
@@ -8,13 +8,13 @@ export type Profiles = Map<string, PDFRef>;
 
 /** The photos of one camera have one profile: it is written once. */
 function profileOf(
-  context: PDFContext,
+  packer: Packer,
   profile: Uint8Array,
   of: { N: number; Alternate: string },
   profiles: Profiles,
 ): PDFRef {
   const key = `${of.N} ${String.fromCharCode(...profile.subarray(0, 128))} ${profile.length} ${sumOf(profile)}`;
-  const ref = profiles.get(key) ?? context.register(context.flateStream(profile, of));
+  const ref = profiles.get(key) ?? packer.stream(profile, of);
   profiles.set(key, ref);
   return ref;
 }
@@ -24,11 +24,12 @@ const sumOf = (bytes: Uint8Array): number =>
   bytes.reduce((sum, byte) => Math.imul(sum ^ byte, 0x01000193) >>> 0, 0x811c9dc5);
 
 /** The JPEG file as an image, not one byte changed. Its stored pixels, before any Exif turn. */
-export function embedJpeg(context: PDFContext, bytes: Uint8Array, profiles: Profiles): PDFRef {
+export function embedJpeg(packer: Packer, bytes: Uint8Array, profiles: Profiles): PDFRef {
+  const { context } = packer;
   const { width, height, components, inverted, profile } = jpegFacts(bytes);
   const device = { 1: 'DeviceGray', 3: 'DeviceRGB', 4: 'DeviceCMYK' }[components] ?? 'DeviceRGB';
   const space = profile
-    ? context.obj(['ICCBased', profileOf(context, profile, { N: components, Alternate: device }, profiles)])
+    ? context.obj(['ICCBased', profileOf(packer, profile, { N: components, Alternate: device }, profiles)])
     : device;
   const dict = context.obj({
     Type: 'XObject',
@@ -73,7 +74,6 @@ export async function embedPixels(
 
 /** A flat colour seen through the transparency of some pixels (RGBA): one pixel of colour, as many of mask as given. */
 export async function embedMask(
-  context: PDFContext,
   packer: Packer,
   { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
   rgb: readonly number[],
@@ -82,9 +82,7 @@ export async function embedMask(
   for (let i = 0, at = 3; i < alpha.length; i++, at += 4) alpha[i] = data[at]!;
   const SMask = await greyMask(packer, alpha, width, height);
   const colour = Uint8Array.from(rgb, (v) => Math.round(v * 255));
-  return context.register(
-    context.flateStream(colour, { ...IMAGE, Width: 1, Height: 1, ColorSpace: 'DeviceRGB', SMask }),
-  );
+  return packer.stream(colour, { ...IMAGE, Width: 1, Height: 1, ColorSpace: 'DeviceRGB', SMask });
 }
 
 const greyMask = (packer: Packer, alpha: Uint8Array, width: number, height: number): Promise<PDFRef> =>

@@ -1,5 +1,5 @@
 /** Shadows as soft masks, each shape of one once, however often it falls. */
-import type { PDFContext, PDFRef } from '@cantoo/pdf-lib';
+import type { PDFRef } from '@cantoo/pdf-lib';
 import { rgbOf } from '@/core/color/hex';
 import { scaling, type Matrix } from '@/core/geometry/matrix';
 import type { ShadowMark } from '@/core/picture/picture';
@@ -22,7 +22,6 @@ export class Shadows {
   private readonly known = new Map<string, Fallen | null>();
 
   constructor(
-    private readonly context: PDFContext,
     private readonly packer: Packer,
     private readonly platform: Platform,
   ) {}
@@ -46,7 +45,7 @@ export class Shadows {
     const { x, y, width, height } = bitmap;
     const pixels = bitmap.context.getImageData(0, 0, width, height);
     return {
-      ref: await embedMask(this.context, this.packer, pixels, rgbOf(mark.colour)),
+      ref: await embedMask(this.packer, pixels, rgbOf(mark.colour)),
       map: [width / scale, 0, 0, -height / scale, x / scale, (y + height) / scale],
     };
   }

@@ -2,10 +2,11 @@
  * Shadows of rectangles without a pixel: the blur of a rectangle by a Gaussian is the product of what it is along and across,
  * so that its mask is one shading multiplied by another (ISO 32000-1, 8.7.4.5.3, 11.5.3 and 7.10), sharp at any size.
  */
-import type { PDFContext, PDFRef } from '@cantoo/pdf-lib';
+import type { PDFRef } from '@cantoo/pdf-lib';
 import { outset, type Box } from '@/core/geometry/box';
 import { pathBounds, type Path } from '@/core/geometry/path';
 import { n } from '@/output/pdf/crop-marks';
+import type { Packer } from '@/output/pdf/stream';
 
 /** Standard deviations after which nothing is left to see: 0.13 % is under half a step of 8 bits. */
 const REACH = 3;
@@ -42,7 +43,7 @@ export class SoftRectangles {
   private rise: PDFRef | undefined;
   private multiplied: PDFRef | undefined;
 
-  constructor(private readonly context: PDFContext) {}
+  constructor(private readonly packer: Packer) {}
 
   /** A graphics state under which all that is painted is seen through a box blurred by a Gaussian of `blur` points. */
   state(box: Box, blur: number): PDFRef {
@@ -54,25 +55,23 @@ export class SoftRectangles {
 
   private make(box: Box, blur: number): PDFRef {
     const { x, y, width, height } = reached(box, blur);
-    const { context } = this;
+    const { context } = this.packer;
     this.multiplied ??= context.register(context.obj({ Type: 'ExtGState', BM: 'Multiply' }));
     const shading = (coords: number[], size: number) => ({
       ...{ ShadingType: 2, ColorSpace: 'DeviceGray', Coords: coords, Extend: [true, true] },
       Function: this.along(size, blur),
     });
-    const group = context.register(
-      context.flateStream('/A sh /M gs /B sh', {
-        ...{ Type: 'XObject', Subtype: 'Form', BBox: [x, y, x + width, y + height] },
-        Group: { S: 'Transparency', CS: 'DeviceGray', I: true },
-        Resources: {
-          Shading: {
-            A: shading([x, 0, x + width, 0], box.width),
-            B: shading([0, y, 0, y + height], box.height),
-          },
-          ExtGState: { M: this.multiplied },
+    const group = this.packer.stream('/A sh /M gs /B sh', {
+      ...{ Type: 'XObject', Subtype: 'Form', BBox: [x, y, x + width, y + height] },
+      Group: { S: 'Transparency', CS: 'DeviceGray', I: true },
+      Resources: {
+        Shading: {
+          A: shading([x, 0, x + width, 0], box.width),
+          B: shading([0, y, 0, y + height], box.height),
         },
-      }),
-    );
+        ExtGState: { M: this.multiplied },
+      },
+    });
     return context.register(
       context.obj({ Type: 'ExtGState', SMask: { Type: 'Mask', S: 'Luminosity', G: group } }),
     );
@@ -89,8 +88,8 @@ export class SoftRectangles {
       });
     this.rise ??= this.sampled((share) => below(REACH * (2 * share - 1)));
     const full = { FunctionType: 2, Domain: [0, 1], C0: [1], C1: [1], N: 1 };
-    return this.context.register(
-      this.context.obj({
+    return this.packer.context.register(
+      this.packer.context.obj({
         ...{ FunctionType: 3, Domain: [0, 1], Functions: [this.rise, full, this.rise] },
         ...{ Bounds: [edge, 1 - edge], Encode: [0, 1, 0, 1, 1, 0] },
       }),
@@ -101,11 +100,9 @@ export class SoftRectangles {
     const samples = Uint8Array.from({ length: SAMPLES }, (_, i) =>
       Math.round(255 * value(i / (SAMPLES - 1))),
     );
-    return this.context.register(
-      this.context.flateStream(samples, {
-        ...{ FunctionType: 0, Domain: [0, 1], Range: [0, 1], Size: [SAMPLES], BitsPerSample: 8 },
-      }),
-    );
+    return this.packer.stream(samples, {
+      ...{ FunctionType: 0, Domain: [0, 1], Range: [0, 1], Size: [SAMPLES], BitsPerSample: 8 },
+    });
   }
 }
 

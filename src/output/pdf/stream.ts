@@ -19,6 +19,8 @@ export function streamOf(dict: PDFDict, bytes: Uint8Array): PDFRawStream {
   return stream;
 }
 
+/** Fewer bytes than this are no smaller for it. */
+const WORTH_IT = 100;
 /** Bytes that may wait to be packed while other things are drawn. */
 const MOST_WAITING = 64e6;
 
@@ -27,15 +29,29 @@ export class Packer {
   private waiting: Promise<void>[] = [];
   private bytes = 0;
 
-  constructor(private readonly context: PDFContext) {}
+  constructor(readonly context: PDFContext) {}
 
-  /** A stream of packed bytes: it is named at once, and lies in the file when all is `done`. */
-  async pack(bytes: Uint8Array, dict: Record<string, unknown>): Promise<PDFRef> {
+  /** A stream of packed bytes: it is named at once, and lies in the file when all is `done`. What is short is not packed. */
+  stream(of: Uint8Array | string, dict: Record<string, unknown> = {}): PDFRef {
+    const bytes = typeof of === 'string' ? encoder.encode(of) : of;
     const ref = this.context.nextRef();
-    this.waiting.push(this.deflate(bytes, dict, ref));
-    this.bytes += bytes.length;
+    if (bytes.length < WORTH_IT) this.context.assign(ref, streamOf(this.facts(dict), bytes));
+    else {
+      this.waiting.push(this.deflate(bytes, dict, ref));
+      this.bytes += bytes.length;
+    }
+    return ref;
+  }
+
+  /** The same of what is large: it waits until there is room for it. */
+  async pack(bytes: Uint8Array, dict: Record<string, unknown>): Promise<PDFRef> {
+    const ref = this.stream(bytes, dict);
     if (this.bytes > MOST_WAITING) await this.done();
     return ref;
+  }
+
+  private facts(dict: Record<string, unknown>): PDFDict {
+    return this.context.obj(dict as never) as unknown as PDFDict;
   }
 
   private async deflate(bytes: Uint8Array, dict: Record<string, unknown>, ref: PDFRef): Promise<void> {
@@ -43,8 +59,7 @@ export class Packer {
       .stream()
       .pipeThrough(new CompressionStream('deflate'));
     const data = new Uint8Array(await new Response(stream).arrayBuffer());
-    const facts = this.context.obj({ ...dict, Filter: 'FlateDecode' } as never) as unknown as PDFDict;
-    this.context.assign(ref, streamOf(facts, data));
+    this.context.assign(ref, streamOf(this.facts({ ...dict, Filter: 'FlateDecode' }), data));
   }
 
   async done(): Promise<void> {
