@@ -10,16 +10,14 @@ import { openedFile } from '../node/files';
 import { random } from '@/core/random';
 import { nodeTypesetter } from '../node/platform';
 import { crowdedFile } from './crowded';
+import { percentile, type Note, type WithPage } from './measure';
 
 export interface Tools {
-  withPage: <T>(browser: Browser, work: (page: Page) => Promise<T>) => Promise<T>;
+  withPage: WithPage;
   openFile: (page: Page, file: string) => Promise<void>;
   frames: (page: Page, during: () => Promise<void>) => Promise<number[]>;
-  note: (name: string, measured: number, floor: number, unit: string, limit: string, met: boolean) => void;
+  note: Note;
 }
-
-const percentile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * share)]!;
 
 const wander = async (page: Page, x: number, y: number, wide: number, tall: number) => {
   for (let i = 0; i < 150; i++) {

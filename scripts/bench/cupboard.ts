@@ -4,21 +4,12 @@ import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { unzipSync, zipSync } from 'fflate';
-import type { Browser, Page } from '@playwright/test';
+import type { Browser } from '@playwright/test';
 import sharp from 'sharp';
 import type { Supply } from '@/core/supplies/model';
 import { random } from '@/core/random';
 import { ROOT } from '../node/platform';
-
-type Note = (
-  name: string,
-  measured: number,
-  floor: number,
-  unit: string,
-  limit: string,
-  met: boolean,
-) => void;
-type WithPage = <T>(browser: Browser, work: (page: Page) => Promise<T>) => Promise<T>;
+import { percentile, type Note, type WithPage } from './measure';
 
 /** Ten thousand supplies: the house kits' own, again and again under names and tags put together anew. */
 async function tenThousand(): Promise<Supply[]> {
@@ -41,9 +32,6 @@ async function tenThousand(): Promise<Supply[]> {
     };
   });
 }
-
-const percentile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * share)]!;
 
 export async function cupboard(
   browser: Browser,

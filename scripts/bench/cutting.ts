@@ -16,17 +16,7 @@ import { openedFile } from '../node/files';
 import { nodeTypesetter, nodeWorkshop } from '../node/platform';
 import { crowdedFile } from './crowded';
 import type { Tools } from './arrange';
-
-/** The best of some runs, milliseconds: the rest is this machine's. */
-export async function quickest(times: number, work: () => unknown): Promise<number> {
-  let least = Infinity;
-  for (let i = 0; i < times; i++) {
-    const start = performance.now();
-    await work();
-    least = Math.min(least, performance.now() - start);
-  }
-  return least;
-}
+import { quickest } from './measure';
 
 async function joining(note: Tools['note']): Promise<void> {
   const { path } = punch.cut(

@@ -7,7 +7,7 @@ import { random } from '@/core/random';
 import { wornPixels } from '@/output/drawings';
 import { node } from '../node/platform';
 import type { Tools } from './arrange';
-import { quickest } from './cutting';
+import { quickest } from './measure';
 
 const SIDE = 3600;
 const LINES = 2400;

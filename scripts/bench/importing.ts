@@ -7,8 +7,7 @@ import type { Browser, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { ROOT } from '../node/platform';
 import type { Tools } from './arrange';
-
-type WithPage = <T>(browser: Browser, work: (page: Page) => Promise<T>) => Promise<T>;
+import { type WithPage } from './measure';
 
 /** Different photos of 12 megapixels: demo photos scaled to 4000 x 3000, each with a few bytes of its own. */
 async function photosOf12(folder: string, count: number): Promise<string[]> {

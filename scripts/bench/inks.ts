@@ -12,7 +12,7 @@ import { random } from '@/core/random';
 import { nodeTypesetter } from '../node/platform';
 import { inkPiece, laid } from '../testing/samples';
 import type { Tools } from './arrange';
-import { quickest } from './cutting';
+import { quickest } from './measure';
 
 export async function inks({ note }: Pick<Tools, 'note'>): Promise<void> {
   const chance = random(5);

@@ -6,7 +6,7 @@ import { random } from '@/core/random';
 import { applyTone } from '@/core/tone/apply';
 import type { Tone } from '@/core/tone/settings';
 import type { Tools } from './arrange';
-import { quickest } from './cutting';
+import { quickest } from './measure';
 
 const SHAPES = [1.5, 2 / 3, 4 / 3, 1.5, 0.75, 1.5];
 /** Every setting that costs something. */

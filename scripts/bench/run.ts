@@ -25,6 +25,7 @@ import { keeping } from './kept';
 import { photos } from './photos';
 import { words } from './words';
 import { cupboard } from './cupboard';
+import { percentile } from './measure';
 
 const PORT = 3297;
 const BASE = `http://localhost:${PORT}`;
@@ -94,9 +95,6 @@ async function frames(page: Page, during: () => Promise<void>): Promise<number[]
   await during();
   return page.evaluate(() => (window as unknown as { frameTimes: number[] }).frameTimes.slice(2));
 }
-
-const percentile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * share)]!;
 
 async function drag(browser: Browser): Promise<void> {
   const file = join(await mkdtemp(join(tmpdir(), 'bench-')), 'crowded.bellagraph');

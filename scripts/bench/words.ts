@@ -9,7 +9,7 @@ import { setRunning, type RunningOutline } from '@/core/piece/outline/running';
 import { nodeTypesetter, ROOT } from '../node/platform';
 import { newPage } from '../../e2e/table';
 import type { Tools } from './arrange';
-import { quickest } from './cutting';
+import { quickest } from './measure';
 
 type WithPage = Tools['withPage'];
 

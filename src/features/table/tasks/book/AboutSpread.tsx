@@ -34,6 +34,7 @@ import { byTime } from '@/core/project/photos';
 import type { Project, Surface } from '@/core/project/model';
 import * as act from '@/features/table/acts';
 import { NearPicture } from '@/features/table/parts/NearPicture';
+import { SwapPages } from '@/features/table/tasks/book/SwapPages';
 import { useRoom, useSession } from '@/features/table/room/context';
 
 interface Props {
@@ -156,6 +157,9 @@ export function AboutSpread({ alive, trouble, surface, chosen, onChange, onOpen,
           >
             Swap these two
           </Button>
+        )}
+        {(spreads.length === 1 || spreads.length === 2) && (
+          <SwapPages key={spreads.map(({ id }) => id).join(' ')} spreads={spreads} disabled={readOnly} />
         )}
         {spreads.length > 0 && (
           <Button color="inherit" disabled={readOnly} startIcon={<IconTrash size={18} />} onClick={takeAway}>
