@@ -1,7 +1,7 @@
 /** Paints the page on three canvases: what lies below the moving pieces, the moving pieces, what lies above them. */
 import { outset, transformBox, type Box } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
-import { drawPiece, drawThrough, movedPiece } from '@/core/page/draw';
+import { drawPiece, movedPiece } from '@/core/page/draw';
 import { cutAway, cutsOf, goneAt, holesOf, isOpening, leftOf, type Cuts } from '@/core/page/through';
 import { meetingOn, type Beneath } from '@/core/page/meeting';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
@@ -18,6 +18,7 @@ import type { DrawingSource } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/keeping/pictures';
 import { shownProject, shownSurface, type Session } from '@/features/table/session';
+import { Throughs } from '@/features/table/stage/paint/throughs';
 import { retouch } from '@/features/table/stage/paint/retouch';
 import { viewMatrix } from '@/features/table/stage/hand/view';
 
@@ -63,17 +64,6 @@ export const paintedFrom = (session: Session): readonly unknown[] => [
 /** How far beyond its box a piece may be drawn, points, where what is cut away of it is asked for. */
 const FAR_SEEN = 120;
 
-/** What is seen through an opening, and where it lies from the view's origin. */
-interface SeenBitmap {
-  piece: Piece;
-  scale: number;
-  light: PageLight;
-  others: readonly unknown[];
-  bitmap: OffscreenCanvas;
-  x: number;
-  y: number;
-}
-
 export class Painter {
   private readonly sheets = new Map<string, Sheet>();
   private readonly failed = new WeakSet<Piece>();
@@ -97,7 +87,7 @@ export class Painter {
     others: [],
     cuts: null,
   };
-  private readonly seen = new Map<string, SeenBitmap>();
+  private readonly throughs = new Throughs();
 
   constructor(
     private readonly layers: Layers,
@@ -109,8 +99,7 @@ export class Painter {
   /** A picture arrived: what shows it must be drawn anew. Tells whether anything does. */
   forget(sha: string): boolean {
     // What lies behind an opening may show it.
-    let shown = this.seen.size > 0;
-    this.seen.clear();
+    let shown = this.throughs.clear();
     for (const [id, { piece }] of this.sheets) {
       if (!assetsIn(piece).includes(sha)) continue;
       this.discard(id);
@@ -181,7 +170,11 @@ export class Painter {
         drawPieces(context, holesOf(cuts, light), view, this.source(session, view));
       for (const piece of pieces) {
         try {
-          if (isOpening(piece)) this.layThrough(context, piece, view, session);
+          if (isOpening(piece))
+            this.throughs.lay(context, piece, {
+              ...{ surface, view, tools, behind: this.cuts.others },
+              source: this.source(session, view),
+            });
           const mayStaySoft = inHand.has(piece.id) || performance.now() > sharpUntil;
           const sheet = this.sheetOf(piece, light, view, session, mayStaySoft);
           soft ||= !inHand.has(piece.id) && sheet.piece !== piece;
@@ -216,39 +209,6 @@ export class Painter {
       changed = true;
     }
     return changed;
-  }
-
-  /** What is seen through an opening, as a bitmap kept until it, or what lies behind, is another. */
-  private layThrough(context: CanvasRenderingContext2D, piece: Piece, view: Matrix, session: Session): void {
-    const surface = shownSurface(session);
-    const scale = view[0];
-    const known = this.seen.get(piece.id);
-    const same =
-      known?.piece === piece &&
-      known.scale === scale &&
-      known.light === surface.light &&
-      known.others === this.cuts.others;
-    const seen = same ? known : this.seenNow(piece, view, session);
-    this.seen.set(piece.id, seen);
-    context.drawImage(seen.bitmap, Math.round(view[4]) + seen.x, Math.round(view[5]) + seen.y);
-  }
-
-  private seenNow(piece: Piece, view: Matrix, session: Session): SeenBitmap {
-    const surface = shownSurface(session);
-    const scale = view[0];
-    const tools = toolsFor(shownProject(session), session.typesetter);
-    const drawn = drawThrough(piece, surface, tools);
-    const origin: Matrix = [scale, 0, 0, scale, 0, 0];
-    // All of it is seen within the opening.
-    const { x, y, width, height } = pixelBounds(drawn[0]!, origin);
-    const bitmap = new OffscreenCanvas(Math.max(1, width), Math.max(1, height));
-    drawPieces(
-      bitmap.getContext('2d')!,
-      drawn,
-      compose(translation(-x, -y), origin),
-      this.source(session, view),
-    );
-    return { piece, scale, light: surface.light, others: this.cuts.others, bitmap, x, y };
   }
 
   private lay(context: CanvasRenderingContext2D, sheet: Sheet, view: Matrix, session: Session): void {
