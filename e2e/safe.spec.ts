@@ -271,6 +271,8 @@ test('a crowded page says that everything takes longer, until it was read', asyn
   await page.goto('/');
   await page.getByLabel('Project file').setInputFiles(path);
   await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
+  // It takes longer to open, too.
+  await expect(page.getByTestId('stage')).toBeVisible({ timeout: 90_000 });
   await onTable(page);
   await expect(notice(page)).toContainText('“Page 1” holds more than 1,500 pieces');
   await page.keyboard.press('Control+z');

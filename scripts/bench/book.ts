@@ -221,32 +221,27 @@ export async function book(
   });
 }
 
-/** Presses a key and waits until the page has not changed for half a second: when it changed last, milliseconds. */
+/** Presses a key and waits until the page was not painted for a second and a half: when it was last, milliseconds. */
 async function untilStill(page: Page, key: string): Promise<number> {
   await page.evaluate(() => {
     const below = document.querySelector<HTMLCanvasElement>('[data-testid=below]')!;
-    const small = new OffscreenCanvas(160, 120).getContext('2d', { willReadFrequently: true })!;
-    const seen = { last: '', begun: performance.now(), changed: 0 };
-    const look = () => {
-      small.drawImage(below, 0, 0, 160, 120);
-      const now = String(
-        small.getImageData(0, 0, 160, 120).data.reduce((sum, value, i) => (sum * 31 + value + i) | 0, 7),
-      );
-      if (now !== seen.last) seen.changed = performance.now();
-      seen.last = now;
-      if (performance.now() - seen.begun < 6000) requestAnimationFrame(look);
+    const context = below.getContext('2d')!;
+    const seen = { begun: performance.now(), painted: 0 };
+    // The painter clears it each time it paints.
+    context.clearRect = function (...box) {
+      seen.painted = performance.now();
+      CanvasRenderingContext2D.prototype.clearRect.apply(this, box);
     };
     window.addEventListener('keydown', () => (seen.begun = performance.now()), { once: true, capture: true });
-    look();
     Object.assign(window, { seen });
   });
   await page.keyboard.press(key);
   await page.waitForFunction(() => {
-    const { seen } = window as unknown as { seen: { changed: number; begun: number } };
-    return performance.now() - Math.max(seen.changed, seen.begun) > 500;
+    const { seen } = window as unknown as { seen: { painted: number; begun: number } };
+    return performance.now() - Math.max(seen.painted, seen.begun) > 1500;
   });
   return page.evaluate(() => {
-    const { seen } = window as unknown as { seen: { changed: number; begun: number } };
-    return Math.max(0, seen.changed - seen.begun);
+    const { seen } = window as unknown as { seen: { painted: number; begun: number } };
+    return Math.max(0, seen.painted - seen.begun);
   });
 }

@@ -3,10 +3,13 @@
 import { useEffect, useRef, type CSSProperties } from 'react';
 import { useRoom } from '@/features/table/room/context';
 import type { View } from '@/features/table/session';
+import { fetchAhead } from '@/features/table/stage/paint/ahead';
 import { paintedFrom, Painter } from '@/features/table/stage/paint/painter';
 
 /** After a change of zoom the old drawing is stretched; a sharp one follows when the hand rests this long, milliseconds. */
 const REST = 80;
+/** When a page is looked at for so long, its neighbours are made ready, milliseconds. */
+const LOOKED_AT = 500;
 
 const LAYER: CSSProperties = {
   position: 'absolute',
@@ -36,6 +39,7 @@ export function usePainter(moving: readonly string[]) {
     let frame = 0;
     let rest: ReturnType<typeof setTimeout> | undefined;
     let painted: View | null = null;
+    let ahead: { of: string; waiting: ReturnType<typeof setTimeout> } | undefined;
 
     const paint = () => {
       frame = 0;
@@ -43,6 +47,13 @@ export function usePainter(moving: readonly string[]) {
       if (session.stage.width === 0 || session.view.zoom === 0) return;
       if (painter.paint(session, movingNow.current)) soon();
       painted = session.view;
+      if (ahead?.of !== session.surfaceId) {
+        clearTimeout(ahead?.waiting);
+        ahead = {
+          of: session.surfaceId,
+          waiting: setTimeout(() => fetchAhead(store.getState(), shelf), LOOKED_AT),
+        };
+      }
       element.style.transform = '';
     };
     const soon = () => {
@@ -72,6 +83,7 @@ export function usePainter(moving: readonly string[]) {
       stopShelf();
       cancelAnimationFrame(frame);
       clearTimeout(rest);
+      clearTimeout(ahead?.waiting);
     };
   }, [store, shelf]);
 

@@ -35,9 +35,21 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
       columns="296px minmax(0, 1fr)"
       actions={
         <>
-          <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
-            {kept.length > 0 && how === 'all' && keptInWords(kept.map(({ name }) => name))}
-          </Typography>
+          <Box sx={{ flex: 1, minWidth: 0 }}>
+            <Typography role="status" variant="body2">
+              {flow.says.replaceAll('\n', ' ') || (photos.length ? 'Planning the pages …' : '')}
+            </Typography>
+            {looking !== null && (
+              <Typography variant="body2" color="text.secondary">
+                Looking for faces, here in your browser: {looking} to go.
+              </Typography>
+            )}
+            {kept.length > 0 && how === 'all' && (
+              <Typography variant="body2" color="text.secondary">
+                {keptInWords(kept.map(({ name }) => name))}
+              </Typography>
+            )}
+          </Box>
           <Button color="inherit" onClick={onClose}>
             Shut
           </Button>
@@ -87,14 +99,6 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
             onFaces={flow.setFaces}
           />
         )}
-        {looking !== null && (
-          <Typography variant="body2" color="text.secondary">
-            Looking for faces, here in your browser: {looking} to go.
-          </Typography>
-        )}
-        <Typography role="status" variant="body2" sx={{ whiteSpace: 'pre-line' }}>
-          {flow.says || (photos.length ? 'Planning the pages …' : '')}
-        </Typography>
       </Box>
       <Box
         role="region"
