@@ -90,6 +90,9 @@ test('60 photos become a book of 24 pages with cover, titles and faces whole in 
   await tile(page, 'Pages 8–9').click({ modifiers: ['ControlOrMeta'] });
   await page.getByRole('button', { name: 'Swap these two' }).click();
   await expect(undone(page, 'swap 2 spreads')).toBeAttached();
+  await page.getByRole('button', { name: 'Swap these pages' }).click();
+  await expect(undone(page, 'swap page 4 and 9')).toBeAttached();
+  await expect(tile(page, 'Pages 8–9')).toHaveAccessibleName('Pages 8–9, worked on by hand');
   await tile(page, 'Pages 12–13').click();
   const about = page.getByRole('region', { name: 'About the chosen pages' });
   const before = Number.parseInt((await about.getByText(/^\d+ photos?$/).textContent())!);
@@ -171,6 +174,24 @@ test('a book bound, made longer, ordered: pages in their order with their number
     const numbers = text.split(/\s+/).filter((word) => /^\d$/.test(word));
     if (numbers.length) expect(numbers).toEqual([String(number)]);
   }
+  // On sheets folded once, in one signature: the last page beside the first, then 2 and 7, and so on.
+  const folded = await pdf('All 8 pages on sheets to fold', 'folded.pdf');
+  execFileSync('qpdf', ['--check', folded]);
+  expect(execFileSync('pdfinfo', [folded], { encoding: 'utf8' })).toMatch(/^Pages: +4$/m);
+  const pairs = [1, 2, 3, 4].map((side) =>
+    execFileSync('pdftotext', ['-f', `${side}`, '-l', `${side}`, folded, '-'], { encoding: 'utf8' })
+      .split(/\s+/)
+      .filter((word) => /^[2-7]$/.test(word))
+      .sort(),
+  );
+  const SIGNATURE = [
+    ['1', '8'],
+    ['2', '7'],
+    ['3', '6'],
+    ['4', '5'],
+  ];
+  for (const [i, found] of pairs.entries()) expect(SIGNATURE[i]).toEqual(expect.arrayContaining(found));
+  expect(pairs.flat().length).toBeGreaterThan(2);
   const cover = await pdf('Cover', 'cover.pdf');
   const open = execFileSync('pdfinfo', ['-box', cover], { encoding: 'utf8' });
   expect(open).toMatch(/^Pages: +1$/m);

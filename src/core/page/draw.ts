@@ -1,5 +1,5 @@
 /** Page to Picture: the only way from the model to anything that can be seen. */
-import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
+import { boxOfPoints, corners, outset, overlaps, type Box } from '@/core/geometry/box';
 import { NO_SIDES, withBleed, type Sides } from '@/core/geometry/sides';
 import { pathBounds, rectanglePath, transformPath } from '@/core/geometry/path';
 import { apply, translation, compose, IDENTITY } from '@/core/geometry/matrix';
@@ -58,7 +58,12 @@ export function drawPart(surface: Surface, panel: Panel, tools: DrawingTools): P
   const { name, box, turn } = panel;
   const { folds: _, paper: __, openings: ___, ...whole } = drawSurface(surface, tools);
   const { x, y, width, height } = box;
-  const upright = whole.pieces.map((piece) => movedPiece(piece, -x, -y));
+  const bleed = beyondPanel(surface, { name, box });
+  const seen = withBleed({ width, height, bleed });
+  // What lies on other panels alone is none of its business.
+  const upright = whole.pieces
+    .map((piece) => movedPiece(piece, -x, -y))
+    .filter(({ bounds }) => overlaps(bounds, seen));
   const over = (piece: DrawnPiece): DrawnPiece => ({
     ...piece,
     matrix: compose([-1, 0, 0, -1, width, height], piece.matrix),
