@@ -31,7 +31,8 @@ export interface Imported {
   asset: Asset;
   /** `screen` and `thumb` are left out where the file itself is small enough. */
   proxies: { thumb?: Blob; screen?: Blob; full?: Blob };
-  facts: Facts;
+  /** Null of what a project's file brought, as nobody sorts it. */
+  facts: Facts | null;
   /** The file holds notes a camera wrote. */
   camera: boolean;
   /** What is to be kept, where that is not the file itself: taken out of a zip, cleaned, or made a still. */
@@ -222,22 +223,22 @@ async function finish(
   const fits = Math.max(bitmap.width, bitmap.height) <= SCREEN_SIDE;
   const screen = fits ? bitmap : await smaller(bitmap, SCREEN_SIDE);
   if (!fits) bitmap.close();
-  const thumb = await smaller(screen, THUMB_SIDE);
-  const small = pixelsOf(thumb, THUMB_SIDE);
-  const facts = factsOf(small);
-  const sheet = drawn(screen);
-  const seen = known
-    ? toldOf(known)
-    : {
-        ...(asset.type === 'image/svg+xml' ? {} : await seenIn(sheet, small)),
-        ...(clear ? await edgesIn(screen, uprightSize(asset)) : {}),
-      };
   // A small picture is its own copy for the screen.
   const own =
     fits && asset.orientation === 1 && asset.type !== 'image/heic' && asset.type !== 'image/svg+xml';
+  const thumb = await smaller(screen, THUMB_SIDE);
+  const small = known ? null : pixelsOf(thumb, THUMB_SIDE);
+  const facts = small && factsOf(small);
+  const sheet = own && known ? null : drawn(screen);
+  const seen = !small
+    ? toldOf(known!)
+    : {
+        ...(asset.type === 'image/svg+xml' ? {} : await seenIn(sheet!, small)),
+        ...(clear ? await edgesIn(screen, uprightSize(asset)) : {}),
+      };
   const isSmall = own && Math.max(bitmap.width, bitmap.height) <= SMALL_SIDE && asset.bytes <= SMALL_BYTES;
   const proxies = {
-    ...(own ? {} : { screen: await sheet.canvas.convertToBlob({ type: large, quality: 0.86 }) }),
+    ...(own ? {} : { screen: await sheet!.canvas.convertToBlob({ type: large, quality: 0.86 }) }),
     ...(isSmall ? {} : { thumb: await encode(thumb, copies, 0.82) }),
     ...(full ? { full } : {}),
   };

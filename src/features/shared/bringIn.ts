@@ -6,6 +6,7 @@ import type { ListedZip } from '@/workers/zip';
 import { isFull } from '@/storage/trouble';
 import { storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
+import type { Facts } from '@/workers/facts';
 import type { Imported, Importer } from '@/workers/import.worker';
 import type { SheetParts } from '@/workers/sheet';
 import type { Tracing } from '@/core/pixels/outline';
@@ -23,11 +24,13 @@ export interface Incoming {
 }
 
 /** A picture that came in, with what it tells of itself. */
-export interface Arrived extends Pick<Imported, 'asset' | 'facts' | 'camera' | 'dropped'> {
+export interface Arrived extends Pick<Imported, 'asset' | 'camera' | 'dropped'> {
   path: string;
+  facts: Facts;
 }
 
 export interface BroughtIn {
+  /** Those that can be sorted: all but what a project's file said was known. */
   arrived: Arrived[];
   assets: Asset[];
   /** One sentence for each file that was refused. */
@@ -67,6 +70,7 @@ export async function bringIn(
 ): Promise<BroughtIn> {
   const result: BroughtIn = { arrived: [], assets: [], refused: [], left: [], full: false };
   const arrived: (Arrived | undefined)[] = [];
+  const stored: (Asset | undefined)[] = [];
   const queue = files.map((given, index) => ({
     ...(given instanceof File ? { file: given, path: given.name } : given),
     index,
@@ -84,7 +88,8 @@ export async function bringIn(
       else {
         const { asset, proxies, facts, camera, dropped, blob } = imported.value;
         await storeAsset({ asset, blob: blob ?? new Blob([file], { type: asset.type }), proxies });
-        arrived[index] = { asset, facts, camera, dropped, path };
+        stored[index] = asset;
+        if (facts) arrived[index] = { asset, facts, camera, dropped, path };
       }
     } catch (error) {
       if (isFull(error)) {
@@ -130,7 +135,7 @@ export async function bringIn(
   };
   await Promise.all(Array.from({ length: Math.min(AT_ONCE, files.length) }, work));
   result.arrived = arrived.filter((one): one is Arrived => one !== undefined);
-  result.assets = result.arrived.map(({ asset }) => asset);
+  result.assets = stored.filter((one): one is Asset => one !== undefined);
   return result;
 }
 

@@ -146,7 +146,9 @@ function PhotoHandle({ piece: { name, placement }, asset, part, scale, focusable
         top: (y - height / 2) * scale,
         width: width * scale,
         height: height * scale,
-        transform: `${CSS.Translate.toString(transform) ?? ''} rotate(${turn}deg)`,
+        // Hundreds of these would each be a layer to reckon with, turned by nothing.
+        transform:
+          transform || turn ? `${CSS.Translate.toString(transform) ?? ''} rotate(${turn}deg)` : undefined,
       }}
       sx={{
         ...{
