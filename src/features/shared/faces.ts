@@ -23,23 +23,29 @@ export function lookForFaces(on: boolean): void {
   }
 }
 
-let finder: { worker: Worker; faces: Remote<FaceFinder> } | undefined;
+interface Finder {
+  faces: Remote<FaceFinder>;
+  /** Rejects if the worker ends by itself. */
+  died: Promise<never>;
+}
+
+let finder: Finder | undefined;
+
+function hire(): Finder {
+  const worker = new Worker(new URL('../../workers/faces.worker.ts', import.meta.url), { type: 'module' });
+  const died = new Promise<never>((_, reject) =>
+    worker.addEventListener('error', () => {
+      finder = undefined;
+      worker.terminate();
+      reject(new Error('died'));
+    }),
+  );
+  died.catch(() => {});
+  return { faces: wrap<FaceFinder>(worker), died };
+}
 
 /** Faces of an upright picture, as shares of its width and height. Rejects if the model or the picture cannot be read. */
 export async function facesIn(picture: Blob): Promise<Box[]> {
-  if (!finder) {
-    const worker = new Worker(new URL('../../workers/faces.worker.ts', import.meta.url), { type: 'module' });
-    finder = { worker, faces: wrap<FaceFinder>(worker) };
-  }
-  const { worker, faces } = finder;
-  const died = new Promise<never>((_, reject) => {
-    worker.onerror = () => reject(new Error('died'));
-  });
-  try {
-    return await Promise.race([faces.find(picture, new URL(MODEL_AT, location.href).href), died]);
-  } catch (error) {
-    if (finder?.worker === worker) finder = undefined;
-    worker.terminate();
-    throw error;
-  }
+  const { faces, died } = (finder ??= hire());
+  return Promise.race([faces.find(picture, new URL(MODEL_AT, location.href).href), died]);
 }

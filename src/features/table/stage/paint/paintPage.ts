@@ -48,10 +48,12 @@ export async function paintPageInTurns(
   asked: Asked,
   wanted: () => boolean = () => true,
 ): Promise<OffscreenCanvas | null> {
-  const { canvas, pieces, draw } = begin(...asked);
+  const { canvas, context, pieces, draw } = begin(...asked);
   let since = performance.now();
   for (const piece of pieces) {
     draw([piece]);
+    // Canvases put off what is drawn until it is looked at: a turn would take no time, and the last one all of it.
+    context.getImageData(0, 0, 1, 1);
     if (performance.now() - since < ONE_TURN) continue;
     await new Promise((resolve) => setTimeout(resolve));
     if (!wanted()) return null;
@@ -81,7 +83,8 @@ function begin(
     Math.max(1, Math.round(part.width * scale)),
     Math.max(1, Math.round(part.height * scale)),
   );
-  const context = canvas.getContext('2d')!;
+  // So small it is painted by the processor: nothing is fetched back from elsewhere.
+  const context = canvas.getContext('2d', { willReadFrequently: true })!;
   if (!clear) {
     context.fillStyle = surface.ground;
     context.fillRect(0, 0, canvas.width, canvas.height);
@@ -105,5 +108,5 @@ function begin(
     },
   };
   const draw = (some: readonly DrawnPiece[]) => drawPieces(context, some, view, source);
-  return { canvas, pieces, draw };
+  return { canvas, context, pieces, draw };
 }

@@ -21,18 +21,23 @@ export function useFaces(photos: readonly Asset[], on: boolean, begins: boolean)
     let gone = false;
     void (async () => {
       const found = new Map<string, Box[]>();
-      const shas = key.split(' ');
-      for (const [i, sha] of shas.entries()) {
-        if (gone) break;
-        setLeft(shas.length - i);
-        const blob = await screenBlob(sha).catch(() => undefined);
-        const faces = blob && (await facesIn(blob).catch(() => undefined));
-        if (faces) found.set(sha, faces);
-        else unreadable.add(sha);
-      }
+      const queue = key.split(' ');
+      let count = queue.length;
+      const work = async () => {
+        for (let sha = queue.shift(); sha && !gone; sha = queue.shift()) {
+          const blob = await screenBlob(sha).catch(() => undefined);
+          const faces = blob && (await facesIn(blob).catch(() => undefined));
+          if (faces) found.set(sha, faces);
+          else unreadable.add(sha);
+          count -= 1;
+          if (!gone) setLeft(count);
+        }
+      };
+      // While one is looked at, the next is read and decoded.
+      await Promise.all([work(), work()]);
       // It is no step of its own: nothing is seen of it until something is laid.
       if (found.size) store.getState().amend(knowFaces(found));
-      setLeft(null);
+      if (!gone) setLeft(null);
     })();
     return () => {
       gone = true;
