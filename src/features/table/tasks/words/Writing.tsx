@@ -115,19 +115,21 @@ function WritingOn({ id }: { id: string }) {
     const onPage = toPage(view, { x: event.clientX - box.left, y: event.clientY - box.top });
     return written.indexAt(apply(invert(placementMatrix(placement)), onPage));
   };
-  /** A list goes on with its next mark, and ends where an item is left empty. */
+  /** A list goes on with its next mark, and ends where an item is left empty. Done in the field itself: who types goes on at once. */
   const goOn = (): boolean => {
-    if (from !== to) return false;
-    const begin = outline.text.lastIndexOf('\n', from - 1) + 1;
-    const paragraph = outline.text.slice(begin, from);
+    const area = field.current!;
+    const { value: text, selectionStart: at } = area;
+    if (at !== area.selectionEnd) return false;
+    const begin = text.lastIndexOf('\n', at - 1) + 1;
+    const paragraph = text.slice(begin, at);
     const sign = listMark(paragraph);
     if (!sign) return false;
     const bare = paragraph === sign;
     const number = /^(\d+)(.*)$/.exec(sign);
     const next = bare ? '' : `\n${number ? `${Number(number[1]) + 1}${number[2]}` : sign}`;
-    const start = bare ? begin : from;
-    writeText(store, id, outline.text.slice(0, start) + next + outline.text.slice(from));
-    requestAnimationFrame(() => mark(start + next.length, start + next.length));
+    area.setRangeText(next, bare ? begin : at, at, 'end');
+    writeText(store, id, area.value);
+    noteRange();
     return true;
   };
 
