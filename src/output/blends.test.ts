@@ -62,5 +62,5 @@ describe('blend modes', () => {
         else expect(Math.abs(lum(got) - lum(blend === 'luminosity' ? s : b))).toBeLessThan(0.02);
       });
     }
-  }, 60_000);
+  });
 });

@@ -67,7 +67,7 @@ describe('keeping', () => {
         }),
       { numRuns: 40 },
     );
-  }, 60_000);
+  });
 
   test('what was noted in the moment it was done comes back, though it was never kept; what is older than what was kept does not', async () => {
     await fc.assert(

@@ -115,7 +115,7 @@ describe('reading SVG', () => {
       ...HOUSE_KITS.map((kit) => stamp(byHand(kit.icons[1]!.line, 5), 1.5, false)),
     ];
     for (const file of files) expect(await unlikeness(file)).toBeLessThan(5);
-  }, 60_000);
+  });
 });
 
 describe('inking', () => {
