@@ -13,7 +13,7 @@ const unreadable = new Set<string>();
 /** How many are still to be looked at; null when all are known, or it is off. It `begins` when nothing waits for what it takes. */
 export function useFaces(photos: readonly Asset[], on: boolean, begins: boolean): number | null {
   const { store } = useRoom();
-  const [left, setLeft] = useState<number | null>(null);
+  const [looked, setLooked] = useState<{ of: string; left: number } | null>(null);
   const unknown = photos.filter(({ sha, faces }) => !faces && !unreadable.has(sha));
   const key = on ? unknown.map(({ sha }) => sha).join(' ') : '';
   useEffect(() => {
@@ -30,18 +30,18 @@ export function useFaces(photos: readonly Asset[], on: boolean, begins: boolean)
           if (faces) found.set(sha, faces);
           else unreadable.add(sha);
           count -= 1;
-          if (!gone) setLeft(count);
+          if (!gone) setLooked({ of: key, left: count });
         }
       };
       // While one is looked at, the next is read and decoded.
       await Promise.all([work(), work()]);
       // It is no step of its own: nothing is seen of it until something is laid.
       if (found.size) store.getState().amend(knowFaces(found));
-      if (!gone) setLeft(null);
     })();
     return () => {
       gone = true;
     };
   }, [key, store, begins]);
-  return key ? (left ?? unknown.length) : null;
+  if (!key) return null;
+  return looked?.of === key ? looked.left : unknown.length;
 }
