@@ -42,6 +42,16 @@ export function paintPage(...asked: Asked): OffscreenCanvas {
 
 /** Milliseconds it paints before the table gets its turn. */
 const ONE_TURN = 10;
+/** Milliseconds after which it goes on though the table is never idle. */
+const AT_LATEST = 150;
+
+/** When nothing else is to be done: while something moves, its frames come first. */
+const leisure = (): Promise<unknown> =>
+  new Promise((resolve) => {
+    // Not every browser says when it is idle.
+    if (typeof requestIdleCallback === 'undefined') setTimeout(resolve);
+    else requestIdleCallback(resolve, { timeout: AT_LATEST });
+  });
 
 /** The same, a few pieces at a time, so that nothing waits for it; null once it is no longer `wanted`. */
 export async function paintPageInTurns(
@@ -55,7 +65,7 @@ export async function paintPageInTurns(
     // Canvases put off what is drawn until it is looked at: a turn would take no time, and the last one all of it.
     context.getImageData(0, 0, 1, 1);
     if (performance.now() - since < ONE_TURN) continue;
-    await new Promise((resolve) => setTimeout(resolve));
+    await leisure();
     if (!wanted()) return null;
     since = performance.now();
   }
