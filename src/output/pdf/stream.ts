@@ -55,10 +55,12 @@ export class Packer {
   }
 
   private async deflate(bytes: Uint8Array, dict: Record<string, unknown>, ref: PDFRef): Promise<void> {
-    const stream = new Blob([bytes as Uint8Array<ArrayBuffer>])
-      .stream()
-      .pipeThrough(new CompressionStream('deflate'));
-    const data = new Uint8Array(await new Response(stream).arrayBuffer());
+    const { writable, readable } = new CompressionStream('deflate');
+    const writer = writable.getWriter();
+    // What goes wrong here is told where the other end is read.
+    writer.write(bytes as Uint8Array<ArrayBuffer>).catch(() => {});
+    writer.close().catch(() => {});
+    const data = new Uint8Array(await new Response(readable).arrayBuffer());
     this.context.assign(ref, streamOf(this.facts({ ...dict, Filter: 'FlateDecode' }), data));
   }
 
