@@ -102,7 +102,7 @@ test('60 photos become a book of 24 pages with cover, titles and faces whole in 
   await expect(undone(page, 'lay a spread otherwise')).toBeAttached();
   await tile(page, 'Pages 20–21').click();
   await about.getByRole('button', { name: 'Lock: finished' }).click();
-  await expect(tile(page, 'Pages 20–21')).toHaveAccessibleName('Pages 20–21, locked');
+  await expect(tile(page, 'Pages 20–21')).toHaveAccessibleName('Pages 20–21, finished');
   await tile(page, 'Pages 2–3').dblclick();
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Control+a');
@@ -114,7 +114,8 @@ test('60 photos become a book of 24 pages with cover, titles and faces whole in 
   await page.getByRole('button', { name: 'Few words' }).click();
   await expect(undone(page, 'lay the book in “Few words”')).toBeAttached();
   await expect(tile(page, 'Pages 2–3')).toHaveAccessibleName('Pages 2–3, worked on by hand');
-  await expect(tile(page, 'Pages 20–21')).toHaveAccessibleName('Pages 20–21, locked');
+  await expect(tile(page, 'Pages 20–21')).toHaveAccessibleName('Pages 20–21, finished');
+  await expect(page.getByText(/^1 finished, 3 worked on by hand/)).toBeVisible();
 });
 
 test('a book bound, made longer, ordered: pages in their order with their numbers, the cover by itself as wide as its spine asks', async ({
@@ -232,6 +233,18 @@ test('photos more go where their time is; by keys from page to page; a series is
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
   await expect(tile(page, 'Pages 2–3')).toHaveAttribute('aria-pressed', 'true');
+  // Picked up, the arrows move it and nothing else.
+  const carried = (await tile(page, 'Pages 2–3').getAttribute('data-tile'))!;
+  for (const key of ['Space', 'ArrowRight', 'Space']) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(300);
+  }
+  await expect(tile(page, 'Pages 4–5')).toHaveAttribute('data-tile', carried);
+  await expect(page.getByText('Pages 2–3 was laid where Pages 4–5 was.')).toBeAttached();
+  await expect(tile(page, 'Pages 4–5')).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByRole('button', { name: 'Swap these two' })).toBeVisible();
+  await tile(page, 'Pages 2–3').focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Pages 2–3', exact: true })).toHaveAttribute(
     'aria-current',

@@ -40,8 +40,6 @@ export interface BookDress {
   /** Dress of the cover's front, the first page and the last, about their words; the photo of a cover is in `photos`. */
   cover(side: Side): void;
   alone(side: Side): void;
-  /** On which pages of a spread a number can be read; on both without. */
-  numbers?(side: Side): { left: boolean; right: boolean };
   /** Where the cover's photo lies on the front, and its title; inches. */
   front: { photo: Slot; title: Slot; under: Slot };
 }

@@ -55,10 +55,6 @@ export const garden: BookDress = {
     }
     if (!bled) flat(on, paper, side);
   },
-  numbers: ({ i, skeleton, photos }) => {
-    const side = skeleton?.title ? 'left' : skeleton?.text ? 'right' : patterned(i, photos.length);
-    return { left: side !== 'left', right: side !== 'right' };
-  },
   mat({ on, photos }, at) {
     if (bleeds(at)) return;
     on.paper('Linen cardstock', grown(at, photos.length > 5 ? 0.11 : 0.17), 0, 'mat', ROUND);

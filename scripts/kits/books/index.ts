@@ -1,14 +1,15 @@
 /** Ready-made book designs, one for each kit: a spread for every number of photos, each with its papers and things. */
 import { dressed } from '@/core/book/plain';
-import { SKELETONS } from '@/core/book/skeletons';
+import { SKELETONS, type Slot } from '@/core/book/skeletons';
 import { beginProduct, panelsOn } from '@/core/product';
 import { bookIn, COVER, FIRST, type BookProduct } from '@/core/product/book';
 import { gather } from '@/core/project/edits/gather';
 import { together } from '@/core/project/edits/edit';
 import { perform, startHistory } from '@/core/project/history';
 import type { Piece } from '@/core/piece/piece';
-import { placedAt } from '@/core/piece/placement/placement';
-import type { Box } from '@/core/geometry/box';
+import { extentOf, placedAt } from '@/core/piece/placement/placement';
+import { corners, overlaps, within, type Box } from '@/core/geometry/box';
+import { contrast } from '@/core/inks/near';
 import { withBleed } from '@/core/geometry/sides';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -25,6 +26,10 @@ import { windward } from './windward';
 
 const DRESSES: readonly BookDress[] = [windward, garden, kitchen, quiet, lantern];
 const SIDE = toPoints(PAGE, 'in');
+/** Hundredths of a page that the figures of a page number take. */
+const FIGURES = 4;
+/** Contrast that small words need (WCAG 2.2, 1.4.3). */
+const READABLE = 4.5;
 
 export function readyBooks(
   kit: HouseKit,
@@ -70,19 +75,27 @@ function bookOf(kit: HouseKit, dress: BookDress, supply: FindSupply, typesetter:
     for (const { slot } of captions)
       words(on, slot, { ...text, role: 'caption', text: 'A caption', size: 18 });
     if (told) words(on, told, { ...text, role: 'journaling', text: 'What there is to tell.', size: 24 });
-    const covered = (x: number) =>
-      skeleton.photos.some(
-        ([left, top, width, height]) => top < 0 && height > 100 && x >= left && x < left + width,
-      );
-    const numbered = dress.numbers?.(side) ?? { left: true, right: true };
-    if (numbered.left && !covered(8)) number([5, 95, 14, 3], 'left');
-    if (numbered.right && !covered(192)) number([181, 95, 14, 3], 'right');
+    number([5, 95, 14, 3], 'left');
+    number([181, 95, 14, 3], 'right');
     return on.pile;
 
-    function number(slot: readonly [number, number, number, number], align: 'left' | 'right') {
+    /** A page number, where it can be read: on plain paper, with nothing over it. */
+    function number(slot: Slot, align: 'left' | 'right') {
+      const [x, y, width, height] = slot;
+      const seen: Slot = [align === 'left' ? x : x + width - FIGURES, y, FIGURES, height];
+      if (!readOn(on.pile, slotBox(seen, SIDE))) return;
       words(on, slot, { ...text, role: 'caption', text: '1', size: 14, align, field: { kind: 'page' } });
       on.last((piece) => ({ ...piece, name: 'Page number' }));
     }
+  }
+
+  /** Whether the text's ink is read there: on a card of another colour, not on a pattern or over an edge. */
+  function readOn(pile: readonly Piece[], spot: Box): boolean {
+    const beneath = pile.findLast(({ placement }) => overlaps(extentOf(placement), spot));
+    if (!beneath) return true;
+    const card = / cardstock$/.test(beneath.name) && beneath.name.replace(/ cardstock$/, '');
+    const whole = corners(spot).every((corner) => within(extentOf(beneath.placement), corner));
+    return Boolean(card) && whole && contrast(text.ink, ink(card as string)) >= READABLE;
   }
 
   function cover(surface: Surface) {

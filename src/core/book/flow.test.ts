@@ -1,6 +1,7 @@
 /** Photos that flow into a book. */
 import { designFor } from '@/core/book/design';
 import { photosOf, roomFor } from '@/core/book/flow';
+import { laidSide } from '@/core/book/lay';
 import { plainDesign } from '@/core/book/plain';
 import { newTo, planBook } from '@/core/book/plan';
 import { chaptersOf, spanInWords } from '@/core/book/chapters';
@@ -10,7 +11,7 @@ import { readProject, writeProject } from '@/core/project/file';
 import { undo } from '@/core/project/history';
 import { type Project } from '@/core/project/model';
 import type { Asset } from '@/core/picture/asset';
-import { book, flowed, photos, WISH, spreadsOf } from '../../../scripts/testing/books';
+import { book, flowed, newId, photos, spreadsOf, typesetter, WISH } from '../../../scripts/testing/books';
 
 const productOf = ({ product }: Pick<Project, 'product'>): BookProduct => bookIn(product)!;
 
@@ -85,5 +86,20 @@ describe('photos flow in', () => {
     ]);
     expect(chaptersOf(days, 1)).toHaveLength(1);
     expect(spanInWords(days)).toBe('March – May 2026');
+  });
+
+  test('a title without a line beneath it stands in the middle of the room of both', () => {
+    const { spreads } = designFor(plainDesign(), book());
+    const template = spreads.find(({ chapter }) => chapter)!;
+    const [head, line] = ['title', 'journaling'].map(
+      (role) => template.pile.find((piece) => piece.role === role)!.placement,
+    );
+    const middleOf = (words: { title: string; told?: string }) => {
+      const { pile } = laidSide(template, [], words, typesetter, newId);
+      return pile.find(({ role }) => role === 'title')!.placement.y;
+    };
+    expect(middleOf({ title: 'The boathouse', told: 'March' })).toBeCloseTo(head!.y, 6);
+    const [top, foot] = [head!.y - head!.height / 2, line!.y + line!.height / 2];
+    expect(middleOf({ title: '14 March' })).toBeCloseTo((top + foot) / 2, 6);
   });
 });

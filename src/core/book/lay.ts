@@ -1,11 +1,13 @@
 /** A side of a design with photos in its places and words of one's own. */
 import { seenIn, bookPhoto } from '@/core/book/photo';
 import type { Template } from '@/core/book/design';
+import { unite } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { WHOLE } from '@/core/piece/material/window';
 import { isWritten } from '@/core/piece/outline';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
+import { extentOf, placedAt } from '@/core/piece/placement/placement';
 import { wholeCopy } from '@/core/project/copies';
 import { exchanged } from '@/core/project/create';
 import type { Surface } from '@/core/project/model';
@@ -61,10 +63,19 @@ export function laidSide(
           : piece.role === 'journaling'
             ? words.told
             : piece.outline.text;
-    return text ? [written(piece, text, typesetter)] : [];
+    const room = piece.role === 'title' && !words.told ? withLine(piece, template) : piece;
+    return text ? [written(room, text, typesetter)] : [];
   });
   const { ground, light, groups } = template;
   return { ...wholeCopy({ pile, groups } as Surface, newId), ground, light };
+}
+
+/** A title with the room of the line beneath it, which says nothing. */
+function withLine(title: Words, { pile }: Template): Words {
+  const line = pile.find((piece) => isWords(piece) && !living(piece) && piece.role === 'journaling');
+  if (!line || title.placement.turn || line.placement.turn) return title;
+  const both = placedAt(unite(extentOf(title.placement), extentOf(line.placement)));
+  return { ...title, placement: { ...title.placement, ...both } };
 }
 
 /** The book's title, as large as its box lets it; it says itself anew when the book is called otherwise. */

@@ -27,6 +27,21 @@ function made({ id: _, groups: __, tucks: ___, name: ____, outline, placement, .
     : { ...piece, outline, placement: { ...rest, near: isWritten(outline) ? near.slice(0, 1) : near } };
 }
 
+/** How far a side is: finished once it is locked; null for what was laid by itself. */
+export type SideState = 'finished' | 'worked on by hand' | 'empty' | null;
+export const sideState = (surface: Pick<Surface, 'locked' | 'laid' | 'pile'>): SideState =>
+  surface.locked ? 'finished' : isByHand(surface) ? 'worked on by hand' : surface.laid ? null : 'empty';
+
+/** How far a book is; nothing to say of one that was laid by itself. */
+export function statesInWords(surfaces: readonly Pick<Surface, 'locked' | 'laid' | 'pile'>[]): string {
+  const states = surfaces.map(sideState);
+  return (['finished', 'worked on by hand', 'empty'] as const)
+    .map((state) => [states.filter((each) => each === state).length, state] as const)
+    .filter(([count]) => count > 0)
+    .map(([count, state]) => `${count} ${state}`)
+    .join(', ');
+}
+
 /** A page that was worked on by hand, or locked: it is kept as it is. Empty ones are nobody's work. */
 export const isByHand = ({ locked, laid, pile }: Pick<Surface, 'locked' | 'laid' | 'pile'>): boolean =>
   locked || (laid ? printOf(pile) !== laid.print : pile.some(({ shared }) => !shared));

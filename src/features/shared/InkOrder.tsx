@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { closestCenter, DndContext } from '@dnd-kit/core';
 import { arrayMove, rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
-import { useDragSensors } from '@/ui/useDragSensors';
+import { dragWords, useDragSensors } from '@/ui/useDragSensors';
 import { CSS } from '@dnd-kit/utilities';
 import type { NamedInk } from '@/core/supplies/model';
 
@@ -23,6 +23,7 @@ export function InkOrder({ inks, order, chosen, onChoose, onArrange }: Props) {
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
+      accessibility={dragWords((id) => inks[Number(id) - 1]?.name ?? '')}
       onDragEnd={({ active, over }) => {
         if (over && active.id !== over.id)
           onArrange(

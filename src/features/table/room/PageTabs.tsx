@@ -5,7 +5,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { useDragSensors } from '@/ui/useDragSensors';
+import { dragWords, useDragSensors } from '@/ui/useDragSensors';
 import { CSS } from '@dnd-kit/utilities';
 import {
   IconCircle,
@@ -100,7 +100,12 @@ export const PageTabs = memo(function PageTabs() {
           ...{ overflowY: 'auto', overflowX: 'hidden', scrollbarWidth: 'none', pb: 0.5 },
         }}
       >
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          accessibility={dragWords((id) => surfaces.find((each) => each.id === id)?.name ?? '')}
+          onDragEnd={dropped}
+        >
           <SortableContext
             items={surfaces.map(({ id }) => id)}
             strategy={verticalListSortingStrategy}

@@ -25,7 +25,7 @@ import {
 } from '@/core/book/alive';
 import { photosOf } from '@/core/book/flow';
 import { laidSide, wordsOn } from '@/core/book/lay';
-import { isByHand } from '@/core/book/print';
+import { isByHand, statesInWords } from '@/core/book/print';
 import { isSpread, withSwapped } from '@/core/product/book';
 import { together } from '@/core/project/edits/edit';
 import { lockPage, mayGo, removePage } from '@/core/project/edits/page';
@@ -93,13 +93,15 @@ export function AboutSpread({ alive, trouble, surface, chosen, onChange, onOpen,
       <Box>
         <Typography variant="h3">{chosen.length > 1 ? `${chosen.length} chosen` : name}</Typography>
         <Typography variant="body2" color="text.secondary">
-          {locked
-            ? 'Locked: finished, it stays as it is.'
-            : hand
-              ? 'Worked on by hand: whatever flows in, it stays as it is.'
-              : surface.laid
-                ? 'Laid by itself. As soon as you change it on the table, it is yours and stays.'
-                : 'Empty. Let photos flow in, or open it and begin.'}
+          {chosen.length > 1
+            ? `${statesInWords(chosen) || 'Laid by themselves'}.`
+            : locked
+              ? 'Locked: finished, it stays as it is.'
+              : hand
+                ? 'Worked on by hand: whatever flows in, it stays as it is.'
+                : surface.laid
+                  ? 'Laid by itself. As soon as you change it on the table, it is yours and stays.'
+                  : 'Empty. Let photos flow in, or open it and begin.'}
         </Typography>
       </Box>
       {isSpread(part) && chosen.length === 1 && !hand && count > 0 && (
@@ -169,7 +171,7 @@ export function AboutSpread({ alive, trouble, surface, chosen, onChange, onOpen,
       </Box>
       <Typography variant="body2" color="text.secondary">
         Drag a spread by its name to another place, and a photo onto another spread. Arrow keys go from page
-        to page, Enter opens one; with Ctrl or Shift several are chosen.
+        to page, Enter opens one, Space picks it up to be moved; with Shift several are chosen.
       </Typography>
     </Box>
   );

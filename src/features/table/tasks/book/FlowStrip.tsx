@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { NearPicture } from '@/features/table/parts/NearPicture';
 import { useThumbs } from '@/features/table/parts/useThumbs';
+import { tileSide } from '@/features/table/tasks/book/tiles';
 import type { Laid } from '@/features/table/tasks/book/flowing';
 
 /** CSS pixels of a spread. */
@@ -39,7 +40,7 @@ export function FlowStrip({ laid: { project, plan }, kept }: { laid: Laid; kept:
               <NearPicture
                 project={project}
                 surface={surface}
-                side={surface.width > 1.5 * surface.height ? SIDE : SIDE / 2}
+                side={tileSide(surface, project.surfaces, SIDE)}
               />
             </Box>
             <Typography variant="body2" sx={{ textAlign: 'center', mt: 0.75 }}>

@@ -6,10 +6,11 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { IconHandStop, IconLock } from '@tabler/icons-react';
 import { memo, type KeyboardEvent } from 'react';
-import { isByHand } from '@/core/book/print';
+import { sideState } from '@/core/book/print';
 import type { Piece } from '@/core/piece/piece';
 import { isSpread } from '@/core/product/book';
 import type { Project, Surface } from '@/core/project/model';
+import { tileSide } from '@/features/table/tasks/book/tiles';
 import { NearPicture } from '@/features/table/parts/NearPicture';
 
 interface Props {
@@ -36,10 +37,10 @@ export const SpreadTile = memo(function SpreadTile(props: Props) {
     isDragging,
     isOver,
   } = useSortable({ id, disabled: { draggable: !spread || readOnly, droppable: false } });
-  const long = width > 1.5 * height ? side : (side * Math.max(width, height)) / Math.max(2 * width, height);
+  const long = tileSide(surface, project.surfaces, side);
   const scale = long / Math.max(width, height);
-  const hand = !locked && isByHand(surface);
-  const state = locked ? 'locked' : hand ? 'worked on by hand' : surface.laid ? '' : 'empty';
+  const state = sideState(surface);
+  const hand = state === 'worked on by hand';
   return (
     <Box
       component="li"

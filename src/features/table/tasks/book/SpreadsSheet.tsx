@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
+import Typography from '@mui/material/Typography';
 import {
   closestCenter,
   DndContext,
@@ -15,6 +16,7 @@ import { IconPalette, IconPlus } from '@tabler/icons-react';
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { movedPhoto, redesigned, type Alive, type Changed } from '@/core/book/alive';
 import { layBook } from '@/core/book/flow';
+import { statesInWords } from '@/core/book/print';
 import { bookIn, isSpread, pagesOf } from '@/core/product/book';
 import { movePage } from '@/core/project/edits/page';
 import { WideSheet } from '@/features/table/parts/WideSheet';
@@ -25,7 +27,7 @@ import { DesignPicker } from '@/features/table/tasks/book/DesignPicker';
 import { SpreadTile } from '@/features/table/tasks/book/SpreadTile';
 import { useAlive, useRedesign } from '@/features/table/tasks/book/useAlive';
 import { LabelledSlider } from '@/ui/LabelledSlider';
-import { useDragSensors } from '@/ui/useDragSensors';
+import { dragWords, useDragSensors } from '@/ui/useDragSensors';
 import { useReadyMade } from '@/features/shared/useReadyMade';
 
 /** CSS pixels of a spread, and how near and far one may step. */
@@ -43,6 +45,7 @@ export function SpreadsSheet({ onClose }: { onClose: () => void }) {
   const readOnly = useSession((session) => session.readOnly);
   const shown = useSession((session) => session.surfaceId);
   const [side, setSide] = useState(SIDE);
+  const carried = useRef(false);
   const [chosen, setChosen] = useState<readonly string[]>([shown]);
   const { alive, trouble } = useAlive(project);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -74,7 +77,13 @@ export function SpreadsSheet({ onClose }: { onClose: () => void }) {
     [store, onClose],
   );
   if (!book) return null;
+  const nameOf = (id: string) => {
+    const [kind, sha = ''] = id.split(' ');
+    if (kind === 'photo') return `Photo ${project.assets[sha]?.name ?? ''}`;
+    return surfaces.find((surface) => surface.id === id)?.name ?? '';
+  };
   const dropped = ({ active, over }: DragEndEvent) => {
+    carried.current = false;
     if (!over || readOnly) return;
     const [kind, sha, from] = String(active.id).split(' ');
     const to = surfaces.find(({ id }) => id === over.id);
@@ -85,8 +94,10 @@ export function SpreadsSheet({ onClose }: { onClose: () => void }) {
     const at = surfaces.findIndex(({ id }) => id === over.id);
     if (at >= 0 && active.id !== over.id) store.getState().perform(movePage(String(active.id), at));
   };
-  /** Arrow keys go from page to page, as they lie. */
+  /** Arrow keys go from page to page, as they lie; with Shift more are chosen. */
   const onKeys = (event: KeyboardEvent) => {
+    // What was picked up is what they move.
+    if (carried.current) return;
     const tiles = [...(grid.current?.querySelectorAll<HTMLElement>('[data-tile]') ?? [])];
     const at = tiles.indexOf(event.target as HTMLElement);
     if (at < 0) return;
@@ -97,7 +108,8 @@ export function SpreadsSheet({ onClose }: { onClose: () => void }) {
     event.preventDefault();
     next.focus();
     next.scrollIntoView({ block: 'nearest' });
-    choose(next.dataset.tile!, false);
+    const id = next.dataset.tile!;
+    setChosen((before) => (event.shiftKey ? [...before.filter((one) => one !== id), id] : [id]));
   };
   return (
     <WideSheet
@@ -140,6 +152,9 @@ export function SpreadsSheet({ onClose }: { onClose: () => void }) {
       columns="minmax(0, 1fr) 300px"
       actions={
         <>
+          <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+            {statesInWords(surfaces)}
+          </Typography>
           <Button color="inherit" onClick={onClose}>
             Shut
           </Button>
@@ -148,7 +163,14 @@ export function SpreadsSheet({ onClose }: { onClose: () => void }) {
       onClose={onClose}
     >
       <Box sx={{ minHeight: 0, overflowY: 'auto', p: 2.5, bgcolor: 'table.main' }}>
-        <DndContext sensors={sensors} collisionDetection={meeting} onDragEnd={dropped}>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={meeting}
+          accessibility={dragWords(nameOf)}
+          onDragStart={() => (carried.current = true)}
+          onDragCancel={() => (carried.current = false)}
+          onDragEnd={dropped}
+        >
           <SortableContext
             items={surfaces.map(({ id }) => id)}
             strategy={rectSortingStrategy}

@@ -4,11 +4,11 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { useDragSensors } from '@/ui/useDragSensors';
+import { dragWords, useDragSensors } from '@/ui/useDragSensors';
 import { memo, useCallback, useDeferredValue, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { layBeside } from '@/core/project/edits/group';
 import { treeOf } from '@/core/project/tree';
-import { dropAt, rowsOf, type PileRow } from '@/features/table/tasks/pile/rows';
+import { dropAt, nameOfNode, rowsOf, type PileRow } from '@/features/table/tasks/pile/rows';
 import { PileList } from '@/features/table/tasks/pile/PileList';
 import type { Slab } from '@/features/table/tasks/pile/Slab';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -120,7 +120,16 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
           Nothing lies on the page yet. What you lay down is piled here, the topmost first.
         </Typography>
       )}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped} id="pile">
+      <DndContext
+        id="pile"
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={dragWords((id) => {
+          const row = rows.find(({ node }) => node.id === id);
+          return row ? nameOfNode(row.node) : '';
+        })}
+        onDragEnd={dropped}
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <PileList
             rows={rows}

@@ -23,7 +23,7 @@ import { renamePiece } from '@/core/project/edits/make';
 import { toggleHidden, toggleLock } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { surfaceOf } from '@/core/project/model';
-import type { PileRow } from '@/features/table/tasks/pile/rows';
+import { nameOfNode, type PileRow } from '@/features/table/tasks/pile/rows';
 import { useTyped } from '@/ui/useTyped';
 
 /** Pixels a slab is thick: ink is a film, a button stands high. */
@@ -54,7 +54,7 @@ export const Slab = memo(function Slab(props: Props) {
   const hidden = pieces.every(({ placement }) => placement.hidden);
   const locked = pieces.every(({ placement }) => placement.locked);
   const group = node.kind === 'group';
-  const name = (group ? node.group.name : node.piece.name) || (group ? 'Group' : node.piece.role);
+  const name = nameOfNode(node);
   const said = group ? `group of ${pieces.length}` : node.piece.role;
   const { typed, type, commit, back } = useTyped((text) => {
     const next = text.trim().slice(0, 80);

@@ -11,6 +11,10 @@ export interface PileRow {
   ids: readonly string[];
 }
 
+/** What it is called in the pile. */
+export const nameOfNode = (node: Node): string =>
+  node.kind === 'group' ? node.group.name || 'Group' : node.piece.name || node.piece.role;
+
 export function rowsOf(nodes: readonly Node[], open: ReadonlySet<string>, depth = 0): PileRow[] {
   return [...nodes].reverse().flatMap((node) => {
     const pieces = piecesUnder(node);
