@@ -37,12 +37,15 @@ function booked(made: Project, photos: readonly Asset[], pages: number, typesett
   return { bare, design, plan, lay };
 }
 
+type Frames = (page: Page, during: () => Promise<void>) => Promise<number[]>;
+type OpenFile = (page: Page, file: string) => Promise<void>;
+
 export async function book(
   browser: Browser,
   base: string,
   withPage: WithPage,
-  openFile: (page: Page, file: string) => Promise<void>,
-  frames: (page: Page, during: () => Promise<void>) => Promise<number[]>,
+  openFile: OpenFile,
+  frames: Frames,
   note: Note,
 ): Promise<void> {
   const demo = await openedFile(join(ROOT, 'public/demo/saltmarsh-year-book.bellagraph'));
@@ -82,6 +85,21 @@ export async function book(
     laying < 500,
   );
 
+  await toPdf(project, bytes, typesetter, note);
+  const many = booked(design.project, Array.from({ length: 5 }, () => year).flat(), 202, typesetter).lay();
+  const file = join(await mkdtemp(join(tmpdir(), 'bench-')), 'many.bellagraph');
+  await writeFile(file, await packed(many, async (sha) => bytes.get(sha)));
+  await withPage(browser, (page) => scrolled(page, file, openFile, frames, note));
+  await withPage(browser, (page) => turned(page, openFile, note));
+  await withPage(browser, (page) => facesFound(page, base, note));
+}
+
+async function toPdf(
+  project: Project,
+  bytes: ReadonlyMap<string, Uint8Array>,
+  typesetter: Typesetter,
+  note: Note,
+): Promise<void> {
   const shop = nodeWorkshop(
     (sha) => project.assets[sha]!,
     (sha) => bytes.get(sha)!,
@@ -117,109 +135,112 @@ export async function book(
     pdf < 3 * copy,
   );
   note('Memory of that beside a book of two pages', all, two, 'MB', 'within 200 MB', all - two < 200);
+}
 
-  const many = booked(design.project, Array.from({ length: 5 }, () => year).flat(), 202, typesetter).lay();
-  const file = join(await mkdtemp(join(tmpdir(), 'bench-')), 'many.bellagraph');
-  await writeFile(file, await packed(many, async (sha) => bytes.get(sha)));
-  await withPage(browser, async (page) => {
-    await openFile(page, file);
-    await page.getByTestId('stage').focus();
-    await page.keyboard.press('Shift+G');
-    await page.locator('[data-tile]').first().waitFor();
-    await page.waitForTimeout(4000);
-    const list = page.getByRole('list', { name: 'Pages of the book' });
-    const box = (await list.boundingBox())!;
-    await page.mouse.move(box.x + 200, box.y + 200);
-    const scroll = await frames(page, async () => {
-      for (let i = 0; i < 60; i++) {
-        await page.mouse.wheel(0, 120);
-        await page.waitForTimeout(30);
-      }
-    });
-    const still = await frames(page, () => page.waitForTimeout(1500));
-    const [worst, idle] = [Math.max(...scroll), Math.max(...still)];
-    note(
-      'Longest frame while 100 spreads scroll by',
-      worst,
-      idle,
-      'ms',
-      'under 50 ms; floor: nothing moves',
-      worst < 50,
-    );
+async function scrolled(
+  page: Page,
+  file: string,
+  openFile: OpenFile,
+  frames: Frames,
+  note: Note,
+): Promise<void> {
+  await openFile(page, file);
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+G');
+  await page.locator('[data-tile]').first().waitFor();
+  await page.waitForTimeout(4000);
+  const list = page.getByRole('list', { name: 'Pages of the book' });
+  const box = (await list.boundingBox())!;
+  await page.mouse.move(box.x + 200, box.y + 200);
+  const scroll = await frames(page, async () => {
+    for (let i = 0; i < 60; i++) {
+      await page.mouse.wheel(0, 120);
+      await page.waitForTimeout(30);
+    }
   });
+  const still = await frames(page, () => page.waitForTimeout(1500));
+  const [worst, idle] = [Math.max(...scroll), Math.max(...still)];
+  note(
+    'Longest frame while 100 spreads scroll by',
+    worst,
+    idle,
+    'ms',
+    'under 50 ms; floor: nothing moves',
+    worst < 50,
+  );
+}
 
-  await withPage(browser, async (page) => {
-    await openFile(page, join(ROOT, 'public/demo/saltmarsh-year-book.bellagraph'));
-    await page.getByTestId('stage').focus();
-    // Forward over pages never seen, then back over the same: what is decoded and painted once is the floor.
-    const turns = async (key: string): Promise<number> => {
-      const times: number[] = [];
-      for (let i = 0; i < 6; i++) times.push(await untilStill(page, key));
-      return percentile(times, 0.5);
-    };
-    await untilStill(page, 'Alt+PageDown');
-    const forward = await turns('Alt+PageDown');
-    const back = await turns('Alt+PageUp');
-    note(
-      'Turned to a spread of photos, until it is sharp',
-      forward,
-      back,
-      'ms',
-      'under 300 ms, or 1.5 x; floor: turned back to one that was shown',
-      forward < Math.max(300, 1.5 * back),
-    );
-  });
+async function turned(page: Page, openFile: OpenFile, note: Note): Promise<void> {
+  await openFile(page, join(ROOT, 'public/demo/saltmarsh-year-book.bellagraph'));
+  await page.getByTestId('stage').focus();
+  // Forward over pages never seen, then back over the same: what is decoded and painted once is the floor.
+  const turns = async (key: string): Promise<number> => {
+    const times: number[] = [];
+    for (let i = 0; i < 6; i++) times.push(await untilStill(page, key));
+    return percentile(times, 0.5);
+  };
+  await untilStill(page, 'Alt+PageDown');
+  const forward = await turns('Alt+PageDown');
+  const back = await turns('Alt+PageUp');
+  note(
+    'Turned to a spread of photos, until it is sharp',
+    forward,
+    back,
+    'ms',
+    'under 300 ms, or 1.5 x; floor: turned back to one that was shown',
+    forward < Math.max(300, 1.5 * back),
+  );
+}
 
+async function facesFound(page: Page, base: string, note: Note): Promise<void> {
   const folder = join(ROOT, 'scripts/demo/year/jpeg');
   const files = (await readdir(folder))
     .filter((name) => name.startsWith('may'))
     .map((name) => join(folder, name));
   const data = await Promise.all(files.map(async (name) => (await readFile(name)).toString('base64')));
-  await withPage(browser, async (page) => {
-    await page.goto(`${base}/`);
-    await page.getByRole('button', { name: 'Book', exact: true }).click();
-    await page.getByRole('button', { name: /^New book 8 x 8 in,/ }).click();
-    await page.getByTestId('photo-input').setInputFiles(files);
-    await page
-      .getByRole('button', { name: /Enter lays it on the page/ })
-      .nth(files.length - 1)
-      .waitFor();
-    await page.waitForTimeout(1500);
-    // When the count of those to go changes, one more was looked at.
-    await page.evaluate(() => {
-      const times: number[] = [];
-      let last = '';
-      new MutationObserver(() => {
-        const says = /Looking for faces.*?(\d+) to go/.exec(document.body.textContent ?? '')?.[1] ?? '';
-        if (says !== last) times.push(performance.now());
-        last = says;
-      }).observe(document.body, { subtree: true, childList: true, characterData: true });
-      Object.assign(window, { faceTimes: times });
-    });
-    await page.getByRole('button', { name: 'Let photos flow in' }).click();
-    await page.getByText(/Looking for faces/).waitFor();
-    await page.getByText(/Looking for faces/).waitFor({ state: 'hidden' });
-    const [finding, decoding] = await page.evaluate(async (pictures) => {
-      const times = (window as unknown as { faceTimes: number[] }).faceTimes;
-      // Of the second half, when the pages beside it are painted; two are under way at once.
-      const looked = times.slice(times.length >> 1, -1);
-      const each = (looked.at(-1)! - looked[0]!) / (looked.length - 1);
-      const blobs = await Promise.all(
-        pictures.map(async (one) => (await fetch(`data:image/jpeg;base64,${one}`)).blob()),
-      );
-      const start = performance.now();
-      for (const blob of blobs) (await createImageBitmap(blob)).close();
-      return [each, (performance.now() - start) / blobs.length];
-    }, data);
-    note(
-      'Faces found in a photo',
-      finding!,
-      decoding!,
-      'ms',
-      'under 150 ms; floor: decoding it',
-      finding! < 150,
-    );
+  await page.goto(`${base}/`);
+  await page.getByRole('button', { name: 'Book', exact: true }).click();
+  await page.getByRole('button', { name: /^New book 8 x 8 in,/ }).click();
+  await page.getByTestId('photo-input').setInputFiles(files);
+  await page
+    .getByRole('button', { name: /Enter lays it on the page/ })
+    .nth(files.length - 1)
+    .waitFor();
+  await page.waitForTimeout(1500);
+  // When the count of those to go changes, one more was looked at.
+  await page.evaluate(() => {
+    const times: number[] = [];
+    let last = '';
+    new MutationObserver(() => {
+      const says = /Looking for faces.*?(\d+) to go/.exec(document.body.textContent ?? '')?.[1] ?? '';
+      if (says !== last) times.push(performance.now());
+      last = says;
+    }).observe(document.body, { subtree: true, childList: true, characterData: true });
+    Object.assign(window, { faceTimes: times });
   });
+  await page.getByRole('button', { name: 'Let photos flow in' }).click();
+  await page.getByText(/Looking for faces/).waitFor();
+  await page.getByText(/Looking for faces/).waitFor({ state: 'hidden' });
+  const [finding, decoding] = await page.evaluate(async (pictures) => {
+    const times = (window as unknown as { faceTimes: number[] }).faceTimes;
+    // Of the second half, when the pages beside it are painted; two are under way at once.
+    const looked = times.slice(times.length >> 1, -1);
+    const each = (looked.at(-1)! - looked[0]!) / (looked.length - 1);
+    const blobs = await Promise.all(
+      pictures.map(async (one) => (await fetch(`data:image/jpeg;base64,${one}`)).blob()),
+    );
+    const start = performance.now();
+    for (const blob of blobs) (await createImageBitmap(blob)).close();
+    return [each, (performance.now() - start) / blobs.length];
+  }, data);
+  note(
+    'Faces found in a photo',
+    finding!,
+    decoding!,
+    'ms',
+    'under 150 ms; floor: decoding it',
+    finding! < 150,
+  );
 }
 
 /** Presses a key and waits until the page was not painted for a second and a half: when it was last, milliseconds. */
