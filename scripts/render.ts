@@ -1,17 +1,21 @@
 /**
  * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut|sheets --format png|jpg|pdf|svg --ppi 300 --out FILE
- *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS]
+ *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS] [--over side|head]
  * Renders sides of a project file with the same core and outputs as the app: flat as they are designed, as single pages
- * (the panels of what is folded), as cut lines (SVG), or pages on the sheets they are folded from (PDF). Several go into one PDF, or into files numbered before their ending.
+ * (the panels of what is folded), as cut lines (SVG), or on sheets of paper (PDF): folded, or packed and turned over sideways or over the head for their backs. Several go into one PDF, or into files numbered before their ending.
  */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { drawTaken } from '@/core/page/draw';
+import { NO_SIDES } from '@/core/geometry/sides';
+import { bleedOf, drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { madeAs, madeBy, waysOut } from '@/core/product';
-import { imposed, MOST_NESTED } from '@/core/product/imposition';
-import { FORMS, type Form } from '@/core/product/product';
-import { FORMATS, isFormat } from '@/output/formats';
+import { packedSheets, plansOf } from '@/core/packing/sheets';
+import { evenBleed, foldedSheets, imposed, MOST_NESTED } from '@/core/product/imposition';
+import { FORMS, type Form, type WayOut } from '@/core/product/product';
+import { sheetIn } from '@/core/product/sheet';
+import { formatSize } from '@/core/units/lengths';
+import { FORMATS, isFormat, type SheetsMade } from '@/output/formats';
 import { make } from '@/output/make';
 import { openedFile, typesetterOf } from './node/files';
 import { nodeWorkshop } from './node/platform';
@@ -29,6 +33,7 @@ const { values, positionals } = parseArgs({
     'crop-marks': { type: 'boolean', default: false },
     folds: { type: 'string', default: '1' },
     nested: { type: 'string' },
+    over: { type: 'string', default: 'side' },
   },
 });
 
@@ -50,9 +55,11 @@ mended.forEach((line) => console.error(line));
 const cut = values.as === 'cut';
 const onSheets =
   values.as === 'sheets'
-    ? (waysOut(project.product).find(({ folded }) => folded) ?? stop('It is not folded from sheets.'))
+    ? (waysOut(project.product).find(({ folded, packed }) => folded || packed) ??
+      stop('It does not lie on sheets.'))
     : null;
 const form = (cut ? 'flat' : onSheets ? 'pages' : values.as) as Form;
+if (!['side', 'head'].includes(values.over)) stop('--over takes side or head.');
 if (!FORMS.includes(form)) stop('--as takes flat, spreads, pages, cut or sheets.');
 if (onSheets && format !== 'pdf') stop('Sheets are made as PDF: --format pdf.');
 const [folds, nested] = [Number(values.folds), values.nested ? Number(values.nested) : undefined];
@@ -73,15 +80,32 @@ if (!wanted.length) stop(`There is no page ${asked}: there are ${all.length}.`);
 const options = {
   ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
   ...(cut ? { lines: true } : {}),
-  ...(onSheets
-    ? {
-        sheets: {
-          sides: imposed(wanted.length, nested ? { folds, nested } : { folds }),
-          leaf: onSheets.folded!.leaf,
-        },
-      }
-    : {}),
+  ...(onSheets ? { sheets: sheetsOf(onSheets) } : {}),
 };
+
+/** The sheets they lie on: packed, or folded. */
+function sheetsOf({ packed, folded }: WayOut): SheetsMade {
+  const taken = all.slice(Number(from) - 1, Number(to));
+  const bleeds = taken.map(bleedOf);
+  const bleed = values.bleed ? evenBleed(bleeds) : NO_SIDES;
+  if (folded) {
+    const sides = imposed(taken.length, nested ? { folds, nested } : { folds });
+    return { sheets: foldedSheets(sides, taken[0]!.panel!.box, bleed, folded.leaf), bleed };
+  }
+  const product = (packed && sheetIn(project.product)) || stop('It does not lie on sheets.');
+  const { plans, tooLarge } = plansOf(product);
+  for (const part of tooLarge) {
+    const { name, width, height } = project.surfaces.find((surface) => surface.part === part)!;
+    console.error(
+      `${name} does not fit the paper: it measures ${formatSize({ width, height }, project.unit)}.`,
+    );
+  }
+  if (!plans.length) stop('No card is wanted, or none fits the paper.');
+  const parts = taken.map(({ surface }) => surface.part ?? '');
+  const over = values.over === 'head' ? 'over' : 'sideways';
+  return { sheets: packedSheets(product, plans, parts, values.bleed ? bleeds : null, over), bleed };
+}
+
 const shop = nodeWorkshop(
   (sha) => project.assets[sha]!,
   (sha) => bytes.get(sha)!,

@@ -129,4 +129,5 @@ const OURS = new Set([
   'family',
   'day',
   'once',
+  'printable',
 ]);

@@ -1,5 +1,6 @@
 /** The kinds of files a page can be made into: what each is for, and what can be chosen. How each is made is in make.ts. */
-import type { SheetSide } from '@/core/product/imposition';
+import type { Sides } from '@/core/geometry/sides';
+import type { PrintSheet } from '@/core/product/imposition';
 
 interface FormatKind {
   name: string;
@@ -15,7 +16,7 @@ interface FormatKind {
   clear: boolean;
   /** Whether it can hold the cut lines alone, for an electronic cutter. */
   lines: boolean;
-  /** Whether pages can lie in it on the sheets they are folded from. */
+  /** Whether pages can lie in it on sheets of paper. */
   sheets: boolean;
 }
 
@@ -81,12 +82,12 @@ export interface MakeOptions {
   only?: readonly string[];
   /** Cut lines alone, where it can hold them. */
   lines?: boolean;
-  /** Each picture is a page, and they are laid on the sheets they are folded from, where it can hold those. */
+  /** Each picture is a page, and they are laid on sheets of paper, where it can hold those. */
   sheets?: SheetsMade;
 }
 
 export interface SheetsMade {
-  sides: readonly SheetSide[];
-  /** How thick one leaf is, points: by so much each that lies within others stands out beyond them. */
-  leaf: number;
+  sheets: readonly PrintSheet[];
+  /** What is drawn of each page beyond its trim, where it is seen. */
+  bleed: Sides;
 }

@@ -4,7 +4,8 @@ import { execFileSync } from 'node:child_process';
 import sharp from 'sharp';
 import { beginProduct, waysOut } from '@/core/product';
 import { BOOK_BINDINGS } from '@/core/product/book/start';
-import { imposed } from '@/core/product/imposition';
+import { NO_SIDES } from '@/core/geometry/sides';
+import { evenBleed, foldedSheets, imposed } from '@/core/product/imposition';
 import { newSurface } from '@/core/project/model';
 import { making } from '../../scripts/testing/making';
 import { inkPiece, project, wordsOf } from '../../scripts/testing/samples';
@@ -28,7 +29,8 @@ const pages = Array.from({ length: 8 }, (_, i) => ({
 
 /** The numbers of each side with their middles, from the paper's upper left corner. */
 async function read(folds: number, withBleed: boolean) {
-  const sheets = { sides: imposed(8, { folds }), leaf: LEAF };
+  const bleed = withBleed ? evenBleed(pages.map((page) => page.bleed)) : NO_SIDES;
+  const sheets = { sheets: foldedSheets(imposed(8, { folds }), pages[0]!, bleed, LEAF), bleed };
   const file = await made(of, { format: 'pdf', withBleed, sheets }, `folded-${folds}.pdf`, pages);
   expect(tool('qpdf', '--check', file)).toMatch(/No syntax or stream encoding errors/);
   const { data, info } = await sharp(

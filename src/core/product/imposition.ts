@@ -1,6 +1,39 @@
 /** Imposition: where pages lie on the two sides of the sheets they are folded from. */
 import type { Box, Size } from '@/core/geometry/box';
-import type { Sides } from '@/core/geometry/sides';
+import { withBleed, type Sides } from '@/core/geometry/sides';
+import type { Matrix } from '@/core/geometry/matrix';
+
+/** Upright lines from the left and level ones from the top, points. */
+export interface Along {
+  x: readonly number[];
+  y: readonly number[];
+}
+
+/** A line on a sheet, points. */
+export type Line = readonly [x1: number, y1: number, x2: number, y2: number];
+
+/** One side of a sheet of paper as it is printed: what lies where. */
+export interface PrintSheet {
+  /** What is left of it once it is cut; the origin is its upper left corner. */
+  trim: Size;
+  /** What is printed beyond that. */
+  bleed: Sides;
+  placed: readonly Placed[];
+  /** Right across it, marked outside of it. */
+  cuts: Along;
+  folds: Along;
+  /** Marked within it. */
+  ticks?: readonly Line[];
+}
+
+export interface Placed {
+  /** Counted from 1. */
+  page: number;
+  /** From the page to the sheet. */
+  map: Matrix;
+  /** No more of it is seen than lies here, on the sheet. */
+  seen: Box;
+}
 
 /** How sheets become pages. */
 export interface Folding {
@@ -151,4 +184,36 @@ export function evenBleed(bleeds: readonly Sides[]): Sides {
     Math.max(...bleeds.flatMap((bleed) => sides.map((side) => bleed[side])));
   const [x, y] = [most('left', 'right'), most('top', 'bottom')];
   return { top: y, right: x, bottom: y, left: x };
+}
+
+/** The sides of sheets with pages so large on them; a leaf is so thick, points. */
+export function foldedSheets(
+  sides: readonly SheetSide[],
+  size: Size,
+  bleed: Sides,
+  leaf: number,
+): PrintSheet[] {
+  const whole = withBleed({ ...size, bleed });
+  return sides.map(({ cells, ...side }) => {
+    const { box, ...lines } = placesOn(side, size, bleed);
+    const placed = cells.flatMap((cell): Placed[] => {
+      if (!cell.page) return [];
+      const { x, y } = box(cell);
+      const atLeft = cell.spine === 'left';
+      // Nothing of it goes over the fold it is bound by.
+      const seen = {
+        ...whole,
+        x: atLeft ? x : x - bleed.left,
+        y: y - bleed.top,
+        width: size.width + bleed.left,
+      };
+      // A leaf that lies within others stands out beyond them, and is trimmed there: it is moved to the fold by as much.
+      const creep = cell.within * leaf * (atLeft ? -1 : 1);
+      const map: Matrix = cell.turned
+        ? [-1, 0, 0, -1, x + size.width + creep, y + size.height]
+        : [1, 0, 0, 1, x + creep, y];
+      return [{ page: cell.page, map, seen }];
+    });
+    return { ...lines, bleed, placed };
+  });
 }

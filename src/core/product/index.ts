@@ -6,6 +6,7 @@ import { calendar, type CalendarProduct } from '@/core/product/calendar';
 import { card, type CardProduct } from '@/core/product/card';
 import { foreign, type ForeignProduct } from '@/core/product/foreign';
 import { layout, type LayoutProduct } from '@/core/product/layout';
+import { sheet, type SheetProduct } from '@/core/product/sheet';
 import type { Month } from '@/core/dates/days';
 import type { Path } from '@/core/geometry/path';
 import type {
@@ -24,10 +25,10 @@ import type {
 } from '@/core/product/product';
 import type { Unit } from '@/core/units/lengths';
 
-type Known = LayoutProduct | CardProduct | CalendarProduct | BookProduct;
+type Known = LayoutProduct | CardProduct | CalendarProduct | BookProduct | SheetProduct;
 export type Product = Known | ForeignProduct;
 
-export const PRODUCTS = { layout, card, calendar, book } satisfies {
+export const PRODUCTS = { layout, card, calendar, book, sheet } satisfies {
   [K in Known['kind']]: ProductKind<Extract<Product, { kind: K }>>;
 };
 

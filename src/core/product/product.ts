@@ -90,6 +90,8 @@ export interface WayOut {
   parts?(part: string): boolean;
   /** Its pages lie on the sheets they are folded from. */
   folded?: FoldedWay;
+  /** They are packed onto sheets of paper; it is what is usually wanted. */
+  packed?: true;
 }
 
 export interface FoldedWay {

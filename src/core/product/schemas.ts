@@ -6,6 +6,8 @@ import { MOST_MONTHS } from '@/core/product/calendar';
 import { BINDINGS } from '@/core/product/calendar/binding';
 import { CALENDAR_FORMS } from '@/core/product/calendar/start';
 import { MOST_SHUT } from '@/core/product/card/start';
+import { isPrintable, MOST_COUNT, MOST_GAP, MOST_THINGS, type SheetProduct } from '@/core/product/sheet';
+import { sheetStart } from '@/core/product/sheet/start';
 import { LONGEST_DESIGN, MOST_SPREADS } from '@/core/product/book';
 import { BOOK_PAPERS } from '@/core/product/book/papers';
 import { BOOK_BINDINGS, MOST_PAGE } from '@/core/product/book/start';
@@ -28,6 +30,12 @@ const side = number()
 const page = number()
   .min(SMALLEST_SIDE - 1e-6)
   .max(MOST_PAGE + 1e-6)
+  .required();
+
+const lost = number().min(0).max(LARGEST_SIDE).required();
+const small = number()
+  .min(SMALLEST_SIDE - 1e-6)
+  .max(sheetStart.mostSide + 1e-6)
   .required();
 
 const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
@@ -82,6 +90,38 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
     flaps: boolean(),
     design: string().min(1).max(LONGEST_DESIGN),
   }).noUnknown(),
+  sheet: object({
+    kind: string().oneOf(['sheet']).required(),
+    width: leaf,
+    height: leaf,
+    lost: object({ top: lost, right: lost, bottom: lost, left: lost }).noUnknown().required(),
+    gap: number().min(0).max(MOST_GAP).required(),
+    straight: boolean().required(),
+    things: array(
+      object({
+        part: string()
+          .matches(/^thing-[1-9]\d{0,8}$/)
+          .required(),
+        width: small,
+        height: small,
+        count: number().integer().min(0).max(MOST_COUNT).required(),
+        back: boolean().oneOf([true]),
+        upright: boolean().oneOf([true]),
+      })
+        .noUnknown()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_THINGS)
+      .test(
+        'once',
+        '${path} names a card twice',
+        (all) => new Set(all?.map(({ part }) => part)).size === (all?.length ?? 0),
+      )
+      .required(),
+  })
+    .noUnknown()
+    .test('printable', '${path} leaves no paper to print on', (given) => isPrintable(given as SheetProduct)),
 };
 
 export const productSchema = byKind(SCHEMAS, 'product');

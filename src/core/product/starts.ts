@@ -3,6 +3,7 @@ import { bookStart } from '@/core/product/book/start';
 import { calendarStart } from '@/core/product/calendar/start';
 import { cardStart } from '@/core/product/card/start';
 import type { ProductName } from '@/core/product';
+import { sheetStart } from '@/core/product/sheet/start';
 import { layoutStart } from '@/core/product/layout';
 import type { ProductStart } from '@/core/product/product';
 
@@ -11,5 +12,6 @@ export const STARTS: { [K in ProductName]: ProductStart<K> } = {
   card: cardStart,
   calendar: calendarStart,
   book: bookStart,
+  sheet: sheetStart,
 };
 export const PRODUCT_NAMES = Object.keys(STARTS) as ProductName[];

@@ -132,6 +132,14 @@ const ALL = {
     opens: 'project',
     begins: 'book',
   },
+  sheet: {
+    folder: 'sheets',
+    one: 'ready-made sheet',
+    many: 'ready-made sheets',
+    arrives: 'as a project of its own',
+    opens: 'project',
+    begins: 'sheet',
+  },
 } satisfies Record<string, KindWords>;
 
 export type SupplyKind = keyof typeof ALL;

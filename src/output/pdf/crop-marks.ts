@@ -2,16 +2,11 @@
 import type { Size } from '@/core/geometry/box';
 import type { Sides } from '@/core/geometry/sides';
 import type { Fold } from '@/core/picture/picture';
+import type { Along, Line } from '@/core/product/imposition';
 
 const MARK_LENGTH = 18;
 
 export const n = (value: number): string => String(Math.round(value * 1e4) / 1e4);
-
-/** Where lines are, from the trim's left and from its top, points. */
-interface Along {
-  x: readonly number[];
-  y: readonly number[];
-}
 
 /** Marks at the trim's four sides, and where it is folded. */
 export function marksAt(trim: Size, bleed: Sides, folds: readonly Fold[]): string {
@@ -37,3 +32,7 @@ export function marksAlong({ width, height }: Size, bleed: Sides, cuts: Along, f
   const scored = folds.x.length + folds.y.length ? ` [3 2] 0 d ${lines(folds)} S` : '';
   return `q 1 1 1 1 K 0.25 w ${lines(cuts)} S${scored} Q`;
 }
+
+/** Hairlines on the paper itself, in the four inks. */
+export const ticked = (lines: readonly Line[]): string =>
+  `q 1 1 1 1 K 0.25 w ${lines.map(([a, b, c, d]) => `${n(a)} ${n(b)} m ${n(c)} ${n(d)} l`).join(' ')} S Q`;

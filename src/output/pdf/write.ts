@@ -12,7 +12,7 @@ export interface PdfOptions {
   withBleed: boolean;
   cropMarks: boolean;
   made: Date;
-  /** The pictures are pages, laid on the sheets they are folded from. */
+  /** The pictures are pages, laid on sheets of paper. */
   sheets?: SheetsMade;
 }
 
@@ -35,8 +35,8 @@ export async function writePdf(
   const pen = new Pen(document.context, source);
   const done = (count: number) => progress(count / (pictures.length + 1));
   if (sheets)
-    for (const { trim, bleed, marks, write } of await laidOnSheets(pictures, sheets, withBleed, pen, done))
-      await addPage(document, pen, { trim, bleed, marks: cropMarks ? marks : null }, write);
+    for (const { write, ...paper } of await laidOnSheets(pictures, sheets, cropMarks, pen, done))
+      await addPage(document, pen, paper, write);
   else
     for (const [i, picture] of pictures.entries()) {
       const bleed = withBleed ? picture.bleed : NO_SIDES;

@@ -11,13 +11,16 @@ import Typography from '@mui/material/Typography';
 import {
   IconBook,
   IconCalendarCog,
+  IconLayoutBoard,
   IconLayoutGrid,
   IconPalette,
   IconPhotoDown,
   IconSun,
 } from '@tabler/icons-react';
 import type { PageLight } from '@/core/piece/finish/light';
-import { rowsOf, settingsSay } from '@/core/product';
+import { settingsSay } from '@/core/product';
+import { bookIn } from '@/core/product/book';
+import { sheetIn } from '@/core/product/sheet';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
 import { formatSides, PRINT_PPI } from '@/core/units/lengths';
@@ -30,7 +33,12 @@ export function AboutPage() {
   const surface = useSession(shownSurface);
   const { unit, product } = useSession(shownProject);
   const settings = settingsSay(product);
-  const bound = rowsOf(product) !== null;
+  const bound = bookIn(product) !== null;
+  const [Icon, sheet] = bound
+    ? ([IconBook, 'book'] as const)
+    : sheetIn(product)
+      ? ([IconLayoutBoard, 'paper'] as const)
+      : ([IconCalendarCog, 'calendar'] as const);
   const perform = useSession((session) => session.perform);
   const readOnly = useSession((session) => session.readOnly);
   const show = useSession((session) => session.show);
@@ -117,8 +125,8 @@ export function AboutPage() {
         <Button
           size="small"
           color="inherit"
-          startIcon={bound ? <IconBook size={18} /> : <IconCalendarCog size={18} />}
-          onClick={() => store.getState().openSheet(bound ? 'book' : 'calendar')}
+          startIcon={<Icon size={18} />}
+          onClick={() => store.getState().openSheet(sheet)}
           sx={{ display: 'flex' }}
         >
           {settings}

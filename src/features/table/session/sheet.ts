@@ -38,6 +38,7 @@ export type SheetName =
   | 'flow'
   | 'spreads'
   | 'series'
+  | 'paper'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */

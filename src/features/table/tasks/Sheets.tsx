@@ -10,6 +10,7 @@ import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface, type SheetName } from '@/features/table/session';
 import { BOOK_SHEETS } from '@/features/table/tasks/book/sheets';
+import { SHEET_SHEETS } from '@/features/table/tasks/sheet/sheets';
 import { CALENDAR_SHEETS } from '@/features/table/tasks/calendar/sheets';
 import { CUTTING_SHEETS } from '@/features/table/tasks/cutting/sheets';
 import { PHOTOS_SHEETS } from '@/features/table/tasks/photos/sheets';
@@ -33,6 +34,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   ...WORDS_SHEETS,
   ...CALENDAR_SHEETS,
   ...BOOK_SHEETS,
+  ...SHEET_SHEETS,
   actions: fetched('All actions', () =>
     import('@/features/table/room/ActionsSheet').then((m) => m.ActionsSheet),
   ),

@@ -1,5 +1,6 @@
 /** Every command of the table, contributed by task. Keys, the list of all actions and the “?” overlay read this one list. */
 import { BOOK } from '@/features/table/tasks/book/commands';
+import { SHEET } from '@/features/table/tasks/sheet/commands';
 import { CALENDAR } from '@/features/table/tasks/calendar/commands';
 import { COLOUR } from '@/features/table/tasks/colour/commands';
 import { byPress, GROUPS, spelt, type Command } from '@/features/table/tasks/command';
@@ -25,6 +26,7 @@ export const COMMANDS: readonly Command[] = [
   ...PAGES,
   ...CALENDAR,
   ...BOOK,
+  ...SHEET,
 ].sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group));
 
 export const PRESSES = byPress(COMMANDS);

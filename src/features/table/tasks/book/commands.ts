@@ -1,10 +1,10 @@
 /** Books: bound, filled with photos, looked over. */
 import * as act from '@/features/table/acts';
-import { rowsOf } from '@/core/product';
+import { bookIn } from '@/core/product/book';
 import { opens, type Command } from '@/features/table/tasks/command';
 
 const NO_BOOK: Command['needs'] = ({ history }) =>
-  rowsOf(history.project.product) ? null : 'This is no book: it has no spreads.';
+  bookIn(history.project.product) ? null : 'This is no book: it has no spreads.';
 
 export const BOOK: readonly Command[] = [
   opens('Pages', 'Shift J', 'The book', 'book', {

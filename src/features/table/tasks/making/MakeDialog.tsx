@@ -15,6 +15,7 @@ import { NO_SIDES } from '@/core/geometry/sides';
 import { bleedOf, drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { madeOf } from '@/core/picture/picture';
+import type { TurnedOver } from '@/core/packing/sheets';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
 import { checked } from '@/core/proof';
@@ -27,10 +28,13 @@ import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { useMake, type Making } from '@/features/table/tasks/making/useMake';
 import { layCaption } from '@/features/table/acts';
+import { usePlans } from '@/features/table/parts/usePlans';
+import { sheetIn } from '@/core/product/sheet';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { sheetsFor, SIXTEEN } from '@/features/table/tasks/making/sheetsMade';
+import { TurningControls } from '@/features/table/tasks/making/TurningControls';
+import { sheetsFor, SIXTEEN, type Sheets } from '@/features/table/tasks/making/sheetsMade';
 import type { SessionStore } from '@/features/table/session';
-import { FORMATS, inOneFile, type Format, type MakeOptions, type SheetsMade } from '@/output/formats';
+import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
 
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
 
@@ -73,8 +77,14 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
   const { taken, only } = choice;
   const several = taken.length > 1;
   const [folding, setFolding] = useState(SIXTEEN);
-  const sheets = sheetsFor(choice, folding);
-  const options = optionsFor(wished, choice, sheets?.made);
+  const [over, setOver] = useState<TurnedOver>('sideways');
+  const packed = usePlans(choice.packed ? sheetIn(project.product) : null);
+  const sheets = useMemo(
+    () => sheetsFor(project, choice, folding, over, packed?.plans ?? []),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a choice is what it is called
+    [project, choice.id, folding, over, packed],
+  );
+  const options = optionsFor(wished, choice, sheets);
   const { making, start, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useFindings(project, taken, typesetter);
@@ -113,6 +123,7 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
               onChange={(change) => setFolding({ ...folding, ...change })}
             />
           )}
+          {choice.packed && <TurningControls over={over} disabled={busy} onChange={setOver} />}
           <HowItIsMade
             options={options}
             formats={(Object.keys(FORMATS) as Format[]).filter((format) => holds(format, choice))}
@@ -126,14 +137,14 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
           <Box>
             <Typography variant="h3">What comes out</Typography>
             <Typography variant="body2" sx={{ mt: 0.5 }}>
-              {sheets?.says(size)}
+              {sheets?.says(size)[0]}
               {several &&
                 !sheets &&
                 (inOneFile(options.format, taken.length)
                   ? `One file of ${taken.length} pages, each `
                   : `${taken.length} files in one .zip, each `)}
               {formatSize(size, unit)}
-              {sheets && `, for pages of ${formatSize(trim, unit)}`}
+              {sheets?.says(size)[1]}
               {only && ' at the most: trimmed to what shows, clear around it'}
               {size.width > trim.width && !only && !sheets && `, trimmed to ${formatSize(trim, unit)}`}
               {pixels &&
@@ -182,7 +193,12 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
         <Button color="inherit" onClick={busy ? cancel : onClose}>
           {busy ? 'Cancel' : 'Back to the table'}
         </Button>
-        <Button variant="contained" size="large" disabled={busy} onClick={() => void start(options, choice)}>
+        <Button
+          variant="contained"
+          size="large"
+          disabled={busy || Boolean(sheets?.none)}
+          onClick={() => void start(options, choice)}
+        >
           Make the {FORMATS[options.format].name}
           {!inOneFile(options.format, taken.length) && ' files'}
         </Button>
@@ -215,7 +231,7 @@ function Outcome({ making }: { making: Making }) {
 }
 
 /** What was wished, as far as it can be had of what is made. */
-function optionsFor(wished: MakeOptions, choice: Choice, sheets: SheetsMade | undefined): MakeOptions {
+function optionsFor(wished: MakeOptions, choice: Choice, sheets: Sheets | null): MakeOptions {
   const { only } = choice;
   const format = holds(wished.format, choice)
     ? wished.format
@@ -225,13 +241,13 @@ function optionsFor(wished: MakeOptions, choice: Choice, sheets: SheetsMade | un
     format,
     lines: FORMATS[format].lines && wished.lines,
     ...(only ? { only, withBleed: false } : {}),
-    ...(sheets ? { sheets } : {}),
+    ...(sheets ? { sheets: sheets.made(wished.withBleed) } : {}),
   };
 }
 
 /** Whether a kind of file can hold what is chosen. */
-const holds = (format: Format, { only, folded }: Choice): boolean =>
-  (!only || FORMATS[format].clear) && (!folded || FORMATS[format].sheets);
+const holds = (format: Format, { only, folded, packed }: Choice): boolean =>
+  (!only || FORMATS[format].clear) && (!(folded || packed) || FORMATS[format].sheets);
 
 interface Found extends Finding {
   check: string;

@@ -14,13 +14,18 @@ export interface Choice {
   only?: readonly string[];
   /** Pages laid on the sheets they are folded from. */
   folded?: FoldedWay;
+  /** Packed onto sheets of paper. */
+  packed?: true;
 }
 
 export const THIS = 'this';
 export const CHOSEN = 'chosen';
 const allChoice = (way: string): string => `all ${way}`;
 /** All of a product, in the way that is its own. */
-export const wholeChoice = (product: Product): string => allChoice(waysOut(product)[0]!.name);
+export function wholeChoice(product: Product): string {
+  const ways = waysOut(product);
+  return allChoice((ways.find(({ packed }) => packed) ?? ways[0]!).name);
+}
 export const panelChoice = (name: string): string => `panel ${name}`;
 
 export function choicesFor(project: Project, surface: Surface, selection: readonly string[]): Choice[] {
@@ -35,16 +40,26 @@ export function choicesFor(project: Project, surface: Surface, selection: readon
       title: panel.name.toLowerCase(),
       taken: [{ surface, panel }],
     })),
-    ...waysOut(project.product).flatMap((way) => {
+    ...waysOut(project.product).flatMap((way): Choice[] => {
       const taken = madeBy(project, way);
       const [first] = taken;
+      const { folded, packed } = way;
+      if (packed)
+        return [
+          {
+            id: allChoice(way.name),
+            says: 'All, packed on paper',
+            title: 'all, packed on paper,',
+            taken,
+            packed,
+          },
+        ];
       if (!first || (taken.length < 2 && (way.as.length > 0 || first.surface.id === surface.id))) return [];
       const all =
         taken.length < 2
           ? `the ${way.name}`
           : `${taken.length === 2 ? 'both' : `all ${taken.length}`} ${way.name}`;
       const says = `${all[0]!.toUpperCase()}${all.slice(1)}`;
-      const { folded } = way;
       return [{ id: allChoice(way.name), says, title: all, taken, ...(folded ? { folded } : {}) }];
     }),
     ...(selection.length

@@ -9,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
-import { rowsOf } from '@/core/product';
+import { bookIn } from '@/core/product/book';
 import { changeNotes, putAway } from '@/core/project/edits/notes';
 import { MOST_PHOTOS } from '@/core/proposals/propose';
 import { DeskDetail } from '@/features/table/tasks/photos/desk/DeskDetail';
@@ -33,7 +33,7 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
   const project = useSession((session) => session.history.project);
   const readOnly = useSession((session) => session.readOnly);
   const perform = useSession((session) => session.perform);
-  const bound = useSession(({ history }) => rowsOf(history.project.product) !== null);
+  const bound = useSession(({ history }) => bookIn(history.project.product) !== null);
   const [wish, setWish] = useState<Wish>({ which: 'all', stars: 0, words: '' });
   const desk = useDesk(project, useDeferredValue(wish));
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());

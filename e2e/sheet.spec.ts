@@ -1,0 +1,87 @@
+/** Small things on paper: pocket cards packed, printed on both sides, cut apart; by mouse and by keys. */
+import { execFileSync } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import { axe } from './axe';
+import { bringIn, photo, photosInBox, shot } from './table';
+
+test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their cuts, in under 15 actions', async ({
+  page,
+}, info) => {
+  let actions = 0;
+  const act = async (done: Promise<unknown>) => {
+    actions += 1;
+    await done;
+  };
+  await page.goto('/');
+  await act(page.getByRole('button', { name: 'Sheet', exact: true }).click());
+  await act(page.getByRole('button', { name: /^New sheet 4 x 3 in,/ }).click());
+  await act(bringIn(page, [photo('tide-pools')]));
+  await expect(photosInBox(page)).toHaveCount(1);
+  await act(photosInBox(page).first().press('Enter'));
+  await act(page.getByRole('button', { name: 'Write title' }).click());
+  await act(page.keyboard.type('Low water'));
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await act(page.keyboard.press('Shift+Z'));
+  const sheet = page.getByRole('dialog', { name: 'Sheet and paper' });
+  const cards = sheet.getByRole('list', { name: 'Cards' }).getByRole('listitem');
+  await act(cards.first().getByLabel('Count').fill('6'));
+  await act(page.keyboard.press('Enter'));
+  await expect(sheet.getByRole('status')).toHaveText('6 cards on 1 sheet of paper, in 11 cuts.');
+  await act(cards.first().getByRole('switch', { name: 'Has a back' }).click());
+  await expect(sheet.getByText('Sheet 1: 6 cards, 11 cuts')).toBeVisible();
+  await shot(page, 'sheet');
+  expect(await axe(page)).toEqual([]);
+  await act(sheet.getByRole('button', { name: 'Make the sheets …' }).click());
+  const make = page.getByRole('dialog', { name: /^Make all, packed on paper/ });
+  await expect(
+    make.getByText(
+      /^6 cards on 1 sheet of paper, printed on both sides\. One file of 2 pages, each 8\.5 x 11 in/,
+    ),
+  ).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await act(make.getByRole('button', { name: 'Make the PDF' }).click());
+  const file = info.outputPath('sheets.pdf');
+  await (await saved).saveAs(file);
+  expect(actions).toBeLessThan(15);
+  const said = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
+  expect(said).toMatch(/^Pages: +2$/m);
+  expect(said).toMatch(/^Page size: +612 x 792 pts/m);
+  const front = execFileSync('pdftotext', ['-f', '1', '-l', '1', file, '-'], { encoding: 'utf8' });
+  expect(front.match(/Low water/g)).toHaveLength(6);
+  execFileSync('qpdf', ['--check', file]);
+});
+
+test('by keys: another card of its own size, more than the paper holds is said, what comes is undone in one step each', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'A4', exact: true }).click();
+  await page.getByRole('button', { name: /^New sheet 2 x 6 in,/ }).click();
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+Z');
+  const sheet = page.getByRole('dialog', { name: 'Sheet and paper' });
+  await sheet.getByRole('button', { name: 'Add a card' }).press('Enter');
+  const second = sheet.getByRole('list', { name: 'Cards' }).getByRole('listitem').nth(1);
+  for (const [field, value] of [
+    ['Across', '9 in'],
+    ['Down', '12 in'],
+  ] as const) {
+    await second.getByLabel(field).fill(value);
+    await page.keyboard.press('Enter');
+  }
+  await expect(sheet.getByRole('status')).toHaveText(
+    /^1 card on 1 sheet of paper, in \d cuts\. Card 2 does not fit: it measures 9 x 12 in\.$/,
+  );
+  await sheet.getByLabel('Left').fill('8');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Less than an inch of paper would be left to print on.')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Shut' }).press('Enter');
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Card 2', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Sheet of 1 card' })).toBeVisible();
+});

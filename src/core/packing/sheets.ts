@@ -1,0 +1,189 @@
+/** The sheets of paper that small things come out on: where each lies, front and back, and how they are cut apart. */
+import { overlaps, type Box } from '@/core/geometry/box';
+import { compose, type Matrix } from '@/core/geometry/matrix';
+import { NO_SIDES, type Sides } from '@/core/geometry/sides';
+import { cutsOf, type Cut } from '@/core/packing/cuts';
+import { pack, type Laid } from '@/core/packing/pack';
+import type { Line, Placed, PrintSheet } from '@/core/product/imposition';
+import { backOf, printable, type SheetProduct, type Thing } from '@/core/product/sheet';
+
+/** How paper is turned over to be printed on its other side: like a page of a book, or over its head. */
+export type TurnedOver = 'sideways' | 'over';
+
+export interface Plan {
+  /** On the paper, points. */
+  laid: Laid[];
+  /** Null where no cut right through spares them all. */
+  cuts: Cut[] | null;
+}
+
+export interface Plans {
+  /** What they are plans of. */
+  of: SheetProduct;
+  plans: Plan[];
+  /** Parts that are larger than what can be printed on. */
+  tooLarge: string[];
+}
+
+/** What lies on which sheet of paper. */
+export function plansOf(product: SheetProduct): Plans {
+  const { width, height, lost, gap, straight, things } = product;
+  const { sheets, tooLarge } = pack(
+    things.map(({ part, upright, ...thing }) => ({ ...thing, id: part, turns: !upright })),
+    { area: printable(product), gap, straight },
+  );
+  const plans = sheets.map((sheet): Plan => {
+    const laid = sheet.map((each) => ({ ...each, x: each.x + lost.left, y: each.y + lost.top }));
+    return { laid, cuts: cutsOf({ x: 0, y: 0, width, height }, laid) };
+  });
+  return { of: product, plans, tooLarge };
+}
+
+/**
+ * The sides of all sheets, each front before its back where anything has one. Page k is the k-th of `parts`.
+ *
+ * @param bleeds what is printed of each part beyond its trim, where there is room; without, nothing is
+ */
+export function packedSheets(
+  product: SheetProduct,
+  plans: readonly Plan[],
+  parts: readonly string[],
+  bleeds: readonly Sides[] | null,
+  over: TurnedOver,
+): PrintSheet[] {
+  const { width, height, things } = product;
+  const known = new Map(things.map((thing) => [thing.part, thing]));
+  const backs = plans.some(({ laid }) => laid.some(({ id }) => known.get(id)?.back));
+  const trim = { width, height };
+  const bare = { trim, bleed: NO_SIDES, cuts: { x: [], y: [] }, folds: { x: [], y: [] } };
+  const behind: Matrix = over === 'sideways' ? [-1, 0, 0, 1, width, 0] : [1, 0, 0, -1, 0, height];
+  return plans.flatMap(({ laid }): PrintSheet[] => {
+    const seen = laid.map((each, i) => {
+      const bleed = bleeds?.[parts.indexOf(each.id)] ?? NO_SIDES;
+      return grownTo(
+        each,
+        laid.filter((_, k) => k !== i),
+        turnedSides(bleed, each.turned),
+        product,
+      );
+    });
+    const ticks = ticksAbout(laid, seen, product);
+    const front = laid.map((each, i): Placed => ({
+      page: 1 + parts.indexOf(each.id),
+      map: mapOf(each),
+      seen: seen[i]!,
+    }));
+    const back = laid.flatMap((each, i): Placed[] => {
+      const thing = known.get(each.id)!;
+      if (!thing.back) return [];
+      return [
+        {
+          page: 1 + parts.indexOf(backOf(each.id)),
+          map: compose(compose(behind, mapOf(each)), mirroredIn(thing)),
+          seen: mirroredBox(seen[i]!, behind),
+        },
+      ];
+    });
+    const other = ticks.map(([x1, y1, x2, y2]): Line => [
+      behind[0] * x1 + behind[4],
+      behind[3] * y1 + behind[5],
+      behind[0] * x2 + behind[4],
+      behind[3] * y2 + behind[5],
+    ]);
+    return [{ ...bare, placed: front, ticks }, ...(backs ? [{ ...bare, placed: back, ticks: other }] : [])];
+  });
+}
+
+/** From a thing to where it lies: turned, its head is at the right. */
+const mapOf = ({ x, y, width, turned }: Laid): Matrix =>
+  turned ? [0, 1, -1, 0, x + width, y] : [1, 0, 0, 1, x, y];
+
+/** A back is read when the card is turned over like a page. */
+const mirroredIn = ({ width }: Thing): Matrix => [-1, 0, 0, 1, width, 0];
+
+const mirroredBox = (box: Box, [a, , , d, e, f]: Matrix): Box => ({
+  ...box,
+  x: a < 0 ? e - box.x - box.width : box.x,
+  y: d < 0 ? f - box.y - box.height : box.y,
+});
+
+/** Sides of what lies turned, as they lie on the paper. */
+const turnedSides = ({ top, right, bottom, left }: Sides, turned: boolean): Sides =>
+  turned ? { top: left, right: top, bottom: right, left: bottom } : { top, right, bottom, left };
+
+/** A box with its bleed: half of the way to what lies beside it at the most, and no farther than is printed. */
+function grownTo(box: Box, others: readonly Box[], bleed: Sides, product: SheetProduct): Box {
+  const { lost, width, height } = product;
+  const [right, bottom] = [box.x + box.width, box.y + box.height];
+  const beside = others.filter((each) => each.y < bottom && box.y < each.y + each.height);
+  const above = others.filter((each) => each.x < right && box.x < each.x + each.width);
+  const room = (gaps: number[], edge: number, wanted: number) =>
+    Math.max(0, Math.min(wanted, edge, ...gaps.filter((gap) => gap >= -NEAR).map((gap) => gap / 2)));
+  const by = {
+    left: room(
+      beside.map((each) => box.x - each.x - each.width),
+      box.x - lost.left,
+      bleed.left,
+    ),
+    right: room(
+      beside.map((each) => each.x - right),
+      width - lost.right - right,
+      bleed.right,
+    ),
+    top: room(
+      above.map((each) => box.y - each.y - each.height),
+      box.y - lost.top,
+      bleed.top,
+    ),
+    bottom: room(
+      above.map((each) => each.y - bottom),
+      height - lost.bottom - bottom,
+      bleed.bottom,
+    ),
+  };
+  return {
+    x: box.x - by.left,
+    y: box.y - by.top,
+    width: box.width + by.left + by.right,
+    height: box.height + by.top + by.bottom,
+  };
+}
+
+/** Lengths nearer to each other than this are the same, points. */
+const NEAR = 0.02;
+/** How long a tick is, how far from what is printed it begins, and the least that is worth drawing; points. */
+const [TICK, OFF, LEAST] = [12, 2, 3];
+
+/** Ticks at all corners that point along the cuts, where nothing is printed; once where two would be the same. */
+function ticksAbout(laid: readonly Box[], seen: readonly Box[], product: SheetProduct): Line[] {
+  const { lost, width, height } = product;
+  const [most, low] = [width - lost.right, height - lost.bottom];
+  const free = ([x1, y1, x2, y2]: Line): boolean => {
+    const line = {
+      x: Math.min(x1, x2) - NEAR,
+      y: Math.min(y1, y2) - NEAR,
+      width: Math.abs(x2 - x1) + 2 * NEAR,
+      height: Math.abs(y2 - y1) + 2 * NEAR,
+    };
+    return !seen.some((box) => overlaps(line, box));
+  };
+  const found = new Map<string, Line>();
+  const add = (line: Line) => {
+    if (Math.hypot(line[2] - line[0], line[3] - line[1]) < LEAST || !free(line)) return;
+    found.set(line.map((value) => Math.round(10 * value)).join(), line);
+  };
+  laid.forEach((box, i) => {
+    const about = seen[i]!;
+    for (const x of [box.x, box.x + box.width]) {
+      const [top, foot] = [about.y - OFF, about.y + about.height + OFF];
+      add([x, Math.max(lost.top, top - TICK), x, top]);
+      add([x, foot, x, Math.min(low, foot + TICK)]);
+    }
+    for (const y of [box.y, box.y + box.height]) {
+      const [left, right] = [about.x - OFF, about.x + about.width + OFF];
+      add([Math.max(lost.left, left - TICK), y, left, y]);
+      add([right, y, Math.min(most, right + TICK), y]);
+    }
+  });
+  return [...found.values()];
+}

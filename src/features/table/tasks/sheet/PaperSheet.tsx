@@ -1,0 +1,93 @@
+'use client';
+/** Small things on the paper they are printed on: how many of each, on what, and how it is cut apart. */
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { IconPlus } from '@tabler/icons-react';
+import { useState } from 'react';
+import { isPrintable, sheetIn, type SheetProduct } from '@/core/product/sheet';
+import { changeProduct } from '@/core/project/edits/product';
+import { addPageAfter, toPageAt } from '@/features/table/acts';
+import { usePlans } from '@/features/table/parts/usePlans';
+import { WideSheet } from '@/features/table/parts/WideSheet';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { OnPaper } from '@/features/table/tasks/sheet/OnPaper';
+import { PaperControls } from '@/features/table/tasks/sheet/PaperControls';
+import { ThingControls } from '@/features/table/tasks/sheet/ThingControls';
+import { packedInWords } from '@/features/table/tasks/sheet/words';
+import { Turned } from '@/ui/Turned';
+
+export function PaperSheet({ onClose }: { onClose: () => void }) {
+  const product = useSession(({ history }) => sheetIn(history.project.product));
+  return product ? <Packing product={product} onClose={onClose} /> : null;
+}
+
+function Packing({ product, onClose }: { product: SheetProduct; onClose: () => void }) {
+  const { store } = useRoom();
+  const project = useSession((session) => session.history.project);
+  const readOnly = useSession((session) => session.readOnly);
+  const [cutting, setCutting] = useState(true);
+  const packed = usePlans(product);
+  const change = (to: SheetProduct, label: string) => {
+    const { perform, refuse, history, surfaceId } = store.getState();
+    if (!isPrintable(to)) return refuse('Less than an inch of paper would be left to print on.');
+    // The back that is shown may be no more.
+    const [first] = history.project.surfaces;
+    const gone = product.things.some(
+      ({ part, back }) => back && !to.things.find((each) => each.part === part)?.back,
+    );
+    if (gone && history.project.surfaces.find(({ id }) => id === surfaceId)?.part?.endsWith('-back'))
+      toPageAt(store, first!.id);
+    perform(changeProduct(to, label));
+  };
+  return (
+    <WideSheet
+      title="Sheet and paper"
+      tools={<Turned label="Show how it is cut" on={cutting} disabled={false} onTurn={setCutting} />}
+      columns="340px minmax(0, 1fr)"
+      actions={
+        <>
+          <Typography role="status" variant="body2" sx={{ flex: 1 }}>
+            {packed ? packedInWords(project, packed) : 'Packing …'}
+          </Typography>
+          <Button color="inherit" onClick={onClose}>
+            Shut
+          </Button>
+          <Button
+            variant="contained"
+            disabled={!packed?.plans.length}
+            onClick={() => {
+              onClose();
+              store.getState().askMake('page');
+            }}
+          >
+            Make the sheets …
+          </Button>
+        </>
+      }
+      onClose={onClose}
+    >
+      <Box sx={{ p: 2, overflowY: 'auto', minHeight: 0, borderRight: 1, borderColor: 'divider' }}>
+        <PaperControls product={product} unit={project.unit} disabled={readOnly} onChange={change} />
+        <Typography variant="h3" sx={{ mt: 2.5, mb: 1 }}>
+          What is on it
+        </Typography>
+        <ThingControls project={project} product={product} disabled={readOnly} onChange={change} />
+        <Button
+          fullWidth
+          variant="outlined"
+          color="inherit"
+          disabled={readOnly}
+          startIcon={<IconPlus size={18} />}
+          onClick={() => addPageAfter(store, false)}
+          sx={{ mt: 1.5 }}
+        >
+          Add a card
+        </Button>
+      </Box>
+      <Box sx={{ p: 2.5, overflowY: 'auto', minHeight: 0, bgcolor: 'table.main' }}>
+        {packed && <OnPaper project={project} packed={packed} cutting={cutting} />}
+      </Box>
+    </WideSheet>
+  );
+}

@@ -1,0 +1,22 @@
+/** What is said of small things on paper. */
+import type { Plans } from '@/core/packing/sheets';
+import type { Project } from '@/core/project/model';
+import { formatSize } from '@/core/units/lengths';
+
+const so = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+
+/** How many come out on how much paper, in how many cuts, and what does not fit, with its size. */
+export function packedInWords({ surfaces, unit }: Project, { of, plans, tooLarge }: Plans): string {
+  const cards = plans.reduce((sum, { laid }) => sum + laid.length, 0);
+  const cuts = plans.reduce((sum, { cuts }) => sum + (cuts?.length ?? 0), 0);
+  const crooked = plans.some(({ cuts }) => !cuts);
+  const fits = cards
+    ? `${so(cards, 'card')} on ${so(plans.length, 'sheet')} of paper${crooked ? ', not to be cut right through' : `, in ${so(cuts, 'cut')}`}.`
+    : 'No card is wanted yet: say how many of each.';
+  const left = tooLarge.map((part) => {
+    const { width, height } = of.things.find((thing) => thing.part === part)!;
+    const name = surfaces.find((surface) => surface.part === part)?.name ?? 'A card';
+    return `${name} does not fit: it measures ${formatSize({ width, height }, unit)}.`;
+  });
+  return [fits, ...left].join(' ');
+}
