@@ -9,6 +9,8 @@ import { changeProduct } from '@/core/project/edits/product';
 import { readProject, writeProject } from '@/core/project/file';
 import { perform, startHistory, type History } from '@/core/project/history';
 import { newProject, newSurface, type Project } from '@/core/project/model';
+import { photoCards } from '@/core/packing/photo-cards';
+import { photos } from '../../scripts/testing/books';
 import { making } from '../../scripts/testing/making';
 import { wordsOf } from '../../scripts/testing/samples';
 
@@ -106,6 +108,33 @@ test.each([
     }
   },
 );
+
+test('photos become cards of 6 x 4 in, lying or standing as they are, covered to beyond their edge', () => {
+  const { project } = begun();
+  const given = photos(5, 3);
+  const known = { ...project, assets: Object.fromEntries(given.map((asset) => [asset.sha, asset])) };
+  const history = perform(
+    startHistory(known),
+    photoCards(
+      given,
+      given.map(({ sha }) => `p-${sha}`),
+    ),
+    0,
+  );
+  // The card it was begun with, on which nothing lay, is the first of them.
+  const made = history.project.surfaces;
+  expect(made).toHaveLength(5);
+  expect(made.map(({ width, height }) => width > height)).toEqual(
+    given.map(({ width, height }) => width > height),
+  );
+  for (const { pile, width, height, bleed } of made)
+    expect(pile[0]!.placement).toMatchObject({
+      width: expect.closeTo(width + bleed.left + bleed.right, 6),
+      height: expect.closeTo(height + bleed.top + bleed.bottom, 6),
+    });
+  expect(readProject(writeProject(history.project))).toEqual({ ok: true, value: history.project });
+  expect(plansOf(sheetOf(history.project)).tooLarge).toEqual([]);
+});
 
 test('cards come, are copied, moved and taken away with their backs, and the file is read again', () => {
   const { project } = begun();

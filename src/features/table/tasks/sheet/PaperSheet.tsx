@@ -3,10 +3,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconPlus } from '@tabler/icons-react';
-import { useState } from 'react';
+import { IconPhotoPlus, IconPlus } from '@tabler/icons-react';
+import { useMemo, useState } from 'react';
+import { photoCards } from '@/core/packing/photo-cards';
 import { isPrintable, sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { changeProduct } from '@/core/project/edits/product';
+import { byTime, waitingPhotos } from '@/core/project/photos';
 import { addPageAfter, toPageAt } from '@/features/table/acts';
 import { usePlans } from '@/features/table/parts/usePlans';
 import { WideSheet } from '@/features/table/parts/WideSheet';
@@ -15,6 +17,7 @@ import { OnPaper } from '@/features/table/tasks/sheet/OnPaper';
 import { PaperControls } from '@/features/table/tasks/sheet/PaperControls';
 import { ThingControls } from '@/features/table/tasks/sheet/ThingControls';
 import { packedInWords } from '@/features/table/tasks/sheet/words';
+import { newId } from '@/features/shared/ids';
 import { Turned } from '@/ui/Turned';
 
 export function PaperSheet({ onClose }: { onClose: () => void }) {
@@ -28,6 +31,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
   const readOnly = useSession((session) => session.readOnly);
   const [cutting, setCutting] = useState(true);
   const packed = usePlans(product);
+  const photos = useMemo(() => byTime(waitingPhotos(project)), [project]);
   const change = (to: SheetProduct, label: string) => {
     const { perform, refuse, history, surfaceId } = store.getState();
     if (!isPrintable(to)) return refuse('Less than an inch of paper would be left to print on.');
@@ -84,6 +88,21 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
         >
           Add a card
         </Button>
+        {photos.length > 0 && (
+          <Button
+            fullWidth
+            variant="outlined"
+            color="inherit"
+            disabled={readOnly}
+            startIcon={<IconPhotoPlus size={18} />}
+            onClick={() => store.getState().perform(photoCards(photos, photos.map(newId)))}
+            sx={{ mt: 1 }}
+          >
+            {photos.length === 1
+              ? 'The photo that waits, as a card'
+              : `The ${photos.length} photos that wait, as cards`}
+          </Button>
+        )}
       </Box>
       <Box sx={{ p: 2.5, overflowY: 'auto', minHeight: 0, bgcolor: 'table.main' }}>
         {packed && <OnPaper project={project} packed={packed} cutting={cutting} />}
