@@ -85,3 +85,23 @@ test('by keys: another card of its own size, more than the paper holds is said, 
   await expect(page.getByRole('button', { name: 'Card 2', exact: true })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Sheet of 1 card' })).toBeVisible();
 });
+
+test('ready-made: the pocket cards of a kit, changed and kept, are packed by themselves', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'Ready-made' }).click();
+  await page
+    .getByRole('list', { name: 'Ready-made sheets' })
+    .getByRole('button', { name: /Cards for the coast/ })
+    .click();
+  await expect(page.getByTestId('stage')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Card \d$/ })).toHaveCount(8);
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Shift+Z');
+  const sheet = page.getByRole('dialog', { name: 'Sheet and paper' });
+  await expect(sheet.getByRole('status')).toHaveText(/^8 cards on 2 sheets of paper, in \d+ cuts\.$/);
+  await expect(sheet.getByRole('list', { name: 'Sheets of paper' }).getByRole('listitem')).toHaveCount(2);
+  expect(await axe(page)).toEqual([]);
+});

@@ -1,7 +1,7 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
  * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard,card,
- * calendar,book` runs some.
+ * calendar,book,sheet` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -15,6 +15,7 @@ import { openedFile } from '../node/files';
 import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
 import { book } from './book';
+import { sheet } from './sheet';
 import { calendar } from './calendar';
 import { card } from './card';
 import { cutting } from './cutting';
@@ -283,6 +284,7 @@ try {
   if (wants('card')) await card(browser, { withPage, openFile, frames, note });
   if (wants('calendar')) await calendar({ note });
   if (wants('book')) await book(browser, BASE, withPage, openFile, frames, note);
+  if (wants('sheet')) await sheet(note);
   if (wants('cutting')) await cutting({ note });
   if (wants('photos')) await photos({ note });
   if (wants('inks')) await inks({ note });

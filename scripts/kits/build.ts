@@ -28,6 +28,7 @@ import { inkFinder, type HouseKit } from './kit';
 import { HOUSE_KITS } from './kits';
 import { letter, LETTERS } from './letters';
 import { readyPages, sketch, SKETCHES } from './pages';
+import { readyPockets } from './pockets';
 import { PPI } from './relief';
 import { letterName, wordStamp } from './stamps';
 import { cardstock, edge, stamp } from './tiles';
@@ -152,7 +153,7 @@ class Stock {
   }
 
   async page(
-    kind: 'page' | 'card' | 'calendar' | 'book' | 'sketch',
+    kind: 'page' | 'card' | 'calendar' | 'book' | 'sheet' | 'sketch',
     tags: string,
     project: Project,
     typesetter: Typesetter,
@@ -287,6 +288,8 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
     await stock.page('calendar', `calendar ready ${tags}`, project, typesetter);
   for (const { project, tags } of readyBooks(kit, (name) => stock.find(name), typesetter))
     await stock.page('book', `book ready design ${tags}`, project, typesetter);
+  for (const { project, tags } of readyPockets(kit, (name) => stock.find(name), typesetter))
+    await stock.page('sheet', `cards ready ${tags}`, project, typesetter);
   for (const [i, home] of SKETCH_HOMES.entries())
     if (home === index) await stock.page('sketch', SKETCHES[i]![1], sketch(i), typesetter);
   await writeFile(join(FOLDER, kit.id, 'supplies.json'), JSON.stringify(stock.supplies));

@@ -11,12 +11,12 @@ const SIDE = toPoints(12, 'in');
 
 type Design = (on: Composer, kit: HouseKit, title: string, under: string) => void;
 
-const bit = (kit: HouseKit, tag: string, which = 0): string => {
+export const bit = (kit: HouseKit, tag: string, which = 0): string => {
   const found = kit.bits.filter(([, tags]) => tags.split(' ').includes(tag));
   return (found[which % Math.max(1, found.length)] ?? kit.bits[which % kit.bits.length]!)[0];
 };
-const paper = (kit: HouseKit, i: number): string => kit.papers[i]![0];
-const card = (kit: HouseKit, i: number): string => `${kit.card[i]!} cardstock`;
+export const paper = (kit: HouseKit, i: number): string => kit.papers[i]![0];
+export const card = (kit: HouseKit, i: number): string => `${kit.card[i]!} cardstock`;
 /** Relative luminance (WCAG 2.2). */
 const luminance = (hex: string): number => {
   const [r, g, b] = rgb(hex).map((v) =>
@@ -29,7 +29,7 @@ const contrast = (a: string, b: string): number => {
   return (x + 0.05) / (y + 0.05);
 };
 /** The wanted ink if it can be read on this card, else the kit's ink that is read best. */
-const readable = (kit: HouseKit, cardIndex: number, wanted?: string, least = 3): string => {
+export const readable = (kit: HouseKit, cardIndex: number, wanted?: string, least = 3): string => {
   const ground = inkFinder(kit.inks)(kit.card[cardIndex]!).colour;
   const colour = wanted && inkFinder(kit.inks)(wanted).colour;
   if (colour && contrast(colour, ground) >= least) return colour;
