@@ -41,6 +41,7 @@ const NO_EDITS = [
     'knowFaces',
     'mayGo',
     'groupsAmong',
+    'alikeOnAll',
   ],
   ...[
     'sameFinish',

@@ -4,7 +4,9 @@ import { dyesOf, isDyeable } from '@/core/project/edits/dyes';
 import { setTone } from '@/core/project/edits/tone';
 import { inkSlots } from '@/core/inks/used';
 import { colourOf, evenColour, isInk, isPicture } from '@/core/piece/material';
+import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
+import type { Surface } from '@/core/project/model';
 
 /** What can be taken over, in words, by key. */
 export const MATCHES = {
@@ -44,6 +46,30 @@ export const matchesOf = (piece: Piece): Match[] =>
               ? piece.outline.kind !== 'glyphs'
               : true,
   );
+
+/** Words that say by themselves what is so, such as page numbers. */
+const lives = ({ outline }: Piece): boolean =>
+  isWritten(outline) && Boolean(outline.spans?.some(({ field }) => field));
+
+/** The others that are what this one is, captions or titles or photos, on all pages that are not locked. */
+export const alikeOnAll = (
+  surfaces: readonly Surface[],
+  from: Piece,
+): { surfaceId: string; pieces: Piece[] }[] =>
+  surfaces
+    .filter(({ locked }) => !locked)
+    .map(({ id, pile }) => ({
+      surfaceId: id,
+      pieces: pile.filter(
+        (piece) =>
+          piece.id !== from.id &&
+          piece.role === from.role &&
+          isWritten(piece.outline) === isWritten(from.outline) &&
+          lives(piece) === lives(from) &&
+          !piece.placement.locked,
+      ),
+    }))
+    .filter(({ pieces }) => pieces.length > 0);
 
 /**
  * Gives pieces a property of another. What a piece cannot have is passed over: an ink by a photo, a text style by a button.

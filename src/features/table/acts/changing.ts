@@ -1,6 +1,6 @@
 /** Changing what is selected: nudged, mirrored, locked, matched, brought back, deleted. */
 import { naming, together, type Edit } from '@/core/project/edits/edit';
-import { MATCHES, matchPieces } from '@/core/project/edits/match';
+import { alikeOnAll, MATCHES, matchPieces } from '@/core/project/edits/match';
 import { removePieces } from '@/core/project/edits/pile';
 import { writingOf } from '@/core/project/edits/styles';
 import { hidePieces, lockPieces, mirrorPieces, movePieces } from '@/core/project/edits/place';
@@ -61,21 +61,41 @@ export function match(store: SessionStore, { from, what }: Matching, ids: readon
     ({ id, placement }) => id !== from.id && !placement.locked,
   );
   if (!pieces.length) return false;
-  const edits = what.flatMap((one) =>
-    one === 'words' ? styleEdits(session, from, pieces) : matchPieces(session.surfaceId, from, pieces, one),
-  );
-  const words = what.map((one) => MATCHES[one]).join(', ');
-  session.perform(together(`match ${words} of ${naming(pieces)}`, edits));
+  const edits = matchEdits(session, session.surfaceId, { from, what }, pieces);
+  session.perform(together(`match ${inWords(what)} of ${naming(pieces)}`, edits));
   return true;
 }
 
-function styleEdits(session: Session, from: Piece, pieces: readonly Piece[]): Edit[] {
+/** The same at once for all that are what the selected piece is, on all pages that are not locked. */
+export function matchAll(store: SessionStore, matching: Matching): void {
+  const session = store.getState();
+  const all = alikeOnAll(session.history.project.surfaces, matching.from);
+  const count = all.reduce((sum, { pieces }) => sum + pieces.length, 0);
+  const edits = all.flatMap(({ surfaceId, pieces }) => matchEdits(session, surfaceId, matching, pieces));
+  session.perform(together(`match ${inWords(matching.what)} of ${count} on all pages`, edits));
+}
+
+const inWords = (what: Matching['what']): string => what.map((one) => MATCHES[one]).join(', ');
+
+const matchEdits = (
+  session: Session,
+  surfaceId: string,
+  { from, what }: Matching,
+  pieces: readonly Piece[],
+): Edit[] =>
+  what.flatMap((one) =>
+    one === 'words'
+      ? styleEdits(session, surfaceId, from, pieces)
+      : matchPieces(surfaceId, from, pieces, one),
+  );
+
+function styleEdits(session: Session, surfaceId: string, from: Piece, pieces: readonly Piece[]): Edit[] {
   if (from.outline.kind !== 'glyphs') return [];
   const style = { ...writingOf(from.outline), style: from.outline.style };
   return pieces.flatMap((piece) =>
     piece.outline.kind === 'glyphs'
       ? writeWords(
-          session.surfaceId,
+          surfaceId,
           piece,
           style,
           wantedSize(rewritten(piece.outline, style), piece.placement, session.typesetter),

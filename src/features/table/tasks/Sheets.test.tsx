@@ -2,6 +2,7 @@
 /** Sheets over the table: what is read in them, and what comes of what is pressed. */
 import { describe, expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
+import { addPage } from '@/core/project/edits/page';
 import { movePieces } from '@/core/project/edits/place';
 import type { Piece } from '@/core/piece/piece';
 import { Sheets } from '@/features/table/tasks/Sheets';
@@ -156,6 +157,35 @@ test('a piece gives others what was ticked, and nothing else', async () => {
   await room.press('Press the others');
   expect(room.store.getState().matching).toMatchObject({ from: { id: 'a' }, what: ['size'] });
   await screen.findByText(/Press the pieces that shall take over: size\./);
+});
+
+test('what one caption is, all captions of the book become, but for page numbers and what is locked', async () => {
+  const caption = (id: string, turn = 0, more: Partial<Piece> = {}): Piece => {
+    const words = wordsOf(id, id);
+    return { ...words, role: 'caption', placement: { ...words.placement, turn }, ...more };
+  };
+  const number = caption('number');
+  const title: Piece = { ...wordsOf('title', 'A title'), role: 'title' };
+  const room = await seated(<Sheets />, [caption('a', 12), caption('b'), title], ['a']);
+  const [first] = room.project().surfaces;
+  const pile = [
+    caption('c'),
+    {
+      ...number,
+      outline: { ...number.outline, spans: [{ start: 0, end: 6, field: { kind: 'page' } }] },
+    } as Piece,
+    caption('d', 0, { placement: { ...number.placement, locked: true } }),
+  ];
+  room.does(() =>
+    room.store.getState().perform(addPage({ ...first!, id: 'p2', pile, groups: [] }, first!.id)),
+  );
+  room.does(() => room.store.getState().openSheet('match'));
+  await room.press('To all 2 like it');
+  const turns = room
+    .project()
+    .surfaces.flatMap((surface) => surface.pile.map(({ id, placement }) => [id, placement.turn]));
+  expect(Object.fromEntries(turns)).toEqual({ a: 12, b: 12, title: 0, c: 12, number: 0, d: 0 });
+  expect(room.undo()).toBe('match angle of 2 on all pages');
 });
 
 describe('the list of keys', () => {

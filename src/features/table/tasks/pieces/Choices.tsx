@@ -8,7 +8,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState, type ReactNode } from 'react';
-import { MATCHES, matchesOf, type Match } from '@/core/project/edits/match';
+import { alikeOnAll, MATCHES, matchesOf, type Match } from '@/core/project/edits/match';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/session';
@@ -20,10 +20,12 @@ interface ChoicesProps {
   first: readonly string[];
   does: (chosen: readonly string[]) => string;
   onDo: (chosen: readonly string[]) => void;
+  /** Something else that can be done with the same choice. */
+  or?: { does: string; onDo: (chosen: readonly string[]) => void } | undefined;
   onClose: () => void;
 }
 
-function Choices({ title, says, options, first, does, onDo, onClose }: ChoicesProps) {
+function Choices({ title, says, options, first, does, onDo, or, onClose }: ChoicesProps) {
   const [chosen, setChosen] = useState<readonly string[]>(first);
   return (
     <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="choices-title">
@@ -49,6 +51,19 @@ function Choices({ title, says, options, first, does, onDo, onClose }: ChoicesPr
         <Button color="inherit" onClick={onClose}>
           Leave it
         </Button>
+        {or && (
+          <Button
+            color="inherit"
+            variant="outlined"
+            disabled={!chosen.length}
+            onClick={() => {
+              onClose();
+              or.onDo(chosen);
+            }}
+          >
+            {or.does}
+          </Button>
+        )}
         <Button
           variant="contained"
           disabled={!chosen.length}
@@ -69,13 +84,23 @@ export function MatchSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const [from] = settledPieces(store.getState(), store.getState().selection);
   if (!from) return null;
+  const { surfaces } = store.getState().history.project;
+  const alike = alikeOnAll(surfaces, from).reduce((sum, { pieces }) => sum + pieces.length, 0);
   return (
     <Choices
       title={`Match ${from.name || from.role}`}
-      says="What shall other pieces take over from it? Press them one after the other then."
+      says={`What shall other pieces take over from it? Press them one after the other then${alike ? ', or give it to all that are what it is, on every page that is not locked' : ''}.`}
       options={matchesOf(from).map((what) => [what, MATCHES[what]] as const)}
       first={['turn']}
       does={() => 'Press the others'}
+      or={
+        alike
+          ? {
+              does: `To all ${alike} like it`,
+              onDo: (what) => act.matchAll(store, { from, what: what as Match[] }),
+            }
+          : undefined
+      }
       onDo={(what) => store.getState().matchFrom({ from, what: what as Match[] })}
       onClose={onClose}
     />
