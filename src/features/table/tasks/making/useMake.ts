@@ -17,6 +17,15 @@ export type Making =
   | { state: 'made'; name: string; bytes: number; seconds: number }
   | { state: 'failed'; message: string };
 
+/**
+ * How far it is, while it is made. Reports come by a way of their own, and may arrive after what was made: then they say
+ * nothing any more.
+ */
+export const reported =
+  (share: number, doing: string) =>
+  (now: Making): Making =>
+    now.state === 'making' ? { state: 'making', share, doing } : now;
+
 /** The worker is made ready when the dialog opens, and let go when it shuts. */
 export function useMake() {
   const { store } = useRoom();
@@ -68,8 +77,7 @@ export function useMake() {
         const { maker, failed } = ready();
         await maker.warm(new URL(FONTS_AT, location.href).href);
         const report = proxy(
-          (share: number, doing: string) =>
-            run.current === mine && setMaking({ state: 'making', share, doing }),
+          (share: number, doing: string) => run.current === mine && setMaking(reported(share, doing)),
         );
         const sides = taken.map(({ surface: { id, name }, panel }, i) => ({
           ...{ surface: { id }, panel },
