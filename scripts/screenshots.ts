@@ -77,6 +77,7 @@ async function tour(page: Page): Promise<void> {
   await page.goto('/');
   const flyIn = page.getByRole('button', { name: 'Open Fly-in on the beach' });
   await flyIn.waitFor({ timeout: 120_000 });
+  await page.getByText(/Laying out the kite club/).waitFor({ state: 'hidden', timeout: 120_000 });
   await page.getByRole('button', { name: 'Card', exact: true }).click();
   await page.getByRole('button', { name: 'Ready-made' }).click();
   await page.getByRole('list', { name: 'Ready-made cards' }).waitFor({ timeout: 60_000 });
