@@ -10,6 +10,7 @@ import { NO_SIDES } from '@/core/geometry/sides';
 import { bleedOf, drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { madeAs, madeBy, waysOut } from '@/core/product';
+import { MOST_COPIES } from '@/core/packing/pack';
 import { packedSheets, plansOf } from '@/core/packing/sheets';
 import { evenBleed, foldedSheets, imposed, MOST_NESTED } from '@/core/product/imposition';
 import { FORMS, type Form, type WayOut } from '@/core/product/product';
@@ -93,7 +94,8 @@ function sheetsOf({ packed, folded }: WayOut): SheetsMade {
     return { sheets: foldedSheets(sides, taken[0]!.panel!.box, bleed, folded.leaf), bleed };
   }
   const product = (packed && sheetIn(project.product)) || stop('It does not lie on sheets.');
-  const { plans, tooLarge } = plansOf(product);
+  const { plans, tooLarge, left } = plansOf(product);
+  if (left) console.error(`${left} copies are left out: ${MOST_COPIES} are packed at once.`);
   for (const part of tooLarge) {
     const { name, width, height } = project.surfaces.find((surface) => surface.part === part)!;
     console.error(

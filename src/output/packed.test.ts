@@ -148,7 +148,7 @@ test('cards come, are copied, moved and taken away with their backs, and the fil
     ['thing-2', 'Card 2'],
     ['thing-2-back', 'Card 2, back'],
   ]);
-  expect(things(history.project)[1]).toMatchObject({ width: 288, height: 216, count: 3, back: true });
+  expect(things(history.project)[1]).toMatchObject({ width: 288, height: 216, count: 1, back: true });
   history = perform(history, movePage('new', 0), 2);
   expect(history.project.surfaces.map(({ part }) => part)).toEqual([
     ...['thing-2', 'thing-2-back', 'thing-1', 'thing-1-back'],

@@ -11,7 +11,7 @@ export interface Cut {
 }
 
 /** Lengths nearer to each other than this are the same, points. */
-const NEAR = 0.01;
+export const NEAR = 0.01;
 
 /**
  * The cuts that take all boxes out of a piece of paper, in their order; null where boxes lie so that no cut through all of

@@ -3,7 +3,7 @@
  * laying are tried one after the other, the same for the same things, and the best is kept; what is placed never overlaps.
  */
 import { overlaps, type Box, type Size } from '@/core/geometry/box';
-import { cutsOf } from '@/core/packing/cuts';
+import { cutsOf, NEAR } from '@/core/packing/cuts';
 import { random } from '@/core/random';
 
 /** Something to be printed: its finished size, points, and how many of it. */
@@ -34,12 +34,12 @@ export interface Packed {
   sheets: Laid[][];
   /** What is larger than the paper, however it is turned. */
   tooLarge: string[];
+  /** Copies beyond the most that are packed at once. */
+  left: number;
 }
 
-/** Copies of all things together. */
+/** Copies of all things together that are packed at once. */
 export const MOST_COPIES = 2000;
-/** Lengths nearer to each other than this are the same, points. */
-const NEAR = 0.01;
 /** How often it is tried in other orders; fewer where there is much to lay. */
 const TRIES = 150;
 /** Plans as good in paper of which the cuts are counted. */
@@ -57,22 +57,22 @@ export function pack(things: readonly Wanted[], { area, gap, straight }: Room): 
     width + gap <= bin.width + NEAR && height + gap <= bin.height + NEAR;
   const goes = (thing: Wanted) =>
     fits(thing) || (thing.turns && fits({ width: thing.height, height: thing.width }));
-  const all = things
+  const wanted = things
     .filter((thing) => thing.count > 0 && goes(thing))
     .flatMap(({ id, width, height, count, turns }) =>
       Array.from({ length: count }, () => ({ id, width: width + gap, height: height + gap, turns })),
-    )
-    .slice(0, MOST_COPIES);
+    );
+  const all = wanted.slice(0, MOST_COPIES);
+  const left = wanted.length - all.length;
   const tooLarge = things.filter((thing) => thing.count > 0 && !goes(thing)).map(({ id }) => id);
-  if (!all.length) return { sheets: [], tooLarge };
+  if (!all.length) return { sheets: [], tooLarge, left };
   const chance = random(all.length);
   const tries = Math.max(12, Math.min(TRIES, Math.round((TRIES * 60) / all.length)));
   let best: { sheets: Laid[][]; cost: number; cuts: number } | undefined;
   let weighed = 0;
   for (let k = 0; k < tries; k++) {
     const order = ordered(all, k, chance);
-    const free = straight || k % 2 === 0 ? through : anywhere;
-    const sheets = filled(order, bin, free, k, chance);
+    const sheets = filled(order, bin, straight || k % 2 === 0, k, chance);
     const cost = sheets.length + shareOf(sheets.at(-1)!, bin);
     if (best && cost > best.cost + 1e-9) continue;
     const better = !best || cost < best.cost - 1e-9;
@@ -89,7 +89,7 @@ export function pack(things: readonly Wanted[], { area, gap, straight }: Room): 
     width: width - gap,
     height: height - gap,
   });
-  return { sheets: best!.sheets.map((sheet) => sheet.map(shown)), tooLarge };
+  return { sheets: best!.sheets.map((sheet) => sheet.map(shown)), tooLarge, left };
 }
 
 type Copy = Pick<Wanted, 'id' | 'width' | 'height' | 'turns'>;
@@ -117,11 +117,8 @@ function ordered(all: readonly Copy[], k: number, chance: () => number): Copy[] 
   return sorted;
 }
 
-/** How what is left of a free place is divided once something lies in its corner. */
-type Divide = (free: Box, laid: Box, all: readonly Box[], lengthwise: boolean) => Box[];
-
 /** By one cut right through: one of the two pieces is as long as the free place. */
-const through: Divide = ({ x, y, width, height }, laid, _, lengthwise) => {
+const through = ({ x, y, width, height }: Box, laid: Box, lengthwise: boolean): Box[] => {
   const right = {
     x: x + laid.width,
     y,
@@ -138,7 +135,7 @@ const through: Divide = ({ x, y, width, height }, laid, _, lengthwise) => {
 };
 
 /** Into the largest places that are free, which overlap each other: nothing need be cut right through. */
-const anywhere: Divide = (free, laid) =>
+const anywhere = (free: Box, laid: Box): Box[] =>
   [
     { ...free, width: laid.x - free.x },
     { ...free, x: laid.x + laid.width, width: free.x + free.width - laid.x - laid.width },
@@ -149,16 +146,15 @@ const anywhere: Divide = (free, laid) =>
 function filled(
   order: readonly Copy[],
   bin: Size,
-  divide: Divide,
+  straight: boolean,
   k: number,
   chance: () => number,
 ): Laid[][] {
   const sheets: { laid: Laid[]; free: Box[] }[] = [];
   for (const copy of order) {
-    const at = sheets.findIndex((sheet) => lay(sheet, copy, bin, divide, k, chance));
-    if (at >= 0) continue;
+    if (sheets.some((sheet) => lay(sheet, copy, bin, straight, k, chance))) continue;
     const sheet = { laid: [], free: [{ x: 0, y: 0, ...bin }] };
-    lay(sheet, copy, bin, divide, k, chance);
+    lay(sheet, copy, bin, straight, k, chance);
     sheets.push(sheet);
   }
   return sheets.map(({ laid }) => laid);
@@ -174,7 +170,7 @@ function lay(
   sheet: { laid: Laid[]; free: Box[] },
   { id, width, height, turns }: Copy,
   bin: Size,
-  divide: Divide,
+  straight: boolean,
   k: number,
   chance: () => number,
 ): boolean {
@@ -191,7 +187,7 @@ function lay(
       ]!;
       // Every other time what is turned waits until the rest is tried.
       const later = turned === (Math.floor(k / 15) % 2 === 1) ? 0 : 1e-3;
-      for (const [dx, dy] of divide === through ? [CORNER] : CORNERS) {
+      for (const [dx, dy] of straight ? [CORNER] : CORNERS) {
         const cost = close * (k < SURE ? 1 : 1 + chance()) + later;
         if (best && cost >= best.cost) continue;
         best = {
@@ -205,13 +201,11 @@ function lay(
   const { laid, of } = best;
   sheet.laid.push(laid);
   const lengthwise = k % 4 < 2 ? of.width - laid.width < of.height - laid.height : k % 4 === 2;
-  if (divide === through) {
-    sheet.free.splice(sheet.free.indexOf(of), 1, ...through(of, laid, sheet.free, lengthwise));
+  if (straight) {
+    sheet.free.splice(sheet.free.indexOf(of), 1, ...through(of, laid, lengthwise));
     return true;
   }
-  const pieces = sheet.free.flatMap((free) =>
-    overlaps(free, laid) ? divide(free, laid, sheet.free, true) : [free],
-  );
+  const pieces = sheet.free.flatMap((free) => (overlaps(free, laid) ? anywhere(free, laid) : [free]));
   sheet.free = pieces.filter(
     (a, i) => !pieces.some((b, j) => j !== i && holds(b, a) && (j < i || !holds(a, b))),
   );

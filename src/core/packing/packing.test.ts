@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import type { Box, Size } from '@/core/geometry/box';
 import { cutsOf, type Cut } from '@/core/packing/cuts';
-import { pack, type Laid, type Wanted } from '@/core/packing/pack';
+import { MOST_COPIES, pack, type Laid, type Wanted } from '@/core/packing/pack';
 import { random } from '@/core/random';
 import { toPoints } from '@/core/units/lengths';
 
@@ -180,6 +180,12 @@ test('of small sets no plan there is needs fewer sheets, but for three in a hund
   }
   expect(least).toBeGreaterThan(30);
   expect(ours).toBeLessThanOrEqual(1.03 * least);
+});
+
+test('ten thousand of one are more than are packed at once: as many as are, and the rest is told', () => {
+  const { sheets, left } = pack([wanted('label', 2, 1, 10_000)], { area: LETTER, gap: 0, straight: true });
+  expect(sheets.flat()).toHaveLength(MOST_COPIES);
+  expect(left).toBe(10_000 - MOST_COPIES);
 });
 
 test('the same things are laid the same', () => {

@@ -1,8 +1,8 @@
 /** The sheets of paper that small things come out on: where each lies, front and back, and how they are cut apart. */
-import { overlaps, type Box } from '@/core/geometry/box';
-import { compose, type Matrix } from '@/core/geometry/matrix';
-import { NO_SIDES, type Sides } from '@/core/geometry/sides';
-import { cutsOf, type Cut } from '@/core/packing/cuts';
+import { overlaps, transformBox, type Box } from '@/core/geometry/box';
+import { apply, compose, type Matrix } from '@/core/geometry/matrix';
+import { NO_SIDES, withBleed, type Sides } from '@/core/geometry/sides';
+import { cutsOf, NEAR, type Cut } from '@/core/packing/cuts';
 import { pack, type Laid } from '@/core/packing/pack';
 import type { Line, Placed, PrintSheet } from '@/core/product/imposition';
 import { backOf, printable, type SheetProduct, type Thing } from '@/core/product/sheet';
@@ -23,12 +23,14 @@ export interface Plans {
   plans: Plan[];
   /** Parts that are larger than what can be printed on. */
   tooLarge: string[];
+  /** Copies that were left out: no more are packed at once. */
+  left: number;
 }
 
 /** What lies on which sheet of paper. */
 export function plansOf(product: SheetProduct): Plans {
   const { width, height, lost, gap, straight, things } = product;
-  const { sheets, tooLarge } = pack(
+  const { sheets, tooLarge, left } = pack(
     things.map(({ part, upright, ...thing }) => ({ ...thing, id: part, turns: !upright })),
     { area: printable(product), gap, straight },
   );
@@ -36,7 +38,7 @@ export function plansOf(product: SheetProduct): Plans {
     const laid = sheet.map((each) => ({ ...each, x: each.x + lost.left, y: each.y + lost.top }));
     return { laid, cuts: cutsOf({ x: 0, y: 0, width, height }, laid) };
   });
-  return { of: product, plans, tooLarge };
+  return { of: product, plans, tooLarge, left };
 }
 
 /**
@@ -79,17 +81,15 @@ export function packedSheets(
       return [
         {
           page: 1 + parts.indexOf(backOf(each.id)),
-          map: compose(compose(behind, mapOf(each)), mirroredIn(thing)),
-          seen: mirroredBox(seen[i]!, behind),
+          map: compose(behind, mapOf(each), mirroredIn(thing)),
+          seen: transformBox(behind, seen[i]!),
         },
       ];
     });
-    const other = ticks.map(([x1, y1, x2, y2]): Line => [
-      behind[0] * x1 + behind[4],
-      behind[3] * y1 + behind[5],
-      behind[0] * x2 + behind[4],
-      behind[3] * y2 + behind[5],
-    ]);
+    const other = ticks.map(([x1, y1, x2, y2]): Line => {
+      const [from, to] = [apply(behind, { x: x1, y: y1 }), apply(behind, { x: x2, y: y2 })];
+      return [from.x, from.y, to.x, to.y];
+    });
     return [{ ...bare, placed: front, ticks }, ...(backs ? [{ ...bare, placed: back, ticks: other }] : [])];
   });
 }
@@ -100,12 +100,6 @@ const mapOf = ({ x, y, width, turned }: Laid): Matrix =>
 
 /** A back is read when the card is turned over like a page. */
 const mirroredIn = ({ width }: Thing): Matrix => [-1, 0, 0, 1, width, 0];
-
-const mirroredBox = (box: Box, [a, , , d, e, f]: Matrix): Box => ({
-  ...box,
-  x: a < 0 ? e - box.x - box.width : box.x,
-  y: d < 0 ? f - box.y - box.height : box.y,
-});
 
 /** Sides of what lies turned, as they lie on the paper. */
 const turnedSides = ({ top, right, bottom, left }: Sides, turned: boolean): Sides =>
@@ -141,16 +135,10 @@ function grownTo(box: Box, others: readonly Box[], bleed: Sides, product: SheetP
       bleed.bottom,
     ),
   };
-  return {
-    x: box.x - by.left,
-    y: box.y - by.top,
-    width: box.width + by.left + by.right,
-    height: box.height + by.top + by.bottom,
-  };
+  const grown = withBleed({ ...box, bleed: by });
+  return { ...grown, x: box.x + grown.x, y: box.y + grown.y };
 }
 
-/** Lengths nearer to each other than this are the same, points. */
-const NEAR = 0.02;
 /** How long a tick is, how far from what is printed it begins, and the least that is worth drawing; points. */
 const [TICK, OFF, LEAST] = [12, 2, 3];
 

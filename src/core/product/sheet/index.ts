@@ -7,6 +7,7 @@ import type { Size } from '@/core/geometry/box';
 import type { Part, ProductKind } from '@/core/product/product';
 import { SHEET_PAPERS, sheetStart } from '@/core/product/sheet/start';
 import { formatSize, toPoints } from '@/core/units/lengths';
+import type { PageSize } from '@/core/units/sizes';
 
 export interface Thing extends Size {
   part: string;
@@ -55,9 +56,9 @@ export const printable = ({
   height: height - lost.top - lost.bottom,
 });
 
-const paperName = ({ width, height }: Size): string | undefined =>
-  SHEET_PAPERS.find((paper) => Math.abs(paper.width - width) < 0.1 && Math.abs(paper.height - height) < 0.1)
-    ?.name;
+/** The paper that is so large; undefined for a size of its own. */
+export const paperOf = ({ width, height }: Size): PageSize | undefined =>
+  SHEET_PAPERS.find((paper) => Math.abs(paper.width - width) < 0.1 && Math.abs(paper.height - height) < 0.1);
 
 function parts({ things }: SheetProduct): Part[] {
   return things.flatMap(({ part, width, height, back }, i): Part[] => [
@@ -66,12 +67,12 @@ function parts({ things }: SheetProduct): Part[] {
   ]);
 }
 
-/** With these parts in this order: one that is new is like the one before it. */
+/** With these parts in this order: one that is new is like the one before it, wanted once. */
 function withParts(product: SheetProduct, wanted: readonly string[]): SheetProduct {
   const known = new Map(product.things.map((thing) => [thing.part, thing]));
   const things: Thing[] = [];
   for (const part of wanted.slice(0, MOST_THINGS))
-    things.push(known.get(part) ?? { ...(things.at(-1) ?? product.things[0]!), part });
+    things.push(known.get(part) ?? { ...(things.at(-1) ?? product.things[0]!), part, count: 1 });
   return { ...product, things };
 }
 
@@ -95,7 +96,7 @@ export const sheet: ProductKind<SheetProduct> = {
   sides: parts,
   says(product, unit) {
     const count = countOf(product);
-    return `${count} ${count === 1 ? 'card' : 'cards'} on ${(paperName(product) ?? formatSize(product, unit)).toLowerCase()} paper`;
+    return `${count} ${count === 1 ? 'card' : 'cards'} on ${(paperOf(product)?.name ?? formatSize(product, unit)).toLowerCase()} paper`;
   },
   settings: (product) => `Sheet of ${countOf(product)} ${countOf(product) === 1 ? 'card' : 'cards'}`,
   rows: {

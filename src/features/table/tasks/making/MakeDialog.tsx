@@ -72,7 +72,7 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
   const [wanted, setWanted] = useState(() =>
     begin && selection.length ? CHOSEN : sidesOf(project.product) ? wholeChoice(project.product) : THIS,
   );
-  const choices = choicesFor(project, surface, selection);
+  const choices = useMemo(() => choicesFor(project, surface, selection), [project, surface, selection]);
   const choice = choices.find(({ id }) => id === wanted) ?? choices[0]!;
   const { taken, only } = choice;
   const several = taken.length > 1;
@@ -81,8 +81,7 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
   const packed = usePlans(choice.packed ? sheetIn(project.product) : null);
   const sheets = useMemo(
     () => sheetsFor(project, choice, folding, over, packed?.plans ?? []),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- a choice is what it is called
-    [project, choice.id, folding, over, packed],
+    [project, choice, folding, over, packed],
   );
   const options = optionsFor(wished, choice, sheets);
   const { making, start, cancel } = useMake();

@@ -2,7 +2,7 @@
 /** The paper: its size, what the printer loses of it, and how it is cut. */
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { MOST_GAP, type SheetProduct } from '@/core/product/sheet';
+import { MOST_GAP, paperOf, type SheetProduct } from '@/core/product/sheet';
 import { SHEET_PAPERS } from '@/core/product/sheet/start';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
@@ -22,10 +22,8 @@ const OWN = 'own';
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 
 export function PaperControls({ product, unit, disabled, onChange }: Props) {
-  const { width, height, lost, gap, straight } = product;
-  const paper = SHEET_PAPERS.find(
-    (each) => Math.abs(each.width - width) < 0.1 && Math.abs(each.height - height) < 0.1,
-  );
+  const { lost, gap, straight } = product;
+  const paper = paperOf(product);
   const side = (name: 'width' | 'height', label: string) => (
     <LengthField
       label={label}

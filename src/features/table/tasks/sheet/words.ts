@@ -1,4 +1,5 @@
 /** What is said of small things on paper. */
+import { MOST_COPIES } from '@/core/packing/pack';
 import type { Plans } from '@/core/packing/sheets';
 import type { Project } from '@/core/project/model';
 import { formatSize } from '@/core/units/lengths';
@@ -6,7 +7,10 @@ import { formatSize } from '@/core/units/lengths';
 const so = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 
 /** How many come out on how much paper, in how many cuts, and what does not fit, with its size. */
-export function packedInWords({ surfaces, unit }: Project, { of, plans, tooLarge }: Plans): string {
+export function packedInWords(
+  { surfaces, unit }: Project,
+  { of, plans, tooLarge, left: over }: Plans,
+): string {
   const cards = plans.reduce((sum, { laid }) => sum + laid.length, 0);
   const cuts = plans.reduce((sum, { cuts }) => sum + (cuts?.length ?? 0), 0);
   const crooked = plans.some(({ cuts }) => !cuts);
@@ -18,5 +22,6 @@ export function packedInWords({ surfaces, unit }: Project, { of, plans, tooLarge
     const name = surfaces.find((surface) => surface.part === part)?.name ?? 'A card';
     return `${name} does not fit: it measures ${formatSize({ width, height }, unit)}.`;
   });
+  if (over) left.push(`${so(over, 'copy', 'copies')} more are left out: ${MOST_COPIES} are packed at once.`);
   return [fits, ...left].join(' ');
 }
