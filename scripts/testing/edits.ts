@@ -4,6 +4,7 @@ import { isWritten } from '@/core/piece/outline';
 import { copiesOf } from '@/core/project/copies';
 import * as across from '@/core/project/edits/across';
 import * as cut from '@/core/project/edits/cut';
+import * as cutting from '@/core/project/edits/cutting';
 import * as dyes from '@/core/project/edits/dyes';
 import { together, type Edit } from '@/core/project/edits/edit';
 import * as facts from '@/core/project/edits/facts';
@@ -314,6 +315,15 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   exchangePiece: ({ s, one, chance }) => pile.exchangePiece(s, one, inkPiece(chance.id()), []),
   removePieces: ({ s, one }) => pile.removePieces(s, [one]),
   layBackground: ({ s, chance }) => pile.layBackground(s, inkPiece(chance.id()), []),
+  setCutting: ({ some, chance }) =>
+    cutting.setCutting(
+      some.map(({ id }) => id),
+      {
+        as: chance.of(['cut', 'draw', 'print', undefined]),
+        bridge: chance.of([2, chance.number(), undefined]),
+        close: chance.of([true, undefined]),
+      },
+    ),
   setTucks: ({ s, one, all, chance }) =>
     pile.setTucks(s, one, [{ under: all[0]!.id, x: chance.number(), y: chance.number() }]),
   movePieces: ({ s, some, chance }) => place.movePieces(s, some, chance.number(), chance.number()),

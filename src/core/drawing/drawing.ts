@@ -14,6 +14,8 @@ export interface DrawingPart {
   path: Path;
   /** `#rrggbb` */
   colour: string;
+  /** The id of the nearest group it is in that has one. */
+  layer?: string;
   /** The ink it is named for, so that a drawing can be inked anew by name. */
   ink?: string;
   /** 0 to 1. */

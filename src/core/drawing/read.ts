@@ -36,6 +36,7 @@ interface Element {
 interface Style {
   fill: string;
   stroke: string;
+  layer?: string;
   ink?: string;
   strokeInk?: string;
   width: number;
@@ -255,7 +256,7 @@ class Reader {
     { hex }: { hex: string },
     ink: string | undefined,
     opacity: number,
-    { rule }: Style,
+    { rule, layer }: Style,
     at: readonly Point[],
     line?: Line,
   ): void {
@@ -264,6 +265,7 @@ class Reader {
     this.parts.push({
       path: transformPath(map, path),
       colour: hex,
+      ...(layer ? { layer } : {}),
       ...(ink ? { ink } : {}),
       opacity: Math.min(1, opacity),
       rule,
@@ -350,6 +352,7 @@ class Reader {
     return {
       fill: said.fill ?? from.fill,
       stroke: said.stroke ?? from.stroke,
+      layer: element.name === 'g' ? (attributes.id ?? from.layer) : from.layer,
       ink: attributes['data-fill-ink'] ?? inkFor('fill', from.ink),
       strokeInk: attributes['data-stroke-ink'] ?? inkFor('stroke', from.strokeInk),
       width: Number.isFinite(width) ? Math.max(0, width) : from.width,

@@ -1,16 +1,17 @@
-/** Ring simplification by Ramer (1972) and Douglas & Peucker (1973): no point left out lies further than `tolerance` off. */
+/** Rings and lines simplified by Ramer (1972) and Douglas & Peucker (1973): no point left out lies further than `tolerance` off. */
 import type { Point } from '@/core/geometry/matrix';
 
 export function simplifyRing(ring: readonly Point[], tolerance: number): Point[] {
   if (ring.length < 5) return [...ring];
   // A ring has no ends: it is cut at its first point and at the one furthest from it.
   const far = furthest(ring, (point) => Math.hypot(point.x - ring[0]!.x, point.y - ring[0]!.y));
-  const there = thin(ring.slice(0, far + 1), tolerance);
-  const back = thin([...ring.slice(far), ring[0]!], tolerance);
+  const there = simplifyLine(ring.slice(0, far + 1), tolerance);
+  const back = simplifyLine([...ring.slice(far), ring[0]!], tolerance);
   return [...there.slice(0, -1), ...back.slice(0, -1)];
 }
 
-function thin(line: readonly Point[], tolerance: number): Point[] {
+/** An open line; its ends stay. */
+export function simplifyLine(line: readonly Point[], tolerance: number): Point[] {
   const keep = new Set([0, line.length - 1]);
   const spans: [number, number][] = [[0, line.length - 1]];
   for (let span = spans.pop(); span; span = spans.pop()) {

@@ -2,6 +2,7 @@
  * The one object of the program: a piece is a material, cut to an outline, finished, and placed.
  * Each of the four has a folder here with one file for each kind; a new kind is one file and one line in its index.
  */
+import type { Cutting } from '@/core/piece/cutting';
 import type { Held } from '@/core/piece/held';
 import type { Finish } from '@/core/piece/finish';
 import type { Material } from '@/core/piece/material';
@@ -44,6 +45,8 @@ export interface Piece {
   round?: string;
   /** It lies on every page: all that have the same are alike. */
   shared?: string;
+  /** What an electronic cutter makes of it, where that is not what its material and outline say. */
+  cutter?: Cutting;
   /** Where it passes under pieces that lie lower in the pile. */
   tucks?: Tuck[];
 }

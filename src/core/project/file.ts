@@ -59,6 +59,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   13: (old) => old,
   // 15: books, and what is known of how their pages were laid. All may be absent.
   14: (old) => old,
+  // 16: what a cutter makes of a piece. It may be absent.
+  15: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

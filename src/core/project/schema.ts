@@ -2,6 +2,7 @@
 import { array, boolean, number, object, string, type AnyObject, type ObjectSchema } from 'yup';
 import { FACT_KINDS } from '@/core/living/field';
 import { LONGEST_HOLIDAY, LONGEST_RULE, MOST_HOLIDAYS } from '@/core/calendar/holidays';
+import { cuttingSchema } from '@/core/piece/cutting';
 import { heldSchema } from '@/core/piece/held';
 import { EVENT_KINDS, LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
 import { FIRST_YEAR, LAST_YEAR, monthLength } from '@/core/dates/days';
@@ -81,6 +82,7 @@ const pieceSchema = object({
   shared: string().min(1).max(80),
   carried: string().min(1).max(80),
   held: heldSchema.default(undefined).optional(),
+  cutter: cuttingSchema.default(undefined).optional(),
   tucks: array(
     object({
       under: id,

@@ -26,6 +26,7 @@ export interface ArtMaterial {
 export const art: MaterialKind<ArtMaterial> = {
   kind: 'art',
   name: 'Picture',
+  printed: true,
   schema: object({
     kind: string().oneOf(['art']).required(),
     asset: string().matches(SHA256).required(),

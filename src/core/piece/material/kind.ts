@@ -50,6 +50,8 @@ export interface MaterialKind<M extends { kind: string }> extends Answers<M> {
   cutsOut?: true;
   /** Whether it covers all of its outline: nothing is seen through it. Not, without. */
   covers?(material: M, asset: Cut['asset']): boolean;
+  /** It comes from a printer, as photos do: a cutter leaves it alone as long as nobody says otherwise. */
+  printed?: true;
   /** Its pictures are photos: a caption says who is on them, and when it was. */
   photos?: true;
   /** Pixels per inch from which its pictures print well, where that is less than for a photo. */

@@ -56,6 +56,7 @@ const gap = number().min(LEAST_WORD_GAP).max(MOST_WORD_GAP).required();
 export const words: MaterialKind<WordsMaterial> = {
   kind: 'words',
   name: 'Words over and over',
+  printed: true,
   schema: object({
     kind: string().oneOf(['words']).required(),
     text: string().max(LONGEST_WORDS).defined(),

@@ -43,6 +43,7 @@ export type { MonthMaterial } from '@/core/piece/material/month/model';
 export const month: MaterialKind<MonthMaterial> = {
   kind: 'month',
   name: 'A month',
+  printed: true,
   schema: object({
     kind: string().oneOf(['month']).required(),
     year: number().integer().min(FIRST_YEAR).max(LAST_YEAR).required(),

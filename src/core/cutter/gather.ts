@@ -1,0 +1,164 @@
+/** What lies on pages, as a cutter sees it: outlines, folds and openings, each with the paper it is of. */
+import { boxOfPoints, corners, transformBox, type Size } from '@/core/geometry/box';
+import { translation, type Matrix } from '@/core/geometry/matrix';
+import { pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
+import { cutOf, type DrawingTools } from '@/core/page/outlines';
+import { isOpening } from '@/core/page/through';
+import { matPaths } from '@/core/piece/finish/mats';
+import { colourOf, isInk, materialKind, materialSays, type Material } from '@/core/piece/material';
+import { isWritten } from '@/core/piece/outline';
+import type { Piece } from '@/core/piece/piece';
+import { placementMatrix } from '@/core/piece/placement/placement';
+import type { Fold } from '@/core/picture/picture';
+import type { PrintSheet } from '@/core/product/imposition';
+import type { Project, Surface } from '@/core/project/model';
+import type { Asked, Item, Paper, Place } from '@/core/cutter/model';
+import { toPoints } from '@/core/units/lengths';
+
+/** Letters smaller than this are drawn with a pen: no blade cuts them (common practice, no source). */
+const CUT_LETTERS = toPoints(8, 'mm');
+
+/** What a cutter makes of a piece as long as nobody says otherwise. */
+export function usually({ outline, material }: Pick<Piece, 'outline' | 'material'>): Asked {
+  if (materialKind(material).cutsOut) return 'cut';
+  if (isWritten(outline)) return outline.size < CUT_LETTERS ? 'draw' : 'cut';
+  const { printed, photos } = materialKind(material);
+  return printed || photos ? 'print' : 'cut';
+}
+
+export const askedOf = (piece: Piece): Asked => piece.cutter?.as ?? usually(piece);
+
+/** What stands for a paper that is a picture where none can be shown. */
+const PICTURED = '#d8d2c6';
+
+function paperOf(material: Material, project: Project): Paper {
+  if (isInk(material)) {
+    const colour = colourOf(material);
+    return { key: colour, name: materialSays(material, project.unit) ?? colour, colour };
+  }
+  const asset = 'asset' in material ? project.assets[material.asset] : undefined;
+  if (!asset)
+    return { key: materialKind(material).name, name: materialKind(material).name, colour: '#ffffff' };
+  return { key: asset.sha, name: asset.name.replace(/\.\w+$/, ''), colour: PICTURED, asset: asset.sha };
+}
+
+const foldPath = ({ axis, at, from = 0, to }: Fold, { width, height }: Size): Path =>
+  axis === 'x'
+    ? [
+        ['M', at, from],
+        ['L', at, to ?? height],
+      ]
+    : [
+        ['M', from, at],
+        ['L', to ?? width, at],
+      ];
+
+/** Whether it lies under all of its page, as a whole sheet of paper does: nobody cuts that. */
+function underAll(path: Path, { width, height }: Size): boolean {
+  const box = pathBounds(path);
+  return (
+    box.x <= 0.01 && box.y <= 0.01 && box.x + box.width >= width - 0.01 && box.y + box.height >= height - 0.01
+  );
+}
+
+/** A page as it lies; with `only`, these pieces of it and nothing else. */
+export function placeOf(
+  project: Project,
+  surface: Surface,
+  tools: DrawingTools,
+  only?: readonly string[],
+): Place {
+  const { width, height, ground, name } = surface;
+  const { folds = [], paper = null } = tools.sides?.(surface) ?? {};
+  const wanted = only && new Set(only);
+  const shown = surface.pile.filter(({ id, placement }) => !placement.hidden && (!wanted || wanted.has(id)));
+  // A page's paper is cut where something is done to it: it is folded, or no rectangle, or has openings.
+  const own: Item[] =
+    !wanted && (folds.length || paper || shown.some(isOpening))
+      ? [
+          {
+            id: `${surface.id} paper`,
+            name: `${name}, its paper`,
+            piece: null,
+            as: 'cut',
+            paper: { key: `ground ${ground}`, name: `Paper of ${name}`, colour: ground },
+            path: paper ?? rectanglePath({ x: 0, y: 0, width, height }),
+            folds: folds.map((fold) => foldPath(fold, surface)),
+            wishes: {},
+            unit: `${surface.id} paper`,
+          },
+        ]
+      : [];
+  const items = shown.flatMap((piece): Item[] => {
+    const map = placementMatrix(piece.placement);
+    const { path } = cutOf(piece, tools);
+    const unit = piece.groups?.[0] ?? piece.id;
+    const asked = askedOf(piece);
+    const onPage = transformPath(map, path);
+    const whole = !wanted && !isOpening(piece) && underAll(onPage, surface) && piece.cutter?.as === undefined;
+    const mats = piece.finish.mats ?? [];
+    const lower = matPaths(mats, path).map((outline, i): Item => ({
+      id: `${piece.id} mat ${i + 1}`,
+      name: `Mat ${i + 1} of ${piece.name}`,
+      piece: piece.id,
+      as: 'cut',
+      paper: paperOf(mats[i]!.material, project),
+      path: transformPath(map, outline),
+      wishes: {},
+      unit,
+    }));
+    return [
+      ...lower.reverse(),
+      {
+        id: piece.id,
+        name: piece.name,
+        piece: piece.id,
+        as: whole ? 'print' : asked,
+        paper: paperOf(piece.material, project),
+        path: onPage,
+        ...(isOpening(piece) ? { opening: true as const } : {}),
+        wishes: piece.cutter ?? {},
+        unit,
+      },
+    ];
+  });
+  return { name, size: { width, height }, items: [...own, ...items] };
+}
+
+/** A sheet of paper things are printed on: what is cut is each of them. */
+export function placeOnPaper(
+  name: string,
+  { trim, placed }: PrintSheet,
+  pages: readonly (Size & { name: string })[],
+): Place {
+  return {
+    name,
+    size: trim,
+    items: placed.map(({ page, map }, i): Item => {
+      const { width, height, name } = pages[page - 1]!;
+      return {
+        id: `card ${i + 1}`,
+        name,
+        piece: null,
+        as: 'cut',
+        paper: { key: 'printed', name: 'Printed paper', colour: '#ffffff' },
+        path: transformPath(map, rectanglePath({ x: 0, y: 0, width, height })),
+        wishes: {},
+        unit: `card ${i + 1}`,
+      };
+    }),
+  };
+}
+
+/** All that lies on a place within its own box, moved so that the box begins at its corner: for what is chosen alone. */
+export function closeAbout(place: Place): Place {
+  const boxes = place.items.map(({ path }) => pathBounds(path));
+  if (!boxes.length) return place;
+  const { x, y, width, height } = boxOfPoints(boxes.flatMap(corners));
+  const map: Matrix = translation(-x, -y);
+  return {
+    name: place.name,
+    size: transformBox(map, { x, y, width, height }),
+    items: place.items.map((item) => ({ ...item, path: transformPath(map, item.path) })),
+  };
+}

@@ -1,0 +1,176 @@
+/** DXF as outlines: lines, polylines with their arcs, circles, arcs, ellipses and splines (dxf-parser reads the tags). */
+import DxfParser, { type IEntity } from 'dxf-parser';
+import type { Point } from '@/core/geometry/matrix';
+import { doingOf } from '@/core/cutter/read/doing';
+import {
+  chained,
+  PER_UNIT,
+  tooMuch,
+  turnedOver,
+  type FileUnit,
+  type ReadOutline,
+  type ReadOutlines,
+} from '@/core/cutter/read/outlines';
+import { fail, ok, type Result } from '@/core/result';
+
+/** $INSUNITS of the DXF reference: what a unit is. */
+const UNITS: Record<number, FileUnit> = { 1: 'in', 4: 'mm', 5: 'cm' };
+/** Sides of an arc turn by at most this, radians. */
+const ARC = Math.PI / 90;
+
+/** Of what the parser gives, what is looked at here. */
+type Entity = IEntity & {
+  vertices?: (Point & { bulge?: number })[];
+  shape?: boolean;
+  center?: Point;
+  radius?: number;
+  startAngle?: number;
+  endAngle?: number;
+  majorAxisEndPoint?: Point;
+  axisRatio?: number;
+  controlPoints?: Point[];
+  fitPoints?: Point[];
+  knotValues?: number[];
+  degreeOfSplineCurve?: number;
+  closed?: boolean;
+};
+
+export function readDxf(text: string): Result<ReadOutlines> {
+  if (text.startsWith('AutoCAD Binary DXF'))
+    return fail('is a binary DXF, which is not read: save it as text');
+  let file: ReturnType<DxfParser['parseSync']>;
+  try {
+    file = new DxfParser().parseSync(text);
+  } catch {
+    file = null;
+  }
+  if (!file?.entities) return fail('is a damaged DXF: it cannot be read');
+  const dropped = new Set<string>();
+  const found = (file.entities as Entity[]).flatMap((entity): ReadOutline[] => {
+    const read = readEntity(entity);
+    if (!read) {
+      dropped.add(`“${entity.type.toLowerCase()}”`);
+      return [];
+    }
+    if (read.points.length < 2 || read.points.some(({ x, y }) => !Number.isFinite(x) || !Number.isFinite(y)))
+      return [];
+    return [{ ...read, doing: doingOf(entity.layer ?? '') }];
+  });
+  const stated = UNITS[Number(file.header?.$INSUNITS ?? 0)];
+  const unit = stated ?? 'mm';
+  const scaled = found.map((line) => ({
+    ...line,
+    points: line.points.map(({ x, y }) => ({ x: x * PER_UNIT[unit], y: y * PER_UNIT[unit] })),
+  }));
+  if (!scaled.length) return fail('holds no outline that could be cut');
+  const most = file.header?.$EXTMAX as Point | undefined;
+  const extent =
+    most && stated && most.x > 0 && most.y > 0
+      ? { width: most.x * PER_UNIT[unit], height: most.y * PER_UNIT[unit] }
+      : undefined;
+  const over = turnedOver(chained(scaled), extent);
+  const why = tooMuch(over);
+  return why ? fail(why) : ok({ ...over, unit, said: stated !== undefined, dropped: [...dropped] });
+}
+
+function readEntity(entity: Entity): Omit<ReadOutline, 'doing'> | null {
+  const { vertices = [], center, radius, startAngle = 0, endAngle = 2 * Math.PI } = entity;
+  switch (entity.type) {
+    case 'LINE':
+      return { points: vertices.map(({ x, y }) => ({ x, y })), closed: false };
+    case 'LWPOLYLINE':
+    case 'POLYLINE':
+      return { points: withBulges(vertices, Boolean(entity.shape)), closed: Boolean(entity.shape) };
+    case 'CIRCLE':
+      return center && radius
+        ? { points: arc(center, radius, 0, 2 * Math.PI).slice(0, -1), closed: true }
+        : null;
+    case 'ARC':
+      return center && radius ? { points: arc(center, radius, startAngle, endAngle), closed: false } : null;
+    case 'ELLIPSE':
+      return center && entity.majorAxisEndPoint ? ellipse(entity, center) : null;
+    case 'SPLINE':
+      return spline(entity);
+    default:
+      return null;
+  }
+}
+
+/** From one angle to the next larger one, radians. */
+function arc({ x, y }: Point, radius: number, from: number, to: number): Point[] {
+  const sweep = to > from ? to - from : to - from + 2 * Math.PI;
+  const steps = Math.max(2, Math.ceil(sweep / ARC));
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const angle = from + (sweep * i) / steps;
+    return { x: x + radius * Math.cos(angle), y: y + radius * Math.sin(angle) };
+  });
+}
+
+function ellipse(
+  { majorAxisEndPoint, axisRatio = 1, startAngle = 0, endAngle = 2 * Math.PI }: Entity,
+  { x, y }: Point,
+) {
+  const { x: ax, y: ay } = majorAxisEndPoint!;
+  const whole = Math.abs(Math.abs(endAngle - startAngle) - 2 * Math.PI) < 1e-3;
+  const points = arc({ x: 0, y: 0 }, 1, startAngle, endAngle).map(({ x: c, y: s }) => ({
+    x: x + c * ax - s * axisRatio * ay,
+    y: y + c * ay + s * axisRatio * ax,
+  }));
+  return { points: whole ? points.slice(0, -1) : points, closed: whole };
+}
+
+/** A bulge is the tangent of a quarter of the arc's angle, above zero to the left (DXF reference, group 42). */
+function withBulges(vertices: readonly (Point & { bulge?: number })[], closed: boolean): Point[] {
+  return vertices.flatMap((from, i): Point[] => {
+    const to = vertices[i + 1] ?? (closed ? vertices[0] : undefined);
+    const start = { x: from.x, y: from.y };
+    if (!to || !from.bulge) return [start];
+    const sweep = 4 * Math.atan(from.bulge);
+    const [dx, dy] = [to.x - from.x, to.y - from.y];
+    const radius = Math.hypot(dx, dy) / 2 / Math.sin(sweep / 2);
+    const turn = Math.atan2(dy, dx) + Math.PI / 2 - sweep / 2;
+    const middle = { x: from.x + radius * Math.cos(turn), y: from.y + radius * Math.sin(turn) };
+    const begin = Math.atan2(from.y - middle.y, from.x - middle.x);
+    const steps = Math.max(1, Math.ceil(Math.abs(sweep) / ARC));
+    const r = Math.abs(radius);
+    return Array.from({ length: steps }, (_, k) => {
+      const angle = begin + (sweep * k) / steps;
+      return { x: middle.x + r * Math.cos(angle), y: middle.y + r * Math.sin(angle) };
+    });
+  });
+}
+
+/** A B-spline by de Boor's algorithm, in equal steps of each span of its knots. */
+function spline({ controlPoints, fitPoints, knotValues, degreeOfSplineCurve = 3, closed }: Entity) {
+  const shut = Boolean(closed);
+  if (
+    !controlPoints?.length ||
+    !knotValues ||
+    knotValues.length < controlPoints.length + degreeOfSplineCurve + 1
+  )
+    return fitPoints?.length ? { points: fitPoints.map(({ x, y }) => ({ x, y })), closed: shut } : null;
+  const p = degreeOfSplineCurve;
+  const points: Point[] = [];
+  for (let k = p; k < controlPoints.length; k++) {
+    const [from, to] = [knotValues[k]!, knotValues[k + 1]!];
+    if (to <= from) continue;
+    for (let i = 0; i < 24; i++)
+      points.push(deBoor(from + ((to - from) * i) / 24, k, p, controlPoints, knotValues));
+  }
+  const last = controlPoints.at(-1)!;
+  return { points: [...points, { x: last.x, y: last.y }], closed: shut };
+}
+
+function deBoor(t: number, k: number, p: number, control: readonly Point[], knots: readonly number[]): Point {
+  const d = Array.from({ length: p + 1 }, (_, j) => control[j + k - p]!).map(({ x, y }) => ({ x, y }));
+  for (let r = 1; r <= p; r++)
+    for (let j = p; j >= r; j--) {
+      const wide = knots[j + 1 + k - r]! - knots[j + k - p]!;
+      const share = wide ? (t - knots[j + k - p]!) / wide : 0;
+      d[j] = {
+        x: d[j - 1]!.x * (1 - share) + d[j]!.x * share,
+        y: d[j - 1]!.y * (1 - share) + d[j]!.y * share,
+      };
+    }
+  return d[p]!;
+}
