@@ -7,7 +7,7 @@ import { bladed, overcut } from '@/core/cutter/blade';
 import { lifted } from '@/core/cutter/machine/lift';
 import { ACCELERATION, runOf, SPEEDS, TOOL_TIME, toolAt, trailing } from '@/core/cutter/machine/run';
 import { Line } from '@/core/cutter/model';
-import { once } from '@/core/cutter/once';
+
 import { emptyWay, inOrder, outerOf, startsOf } from '@/core/cutter/order';
 import { linesOn, prepare } from '@/core/cutter/prepare';
 import { FIRST_SETTINGS } from '@/core/cutter/settings';
