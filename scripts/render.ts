@@ -1,8 +1,8 @@
 /**
- * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut|sheets --format png|jpg|pdf|svg --ppi 300 --out FILE
- *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS] [--over side|head]
+ * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut|sheets --format png|jpg|pdf|svg|dxf|hpgl --ppi 300 --out FILE
+ *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS] [--over side|head] [--mat 12x12|12x24|a4] [--laid]
  * Renders sides of a project file with the same core and outputs as the app: flat as they are designed, as single pages
- * (the panels of what is folded), as cut lines (SVG), or on sheets of paper (PDF): folded, or packed and turned over sideways or over the head for their backs. Several go into one PDF, or into files numbered before their ending.
+ * (the panels of what is folded), for an electronic cutter (a file for each mat, its parts packed or as they are laid), or on sheets of paper (PDF): folded, or packed and turned over sideways or over the head for their backs. Several go into one PDF, or into files numbered before their ending.
  */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
@@ -18,6 +18,9 @@ import { sheetIn } from '@/core/product/sheet';
 import { formatSize } from '@/core/units/lengths';
 import { FORMATS, isFormat, type SheetsMade } from '@/output/formats';
 import { make } from '@/output/make';
+import { MATS, type MatName } from '@/core/cutter/settings';
+import { CUT_FORMATS, isCutFormat } from '@/output/cut/formats';
+import { cutFiles } from './node/cut';
 import { openedFile, typesetterOf } from './node/files';
 import { nodeWorkshop } from './node/platform';
 
@@ -35,6 +38,8 @@ const { values, positionals } = parseArgs({
     folds: { type: 'string', default: '1' },
     nested: { type: 'string' },
     over: { type: 'string', default: 'side' },
+    mat: { type: 'string', default: '12x12' },
+    laid: { type: 'boolean', default: false },
   },
 });
 
@@ -47,13 +52,17 @@ const file = positionals[0] ?? stop('Name a .bellagraph file.');
 const out = values.out ?? stop('Say where to write with --out FILE.');
 const ppi = Number(values.ppi);
 if (!(ppi >= 20 && ppi <= 1200)) stop('--ppi takes 20 to 1200.');
+const cut = values.as === 'cut';
+const cutFormat = isCutFormat(values.format) ? values.format : null;
 const format = isFormat(values.format)
   ? values.format
-  : stop(`--format takes ${Object.keys(FORMATS).join(', ')}.`);
+  : cut
+    ? 'svg'
+    : stop(`--format takes ${Object.keys(FORMATS).join(', ')}.`);
+if (cut && !cutFormat) stop(`Cut lines are made with --format ${Object.keys(CUT_FORMATS).join(', ')}.`);
 const opened = await openedFile(file).catch((error: Error) => stop(error.message));
 const { project, bytes, mended } = opened;
 mended.forEach((line) => console.error(line));
-const cut = values.as === 'cut';
 const onSheets =
   values.as === 'sheets'
     ? (waysOut(project.product).find(({ folded, packed }) => folded || packed) ??
@@ -67,26 +76,37 @@ const [folds, nested] = [Number(values.folds), values.nested ? Number(values.nes
 if (![1, 2, 3].includes(folds)) stop('--folds takes 1, 2 or 3.');
 if (nested !== undefined && !(Number.isInteger(nested) && nested >= 1 && nested <= MOST_NESTED))
   stop(`--nested takes 1 to ${MOST_NESTED}.`);
-if (cut && format !== 'svg') stop('Cut lines are made as SVG: --format svg.');
+if (!(values.mat in MATS)) stop(`--mat takes ${Object.keys(MATS).join(', ')}.`);
 const typesetter = await typesetterOf(opened);
 const tools = toolsFor(project, typesetter);
 const all = onSheets ? madeBy(project, onSheets) : madeAs(project, form);
 const asked = values.pages ?? values.page ?? (onSheets ? 'all' : '1');
 const [, from, to = from] =
   asked === 'all' ? ['', '1', String(all.length)] : (/^(\d+)(?:-(\d+))?$/.exec(asked) ?? []);
-const wanted = all
-  .slice(Number(from) - 1, Number(to))
-  .map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
-if (!wanted.length) stop(`There is no page ${asked}: there are ${all.length}.`);
+const chosen = all.slice(Number(from) - 1, Number(to));
+if (!chosen.length) stop(`There is no page ${asked}: there are ${all.length}.`);
+const numbered = (i: number, many: boolean) => (many ? out.replace(/(\.[^.]*)?$/, `-${i + 1}$1`) : out);
+if (cut && cutFormat) {
+  const surfaces = chosen.map(({ surface }) => surface);
+  const asked = { format: cutFormat, mat: values.mat as MatName, packed: !values.laid };
+  const { made, found } = await cutFiles(project, surfaces, tools, asked);
+  found.forEach((says) => console.error(says));
+  if (!made.length) stop('Nothing there is cut, scored or drawn.');
+  for (const [i, { bytes, says }] of made.entries()) {
+    await writeFile(numbered(i, made.length > 1), bytes);
+    console.log(`${numbered(i, made.length > 1)}: ${says} of “${project.title}”, ${cutFormat}`);
+  }
+  process.exit(0);
+}
+const wanted = chosen.map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
 const options = {
   ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
-  ...(cut ? { lines: true } : {}),
   ...(onSheets ? { sheets: sheetsOf(onSheets) } : {}),
 };
 
 /** The sheets they lie on: packed, or folded. */
 function sheetsOf({ packed, folded }: WayOut): SheetsMade {
-  const taken = all.slice(Number(from) - 1, Number(to));
+  const taken = chosen;
   const bleeds = taken.map(bleedOf);
   const bleed = values.bleed ? evenBleed(bleeds) : NO_SIDES;
   if (folded) {
@@ -116,7 +136,7 @@ const shop = nodeWorkshop(
 const files = FORMATS[format].many ? [wanted] : wanted.map((picture) => [picture]);
 for (const [i, pictures] of files.entries()) {
   const made = await make(pictures, options, shop);
-  const name = files.length > 1 ? out.replace(/(\.[^.]*)?$/, `-${i + 1}$1`) : out;
+  const name = numbered(i, files.length > 1);
   await writeFile(name, Buffer.concat(made.ok ? made.value : stop(made.message)));
   console.log(
     `${name}: ${pictures.length > 1 ? `${pictures.length} pages` : 'a page'} of “${project.title}”, ${format}`,

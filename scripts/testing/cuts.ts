@@ -8,13 +8,14 @@ export const RED = { key: '#b3262e', name: 'Red card', colour: '#b3262e' };
 export const BLUE = { key: '#2a4b9b', name: 'Blue card', colour: '#2a4b9b' };
 
 export const itemOf = (id: string, path: Path, change: Partial<Item> = {}): Item => ({
-  ...{ id, name: id, piece: id, as: 'cut', paper: RED, path, wishes: {}, unit: id },
+  ...{ id, name: id, piece: id, as: 'cut', paper: RED, path, wishes: {} },
   ...change,
 });
 export const placeWith = (items: readonly Item[], side = 864): Place => ({
   name: 'Page',
   size: { width: side, height: side },
   items,
+  printed: [],
 });
 
 export const polygon = (...points: readonly (readonly [number, number])[]): Path =>

@@ -1,4 +1,7 @@
 /** A card as files: the flat sheet with both its faces and its fold marks, its panels by themselves; told by pdfinfo and qpdf. */
+import { placeOf } from '@/core/cutter/gather';
+import { prepare } from '@/core/cutter/prepare';
+import { FIRST_SETTINGS } from '@/core/cutter/settings';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -9,6 +12,8 @@ import { makeExtra } from '@/core/project/edits/product';
 import { perform, startHistory } from '@/core/project/history';
 import { newProject, type Project } from '@/core/project/model';
 import { packProject } from '@/storage/project-file';
+import { toolsFor } from '@/core/page/outlines';
+import { nodeTypesetter } from '../../scripts/node/platform';
 import { making } from '../../scripts/testing/making';
 import { inkPiece } from '../../scripts/testing/samples';
 
@@ -91,8 +96,13 @@ test('an envelope is cut out along its outline and folded on the lines that say 
   const [x, y] = [0.2 * 261, 0.45 * 189];
   expect(cut).toMatch(new RegExp(`^${x} ${y} m`));
   for (const at of [x, x + 261]) expect(content).toContain(` ${at} -23 l`);
-  const lines = await made(of, { format: 'svg', lines: true }, 'envelope.svg', [blank]);
-  expect(readFileSync(lines, 'utf8')).toMatch(/<path d="M52\.2[ ,]85\.05[^"]+Z"><title>/);
+  const { mats } = prepare([placeOf(of, blank, toolsFor(of, await nodeTypesetter()))], {
+    ...FIRST_SETTINGS,
+    ...{ packed: false, mat: '12x24' },
+  });
+  const lines = (doing: string) => mats[0]!.lines.filter((line) => line.doing === doing);
+  expect(lines('cut')[0]!.points).toContainEqual({ x: expect.closeTo(52.2, 2), y: expect.closeTo(85.05, 2) });
+  expect(lines('score')).toHaveLength(4);
 });
 
 test('without a browser: sides in one PDF, panels each by itself and upright, cut lines', async () => {
@@ -126,8 +136,13 @@ test('without a browser: sides in one PDF, panels each by itself and upright, cu
     'c5503f',
     'ffffff',
   ]);
-  render('--as', 'cut', '--format', 'svg', '--out', join(folder, 'cut.svg'));
-  expect(readFileSync(join(folder, 'cut.svg'), 'utf8').match(/<path /g)).toHaveLength(2);
+  // Its paper on one mat, cut and scored; what lies on it on another.
+  const told = render('--as', 'cut', '--format', 'svg', '--out', join(folder, 'cut.svg'));
+  expect(told.match(/\d parts? of/g)).toEqual(['1 part of', '1 part of', '1 part of']);
+  const paper = readFileSync(join(folder, 'cut-1.svg'), 'utf8');
+  expect(paper.match(/data-doing="(\w+)"/g)).toEqual(['data-doing="score"', 'data-doing="cut"']);
+  render('--as', 'cut', '--format', 'hpgl', '--out', join(folder, 'cut.plt'));
+  expect(readFileSync(join(folder, 'cut-2.plt'), 'utf8')).toMatch(/^IN;/);
   for (const wrong of [
     ['--pages', '7'],
     ['--as', 'cubes'],

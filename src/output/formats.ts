@@ -14,10 +14,10 @@ interface FormatKind {
   cropMarks: boolean;
   /** Whether it can stay clear where nothing lies, so that pieces can be made by themselves. */
   clear: boolean;
-  /** Whether it can hold the cut lines alone, for an electronic cutter. */
-  lines: boolean;
   /** Whether pages can lie in it on sheets of paper. */
   sheets: boolean;
+  /** Whether it can carry squares by which a cutter finds its place. */
+  squares: boolean;
 }
 
 export const FORMATS = {
@@ -28,8 +28,8 @@ export const FORMATS = {
     many: true,
     cropMarks: true,
     clear: false,
-    lines: false,
     sheets: true,
+    squares: true,
   },
   jpg: {
     name: 'JPEG',
@@ -38,8 +38,8 @@ export const FORMATS = {
     many: false,
     cropMarks: false,
     clear: false,
-    lines: false,
     sheets: false,
+    squares: false,
   },
   png: {
     name: 'PNG',
@@ -48,8 +48,8 @@ export const FORMATS = {
     many: false,
     cropMarks: false,
     clear: true,
-    lines: false,
     sheets: false,
+    squares: false,
   },
   svg: {
     name: 'SVG',
@@ -58,8 +58,8 @@ export const FORMATS = {
     many: false,
     cropMarks: false,
     clear: true,
-    lines: true,
     sheets: false,
+    squares: false,
   },
 } satisfies Record<string, FormatKind>;
 
@@ -78,10 +78,10 @@ export interface MakeOptions {
   withBleed: boolean;
   /** Where it can carry them. */
   cropMarks: boolean;
+  /** Squares by which a cutter finds its place, where it can carry them. */
+  squares?: boolean;
   /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */
   only?: readonly string[];
-  /** Cut lines alone, where it can hold them. */
-  lines?: boolean;
   /** Each picture is a page, and they are laid on sheets of paper, where it can hold those. */
   sheets?: SheetsMade;
 }

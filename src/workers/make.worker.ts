@@ -1,5 +1,4 @@
 /** A project's page in, a finished file out, with progress on the way. Ended from outside to cancel. */
-import { BlobReader, BlobWriter, configure, ZipWriter } from '@zip.js/zip.js';
 import { expose } from 'comlink';
 import type { Taken } from '@/core/product';
 import { drawAlone, drawTaken } from '@/core/page/draw';
@@ -13,6 +12,7 @@ import { inOneFile, type MakeOptions } from '@/output/formats';
 import { make } from '@/output/make';
 import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
+import { openZip } from '@/workers/zipped';
 
 export interface Order {
   project: Project;
@@ -23,9 +23,6 @@ export interface Order {
   files: Map<string, { own: Blob; readable: Blob }>;
   now: number;
 }
-
-// A worker of its own already.
-configure({ useWebWorkers: false });
 
 let opening: Promise<Typesetter> | undefined;
 let shipped: ReadFont;
@@ -71,14 +68,14 @@ async function makeFile(
   };
   const { format } = options;
   if (inOneFile(format, taken.length)) return blobOf(await make(pictures, options, shop, progress), format);
-  const zip = new ZipWriter(new BlobWriter('application/zip'), { level: 0 });
+  const zip = openZip();
   for (const [i, picture] of pictures.entries()) {
     const one = await make(picture, options, shop, (share, doing) =>
       progress((i + share) / pictures.length, `${doing} (${i + 1} of ${pictures.length})`),
     );
     const made = blobOf(one, format);
     if (!made.ok) return made;
-    await zip.add(`${taken[i]!.name}.${format}`, new BlobReader(made.value));
+    await zip.add(`${taken[i]!.name}.${format}`, made.value);
   }
   return ok(await zip.close());
 }

@@ -1,6 +1,6 @@
 /** What lies on pages, as a cutter sees it: outlines, folds and openings, each with the paper it is of. */
 import { boxOfPoints, corners, transformBox, type Size } from '@/core/geometry/box';
-import { translation, type Matrix } from '@/core/geometry/matrix';
+import { compose, IDENTITY, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { isOpening } from '@/core/page/through';
@@ -15,8 +15,8 @@ import type { Project, Surface } from '@/core/project/model';
 import type { Asked, Item, Paper, Place } from '@/core/cutter/model';
 import { toPoints } from '@/core/units/lengths';
 
-/** Letters smaller than this are drawn with a pen: no blade cuts them (common practice, no source). */
-const CUT_LETTERS = toPoints(8, 'mm');
+/** Letters set smaller than this are drawn with a pen: no blade cuts them well (common practice, no source). */
+const CUT_LETTERS = toPoints(15, 'mm');
 
 /** What a cutter makes of a piece as long as nobody says otherwise. */
 export function usually({ outline, material }: Pick<Piece, 'outline' | 'material'>): Asked {
@@ -85,17 +85,15 @@ export function placeOf(
             path: paper ?? rectanglePath({ x: 0, y: 0, width, height }),
             folds: folds.map((fold) => foldPath(fold, surface)),
             wishes: {},
-            unit: `${surface.id} paper`,
           },
         ]
       : [];
   const items = shown.flatMap((piece): Item[] => {
     const map = placementMatrix(piece.placement);
     const { path } = cutOf(piece, tools);
-    const unit = piece.groups?.[0] ?? piece.id;
     const asked = askedOf(piece);
     const onPage = transformPath(map, path);
-    const whole = !wanted && !isOpening(piece) && underAll(onPage, surface) && piece.cutter?.as === undefined;
+    const whole = !wanted && !isOpening(piece) && underAll(onPage, surface) && !piece.cutter?.as;
     const mats = piece.finish.mats ?? [];
     const lower = matPaths(mats, path).map((outline, i): Item => ({
       id: `${piece.id} mat ${i + 1}`,
@@ -105,7 +103,6 @@ export function placeOf(
       paper: paperOf(mats[i]!.material, project),
       path: transformPath(map, outline),
       wishes: {},
-      unit,
     }));
     return [
       ...lower.reverse(),
@@ -114,26 +111,32 @@ export function placeOf(
         name: piece.name,
         piece: piece.id,
         as: whole ? 'print' : asked,
+        ...(whole ? { whole } : {}),
         paper: paperOf(piece.material, project),
         path: onPage,
         ...(isOpening(piece) ? { opening: true as const } : {}),
         wishes: piece.cutter ?? {},
-        unit,
       },
     ];
   });
-  return { name, size: { width, height }, items: [...own, ...items] };
+  return {
+    name,
+    size: { width, height },
+    items: [...own, ...items],
+    printed: [{ surface: surface.id, map: IDENTITY }],
+  };
 }
 
 /** A sheet of paper things are printed on: what is cut is each of them. */
 export function placeOnPaper(
   name: string,
   { trim, placed }: PrintSheet,
-  pages: readonly (Size & { name: string })[],
+  pages: readonly (Size & { id: string; name: string })[],
 ): Place {
   return {
     name,
     size: trim,
+    printed: placed.map(({ page, map }) => ({ surface: pages[page - 1]!.id, map })),
     items: placed.map(({ page, map }, i): Item => {
       const { width, height, name } = pages[page - 1]!;
       return {
@@ -144,7 +147,6 @@ export function placeOnPaper(
         paper: { key: 'printed', name: 'Printed paper', colour: '#ffffff' },
         path: transformPath(map, rectanglePath({ x: 0, y: 0, width, height })),
         wishes: {},
-        unit: `card ${i + 1}`,
       };
     }),
   };
@@ -160,5 +162,6 @@ export function closeAbout(place: Place): Place {
     name: place.name,
     size: transformBox(map, { x, y, width, height }),
     items: place.items.map((item) => ({ ...item, path: transformPath(map, item.path) })),
+    printed: place.printed.map((each) => ({ ...each, map: compose(map, each.map) })),
   };
 }

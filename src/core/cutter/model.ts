@@ -30,8 +30,8 @@ export interface Item {
   /** It is cut out of its page's paper. */
   opening?: true;
   wishes: Cutting;
-  /** What is kept together when it is printed first: its outermost group, or itself. */
-  unit: string;
+  /** It lies under all of its page, as a whole sheet of paper does. */
+  whole?: true;
 }
 
 /** Something laid out as a whole: a page, or a sheet of paper that things are printed on. */
@@ -40,6 +40,8 @@ export interface Place {
   size: Size;
   /** Bottom first. */
   items: readonly Item[];
+  /** The pages that are printed on it, by id, each with where it lies. */
+  printed: readonly { surface: string; map: Matrix }[];
 }
 
 /** A line a tool follows. */
@@ -78,6 +80,8 @@ export interface Mat {
   paper: Paper;
   size: Size;
   laid: readonly Laid[];
+  /** The place it is, where that is printed first. */
+  place?: number;
   /** In the order in which they are worked, outlines as they are to become. */
   lines: readonly Line[];
   /** Squares that are printed for the cutter to find its place by. */

@@ -2,10 +2,10 @@
 import { boxOfPoints } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
 import { differenceD, FillRule, intersectD, unionD, type PathsD } from 'clipper2-ts';
-import { grown, pathOfRings } from '@/core/geometry/offset';
-import type { Path } from '@/core/geometry/path';
+import { grown, pathOfRings, signedArea } from '@/core/geometry/offset';
+import { rectanglePath, type Path } from '@/core/geometry/path';
 import type { Item, Line, Paper, Part, Place } from '@/core/cutter/model';
-import { around, bridged, bridgedOpening, widened } from '@/core/cutter/repair';
+import { bridged, bridgedOpening, grownRings, widened } from '@/core/cutter/repair';
 import { comesBack, inRing, nested, runsOf, thinned, type Ring } from '@/core/cutter/rings';
 import type { CutterSettings } from '@/core/cutter/settings';
 import { toPoints } from '@/core/units/lengths';
@@ -24,7 +24,12 @@ export interface Parts {
   loose: { part: string; piece: string | null }[];
 }
 
-const union = (rings: readonly Ring[]): PathsD => unionD(rings as PathsD, [], FillRule.NonZero, DECIMALS);
+/** Less area than this, square points, is a crumb of rounding. */
+const CRUMB = 0.05;
+const union = (rings: readonly Ring[]): PathsD =>
+  unionD(rings as PathsD, [], FillRule.NonZero, DECIMALS).filter(
+    (ring) => Math.abs(signedArea(ring)) > CRUMB,
+  );
 const minus = (rings: PathsD, less: PathsD): PathsD => differenceD(rings, less, FillRule.NonZero, DECIMALS);
 
 /** An item with the area it covers, mended as wished, and the lines of it that are open. */
@@ -83,26 +88,46 @@ export function partsOf(places: readonly Place[], settings: CutterSettings): Par
   };
 }
 
-/** What is printed first is cut out all round, what belongs together as one. */
+/** What is printed first is cut out all round: so far around, what is so near each other as one; each by itself without. */
 function printedParts(place: Place, index: number, { around: by }: CutterSettings): Omit<Parts, 'points'> {
-  const units = new Map<string, Item[]>();
-  for (const item of place.items)
-    if (!item.opening) units.set(item.unit, [...(units.get(item.unit) ?? []), item]);
+  const shown = place.items.filter(({ opening, whole }) => !opening && !whole);
+  const outlines = shown.map((item) => ({
+    item,
+    rings: union(runsOf(item.path, FINE).map(({ points }) => points)),
+  }));
   const paper: Paper = { key: `printed ${index}`, name: `${place.name}, printed`, colour: '#ffffff' };
-  const parts = [...units].flatMap(([unit, items]): Part[] => {
-    const rings = union(items.flatMap(({ path }) => runsOf(path, FINE).map(({ points }) => points)));
-    const cut = by > 0 ? around(pathOfRings(rings), by) : pathOfRings(rings);
-    return nested(union(runsOf(cut, FINE).map(({ points }) => points))).map((all, i) =>
-      partFrom(all, {
-        id: `${index} ${unit} ${i}`,
-        name: items.at(-1)!.name,
-        pieces: items.flatMap(({ piece }) => (piece ? [piece] : [])),
-        ...{ paper, place: index },
-      }),
-    );
-  });
+  const named = (all: readonly Ring[], of: readonly Item[], i: number): Part =>
+    partFrom(all, {
+      id: `${index} printed ${i}`,
+      name: of.at(-1)?.name ?? place.name,
+      pieces: of.flatMap(({ piece }) => (piece ? [piece] : [])),
+      ...{ paper, place: index },
+    });
+  // What is grown so far needs no finer outline than this.
+  const coarse = outersOf(union(outlines.flatMap(({ rings }) => rings))).map((ring) =>
+    thinned(ring, true, by / 40),
+  );
+  const parts =
+    by > 0
+      ? outersOf(intersectD(grownRings(coarse, by), paperOf(place), FillRule.NonZero, DECIMALS)).map(
+          (ring, i) =>
+            named(
+              [ring],
+              outlines.flatMap(({ item, rings }) => (rings[0] && inRing(ring, rings[0][0]!) ? [item] : [])),
+              i,
+            ),
+        )
+      : outlines.flatMap(({ item, rings }, i) =>
+          nested(rings).map((all, k) => named(all, [item], 1000 * i + k)),
+        );
   return { parts, open: [], loose: [] };
 }
+
+/** What reaches the paper's edge ends there. */
+const paperOf = ({ size }: Place): PathsD =>
+  runsOf(rectanglePath({ x: 0, y: 0, ...size }), 1).map(({ points }) => points);
+
+const outersOf = (rings: PathsD): PathsD => rings.filter((ring) => signedArea(ring) > 0);
 
 const partFrom = (
   rings: readonly Ring[],

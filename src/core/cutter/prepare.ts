@@ -1,5 +1,5 @@
 /** All that goes to a cutter, worked out from what lies on pages: mats with their lines in order, and what the checks found. */
-import { boxOfPoints, type Box, type Size } from '@/core/geometry/box';
+import { boxOfPoints, type Box } from '@/core/geometry/box';
 import { apply, IDENTITY, type Matrix } from '@/core/geometry/matrix';
 import { signedArea } from '@/core/geometry/offset';
 import { bladed, overcut } from '@/core/cutter/blade';
@@ -9,8 +9,8 @@ import { nest } from '@/core/cutter/nest';
 import { once, type Doubled } from '@/core/cutter/once';
 import { inOrder } from '@/core/cutter/order';
 import { partsOf } from '@/core/cutter/parts';
+import { registerMarks } from '@/core/cutter/register';
 import { MATS, type CutterSettings } from '@/core/cutter/settings';
-import { toPoints } from '@/core/units/lengths';
 
 export interface Prepared {
   mats: Mat[];
@@ -18,17 +18,6 @@ export interface Prepared {
   clear: string[];
   points: { before: number; after: number };
 }
-
-/** Squares for the cutter's eye: how large, and how far from the paper's edges (common practice, no source). */
-const [SQUARE, INSET] = [toPoints(5, 'mm'), toPoints(8, 'mm')];
-
-/** At three corners, so that a sheet laid in upside down is not mistaken. */
-export const registerMarks = ({ width, height }: Size): Box[] =>
-  [
-    [INSET, INSET],
-    [width - INSET - SQUARE, INSET],
-    [INSET, height - INSET - SQUARE],
-  ].map(([x, y]) => ({ x: x!, y: y!, width: SQUARE, height: SQUARE }));
 
 /** Lines as they lie on the mat. */
 export const linesOn = ({ part, map }: Laid): Line[] =>
@@ -54,6 +43,7 @@ export function prepare(places: readonly Place[], settings: CutterSettings): Pre
       paper,
       size: { width, height },
       laid,
+      ...(settings.way === 'printed' && laid.length ? { place: laid[0]!.part.place } : {}),
       lines: inOrder(settings.once ? told.lines : all),
       marks:
         settings.way === 'printed' && laid.length ? registerMarks(places[laid[0]!.part.place]!.size) : [],

@@ -1,14 +1,15 @@
 /** What would tear or fall out, found on an outline and mended: thin bridges, and middles that hang on nothing. */
 import type { Point } from '@/core/geometry/matrix';
-import { common, grown, pathOfRings, without } from '@/core/geometry/offset';
+import { common, pathOfRings, without } from '@/core/geometry/offset';
 import { distanceToSide, type Path } from '@/core/geometry/path';
 import { inRing, nested, type Ring } from '@/core/cutter/rings';
 import { boxOfPoints } from '@/core/geometry/box';
 import { differenceD, FillRule, inflatePathsD, EndType, JoinType, unionD, type PathsD } from 'clipper2-ts';
 
 const DECIMALS = 4;
-const grownRings = (rings: PathsD, by: number): PathsD =>
-  inflatePathsD(rings, by, JoinType.Round, EndType.Polygon, 2, DECIMALS, Math.min(0.01, Math.abs(by) / 20));
+/** Rings larger all round, round at their corners; smaller below zero. */
+export const grownRings = (rings: PathsD, by: number): PathsD =>
+  inflatePathsD(rings, by, JoinType.Round, EndType.Polygon, 2, DECIMALS, Math.min(0.04, Math.abs(by) / 60));
 
 /** A place that is narrow: how wide it is, where, and the area that is. */
 export interface Bridge {
@@ -202,9 +203,3 @@ export function bridgedOpening(path: Path, width: number): Path {
 }
 
 export const holesIn = (rings: readonly Ring[]): Ring[] => nested(rings).flatMap(([, ...holes]) => holes);
-
-/** Larger all round, its holes as they are or gone. */
-export const around = (path: Path, by: number): Path => {
-  const [rings] = [nested(pathRings(grown(path, by)))];
-  return pathOfRings(rings.map(([outer]) => outer!));
-};

@@ -43,6 +43,8 @@ export const cutterSchema = object({
   beneath: length(0, 50),
   /** How far from what is printed it is cut. */
   around: length(0, 25),
+  /** How wide the bridges are that hold middles. */
+  bridge: length(0.2, 12),
   /** A line that lies on another is cut once. */
   once: boolean().required(),
   /** How far a simplified line may be off. */
@@ -65,6 +67,7 @@ export const FIRST_SETTINGS: CutterSettings = {
   hidden: false,
   beneath: mm(3),
   around: mm(3),
+  bridge: mm(1.5),
   once: true,
   tolerance: mm(0.05),
   overcut: 0,

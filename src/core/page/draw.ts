@@ -16,7 +16,6 @@ import { goneOn, meetingOn, type Beneath } from '@/core/page/meeting';
 import { cutAway, cutsOf, goneAt, holesOf, isOpening, leftOf, seenThrough } from '@/core/page/through';
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
-import { matPaths } from '@/core/piece/finish/mats';
 import type { PageLight } from '@/core/piece/finish/light';
 import { evenColour, materialKind, type Material } from '@/core/piece/material';
 import { isWritten } from '@/core/piece/outline';
@@ -101,7 +100,7 @@ export function drawClear(surface: Surface, tools: DrawingTools): Picture {
   const all = withBleed(surface);
   const cuts = cutsOf(surface, tools);
   const ground: DrawnPiece = {
-    ...{ id: 'ground', name: '', matrix: IDENTITY, opacity: 1, cut: [], bounds: all },
+    ...{ id: 'ground', name: '', matrix: IDENTITY, opacity: 1, bounds: all },
     marks: [{ mark: 'fill', path: rectanglePath(all), colour: surface.ground }],
   };
   const left = cuts ? leftOf(goneAt(-1, all, cuts), all, IDENTITY) : null;
@@ -191,10 +190,6 @@ export function drawPiece(
     opacity: finish.opacity,
     ...(finish.blend ? { blend: finish.blend } : {}),
     marks,
-    get cut() {
-      const { path } = cutOf(piece, tools);
-      return [path, ...matPaths(finish.mats ?? [], path)];
-    },
     // What shows nothing of its own, as an opening, is where its cut is.
     bounds: marks.length
       ? boundsOf(marks, matrix)

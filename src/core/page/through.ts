@@ -73,7 +73,6 @@ const bare = (id: string, name: string, marks: Mark[], path: Path): DrawnPiece =
   matrix: [1, 0, 0, 1, 0, 0],
   opacity: 1,
   marks,
-  cut: [],
   bounds: pathBounds(path),
 });
 

@@ -52,8 +52,6 @@ export interface DrawnPiece {
   /** How the piece as a whole meets what lies beneath it; it covers without. */
   blend?: Blend;
   marks: readonly Mark[];
-  /** Where it and its mats are cut, in its own frame. Made when it is asked for. */
-  readonly cut: readonly Path[];
   /** Everything drawn, shadows and strokes included, on the page. */
   bounds: Box;
   /** The words it shows, for those who cannot see them. */

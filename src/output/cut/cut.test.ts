@@ -13,6 +13,7 @@ import { inUnit, readOutlines } from '@/core/cutter/read/read';
 import { lengthOf } from '@/core/cutter/rings';
 import { FIRST_SETTINGS } from '@/core/cutter/settings';
 import { CUT_FORMATS, type CutFormatName } from '@/output/cut/formats';
+import { makeCut } from '@/output/cut/make';
 import type { CutSheet } from '@/output/cut/sheet';
 import { random } from '@/core/random';
 import { BLUE, itemOf, placeWith, starAt } from '../../../scripts/testing/cuts';
@@ -40,7 +41,7 @@ const sheet = (unit: CutSheet['unit'] = 'mm'): CutSheet => ({
   size: mat!.size,
 });
 async function written(name: CutFormatName, of = sheet()): Promise<{ file: string; bytes: Uint8Array }> {
-  const bytes = await CUT_FORMATS[name].write(of);
+  const bytes = await makeCut(of, name);
   const file = join(folder, `mat.${CUT_FORMATS[name].ending}`);
   writeFileSync(file, bytes);
   return { file, bytes };

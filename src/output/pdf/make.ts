@@ -4,7 +4,12 @@ import { openSubset } from '@/output/pdf/subset';
 import { writePdf } from '@/output/pdf/write';
 import { filesOf, letGo, type Maker } from '@/output/stock';
 
-export const makePdf: Maker = async (pictures, { withBleed, cropMarks, sheets }, stock, progress) => {
+export const makePdf: Maker = async (
+  pictures,
+  { withBleed, cropMarks, squares, sheets },
+  stock,
+  progress,
+) => {
   const files = filesOf(pictures);
   const bytes = new Map<string, Uint8Array>();
   const pixels = new Map<string, ImageData>();
@@ -23,7 +28,7 @@ export const makePdf: Maker = async (pictures, { withBleed, cropMarks, sheets },
   const written = await writePdf(
     pictures,
     pictures[0]!.title,
-    { withBleed, cropMarks, made: stock.now, ...(sheets ? { sheets } : {}) },
+    { withBleed, cropMarks, ...(squares ? { squares } : {}), made: stock.now, ...(sheets ? { sheets } : {}) },
     {
       platform: stock.platform,
       font: stock.font,

@@ -3,14 +3,17 @@ import { PDFDocument, PDFName } from '@cantoo/pdf-lib';
 import { outset, type Size } from '@/core/geometry/box';
 import { NO_SIDES, withBleed as beyond, type Sides } from '@/core/geometry/sides';
 import { madeOf, type Picture } from '@/core/picture/picture';
+import { registerMarks } from '@/core/cutter/register';
 import type { SheetsMade } from '@/output/formats';
 import { marksAt, n } from '@/output/pdf/crop-marks';
-import { outline, Pen, type PdfSource } from '@/output/pdf/pen';
+import { outline, Pen, rectangle, type PdfSource } from '@/output/pdf/pen';
 import { laidOnSheets } from '@/output/pdf/sheets';
 
 export interface PdfOptions {
   withBleed: boolean;
   cropMarks: boolean;
+  /** Squares by which a cutter finds its place. */
+  squares?: boolean;
   made: Date;
   /** The pictures are pages, laid on sheets of paper. */
   sheets?: SheetsMade;
@@ -23,7 +26,7 @@ const MARK_ROOM = 27;
 export async function writePdf(
   pictures: readonly Picture[],
   title: string,
-  { withBleed, cropMarks, made, sheets }: PdfOptions,
+  { withBleed, cropMarks, squares = false, made, sheets }: PdfOptions,
   source: PdfSource,
   progress: (share: number) => void = () => {},
 ): Promise<Uint8Array> {
@@ -35,16 +38,19 @@ export async function writePdf(
   const pen = new Pen(document.context, source);
   const done = (count: number) => progress(count / (pictures.length + 1));
   if (sheets)
-    for (const { write, ...paper } of await laidOnSheets(pictures, sheets, cropMarks, pen, done))
-      await addPage(document, pen, paper, write);
+    for (const { write, ...paper } of await laidOnSheets(pictures, sheets, cropMarks, pen, done)) {
+      const draw = squares ? () => (write(), pen.write(squaresOn(paper.trim))) : write;
+      await addPage(document, pen, paper, draw);
+    }
   else
     for (const [i, picture] of pictures.entries()) {
       const bleed = withBleed ? picture.bleed : NO_SIDES;
       const marks = cropMarks ? marksOf(picture, bleed) : null;
       const { trim } = picture;
-      await addPage(document, pen, { trim, bleed, marks }, () =>
-        pen.picture(picture, madeOf(picture, withBleed)),
-      );
+      await addPage(document, pen, { trim, bleed, marks }, async () => {
+        await pen.picture(picture, madeOf(picture, withBleed));
+        if (squares) pen.write(squaresOn(trim));
+      });
       done(i + 1);
     }
   await pen.finish();
@@ -58,6 +64,9 @@ function marksOf({ trim, folds, paper, openings }: Picture, bleed: Sides): strin
     ...cuts.map((cut) => `q 1 1 1 1 K 0.25 w ${outline(cut)} S Q`),
   ].join('\n');
 }
+
+/** In black alone. */
+const squaresOn = (trim: Size): string => `q 0 0 0 1 k ${registerMarks(trim).map(rectangle).join(' ')} f Q`;
 
 interface Paper {
   trim: Size;

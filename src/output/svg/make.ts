@@ -1,16 +1,14 @@
 /** A Picture to an SVG that holds all it shows. */
-import { pathBounds, transformPath } from '@/core/geometry/path';
 import type { Box } from '@/core/geometry/box';
 import type { AssetType } from '@/core/picture/asset';
 import type { Picture, WorkedMark } from '@/core/picture/picture';
 import { ok } from '@/core/result';
 import { WORKED_PPI, workedBitmap } from '@/output/pixels/worked';
 import { filesOf, JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
-import { writeLines, writeSvg } from '@/output/svg/write';
+import { writeSvg } from '@/output/svg/write';
 
-export const makeSvg: Maker = async ([first], { withBleed, lines }, stock, progress) => {
+export const makeSvg: Maker = async ([first], { withBleed }, stock, progress) => {
   const picture = first!;
-  if (lines) return ok([new TextEncoder().encode(writeLines(cutOnly(picture)))]);
   const addresses = new Map<string, string>();
   const files = filesOf([picture]);
   for (const [i, sha] of files.entries()) {
@@ -26,19 +24,6 @@ export const makeSvg: Maker = async ([first], { withBleed, lines }, stock, progr
   });
   return ok([new TextEncoder().encode(written)]);
 };
-
-/** Without what lies under the whole page: nobody cuts that out. */
-function cutOnly(picture: Picture): Picture {
-  const { width, height } = picture.trim;
-  const under = ({ matrix, cut: [path] }: Picture['pieces'][number]) => {
-    if (!path) return true;
-    const box = pathBounds(transformPath(matrix, path));
-    return box.x <= 0 && box.y <= 0 && box.x + box.width >= width && box.y + box.height >= height;
-  };
-  return picture.ground === null
-    ? picture
-    : { ...picture, pieces: picture.pieces.filter((piece) => !under(piece)) };
-}
 
 /** Every mark that is pixels as a PNG, and where it lies. */
 async function packedWorked(picture: Picture, shop: Workshop) {

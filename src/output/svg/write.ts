@@ -2,7 +2,7 @@
 import { writable } from '@/core/text/writable';
 import { drawingMarks } from '@/core/drawing/write';
 import type { Matrix } from '@/core/geometry/matrix';
-import { pathData, transformPath, type Path } from '@/core/geometry/path';
+import { pathData, type Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { Box } from '@/core/geometry/box';
@@ -71,32 +71,6 @@ export function writeSvg(picture: Picture, bleed: boolean, source: SvgSource): s
         ]
       : []),
     ...body,
-    `</svg>`,
-  ].join('\n');
-}
-
-/** Cut lines are drawn as thin as this, points. */
-const HAIRLINE = 0.25;
-
-/** The outlines alone, in page points, for an electronic cutter: what is cut, nothing of what it shows. */
-export function writeLines(picture: Picture): string {
-  const { width, height } = picture.trim;
-  const lines = picture.pieces.flatMap(({ cut, matrix: map, words, name }) =>
-    cut.map(
-      (path) =>
-        `<path d="${pathData(transformPath(map, path))}"><title>${escape(words ?? name)}</title></path>`,
-    ),
-  );
-  if (picture.paper)
-    lines.push(`<path d="${pathData(picture.paper)}"><title>${escape(picture.title)}</title></path>`);
-  return [
-    `<?xml version="1.0" encoding="UTF-8"?>`,
-    `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${number(width / 72)}in" height="${number(height / 72)}in" ` +
-      `viewBox="${[0, 0, width, height].map(number).join(' ')}">`,
-    `<title>${escape(picture.title)}</title>`,
-    `<g fill="none" stroke="#000000" stroke-width="${HAIRLINE}">`,
-    ...lines,
-    `</g>`,
     `</svg>`,
   ].join('\n');
 }

@@ -23,3 +23,14 @@ export function placedAt(
 }
 
 export const middle = ({ box }: Part): Point => ({ x: box.x + box.width / 2, y: box.y + box.height / 2 });
+
+/** What was found on parts, together for those that are of the same pieces. */
+export function byPieces<T extends Lies>(found: readonly T[]): T[][] {
+  const together = new Map<string, T[]>();
+  for (const each of found) {
+    const { pieces, id } = each.laid.part;
+    const key = pieces.join(' ') || id;
+    together.set(key, [...(together.get(key) ?? []), each]);
+  }
+  return [...together.values()];
+}

@@ -39,6 +39,8 @@ export type SheetName =
   | 'spreads'
   | 'series'
   | 'paper'
+  | 'cutter'
+  | 'mix'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */
@@ -54,7 +56,7 @@ export interface SheetSlice {
   ahead: string;
 
   /** What shall be made into a file, while that is asked. */
-  make: 'page' | 'chosen' | null;
+  make: 'page' | 'chosen' | 'printed' | null;
 
   askMake(what: SheetSlice['make']): void;
   typeAhead(key: string): void;

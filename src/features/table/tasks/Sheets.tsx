@@ -11,6 +11,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface, type SheetName } from '@/features/table/session';
 import { BOOK_SHEETS } from '@/features/table/tasks/book/sheets';
 import { SHEET_SHEETS } from '@/features/table/tasks/sheet/sheets';
+import { CUTTER_SHEETS } from '@/features/table/tasks/cutter/sheets';
 import { CALENDAR_SHEETS } from '@/features/table/tasks/calendar/sheets';
 import { CUTTING_SHEETS } from '@/features/table/tasks/cutting/sheets';
 import { PHOTOS_SHEETS } from '@/features/table/tasks/photos/sheets';
@@ -35,6 +36,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   ...CALENDAR_SHEETS,
   ...BOOK_SHEETS,
   ...SHEET_SHEETS,
+  ...CUTTER_SHEETS,
   actions: fetched('All actions', () =>
     import('@/features/table/room/ActionsSheet').then((m) => m.ActionsSheet),
   ),

@@ -1,5 +1,6 @@
 /** Every command of the table, contributed by task. Keys, the list of all actions and the “?” overlay read this one list. */
 import { BOOK } from '@/features/table/tasks/book/commands';
+import { CUTTER } from '@/features/table/tasks/cutter/commands';
 import { SHEET } from '@/features/table/tasks/sheet/commands';
 import { CALENDAR } from '@/features/table/tasks/calendar/commands';
 import { COLOUR } from '@/features/table/tasks/colour/commands';
@@ -27,6 +28,7 @@ export const COMMANDS: readonly Command[] = [
   ...CALENDAR,
   ...BOOK,
   ...SHEET,
+  ...CUTTER,
 ].sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group));
 
 export const PRESSES = byPress(COMMANDS);

@@ -1,5 +1,5 @@
 'use client';
-/** Which kind of file, and what goes into it: bleed, marks, cut lines, how fine. */
+/** Which kind of file, and what goes into it: bleed, marks, squares, how fine. */
 import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
@@ -21,7 +21,7 @@ interface Props {
 }
 
 export function HowItIsMade({ options, formats, bleed, folded, disabled, onChange }: Props) {
-  const { pixels, cropMarks, lines } = FORMATS[options.format];
+  const { pixels, cropMarks, squares } = FORMATS[options.format];
   return (
     <>
       <Box
@@ -74,18 +74,6 @@ export function HowItIsMade({ options, formats, bleed, folded, disabled, onChang
             label={`With bleed, ${bleed}`}
           />
         )}
-        {lines && (
-          <FormControlLabel
-            control={
-              <Switch
-                checked={Boolean(options.lines)}
-                disabled={disabled}
-                onChange={(event) => onChange({ lines: event.target.checked })}
-              />
-            }
-            label="Cut lines alone, for an electronic cutter"
-          />
-        )}
         {cropMarks && !options.only && (
           <FormControlLabel
             control={
@@ -96,6 +84,18 @@ export function HowItIsMade({ options, formats, bleed, folded, disabled, onChang
               />
             }
             label={folded ? 'With crop and fold marks' : 'With crop marks'}
+          />
+        )}
+        {squares && !options.only && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={Boolean(options.squares)}
+                disabled={disabled}
+                onChange={(event) => onChange({ squares: event.target.checked })}
+              />
+            }
+            label="With squares by which a cutter finds its place"
           />
         )}
         {pixels && (

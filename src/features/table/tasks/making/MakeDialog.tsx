@@ -44,13 +44,7 @@ export function MakeDialog({ onClose }: { onClose: () => void }) {
   const selection = useSession((session) => session.selection);
   const what = useSession((session) => session.make);
   return what ? (
-    <MakingIt
-      options={options}
-      selection={selection}
-      begin={what === 'chosen'}
-      onOptions={setOptions}
-      onClose={onClose}
-    />
+    <MakingIt options={options} selection={selection} begin={what} onOptions={setOptions} onClose={onClose} />
   ) : null;
 }
 
@@ -58,19 +52,28 @@ interface MakingProps {
   options: MakeOptions;
   /** What is selected, and could be made by itself. */
   selection: readonly string[];
-  /** Whether it begins with that. */
-  begin: boolean;
+  /** What it begins with. */
+  begin: 'page' | 'chosen' | 'printed';
   onOptions: (options: MakeOptions) => void;
   onClose: () => void;
 }
 
-function MakingIt({ options: wished, selection, begin, onOptions: setOptions, onClose }: MakingProps) {
+/** What is cut out afterwards is printed at its size, with squares and nothing around it. */
+const TO_BE_CUT: Partial<MakeOptions> = { format: 'pdf', squares: true, cropMarks: false, withBleed: false };
+
+function MakingIt({ options: before, selection, begin, onOptions, onClose }: MakingProps) {
+  const [toCut, setToCut] = useState(begin === 'printed' ? { ...before, ...TO_BE_CUT } : null);
+  const [wished, setOptions] = toCut ? [toCut, setToCut] : [before, onOptions];
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
   const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
   // What is whole with all its sides is printed with all of them.
   const [wanted, setWanted] = useState(() =>
-    begin && selection.length ? CHOSEN : sidesOf(project.product) ? wholeChoice(project.product) : THIS,
+    begin === 'chosen' && selection.length
+      ? CHOSEN
+      : sidesOf(project.product)
+        ? wholeChoice(project.product)
+        : THIS,
   );
   const choices = useMemo(() => choicesFor(project, surface, selection), [project, surface, selection]);
   const choice = choices.find(({ id }) => id === wanted) ?? choices[0]!;
@@ -93,8 +96,7 @@ function MakingIt({ options: wished, selection, begin, onOptions: setOptions, on
   const trim = only
     ? drawAlone(surface, only, toolsFor(project, typesetter)).trim
     : (first.panel?.box ?? first.surface);
-  const bleeds =
-    only || options.lines ? [] : [...new Set(taken.map((each) => formatSides(bleedOf(each), unit)))];
+  const bleeds = only ? [] : [...new Set(taken.map((each) => formatSides(bleedOf(each), unit)))];
   const size =
     sheets?.size(options.withBleed) ??
     madeOf({ trim, bleed: only ? NO_SIDES : bleedOf(first) }, options.withBleed);
@@ -238,7 +240,7 @@ function optionsFor(wished: MakeOptions, choice: Choice, sheets: Sheets | null):
   return {
     ...wished,
     format,
-    lines: FORMATS[format].lines && wished.lines,
+    squares: FORMATS[format].squares && wished.squares,
     ...(only ? { only, withBleed: false } : {}),
     ...(sheets ? { sheets: sheets.made(wished.withBleed) } : {}),
   };
