@@ -3,6 +3,9 @@ import { boxOfPoints } from '@/core/geometry/box';
 import { translation, type Point } from '@/core/geometry/matrix';
 import { pathOfRings } from '@/core/geometry/offset';
 import { distanceToSide, ellipsePath, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
+import { askedOf, usually } from '@/core/cutter/gather';
+import type { Piece } from '@/core/piece/piece';
+import { assetOf, inkPiece, photoOf, wordsOf } from '../../../scripts/testing/samples';
 import { partsOf } from '@/core/cutter/parts';
 import { prepare } from '@/core/cutter/prepare';
 import { FIRST_SETTINGS } from '@/core/cutter/settings';
@@ -124,4 +127,18 @@ describe('true outlines', () => {
     });
     expect(over.found).toMatchObject([{ check: 'covered' }]);
   });
+});
+
+test.each([
+  ['a punch in an ink', inkPiece('p'), 'cut'],
+  ['a photo', photoOf('p', assetOf(Buffer.from('x'), 9, 9), { x: 0, y: 0, width: 9, height: 9 }), 'print'],
+  ['a title', { ...wordsOf('w', 'Low water'), outline: { ...wordsOf('w', '').outline, size: 60 } }, 'cut'],
+  [
+    'small words',
+    { ...wordsOf('w', 'Low water'), outline: { ...wordsOf('w', '').outline, size: 14 } },
+    'draw',
+  ],
+] as const)('%s is what a cutter makes of it by itself', (_, piece, as) => {
+  expect(usually(piece as Piece)).toBe(as);
+  expect(askedOf({ ...(piece as Piece), cutter: { as: 'score' } })).toBe('score');
 });

@@ -4,7 +4,7 @@ import type { Point } from '@/core/geometry/matrix';
 import { differenceD, FillRule, intersectD, unionD, type PathsD } from 'clipper2-ts';
 import { grown, pathOfRings, signedArea } from '@/core/geometry/offset';
 import { rectanglePath, type Path } from '@/core/geometry/path';
-import type { Item, Line, Paper, Part, Place } from '@/core/cutter/model';
+import type { Doing, Item, Line, Paper, Part, Place } from '@/core/cutter/model';
 import { bridged, bridgedOpening, grownRings, widened } from '@/core/cutter/repair';
 import { comesBack, inRing, nested, runsOf, thinned, type Ring } from '@/core/cutter/rings';
 import type { CutterSettings } from '@/core/cutter/settings';
@@ -44,12 +44,9 @@ interface Shape {
 function shapeOf(item: Item, at: number): Shape {
   const runs = runsOf(item.path, FINE);
   const closes = item.wishes.close ?? false;
-  const shut = runs
-    .filter((run) => closes || item.as !== 'cut' || comesBack(run))
-    .map(({ points }) => points);
-  const open = runs
-    .filter((run) => !closes && item.as === 'cut' && !comesBack(run))
-    .map(({ points }) => points);
+  const stays = (run: (typeof runs)[number]) => !closes && item.as !== 'print' && !comesBack(run);
+  const shut = runs.filter((run) => !stays(run)).map(({ points }) => points);
+  const open = runs.filter(stays).map(({ points }) => points);
   const rings = union(shut);
   const { bridge, widen } = item.wishes;
   if (!bridge && !widen) return { item, at, rings, open };
@@ -176,13 +173,18 @@ function paperParts(place: Place, index: number, settings: CutterSettings): Omit
     const worked: Line[] = [
       ...(item.as === 'draw' || item.as === 'score'
         ? rings.map((points): Line => ({
-            doing: item.as as 'draw',
+            doing: item.as as Doing,
             ...(ink ? { ink } : {}),
             points,
             closed: true,
           }))
         : []),
-      ...open.map((points): Line => ({ doing: 'cut', points, closed: false })),
+      ...open.map((points): Line => ({
+        doing: item.as as Doing,
+        ...(ink ? { ink } : {}),
+        points,
+        closed: false,
+      })),
       ...(item.folds ?? []).flatMap((fold) =>
         runsOf(fold, FINE).map(({ points }): Line => ({ doing: 'score', points, closed: false })),
       ),
@@ -219,7 +221,9 @@ function paperParts(place: Place, index: number, settings: CutterSettings): Omit
     }
   }
   const all = [...parts, ...bare.values()].map(({ top: _, items: __, ...part }): Part => part);
-  const open = shapes.flatMap(({ item, open }) => (open.length && item.piece ? [item.piece] : []));
+  const open = shapes.flatMap(({ item, open }) =>
+    open.length && item.as === 'cut' && item.piece ? [item.piece] : [],
+  );
   return { parts: all, open, loose: looseIn(parts, openings) };
 }
 

@@ -41,6 +41,7 @@ export type SheetName =
   | 'paper'
   | 'cutter'
   | 'mix'
+  | 'outlines'
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */

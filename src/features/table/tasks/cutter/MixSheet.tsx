@@ -129,21 +129,36 @@ export function MixSheet({ onClose }: { onClose: () => void }) {
               onChoose={(value) => setMix(Number(value))}
             />
           </Box>
-          <ToggleButtonGroup
-            exclusive
-            fullWidth
-            size="small"
-            value={after}
-            aria-label="What the page shows"
-            onChange={(_, next: boolean | null) => next !== null && setAfter(next)}
-            sx={{ mt: 1.5 }}
+          <Box
+            sx={{
+              position: 'sticky',
+              bottom: -16,
+              mx: -2,
+              px: 2,
+              pb: 2,
+              pt: 1.5,
+              mb: -2,
+              mt: 1.5,
+              bgcolor: 'background.paper',
+              display: 'grid',
+              gap: 1,
+            }}
           >
-            <ToggleButton value={false}>Before</ToggleButton>
-            <ToggleButton value={true}>After</ToggleButton>
-          </ToggleButtonGroup>
-          <Button variant="contained" disabled={readOnly || waiting > 0} onClick={deal} sx={{ mt: 1.5 }}>
-            Deal them
-          </Button>
+            <ToggleButtonGroup
+              exclusive
+              fullWidth
+              size="small"
+              value={after}
+              aria-label="What the page shows"
+              onChange={(_, next: boolean | null) => next !== null && setAfter(next)}
+            >
+              <ToggleButton value={false}>Before</ToggleButton>
+              <ToggleButton value={true}>After</ToggleButton>
+            </ToggleButtonGroup>
+            <Button variant="contained" disabled={readOnly || waiting > 0} onClick={deal} sx={{ mt: 1.5 }}>
+              Deal them
+            </Button>
+          </Box>
         </>
       )}
     </SideSheet>

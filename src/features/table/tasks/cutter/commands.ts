@@ -9,4 +9,7 @@ export const CUTTER: readonly Command[] = [
     more: 'The same cut from several papers at once, its parts dealt among them',
     needs: NEEDS.piece,
   }),
+  opens('Pieces', undefined, 'Outlines from a file', 'outlines', {
+    more: 'SVG, DXF and HPGL as cutters take them, at their true size',
+  }),
 ];
