@@ -66,6 +66,38 @@ export function MixSheet({ onClose }: { onClose: () => void }) {
       </Typography>
       {told.ok && (
         <>
+          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 96px', gap: 1, mt: 1.5 }}>
+            <Chosen
+              label="Dealt"
+              value={how}
+              all={DEALS.map((id) => [id, DEAL_NAMES[id]] as const)}
+              disabled={readOnly}
+              onChoose={setHow}
+            />
+            <Chosen
+              label="Which mix"
+              value={mix % papers.length}
+              all={papers.map((_, i) => [i, `${i + 1} of ${papers.length}`] as const)}
+              disabled={readOnly}
+              onChoose={(value) => setMix(Number(value))}
+            />
+          </Box>
+          <Box sx={{ display: 'grid', gap: 1.5, mt: 1.5, mb: 2 }}>
+            <ToggleButtonGroup
+              exclusive
+              fullWidth
+              size="small"
+              value={after}
+              aria-label="What the page shows"
+              onChange={(_, next: boolean | null) => next !== null && setAfter(next)}
+            >
+              <ToggleButton value={false}>Before</ToggleButton>
+              <ToggleButton value={true}>After</ToggleButton>
+            </ToggleButtonGroup>
+            <Button variant="contained" disabled={readOnly || waiting > 0} onClick={deal} sx={{ mt: 1.5 }}>
+              Deal them
+            </Button>
+          </Box>
           <Box component="ol" aria-label="Papers" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {papers.map((one, i) => (
               <Box component="li" key={i} sx={{ borderTop: '1px dotted', borderColor: 'divider', py: 1.25 }}>
@@ -113,52 +145,6 @@ export function MixSheet({ onClose }: { onClose: () => void }) {
               One more paper
             </Button>
           )}
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 96px', gap: 1, mt: 1.5 }}>
-            <Chosen
-              label="Dealt"
-              value={how}
-              all={DEALS.map((id) => [id, DEAL_NAMES[id]] as const)}
-              disabled={readOnly}
-              onChoose={setHow}
-            />
-            <Chosen
-              label="Which mix"
-              value={mix % papers.length}
-              all={papers.map((_, i) => [i, `${i + 1} of ${papers.length}`] as const)}
-              disabled={readOnly}
-              onChoose={(value) => setMix(Number(value))}
-            />
-          </Box>
-          <Box
-            sx={{
-              position: 'sticky',
-              bottom: -16,
-              mx: -2,
-              px: 2,
-              pb: 2,
-              pt: 1.5,
-              mb: -2,
-              mt: 1.5,
-              bgcolor: 'background.paper',
-              display: 'grid',
-              gap: 1,
-            }}
-          >
-            <ToggleButtonGroup
-              exclusive
-              fullWidth
-              size="small"
-              value={after}
-              aria-label="What the page shows"
-              onChange={(_, next: boolean | null) => next !== null && setAfter(next)}
-            >
-              <ToggleButton value={false}>Before</ToggleButton>
-              <ToggleButton value={true}>After</ToggleButton>
-            </ToggleButtonGroup>
-            <Button variant="contained" disabled={readOnly || waiting > 0} onClick={deal} sx={{ mt: 1.5 }}>
-              Deal them
-            </Button>
-          </Box>
         </>
       )}
     </SideSheet>

@@ -101,82 +101,99 @@ function Bench({ tried, format, onFormat }: BenchProps) {
           style={{ maxWidth: '100%', maxHeight: '100%', minHeight: 0, borderRadius: 8 }}
         />
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', gap: 2, alignItems: 'center' }}>
-        <Box sx={{ display: 'flex' }}>
-          <IconButton
-            color="inherit"
-            aria-label="To the beginning"
-            onClick={() => (setTime(0), setPlaying(false))}
-          >
-            <IconPlayerSkipBack size={22} />
-          </IconButton>
-          <IconButton
-            color="primary"
-            aria-label={going ? 'Pause' : 'Cut'}
-            onClick={() => {
-              if (done) setTime(0);
-              setPlaying(!going);
-            }}
-          >
-            {going ? <IconPlayerPause size={26} /> : <IconPlayerPlay size={26} />}
-          </IconButton>
-        </Box>
-        <Slider
-          aria-label="How far it is"
-          sx={{ '& .MuiSlider-thumb, & .MuiSlider-track': { transition: 'none' } }}
-          value={time}
-          min={0}
-          max={run.time}
-          step={run.time / 500 || 1}
-          getAriaValueText={(value) => `${clock(value)} of ${clock(run.time)}`}
-          onChange={(_, value) => {
-            setPlaying(false);
-            setTime(value);
-          }}
-        />
-        <Typography variant="body2" sx={{ fontVariantNumeric: 'tabular-nums' }}>
-          {clock(time)} of {clock(run.time)}
-        </Typography>
-      </Box>
-      <Typography variant="body2" role="status">
-        {parts} {parts === 1 ? 'part comes' : 'parts come'} loose
-        {fallen > 0 && `, ${fallen} ${fallen === 1 ? 'falls' : 'fall'} out of them`}. {metres(run.worked)}{' '}
-        worked, {metres(run.empty)} empty, at {SPEEDS.cut} mm/s cutting, {SPEEDS.empty} mm/s empty,{' '}
-        {ACCELERATION} mm/s².
-        {dropped.length > 0 && ` Not read: ${dropped.join(', ')}.`}
-      </Typography>
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: '150px 170px 1fr auto', gap: 1.5, alignItems: 'center' }}
+        sx={{
+          bgcolor: 'background.paper',
+          borderRadius: 2,
+          px: 2,
+          py: 1.5,
+          display: 'grid',
+          gap: 1.25,
+          flexShrink: 0,
+        }}
       >
-        <Chosen
-          label="Shown faster"
-          value={faster}
-          all={FASTER.map((by) => [by, by === 1 ? 'as it is' : `${by} times`] as const)}
-          disabled={false}
-          onChoose={(by) => setFaster(Number(by))}
-        />
-        <Chosen
-          label="File that is read"
-          value={format}
-          all={TRIED_FORMATS.map((id) => [id, CUT_FORMATS[id].name] as const)}
-          disabled={false}
-          onChoose={onFormat}
-        />
-        <span />
-        {done ? (
-          <Turned label="Lift the parts" on={lift} disabled={false} onTurn={setLift} />
-        ) : (
-          <Button
-            color="inherit"
-            onClick={() => {
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', gap: 2, alignItems: 'center' }}>
+          <Box sx={{ display: 'flex' }}>
+            <IconButton
+              color="inherit"
+              aria-label="To the beginning"
+              onClick={() => (setTime(0), setPlaying(false))}
+            >
+              <IconPlayerSkipBack size={22} />
+            </IconButton>
+            <IconButton
+              color="primary"
+              aria-label={going ? 'Pause' : 'Cut'}
+              onClick={() => {
+                if (done) setTime(0);
+                setPlaying(!going);
+              }}
+            >
+              {going ? <IconPlayerPause size={26} /> : <IconPlayerPlay size={26} />}
+            </IconButton>
+          </Box>
+          <Slider
+            aria-label="How far it is"
+            sx={{ '& .MuiSlider-thumb, & .MuiSlider-track': { transition: 'none' } }}
+            value={time}
+            min={0}
+            max={run.time}
+            step={run.time / 500 || 1}
+            getAriaValueText={(value) => `${clock(value)} of ${clock(run.time)}`}
+            onChange={(_, value) => {
               setPlaying(false);
-              setTime(run.time);
-              setLift(true);
+              setTime(value);
             }}
-          >
-            To the end, and lift
-          </Button>
-        )}
+          />
+          <Typography variant="body2" sx={{ fontVariantNumeric: 'tabular-nums' }}>
+            {clock(time)} of {clock(run.time)}
+          </Typography>
+        </Box>
+        <Typography variant="body2" role="status">
+          {parts} {parts === 1 ? 'part comes' : 'parts come'} loose
+          {fallen > 0 && `, ${fallen} ${fallen === 1 ? 'falls' : 'fall'} out of them`}. {metres(run.worked)}{' '}
+          worked, {metres(run.empty)} empty, at {SPEEDS.cut} mm/s cutting, {SPEEDS.empty} mm/s empty,{' '}
+          {ACCELERATION} mm/s².
+          {dropped.length > 0 && ` Not read: ${dropped.join(', ')}.`}
+        </Typography>
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '150px 170px 1fr auto',
+            gap: 1.5,
+            alignItems: 'center',
+          }}
+        >
+          <Chosen
+            label="Shown faster"
+            value={faster}
+            all={FASTER.map((by) => [by, by === 1 ? 'as it is' : `${by} times`] as const)}
+            disabled={false}
+            onChoose={(by) => setFaster(Number(by))}
+          />
+          <Chosen
+            label="File that is read"
+            value={format}
+            all={TRIED_FORMATS.map((id) => [id, CUT_FORMATS[id].name] as const)}
+            disabled={false}
+            onChoose={onFormat}
+          />
+          <span />
+          {done ? (
+            <Turned label="Lift the parts" on={lift} disabled={false} onTurn={setLift} />
+          ) : (
+            <Button
+              color="inherit"
+              onClick={() => {
+                setPlaying(false);
+                setTime(run.time);
+                setLift(true);
+              }}
+            >
+              To the end, and lift
+            </Button>
+          )}
+        </Box>
       </Box>
     </>
   );
