@@ -1,7 +1,7 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
  * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard,card,
- * calendar,book,sheet` runs some.
+ * calendar,book,sheet,cutter` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -18,6 +18,7 @@ import { book } from './book';
 import { sheet } from './sheet';
 import { calendar } from './calendar';
 import { card } from './card';
+import { cutter } from './cutter';
 import { cutting } from './cutting';
 import { importing } from './importing';
 import { dyes } from './dyes';
@@ -285,6 +286,7 @@ try {
   if (wants('calendar')) await calendar({ note });
   if (wants('book')) await book(browser, BASE, withPage, openFile, frames, note);
   if (wants('sheet')) await sheet(note);
+  if (wants('cutter')) await cutter(note);
   if (wants('cutting')) await cutting({ note });
   if (wants('photos')) await photos({ note });
   if (wants('inks')) await inks({ note });

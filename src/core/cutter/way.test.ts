@@ -8,9 +8,10 @@ import { lifted } from '@/core/cutter/machine/lift';
 import { ACCELERATION, runOf, SPEEDS, TOOL_TIME, toolAt, trailing } from '@/core/cutter/machine/run';
 import { Line } from '@/core/cutter/model';
 
-import { emptyWay, inOrder, outerOf, startsOf } from '@/core/cutter/order';
+import { emptyWay, inOrder, outerOf } from '@/core/cutter/order';
 import { linesOn, prepare } from '@/core/cutter/prepare';
 import { FIRST_SETTINGS } from '@/core/cutter/settings';
+import { shortest } from '../../../scripts/testing/tours';
 import { random } from '@/core/random';
 import { toPoints } from '@/core/units/lengths';
 import { itemOf, placeWith } from '../../../scripts/testing/cuts';
@@ -74,34 +75,6 @@ describe('the way of the tool', () => {
     ]);
     expect(three.map(({ doing }) => doing)).toEqual(['draw', 'score', 'cut']);
   });
-
-  /** The shortest empty way there is, by every order and every start (Held and Karp, 1962). */
-  function shortest(lines: readonly Line[]): number {
-    const outer = outerOf(lines);
-    const starts = lines.map(startsOf);
-    let states = new Map<string, number>([['0', 0]]);
-    const at = (key: string): Point => {
-      const [, l, s] = key.split(' ').map(Number);
-      return l === undefined ? { x: 0, y: 0 } : starts[l]![s!]!.to;
-    };
-    for (let step = 0; step < lines.length; step++) {
-      const next = new Map<string, number>();
-      for (const [key, way] of states) {
-        const done = Number(key.split(' ')[0]);
-        const from = at(key);
-        lines.forEach((_, l) => {
-          if (done & (1 << l) || outer.some((o, i) => o === l && !(done & (1 << i)))) return;
-          starts[l]!.forEach((start, s) => {
-            const to = `${done | (1 << l)} ${l} ${s}`;
-            const all = way + Math.hypot(from.x - start.from.x, from.y - start.from.y);
-            if (all < (next.get(to) ?? Infinity)) next.set(to, all);
-          });
-        });
-      }
-      states = next;
-    }
-    return Math.min(...states.values());
-  }
 
   test('empty ways are at most a quarter longer than the shortest there is', () => {
     const shares = Array.from({ length: 12 }, (_, i) => {
