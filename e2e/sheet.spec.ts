@@ -39,13 +39,22 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
       /^6 cards on 1 sheet of paper, printed on both sides\. One file of 2 pages, each 8\.5 x 11 in/,
     ),
   ).toBeVisible();
+  await act(make.getByRole('switch', { name: 'With a plan of the cuts' }).click());
   const saved = page.waitForEvent('download');
   await act(make.getByRole('button', { name: 'Make the PDF' }).click());
   const file = info.outputPath('sheets.pdf');
   await (await saved).saveAs(file);
   expect(actions).toBeLessThan(15);
   const said = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
-  expect(said).toMatch(/^Pages: +2$/m);
+  expect(said).toMatch(/^Pages: +3$/m);
+  const plan = execFileSync('pdftotext', ['-f', '3', '-l', '3', file, '-'], { encoding: 'utf8' });
+  expect(plan).toContain('Sheet 1: cut along the lines in the order of their numbers.');
+  expect(
+    plan
+      .match(/^\d+$/gm)!
+      .map(Number)
+      .sort((a, b) => a - b),
+  ).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]);
   expect(said).toMatch(/^Page size: +612 x 792 pts/m);
   const front = execFileSync('pdftotext', ['-f', '1', '-l', '1', file, '-'], { encoding: 'utf8' });
   expect(front.match(/Low water/g)).toHaveLength(6);

@@ -1,6 +1,6 @@
 /**
  * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut|sheets --format png|jpg|pdf|svg|dxf|hpgl --ppi 300 --out FILE
- *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS] [--over side|head] [--mat 12x12|12x24|a4] [--laid]
+ *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS] [--over side|head] [--plan] [--mat 12x12|12x24|a4] [--laid]
  * Renders sides of a project file with the same core and outputs as the app: flat as they are designed, as single pages
  * (the panels of what is folded), for an electronic cutter (a file for each mat, its parts packed or as they are laid), or on sheets of paper (PDF): folded, or packed and turned over sideways or over the head for their backs. Several go into one PDF, or into files numbered before their ending.
  */
@@ -11,7 +11,9 @@ import { bleedOf, drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { madeAs, madeBy, waysOut } from '@/core/product';
 import { MOST_COPIES } from '@/core/packing/pack';
-import { packedSheets, plansOf } from '@/core/packing/sheets';
+import { drawPlan } from '@/core/packing/drawn';
+import type { Picture } from '@/core/picture/picture';
+import { packedSheets, planSheets, plansOf } from '@/core/packing/sheets';
 import { evenBleed, foldedSheets, imposed, MOST_NESTED } from '@/core/product/imposition';
 import { FORMS, type Form, type WayOut } from '@/core/product/product';
 import { sheetIn } from '@/core/product/sheet';
@@ -40,6 +42,7 @@ const { values, positionals } = parseArgs({
     over: { type: 'string', default: 'side' },
     mat: { type: 'string', default: '12x12' },
     laid: { type: 'boolean', default: false },
+    plan: { type: 'boolean', default: false },
   },
 });
 
@@ -98,7 +101,7 @@ if (cut && cutFormat) {
   }
   process.exit(0);
 }
-const wanted = chosen.map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
+const wanted: Picture[] = chosen.map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
 const options = {
   ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
   ...(onSheets ? { sheets: sheetsOf(onSheets) } : {}),
@@ -125,7 +128,10 @@ function sheetsOf({ packed, folded }: WayOut): SheetsMade {
   if (!plans.length) stop('No card is wanted, or none fits the paper.');
   const parts = taken.map(({ surface }) => surface.part ?? '');
   const over = values.over === 'head' ? 'over' : 'sideways';
-  return { sheets: packedSheets(product, plans, parts, values.bleed ? bleeds : null, over), bleed };
+  const sheets = packedSheets(product, plans, parts, values.bleed ? bleeds : null, { over });
+  if (!values.plan) return { sheets, bleed };
+  wanted.push(...plans.map((plan, i) => drawPlan(product, plan, `Sheet ${i + 1}`, typesetter)));
+  return { sheets: [...sheets, ...planSheets(product, plans, chosen.length + 1)], bleed };
 }
 
 const shop = nodeWorkshop(

@@ -27,7 +27,7 @@ import * as round from '@/core/project/edits/round';
 import * as shared from '@/core/project/edits/shared';
 import * as styles from '@/core/project/edits/styles';
 import * as tone from '@/core/project/edits/tone';
-import { newSurface, type Project } from '@/core/project/model';
+import { newSurface, surfaceOf, type Project } from '@/core/project/model';
 import { Chance } from './chance';
 import { DAY_EDITS } from './days';
 import type { Hand } from './hand';
@@ -267,6 +267,8 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   setTaken: ({ chance }) => notes.setTaken(ASSETS[0]!.sha, chance.of([null, '2026-05-16T14:32:00', 'noon'])),
   shiftTaken: ({ chance }) => notes.shiftTaken([ASSETS[0]!.sha], chance.of([60, -1e9, 0.5])),
   putAway: () => notes.putAway(ASSETS.map(({ sha }) => sha)),
+  copyPage: ({ s, project, chance }) =>
+    page.copyPage({ ...surfaceOf(project, s), id: chance.id(), part: undefined }, s, null),
   addPage: ({ chance }) =>
     page.addPage(
       newSurface(

@@ -1,5 +1,7 @@
 /** The kinds of files a page can be made into: what each is for, and what can be chosen. How each is made is in make.ts. */
 import type { Sides } from '@/core/geometry/sides';
+import type { Size } from '@/core/geometry/box';
+import type { Plan } from '@/core/packing/sheets';
 import type { PrintSheet } from '@/core/product/imposition';
 
 interface FormatKind {
@@ -90,4 +92,6 @@ export interface SheetsMade {
   sheets: readonly PrintSheet[];
   /** What is drawn of each page beyond its trim, where it is seen. */
   bleed: Sides;
+  /** Plans by which they are cut apart, as pages more: what each is of. */
+  plans?: { paper: Size; plans: readonly Plan[] };
 }

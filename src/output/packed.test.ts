@@ -4,7 +4,7 @@ import { NO_SIDES } from '@/core/geometry/sides';
 import { packedSheets, plansOf, type TurnedOver } from '@/core/packing/sheets';
 import { beginProduct, madeBy, waysOut } from '@/core/product';
 import { sheetIn, type SheetProduct } from '@/core/product/sheet';
-import { addPage, movePage, removePage } from '@/core/project/edits/page';
+import { addPage, copyPage, movePage, removePage } from '@/core/project/edits/page';
 import { changeProduct } from '@/core/project/edits/product';
 import { readProject, writeProject } from '@/core/project/file';
 import { perform, startHistory, type History } from '@/core/project/history';
@@ -12,7 +12,7 @@ import { newProject, newSurface, type Project } from '@/core/project/model';
 import { photoCards } from '@/core/packing/photo-cards';
 import { photos } from '../../scripts/testing/books';
 import { making } from '../../scripts/testing/making';
-import { wordsOf } from '../../scripts/testing/samples';
+import { inkPiece, wordsOf } from '../../scripts/testing/samples';
 
 const { tool, made } = making();
 const begun = (): History =>
@@ -49,7 +49,7 @@ function six(turned: boolean): Project {
   return { ...backed, surfaces };
 }
 
-async function printed(of: Project, over: TurnedOver) {
+async function printed(of: Project, over: TurnedOver, off = { x: 0, y: 0 }) {
   const product = sheetOf(of);
   const { plans } = plansOf(product);
   const taken = madeBy(
@@ -57,7 +57,7 @@ async function printed(of: Project, over: TurnedOver) {
     waysOut(of.product).find(({ packed }) => packed)!,
   );
   const parts = taken.map(({ surface }) => surface.part!);
-  const sheets = { sheets: packedSheets(product, plans, parts, null, over), bleed: NO_SIDES };
+  const sheets = { sheets: packedSheets(product, plans, parts, null, { over, off }), bleed: NO_SIDES };
   const options = { format: 'pdf' as const, withBleed: false, cropMarks: true, sheets };
   const file = await made(of, options, `packed-${over}-${product.things[0]!.width}.pdf`, of.surfaces);
   expect(tool('qpdf', '--check', file)).toMatch(/No syntax or stream encoding errors/);
@@ -108,6 +108,39 @@ test.each([
     }
   },
 );
+
+test.each([
+  ['sideways', 1, -1],
+  ['over', -1, 1],
+] as const)(
+  'a back that comes out off by so much, seen from the front, is laid as far the other way (paper turned %s)',
+  async (over, across, down) => {
+    const [, plain] = await printed(six(false), over);
+    const [front, back] = await printed(six(false), over, { x: 5, y: 7 });
+    expect(front!.at).toHaveLength(6);
+    back!.at.forEach(({ x, y }, i) => {
+      expect(x - plain!.at[i]!.x).toBeCloseTo(5 * across, 1);
+      expect(y - plain!.at[i]!.y).toBeCloseTo(7 * down, 1);
+    });
+  },
+);
+
+test('a card is copied with its back', () => {
+  const of = six(false);
+  const [face, back] = of.surfaces;
+  const made = { ...newSurface('copy', 'Card 2', face!, 'in'), part: 'thing-2' };
+  const copied = perform(
+    startHistory(of),
+    copyPage({ ...made, pile: [inkPiece('face')] }, face!.id, { ...back!, pile: [inkPiece('back')] }),
+    0,
+  ).project;
+  expect(copied.surfaces.map(({ part, pile }) => [part, pile[0]?.id])).toEqual([
+    ['thing-1', 'w'],
+    ['thing-1-back', 'w'],
+    ['thing-2', 'face'],
+    ['thing-2-back', 'back'],
+  ]);
+});
 
 test('photos become cards of 6 x 4 in, lying or standing as they are, covered to beyond their edge', () => {
   const { project } = begun();

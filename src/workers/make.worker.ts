@@ -2,6 +2,9 @@
 import { expose } from 'comlink';
 import type { Taken } from '@/core/product';
 import { drawAlone, drawTaken } from '@/core/page/draw';
+import type { Size } from '@/core/geometry/box';
+import { drawPlan, testPages } from '@/core/packing/drawn';
+import type { Picture } from '@/core/picture/picture';
 import { toolsFor } from '@/core/page/outlines';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
@@ -50,24 +53,10 @@ async function makeFile(
     if (options.only) return drawAlone(surface, options.only, tools);
     return { ...drawTaken({ surface, panel }, tools), title: project.title };
   });
-  const shop: Workshop = {
-    platform: browser,
-    font: typesetter.font,
-    subsetter: async () => (await fetch(subsetterAt)).arrayBuffer(),
-    asset: (sha) => project.assets[sha]!,
-    bytes: async (sha) => new Uint8Array(await files.get(sha)!.own.arrayBuffer()),
-    decode: async (sha) => {
-      const source = await uprightBitmap(files.get(sha)!.readable, project.assets[sha]?.orientation);
-      return { source, width: source.width, height: source.height };
-    },
-    encode: async (canvas, type, quality) => {
-      const blob = await (canvas as unknown as OffscreenCanvas).convertToBlob({ type, quality });
-      return new Uint8Array(await blob.arrayBuffer());
-    },
-    now: new Date(now),
-  };
+  const pages = [...pictures, ...planPictures(options, typesetter)];
+  const shop = shopFor(project, files, typesetter, now);
   const { format } = options;
-  if (inOneFile(format, taken.length)) return blobOf(await make(pictures, options, shop, progress), format);
+  if (inOneFile(format, taken.length)) return blobOf(await make(pages, options, shop, progress), format);
   const zip = openZip();
   for (const [i, picture] of pictures.entries()) {
     const one = await make(picture, options, shop, (share, doing) =>
@@ -80,11 +69,48 @@ async function makeFile(
   return ok(await zip.close());
 }
 
+const shopFor = (
+  project: Pick<Project, 'assets'>,
+  files: Order['files'],
+  typesetter: Typesetter,
+  now: number,
+): Workshop => ({
+  platform: browser,
+  font: typesetter.font,
+  subsetter: async () => (await fetch(subsetterAt)).arrayBuffer(),
+  asset: (sha) => project.assets[sha]!,
+  bytes: async (sha) => new Uint8Array(await files.get(sha)!.own.arrayBuffer()),
+  decode: async (sha) => {
+    const source = await uprightBitmap(files.get(sha)!.readable, project.assets[sha]?.orientation);
+    return { source, width: source.width, height: source.height };
+  },
+  encode: async (canvas, type, quality) => {
+    const blob = await (canvas as unknown as OffscreenCanvas).convertToBlob({ type, quality });
+    return new Uint8Array(await blob.arrayBuffer());
+  },
+  now: new Date(now),
+});
+
+/** The plans by which sheets are cut apart, drawn. */
+const planPictures = ({ sheets }: MakeOptions, typesetter: Typesetter): Picture[] =>
+  sheets?.plans
+    ? sheets.plans.plans.map((plan, i) => drawPlan(sheets.plans!.paper, plan, `Sheet ${i + 1}`, typesetter))
+    : [];
+
+/** A page printed on both sides by which one sees how far backs are off. */
+async function testPage(paper: Size, now: number): Promise<Result<Blob>> {
+  if (!opening) throw new Error('The fonts have not been opened.');
+  const typesetter = await opening;
+  const options: MakeOptions = { format: 'pdf', ppi: 300, withBleed: false, cropMarks: false };
+  const shop = shopFor({ assets: {} }, new Map(), typesetter, now);
+  return blobOf(await make(testPages(paper, typesetter), options, shop), 'pdf');
+}
+
 const TYPES = { png: 'image/png', jpg: 'image/jpeg', pdf: 'application/pdf', svg: 'image/svg+xml' };
 
 const blobOf = (made: Result<Uint8Array[]>, format: MakeOptions['format']): Result<Blob> =>
   made.ok ? ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: TYPES[format] })) : made;
 
-const maker = { warm, makeFile };
+const maker = { warm, makeFile, testPage };
 export type Maker = typeof maker;
 expose(maker);

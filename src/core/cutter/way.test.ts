@@ -1,6 +1,6 @@
 /** The way of the tool: its order against exact tours, its blade, its time. */
 import fc from 'fast-check';
-import { type Point } from '@/core/geometry/matrix';
+
 import { signedArea } from '@/core/geometry/offset';
 import { distanceToSide, rectanglePath, type Path } from '@/core/geometry/path';
 import { bladed, overcut } from '@/core/cutter/blade';

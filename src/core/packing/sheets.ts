@@ -1,6 +1,14 @@
 /** The sheets of paper that small things come out on: where each lies, front and back, and how they are cut apart. */
 import { overlaps, transformBox, type Box } from '@/core/geometry/box';
-import { apply, compose, type Matrix } from '@/core/geometry/matrix';
+import {
+  apply,
+  compose,
+  IDENTITY,
+  linear,
+  translation,
+  type Matrix,
+  type Point,
+} from '@/core/geometry/matrix';
 import { NO_SIDES, withBleed, type Sides } from '@/core/geometry/sides';
 import { cutsOf, NEAR, type Cut } from '@/core/packing/cuts';
 import { pack, type Laid } from '@/core/packing/pack';
@@ -9,6 +17,12 @@ import { backOf, printable, type SheetProduct, type Thing } from '@/core/product
 
 /** How paper is turned over to be printed on its other side: like a page of a book, or over its head. */
 export type TurnedOver = 'sideways' | 'over';
+
+/** How backs come onto the paper: the way it is turned, and how far they are off then, points, as seen from the front. */
+export interface Backs {
+  over: TurnedOver;
+  off?: Point;
+}
 
 export interface Plan {
   /** On the paper, points. */
@@ -51,14 +65,17 @@ export function packedSheets(
   plans: readonly Plan[],
   parts: readonly string[],
   bleeds: readonly Sides[] | null,
-  over: TurnedOver,
+  { over, off = { x: 0, y: 0 } }: Backs,
 ): PrintSheet[] {
   const { width, height, things } = product;
   const known = new Map(things.map((thing) => [thing.part, thing]));
   const backs = plans.some(({ laid }) => laid.some(({ id }) => known.get(id)?.back));
   const trim = { width, height };
   const bare = { trim, bleed: NO_SIDES, cuts: { x: [], y: [] }, folds: { x: [], y: [] } };
-  const behind: Matrix = over === 'sideways' ? [-1, 0, 0, 1, width, 0] : [1, 0, 0, -1, 0, height];
+  const turned: Matrix = over === 'sideways' ? [-1, 0, 0, 1, width, 0] : [1, 0, 0, -1, 0, height];
+  // What comes out so far off is laid as far the other way.
+  const back = apply(linear(turned), { x: -off.x, y: -off.y });
+  const behind = compose(translation(back.x, back.y), turned);
   return plans.flatMap(({ laid }): PrintSheet[] => {
     const seen = laid.map((each, i) => {
       const bleed = bleeds?.[parts.indexOf(each.id)] ?? NO_SIDES;
@@ -75,7 +92,7 @@ export function packedSheets(
       map: mapOf(each),
       seen: seen[i]!,
     }));
-    const back = laid.flatMap((each, i): Placed[] => {
+    const reverse = laid.flatMap((each, i): Placed[] => {
       const thing = known.get(each.id)!;
       if (!thing.back) return [];
       return [
@@ -90,7 +107,10 @@ export function packedSheets(
       const [from, to] = [apply(behind, { x: x1, y: y1 }), apply(behind, { x: x2, y: y2 })];
       return [from.x, from.y, to.x, to.y];
     });
-    return [{ ...bare, placed: front, ticks }, ...(backs ? [{ ...bare, placed: back, ticks: other }] : [])];
+    return [
+      { ...bare, placed: front, ticks },
+      ...(backs ? [{ ...bare, placed: reverse, ticks: other }] : []),
+    ];
   });
 }
 
@@ -175,3 +195,15 @@ function ticksAbout(laid: readonly Box[], seen: readonly Box[], product: SheetPr
   });
   return [...found.values()];
 }
+
+/** A page for each sheet of paper on which its plan is printed, the first of them page `from`. */
+export const planSheets = (
+  { width, height }: SheetProduct,
+  plans: readonly Plan[],
+  from: number,
+): PrintSheet[] =>
+  plans.map((_, i) => ({
+    ...{ trim: { width, height }, bleed: NO_SIDES, cuts: { x: [], y: [] }, folds: { x: [], y: [] } },
+    placed: [{ page: from + i, map: IDENTITY, seen: { x: 0, y: 0, width, height } }],
+    ticks: [],
+  }));

@@ -1,7 +1,7 @@
 /** Edits of pages and of the guides on them. */
 import type { Piece } from '@/core/piece/piece';
 import type { Draft } from 'immer';
-import { rowsOf, type Product } from '@/core/product';
+import { leafOf, rowsOf, type Product } from '@/core/product';
 import type { Edit } from '@/core/project/edits/edit';
 import { changeProduct } from '@/core/project/edits/product';
 import { surfaceOf, type Group, type Guide, type Project, type Surface } from '@/core/project/model';
@@ -25,6 +25,21 @@ export const becomePage = (
   label: 'lay a ready-made page',
   apply(project) {
     Object.assign(surfaceOf(project, surfaceId), structuredClone({ pile, groups, ground, light }));
+  },
+});
+
+/** Puts a copy of a page after another, and on its back, where it has one, what lies on the back of what was copied. */
+export const copyPage = (
+  surface: Surface,
+  after: string,
+  back: Pick<Surface, 'pile' | 'groups' | 'ground' | 'light'> | null,
+): Edit => ({
+  label: 'copy page',
+  apply(project) {
+    addPage(surface, after).apply(project);
+    const made = project.surfaces.find(({ id }) => id === surface.id);
+    const leaf = made && leafOf(project as Project, made as Surface);
+    if (back && leaf && leaf.face.id === surface.id) becomePage(leaf.back.id, back).apply(project);
   },
 });
 

@@ -44,7 +44,7 @@ export function placesToCut(
     plans,
     parts,
     null,
-    'sideways',
+    { over: 'sideways' },
   ).map((sheet, i) => placeOnPaper(`Sheet ${i + 1}`, sheet, project.surfaces));
 }
 

@@ -2,9 +2,9 @@
 import { goTo } from '@/core/project/history';
 import { wholeCopy } from '@/core/project/copies';
 import { together } from '@/core/project/edits/edit';
-import { addPage, lockPage, removePage } from '@/core/project/edits/page';
+import { addPage, copyPage, lockPage, removePage } from '@/core/project/edits/page';
 import { newSurface, type Surface } from '@/core/project/model';
-import { comesAndGoes, extrasOf, hasPages, rowsOf, sidesOf, withExtra } from '@/core/product';
+import { comesAndGoes, extrasOf, hasPages, leafOf, rowsOf, sidesOf, withExtra } from '@/core/product';
 import { makeExtra } from '@/core/project/edits/product';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
@@ -117,7 +117,7 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
   if (!copied || meant.length === 1) {
     const now = page(session);
     const made = copied ? copyOf(now, session) : pageAfter(session);
-    session.perform(addPage(made, now.id));
+    session.perform(copied ? copyPage(made, now.id, backOf(now, session)) : addPage(made, now.id));
     if (!session.readOnly) toPageAt(store, made.id);
     return;
   }
@@ -135,12 +135,18 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
   session.perform(
     together(
       `copy ${made.length} pages`,
-      [...made].reverse().map((each) => addPage(each, after)),
+      [...made].map((each, i) => copyPage(each, after, backOf(meant[i]!, session))).reverse(),
     ),
   );
   if (session.readOnly) return;
   toPageAt(store, made[0]!.id);
   store.getState().choosePages(made.slice(1).map(({ id }) => id));
+}
+
+/** What lies on the back of a page, once more; null for what has none. */
+function backOf(surface: Surface, { history: { project } }: Session) {
+  const leaf = leafOf(project, surface);
+  return leaf?.face.id === surface.id ? { ...leaf.back, ...wholeCopy(leaf.back, newId) } : null;
 }
 
 const copyOf = (surface: Surface, session: Session, taken: readonly string[] = []): Surface => {

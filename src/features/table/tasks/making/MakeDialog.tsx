@@ -15,7 +15,7 @@ import { NO_SIDES } from '@/core/geometry/sides';
 import { bleedOf, drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { madeOf } from '@/core/picture/picture';
-import type { TurnedOver } from '@/core/packing/sheets';
+import { useBacks } from '@/features/table/tasks/making/useBacks';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
 import { checked } from '@/core/proof';
@@ -80,14 +80,14 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
   const { taken, only } = choice;
   const several = taken.length > 1;
   const [folding, setFolding] = useState(SIXTEEN);
-  const [over, setOver] = useState<TurnedOver>('sideways');
+  const [wishes, changeWishes] = useBacks();
   const packed = usePlans(choice.packed ? sheetIn(project.product) : null);
   const sheets = useMemo(
-    () => sheetsFor(project, choice, folding, over, packed?.plans ?? []),
-    [project, choice, folding, over, packed],
+    () => sheetsFor(project, choice, folding, wishes, packed?.plans ?? []),
+    [project, choice, folding, wishes, packed],
   );
   const options = optionsFor(wished, choice, sheets);
-  const { making, start, cancel } = useMake();
+  const { making, start, testPage, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useFindings(project, taken, typesetter);
   const { unit } = project;
@@ -124,7 +124,15 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
               onChange={(change) => setFolding({ ...folding, ...change })}
             />
           )}
-          {choice.packed && <TurningControls over={over} disabled={busy} onChange={setOver} />}
+          {choice.packed && (
+            <TurningControls
+              wishes={wishes}
+              backs={sheetIn(project.product)?.things.some(({ back }) => back) ?? false}
+              disabled={busy}
+              onChange={changeWishes}
+              onTest={() => void testPage(sheetIn(project.product)!)}
+            />
+          )}
           <HowItIsMade
             options={options}
             formats={(Object.keys(FORMATS) as Format[]).filter((format) => holds(format, choice))}

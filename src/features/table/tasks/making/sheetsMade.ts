@@ -2,7 +2,7 @@
 import type { Size } from '@/core/geometry/box';
 import { NO_SIDES, withBleed as beyond } from '@/core/geometry/sides';
 import { bleedOf } from '@/core/page/draw';
-import { packedSheets, type Plan, type TurnedOver } from '@/core/packing/sheets';
+import { packedSheets, planSheets, type Backs, type Plan } from '@/core/packing/sheets';
 import { evenBleed, foldedSheets, imposed, placesOn, type Folding } from '@/core/product/imposition';
 import { sheetIn } from '@/core/product/sheet';
 import type { Project } from '@/core/project/model';
@@ -23,16 +23,21 @@ export interface Sheets {
   none?: string;
 }
 
+/** How cards come onto paper: their backs, and whether a plan of the cuts comes with them. */
+export interface PaperWishes extends Backs {
+  plan: boolean;
+}
+
 /** Null where what is made does not lie on sheets. */
 export function sheetsFor(
   project: Project,
   choice: Choice,
   folding: Required<Folding>,
-  over: TurnedOver,
+  wishes: PaperWishes,
   plans: readonly Plan[],
 ): Sheets | null {
   if (choice.folded) return onFolded(project, choice, choice.folded, folding);
-  return choice.packed ? onPaper(project, choice, over, plans) : null;
+  return choice.packed ? onPaper(project, choice, wishes, plans) : null;
 }
 
 function onFolded(
@@ -68,25 +73,31 @@ function onFolded(
   };
 }
 
-function onPaper(project: Project, { taken }: Choice, over: TurnedOver, plans: readonly Plan[]): Sheets {
+function onPaper(
+  project: Project,
+  { taken }: Choice,
+  { plan, ...backs }: PaperWishes,
+  plans: readonly Plan[],
+): Sheets {
   const product = sheetIn(project.product)!;
   const parts = taken.map(({ surface }) => surface.part ?? '');
   const bleeds = taken.map(bleedOf);
   const sheetsWith = (withBleed: boolean) =>
-    packedSheets(product, plans, parts, withBleed ? bleeds : null, over);
+    packedSheets(product, plans, parts, withBleed ? bleeds : null, backs);
   const { width, height } = product;
-  const sides = sheetsWith(false).length;
+  const sides = sheetsWith(false).length + (plan ? plans.length : 0);
   const count = plans.reduce((sum, { laid }) => sum + laid.length, 0);
-  const both = sides > plans.length;
+  const both = product.things.some(({ back, count }) => back && count > 0);
   return {
     made: (withBleed) => ({
-      sheets: sheetsWith(withBleed),
+      sheets: [...sheetsWith(withBleed), ...(plan ? planSheets(product, plans, taken.length + 1) : [])],
       bleed: withBleed ? evenBleed(bleeds) : NO_SIDES,
+      ...(plan ? { plans: { paper: { width, height }, plans } } : {}),
     }),
     size: () => ({ width, height }),
     says: () => [
       [
-        `${count} ${count === 1 ? 'card' : 'cards'} on ${plans.length} ${plans.length === 1 ? 'sheet' : 'sheets'} of paper${both ? ', printed on both sides' : ''}.`,
+        `${count} ${count === 1 ? 'card' : 'cards'} on ${plans.length} ${plans.length === 1 ? 'sheet' : 'sheets'} of paper${both ? ', printed on both sides' : ''}${plan ? ', with a plan of its cuts' : ''}.`,
         `${sides === 1 ? 'One page' : `One file of ${sides} pages`}, ${sides === 1 ? '' : 'each '}`,
       ].join(' '),
       ', to be printed at its true size, without fitting it to the paper',

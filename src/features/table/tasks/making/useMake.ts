@@ -1,6 +1,7 @@
 /** Making a file in the worker: progress, cancel, and the finished file to the user's disk. */
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Size } from '@/core/geometry/box';
 import { fileTitle } from '@/core/product';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
@@ -102,7 +103,23 @@ export function useMake() {
     [store, stop, ready],
   );
 
-  return { making, start, cancel };
+  /** The page by which one sees how far backs are off, as a file. */
+  const testPage = useCallback(
+    async ({ width, height }: Size) => {
+      try {
+        const { maker, failed } = ready();
+        await maker.warm(new URL(FONTS_AT, location.href).href);
+        const made = await Promise.race([maker.testPage({ width, height }, Date.now()), failed]);
+        if (made.ok) download(made.value, 'Test page.pdf');
+        else setMaking({ state: 'failed', message: made.message });
+      } catch (error) {
+        setMaking({ state: 'failed', message: `The test page was not made (${(error as Error).message}).` });
+      }
+    },
+    [ready],
+  );
+
+  return { making, start, testPage, cancel };
 }
 
 /** What pieces are called together, for their file. */
