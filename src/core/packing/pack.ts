@@ -27,6 +27,8 @@ export interface Room {
 export interface Laid extends Box {
   id: string;
   turned: boolean;
+  /** Which of those that were laid by hand it is. */
+  pin?: number;
 }
 
 export interface Packed {
@@ -49,8 +51,17 @@ const MANY = 1e4;
 
 const areaOf = ({ width, height }: Size): number => width * height;
 
-/** Packs things onto as few sheets as it finds; of plans with as many the one that leaves more of the last, then the one with fewer cuts. */
-export function pack(things: readonly Wanted[], { area, gap, straight }: Room): Packed {
+/**
+ * Packs things onto as few sheets as it finds; of plans with as many the one that leaves more of the last, then the one with
+ * fewer cuts.
+ *
+ * @param pinned what lies already on each sheet, measured from the corner of what can be printed on; not among `things`
+ */
+export function pack(
+  things: readonly Wanted[],
+  { area, gap, straight }: Room,
+  pinned: readonly (readonly Laid[])[] = [],
+): Packed {
   // Each takes its gap along, the paper too: then nothing needs to know of it.
   const bin = { width: area.width + gap, height: area.height + gap };
   const fits = ({ width, height }: Size) =>
@@ -65,14 +76,17 @@ export function pack(things: readonly Wanted[], { area, gap, straight }: Room): 
   const all = wanted.slice(0, MOST_COPIES);
   const left = wanted.length - all.length;
   const tooLarge = things.filter((thing) => thing.count > 0 && !goes(thing)).map(({ id }) => id);
-  if (!all.length) return { sheets: [], tooLarge, left };
+  const fixed = pinned.map((sheet) =>
+    sheet.map((each) => ({ ...each, width: each.width + gap, height: each.height + gap })),
+  );
+  if (!all.length && !fixed.length) return { sheets: [], tooLarge, left };
   const chance = random(all.length);
-  const tries = Math.max(12, Math.min(TRIES, Math.round((TRIES * 60) / all.length)));
+  const tries = Math.max(12, Math.min(TRIES, Math.round((TRIES * 60) / (all.length || 1))));
   let best: { sheets: Laid[][]; cost: number; cuts: number } | undefined;
   let weighed = 0;
   for (let k = 0; k < tries; k++) {
     const order = ordered(all, k, chance);
-    const sheets = filled(order, bin, straight || k % 2 === 0, k, chance);
+    const sheets = filled(order, bin, straight || k % 2 === 0, k, chance, fixed);
     const cost = sheets.length + shareOf(sheets.at(-1)!, bin);
     if (best && cost > best.cost + 1e-9) continue;
     const better = !best || cost < best.cost - 1e-9;
@@ -149,8 +163,12 @@ function filled(
   straight: boolean,
   k: number,
   chance: () => number,
+  fixed: readonly (readonly Laid[])[],
 ): Laid[][] {
-  const sheets: { laid: Laid[]; free: Box[] }[] = [];
+  const sheets: { laid: Laid[]; free: Box[] }[] = fixed.map((laid) => ({
+    laid: [...laid],
+    free: laid.reduce<Box[]>((free, each) => around(free, each, straight), [{ x: 0, y: 0, ...bin }]),
+  }));
   for (const copy of order) {
     if (sheets.some((sheet) => lay(sheet, copy, bin, straight, k, chance))) continue;
     const sheet = { laid: [], free: [{ x: 0, y: 0, ...bin }] };
@@ -158,6 +176,24 @@ function filled(
     sheets.push(sheet);
   }
   return sheets.map(({ laid }) => laid);
+}
+
+/** What is left free about something that lies where it lies: by cuts right through, where it lies in one free place. */
+function around(free: readonly Box[], laid: Box, straight: boolean): Box[] {
+  const about = straight ? free.find((each) => holds(each, laid)) : undefined;
+  if (!about) return free.flatMap((each) => (overlaps(each, laid) ? anywhere(each, laid) : [each]));
+  const { x, y, width, height } = about;
+  const [right, foot] = [laid.x + laid.width, laid.y + laid.height];
+  const pieces: Box[] = [
+    { x, y, width: laid.x - x, height },
+    { x: right, y, width: x + width - right, height },
+    { x: laid.x, y, width: laid.width, height: laid.y - y },
+    { x: laid.x, y: foot, width: laid.width, height: y + height - foot },
+  ];
+  return [
+    ...free.filter((each) => each !== about),
+    ...pieces.filter((each) => each.width > NEAR && each.height > NEAR),
+  ];
 }
 
 const CORNER = [0, 0] as const;

@@ -1,6 +1,9 @@
 /** Packing: by property, by plans cut in a model that knows nothing of how they were made, against every plan there is. */
 import fc from 'fast-check';
-import type { Box, Size } from '@/core/geometry/box';
+import { outset, overlaps, type Box, type Size } from '@/core/geometry/box';
+import { plansOf } from '@/core/packing/sheets';
+import { beginProduct } from '@/core/product';
+import { sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { cutsOf, type Cut } from '@/core/packing/cuts';
 import { MOST_COPIES, pack, type Laid, type Wanted } from '@/core/packing/pack';
 import { random } from '@/core/random';
@@ -193,4 +196,48 @@ test('the same things are laid the same', () => {
   const room = { area: LETTER, gap: 0, straight: false };
   const once: Laid[][] = pack(all, room).sheets;
   expect(pack(all, room).sheets).toEqual(once);
+});
+
+const pinnedSheet = (pinned: SheetProduct['pinned'], count = 6): SheetProduct => ({
+  ...sheetIn(beginProduct('sheet', inches(4, 3), 'letter').product)!,
+  things: [{ part: 'thing-1', ...inches(4, 3), count }],
+  pinned,
+});
+
+test('what is pinned stays, and the rest is packed about it: nothing overlaps, whatever is pinned where', () => {
+  const at = toPoints(0.25, 'in');
+  const { plans, loose } = plansOf(pinnedSheet([{ part: 'thing-1', sheet: 0, x: at, y: at + 40 }]));
+  expect(loose).toBe(0);
+  expect(plans[0]!.laid).toContainEqual(expect.objectContaining({ pin: 0, x: at, y: at + 40 }));
+  expect(plans.flatMap(({ laid }) => laid)).toHaveLength(6);
+  const place = fc.record({
+    part: fc.constant('thing-1'),
+    sheet: fc.nat(2),
+    x: fc.integer({ min: 0, max: 600 }),
+    y: fc.integer({ min: 0, max: 700 }),
+    turned: fc.constantFrom(undefined, true as const),
+  });
+  fc.assert(
+    fc.property(fc.array(place, { minLength: 1, maxLength: 5 }), fc.boolean(), (pinned, straight) => {
+      const product = { ...pinnedSheet(pinned), straight };
+      const made = plansOf(product);
+      const laid = made.plans.flatMap((plan) => plan.laid);
+      expect(laid).toHaveLength(6);
+      expect(laid.filter(({ pin }) => pin !== undefined)).toHaveLength(pinned.length - made.loose);
+      for (const { laid: sheet, sheet: number } of made.plans)
+        sheet.forEach((one, i) => {
+          if (one.pin !== undefined) {
+            const { x, y, sheet: wished } = pinned[one.pin]!;
+            expect([Math.abs(one.x - x) < 0.01, Math.abs(one.y - y) < 0.01, number]).toEqual([
+              true,
+              true,
+              wished,
+            ]);
+          }
+          expect(one.x + one.width).toBeLessThan(612 - at + 0.1);
+          for (const other of sheet.slice(i + 1)) expect(overlaps(outset(other, -0.05), one)).toBe(false);
+        });
+    }),
+    { numRuns: 60 },
+  );
 });

@@ -1,5 +1,5 @@
 /** The sheets of paper that small things come out on: where each lies, front and back, and how they are cut apart. */
-import { overlaps, transformBox, type Box } from '@/core/geometry/box';
+import { outset, overlaps, transformBox, type Box, type Size } from '@/core/geometry/box';
 import {
   apply,
   compose,
@@ -13,7 +13,7 @@ import { NO_SIDES, withBleed, type Sides } from '@/core/geometry/sides';
 import { cutsOf, NEAR, type Cut } from '@/core/packing/cuts';
 import { pack, type Laid } from '@/core/packing/pack';
 import type { Line, Placed, PrintSheet } from '@/core/product/imposition';
-import { backOf, printable, type SheetProduct, type Thing } from '@/core/product/sheet';
+import { backOf, printable, type Pinned, type SheetProduct, type Thing } from '@/core/product/sheet';
 
 /** How paper is turned over to be printed on its other side: like a page of a book, or over its head. */
 export type TurnedOver = 'sideways' | 'over';
@@ -25,6 +25,8 @@ export interface Backs {
 }
 
 export interface Plan {
+  /** Which sheet it is: one on which nothing lies is none. */
+  sheet: number;
   /** On the paper, points. */
   laid: Laid[];
   /** Null where no cut right through spares them all. */
@@ -39,20 +41,70 @@ export interface Plans {
   tooLarge: string[];
   /** Copies that were left out: no more are packed at once. */
   left: number;
+  /** Copies that were laid by hand where they cannot lie any more: they are packed with the others. */
+  loose: number;
 }
 
 /** What lies on which sheet of paper. */
 export function plansOf(product: SheetProduct): Plans {
   const { width, height, lost, gap, straight, things } = product;
+  const { fixed, used, loose } = pinnedOn(product);
   const { sheets, tooLarge, left } = pack(
-    things.map(({ part, upright, ...thing }) => ({ ...thing, id: part, turns: !upright })),
+    things.map(({ part, upright, count, ...thing }) => ({
+      ...thing,
+      ...{ id: part, turns: !upright, count: count - (used.get(part) ?? 0) },
+    })),
     { area: printable(product), gap, straight },
+    fixed,
   );
-  const plans = sheets.map((sheet): Plan => {
+  const plans = sheets.map((sheet, i): Plan => {
     const laid = sheet.map((each) => ({ ...each, x: each.x + lost.left, y: each.y + lost.top }));
-    return { laid, cuts: cutsOf({ x: 0, y: 0, width, height }, laid) };
+    return { sheet: i, laid, cuts: cutsOf({ x: 0, y: 0, width, height }, laid) };
   });
-  return { of: product, plans, tooLarge, left };
+  return { of: product, plans: plans.filter(({ laid }) => laid.length), tooLarge, left, loose };
+}
+
+/** The copies that lie where they were laid, sheet by sheet: those that are wanted, on the paper, and over no other. */
+function pinnedOn(product: SheetProduct): { fixed: Laid[][]; used: Map<string, number>; loose: number } {
+  const { things, pinned = [], lost, gap } = product;
+  const room = printable(product);
+  const fixed: Laid[][] = [];
+  const used = new Map<string, number>();
+  let loose = 0;
+  pinned.forEach(({ part, sheet, x, y, turned = false }, pin) => {
+    const thing = things.find((each) => each.part === part);
+    const already = used.get(part) ?? 0;
+    if (!thing || already >= thing.count) return;
+    const [width, height] = turned ? [thing.height, thing.width] : [thing.width, thing.height];
+    const laid = { id: part, turned, pin, x: x - lost.left, y: y - lost.top, width, height };
+    if (!fits(laid, room, fixed[sheet] ?? [], gap)) return void (loose += 1);
+    while (fixed.length <= sheet) fixed.push([]);
+    fixed[sheet]!.push(laid);
+    used.set(part, already + 1);
+  });
+  return { fixed, used, loose };
+}
+
+/** Whether something lies within what can be printed on, and so far from all others. */
+const fits = (box: Box, room: Size, others: readonly Box[], gap: number): boolean =>
+  box.x >= -NEAR &&
+  box.y >= -NEAR &&
+  box.x + box.width <= room.width + NEAR &&
+  box.y + box.height <= room.height + NEAR &&
+  !others.some((other) => overlaps(outset(other, gap - 2 * NEAR), box));
+
+/** Whether a copy may be pinned there: on the paper, and over none that is pinned. */
+export function mayLie(product: SheetProduct, at: Pinned, but: number | undefined): boolean {
+  const thing = product.things.find(({ part }) => part === at.part);
+  if (!thing) return false;
+  const { pinned = [], lost, gap } = product;
+  const boxOf = ({ part, x, y, turned }: Pinned): Box[] => {
+    const { width, height } = product.things.find((each) => each.part === part) ?? thing;
+    const size = turned ? { width: height, height: width } : { width, height };
+    return [{ x: x - lost.left, y: y - lost.top, ...size }];
+  };
+  const others = pinned.filter((each, i) => i !== but && each.sheet === at.sheet).flatMap(boxOf);
+  return fits(boxOf(at)[0]!, printable(product), others, gap);
 }
 
 /**

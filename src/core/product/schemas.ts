@@ -6,7 +6,15 @@ import { MOST_MONTHS } from '@/core/product/calendar';
 import { BINDINGS } from '@/core/product/calendar/binding';
 import { CALENDAR_FORMS } from '@/core/product/calendar/start';
 import { MOST_SHUT } from '@/core/product/card/start';
-import { isPrintable, MOST_COUNT, MOST_GAP, MOST_THINGS, type SheetProduct } from '@/core/product/sheet';
+import {
+  isPrintable,
+  LAST_PINNED,
+  MOST_COUNT,
+  MOST_GAP,
+  MOST_PINNED,
+  MOST_THINGS,
+  type SheetProduct,
+} from '@/core/product/sheet';
 import { sheetStart } from '@/core/product/sheet/start';
 import { LONGEST_DESIGN, MOST_SPREADS } from '@/core/product/book';
 import { BOOK_PAPERS } from '@/core/product/book/papers';
@@ -119,6 +127,21 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
         (all) => new Set(all?.map(({ part }) => part)).size === (all?.length ?? 0),
       )
       .required(),
+    pinned: array(
+      object({
+        part: string()
+          .matches(/^thing-[1-9]\d{0,8}$/)
+          .required(),
+        sheet: number().integer().min(0).max(LAST_PINNED).required(),
+        x: number().min(0).max(LARGEST_SIDE).required(),
+        y: number().min(0).max(LARGEST_SIDE).required(),
+        turned: boolean().oneOf([true]),
+      })
+        .noUnknown()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_PINNED),
   })
     .noUnknown()
     .test('printable', '${path} leaves no paper to print on', (given) => isPrintable(given as SheetProduct)),

@@ -19,6 +19,16 @@ export interface Thing extends Size {
   upright?: true;
 }
 
+/** A copy that lies where a person laid it, whatever is packed about it. */
+export interface Pinned {
+  part: string;
+  /** On which sheet of paper, the first 0; and where on it, points. */
+  sheet: number;
+  x: number;
+  y: number;
+  turned?: true;
+}
+
 export interface SheetProduct extends Size {
   /** Width and height are those of the paper, points. */
   kind: 'sheet';
@@ -29,11 +39,16 @@ export interface SheetProduct extends Size {
   /** Every cut goes right through. */
   straight: boolean;
   things: Thing[];
+  /** What was laid by hand. */
+  pinned?: Pinned[];
 }
 
 /** Different things on one sheet, and copies of one. */
 export const MOST_THINGS = 100;
 export const MOST_COUNT = 500;
+export const MOST_PINNED = 200;
+/** Sheets of paper among which something may be pinned. */
+export const LAST_PINNED = 99;
 export const MOST_GAP = toPoints(2, 'in');
 /** What home printers lose at each edge: a quarter of an inch (common practice, no source). */
 const USUALLY_LOST = toPoints(1 / 4, 'in');
@@ -45,6 +60,12 @@ export const isThing = (part: string): boolean => /^thing-\d+$/.test(part);
 /** A name for one thing more. */
 export const freshThing = (parts: readonly string[]): string =>
   `thing-${1 + Math.max(0, ...parts.map((part) => Number(/^thing-(\d+)/.exec(part)?.[1] ?? 0)))}`;
+
+/** The sheet with these laid by hand; nothing of it where there are none. */
+export function withPinned(product: SheetProduct, pinned: readonly Pinned[] = []): SheetProduct {
+  const { pinned: _, ...rest } = product;
+  return pinned.length ? { ...rest, pinned: [...pinned] } : rest;
+}
 
 /** What can be printed on, points, from the paper's corner at the left and above. */
 export const printable = ({

@@ -4,20 +4,31 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Cut } from '@/core/packing/cuts';
 import type { Plan, Plans } from '@/core/packing/sheets';
-import type { SheetProduct } from '@/core/product/sheet';
+import type { Pinned, SheetProduct } from '@/core/product/sheet';
+import { edgesOf, LaidCard } from '@/features/table/tasks/sheet/LaidCard';
 import type { Project } from '@/core/project/model';
-import { NearPicture } from '@/features/table/parts/NearPicture';
 
 /** CSS pixels of a sheet's longer side. */
 const SIDE = 520;
 
-interface Props {
+interface Pinning {
+  disabled: boolean;
+  /** The one that was laid last. */
+  last: number | null;
+  /** Where those that are laid by hand lie now; what is packed may be a moment older. */
+  pinned: readonly Pinned[] | undefined;
+  /** Lays a copy by hand: one more, or another place for one that is laid so. */
+  onPin: (at: Pinned, before: number | undefined) => void;
+  onUnpin: (pin: number) => void;
+}
+
+interface Props extends Pinning {
   project: Project;
   packed: Plans;
   cutting: boolean;
 }
 
-export function OnPaper({ project, packed: { of, plans }, cutting }: Props) {
+export function OnPaper({ project, packed: { of, plans }, cutting, ...pinning }: Props) {
   return (
     <Box
       component="ol"
@@ -34,7 +45,7 @@ export function OnPaper({ project, packed: { of, plans }, cutting }: Props) {
     >
       {plans.map((plan, i) => (
         <li key={i}>
-          <Paper project={project} product={of} plan={plan} cutting={cutting} />
+          <Paper project={project} product={of} plan={plan} cutting={cutting} {...pinning} />
           <Typography variant="body2" sx={{ textAlign: 'center', mt: 1 }}>
             Sheet {i + 1}: {plan.laid.length} {plan.laid.length === 1 ? 'card' : 'cards'}
             {plan.cuts && `, ${plan.cuts.length} ${plan.cuts.length === 1 ? 'cut' : 'cuts'}`}
@@ -47,15 +58,21 @@ export function OnPaper({ project, packed: { of, plans }, cutting }: Props) {
 
 function Paper({
   project,
-  product: { width, height, lost },
-  plan: { laid, cuts },
+  product,
+  plan: { laid, cuts, sheet },
   cutting,
-}: {
+  disabled,
+  last,
+  pinned,
+  onPin,
+  onUnpin,
+}: Pinning & {
   project: Project;
   product: SheetProduct;
   plan: Plan;
   cutting: boolean;
 }) {
+  const { width, height, lost } = product;
   const scale = SIDE / Math.max(width, height);
   return (
     <Box
@@ -75,29 +92,27 @@ function Paper({
           bottom: lost.bottom * scale,
         }}
       />
-      {laid.map((each, i) => {
-        const surface = project.surfaces.find(({ part }) => part === each.id);
-        if (!surface) return null;
-        const size = { width: surface.width * scale, height: surface.height * scale };
-        return (
-          <Box
-            key={i}
-            sx={{ position: 'absolute', transformOrigin: '0 0', outline: '1px solid rgba(60,56,66,0.25)' }}
-            style={{
-              ...size,
-              left: (each.x + (each.turned ? each.width : 0)) * scale,
-              top: each.y * scale,
-              transform: each.turned ? 'rotate(90deg)' : undefined,
-            }}
-          >
-            <NearPicture project={project} surface={surface} side={Math.max(size.width, size.height)} />
-          </Box>
-        );
-      })}
+      {laid.map((each, i) => (
+        <LaidCard
+          key={each.pin === undefined ? `free ${i}` : `pin ${each.pin}`}
+          {...{ project, scale, disabled, onPin, onUnpin }}
+          each={{ ...each, ...placeOf(pinned?.[each.pin ?? -1], sheet) }}
+          held={each.pin !== undefined && each.pin === last}
+          sheet={sheet}
+          edges={edgesOf(
+            product,
+            laid.filter((other) => other !== each),
+          )}
+        />
+      ))}
       {cutting && cuts && <Cuts cuts={cuts} width={width} height={height} scale={scale} />}
     </Box>
   );
 }
+
+/** Where a copy is pinned on a sheet. */
+const placeOf = (pin: Pinned | undefined, sheet: number) =>
+  pin?.sheet === sheet ? { x: pin.x, y: pin.y } : {};
 
 /** CSS pixels of a number's round. */
 const ROUND = 9;
@@ -118,7 +133,7 @@ function Cuts({
       width={width * scale}
       height={height * scale}
       viewBox={`0 0 ${width * scale} ${height * scale}`}
-      style={{ position: 'absolute', inset: 0 }}
+      style={{ position: 'absolute', inset: 0, pointerEvents: 'none', zIndex: 1 }}
       role="img"
       aria-label={`${cuts.length} cuts, in their order`}
     >

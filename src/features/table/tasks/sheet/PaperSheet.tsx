@@ -5,8 +5,17 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconPhotoPlus, IconPlus } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
+import { mayLie } from '@/core/packing/sheets';
 import { photoCards } from '@/core/packing/photo-cards';
-import { isPrintable, sheetIn, type SheetProduct } from '@/core/product/sheet';
+import {
+  isPrintable,
+  LAST_PINNED,
+  MOST_PINNED,
+  sheetIn,
+  withPinned,
+  type Pinned,
+  type SheetProduct,
+} from '@/core/product/sheet';
 import { changeProduct } from '@/core/project/edits/product';
 import { byTime, waitingPhotos } from '@/core/project/photos';
 import { addPageAfter, toPageAt } from '@/features/table/acts';
@@ -30,6 +39,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
   const project = useSession((session) => session.history.project);
   const readOnly = useSession((session) => session.readOnly);
   const [cutting, setCutting] = useState(true);
+  const [last, setLast] = useState<number | null>(null);
   const packed = usePlans(product);
   const photos = useMemo(() => byTime(waitingPhotos(project)), [project]);
   const change = (to: SheetProduct, label: string) => {
@@ -43,6 +53,20 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
     if (gone && history.project.surfaces.find(({ id }) => id === surfaceId)?.part?.endsWith('-back'))
       toPageAt(store, first!.id);
     perform(changeProduct(to, label));
+  };
+  const pin = (at: Pinned, before: number | undefined) => {
+    if (!mayLie(product, at, before))
+      return store
+        .getState()
+        .refuse('There it would lie over the edge or over a pinned card: it stays where it was.');
+    const known = product.pinned ?? [];
+    if (before === undefined && (known.length >= MOST_PINNED || at.sheet > LAST_PINNED))
+      return store
+        .getState()
+        .refuse(`Up to ${MOST_PINNED} cards can be pinned, on up to ${LAST_PINNED + 1} sheets.`);
+    const next = before === undefined ? [...known, at] : known.map((each, i) => (i === before ? at : each));
+    change(withPinned(product, next), 'lay a card by hand');
+    setLast(before ?? known.length);
   };
   return (
     <WideSheet
@@ -105,7 +129,26 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
         )}
       </Box>
       <Box sx={{ p: 2.5, overflowY: 'auto', minHeight: 0, bgcolor: 'table.main' }}>
-        {packed && <OnPaper project={project} packed={packed} cutting={cutting} />}
+        {packed && (
+          <OnPaper
+            project={project}
+            packed={packed}
+            cutting={cutting}
+            disabled={readOnly}
+            last={last}
+            pinned={product.pinned}
+            onPin={pin}
+            onUnpin={(gone) =>
+              change(
+                withPinned(
+                  product,
+                  product.pinned?.filter((_, i) => i !== gone),
+                ),
+                'let a card go',
+              )
+            }
+          />
+        )}
       </Box>
     </WideSheet>
   );

@@ -9,7 +9,7 @@ const so = (count: number, one: string, many = `${one}s`): string => `${count} $
 /** How many come out on how much paper, in how many cuts, and what does not fit, with its size. */
 export function packedInWords(
   { surfaces, unit }: Project,
-  { of, plans, tooLarge, left: over }: Plans,
+  { of, plans, tooLarge, left: over, loose }: Plans,
 ): string {
   const cards = plans.reduce((sum, { laid }) => sum + laid.length, 0);
   const cuts = plans.reduce((sum, { cuts }) => sum + (cuts?.length ?? 0), 0);
@@ -23,5 +23,11 @@ export function packedInWords(
     return `${name} does not fit: it measures ${formatSize({ width, height }, unit)}.`;
   });
   if (over) left.push(`${so(over, 'copy', 'copies')} more are left out: ${MOST_COPIES} are packed at once.`);
+  if (loose)
+    left.push(
+      loose === 1
+        ? 'A card cannot lie any more where it was pinned, and is packed with the others.'
+        : `${loose} cards cannot lie any more where they were pinned, and are packed with the others.`,
+    );
   return [fits, ...left].join(' ');
 }
