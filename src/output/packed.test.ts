@@ -151,6 +151,7 @@ test('photos become cards of 6 x 4 in, lying or standing as they are, covered to
     photoCards(
       given,
       given.map(({ sha }) => `p-${sha}`),
+      'in',
     ),
     0,
   );

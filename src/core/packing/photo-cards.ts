@@ -6,43 +6,31 @@ import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import { freshThing, MOST_THINGS, sheetIn, type Thing } from '@/core/product/sheet';
+import { addThings } from '@/core/packing/things';
 import { plainName } from '@/core/project/create';
 import type { Edit } from '@/core/project/edits/edit';
-import { changeProduct } from '@/core/project/edits/product';
-import type { Project, Surface } from '@/core/project/model';
+import { bleedWith, type Project, type Surface } from '@/core/project/model';
 import { toPoints } from '@/core/units/lengths';
 
 /** As photos are printed: 6 x 4 in, lying or standing (common practice, no source). */
 const [LONG, SHORT] = [toPoints(6, 'in'), toPoints(4, 'in')];
 
 /** As many as there is room for in the product, in their order; each is a piece with one of these ids. */
-export const photoCards = (photos: readonly Asset[], ids: readonly string[]): Edit => ({
-  label: photos.length === 1 ? 'add a photo as a card' : `add ${photos.length} photos as cards`,
-  apply(project) {
-    const product = sheetIn(project.product);
-    if (!product) return;
-    const [first] = project.surfaces;
-    // A sheet that was just begun has one card, with nothing on it: the first photo takes it.
-    const begun = product.things.length === 1 && !first!.pile.length && !product.things[0]!.back;
-    const things: Thing[] = begun ? [] : [...product.things];
-    const of = new Map<string, readonly [id: string, asset: Asset]>();
-    for (const [i, asset] of photos.slice(0, MOST_THINGS - things.length).entries()) {
+export const photoCards = (photos: readonly Asset[], ids: readonly string[], unit: Project['unit']): Edit =>
+  addThings(
+    photos.length === 1 ? 'add a photo as a card' : `add ${photos.length} photos as cards`,
+    photos.map((asset, i) => {
       const { width, height } = uprightSize(asset);
-      const part = begun && i === 0 ? product.things[0]!.part : freshThing(things.map((thing) => thing.part));
-      const standing = height > width;
-      things.push({ part, width: standing ? SHORT : LONG, height: standing ? LONG : SHORT, count: 1 });
-      of.set(part, [ids[i]!, asset]);
-    }
-    changeProduct({ ...product, things }, '').apply(project);
-    for (const surface of (project as Project).surfaces) {
-      const photo = of.get(surface.part ?? '');
-      if (photo) surface.pile.push(covering(...photo, surface));
-    }
-  },
-});
+      const size = height > width ? { width: SHORT, height: LONG } : { width: LONG, height: SHORT };
+      return {
+        ...size,
+        groups: [],
+        pile: [covering(ids[i]!, asset, { ...size, bleed: bleedWith(undefined, unit) })],
+      };
+    }),
+  );
 
-function covering(id: string, asset: Asset, surface: Surface): Piece {
+function covering(id: string, asset: Asset, surface: Pick<Surface, 'width' | 'height' | 'bleed'>): Piece {
   const box = withBleed(surface);
   const { x, y } = seenIn(bookPhoto(asset), { ...box, gutter: null });
   return {

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconPhotoPlus, IconPlus } from '@tabler/icons-react';
+import { IconFiles, IconPhotoPlus, IconPlus, IconSticker } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { mayLie } from '@/core/packing/sheets';
 import { photoCards } from '@/core/packing/photo-cards';
@@ -19,6 +19,8 @@ import {
 import { changeProduct } from '@/core/project/edits/product';
 import { byTime, waitingPhotos } from '@/core/project/photos';
 import { addPageAfter, toPageAt } from '@/features/table/acts';
+import { piecesThatWait, takeWaiting } from '@/features/table/acts/things';
+import { TakePages } from '@/features/table/tasks/sheet/TakePages';
 import { usePlans } from '@/features/table/parts/usePlans';
 import { WideSheet } from '@/features/table/parts/WideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -42,6 +44,8 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
   const [last, setLast] = useState<number | null>(null);
   const packed = usePlans(product);
   const photos = useMemo(() => byTime(waitingPhotos(project)), [project]);
+  const waiting = useMemo(() => piecesThatWait(project).length, [project]);
+  const [taking, setTaking] = useState(false);
   const change = (to: SheetProduct, label: string) => {
     const { perform, refuse, history, surfaceId } = store.getState();
     if (!isPrintable(to)) return refuse('Less than an inch of paper would be left to print on.');
@@ -112,6 +116,32 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
         >
           Add a card
         </Button>
+        {waiting > 0 && (
+          <Button
+            fullWidth
+            variant="outlined"
+            color="inherit"
+            disabled={readOnly}
+            startIcon={<IconSticker size={18} />}
+            onClick={() => takeWaiting(store)}
+            sx={{ mt: 1 }}
+          >
+            {waiting === 1
+              ? 'The piece in the workbox, as a card'
+              : `The ${waiting} pieces in the workbox, as cards`}
+          </Button>
+        )}
+        <Button
+          fullWidth
+          variant="outlined"
+          color="inherit"
+          disabled={readOnly}
+          startIcon={<IconFiles size={18} />}
+          onClick={() => setTaking(true)}
+          sx={{ mt: 1 }}
+        >
+          Pages of another project …
+        </Button>
         {photos.length > 0 && (
           <Button
             fullWidth
@@ -119,7 +149,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
             color="inherit"
             disabled={readOnly}
             startIcon={<IconPhotoPlus size={18} />}
-            onClick={() => store.getState().perform(photoCards(photos, photos.map(newId)))}
+            onClick={() => store.getState().perform(photoCards(photos, photos.map(newId), project.unit))}
             sx={{ mt: 1 }}
           >
             {photos.length === 1
@@ -150,6 +180,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
           />
         )}
       </Box>
+      {taking && <TakePages onClose={() => setTaking(false)} />}
     </WideSheet>
   );
 }
