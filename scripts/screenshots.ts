@@ -1,11 +1,7 @@
 /** npm run screenshots: one current picture of each main view, from the demo's data, at 1280 x 800. Needs bin/build. */
-import { mkdir, mkdtemp, readdir, readFile, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { mkdir, readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { zipSync } from 'fflate';
-import sharp from 'sharp';
-import type { Supply } from '@/core/supplies/model';
 import { leave, openRow, set } from '../e2e/table';
 import { CHROMIUM } from '../playwright.config';
 import { ROOT } from './node/platform';
@@ -113,6 +109,7 @@ async function tour(page: Page): Promise<void> {
   await card(page);
   await calendar(page);
   await book(page);
+  await onPaper(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'New layout A4' }).click();
   await page.getByTestId('stage').waitFor();
@@ -151,15 +148,32 @@ async function tour(page: Page): Promise<void> {
   await cutting(page);
   await words(page);
   await photos(page);
+}
+
+/** Pocket cards of a kit on paper; the page of the fly-in cut out as it is printed. */
+async function onPaper(page: Page): Promise<void> {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New layout A4' }).click();
+  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'Ready-made' }).click();
+  await page
+    .getByRole('list', { name: 'Ready-made sheets' })
+    .getByRole('button', { name: /Cards for the coast/ })
+    .click();
   await page.getByTestId('stage').waitFor();
-  await page.keyboard.press('c');
-  await page.getByTestId('supply-input').setInputFiles(await looseZip());
-  await page.getByRole('dialog', { name: /supplies came in/ }).waitFor();
-  await page.getByRole('option').first().focus();
-  await page.keyboard.press('Space');
-  await shoot(page, 'review');
+  await page.keyboard.press('Shift+Z');
+  await page.getByText(/^Sheet 2:/).waitFor();
+  await page.waitForTimeout(3000);
+  await shoot(page, 'sheet');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
+  await page.getByTestId('stage').waitFor();
+  await page.waitForTimeout(4000);
+  await page.getByTestId('stage').press('Shift+H');
+  await page.getByRole('button', { name: 'Round what is printed' }).click();
+  await page.getByText(/^1 part of 1 paper/).waitFor();
+  await page.waitForTimeout(3000);
+  await shoot(page, 'cutter');
+  await page.getByRole('button', { name: 'Out of papers' }).click();
 }
 
 /** A page made of what is cut and finished: a treated star. */
@@ -292,15 +306,6 @@ async function photos(page: Page): Promise<void> {
   await page.getByRole('heading', { name: 'Light and tone' }).scrollIntoViewIfNeeded();
   await shoot(page, 'tone');
   await page.keyboard.press('Escape');
-  await bring(files.filter((name) => !firstSix.includes(name)));
-  await page.getByTestId('stage').press('Shift+M');
-  await page.getByRole('button', { name: 'fly-in-plum-kite is seen over all of it' }).click();
-  await page.getByRole('combobox', { name: 'Order' }).click();
-  await page.getByRole('option', { name: 'Matched to the picture over them' }).click();
-  await page.getByText(/The picture (suits|will be)/).waitFor();
-  await page.mouse.move(900, 700);
-  await shoot(page, 'mosaic');
-  await page.keyboard.press('Escape');
 }
 
 /** A stamp coloured in: three areas, one of them by brush. */
@@ -377,33 +382,6 @@ async function arranging(page: Page): Promise<void> {
   await page.waitForTimeout(300);
   await shoot(page, 'arranging');
   await page.mouse.up();
-}
-
-/** A zip of loose pictures such as people are sent: some named for what they are, some not. */
-async function looseZip(): Promise<string> {
-  const { supplies }: { supplies: Supply[] } = JSON.parse(
-    await readFile(join(ROOT, 'public/house/kits.json'), 'utf8'),
-  );
-  const files: Record<string, Uint8Array> = {};
-  for (const kind of ['embellishment', 'frame', 'alphabet'] as const)
-    for (const [i, { name, at, letters }] of supplies
-      .filter((one) => one.kind === kind)
-      .slice(0, 12)
-      .entries()) {
-      const png = await sharp(await readFile(join(ROOT, 'public', at!)))
-        .png()
-        .toBuffer();
-      files[letters ? `letters/${letters}.png` : i % 3 ? `${name}.png` : `scan ${i}.png`] = png;
-    }
-  files['scan 40.png'] = await sharp({
-    create: { width: 400, height: 300, channels: 3, background: '#c9a29a' },
-  })
-    .png()
-    .toBuffer();
-  files['how to use.txt'] = Buffer.from('Enjoy');
-  const path = join(await mkdtemp(join(tmpdir(), 'loose-')), 'From Ines.zip');
-  await writeFile(path, zipSync(files, { level: 0 }));
-  return path;
 }
 
 await mkdir(FOLDER, { recursive: true });
