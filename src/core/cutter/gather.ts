@@ -5,7 +5,7 @@ import { pathBounds, rectanglePath, transformPath, type Path } from '@/core/geom
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
 import { isOpening } from '@/core/page/through';
 import { matPaths } from '@/core/piece/finish/mats';
-import { colourOf, isInk, materialKind, materialSays, type Material } from '@/core/piece/material';
+import { colourOf, isInk, materialKind, type Material } from '@/core/piece/material';
 import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
@@ -34,7 +34,7 @@ const PICTURED = '#d8d2c6';
 function paperOf(material: Material, project: Project): Paper {
   if (isInk(material)) {
     const colour = colourOf(material);
-    return { key: colour, name: materialSays(material, project.unit) ?? colour, colour };
+    return { key: colour, name: `Cardstock ${colour}`, colour };
   }
   const asset = 'asset' in material ? project.assets[material.asset] : undefined;
   if (!asset)
