@@ -127,30 +127,34 @@ export function placeOf(
   };
 }
 
-/** A sheet of paper things are printed on: what is cut is each of them. */
+/** A sheet of paper things are printed on: what is cut is each of them, or what lies `on` it. */
 export function placeOnPaper(
   name: string,
   { trim, placed }: PrintSheet,
-  pages: readonly (Size & { id: string; name: string })[],
+  pages: readonly Surface[],
+  on?: (page: Surface) => readonly Item[],
 ): Place {
   return {
     name,
     size: trim,
     printed: placed.map(({ page, map }) => ({ surface: pages[page - 1]!.id, map })),
-    items: placed.map(({ page, map }, i): Item => {
-      const { width, height, name } = pages[page - 1]!;
-      return {
-        id: `card ${i + 1}`,
-        name,
-        piece: null,
-        as: 'cut',
-        paper: { key: 'printed', name: 'Printed paper', colour: '#ffffff' },
-        path: transformPath(map, rectanglePath({ x: 0, y: 0, width, height })),
-        wishes: {},
-      };
+    items: placed.flatMap(({ page, map }, i): Item[] => {
+      const of = pages[page - 1]!;
+      return (on?.(of) ?? [cardItem(of)]).map((item) => ({
+        ...item,
+        id: `card ${i + 1} ${item.id}`,
+        path: transformPath(map, item.path),
+      }));
     }),
   };
 }
+
+/** A card as it is trimmed. */
+const cardItem = ({ id, name, width, height }: Surface): Item => ({
+  ...{ id, name, piece: null, as: 'cut', wishes: {} },
+  paper: { key: 'printed', name: 'Printed paper', colour: '#ffffff' },
+  path: rectanglePath({ x: 0, y: 0, width, height }),
+});
 
 /** All that lies on a place within its own box, moved so that the box begins at its corner: for what is chosen alone. */
 export function closeAbout(place: Place): Place {

@@ -1,4 +1,5 @@
 /** At the room with things to be cut: found from what lies there, changed by hand, dealt among papers, brought in from files. */
+import { boxOfPoints } from '@/core/geometry/box';
 import { prepare } from '@/core/cutter/prepare';
 import { readOutlines } from '@/core/cutter/read/read';
 import { dealt, DEALS } from '@/core/cutter/mix';
@@ -77,6 +78,12 @@ test('cards as they lie on paper are cut out where they are printed', () => {
   const { mats } = prepare(places, { ...FIRST_SETTINGS, way: 'printed', around: 0, once: false });
   expect(mats[0]!.lines).toHaveLength(6);
   expect(mats[0]!.marks).toHaveLength(3);
+  // Stickers: what lies on each card is cut out so far around, wherever the card lies.
+  act.punchWith(store, 'heart');
+  const on = placesToCut(store.getState(), 'stickers', plansOf(six).plans);
+  const stickers = prepare(on, { ...FIRST_SETTINGS, way: 'printed' }).mats[0]!;
+  expect(stickers.lines).toHaveLength(6);
+  expect(Math.max(...stickers.lines.map(({ points }) => boxOfPoints(points).width))).toBeLessThan(216);
 });
 
 test('dealt among papers, each part is once of each in all mixes together; a piece of parts becomes them, in one step', () => {

@@ -7,20 +7,20 @@ import { toolsFor } from '@/core/page/outlines';
 import type { Cutting } from '@/core/piece/cutting';
 import { sheetIn } from '@/core/product/sheet';
 import { setCutting } from '@/core/project/edits/cutting';
-import { surfaceOf } from '@/core/project/model';
+import { surfaceOf, type Surface } from '@/core/project/model';
 import type { Session, SessionStore } from '@/features/table/session';
 
 /** What of a project goes to the cutter. */
-export type CutScope = 'page' | 'chosen' | 'all' | 'paper';
+export type CutScope = 'page' | 'chosen' | 'all' | 'paper' | 'stickers';
+
+const isSheet = ({ history }: Pick<Session, 'history'>) => Boolean(sheetIn(history.project.product));
 
 export const CUT_SCOPES: Record<CutScope, { name: string; has(session: Session): boolean }> = {
   page: { name: 'This page', has: () => true },
   chosen: { name: 'What is selected', has: ({ selection }) => selection.length > 0 },
   all: { name: 'All pages', has: ({ history }) => history.project.surfaces.length > 1 },
-  paper: {
-    name: 'Cards, as they lie on paper',
-    has: ({ history }) => Boolean(sheetIn(history.project.product)),
-  },
+  paper: { name: 'Cards, as they lie on paper', has: isSheet },
+  stickers: { name: 'What is on the cards, on paper', has: isSheet },
 };
 
 type From = Pick<Session, 'history' | 'surfaceId' | 'selection' | 'typesetter'>;
@@ -34,18 +34,17 @@ export function placesToCut(
   const tools = toolsFor(project, typesetter);
   const here = surfaceOf(project, surfaceId);
   if (scope === 'chosen') return [closeAbout(placeOf(project, here, tools, selection))];
-  if (scope !== 'paper')
+  if (scope === 'page' || scope === 'all')
     return (scope === 'all' ? project.surfaces : [here]).map((surface) => placeOf(project, surface, tools));
   const product = sheetIn(project.product);
   if (!product) return [];
+  const faces = { ...product, things: product.things.map(({ back: _, ...thing }) => thing) };
   const parts = project.surfaces.map(({ part }) => part ?? '');
-  return packedSheets(
-    { ...product, things: product.things.map(({ back: _, ...thing }) => thing) },
-    plans,
-    parts,
-    null,
-    { over: 'sideways' },
-  ).map((sheet, i) => placeOnPaper(`Sheet ${i + 1}`, sheet, project.surfaces));
+  const sheets = packedSheets(faces, plans, parts, null, { over: 'sideways' });
+  const on = (surface: Surface) => placeOf(project, surface, tools).items;
+  return sheets.map((sheet, i) =>
+    placeOnPaper(`Sheet ${i + 1}`, sheet, project.surfaces, scope === 'stickers' ? on : undefined),
+  );
 }
 
 /** Has pieces cut otherwise; what stands in the way is told. */

@@ -8,28 +8,21 @@ import Tabs from '@mui/material/Tabs';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useCallback, useMemo, useState } from 'react';
-import type { Cure } from '@/core/cutter/checks/check';
+import { useState } from 'react';
 import type { Mat, Place } from '@/core/cutter/model';
 import type { Prepared } from '@/core/cutter/prepare';
 import { WAYS, type CutterSettings } from '@/core/cutter/settings';
-import { sheetIn } from '@/core/product/sheet';
 import { formatLength, type Unit } from '@/core/units/lengths';
-import { CUT_SCOPES, cutOtherwise, placesToCut, type CutScope } from '@/features/table/acts/cutter';
-import { usePlans } from '@/features/table/parts/usePlans';
-import { useThumbs } from '@/features/table/parts/useThumbs';
+import { CUT_SCOPES, cutOtherwise } from '@/features/table/acts/cutter';
 import { WideSheet } from '@/features/table/parts/WideSheet';
-import { useRoom, useSession } from '@/features/table/room/context';
 import { CutFindings, MOST_FOUND } from '@/features/table/tasks/cutter/CutFindings';
 import { HowItIsCut } from '@/features/table/tasks/cutter/HowItIsCut';
 import { OnMat } from '@/features/table/tasks/cutter/OnMat';
 import { SaveCuts } from '@/features/table/tasks/cutter/SaveCuts';
 import { TryCutter } from '@/features/table/tasks/cutter/TryCutter';
-import { usePrepared } from '@/features/table/tasks/cutter/useCutter';
-import { useSettings } from '@/features/table/tasks/cutter/useSettings';
+import { useCutterRoom } from '@/features/table/tasks/cutter/useCutterRoom';
 import { WhatIsCut } from '@/features/table/tasks/cutter/WhatIsCut';
 import { Chosen } from '@/ui/Chosen';
-import type { CutOrder } from '@/workers/cutter.worker';
 
 const NONE: Place['printed'] = [];
 
@@ -38,37 +31,11 @@ const WAY_NAMES: Record<(typeof WAYS)[number], string> = {
   printed: 'Round what is printed',
 };
 
+type CutterRoom = ReturnType<typeof useCutterRoom>;
+
 export function CutterSheet({ onClose }: { onClose: () => void }) {
-  const { store } = useRoom();
-  const project = useSession((session) => session.history.project);
-  const readOnly = useSession((session) => session.readOnly);
-  const history = useSession((session) => session.history);
-  const surfaceId = useSession((session) => session.surfaceId);
-  const typesetter = useSession((session) => session.typesetter);
-  // What was selected when it was opened stays what is meant.
-  const [selection] = useState(() => store.getState().selection);
-  const scopes = (Object.keys(CUT_SCOPES) as CutScope[]).filter((id) => CUT_SCOPES[id].has(store.getState()));
-  const sheet = sheetIn(project.product);
-  const [scope, setScope] = useState<CutScope>(() =>
-    selection.length > 1 ? 'chosen' : sheet ? 'paper' : 'page',
-  );
-  const [kept, change] = useSettings();
-  const onPaper = scope === 'paper';
-  const settings = useMemo<CutterSettings>(
-    () => (onPaper ? { ...kept, way: 'printed', around: 0 } : kept),
-    [kept, onPaper],
-  );
-  const packed = usePlans(onPaper ? sheet : null);
-  const places = useMemo(
-    () => placesToCut({ history, surfaceId, selection, typesetter }, scope, packed?.plans),
-    [history, surfaceId, selection, typesetter, scope, packed],
-  );
-  const { prepared, current, problem, ready } = usePrepared(places, settings);
-  const assets = useMemo(
-    () => [...new Set(places.flatMap(({ items }) => items.flatMap(({ paper }) => paper.asset ?? [])))],
-    [places],
-  );
-  const thumbs = useThumbs(assets);
+  const room = useCutterRoom();
+  const { readOnly, scopes, scope, setScope, prepared, current, problem, order, make, cure } = room;
   const [at, setAt] = useState(0);
   const [shown, setShown] = useState<number | null>(null);
   const [picked, setPicked] = useState<string | null>(null);
@@ -77,28 +44,6 @@ export function CutterSheet({ onClose }: { onClose: () => void }) {
   const mats = prepared?.mats ?? [];
   const number = Math.min(at, Math.max(0, mats.length - 1));
   const mat = mats[number];
-  const order = useMemo(() => ({ mats: prepared?.mats ?? [], settings }), [prepared, settings]);
-  const make = useCallback(
-    (of: CutOrder) => {
-      const { cutter, failed } = ready();
-      return Promise.race([cutter.filesOf(of), failed]);
-    },
-    [ready],
-  );
-  const tryIt = useCallback(
-    (of: CutOrder, one: number) => {
-      const { cutter, failed } = ready();
-      return Promise.race([cutter.tried(of, one), failed]);
-    },
-    [ready],
-  );
-  const cure = (cures: readonly Cure[]) => {
-    for (const each of cures) if ('set' in each) change(each.set);
-    const [first] = cures;
-    if (!first || !('pieces' in first)) return;
-    const pieces = cures.flatMap((each) => ('pieces' in each ? each.pieces : []));
-    cutOtherwise(store, [...new Set(pieces)], first.change);
-  };
   return (
     <WideSheet
       title="Cutter"
@@ -136,113 +81,8 @@ export function CutterSheet({ onClose }: { onClose: () => void }) {
       }
       onClose={onClose}
     >
-      <Box
-        sx={{
-          p: 2,
-          overflowY: 'auto',
-          minHeight: 0,
-          borderRight: 1,
-          borderColor: 'divider',
-          display: 'grid',
-          gap: 2.5,
-          alignContent: 'start',
-        }}
-      >
-        {!onPaper && (
-          <ToggleButtonGroup
-            exclusive
-            fullWidth
-            value={settings.way}
-            aria-label="What it is cut out of"
-            onChange={(_, way: CutterSettings['way'] | null) => way && change({ way })}
-          >
-            {WAYS.map((way) => (
-              <ToggleButton key={way} value={way} sx={{ fontSize: '0.875rem', lineHeight: 1.2, py: 0.75 }}>
-                {WAY_NAMES[way]}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        )}
-        {settings.way === 'papers' ? (
-          <WhatIsCut
-            places={places}
-            thumbs={thumbs}
-            disabled={readOnly}
-            picked={picked}
-            onAsk={(pieces, as) => cutOtherwise(store, pieces, { as })}
-          />
-        ) : (
-          <Printed
-            onPrint={() => {
-              onClose();
-              store.getState().askMake('printed');
-            }}
-          />
-        )}
-        <HowItIsCut settings={settings} unit={project.unit} fixed={onPaper} onChange={change} />
-      </Box>
-      <Box
-        sx={{
-          display: 'flex',
-          flexDirection: 'column',
-          minHeight: 0,
-          minWidth: 0,
-          bgcolor: 'table.main',
-          p: 2,
-          gap: 1.5,
-        }}
-      >
-        {mats.length > 1 && (
-          <Tabs
-            value={number}
-            variant="scrollable"
-            scrollButtons="auto"
-            aria-label="Cutting mats"
-            onChange={(_, next: number) => setAt(next)}
-            sx={{ minHeight: 40, flexShrink: 0, bgcolor: 'background.paper', borderRadius: 2 }}
-          >
-            {mats.map(({ paper, laid }, i) => (
-              <Tab
-                key={i}
-                value={i}
-                label={`${i + 1}  ${paper.name}, ${laid.length}`}
-                sx={{ minHeight: 40, textTransform: 'none', maxWidth: 200, whiteSpace: 'nowrap' }}
-              />
-            ))}
-          </Tabs>
-        )}
-        <Box sx={{ flex: 1, minHeight: 0 }}>
-          {!mat && prepared && current && (
-            <Alert severity="info">
-              Nothing here is cut, scored or drawn. At the left it is said of each piece what is done with it.
-            </Alert>
-          )}
-          {mat &&
-            (trying ? (
-              <TryCutter order={order} mat={number} make={tryIt} />
-            ) : (
-              <OnMat
-                mat={mat}
-                unit={project.unit}
-                thumbs={thumbs}
-                printed={(mat.place !== undefined && places[mat.place]?.printed) || NONE}
-                picked={picked}
-                onPick={setPicked}
-                label={`Mat ${number + 1} of ${mats.length}: ${mat.paper.name}, ${mat.laid.length} parts`}
-                found={prepared!.found
-                  .slice(0, MOST_FOUND)
-                  .flatMap((each, i) =>
-                    each.mat === number ? [{ number: i + 1, at: each.at, shown: shown === i }] : [],
-                  )}
-              />
-            ))}
-        </Box>
-        {mat && !trying && (
-          <Typography variant="body2" sx={{ textAlign: 'center' }}>
-            {onMat(mat, project.unit)}
-          </Typography>
-        )}
-      </Box>
+      <Wishes room={room} picked={picked} onClose={onClose} />
+      <Mats {...{ room, number, shown, picked, trying }} onTurn={setAt} onPick={setPicked} />
       <Box sx={{ p: 2, overflowY: 'auto', minHeight: 0, borderLeft: 1, borderColor: 'divider' }}>
         {prepared && (
           <CutFindings
@@ -255,12 +95,150 @@ export function CutterSheet({ onClose }: { onClose: () => void }) {
               setTrying(false);
               setAt(prepared.found[i]!.mat ?? 0);
             }}
-            onCure={cure}
+            onCure={(cures) => {
+              setShown(null);
+              cure(cures);
+            }}
           />
         )}
       </Box>
       {saving && <SaveCuts order={order} make={make} onClose={() => setSaving(false)} />}
     </WideSheet>
+  );
+}
+
+/** What is cut of what, and how. */
+function Wishes({ room, picked, onClose }: { room: CutterRoom; picked: string | null; onClose: () => void }) {
+  const { store, project, readOnly, scope, onPaper, settings, change, places, thumbs } = room;
+  return (
+    <Box
+      sx={{
+        p: 2,
+        overflowY: 'auto',
+        minHeight: 0,
+        borderRight: 1,
+        borderColor: 'divider',
+        display: 'grid',
+        gap: 2.5,
+        alignContent: 'start',
+      }}
+    >
+      {!onPaper && (
+        <ToggleButtonGroup
+          exclusive
+          fullWidth
+          value={settings.way}
+          aria-label="What it is cut out of"
+          onChange={(_, way: CutterSettings['way'] | null) => way && change({ way })}
+        >
+          {WAYS.map((way) => (
+            <ToggleButton key={way} value={way} sx={{ fontSize: '0.875rem', lineHeight: 1.2, py: 0.75 }}>
+              {WAY_NAMES[way]}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      )}
+      {settings.way === 'papers' ? (
+        <WhatIsCut
+          places={places}
+          thumbs={thumbs}
+          disabled={readOnly}
+          picked={picked}
+          onAsk={(pieces, as) => cutOtherwise(store, pieces, { as })}
+        />
+      ) : (
+        <Printed
+          onPrint={() => {
+            onClose();
+            store.getState().askMake('printed');
+          }}
+        />
+      )}
+      <HowItIsCut settings={settings} unit={project.unit} fixed={scope === 'paper'} onChange={change} />
+    </Box>
+  );
+}
+
+interface MatsProps {
+  room: CutterRoom;
+  /** Which mat is seen. */
+  number: number;
+  /** Which finding is shown. */
+  shown: number | null;
+  picked: string | null;
+  trying: boolean;
+  onTurn: (mat: number) => void;
+  onPick: (piece: string | null) => void;
+}
+
+/** The mats, one of them seen or tried. */
+function Mats({ room, number, shown, picked, trying, onTurn, onPick }: MatsProps) {
+  const { project, places, thumbs, prepared, current, order, tryIt } = room;
+  const mats = prepared?.mats ?? [];
+  const mat = mats[number];
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
+        minWidth: 0,
+        bgcolor: 'table.main',
+        p: 2,
+        gap: 1.5,
+      }}
+    >
+      {mats.length > 1 && (
+        <Tabs
+          value={number}
+          variant="scrollable"
+          scrollButtons="auto"
+          aria-label="Cutting mats"
+          onChange={(_, next: number) => onTurn(next)}
+          sx={{ minHeight: 40, flexShrink: 0, bgcolor: 'background.paper', borderRadius: 2 }}
+        >
+          {mats.map(({ paper, laid }, i) => (
+            <Tab
+              key={i}
+              value={i}
+              label={`${i + 1}  ${paper.name}, ${laid.length}`}
+              sx={{ minHeight: 40, textTransform: 'none', maxWidth: 200, whiteSpace: 'nowrap' }}
+            />
+          ))}
+        </Tabs>
+      )}
+      <Box sx={{ flex: 1, minHeight: 0 }}>
+        {!mat && prepared && current && (
+          <Alert severity="info">
+            Nothing here is cut, scored or drawn. At the left it is said of each piece what is done with it.
+          </Alert>
+        )}
+        {mat &&
+          (trying ? (
+            <TryCutter order={order} mat={number} make={tryIt} />
+          ) : (
+            <OnMat
+              mat={mat}
+              unit={project.unit}
+              thumbs={thumbs}
+              printed={(mat.place !== undefined && places[mat.place]?.printed) || NONE}
+              picked={picked}
+              onPick={onPick}
+              label={`Mat ${number + 1} of ${mats.length}: ${mat.paper.name}, ${mat.laid.length} parts`}
+              found={prepared!.found
+                .slice(0, MOST_FOUND)
+                .flatMap((each, i) =>
+                  each.mat === number ? [{ number: i + 1, at: each.at, shown: shown === i }] : [],
+                )}
+            />
+          ))}
+      </Box>
+      {mat && !trying && (
+        <Typography variant="body2" sx={{ textAlign: 'center' }}>
+          {onMat(mat, project.unit)}
+        </Typography>
+      )}
+    </Box>
   );
 }
 
