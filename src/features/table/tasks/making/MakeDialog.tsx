@@ -11,6 +11,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
+import type { Size } from '@/core/geometry/box';
 import { NO_SIDES } from '@/core/geometry/sides';
 import { bleedOf, drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
@@ -100,7 +101,6 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
   const size =
     sheets?.size(options.withBleed) ??
     madeOf({ trim, bleed: only ? NO_SIDES : bleedOf(first) }, options.withBleed);
-  const { pixels } = FORMATS[options.format];
   const folded = taken.some(({ surface, panel }) => !panel && foldsOn(project, surface).length > 0);
   const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
   const cure = ({ at, ...finding }: Found) => {
@@ -146,20 +146,7 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
           <Box>
             <Typography variant="h3">What comes out</Typography>
             <Typography variant="body2" sx={{ mt: 0.5 }}>
-              {sheets?.says(size)[0]}
-              {several &&
-                !sheets &&
-                (inOneFile(options.format, taken.length)
-                  ? `One file of ${taken.length} pages, each `
-                  : `${taken.length} files in one .zip, each `)}
-              {formatSize(size, unit)}
-              {sheets?.says(size)[1]}
-              {only && ' at the most: trimmed to what shows, clear around it'}
-              {size.width > trim.width && !only && !sheets && `, trimmed to ${formatSize(trim, unit)}`}
-              {pixels &&
-                !only &&
-                `; ${Math.round((size.width / 72) * options.ppi)} x ${Math.round((size.height / 72) * options.ppi)} pixels at ${options.ppi} ppi, sRGB`}
-              .
+              {outInWords({ choice, options, sheets, size, trim, unit })}
             </Typography>
           </Box>
           <Typography variant="h3">What the checks found</Typography>
@@ -214,6 +201,40 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
       </DialogActions>
     </Dialog>
   );
+}
+
+interface ComesOut {
+  choice: Choice;
+  options: MakeOptions;
+  sheets: Sheets | null;
+  /** Of one page of it. */
+  size: Size;
+  /** What is left of that once it is trimmed. */
+  trim: Size;
+  unit: Project['unit'];
+}
+
+/** What comes out, in a sentence: how many files of how many pages, how large, how fine. */
+function outInWords({ choice: { taken, only }, options, sheets, size, trim, unit }: ComesOut): string {
+  const { format, ppi } = options;
+  const pixels = (side: number) => Math.round((side / 72) * ppi);
+  const large = formatSize(size, unit);
+  if (sheets) {
+    const [before, after] = sheets.says(size);
+    return `${before}${large}${after}.`;
+  }
+  const many =
+    taken.length < 2
+      ? ''
+      : inOneFile(format, taken.length)
+        ? `One file of ${taken.length} pages, each `
+        : `${taken.length} files in one .zip, each `;
+  if (only) return `${many}${large} at the most: trimmed to what shows, clear around it.`;
+  const trimmed = size.width > trim.width ? `, trimmed to ${formatSize(trim, unit)}` : '';
+  const fine = FORMATS[format].pixels
+    ? `; ${pixels(size.width)} x ${pixels(size.height)} pixels at ${ppi} ppi, sRGB`
+    : '';
+  return `${many}${large}${trimmed}${fine}.`;
 }
 
 /** How far it is, and what came of it. */
