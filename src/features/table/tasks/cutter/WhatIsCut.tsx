@@ -2,7 +2,7 @@
 /** What is cut, scored, drawn or left, paper by paper; each piece can be had otherwise. */
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { ASKED, type Asked, type Item, type Paper, type Place } from '@/core/cutter/model';
+import type { Asked, Item, Paper, Place } from '@/core/cutter/model';
 import { ASKED_NAMES } from '@/features/table/acts/cutter';
 
 interface Props {
@@ -15,6 +15,8 @@ interface Props {
   onAsk: (pieces: readonly string[], as: Asked) => void;
 }
 
+/** As they are told: what is done most first. */
+const ORDER: readonly Asked[] = ['cut', 'score', 'draw', 'print'];
 /** Of so many pieces of a paper each is listed; of more only the paper as a whole. */
 const MOST = 120;
 
@@ -100,7 +102,7 @@ function byPaper(items: readonly Item[]): { paper: Paper; items: Item[] }[] {
 
 function counted(items: readonly Item[]): string {
   const words: Record<Asked, string> = { cut: 'cut', score: 'scored', draw: 'drawn', print: 'left' };
-  return ASKED.flatMap((as) => {
+  return ORDER.flatMap((as) => {
     const count = items.filter((item) => item.as === as).length;
     return count ? [`${count} ${words[as]}`] : [];
   }).join(', ');
@@ -162,7 +164,7 @@ function Row({ name, as, disabled, marked, strong, onAsk }: RowProps) {
         }}
       >
         {as === '' && <option value="">Various</option>}
-        {ASKED.map((each) => (
+        {ORDER.map((each) => (
           <option key={each} value={each}>
             {ASKED_NAMES[each]}
           </option>

@@ -1,0 +1,122 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+/** The cutter's panels: what is read in them, and what comes of what is pressed. */
+import { expect, jest, test } from '@jest/globals';
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import { toPoints } from '@/core/units/lengths';
+import type { Found } from '@/core/cutter/checks';
+import { FIRST_SETTINGS, type CutterSettings } from '@/core/cutter/settings';
+import { Sheets } from '@/features/table/tasks/Sheets';
+import { CutFindings } from '@/features/table/tasks/cutter/CutFindings';
+import { HowItIsCut } from '@/features/table/tasks/cutter/HowItIsCut';
+import { WhatIsCut } from '@/features/table/tasks/cutter/WhatIsCut';
+import { BLUE, itemOf, placeWith, polygon } from '../../../../../scripts/testing/cuts';
+import { seated } from '../../../../../scripts/testing/room';
+import { inkPiece } from '../../../../../scripts/testing/samples';
+
+const box = polygon([0, 0], [9, 0], [9, 9], [0, 9]);
+
+test('pieces are listed by paper, what is worked first; each, or all of a paper, can be had otherwise; mats follow their piece', () => {
+  const asked = jest.fn();
+  const places = [
+    placeWith([
+      itemOf('photo', box, { as: 'print', paper: { key: 'p', name: 'Beach', colour: '#dddddd' } }),
+      itemOf('star', box),
+      itemOf('moon', box, { as: 'score' }),
+      itemOf('moon mat 1', box, { piece: 'moon', paper: BLUE }),
+    ]),
+  ];
+  render(<WhatIsCut places={places} thumbs={new Map()} disabled={false} picked="star" onAsk={asked} />);
+  const papers = within(screen.getByRole('list', { name: 'What is cut' })).getAllByText(/^\d (cut|left)/);
+  expect(papers.map(({ textContent }) => textContent)).toEqual(['1 cut, 1 scored', '1 cut', '1 left']);
+  const all = screen.getByLabelText<HTMLSelectElement>('All 2: what is done with it');
+  expect(all.value).toBe('');
+  fireEvent.change(all, { target: { value: 'draw' } });
+  expect(asked).toHaveBeenLastCalledWith(['star', 'moon'], 'draw');
+  fireEvent.change(screen.getByLabelText('moon: what is done with it'), { target: { value: 'print' } });
+  expect(asked).toHaveBeenLastCalledWith(['moon'], 'print');
+  expect(screen.getByLabelText<HTMLSelectElement>('moon mat 1: what is done with it').disabled).toBe(true);
+});
+
+test('findings are numbered, shown where they are, and cured one by one or all that are alike', () => {
+  const found = ['a', 'b'].map((piece): Found => ({
+    ...{ check: 'bridges', mat: 0, at: { x: 9, y: 9 }, name: piece, says: 'It tears.' },
+    cure: { says: 'Widen it', pieces: [piece], change: { widen: 2 } },
+  }));
+  const other: Found = { check: 'outside', mat: null, at: { x: 0, y: 0 }, name: 'c', says: 'It is larger.' };
+  const [show, cure] = [jest.fn(), jest.fn()];
+  render(
+    <CutFindings
+      found={[...found, other]}
+      clear={['No line is cut twice.']}
+      disabled={false}
+      shown={1}
+      onShow={show}
+      onCure={cure}
+    />,
+  );
+  expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
+    '1a: It tears.ShowWiden itAll 2 so',
+    '2b: It tears.ShowWiden it',
+    '3c: It is larger.',
+  ]);
+  fireEvent.click(screen.getAllByRole('button', { name: 'Show' })[1]!);
+  expect(show).toHaveBeenCalledWith(1);
+  fireEvent.click(screen.getAllByRole('button', { name: 'Widen it' })[1]!);
+  expect(cure).toHaveBeenLastCalledWith([found[1]!.cure]);
+  fireEvent.click(screen.getByRole('button', { name: 'All 2 so' }));
+  expect(cure).toHaveBeenLastCalledWith(found.map(({ cure }) => cure));
+  screen.getByText('No line is cut twice.');
+});
+
+test('lengths are taken as they are typed and held to what a cutter can do; what has no meaning is not asked', () => {
+  const changed = jest.fn<(change: Partial<CutterSettings>) => void>();
+  const shown = (settings: Partial<CutterSettings>, fixed = false) => (
+    <HowItIsCut settings={{ ...FIRST_SETTINGS, ...settings }} unit="mm" fixed={fixed} onChange={changed} />
+  );
+  const { rerender } = render(shown({}));
+  const fill = (label: string, value: string) => {
+    const field = screen.getByLabelText(label);
+    fireEvent.change(field, { target: { value } });
+    fireEvent.keyDown(field, { key: 'Enter' });
+  };
+  expect(screen.getByLabelText<HTMLInputElement>('Simplify to').value).toBe('0.05');
+  fill('Simplify to', '0.1');
+  expect(changed.mock.lastCall![0].tolerance).toBeCloseTo(toPoints(0.1, 'mm'), 9);
+  fill('Blade trails by', '1/4 in');
+  screen.getByText(/^At most 2 mm/);
+  fireEvent.click(screen.getByLabelText('Leave out what lies hidden'));
+  expect(changed).toHaveBeenLastCalledWith({ hidden: true });
+  expect(screen.queryByLabelText('Kept beneath')).toBeNull();
+  rerender(shown({ hidden: true }));
+  screen.getByLabelText('Kept beneath');
+  rerender(shown({ way: 'printed' }));
+  screen.getByLabelText('Cut so far around');
+  expect(screen.queryByLabelText('Between parts')).toBeNull();
+  rerender(shown({ way: 'printed' }, true));
+  expect(screen.queryByLabelText('Cut so far around')).toBeNull();
+});
+
+test('dealt among papers, the page shows it before it is done; shut, nothing of it is left', async () => {
+  const pieces = [0, 100, 200].map((x) => inkPiece(`p${x}`, x, 0, 60, 60));
+  const room = await seated(
+    <Sheets />,
+    pieces,
+    pieces.map(({ id }) => id),
+  );
+  room.does(() => room.store.getState().openSheet('mix'));
+  await screen.findByText('3 parts, as if the same had been cut from 3 papers at once.');
+  const inks = (of = room.store.getState().tryout) =>
+    of?.surfaces[0]!.pile.map(({ material }) => 'colour' in material && material.colour);
+  expect(new Set(inks()).size).toBe(1);
+  await room.press('Before');
+  expect(inks()).toBeUndefined();
+  await room.press('Shut Deal among papers');
+  expect(room.store.getState().tryout).toBeNull();
+  room.does(() => room.store.getState().openSheet('mix'));
+  await room.press('Without paper 3');
+  await room.press('Deal them');
+  expect(room.pile().map(({ material }) => 'colour' in material && material.colour)).toEqual(
+    Array(3).fill('#9e2b45'),
+  );
+  expect(room.undo()).toBe('deal 3 parts among 2 papers');
+});
