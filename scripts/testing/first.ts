@@ -33,7 +33,7 @@ const begun = laid(
     inkPiece('ink'),
     photoOf('photo', ASSETS[0]!, { x: 9, y: 9, width: 60, height: 40 }),
     wordsOf('words', 'Who and when'),
-    runningPiece('round'),
+    { ...runningPiece('round'), cutter: { as: 'cut', bridge: 4, widen: 2, close: true } },
     { ...inkPiece('month'), role: 'month', material: newMonth({ year: 2027, month: 8 }, 'en-GB', 0) },
     {
       ...inkPiece('art'),

@@ -125,6 +125,21 @@ test.each([
   },
 );
 
+test('each card has its own bleed, its back with it; on a magnet nothing is printed behind', async () => {
+  const of = six(false);
+  const product = sheetOf(of);
+  const wished: SheetProduct = {
+    ...product,
+    stock: 'magnet',
+    things: product.things.map((thing) => ({ ...thing, bleed: 20 })),
+  };
+  const changed = perform(startHistory(of), changeProduct(wished, 'magnets'), 0).project;
+  expect(changed.surfaces.map(({ bleed }) => bleed.left)).toEqual([20, 20]);
+  const read = readProject(writeProject(changed));
+  expect([read.ok, read.mended]).toEqual([true, undefined]);
+  expect(await printed(changed, 'sideways')).toHaveLength(1);
+});
+
 test('a card is copied with its back', () => {
   const of = six(false);
   const [face, back] = of.surfaces;

@@ -121,7 +121,7 @@ export function packedSheets(
 ): PrintSheet[] {
   const { width, height, things } = product;
   const known = new Map(things.map((thing) => [thing.part, thing]));
-  const backs = plans.some(({ laid }) => laid.some(({ id }) => known.get(id)?.back));
+  const backs = !product.stock && plans.some(({ laid }) => laid.some(({ id }) => known.get(id)?.back));
   const trim = { width, height };
   const bare = { trim, bleed: NO_SIDES, cuts: { x: [], y: [] }, folds: { x: [], y: [] } };
   const turned: Matrix = over === 'sideways' ? [-1, 0, 0, 1, width, 0] : [1, 0, 0, -1, 0, height];

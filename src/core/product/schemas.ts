@@ -9,13 +9,14 @@ import { MOST_SHUT } from '@/core/product/card/start';
 import {
   isPrintable,
   LAST_PINNED,
+  MOST_BLEED,
   MOST_COUNT,
   MOST_GAP,
   MOST_PINNED,
   MOST_THINGS,
   type SheetProduct,
 } from '@/core/product/sheet';
-import { sheetStart } from '@/core/product/sheet/start';
+import { sheetStart, STOCKS } from '@/core/product/sheet/start';
 import { LONGEST_DESIGN, MOST_SPREADS } from '@/core/product/book';
 import { BOOK_PAPERS } from '@/core/product/book/papers';
 import { BOOK_BINDINGS, MOST_PAGE } from '@/core/product/book/start';
@@ -115,6 +116,7 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
         count: number().integer().min(0).max(MOST_COUNT).required(),
         back: boolean().oneOf([true]),
         upright: boolean().oneOf([true]),
+        bleed: number().min(0).max(MOST_BLEED),
       })
         .noUnknown()
         .required(),
@@ -127,6 +129,7 @@ const SCHEMAS: Record<ProductName, ObjectSchema<AnyObject>> = {
         (all) => new Set(all?.map(({ part }) => part)).size === (all?.length ?? 0),
       )
       .required(),
+    stock: string().oneOf(Object.keys(STOCKS)),
     pinned: array(
       object({
         part: string()

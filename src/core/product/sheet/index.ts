@@ -5,7 +5,7 @@
 import { leastOf, type Sides, evenly } from '@/core/geometry/sides';
 import type { Size } from '@/core/geometry/box';
 import type { Part, ProductKind } from '@/core/product/product';
-import { SHEET_PAPERS, sheetStart } from '@/core/product/sheet/start';
+import { SHEET_PAPERS, sheetStart, STOCKS, type Stock } from '@/core/product/sheet/start';
 import { formatSize, toPoints } from '@/core/units/lengths';
 import type { PageSize } from '@/core/units/sizes';
 
@@ -17,6 +17,8 @@ export interface Thing extends Size {
   back?: true;
   /** It must lie upright on the paper. */
   upright?: true;
+  /** What is printed beyond its trim, points; as much as is usual without. */
+  bleed?: number;
 }
 
 /** A copy that lies where a person laid it, whatever is packed about it. */
@@ -39,6 +41,8 @@ export interface SheetProduct extends Size {
   /** Every cut goes right through. */
   straight: boolean;
   things: Thing[];
+  /** It is no paper. */
+  stock?: Stock;
   /** What was laid by hand. */
   pinned?: Pinned[];
 }
@@ -50,6 +54,7 @@ export const MOST_PINNED = 200;
 /** Sheets of paper among which something may be pinned. */
 export const LAST_PINNED = 99;
 export const MOST_GAP = toPoints(2, 'in');
+export const MOST_BLEED = toPoints(1, 'in');
 /** What home printers lose at each edge: a quarter of an inch (common practice, no source). */
 const USUALLY_LOST = toPoints(1 / 4, 'in');
 
@@ -82,10 +87,13 @@ export const paperOf = ({ width, height }: Size): PageSize | undefined =>
   SHEET_PAPERS.find((paper) => Math.abs(paper.width - width) < 0.1 && Math.abs(paper.height - height) < 0.1);
 
 function parts({ things }: SheetProduct): Part[] {
-  return things.flatMap(({ part, width, height, back }, i): Part[] => [
-    { part, name: `Card ${i + 1}`, width, height },
-    ...(back ? [{ part: backOf(part), name: `Card ${i + 1}, back`, width, height }] : []),
-  ]);
+  return things.flatMap(({ part, width, height, back, bleed }, i): Part[] => {
+    const side = { width, height, ...(bleed === undefined ? {} : { bleed: evenly(bleed) }) };
+    return [
+      { part, name: `Card ${i + 1}`, ...side },
+      ...(back ? [{ part: backOf(part), name: `Card ${i + 1}, back`, ...side }] : []),
+    ];
+  });
 }
 
 /** With these parts in this order: one that is new is like the one before it, wanted once. */
@@ -117,7 +125,8 @@ export const sheet: ProductKind<SheetProduct> = {
   sides: parts,
   says(product, unit) {
     const count = countOf(product);
-    return `${count} ${count === 1 ? 'card' : 'cards'} on ${(paperOf(product)?.name ?? formatSize(product, unit)).toLowerCase()} paper`;
+    const paper = (paperOf(product)?.name ?? formatSize(product, unit)).toLowerCase();
+    return `${count} ${count === 1 ? 'card' : 'cards'} on ${paper} ${product.stock ? STOCKS[product.stock].toLowerCase() : 'paper'}`;
   },
   settings: (product) => `Sheet of ${countOf(product)} ${countOf(product) === 1 ? 'card' : 'cards'}`,
   rows: {

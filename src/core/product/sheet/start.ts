@@ -12,6 +12,10 @@ export const SHEET_PAPERS: readonly PageSize[] = [
   size('a3', 'A3', '297 x 420 mm', 297, 420, 'mm'),
 ];
 
+/** What it is printed on, where that is no paper: nothing is printed on the back of it. */
+export const STOCKS = { magnet: 'Magnet sheet', sticker: 'Sticker sheet' } as const;
+export type Stock = keyof typeof STOCKS;
+
 /** Pocket cards, photos and tags (common practice, no source). */
 const SIZES: readonly PageSize[] = [
   size('4x3', '4 x 3 in', 'a pocket card, lying', 4, 3, 'in'),
@@ -20,6 +24,8 @@ const SIZES: readonly PageSize[] = [
   size('6x4', '6 x 4 in', 'a large pocket card or a photo, lying', 6, 4, 'in'),
   size('2x2', '2 x 2 in', 'a small square, a magnet', 2, 2, 'in'),
   size('2x6', '2 x 6 in', 'a bookmark', 2, 6, 'in'),
+  size('2x3.5', '2 x 3.5 in', 'a tag', 2, 3.5, 'in'),
+  size('3x1', '3 x 1 in', 'a label', 3, 1, 'in'),
 ];
 
 export const sheetStart: ProductStart<'sheet'> = {

@@ -30,7 +30,7 @@ import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { useMake, type Making } from '@/features/table/tasks/making/useMake';
 import { layCaption } from '@/features/table/acts';
 import { usePlans } from '@/features/table/parts/usePlans';
-import { sheetIn } from '@/core/product/sheet';
+import { sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { TurningControls } from '@/features/table/tasks/making/TurningControls';
 import { sheetsFor, SIXTEEN, type Sheets } from '@/features/table/tasks/making/sheetsMade';
@@ -127,7 +127,7 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
           {choice.packed && (
             <TurningControls
               wishes={wishes}
-              backs={sheetIn(project.product)?.things.some(({ back }) => back) ?? false}
+              backs={hasBacks(sheetIn(project.product))}
               disabled={busy}
               onChange={changeWishes}
               onTest={() => void testPage(sheetIn(project.product)!)}
@@ -202,6 +202,10 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
     </Dialog>
   );
 }
+
+/** Whether anything is printed on the other side of a sheet. */
+const hasBacks = (sheet: SheetProduct | null): boolean =>
+  Boolean(sheet && !sheet.stock && sheet.things.some(({ back }) => back));
 
 interface ComesOut {
   choice: Choice;

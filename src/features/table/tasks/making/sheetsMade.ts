@@ -87,7 +87,7 @@ function onPaper(
   const { width, height } = product;
   const sides = sheetsWith(false).length + (plan ? plans.length : 0);
   const count = plans.reduce((sum, { laid }) => sum + laid.length, 0);
-  const both = product.things.some(({ back, count }) => back && count > 0);
+  const both = !product.stock && product.things.some(({ back, count }) => back && count > 0);
   return {
     made: (withBleed) => ({
       sheets: [...sheetsWith(withBleed), ...(plan ? planSheets(product, plans, taken.length + 1) : [])],

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { MOST_GAP, paperOf, type SheetProduct } from '@/core/product/sheet';
-import { SHEET_PAPERS } from '@/core/product/sheet/start';
+import { SHEET_PAPERS, STOCKS, type Stock } from '@/core/product/sheet/start';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { LARGEST_SIDE, SMALLEST_SIDE } from '@/core/units/sizes';
 import { measureWithin } from '@/features/table/parts/measures';
@@ -19,6 +19,7 @@ interface Props {
 }
 
 const OWN = 'own';
+const PAPER = 'paper';
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 
 export function PaperControls({ product, unit, disabled, onChange }: Props) {
@@ -51,6 +52,19 @@ export function PaperControls({ product, unit, disabled, onChange }: Props) {
             const next = SHEET_PAPERS.find((each) => each.id === id);
             if (next)
               onChange({ ...product, width: next.width, height: next.height }, `print on ${next.name} paper`);
+          }}
+        />
+      </Box>
+      <Box sx={{ gridColumn: 'span 4', display: 'grid' }}>
+        <Chosen
+          label="It is"
+          value={product.stock ?? PAPER}
+          all={[[PAPER, 'Paper or cardstock'] as const, ...Object.entries(STOCKS)]}
+          disabled={disabled}
+          onChoose={(id) => {
+            const { stock: _, ...rest } = product;
+            const stock = id === PAPER ? {} : { stock: id as Stock };
+            onChange({ ...rest, ...stock }, 'print on another stock');
           }}
         />
       </Box>

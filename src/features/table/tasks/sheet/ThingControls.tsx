@@ -2,7 +2,7 @@
 /** Each card: its size, how many of it, whether it has a back and may lie turned. */
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { MOST_COUNT, type SheetProduct, type Thing } from '@/core/product/sheet';
+import { MOST_BLEED, MOST_COUNT, type SheetProduct, type Thing } from '@/core/product/sheet';
 import { sheetStart } from '@/core/product/sheet/start';
 import type { Project } from '@/core/project/model';
 import { formatLength } from '@/core/units/lengths';
@@ -90,6 +90,16 @@ export function ThingControls({ project, product, disabled, onChange }: Props) {
               />
               {side('width', 'Across')}
               {side('height', 'Down')}
+              <Box sx={{ gridColumn: '2 / 4' }}>
+                <LengthField
+                  label="Bleed"
+                  unit={unit}
+                  disabled={disabled}
+                  shown={formatLength(thing.bleed ?? surface.bleed.top, unit)}
+                  read={measureWithin(unit, 0, MOST_BLEED)}
+                  onCommit={(bleed) => change({ bleed }, `print beyond ${name}`)}
+                />
+              </Box>
               <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
                 <Turned
                   label="Has a back"

@@ -1,6 +1,7 @@
 /** What is said of small things on paper. */
 import { MOST_COPIES } from '@/core/packing/pack';
 import type { Plans } from '@/core/packing/sheets';
+import { STOCKS } from '@/core/product/sheet/start';
 import type { Project } from '@/core/project/model';
 import { formatSize } from '@/core/units/lengths';
 
@@ -23,6 +24,8 @@ export function packedInWords(
     return `${name} does not fit: it measures ${formatSize({ width, height }, unit)}.`;
   });
   if (over) left.push(`${so(over, 'copy', 'copies')} more are left out: ${MOST_COPIES} are packed at once.`);
+  if (of.stock && of.things.some(({ back, count }) => back && count))
+    left.push(`Nothing is printed on the back of a ${STOCKS[of.stock].toLowerCase()}: backs are left out.`);
   if (loose)
     left.push(
       loose === 1
