@@ -20,7 +20,7 @@ export const COVERED: CutCheck = {
                 mat,
                 at: { x: mark.x + mark.width / 2, y: mark.y + mark.height / 2 },
                 name: part.name,
-                says: 'It lies over a square by which the cutter finds its place. Move it away from the corner.',
+                says: 'It lies over a square by which the cutter finds its place. Move it away from the corner, or keep more of the paper’s edges free.',
               },
             ]
           : [];

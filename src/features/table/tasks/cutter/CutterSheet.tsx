@@ -9,7 +9,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Mat, Place } from '@/core/cutter/model';
+import type { Mat } from '@/core/cutter/model';
 import type { Prepared } from '@/core/cutter/prepare';
 import { WAYS, type CutterSettings } from '@/core/cutter/settings';
 import { formatLength, type Unit } from '@/core/units/lengths';
@@ -23,8 +23,6 @@ import { TryCutter } from '@/features/table/tasks/cutter/TryCutter';
 import { useCutterRoom } from '@/features/table/tasks/cutter/useCutterRoom';
 import { WhatIsCut } from '@/features/table/tasks/cutter/WhatIsCut';
 import { Chosen } from '@/ui/Chosen';
-
-const NONE: Place['printed'] = [];
 
 const WAY_NAMES: Record<(typeof WAYS)[number], string> = {
   papers: 'Out of papers',
@@ -221,7 +219,7 @@ function Mats({ room, number, shown, picked, trying, onTurn, onPick }: MatsProps
               mat={mat}
               unit={project.unit}
               thumbs={thumbs}
-              printed={(mat.place !== undefined && places[mat.place]?.printed) || NONE}
+              sheet={mat.place === undefined ? undefined : places[mat.place]}
               picked={picked}
               onPick={onPick}
               label={`Mat ${number + 1} of ${mats.length}: ${mat.paper.name}, ${mat.laid.length} parts`}

@@ -2,8 +2,8 @@
 /** A cutting mat with what lies on it: parts in their paper, lines by what is done along them, and where the checks found something. */
 import Box from '@mui/material/Box';
 import { useId } from 'react';
-import { apply, type Matrix } from '@/core/geometry/matrix';
-import type { Mat } from '@/core/cutter/model';
+import { apply } from '@/core/geometry/matrix';
+import type { Mat, Place } from '@/core/cutter/model';
 import type { Unit } from '@/core/units/lengths';
 import { NearPicture } from '@/features/table/parts/NearPicture';
 import { useSession } from '@/features/table/room/context';
@@ -13,8 +13,8 @@ interface Props {
   mat: Mat;
   unit: Unit;
   thumbs: ReadonlyMap<string, string>;
-  /** What is printed on it. */
-  printed: readonly { surface: string; map: Matrix }[];
+  /** What lies on it printed, before it is cut; nothing where papers are. */
+  sheet: Pick<Place, 'size' | 'printed'> | undefined;
   /** What was found on it, with the number it has in the list. */
   found: readonly { number: number; at: { x: number; y: number }; shown: boolean }[];
   picked: string | null;
@@ -25,7 +25,7 @@ interface Props {
 /** Points between the lines of a mat. */
 const GRID = { in: 72, mm: 720 / 25.4 };
 
-export function OnMat({ mat, unit, thumbs, printed, found, picked, label, onPick }: Props) {
+export function OnMat({ mat, unit, thumbs, sheet, found, picked, label, onPick }: Props) {
   const id = useId();
   const project = useSession((session) => session.history.project);
   const { width, height } = mat.size;
@@ -64,7 +64,8 @@ export function OnMat({ mat, unit, thumbs, printed, found, picked, label, onPick
         stroke="#ffffff"
         strokeOpacity={0.5}
       />
-      {printed.map(({ surface, map }) => {
+      {sheet && <rect {...sheet.size} fill="#ffffff" />}
+      {sheet?.printed.map(({ surface, map }) => {
         const page = project.surfaces.find(({ id }) => id === surface);
         return page ? (
           <g key={`${surface} ${map.join()}`} transform={`matrix(${map.join(' ')})`}>
@@ -94,7 +95,7 @@ export function OnMat({ mat, unit, thumbs, printed, found, picked, label, onPick
               )
               .join('')}
             fillRule="evenodd"
-            fill={printed.length ? 'transparent' : paper ? `url(#${CSS.escape(id)}paper)` : mat.paper.colour}
+            fill={sheet ? 'transparent' : paper ? `url(#${CSS.escape(id)}paper)` : mat.paper.colour}
             stroke={picked !== null && part.pieces.includes(picked) ? '#ffffff' : 'none'}
             strokeWidth={6}
             style={{ cursor: 'pointer' }}

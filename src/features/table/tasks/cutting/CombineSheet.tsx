@@ -153,6 +153,11 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
             Break into its parts
           </Button>
         )}
+        {selection.length > 0 && (
+          <Button variant="outlined" color="inherit" onClick={() => store.getState().openSheet('mix')}>
+            Deal among papers …
+          </Button>
+        )}
       </Box>
       <Grow disabled={!selection.length} onGrow={(by, corners) => run(act.growChosen(store, by, corners))} />
       {problem && (

@@ -1,6 +1,7 @@
 'use client';
 /** All punches by family, or by a word: what is selected is cut to one, or a new piece is punched out of cardstock. */
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -57,6 +58,15 @@ export function PunchesSheet({ onClose }: { onClose: () => void }) {
               ? `Press one to cut ${cutting === 1 ? 'what is selected' : `these ${cutting} pieces`} to it.`
               : 'Press one to punch it out of cardstock.'}
       </Typography>
+      <Button
+        fullWidth
+        variant="outlined"
+        color="inherit"
+        onClick={() => store.getState().openSheet('outlines')}
+        sx={{ mb: 1.25 }}
+      >
+        Outlines from a file …
+      </Button>
       {FAMILIES.map((family) => {
         const those = found.filter(({ punch }) => punch.family === family);
         return (

@@ -186,6 +186,17 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
         </Box>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        <Button
+          color="inherit"
+          disabled={busy}
+          onClick={() => {
+            onClose();
+            store.getState().openSheet('cutter');
+          }}
+        >
+          To the cutter …
+        </Button>
+        <Box sx={{ flex: 1 }} />
         <Button color="inherit" onClick={busy ? cancel : onClose}>
           {busy ? 'Cancel' : 'Back to the table'}
         </Button>
