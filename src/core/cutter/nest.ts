@@ -182,12 +182,8 @@ function take(taken: Uint32Array, words: number, stamp: Stamp, x: number, y: num
 
 /** A part in every way it may lie. */
 function waysFor(part: Part, { turning, gap }: Bed, few: boolean): Stamp[] {
-  const angles =
-    turning === 'any'
-      ? few
-        ? [...ANGLES.any, ...alongSides(part.rings[0]!)]
-        : [...ANGLES.quarter, ...alongSides(part.rings[0]!)]
-      : ANGLES[turning];
+  const own = turning === 'any' ? alongSides(part.rings[0]!) : [];
+  const angles = [...ANGLES[turning === 'any' && !few ? 'quarter' : turning], ...own];
   return [...new Set(angles)].map((angle) => stampOf(part, angle, gap));
 }
 
@@ -211,11 +207,7 @@ function stampOf(part: Part, angle: number, gap: number): Stamp {
   const wide =
     gap > 0 ? inflatePathsD(rings as PathsD, gap / 2, JoinType.Round, EndType.Polygon, 2, 4, 0.1) : rings;
   const box = boxOfPoints(wide.flat());
-  const map = compose(
-    translation(gap / 2 - 0, gap / 2),
-    translation(-box.x - gap / 2, -box.y - gap / 2),
-    turned,
-  );
+  const map = compose(translation(-box.x, -box.y), turned);
   const moved = wide.map((ring) =>
     ring.map(({ x, y }) => ({ x: (x - box.x) / CELL, y: (y - box.y) / CELL })),
   );

@@ -1,7 +1,7 @@
 /** Outlines as a cutter gets them: joined, freed, simplified, printed first. */
 import { boxOfPoints } from '@/core/geometry/box';
 import { translation, type Point } from '@/core/geometry/matrix';
-import { pathOfRings } from '@/core/geometry/offset';
+import { areaOf, pathOfRings } from '@/core/geometry/offset';
 import { distanceToSide, ellipsePath, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { askedOf, usually } from '@/core/cutter/gather';
 import type { Piece } from '@/core/piece/piece';
@@ -141,4 +141,13 @@ test.each([
 ] as const)('%s is what a cutter makes of it by itself', (_, piece, as) => {
   expect(usually(piece as Piece)).toBe(as);
   expect(askedOf({ ...(piece as Piece), cutter: { as: 'score' } })).toBe('score');
+});
+
+test('an outline that crosses itself is cut as what it encloses; one without any area is none', () => {
+  const bow = polygon([0, 0], [60, 60], [60, 0], [0, 60]);
+  const { parts } = partsOf([placeWith([itemOf('bow', bow)])], FIRST_SETTINGS);
+  expect(parts.reduce((sum, { rings }) => sum + areaOf(pathOfRings(rings)), 0)).toBeCloseTo(1800, 0);
+  const flat = polygon([0, 0], [60, 0], [0, 0]);
+  const made = prepare([placeWith([itemOf('flat', flat)])], FIRST_SETTINGS);
+  expect([made.mats, made.found]).toEqual([[], []]);
 });
