@@ -6,15 +6,15 @@
  */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import { NO_SIDES } from '@/core/geometry/sides';
-import { bleedOf, drawTaken } from '@/core/page/draw';
+import { drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { madeAs, madeBy, waysOut } from '@/core/product';
 import { MOST_COPIES } from '@/core/packing/pack';
 import { drawPlan } from '@/core/packing/drawn';
 import type { Picture } from '@/core/picture/picture';
-import { packedSheets, planSheets, plansOf } from '@/core/packing/sheets';
-import { evenBleed, foldedSheets, imposed, MOST_NESTED } from '@/core/product/imposition';
+import { foldedOn, packedOn } from '@/core/packing/on-paper';
+import { plansOf } from '@/core/packing/sheets';
+import { MOST_NESTED } from '@/core/product/imposition';
 import { FORMS, type Form, type WayOut } from '@/core/product/product';
 import { sheetIn } from '@/core/product/sheet';
 import { formatSize } from '@/core/units/lengths';
@@ -109,13 +109,7 @@ const options = {
 
 /** The sheets they lie on: packed, or folded. */
 function sheetsOf({ packed, folded }: WayOut): SheetsMade {
-  const taken = chosen;
-  const bleeds = taken.map(bleedOf);
-  const bleed = values.bleed ? evenBleed(bleeds) : NO_SIDES;
-  if (folded) {
-    const sides = imposed(taken.length, nested ? { folds, nested } : { folds });
-    return { sheets: foldedSheets(sides, taken[0]!.panel!.box, bleed, folded.leaf), bleed };
-  }
+  if (folded) return foldedOn(chosen, nested ? { folds, nested } : { folds }, folded.leaf, values.bleed);
   const product = (packed && sheetIn(project.product)) || stop('It does not lie on sheets.');
   const { plans, tooLarge, left } = plansOf(product);
   if (left) console.error(`${left} copies are left out: ${MOST_COPIES} are packed at once.`);
@@ -126,12 +120,10 @@ function sheetsOf({ packed, folded }: WayOut): SheetsMade {
     );
   }
   if (!plans.length) stop('No card is wanted, or none fits the paper.');
-  const parts = taken.map(({ surface }) => surface.part ?? '');
   const over = values.over === 'head' ? 'over' : 'sideways';
-  const sheets = packedSheets(product, plans, parts, values.bleed ? bleeds : null, { over });
-  if (!values.plan) return { sheets, bleed };
-  wanted.push(...plans.map((plan, i) => drawPlan(product, plan, `Sheet ${i + 1}`, typesetter)));
-  return { sheets: [...sheets, ...planSheets(product, plans, chosen.length + 1)], bleed };
+  if (values.plan)
+    wanted.push(...plans.map((plan, i) => drawPlan(product, plan, `Sheet ${i + 1}`, typesetter)));
+  return packedOn(product, plans, chosen, values.bleed, { over, plan: values.plan });
 }
 
 const shop = nodeWorkshop(

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { TurnedOver } from '@/core/packing/sheets';
 import { fromPoints, toPoints } from '@/core/units/lengths';
-import type { PaperWishes } from '@/features/table/tasks/making/sheetsMade';
+import type { PaperWishes } from '@/core/packing/on-paper';
 import { MOST_OFF } from '@/features/table/tasks/making/useBacks';
 import { numberWithin } from '@/features/table/parts/measures';
 import { Chosen } from '@/ui/Chosen';

@@ -1,9 +1,9 @@
 /** The sheets of paper that pages come out on, and what is said of them. */
 import type { Size } from '@/core/geometry/box';
-import { NO_SIDES, withBleed as beyond } from '@/core/geometry/sides';
-import { bleedOf } from '@/core/page/draw';
-import { packedSheets, planSheets, type Backs, type Plan } from '@/core/packing/sheets';
-import { evenBleed, foldedSheets, imposed, placesOn, type Folding } from '@/core/product/imposition';
+import { withBleed as beyond } from '@/core/geometry/sides';
+import { bleedOn, foldedOn, packedOn, type PaperWishes } from '@/core/packing/on-paper';
+import type { Plan } from '@/core/packing/sheets';
+import { imposed, placesOn, type Folding } from '@/core/product/imposition';
 import { sheetIn } from '@/core/product/sheet';
 import type { Project } from '@/core/project/model';
 import { formatSize } from '@/core/units/lengths';
@@ -21,11 +21,6 @@ export interface Sheets {
   says(size: Size): [before: string, after: string];
   /** Why nothing comes out. */
   none?: string;
-}
-
-/** How cards come onto paper: their backs, and whether a plan of the cuts comes with them. */
-export interface PaperWishes extends Backs {
-  plan: boolean;
 }
 
 /** Null where what is made does not lie on sheets. */
@@ -46,19 +41,16 @@ function onFolded(
   { oneSignature, leaf }: NonNullable<Choice['folded']>,
   { folds, nested }: Required<Folding>,
 ): Sheets {
-  const sides = imposed(taken.length, oneSignature ? { folds } : { folds, nested });
+  const how = oneSignature ? { folds } : { folds, nested };
+  const sides = imposed(taken.length, how);
   const blank = sides.flatMap(({ cells }) => cells).filter(({ page }) => !page).length;
   const sheets = sides.length / 2;
   const signatures = oneSignature ? 1 : Math.ceil(sheets / nested);
   const { box } = taken[0]!.panel!;
-  const bleedWith = (withBleed: boolean) => (withBleed ? evenBleed(taken.map(bleedOf)) : NO_SIDES);
   return {
-    made(withBleed) {
-      const bleed = bleedWith(withBleed);
-      return { sheets: foldedSheets(sides, box, bleed, leaf), bleed };
-    },
+    made: (withBleed) => foldedOn(taken, how, leaf, withBleed),
     size(withBleed) {
-      const bleed = bleedWith(withBleed);
+      const bleed = bleedOn(taken, withBleed);
       return beyond({ ...placesOn(sides[0]!, box, bleed).trim, bleed });
     },
     says: ({ width, height }) => [
@@ -73,31 +65,19 @@ function onFolded(
   };
 }
 
-function onPaper(
-  project: Project,
-  { taken }: Choice,
-  { plan, ...backs }: PaperWishes,
-  plans: readonly Plan[],
-): Sheets {
+function onPaper(project: Project, { taken }: Choice, wishes: PaperWishes, plans: readonly Plan[]): Sheets {
   const product = sheetIn(project.product)!;
-  const parts = taken.map(({ surface }) => surface.part ?? '');
-  const bleeds = taken.map(bleedOf);
-  const sheetsWith = (withBleed: boolean) =>
-    packedSheets(product, plans, parts, withBleed ? bleeds : null, backs);
+  const made = (withBleed: boolean) => packedOn(product, plans, taken, withBleed, wishes);
   const { width, height } = product;
-  const sides = sheetsWith(false).length + (plan ? plans.length : 0);
+  const sides = made(false).sheets.length;
   const count = plans.reduce((sum, { laid }) => sum + laid.length, 0);
   const both = !product.stock && product.things.some(({ back, count }) => back && count > 0);
   return {
-    made: (withBleed) => ({
-      sheets: [...sheetsWith(withBleed), ...(plan ? planSheets(product, plans, taken.length + 1) : [])],
-      bleed: withBleed ? evenBleed(bleeds) : NO_SIDES,
-      ...(plan ? { plans: { paper: { width, height }, plans } } : {}),
-    }),
+    made,
     size: () => ({ width, height }),
     says: () => [
       [
-        `${count} ${count === 1 ? 'card' : 'cards'} on ${plans.length} ${plans.length === 1 ? 'sheet' : 'sheets'} of paper${both ? ', printed on both sides' : ''}${plan ? ', with a plan of its cuts' : ''}.`,
+        `${count} ${count === 1 ? 'card' : 'cards'} on ${plans.length} ${plans.length === 1 ? 'sheet' : 'sheets'} of paper${both ? ', printed on both sides' : ''}${wishes.plan ? ', with a plan of its cuts' : ''}.`,
         `${sides === 1 ? 'One page' : `One file of ${sides} pages`}, ${sides === 1 ? '' : 'each '}`,
       ].join(' '),
       ', to be printed at its true size, without fitting it to the paper',

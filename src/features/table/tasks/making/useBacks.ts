@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { number, object, string } from 'yup';
 import { toPoints } from '@/core/units/lengths';
-import type { PaperWishes } from '@/features/table/tasks/making/sheetsMade';
+import type { PaperWishes } from '@/core/packing/on-paper';
 
 const KEY = 'bellagraph backs';
 /** Farther off than this nothing is made good, points. */

@@ -1,0 +1,56 @@
+/** Pages and cards on the sheets of paper they come out on, folded or packed: the same for the table and for `render`. */
+import type { Size } from '@/core/geometry/box';
+import { NO_SIDES, type Sides } from '@/core/geometry/sides';
+import { bleedOf } from '@/core/page/draw';
+import { packedSheets, planSheets, type Backs, type Plan } from '@/core/packing/sheets';
+import type { Taken } from '@/core/product';
+import { evenBleed, foldedSheets, imposed, type Folding, type PrintSheet } from '@/core/product/imposition';
+import type { SheetProduct } from '@/core/product/sheet';
+import type { Surface } from '@/core/project/model';
+
+export interface OnPaper {
+  sheets: PrintSheet[];
+  /** What is printed of each page beyond its trim, where it is seen. */
+  bleed: Sides;
+  /** Plans by which they are cut apart, as pages more: what each is of. */
+  plans?: { paper: Size; plans: readonly Plan[] };
+}
+
+/** How cards come onto paper: their backs, and whether a plan of the cuts comes with them. */
+export interface PaperWishes extends Backs {
+  plan: boolean;
+}
+
+/** What is printed beyond all of some pages. */
+export const bleedOn = (taken: readonly Taken<Surface>[], withBleed: boolean): Sides =>
+  withBleed ? evenBleed(taken.map(bleedOf)) : NO_SIDES;
+
+/** @param leaf how thick a leaf is, points */
+export function foldedOn(
+  taken: readonly Taken<Surface>[],
+  folding: Folding,
+  leaf: number,
+  withBleed: boolean,
+): OnPaper {
+  const bleed = bleedOn(taken, withBleed);
+  return { sheets: foldedSheets(imposed(taken.length, folding), taken[0]!.panel!.box, bleed, leaf), bleed };
+}
+
+export function packedOn(
+  product: SheetProduct,
+  plans: readonly Plan[],
+  taken: readonly Taken<Surface>[],
+  withBleed: boolean,
+  { plan, ...backs }: PaperWishes,
+): OnPaper {
+  const parts = taken.map(({ surface }) => surface.part ?? '');
+  const sheets = packedSheets(product, plans, parts, withBleed ? taken.map(bleedOf) : null, backs);
+  const bleed = bleedOn(taken, withBleed);
+  if (!plan) return { sheets, bleed };
+  const { width, height } = product;
+  return {
+    sheets: [...sheets, ...planSheets(product, plans, taken.length + 1)],
+    bleed,
+    plans: { paper: { width, height }, plans },
+  };
+}
