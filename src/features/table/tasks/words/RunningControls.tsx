@@ -97,11 +97,37 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
           />
         </>
       )}
+      <Along {...{ outline, unit, set }} disabled={readOnly} />
+      <LineDrawn {...{ outline, unit, set }} disabled={readOnly} />
+      <Button
+        size="small"
+        color="inherit"
+        disabled={readOnly}
+        onClick={() => act.straightenWords(store, piece.id)}
+        sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
+      >
+        Back to plain lines
+      </Button>
+    </Box>
+  );
+}
+
+interface PartProps {
+  outline: RunningOutline;
+  unit: Unit;
+  disabled: boolean;
+  set: (to: Partial<RunningOutline>) => void;
+}
+
+/** Where and which way they run along the outline. */
+function Along({ outline, unit, disabled, set }: PartProps) {
+  return (
+    <>
       <TextField
         select
         label="Letters stand"
         value={outline.side}
-        disabled={readOnly}
+        disabled={disabled}
         onChange={({ target: { value } }) => set({ side: value as RunningOutline['side'] })}
       >
         <MenuItem value="outside">Outside</MenuItem>
@@ -112,7 +138,7 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
         select
         label="At corners"
         value={outline.corners}
-        disabled={readOnly}
+        disabled={disabled}
         onChange={({ target: { value } }) => set({ corners: value as RunningOutline['corners'] })}
       >
         <MenuItem value="break">Words stay whole</MenuItem>
@@ -123,7 +149,7 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
         exclusive
         size="small"
         value={outline.clockwise ? 'clockwise' : 'back'}
-        disabled={readOnly}
+        disabled={disabled}
         onChange={(_, way: string | null) => way && set({ clockwise: way === 'clockwise' })}
         aria-label="Which way they run"
         sx={{ gridColumn: '1 / -1', '& .MuiToggleButton-root': { flex: 1 } }}
@@ -134,7 +160,7 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
       <LengthField
         label="From the outline"
         unit={unit}
-        disabled={readOnly}
+        disabled={disabled}
         shown={formatLength(outline.gap, unit)}
         read={measureWithin(unit, 0, WIDEST_RUNNING_GAP)}
         onCommit={(gap) => set({ gap })}
@@ -146,15 +172,23 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
           max={1}
           step={0.005}
           value={outline.start}
-          disabled={readOnly}
+          disabled={disabled}
           onChange={(start) => set({ start })}
         />
       </Box>
+    </>
+  );
+}
+
+/** The line of the outline itself. */
+function LineDrawn({ outline, unit, disabled, set }: PartProps) {
+  return (
+    <>
       <FormControlLabel
         control={
           <Switch
             checked={outline.line !== undefined}
-            disabled={readOnly}
+            disabled={disabled}
             onChange={(_, on) =>
               set({ line: on ? { width: toPoints(1 / 48, 'in'), colour: '#25232a' } : undefined })
             }
@@ -168,7 +202,7 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
           <LengthField
             label="Its width"
             unit={unit}
-            disabled={readOnly}
+            disabled={disabled}
             shown={formatLength(outline.line.width, unit)}
             read={measureWithin(unit, 0.1, 72)}
             onCommit={(wide) => set({ line: { ...outline.line!, width: wide } })}
@@ -177,22 +211,13 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
             <InkField
               label="Ink of the outline"
               colour={outline.line.colour}
-              disabled={readOnly}
+              disabled={disabled}
               onChange={(colour) => set({ line: { ...outline.line!, colour } })}
             />
           </Box>
         </>
       )}
-      <Button
-        size="small"
-        color="inherit"
-        disabled={readOnly}
-        onClick={() => act.straightenWords(store, piece.id)}
-        sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
-      >
-        Back to plain lines
-      </Button>
-    </Box>
+    </>
   );
 }
 
