@@ -41,7 +41,6 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
   const [chosen, setChosen] = useState<Sentiment | null>(null);
   const [blanks, setBlanks] = useState<Record<string, string>>({});
   const [how, setHow] = useState<Arrangement>(ARRANGEMENTS[0]!);
-  const [writing, setWriting] = useState<string | null>(null);
   useEffect(() => void ownSentiments().then(setOwn), []);
   const all = useMemo(() => [...own, ...SENTIMENTS], [own]);
   const found = useMemo(() => foundSentiments(all, sought, occasion || null), [all, sought, occasion]);
@@ -53,12 +52,9 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
       notify({ text: 'That could not be kept. Nothing was changed.', tone: 'error' });
     }
   };
-  const add = async () => {
-    const text = writing?.trim();
-    if (!text) return;
+  const add = async (text: string) => {
     const made = { id: newId(), occasion: occasion || ('home' as const), text };
     await keep([made, ...own]);
-    setWriting(null);
     setChosen(made);
   };
   return (
@@ -83,83 +79,12 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
       <Typography variant="body2" color="text.secondary" role="status" sx={{ mt: 0.75 }}>
         {found.length} of {all.length}
       </Typography>
-      <Box
-        component="ul"
-        aria-label="Sentiments found"
-        sx={{
-          p: 0,
-          m: 0,
-          mx: -1,
-          listStyle: 'none',
-          maxHeight: 190,
-          overflowY: 'auto',
-          scrollbarWidth: 'thin',
-        }}
-      >
-        {found.map((one) => (
-          <Box component="li" key={one.id} sx={{ display: 'flex', alignItems: 'center' }}>
-            <ButtonBase
-              aria-pressed={chosen?.id === one.id}
-              onClick={() => setChosen(one)}
-              sx={{
-                flex: 1,
-                minWidth: 0,
-                justifyContent: 'flex-start',
-                textAlign: 'left',
-                px: 1,
-                minHeight: 34,
-                borderRadius: 1.5,
-                fontFamily: 'inherit',
-                fontSize: '0.95rem',
-                bgcolor: chosen?.id === one.id ? 'action.selected' : undefined,
-                '&:hover': { bgcolor: 'action.hover' },
-              }}
-            >
-              {plainWords(one.text)}
-            </ButtonBase>
-            {own.includes(one) && (
-              <SmallButton
-                label={`Take “${plainWords(one.text)}” out`}
-                onClick={() => void keep(own.filter(({ id }) => id !== one.id))}
-              >
-                <IconTrash size={16} />
-              </SmallButton>
-            )}
-          </Box>
-        ))}
-      </Box>
-      {writing === null ? (
-        <Button
-          size="small"
-          color="inherit"
-          startIcon={<IconPlus size={16} />}
-          disabled={own.length >= MOST_SENTIMENTS}
-          onClick={() => setWriting('')}
-        >
-          Write one of your own
-        </Button>
-      ) : (
-        <Box sx={{ mt: 1, display: 'flex', flexDirection: 'column', gap: 1 }}>
-          <TextField
-            autoFocus
-            multiline
-            maxRows={4}
-            label="Your own words"
-            helperText="Stars round what shall be *larger*; {name} leaves a blank."
-            value={writing}
-            onChange={(event) => setWriting(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: LONGEST_SENTIMENT, spellCheck: true } }}
-          />
-          <Box>
-            <Button size="small" disabled={!writing.trim()} onClick={() => void add()}>
-              Keep it
-            </Button>
-            <Button size="small" color="inherit" onClick={() => setWriting(null)}>
-              Leave it
-            </Button>
-          </Box>
-        </Box>
-      )}
+      <FoundList
+        {...{ found, own, chosen }}
+        onChoose={setChosen}
+        onTake={(one) => void keep(own.filter(({ id }) => id !== one.id))}
+      />
+      <OwnWords full={own.length >= MOST_SENTIMENTS} onKeep={add} />
       {chosen && blanksIn(chosen.text).length > 0 && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 1.5 }}>
           {blanksIn(chosen.text).map((name) => (
@@ -175,60 +100,13 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
       )}
       <Box sx={{ mt: 1.5 }}>
         <Heading>Arrangement</Heading>
-        <Box
-          role="radiogroup"
-          aria-label="Arrangement"
-          sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 0.75 }}
-        >
-          {ARRANGEMENTS.map((one) => (
-            <ButtonBase
-              key={one.id}
-              role="radio"
-              aria-checked={how.id === one.id}
-              aria-label={one.name}
-              title={one.name}
-              onClick={() => {
-                setHow(one);
-                if (!chosen && written) rearrange(store, one);
-              }}
-              sx={{
-                flexDirection: 'column',
-                height: 58,
-                borderRadius: 1.5,
-                border: how.id === one.id ? 2 : 1,
-                borderColor: how.id === one.id ? 'primary.main' : 'divider',
-                bgcolor: '#fffdf8',
-                overflow: 'hidden',
-              }}
-            >
-              <Box
-                component="span"
-                sx={{
-                  fontFamily: faceOf(one.large),
-                  color: one.accent,
-                  fontSize: 20,
-                  lineHeight: 1.1,
-                  whiteSpace: 'nowrap',
-                }}
-              >
-                so dear
-              </Box>
-              <Box
-                component="span"
-                sx={{
-                  fontFamily: faceOf(one.small),
-                  color: one.ink,
-                  fontSize: 12,
-                  lineHeight: 1.2,
-                  whiteSpace: 'nowrap',
-                  letterSpacing: 0,
-                }}
-              >
-                to all of us
-              </Box>
-            </ButtonBase>
-          ))}
-        </Box>
+        <Arrangements
+          how={how}
+          onChoose={(one) => {
+            setHow(one);
+            if (!chosen && written) rearrange(store, one);
+          }}
+        />
       </Box>
       <Box sx={{ mt: 1.5, display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
@@ -247,3 +125,162 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
     </SideSheet>
   );
 }
+
+interface FoundProps {
+  found: readonly Sentiment[];
+  /** Those that were written here: they can be taken out again. */
+  own: readonly Sentiment[];
+  chosen: Sentiment | null;
+  onChoose: (one: Sentiment) => void;
+  onTake: (one: Sentiment) => void;
+}
+
+const FoundList = ({ found, own, chosen, onChoose, onTake }: FoundProps) => (
+  <Box
+    component="ul"
+    aria-label="Sentiments found"
+    sx={{
+      p: 0,
+      m: 0,
+      mx: -1,
+      listStyle: 'none',
+      maxHeight: 190,
+      overflowY: 'auto',
+      scrollbarWidth: 'thin',
+    }}
+  >
+    {found.map((one) => (
+      <Box component="li" key={one.id} sx={{ display: 'flex', alignItems: 'center' }}>
+        <ButtonBase
+          aria-pressed={chosen?.id === one.id}
+          onClick={() => onChoose(one)}
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            justifyContent: 'flex-start',
+            textAlign: 'left',
+            px: 1,
+            minHeight: 34,
+            borderRadius: 1.5,
+            fontFamily: 'inherit',
+            fontSize: '0.95rem',
+            bgcolor: chosen?.id === one.id ? 'action.selected' : undefined,
+            '&:hover': { bgcolor: 'action.hover' },
+          }}
+        >
+          {plainWords(one.text)}
+        </ButtonBase>
+        {own.includes(one) && (
+          <SmallButton label={`Take “${plainWords(one.text)}” out`} onClick={() => onTake(one)}>
+            <IconTrash size={16} />
+          </SmallButton>
+        )}
+      </Box>
+    ))}
+  </Box>
+);
+
+/** Words of one's own, written and kept among the others. */
+function OwnWords({ full, onKeep }: { full: boolean; onKeep: (text: string) => Promise<void> }) {
+  const [writing, setWriting] = useState<string | null>(null);
+  const add = async () => {
+    const text = writing?.trim();
+    if (!text) return;
+    await onKeep(text);
+    setWriting(null);
+  };
+  if (writing === null)
+    return (
+      <Button
+        size="small"
+        color="inherit"
+        startIcon={<IconPlus size={16} />}
+        disabled={full}
+        onClick={() => setWriting('')}
+      >
+        Write one of your own
+      </Button>
+    );
+  return (
+    <Box sx={{ mt: 1, display: 'flex', flexDirection: 'column', gap: 1 }}>
+      <TextField
+        autoFocus
+        multiline
+        maxRows={4}
+        label="Your own words"
+        helperText="Stars round what shall be *larger*; {name} leaves a blank."
+        value={writing}
+        onChange={(event) => setWriting(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: LONGEST_SENTIMENT, spellCheck: true } }}
+      />
+      <Box>
+        <Button size="small" disabled={!writing.trim()} onClick={() => void add()}>
+          Keep it
+        </Button>
+        <Button size="small" color="inherit" onClick={() => setWriting(null)}>
+          Leave it
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+interface ArrangementsProps {
+  how: Arrangement;
+  onChoose: (how: Arrangement) => void;
+}
+
+/** How the words of a sentiment are lettered and laid. */
+const Arrangements = ({ how, onChoose }: ArrangementsProps) => (
+  <Box
+    role="radiogroup"
+    aria-label="Arrangement"
+    sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 0.75 }}
+  >
+    {ARRANGEMENTS.map((one) => (
+      <ButtonBase
+        key={one.id}
+        role="radio"
+        aria-checked={how.id === one.id}
+        aria-label={one.name}
+        title={one.name}
+        onClick={() => onChoose(one)}
+        sx={{
+          flexDirection: 'column',
+          height: 58,
+          borderRadius: 1.5,
+          border: how.id === one.id ? 2 : 1,
+          borderColor: how.id === one.id ? 'primary.main' : 'divider',
+          bgcolor: '#fffdf8',
+          overflow: 'hidden',
+        }}
+      >
+        <Box
+          component="span"
+          sx={{
+            fontFamily: faceOf(one.large),
+            color: one.accent,
+            fontSize: 20,
+            lineHeight: 1.1,
+            whiteSpace: 'nowrap',
+          }}
+        >
+          so dear
+        </Box>
+        <Box
+          component="span"
+          sx={{
+            fontFamily: faceOf(one.small),
+            color: one.ink,
+            fontSize: 12,
+            lineHeight: 1.2,
+            whiteSpace: 'nowrap',
+            letterSpacing: 0,
+          }}
+        >
+          to all of us
+        </Box>
+      </ButtonBase>
+    ))}
+  </Box>
+);
