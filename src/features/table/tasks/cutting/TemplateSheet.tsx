@@ -120,73 +120,15 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
             />
           )}
           <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 1 }}>
-            {told.tones.map((tone, i) => {
-              const choice = choices[i] ?? null;
-              return (
-                <Box
-                  component="li"
-                  key={i}
-                  data-tone={i + 1}
-                  onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
-                  onDrop={(event) => void dropped(i)(event)}
-                  sx={{ borderTop: '1px dotted', borderColor: 'divider', py: 1.25 }}
-                >
-                  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1 }}>
-                    <Box
-                      aria-hidden="true"
-                      sx={{
-                        width: 32,
-                        height: 32,
-                        borderRadius: 1.5,
-                        bgcolor: tone.colour,
-                        border: '1px solid rgba(0,0,0,0.3)',
-                        flexShrink: 0,
-                      }}
-                    />
-                    <Typography sx={{ fontWeight: 600 }}>Tone {i + 1}</Typography>
-                    <Typography variant="body2" color="text.secondary">
-                      {tone.areas} {tone.areas === 1 ? 'area' : 'areas'}, {shareInWords(tone.share)}
-                    </Typography>
-                  </Box>
-                  <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-                    <Box sx={{ flex: 1, minWidth: 0, '& .MuiTextField-root': { width: '100%' } }}>
-                      <PaperField
-                        label={`Paper for tone ${i + 1}`}
-                        none={choice && 'colour' in choice ? 'Cardstock in an ink' : 'Leave it out'}
-                        paper={choice && 'paper' in choice ? choice.paper.sha : null}
-                        disabled={readOnly}
-                        onWait={(waiting) => setWaiting((now) => now + (waiting ? 1 : -1))}
-                        onNone={() => choose(i, null)}
-                        onPaper={(paper) => choose(i, { paper })}
-                      />
-                    </Box>
-                    {!choice && (
-                      <Button
-                        color="inherit"
-                        sx={{ height: 38, border: 1, borderColor: 'divider' }}
-                        aria-label={`Ink for tone ${i + 1}`}
-                        onClick={() => choose(i, { colour: tone.colour })}
-                      >
-                        Ink
-                      </Button>
-                    )}
-                  </Box>
-                  {choice && 'colour' in choice && (
-                    <Box sx={{ mt: 1, display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-                      <InkField
-                        label={`Ink of tone ${i + 1}`}
-                        colour={choice.colour}
-                        disabled={readOnly}
-                        onChange={(colour) => choose(i, { colour })}
-                      />
-                      <Button color="inherit" size="small" onClick={() => choose(i, null)}>
-                        Leave it out
-                      </Button>
-                    </Box>
-                  )}
-                </Box>
-              );
-            })}
+            {told.tones.map((tone, i) => (
+              <ToneRow
+                key={i}
+                {...{ tone, number: i + 1, choice: choices[i] ?? null, disabled: readOnly }}
+                onChoose={(choice) => choose(i, choice)}
+                onDrop={(event) => void dropped(i)(event)}
+                onWait={(begins) => setWaiting((now) => now + (begins ? 1 : -1))}
+              />
+            ))}
           </Box>
           <FormControlLabel
             control={<Switch checked={anew} onChange={(event) => setAnew(event.target.checked)} />}
@@ -209,6 +151,83 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
         </Typography>
       )}
     </SideSheet>
+  );
+}
+
+interface ToneRowProps {
+  tone: ToldTones['tones'][number];
+  number: number;
+  choice: Choice;
+  disabled: boolean;
+  onChoose: (choice: Choice) => void;
+  onDrop: (event: DragEvent) => void;
+  onWait: (begins: boolean) => void;
+}
+
+/** One tone of the template, and what is cut for it. */
+function ToneRow({ tone, number, choice, disabled, onChoose, onDrop, onWait }: ToneRowProps) {
+  return (
+    <Box
+      component="li"
+      data-tone={number}
+      onDragOver={(event) => isCarried(event.dataTransfer) && event.preventDefault()}
+      onDrop={onDrop}
+      sx={{ borderTop: '1px dotted', borderColor: 'divider', py: 1.25 }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1 }}>
+        <Box
+          aria-hidden="true"
+          sx={{
+            width: 32,
+            height: 32,
+            borderRadius: 1.5,
+            bgcolor: tone.colour,
+            border: '1px solid rgba(0,0,0,0.3)',
+            flexShrink: 0,
+          }}
+        />
+        <Typography sx={{ fontWeight: 600 }}>Tone {number}</Typography>
+        <Typography variant="body2" color="text.secondary">
+          {tone.areas} {tone.areas === 1 ? 'area' : 'areas'}, {shareInWords(tone.share)}
+        </Typography>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+        <Box sx={{ flex: 1, minWidth: 0, '& .MuiTextField-root': { width: '100%' } }}>
+          <PaperField
+            label={`Paper for tone ${number}`}
+            none={choice && 'colour' in choice ? 'Cardstock in an ink' : 'Leave it out'}
+            paper={choice && 'paper' in choice ? choice.paper.sha : null}
+            disabled={disabled}
+            onWait={onWait}
+            onNone={() => onChoose(null)}
+            onPaper={(paper) => onChoose({ paper })}
+          />
+        </Box>
+        {!choice && (
+          <Button
+            color="inherit"
+            sx={{ height: 38, border: 1, borderColor: 'divider' }}
+            aria-label={`Ink for tone ${number}`}
+            onClick={() => onChoose({ colour: tone.colour })}
+          >
+            Ink
+          </Button>
+        )}
+      </Box>
+      {choice && 'colour' in choice && (
+        <Box sx={{ mt: 1, display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+          <InkField
+            label={`Ink of tone ${number}`}
+            colour={choice.colour}
+            disabled={disabled}
+            onChange={(colour) => onChoose({ colour })}
+          />
+          <Button color="inherit" size="small" onClick={() => onChoose(null)}>
+            Leave it out
+          </Button>
+        </Box>
+      )}
+    </Box>
   );
 }
 
