@@ -12,7 +12,7 @@ import { MOST_LAID_LETTERS } from '@/core/project/schema';
 import { lackedBy } from '@/core/project/letters';
 import type { LaidLetters } from '@/core/project/model';
 import { FAMILIES } from '@/core/text/families';
-import { formatLength, toPoints } from '@/core/units/lengths';
+import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { newId } from '@/features/shared/ids';
 import { measureWithin } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
@@ -108,7 +108,6 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
         : 'No letter of this alphabet came with its holes filled.',
     });
   };
-  const length = measureWithin(unit, -144, 288);
   return (
     <SideSheet title="Letters of an alphabet" onClose={onClose}>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
@@ -138,78 +137,9 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
           ))}
         </TextField>
         {lacking.length > 0 && now.text.trim() && (
-          <Box sx={{ gridColumn: '1 / -1' }}>
-            <Typography variant="body2" role="status" color="warning.main" sx={{ mb: 0.75 }}>
-              Not in this alphabet: {lacking.join(' ')}.{' '}
-              {now.family ? 'They are written.' : 'They are left out.'}
-            </Typography>
-            <TextField
-              select
-              fullWidth
-              label="Write them in"
-              value={now.family ?? ''}
-              disabled={readOnly}
-              onChange={({ target: { value } }) => change({ family: value || undefined })}
-              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-            >
-              <MenuItem value="">Leave them out</MenuItem>
-              {FAMILIES.map(({ id, name }) => (
-                <MenuItem key={id} value={id} sx={{ fontFamily: faceOf(id), fontSize: 19 }}>
-                  {name}
-                </MenuItem>
-              ))}
-            </TextField>
-          </Box>
+          <Lacking {...{ lacking, now, change }} disabled={readOnly} />
         )}
-        <LengthField
-          label="Height of letters"
-          unit={unit}
-          disabled={readOnly}
-          shown={formatLength(now.height, unit)}
-          read={measureWithin(unit, 4, 2880)}
-          onCommit={(height) => change({ height })}
-        />
-        <LengthField
-          label="Room between"
-          unit={unit}
-          disabled={readOnly}
-          shown={formatLength(now.room, unit)}
-          read={length}
-          onCommit={(room) => change({ room })}
-        />
-        <Box sx={{ gridColumn: '1 / -1' }}>
-          <RowSlider
-            label="Up and down"
-            least={0}
-            most={0.5}
-            step={0.02}
-            value={now.hop}
-            says={`${Math.round(now.hop * 100)} %`}
-            disabled={readOnly}
-            onChange={(hop) => change({ hop })}
-          />
-          <RowSlider
-            label="Leaning"
-            least={0}
-            most={45}
-            value={now.lean}
-            says={`${Math.round(now.lean)}°`}
-            disabled={readOnly}
-            onChange={(lean) => change({ lean })}
-          />
-        </Box>
-        {(now.hop > 0 || now.lean > 0) && (
-          <Button
-            size="small"
-            color="inherit"
-            disabled={readOnly}
-            startIcon={<IconArrowsShuffle size={17} />}
-            onClick={() => change({ seed: (now.seed + 1) % 1e9 })}
-            sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
-          >
-            Let them dance anew
-          </Button>
-        )}
+        <HowTheyLie {...{ now, unit, change }} disabled={readOnly} />
         {!laid && (
           <Button
             variant="contained"
@@ -238,5 +168,95 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
         )}
       </Box>
     </SideSheet>
+  );
+}
+
+interface PartProps {
+  now: LaidLetters;
+  disabled: boolean;
+  change: (to: Partial<LaidLetters>) => void;
+}
+
+/** Letters the alphabet does not have, and what they are written in. */
+function Lacking({ lacking, now, disabled, change }: PartProps & { lacking: readonly string[] }) {
+  return (
+    <Box sx={{ gridColumn: '1 / -1' }}>
+      <Typography variant="body2" role="status" color="warning.main" sx={{ mb: 0.75 }}>
+        Not in this alphabet: {lacking.join(' ')}. {now.family ? 'They are written.' : 'They are left out.'}
+      </Typography>
+      <TextField
+        select
+        fullWidth
+        label="Write them in"
+        value={now.family ?? ''}
+        disabled={disabled}
+        onChange={({ target: { value } }) => change({ family: value || undefined })}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
+        <MenuItem value="">Leave them out</MenuItem>
+        {FAMILIES.map(({ id, name }) => (
+          <MenuItem key={id} value={id} sx={{ fontFamily: faceOf(id), fontSize: 19 }}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+    </Box>
+  );
+}
+
+/** How large they are, how far apart, and how they dance. */
+function HowTheyLie({ now, unit, disabled, change }: PartProps & { unit: Unit }) {
+  return (
+    <>
+      <LengthField
+        label="Height of letters"
+        unit={unit}
+        disabled={disabled}
+        shown={formatLength(now.height, unit)}
+        read={measureWithin(unit, 4, 2880)}
+        onCommit={(height) => change({ height })}
+      />
+      <LengthField
+        label="Room between"
+        unit={unit}
+        disabled={disabled}
+        shown={formatLength(now.room, unit)}
+        read={measureWithin(unit, -144, 288)}
+        onCommit={(room) => change({ room })}
+      />
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <RowSlider
+          label="Up and down"
+          least={0}
+          most={0.5}
+          step={0.02}
+          value={now.hop}
+          says={`${Math.round(now.hop * 100)} %`}
+          disabled={disabled}
+          onChange={(hop) => change({ hop })}
+        />
+        <RowSlider
+          label="Leaning"
+          least={0}
+          most={45}
+          value={now.lean}
+          says={`${Math.round(now.lean)}°`}
+          disabled={disabled}
+          onChange={(lean) => change({ lean })}
+        />
+      </Box>
+      {(now.hop > 0 || now.lean > 0) && (
+        <Button
+          size="small"
+          color="inherit"
+          disabled={disabled}
+          startIcon={<IconArrowsShuffle size={17} />}
+          onClick={() => change({ seed: (now.seed + 1) % 1e9 })}
+          sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
+        >
+          Let them dance anew
+        </Button>
+      )}
+    </>
   );
 }
