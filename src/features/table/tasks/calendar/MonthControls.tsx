@@ -63,20 +63,7 @@ export function MonthControls({ piece, material, unit }: Props) {
   const readOnly = useSession((session) => session.readOnly);
   const others = useSession(({ history }) => act.alikeMonths(history.project, piece).length);
   const set = (to: Partial<MonthMaterial>) => act.changeMonth(store, piece.id, to);
-  const { layout, follows, year, month, perpetual, headLength, title, beside, sixth, inks } = material;
-  const { weekNumbers, ruleWidth, free } = material;
-  const weeks = LAYOUTS[layout].weeks;
-  const own = useSession(({ history }) => history.project.styles);
-  const styles = useMemo(() => stylesOf(own ? { styles: own } : {}), [own]);
-  const families = [
-    ...FAMILIES.map(({ id, name }) => [id, name] as const),
-    ...styles.map(({ id, name }) => [`${STYLE}${id}`, `As ${name}`] as const),
-  ];
-  /** In a family plainly, or as a text style is. */
-  const written = (id: string): MonthLetters => {
-    const style = styles.find((each) => `${STYLE}${each.id}` === id);
-    return style ? act.lettersOf(style) : { family: id };
-  };
+  const { layout, follows, year, month, perpetual, title, free } = material;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 10px' }}>
       <Box sx={{ gridColumn: '1 / -1', display: 'grid' }}>
@@ -122,102 +109,8 @@ export function MonthControls({ piece, material, unit }: Props) {
         disabled={readOnly}
         onChoose={(title) => set({ title })}
       />
-      {!perpetual && (
-        <Chosen
-          label="Weekdays"
-          value={headLength}
-          all={[
-            ['none', 'Not named'],
-            ['narrow', 'A letter'],
-            ['short', 'Short'],
-            ['long', 'In full'],
-          ]}
-          disabled={readOnly}
-          onChoose={(headLength) => set({ headLength })}
-        />
-      )}
-      {weeks && (
-        <Chosen
-          label="Six weeks"
-          value={sixth}
-          all={[
-            ['split', 'Two days in a box'],
-            ['grow', 'A row more'],
-            ['six', 'Six rows always'],
-          ]}
-          disabled={readOnly}
-          onChoose={(sixth) => set({ sixth })}
-        />
-      )}
-      <LengthField
-        label="Rules"
-        unit={unit}
-        disabled={readOnly}
-        shown={formatLength(ruleWidth, unit)}
-        read={measureWithin(unit, 0, WIDEST_RULE)}
-        onCommit={(ruleWidth) => set({ ruleWidth })}
-      />
-      {weeks && (
-        <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}>
-          <Turned
-            label="Days of the months beside it"
-            on={beside === 'shown'}
-            disabled={readOnly}
-            onTurn={(on) => set({ beside: on ? 'shown' : 'none' })}
-          />
-          <Turned
-            label="Numbers of weeks"
-            on={Boolean(weekNumbers)}
-            disabled={readOnly}
-            onTurn={(on) => set({ weekNumbers: on || undefined })}
-          />
-        </Box>
-      )}
-      <Chosen
-        label="Letters of numbers"
-        value={material.numbers.family}
-        all={families}
-        disabled={readOnly}
-        onChoose={(id) => set({ numbers: written(id) })}
-      />
-      <Chosen
-        label="Letters of names"
-        value={material.heads.family}
-        all={families}
-        disabled={readOnly}
-        onChoose={(id) => set({ heads: written(id) })}
-      />
-      <Box sx={{ gridColumn: '1 / -1' }}>
-        {SIZES.map(([key, label]) => (
-          <RowSlider
-            key={key}
-            label={label}
-            least={LEAST_PART * 100}
-            most={MOST_PART * 100}
-            value={Math.round(material[key] * 100)}
-            spoken={(value) => `${value} percent`}
-            disabled={readOnly}
-            onChange={(value) => set({ [key]: value / 100 })}
-          />
-        ))}
-      </Box>
-      <Box
-        component="ul"
-        aria-label="Inks of the month"
-        sx={{ gridColumn: '1 / -1', p: 0, m: 0, listStyle: 'none' }}
-      >
-        {MONTH_INKS.map((name) => (
-          <Box component="li" key={name} sx={{ display: 'flex', alignItems: 'center', gap: 1.25, py: 0.25 }}>
-            <InkSwatch
-              label={INKS[name]}
-              colour={inks[name]}
-              disabled={readOnly}
-              onChange={(colour) => set({ inks: { ...inks, [name]: colour } })}
-            />
-            <Typography variant="body2">{INKS[name]}</Typography>
-          </Box>
-        ))}
-      </Box>
+      <Weeks {...{ material, unit, set }} disabled={readOnly} />
+      <Lettering {...{ material, set }} disabled={readOnly} />
       <MonthDays piece={piece} material={material} disabled={readOnly} />
       <MonthWording piece={piece} material={material} disabled={readOnly} />
       {!perpetual && <FreeDays free={free} disabled={readOnly} onChange={(free) => set({ free })} />}
@@ -248,6 +141,138 @@ export function MonthControls({ piece, material, unit }: Props) {
         {others === 1 ? 'The other month alike' : `All ${others} other months alike`}
       </Button>
     </Box>
+  );
+}
+
+interface PartProps {
+  material: MonthMaterial;
+  disabled: boolean;
+  set: (to: Partial<MonthMaterial>) => void;
+}
+
+/** What stands above its days, how its weeks are set, its rules. */
+function Weeks({ material, unit, disabled, set }: PartProps & { unit: Unit }) {
+  const { layout, perpetual, headLength, beside, sixth, weekNumbers, ruleWidth } = material;
+  const { weeks } = LAYOUTS[layout];
+  return (
+    <>
+      {!perpetual && (
+        <Chosen
+          label="Weekdays"
+          value={headLength}
+          all={[
+            ['none', 'Not named'],
+            ['narrow', 'A letter'],
+            ['short', 'Short'],
+            ['long', 'In full'],
+          ]}
+          disabled={disabled}
+          onChoose={(headLength) => set({ headLength })}
+        />
+      )}
+      {weeks && (
+        <Chosen
+          label="Six weeks"
+          value={sixth}
+          all={[
+            ['split', 'Two days in a box'],
+            ['grow', 'A row more'],
+            ['six', 'Six rows always'],
+          ]}
+          disabled={disabled}
+          onChoose={(sixth) => set({ sixth })}
+        />
+      )}
+      <LengthField
+        label="Rules"
+        unit={unit}
+        disabled={disabled}
+        shown={formatLength(ruleWidth, unit)}
+        read={measureWithin(unit, 0, WIDEST_RULE)}
+        onCommit={(ruleWidth) => set({ ruleWidth })}
+      />
+      {weeks && (
+        <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexDirection: 'column' }}>
+          <Turned
+            label="Days of the months beside it"
+            on={beside === 'shown'}
+            disabled={disabled}
+            onTurn={(on) => set({ beside: on ? 'shown' : 'none' })}
+          />
+          <Turned
+            label="Numbers of weeks"
+            on={Boolean(weekNumbers)}
+            disabled={disabled}
+            onTurn={(on) => set({ weekNumbers: on || undefined })}
+          />
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** Letters, their sizes, and the inks of everything. */
+function Lettering({ material, disabled, set }: PartProps) {
+  const { inks } = material;
+  const own = useSession(({ history }) => history.project.styles);
+  const styles = useMemo(() => stylesOf(own ? { styles: own } : {}), [own]);
+  const families = [
+    ...FAMILIES.map(({ id, name }) => [id, name] as const),
+    ...styles.map(({ id, name }) => [`${STYLE}${id}`, `As ${name}`] as const),
+  ];
+  /** In a family plainly, or as a text style is. */
+  const written = (id: string): MonthLetters => {
+    const style = styles.find((each) => `${STYLE}${each.id}` === id);
+    return style ? act.lettersOf(style) : { family: id };
+  };
+  return (
+    <>
+      <Chosen
+        label="Letters of numbers"
+        value={material.numbers.family}
+        all={families}
+        disabled={disabled}
+        onChoose={(id) => set({ numbers: written(id) })}
+      />
+      <Chosen
+        label="Letters of names"
+        value={material.heads.family}
+        all={families}
+        disabled={disabled}
+        onChoose={(id) => set({ heads: written(id) })}
+      />
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        {SIZES.map(([key, label]) => (
+          <RowSlider
+            key={key}
+            label={label}
+            least={LEAST_PART * 100}
+            most={MOST_PART * 100}
+            value={Math.round(material[key] * 100)}
+            spoken={(value) => `${value} percent`}
+            disabled={disabled}
+            onChange={(value) => set({ [key]: value / 100 })}
+          />
+        ))}
+      </Box>
+      <Box
+        component="ul"
+        aria-label="Inks of the month"
+        sx={{ gridColumn: '1 / -1', p: 0, m: 0, listStyle: 'none' }}
+      >
+        {MONTH_INKS.map((name) => (
+          <Box component="li" key={name} sx={{ display: 'flex', alignItems: 'center', gap: 1.25, py: 0.25 }}>
+            <InkSwatch
+              label={INKS[name]}
+              colour={inks[name]}
+              disabled={disabled}
+              onChange={(colour) => set({ inks: { ...inks, [name]: colour } })}
+            />
+            <Typography variant="body2">{INKS[name]}</Typography>
+          </Box>
+        ))}
+      </Box>
+    </>
   );
 }
 
