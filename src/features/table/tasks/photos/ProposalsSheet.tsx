@@ -73,22 +73,11 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   );
   const at = Math.min(picked, shown.length - 1);
   const best = shown[at];
-  const problem = troubleWith();
-  function troubleWith(): string | null {
-    if (!all.length)
-      return which === 'places'
-        ? 'Every photo lies on this page already: bring more into the workbox first.'
-        : 'No photos yet: bring some into the workbox first.';
-    if (!photos.length) return 'Choose the photos first.';
-    if (which === 'places') return null;
-    if (photos.length > MOST_PHOTOS)
-      return `Up to ${MOST_PHOTOS} photos are arranged at once; ${photos.length} are chosen.`;
-    if (!area)
-      return which === 'free'
-        ? 'Nothing of the page is free within this margin.'
-        : 'The margin leaves nothing of the page.';
-    return !shown.length && wish.photos === photos ? 'The gaps leave no room for the photos.' : null;
-  }
+  const problem = troubleWith({
+    which,
+    ...{ all: all.length, photos: photos.length, area: Boolean(area) },
+    none: !shown.length && wish.photos === photos,
+  });
   const lay = (chosen: (typeof shown)[number] | undefined) => {
     if (!chosen) return;
     onClose();
@@ -178,6 +167,33 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
       </DialogActions>
     </Dialog>
   );
+}
+
+interface Wished {
+  which: act.Where;
+  /** How many photos there are, and how many are chosen. */
+  all: number;
+  photos: number;
+  /** Whether there is any room on the page. */
+  area: boolean;
+  /** Nothing was found, though it was looked for. */
+  none: boolean;
+}
+
+/** Why nothing can be shown; null where something is, or is on its way. */
+function troubleWith({ which, all, photos, area, none }: Wished): string | null {
+  if (!all)
+    return which === 'places'
+      ? 'Every photo lies on this page already: bring more into the workbox first.'
+      : 'No photos yet: bring some into the workbox first.';
+  if (!photos) return 'Choose the photos first.';
+  if (which === 'places') return null;
+  if (photos > MOST_PHOTOS) return `Up to ${MOST_PHOTOS} photos are arranged at once; ${photos} are chosen.`;
+  if (!area)
+    return which === 'free'
+      ? 'Nothing of the page is free within this margin.'
+      : 'The margin leaves nothing of the page.';
+  return none ? 'The gaps leave no room for the photos.' : null;
 }
 
 interface WhereProps {

@@ -94,12 +94,36 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
         disabled={readOnly}
         onChange={(features) => write({ features: features.length ? features : undefined })}
       />
+      <Lines {...{ piece, unit, set }} disabled={readOnly} />
+      <FitButtons id={piece.id} disabled={readOnly} />
+      <LivingButton />
+      <PlainText key={piece.id} piece={piece} disabled={readOnly} />
+      <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1' }}>
+        {words} {words === 1 ? 'word' : 'words'}, {letters} {letters === 1 ? 'letter' : 'letters'}
+      </Typography>
+    </Box>
+  );
+}
+
+interface LinesProps {
+  piece: Words;
+  unit: Unit;
+  disabled: boolean;
+  set: (to: Partial<GlyphsOutline>) => void;
+}
+
+/** How its lines are set: where they begin, as lists, how far apart, in columns, divided; and its box. */
+function Lines({ piece, unit, disabled, set }: LinesProps) {
+  const { store } = useRoom();
+  const { outline } = piece;
+  return (
+    <>
       <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1, justifyContent: 'space-between' }}>
         <ToggleButtonGroup
           exclusive
           size="small"
           value={outline.align}
-          disabled={readOnly}
+          disabled={disabled}
           onChange={(_, align: Alignment | null) =>
             align && set({ align, ...(align === 'justify' ? { wrap: true } : {}) })
           }
@@ -116,7 +140,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
             <Button
               size="small"
               color="inherit"
-              disabled={readOnly}
+              disabled={disabled}
               aria-label="List with points"
               onClick={() => act.toggleList(store, piece.id, 'points')}
               sx={{ minWidth: 36 }}
@@ -128,7 +152,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
             <Button
               size="small"
               color="inherit"
-              disabled={readOnly}
+              disabled={disabled}
               aria-label="List with numbers"
               onClick={() => act.toggleList(store, piece.id, 'numbers')}
               sx={{ minWidth: 36 }}
@@ -140,7 +164,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
       </Box>
       <LengthField
         label="Line spacing"
-        disabled={readOnly}
+        disabled={disabled}
         shown={String(Math.round(outline.leading * 100) / 100)}
         read={(text) => {
           const value = Number(text.replace(',', '.'));
@@ -152,7 +176,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
       />
       <LengthField
         label="Columns"
-        disabled={readOnly}
+        disabled={disabled}
         shown={String(outline.columns?.count ?? 1)}
         read={wholeWithin(1, MOST_COLUMNS)}
         onCommit={(count) =>
@@ -166,7 +190,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
         <LengthField
           label="Between columns"
           unit={unit}
-          disabled={readOnly}
+          disabled={disabled}
           shown={formatLength(outline.columns.gap, unit)}
           read={measureWithin(unit, 0, WIDEST_GAP)}
           onCommit={(gap) => set({ columns: { ...outline.columns!, gap } })}
@@ -176,7 +200,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
         select
         label="Divide words"
         value={outline.hyphens ?? ''}
-        disabled={readOnly}
+        disabled={disabled}
         onChange={({ target: { value } }) =>
           set({ hyphens: (value || undefined) as Language | undefined, ...(value ? { wrap: true } : {}) })
         }
@@ -195,7 +219,7 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
           control={
             <Switch
               checked={outline.hanging ?? false}
-              disabled={readOnly}
+              disabled={disabled}
               onChange={(_, on) => set({ hanging: on || undefined })}
             />
           }
@@ -205,20 +229,14 @@ export function WordsControls({ piece, unit }: { piece: Words; unit: Unit }) {
           control={
             <Switch
               checked={outline.fixed ?? false}
-              disabled={readOnly}
+              disabled={disabled}
               onChange={(_, on) => act.fixBox(store, piece.id, on)}
             />
           }
           label="The box keeps its height"
         />
       </Box>
-      <FitButtons id={piece.id} disabled={readOnly} />
-      <LivingButton />
-      <PlainText key={piece.id} piece={piece} disabled={readOnly} />
-      <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1' }}>
-        {words} {words === 1 ? 'word' : 'words'}, {letters} {letters === 1 ? 'letter' : 'letters'}
-      </Typography>
-    </Box>
+    </>
   );
 }
 
