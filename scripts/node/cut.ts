@@ -3,7 +3,7 @@ import { placeOf } from '@/core/cutter/gather';
 import { forTool, prepare } from '@/core/cutter/prepare';
 import { FIRST_SETTINGS, type MatName } from '@/core/cutter/settings';
 import type { DrawingTools } from '@/core/page/outlines';
-import { fileTitle } from '@/core/product';
+import { fileTitle, leafOf } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import type { CutFormatName } from '@/output/cut/formats';
 import { makeCut } from '@/output/cut/make';
@@ -21,7 +21,12 @@ export async function cutFiles(
   { format, mat, packed }: { format: CutFormatName; mat: MatName; packed: boolean },
 ): Promise<{ made: CutMade[]; found: string[] }> {
   const settings = { ...FIRST_SETTINGS, mat, packed };
-  const places = surfaces.map((surface) => placeOf(project, surface, tools));
+  const places = surfaces.map((surface) => {
+    const leaf = leafOf(project, surface);
+    // Of a paper with two sides all is cut once, from its face.
+    const bare = leaf?.back.id === surface.id && surfaces.some(({ id }) => id === leaf.face.id);
+    return placeOf(project, surface, tools, { bare });
+  });
   const { mats, found } = prepare(places, settings);
   const made = await Promise.all(
     mats.map(async ({ size, paper, laid, lines, marks }, i): Promise<CutMade> => ({

@@ -3,7 +3,7 @@ import { boxOfPoints, corners, transformBox, type Size } from '@/core/geometry/b
 import { compose, IDENTITY, translation, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { cutOf, type DrawingTools } from '@/core/page/outlines';
-import { isOpening } from '@/core/page/through';
+import { isOpening, openingOnPage, openingsIn } from '@/core/page/through';
 import { matPaths } from '@/core/piece/finish/mats';
 import { colourOf, isInk, materialKind, type Material } from '@/core/piece/material';
 import { isWritten } from '@/core/piece/outline';
@@ -11,6 +11,7 @@ import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Fold } from '@/core/picture/picture';
 import type { PrintSheet } from '@/core/product/imposition';
+import { plainName } from '@/core/project/create';
 import type { Project, Surface } from '@/core/project/model';
 import type { Asked, Item, Paper, Place } from '@/core/cutter/model';
 import { toPoints } from '@/core/units/lengths';
@@ -39,7 +40,7 @@ function paperOf(material: Material, project: Project): Paper {
   const asset = 'asset' in material ? project.assets[material.asset] : undefined;
   if (!asset)
     return { key: materialKind(material).name, name: materialKind(material).name, colour: '#ffffff' };
-  return { key: asset.sha, name: asset.name.replace(/\.\w+$/, ''), colour: PICTURED, asset: asset.sha };
+  return { key: asset.sha, name: plainName(asset.name), colour: PICTURED, asset: asset.sha };
 }
 
 const foldPath = ({ axis, at, from = 0, to }: Fold, { width, height }: Size): Path =>
@@ -61,20 +62,28 @@ function underAll(path: Path, { width, height }: Size): boolean {
   );
 }
 
-/** A page as it lies; with `only`, these pieces of it and nothing else. */
+/** What of a page goes along: these pieces and nothing else; or all on it, but not its paper. */
+interface Wanted {
+  only?: readonly string[];
+  bare?: boolean;
+}
+
+/** A page as it lies, with what is cut out of its paper from either side. */
 export function placeOf(
   project: Project,
   surface: Surface,
   tools: DrawingTools,
-  only?: readonly string[],
+  { only, bare = false }: Wanted = {},
 ): Place {
   const { width, height, ground, name } = surface;
-  const { folds = [], paper = null } = tools.sides?.(surface) ?? {};
+  const { folds = [], paper = null, other = null } = tools.sides?.(surface) ?? {};
   const wanted = only && new Set(only);
   const shown = surface.pile.filter(({ id, placement }) => !placement.hidden && (!wanted || wanted.has(id)));
+  const through = other && !wanted ? openingsIn(other.surface) : [];
+  const cut = shown.some(isOpening) || through.length > 0;
   // A page's paper is cut where something is done to it: it is folded, or no rectangle, or has openings.
   const own: Item[] =
-    !wanted && (folds.length || paper || shown.some(isOpening))
+    !wanted && !bare && (folds.length || paper || cut)
       ? [
           {
             id: `${surface.id} paper`,
@@ -88,6 +97,12 @@ export function placeOf(
           },
         ]
       : [];
+  const fromBehind = through.map((piece): Item => ({
+    ...{ id: piece.id, name: piece.name, piece: piece.id, as: askedOf(piece), opening: true },
+    paper: paperOf(piece.material, project),
+    path: transformPath(other!.through, openingOnPage(piece, tools)),
+    wishes: piece.cutter ?? {},
+  }));
   const items = shown.flatMap((piece): Item[] => {
     const map = placementMatrix(piece.placement);
     const { path } = cutOf(piece, tools);
@@ -97,7 +112,7 @@ export function placeOf(
     const mats = piece.finish.mats ?? [];
     const lower = matPaths(mats, path).map((outline, i): Item => ({
       id: `${piece.id} mat ${i + 1}`,
-      name: `Mat ${i + 1} of ${piece.name}`,
+      name: `Mat ${mats.length > 1 ? `${i + 1} ` : ''}beneath ${piece.name}`,
       piece: piece.id,
       as: 'cut',
       paper: paperOf(mats[i]!.material, project),
@@ -114,7 +129,8 @@ export function placeOf(
         ...(whole ? { whole } : {}),
         paper: paperOf(piece.material, project),
         path: onPage,
-        ...(isOpening(piece) ? { opening: true as const } : {}),
+        // By itself a window is an outline as any other: there is no paper it is cut out of.
+        ...(isOpening(piece) && !wanted ? { opening: true as const } : {}),
         wishes: piece.cutter ?? {},
       },
     ];
@@ -122,7 +138,7 @@ export function placeOf(
   return {
     name,
     size: { width, height },
-    items: [...own, ...items],
+    items: [...own, ...items, ...fromBehind],
     printed: [{ surface: surface.id, map: IDENTITY }],
   };
 }

@@ -61,7 +61,20 @@ test('a card’s paper is cut where something is done to it: folded, and with it
   const { mats } = prepare(placesToCut(store.getState(), 'page'), { ...FIRST_SETTINGS, mat: '12x24' });
   expect(mats).toHaveLength(1);
   expect(mats[0]!.lines.map(({ doing }) => doing)).toEqual(['score', 'cut', 'cut']);
-  expect(placesToCut(store.getState(), 'all')).toHaveLength(2);
+  // Both its sides are of one paper, which is cut once; seen from the inside, its window is where it is.
+  const both = placesToCut(store.getState(), 'all');
+  expect(both.map(({ items }) => items.filter(({ piece }) => !piece).length)).toEqual([1, 0]);
+  expect(prepare(both, { ...FIRST_SETTINGS, mat: '12x24' }).mats.flatMap(({ lines }) => lines)).toHaveLength(
+    3,
+  );
+  const [outside, inside] = store.getState().history.project.surfaces;
+  store.getState().turnTo(inside!.id);
+  const within = prepare(placesToCut(store.getState(), 'page'), { ...FIRST_SETTINGS, mat: '12x24' });
+  expect(within.mats[0]!.lines.map(({ doing }) => doing)).toEqual(['score', 'cut', 'cut']);
+  // By itself a window is an outline as any other.
+  store.getState().turnTo(outside!.id);
+  store.getState().select([outside!.pile[0]!.id]);
+  expect(prepare(placesToCut(store.getState(), 'chosen'), FIRST_SETTINGS).mats[0]!.lines).toHaveLength(1);
 });
 
 test('cards as they lie on paper are cut out where they are printed', () => {

@@ -7,7 +7,8 @@ import { toolsFor } from '@/core/page/outlines';
 import type { Cutting } from '@/core/piece/cutting';
 import { sheetIn } from '@/core/product/sheet';
 import { setCutting } from '@/core/project/edits/cutting';
-import { surfaceOf, type Surface } from '@/core/project/model';
+import { leafOf } from '@/core/product';
+import { surfaceOf, type Project, type Surface } from '@/core/project/model';
 import type { Session, SessionStore } from '@/features/table/session';
 
 /** What of a project goes to the cutter. */
@@ -33,9 +34,12 @@ export function placesToCut(
 ): Place[] {
   const tools = toolsFor(project, typesetter);
   const here = surfaceOf(project, surfaceId);
-  if (scope === 'chosen') return [closeAbout(placeOf(project, here, tools, selection))];
+  if (scope === 'chosen') return [closeAbout(placeOf(project, here, tools, { only: selection }))];
   if (scope === 'page' || scope === 'all')
-    return (scope === 'all' ? project.surfaces : [here]).map((surface) => placeOf(project, surface, tools));
+    return (scope === 'all' ? project.surfaces : [here]).map((surface) =>
+      // Of a paper with two sides all is cut once, from its face.
+      placeOf(project, surface, tools, { bare: scope === 'all' && isBack(project, surface) }),
+    );
   const product = sheetIn(project.product);
   if (!product) return [];
   const faces = { ...product, things: product.things.map(({ back: _, ...thing }) => thing) };
@@ -46,6 +50,9 @@ export function placesToCut(
     placeOnPaper(`Sheet ${i + 1}`, sheet, project.surfaces, scope === 'stickers' ? on : undefined),
   );
 }
+
+const isBack = (project: Project, surface: Surface): boolean =>
+  leafOf(project, surface)?.back.id === surface.id;
 
 /** Has pieces cut otherwise; what stands in the way is told. */
 export function cutOtherwise(
