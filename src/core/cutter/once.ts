@@ -4,7 +4,7 @@ import type { Line } from '@/core/cutter/model';
 import { toPoints } from '@/core/units/lengths';
 
 /** So near, one line lies on another; and for so long at least that it matters. */
-export const ON_EACH_OTHER = toPoints(0.1, 'mm');
+const ON_EACH_OTHER = toPoints(0.1, 'mm');
 const LONG = toPoints(2, 'mm');
 /** How large a square of the index is. */
 const SQUARE = 18;

@@ -1,5 +1,4 @@
 /** All that goes to a cutter, worked out from what lies on pages: mats with their lines in order, and what the checks found. */
-import { boxOfPoints, type Box } from '@/core/geometry/box';
 import { apply, IDENTITY, type Matrix } from '@/core/geometry/matrix';
 import { signedArea } from '@/core/geometry/offset';
 import { bladed, overcut } from '@/core/cutter/blade';
@@ -73,7 +72,7 @@ function packed(parts: readonly Part[], settings: CutterSettings): Load[] {
   });
 }
 
-/** As on their pages: a mat for each page and paper. Where all of a page's lies beyond the corner, it stays there too. */
+/** As on their pages: a mat for each page and paper. */
 function asTheyLie(parts: readonly Part[]): Load[] {
   const places = [...new Set(parts.map(({ place }) => place))];
   return places.flatMap((place) => {
@@ -94,7 +93,3 @@ const papersOf = (parts: readonly Part[]): Paper[] => [
 /** What the tool does, from what is to become: closed lines go on beyond their beginning, and the blade is led. */
 export const forTool = (lines: readonly Line[], { overcut: by, blade }: CutterSettings): Line[] =>
   lines.map((line) => (line.doing === 'cut' ? bladed(overcut(line, by), blade) : line));
-
-/** The box of all that is worked on a mat. */
-export const boxOf = ({ lines }: Pick<Mat, 'lines'>): Box =>
-  boxOfPoints(lines.flatMap(({ points }) => points));

@@ -105,7 +105,7 @@ function nearAny(rings: readonly Ring[], reach: number): (p: Point) => boolean {
 }
 
 /** A ring with points at most so far apart. */
-export const divided = (ring: Ring, most: number): Point[] =>
+const divided = (ring: Ring, most: number): Point[] =>
   ring.flatMap((a, i) => {
     const b = ring[(i + 1) % ring.length]!;
     const steps = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / most));
@@ -136,7 +136,7 @@ export function widened(path: Path, limit: number): Path {
 }
 
 /** Middles that fall out: parts that lie in a hole of another, and hang on nothing. Rings as a clipper leaves them. */
-export function middlesIn(rings: readonly Ring[]): Ring[] {
+function middlesIn(rings: readonly Ring[]): Ring[] {
   const all = nested(rings);
   return all.flatMap(([outer]) => {
     const point = outer![0]!;
@@ -202,4 +202,4 @@ export function bridgedOpening(path: Path, width: number): Path {
   return bars.length ? without(path, pathOfRings(bars)) : path;
 }
 
-export const holesIn = (rings: readonly Ring[]): Ring[] => nested(rings).flatMap(([, ...holes]) => holes);
+const holesIn = (rings: readonly Ring[]): Ring[] => nested(rings).flatMap(([, ...holes]) => holes);

@@ -32,7 +32,6 @@ const QUIET = new Set([
   'DT',
   'PG',
   'AF',
-
   'OP',
   'OS',
   'IW',
@@ -73,7 +72,7 @@ export function readHpgl(text: string): Result<ReadOutlines> {
   // A label goes on to its end mark (ETX), whatever is in it.
   const plain = text.replace(/LB[^\x03]*(\x03|$)/g, (label) => (label ? (dropped.add(WORDS.LB!), ';') : ''));
   const commands = [...plain.matchAll(/([A-Za-z]{2})([^A-Za-z;]*)/g)];
-  if (!commands.some(([, name]) => /^(PD|PA|PR|CI|AA)$/i.test(name!)))
+  if (!commands.some(([, name]) => /^(PD|PA|PR|CI|AA|AR)$/i.test(name!)))
     return fail('is no HP-GL: no pen goes down in it');
   for (const [, written, rest] of commands) {
     const name = written!.toUpperCase();

@@ -4,7 +4,7 @@ import type { Point } from '@/core/geometry/matrix';
 import type { Doing } from '@/core/cutter/model';
 
 export const MOST_OUTLINE_BYTES = 16 * 2 ** 20;
-export const MOST_OUTLINES = 20_000;
+const MOST_OUTLINES = 20_000;
 const MOST_OUTLINE_POINTS = 2_000_000;
 /** Longest side, points: 60 in. */
 const LONGEST = 60 * 72;

@@ -55,6 +55,7 @@ export function LaidCard({ project, each, sheet, edges, scale, disabled, held, o
   }, [held]);
   const [moved, setMoved] = useState<{ x: number; y: number } | null>(null);
   const from = useRef<{ x: number; y: number } | null>(null);
+  const carried = useRef(false);
   const surface = project.surfaces.find(({ part }) => part === each.id);
   if (!surface) return null;
   const { pin, turned } = each;
@@ -91,13 +92,18 @@ export function LaidCard({ project, each, sheet, edges, scale, disabled, held, o
       }}
       onPointerUp={() => {
         if (moved) lay(at.x, at.y);
-        else if (from.current) pinHere();
+        carried.current = moved !== null;
         from.current = null;
         setMoved(null);
       }}
       onPointerCancel={() => {
         from.current = null;
         setMoved(null);
+      }}
+      onClick={() => {
+        // A press ends what was carried, too.
+        if (!carried.current) pinHere();
+        carried.current = false;
       }}
       onKeyDown={(event: React.KeyboardEvent) => {
         const step = event.shiftKey ? LONG_STEP : STEP;
@@ -107,9 +113,8 @@ export function LaidCard({ project, each, sheet, edges, scale, disabled, held, o
           ArrowUp: [0, -step],
           ArrowDown: [0, step],
         }[event.key];
-        if (way) lay(each.x + way[0]!, each.y + way[1]!);
-        else if (event.key === 'Enter' || event.key === ' ') pinHere();
-        else return;
+        if (!way) return;
+        lay(each.x + way[0]!, each.y + way[1]!);
         event.preventDefault();
       }}
       sx={{
