@@ -111,12 +111,11 @@ test('a face is treated, lit by the page light, and its edge is sewn; both are k
   const once = await colourAt(page, 0.5, 0.52);
   await page.getByRole('button', { name: 'Anew' }).press('Enter');
   await expect.poll(() => colourAt(page, 0.5, 0.52)).not.toEqual(once);
-  await page.getByRole('combobox', { name: 'Stroke along the edge' }).click();
-  await page.getByRole('option', { name: 'Stitches' }).click();
+  await page.getByRole('button', { name: 'Sew' }).press('Enter');
   await expect(page.getByText(/^\d+ stitches, whole on each side\.$/)).toBeVisible();
   expect(await axe(page)).toEqual([]);
   await page.reload();
-  await expect(page.getByRole('button', { name: /^Undo change stroke of/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Undo change what runs along/ })).toBeVisible();
 });
 
 test('before and after stand side by side; the earlier one is kept as a page', async ({ page }) => {

@@ -5,7 +5,7 @@ import { NEW_EDGE } from '@/core/piece/finish/edge';
 import { LIFTS, NEW_CURL } from '@/core/piece/finish/lift';
 import { NEW_MAT } from '@/core/piece/finish/mats';
 import { NEW_SHADOW } from '@/core/piece/finish/shadow';
-import { NEW_STITCHES } from '@/core/piece/finish/stroke';
+import { NEW_THREAD } from '@/core/trail/thread/thread';
 import type { Outline } from '@/core/piece/outline';
 import { type Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -116,12 +116,9 @@ export function demoProjects(
       align: 'left',
     });
 
-  const thread = (colour: string, from = 7): Finish['stroke'] => ({
-    colour,
-    width: 2,
-    side: 'inside',
-    broken: { ...NEW_STITCHES, from },
-  });
+  const thread = (colour: string, from = 7): Finish['trails'] => [
+    { trail: { ...NEW_THREAD, colours: [colour] }, side: 'inside', from },
+  ];
   const star = (colour: string, seed: number): Partial<Finish> => ({
     lift: { height: LIFTS.button, shadow: true },
     treatments: [
@@ -161,7 +158,7 @@ export function demoProjects(
           shadow: true,
           curl: { ...NEW_CURL, corners: [false, true, false, false], rise: 6, reach: 0.45 },
         },
-        stroke: thread('#2f6f68'),
+        trails: thread('#2f6f68'),
         treatments: [{ kind: 'inked', values: { reach: 12, strength: 0.55 }, colour: '#7fa9a3' }],
       },
       { at: [4.3, 3.75], size: [6.6, 5.5], turn: -2 },
@@ -186,7 +183,7 @@ export function demoProjects(
       {
         lift: { height: LIFTS.chipboard, shadow: true },
         treatments: [{ kind: 'fabric', values: { size: 1.6, strength: 0.35 } }],
-        stroke: thread('#f3e3c0', 5),
+        trails: thread('#f3e3c0', 5),
         shadows: [{ ...NEW_SHADOW, x: -6, strength: 0.25 }],
       },
       { at: [4.2, 6.75], size: [6.4, 1.05], turn: -1.5 },

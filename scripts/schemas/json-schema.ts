@@ -130,4 +130,5 @@ const OURS = new Set([
   'day',
   'once',
   'printable',
+  'pairs',
 ]);

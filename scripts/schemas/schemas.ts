@@ -99,7 +99,24 @@ const PROJECT: Says = {
   'finish.lift.curl.reach':
     'How far in it bends: a share of the shorter side (corners) or of half the longer one (ends).',
   'finish.stroke.broken':
-    'Dashes or stitches: length of one, gap and distance from the edge in points; each side takes a whole number.',
+    'Dashes: length of one, gap and distance from the edge in points; each side takes a whole number.',
+  'finish.trails':
+    'What runs along the edge, the lowest first; `from` is how far its band lies from the edge, points. A whole number of whatever repeats fits each side.',
+  'cut-lines': 'Lines drawn by hand: cut is whatever runs along them.',
+  'cut-lines.frame': 'What of the plane the lines are drawn in is stretched to the box, points.',
+  'cut-lines.lines[].at': 'x, y ... in points of that plane, as the hand went.',
+  'cut-lines.lines[].pressure': 'At each point, 0 to 1; absent where it could not be known.',
+  'cut-lines.lines[].lean': 'How far the pen leaned at each point, degrees from upright.',
+  'cut-lines.lines[].smoothing': 'How much of the tremble is taken out when it is drawn: the points stay.',
+  'material-drawn': 'As the lines of its cut say.',
+  'trail-paint':
+    'A tip drawn along the line (src/core/trail/paint); an eraser takes away what lies before it on its piece.',
+  'trail-stamps':
+    'Pictures laid along the line; `width` is their longer side, `spacing` a share of how long they are along the line.',
+  'trail-stamps.pictures[].ratio': 'Height by width, upright.',
+  'trail-thread': 'Stitches; all lengths in points.',
+  'trail-ribbon.pattern': 'A paper that runs along it at its true size.',
+  'trail-garland.open': 'How far leaves open from the way of the line, degrees.',
   'finish.edge':
     'How the cut edge is worked; `size` is from one scallop to the next in points, `core` how much bare paper shows along a tear.',
   'finish.mats':

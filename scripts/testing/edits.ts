@@ -30,6 +30,7 @@ import * as tone from '@/core/project/edits/tone';
 import { newSurface, surfaceOf, type Project } from '@/core/project/model';
 import { Chance } from './chance';
 import { DAY_EDITS } from './days';
+import { LINE_EDITS } from './lines';
 import type { Hand } from './hand';
 import { ASSETS, first, runningPiece } from './first';
 import { nodeTypesetter } from '../node/platform';
@@ -207,6 +208,7 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   changeLift: ({ s, some, chance }) =>
     make.changeLift(s, some, 'lift', { height: chance.number(), shadow: chance.bool() }),
   ...DAY_EDITS,
+  ...LINE_EDITS,
   setFact: ({ chance }) =>
     facts.setFact({
       id: chance.of(['f1', chance.id()]),

@@ -3,6 +3,7 @@ import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece } from '@/core/piece/piece';
 import { finishOf } from '@/core/piece/finish';
 import { newSurface, type Project } from '@/core/project/model';
+import { drawnPiece, trailsOf } from './lines';
 import { assetOf, inkPiece, laid, photoOf, project, quarters, wordsOf } from './samples';
 
 export const ASSETS = [assetOf(quarters(60, 40), 60, 40), assetOf(quarters(30, 50), 30, 50)];
@@ -34,6 +35,16 @@ const begun = laid(
     photoOf('photo', ASSETS[0]!, { x: 9, y: 9, width: 60, height: 40 }),
     wordsOf('words', 'Who and when'),
     { ...runningPiece('round'), cutter: { as: 'cut', bridge: 4, widen: 2, close: true } },
+    drawnPiece('drawn', ASSETS[0]!.sha),
+    {
+      ...inkPiece('edged'),
+      finish: {
+        ...finishOf(0.3),
+        trails: trailsOf(ASSETS[0]!.sha)
+          .slice(0, 6)
+          .map((trail) => ({ trail, side: 'inside' as const, from: 4 })),
+      },
+    },
     { ...inkPiece('month'), role: 'month', material: newMonth({ year: 2027, month: 8 }, 'en-GB', 0) },
     {
       ...inkPiece('art'),

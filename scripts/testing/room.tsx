@@ -52,7 +52,7 @@ export interface Seated extends RenderResult {
   undo(): string | null;
 }
 
-const SHELF = { get: () => undefined, subscribe: () => () => {}, want: () => {} };
+const SHELF = { take: () => undefined, drawing: () => undefined, onArrival: () => () => {} };
 
 /** Shows `part` over a page with these pieces, the first of `chosen` ids first. */
 export async function seated(

@@ -8,7 +8,7 @@ import { invert } from '@/core/geometry/matrix';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
 import { finishOf } from '@/core/piece/finish';
-import { NEW_STITCHES } from '@/core/piece/finish/stroke';
+import { NEW_THREAD } from '@/core/trail/thread/thread';
 import { NEW_MAT } from '@/core/piece/finish/mats';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Project } from '@/core/project/model';
@@ -154,7 +154,8 @@ function sampler(): Project {
       inkPiece('sewn', 90, 300, 90, 40, {
         finish: {
           ...finishOf(0.1),
-          stroke: { colour: '#f3e3c0', width: 2.5, side: 'inside', broken: NEW_STITCHES },
+          stroke: null,
+          trails: [{ trail: { ...NEW_THREAD, colours: ['#f3e3c0'], width: 2.5 }, side: 'inside', from: 6 }],
         },
       }),
       inkPiece('round', 300, 170, 90, 60, {

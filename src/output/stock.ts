@@ -1,6 +1,6 @@
 /** The files a picture shows, as every output gets them: by what they wear, decoded, drawn. */
 import { uprightSize, type Asset } from '@/core/picture/asset';
-import type { Mark, Picture, Worn } from '@/core/picture/picture';
+import { imagesOf, withImages, type ImageMark, type Picture, type Worn } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
 import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/output/drawings';
@@ -38,7 +38,7 @@ export const JPEG_QUALITY = 0.93;
 export const filesOf = (pictures: readonly Picture[]): string[] => [
   ...new Set(
     pictures.flatMap(({ pieces }) =>
-      pieces.flatMap(({ marks }) => marks.flatMap((mark) => (mark.mark === 'image' ? [mark.asset] : []))),
+      pieces.flatMap(({ marks }) => marks.flatMap((mark) => imagesOf(mark).map(({ asset }) => asset))),
     ),
   ),
 ];
@@ -85,8 +85,8 @@ function stampedStock(
 ): { pictures: readonly Picture[]; shop: Stamped } {
   const keys = new Map<string, string>();
   const files = new Map<string, { sha: string; worn: Worn }>();
-  const named = (mark: Mark): Mark => {
-    if (mark.mark !== 'image' || !(mark.ink || mark.tone || mark.dyes)) return mark;
+  const named = (mark: ImageMark): ImageMark => {
+    if (!(mark.ink || mark.tone || mark.dyes)) return mark;
     const { ink, tone, fit, dyes, ...plain } = mark;
     const worn: Worn = { ink, tone, fit, dyes };
     const says = mark.asset + JSON.stringify(worn);
@@ -115,7 +115,10 @@ function stampedStock(
   return {
     pictures: pictures.map((picture) => ({
       ...picture,
-      pieces: picture.pieces.map((piece) => ({ ...piece, marks: piece.marks.map(named) })),
+      pieces: picture.pieces.map((piece) => ({
+        ...piece,
+        marks: piece.marks.map((mark) => withImages(mark, named)),
+      })),
     })),
     shop: {
       ...shop,

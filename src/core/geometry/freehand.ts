@@ -9,7 +9,7 @@ const LEAST_WAY = 12;
 const gap = (a: Point, b: Point) => Math.hypot(b.x - a.x, b.y - a.y);
 
 /** Points one unit apart along a line through `points`. */
-function evenly(points: readonly Point[], ring: boolean): Point[] {
+export function evenly(points: readonly Point[], ring: boolean): Point[] {
   const line = ring ? [...points, points[0]!] : points;
   const out: Point[] = [line[0]!];
   let left = 0;
@@ -25,7 +25,7 @@ function evenly(points: readonly Point[], ring: boolean): Point[] {
 }
 
 /** Each point as the mean of those around it, weighed by a Gaussian of `sigma` points; ends of a line stay. */
-function steadied(points: readonly Point[], sigma: number, ring: boolean): Point[] {
+export function steadied(points: readonly Point[], sigma: number, ring: boolean): Point[] {
   const reach = Math.min(Math.ceil(3 * sigma), (points.length - 1) >> 1);
   if (reach < 1) return [...points];
   const weights = Array.from({ length: reach + 1 }, (_, i) => Math.exp((-i * i) / (2 * sigma * sigma)));

@@ -17,6 +17,7 @@ import { cutAway, cutsOf, goneAt, holesOf, isOpening, leftOf, seenThrough } from
 import { tuckedOn, type Tucked } from '@/core/page/tuck';
 import { isBare, marksOver, marksUnder } from '@/core/piece/finish';
 import type { PageLight } from '@/core/piece/finish/light';
+import { lightFrom } from '@/core/piece/finish/treatments';
 import { evenColour, materialKind, type Material } from '@/core/piece/material';
 import { isWritten } from '@/core/piece/outline';
 import type { InkedLetters } from '@/core/piece/outline/kind';
@@ -208,7 +209,7 @@ function marksOf(
 ): Mark[] {
   const { finish, material } = piece;
   const { path, face, inked, more } = cutOf(piece, tools);
-  const cut = cutFor(piece, tools);
+  const cut = cutFor(piece, tools, light);
   return [
     ...(beneath ? goneOn(materialKind(material).fill(material, cut), piece, beneath) : []),
     // The edge of an opening throws its shadow into it, not out of it.
@@ -250,10 +251,26 @@ function lettersInOrder(inked: readonly InkedLetters[], material: Material, cut:
   ];
 }
 
-const cutFor = (piece: Piece, tools: DrawingTools): Cut => {
-  const { path, face, plain, soft, words } = cutOf(piece, tools);
+const cutFor = (piece: Piece, tools: DrawingTools, light?: PageLight): Cut => {
+  const made = cutOf(piece, tools);
+  const { face, plain, soft, words, lines } = made;
   const { typesetter, asset } = tools;
-  return { size: piece.placement, path: face ?? plain ?? path, soft, words, typesetter, asset };
+  return {
+    ...{ size: piece.placement, soft, words, typesetter, asset },
+    get path() {
+      return face ?? plain ?? made.path;
+    },
+    ...(lines && light
+      ? {
+          drawn: () =>
+            lines({
+              toward: lightFrom(light, placementMatrix(piece.placement)),
+              strength: light.strength,
+              asset,
+            }),
+        }
+      : {}),
+  };
 };
 
 /** How a piece shows its picture: where the picture lies in the piece, and what cuts it; null if it shows none. */

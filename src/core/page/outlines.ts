@@ -7,6 +7,7 @@ import type { Fold } from '@/core/picture/picture';
 import { sameWork, worked, type Finish } from '@/core/piece/finish';
 import { matPaths } from '@/core/piece/finish/mats';
 import { strokeReach } from '@/core/piece/finish/stroke';
+import { trailsReach } from '@/core/piece/finish/trails';
 import { outlineKind, type Outline } from '@/core/piece/outline';
 import type { MadeCut } from '@/core/piece/outline/kind';
 import type { Piece } from '@/core/piece/piece';
@@ -52,7 +53,10 @@ interface Made {
 const made = new WeakMap<Outline, Made>();
 
 /** The piece's outline in its own frame, its edge worked. */
-export function cutOf({ outline, finish, placement }: Piece, { typesetter }: DrawingTools): Made['cut'] {
+export function cutOf(
+  { outline, finish, placement }: Piece,
+  { typesetter, asset }: DrawingTools,
+): Made['cut'] {
   const { width, height } = placement;
   const last = made.get(outline);
   if (
@@ -62,16 +66,20 @@ export function cutOf({ outline, finish, placement }: Piece, { typesetter }: Dra
     last.typesetter === typesetter
   )
     return last.cut;
-  const plain = outlineKind(outline).cut(outline, { width, height }, typesetter);
+  const plain = outlineKind(outline).cut(outline, { width, height }, typesetter, asset);
   // Where the edge is worked, a picture's soft edge and words as words are gone.
   const cut = worked(finish, plain.path) ?? plain;
   made.set(outline, { width, height, finish, typesetter, cut });
   return cut;
 }
 
+/** How far what runs along its edge makes a piece larger, points. */
+export const beyondOf = ({ stroke, trails }: Finish): number =>
+  Math.max(strokeReach(stroke), trailsReach(trails));
+
 /** The same with its mats, and the room its stroke takes: what a hand can take hold of. */
 export function outlineOf(piece: Piece, tools: DrawingTools): { path: Path; reach: number } {
   const { path } = cutOf(piece, tools);
   const mats = matPaths(piece.finish.mats ?? [], path);
-  return { path: mats.at(-1) ?? path, reach: strokeReach(piece.finish.stroke) };
+  return { path: mats.at(-1) ?? path, reach: beyondOf(piece.finish) };
 }

@@ -3,8 +3,7 @@ import { centredBox } from '@/core/geometry/box';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { contains, rectanglePath } from '@/core/geometry/path';
 import { crossingsOf } from '@/core/page/tuck';
-import { outlineOf, type DrawingTools } from '@/core/page/outlines';
-import { strokeReach } from '@/core/piece/finish/stroke';
+import { beyondOf, outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { outlineKind } from '@/core/piece/outline';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
@@ -32,7 +31,7 @@ function lies(piece: Piece, point: Point, tolerance: number, tools: DrawingTools
   // Most pieces are nowhere near: their outlines need not be cut.
   const { x, y, width, height } = piece.placement;
   const mats = (piece.finish.mats ?? []).reduce((sum, mat) => sum + mat.width, 0);
-  const reached = Math.hypot(width, height) / 2 + tolerance + strokeReach(piece.finish.stroke) + 2 * mats;
+  const reached = Math.hypot(width, height) / 2 + tolerance + beyondOf(piece.finish) + 2 * mats;
   if (Math.abs(point.x - x) > reached || Math.abs(point.y - y) > reached) return false;
   const own = apply(invert(placementMatrix(piece.placement)), point);
   const { byBox, band } = outlineKind(piece.outline);

@@ -11,6 +11,7 @@ import type { Fill } from '@/core/colouring/fills';
 import type { Dye } from '@/core/dye/dye';
 import type { Fit, Tone } from '@/core/tone/settings';
 import type { Painted } from '@/core/treatment/paint';
+import type { SoftStroke } from '@/core/trail/paint/soft';
 import type { Toward } from '@/core/treatment/treatment';
 import type { GlyphRun } from '@/core/text/typesetter';
 
@@ -59,7 +60,7 @@ export interface DrawnPiece {
 }
 
 /** A mark may be seen in part only: within all of these areas. */
-export type Mark = (ShadowMark | FillMark | ImageMark | WorkedMark | StrokeMark) & {
+export type Mark = (ShadowMark | FillMark | ImageMark | StampsMark | WorkedMark | StrokeMark) & {
   within?: readonly Seen[];
 };
 
@@ -68,6 +69,8 @@ export interface Seen {
   area: Path;
   /** Beyond its edge the piece goes on beneath another, whose edge is the same: pixels of that edge are laid whole. */
   beneath?: true;
+  /** Soft paint takes away from it. */
+  less?: PaintMark;
 }
 
 /** A blurred copy of `path`, made larger by `grow` and moved by `offset`; blur is the Gaussian's standard deviation. */
@@ -90,6 +93,8 @@ export interface FillMark {
   path: Path;
   bounds?: Box;
   colour: string;
+  /** 0 to 1; it covers without. */
+  opacity?: number;
   /** Colours that run into each other in its place. */
   blended?: Blended;
   words?: readonly GlyphRun[];
@@ -125,6 +130,25 @@ export interface ImageMark {
 /** What is done to a picture file before it is drawn. */
 export type Worn = Pick<ImageMark, 'ink' | 'tone' | 'fit' | 'dyes'>;
 
+/**
+ * Small things laid again and again along a line: each of `tips` once, in a frame of its own, and where they lie in the
+ * piece's frame, one over the other in their order.
+ */
+export interface StampsMark {
+  mark: 'stamps';
+  tips: readonly Tip[];
+  places: readonly Stamp[];
+  bounds: Box;
+}
+export type Tip = readonly (FillMark | ImageMark)[];
+export interface Stamp {
+  /** Which of the tips. */
+  tip: number;
+  map: Matrix;
+  /** 0 to 1; whole without. */
+  opacity?: number;
+}
+
 /** What the face was treated with, laid over it within its outline; `light` shines in the piece's own frame. */
 export interface TreatmentMark {
   mark: 'treatment';
@@ -141,8 +165,21 @@ export interface ColouringMark {
   fills: readonly Fill[];
 }
 
+/** Soft or grainy paint along a line. */
+export interface PaintMark {
+  mark: 'paint';
+  /** The box it lies in. */
+  path: Path;
+  colour: string;
+  /** 0 to 1, of the line as a whole. */
+  opacity: number;
+  /** In a frame of its own, which begins at `at`: its grain stays with it wherever it is laid. */
+  stroke: SoftStroke;
+  at: Point;
+}
+
 /** What is worked out as pixels, whatever the output. */
-export type WorkedMark = TreatmentMark | ColouringMark;
+export type WorkedMark = TreatmentMark | ColouringMark | PaintMark;
 
 /** A line along the path: inside, on or outside its edge. */
 export interface StrokeMark {
@@ -169,8 +206,11 @@ export function reachOf(mark: Mark): { box: Box; by: number; offset: Point } {
       };
     case 'fill':
       return { box: mark.bounds ?? pathBounds(mark.path), by: 0, offset: { x: 0, y: 0 } };
+    case 'stamps':
+      return { box: mark.bounds, by: 0, offset: { x: 0, y: 0 } };
     case 'treatment':
     case 'colouring':
+    case 'paint':
       return { box: pathBounds(mark.path), by: 0, offset: { x: 0, y: 0 } };
     case 'image':
       return { box: pathBounds(mark.clip), by: 0, offset: { x: 0, y: 0 } };
@@ -182,3 +222,28 @@ export function seenWithin(mark: Mark): { seen: Seen; mark: Mark } | null {
   const [seen, ...others] = mark.within ?? [];
   return seen ? { seen, mark: { ...mark, within: others } } : null;
 }
+
+/** The pictures a mark shows. */
+export function imagesOf(mark: Mark): ImageMark[] {
+  if (mark.mark === 'image') return [mark];
+  return mark.mark === 'stamps' ? mark.tips.flatMap((tip) => tip.flatMap(imagesOf)) : [];
+}
+
+/** The mark with each of its pictures made anew. */
+export function withImages(mark: Mark, to: (image: ImageMark) => ImageMark): Mark {
+  if (mark.mark === 'image') return { ...mark, ...to(mark) };
+  if (mark.mark !== 'stamps') return mark;
+  const made = (each: FillMark | ImageMark) => (each.mark === 'image' ? to(each) : each);
+  return { ...mark, tips: mark.tips.map((tip) => tip.map(made)) };
+}
+
+/** Whether marks can fade one by one: what lies over itself fades as a whole. */
+export const isSingle = (marks: readonly Mark[]): boolean =>
+  marks.length === 1 && marks[0]!.mark !== 'stamps';
+
+export const isWorked = (mark: Mark): mark is WorkedMark & Mark =>
+  mark.mark === 'treatment' || mark.mark === 'colouring' || mark.mark === 'paint';
+
+/** What is worked out of it: another object when anything of that changes. */
+export const contentOf = (mark: WorkedMark): object =>
+  mark.mark === 'treatment' ? mark.treatment : mark.mark === 'colouring' ? mark.fills : mark.stroke;

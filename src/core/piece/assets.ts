@@ -4,9 +4,14 @@
  */
 import type { Piece } from '@/core/piece/piece';
 
-/** SHA-256 of each: its material's, and those of what was done to it. */
-export const assetsIn = ({ material, finish }: Pick<Piece, 'material' | 'finish'>): string[] => [
+/** SHA-256 of each: its material's, those that run along its lines, and those of what was done to it. */
+export const assetsIn = ({
+  material,
+  outline,
+  finish,
+}: Pick<Piece, 'material' | 'outline' | 'finish'>): string[] => [
   ...namedIn(material),
+  ...namedIn(outline),
   ...finishAssets(finish),
 ];
 

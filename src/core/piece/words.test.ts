@@ -226,7 +226,7 @@ describe('echoes', () => {
       path,
     );
     expect(marks.map(({ mark }) => mark)).toEqual(['stroke', 'shadow', 'fill']);
-    const paths = marks.map((mark) => (mark.mark === 'image' ? [] : mark.path));
+    const paths = marks.map((mark) => ('path' in mark ? mark.path : []));
     expect(pathBounds(paths[2]!)).toEqual({ x: 3, y: 3, width: 10, height: 10 });
     expect(contains(paths[0]!, { x: 18, y: 18 })).toBe(true);
   });

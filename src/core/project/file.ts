@@ -5,6 +5,7 @@ import { complaint } from '@/core/project/complaint';
 import { mend, unnamed, type Mended } from '@/core/project/mend';
 import { asWritten, sidesOf, strangeIn } from '@/core/product';
 import { COMPARTMENTS, newSurface, type Project } from '@/core/project/model';
+import { NEW_THREAD } from '@/core/trail/thread/thread';
 import { FILE_VERSION } from '@/core/project/version';
 import { projectSchema } from '@/core/project/schema';
 import { tidied } from '@/core/project/tree';
@@ -13,6 +14,27 @@ import { fail, ok, type Result } from '@/core/result';
 
 /** What is no number stays as it is, for the door to tell of. */
 const onAllSides = (by: unknown): unknown => (typeof by === 'number' ? evenly(by) : by);
+
+type Loose = Record<string, unknown>;
+/** What is no list of objects stays as it is, for the door to tell of. */
+const each = (list: unknown, to: (one: Loose) => Loose): unknown =>
+  Array.isArray(list)
+    ? list.map((one: unknown) => (one !== null && typeof one === 'object' ? to(one as Loose) : one))
+    : list;
+
+/** A finish of version 16 whose stroke was stitches has thread along its edge; dashes need no longer say that they are. */
+function sewnAnew(of: Loose): Loose {
+  const finish = of.finish as
+    { stroke?: { broken?: Loose; colour?: unknown; width?: unknown; side?: unknown } } | undefined;
+  const broken = finish?.stroke?.broken;
+  if (!finish?.stroke || !broken || typeof broken !== 'object') return of;
+  const { into, ...dashes } = broken;
+  const { colour, width, side } = finish.stroke;
+  if (into !== 'stitches')
+    return { ...of, finish: { ...finish, stroke: { ...finish.stroke, broken: dashes } } };
+  const trail = { ...NEW_THREAD, colours: [colour], width, length: dashes.length, gap: dashes.gap };
+  return { ...of, finish: { ...finish, stroke: null, trails: [{ trail, side, from: dashes.from }] } };
+}
 
 /** From version n to n + 1, by n. */
 const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string, unknown>> = {
@@ -61,6 +83,12 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   14: (old) => old,
   // 16: what a cutter makes of a piece. It may be absent.
   15: (old) => old,
+  // 17: drawn lines, and what runs along an edge; stitches are one of these, no longer a broken stroke.
+  16: (old) => ({
+    ...old,
+    surfaces: each(old.surfaces, (page) => ({ ...page, pile: each(page.pile, sewnAnew) })),
+    ...(old.looks === undefined ? {} : { looks: each(old.looks, sewnAnew) }),
+  }),
 };
 
 export const writeProject = (project: Project): string =>

@@ -4,10 +4,11 @@ import { rgbOf } from '@/core/color/hex';
 import type { DrawingPart } from '@/core/drawing/drawing';
 import type { Box } from '@/core/geometry/box';
 import { compose, type Matrix } from '@/core/geometry/matrix';
-import type { Path } from '@/core/geometry/path';
+import { pathBounds, type Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
 import type { Blend } from '@/core/picture/blend';
 import {
+  isSingle,
   seenWithin,
   type Blended,
   type DrawnPiece,
@@ -15,7 +16,9 @@ import {
   type ImageMark,
   type Mark,
   type Picture,
+  type Seen,
   type ShadowMark,
+  type StampsMark,
   type WorkedMark,
 } from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
@@ -23,7 +26,7 @@ import type { GlyphRun } from '@/core/text/typesetter';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
 import { n } from '@/output/pdf/crop-marks';
 import { EmbeddedFont } from '@/output/pdf/fonts';
-import { embedJpeg, embedPixels, type Profiles } from '@/output/pdf/pictures';
+import { embedGrey, embedJpeg, embedMask, embedPixels, type Profiles } from '@/output/pdf/pictures';
 import { embedShading } from '@/output/pdf/shading';
 import { Shadows } from '@/output/pdf/shadows';
 import { boxOf, reached, SoftRectangles } from '@/output/pdf/soft-rectangles';
@@ -143,7 +146,7 @@ export class Pen {
 
   async piece(piece: DrawnPiece): Promise<void> {
     if (piece.opacity <= 0) return;
-    if (piece.blend || (piece.opacity < 1 && piece.marks.length > 1)) return this.group(piece);
+    if (piece.blend || (piece.opacity < 1 && !isSingle(piece.marks))) return this.group(piece);
     this.write(`q ${cm(piece.matrix)}`);
     if (piece.opacity < 1) this.fade(piece.opacity);
     for (const mark of piece.marks) await this.mark(mark, piece.opacity);
@@ -165,6 +168,7 @@ export class Pen {
   private async mark(mark: Mark, alpha: number): Promise<void> {
     const part = seenWithin(mark);
     if (part) {
+      if (part.seen.less) return this.rubbed(part.mark, part.seen, alpha);
       this.write(`q ${outline(part.seen.area)} W n`);
       await this.mark(part.mark, alpha);
       return this.write('Q');
@@ -172,6 +176,11 @@ export class Pen {
     switch (mark.mark) {
       case 'fill':
         if (mark.blended) return this.blended(mark, mark.blended);
+        if (mark.opacity !== undefined && mark.opacity < 1) {
+          this.write('q');
+          this.fade(mark.opacity * alpha);
+          return this.write(`${colour(mark.colour)} rg ${outline(mark.path)} f Q`);
+        }
         this.write(`${colour(mark.colour)} rg`);
         return mark.words && this.mayWrite(mark.words)
           ? this.text(mark.words, false)
@@ -188,8 +197,11 @@ export class Pen {
       }
       case 'image':
         return this.image(mark);
+      case 'stamps':
+        return this.stamps(mark, alpha);
       case 'treatment':
       case 'colouring':
+      case 'paint':
         return this.worked(mark);
       case 'shadow':
         return this.shadow(mark, alpha);
@@ -262,17 +274,65 @@ export class Pen {
   }
 
   /** What was written since `outer` as a form that fades as a whole; writing goes on where it was. */
-  private form({ x, y, width, height }: Box, outer: { lines: string[]; used: Pen['used'] }): PDFRef {
+  private form(
+    { x, y, width, height }: Box,
+    outer: { lines: string[]; used: Pen['used'] },
+    together = true,
+    space = 'DeviceRGB',
+  ): PDFRef {
     const ref = this.packer.stream(this.lines.join('\n'), {
       Type: 'XObject',
       Subtype: 'Form',
       BBox: [x, y, x + width, y + height],
-      Group: { S: 'Transparency', CS: 'DeviceRGB' },
+      ...(together ? { Group: { S: 'Transparency', CS: space } } : {}),
       Resources: this.resources(),
     });
     this.lines = outer.lines;
     this.used = outer.used;
     return ref;
+  }
+
+  /** Each tip once, as a form, shown wherever it lies. */
+  private async stamps({ tips, places, bounds }: StampsMark, alpha: number): Promise<void> {
+    const faded = places.some(({ opacity = 1 }) => opacity * alpha < 1);
+    const forms: PDFRef[] = [];
+    for (const tip of tips) {
+      const outer = { lines: this.lines, used: this.used };
+      this.start();
+      for (const mark of tip) await this.mark(mark, 1);
+      const reach = Math.max(bounds.width, bounds.height) + 1;
+      forms.push(this.form({ x: -reach, y: -reach, width: 2 * reach, height: 2 * reach }, outer, faded));
+    }
+    for (const { tip, map, opacity = 1 } of places) {
+      this.write(`q ${cm(map)}`);
+      if (opacity * alpha < 1) this.fade(opacity * alpha);
+      this.write(`${this.show(forms[tip]!)} Q`);
+    }
+  }
+
+  /** What soft paint leaves of a mark: by how much it covers, as a soft mask (ISO 32000-1, 11.6.5.3). */
+  private async rubbed(mark: Mark, { less, area }: Seen, alpha: number): Promise<void> {
+    const { canvas, context, x, y, width, height } = workedBitmap(
+      less!,
+      WORKED_PPI / 72,
+      this.source.platform,
+    );
+    const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+    const grey = new Uint8Array(canvas.width * canvas.height);
+    for (let i = 0; i < grey.length; i++) grey[i] = 255 - data[4 * i + 3]!;
+    const ref = await embedGrey(this.packer, grey, canvas.width, canvas.height);
+    const outer = { lines: this.lines, used: this.used };
+    this.start();
+    this.write(`1 g ${outline(area)} f`);
+    this.write(`q ${cm([width, 0, 0, -height, x, y + height])} ${this.show(ref)} Q`);
+    const form = this.form(pathBounds(area), outer, true, 'DeviceGray');
+    const mask = this.context.register(
+      this.context.obj({ Type: 'ExtGState', SMask: { Type: 'Mask', S: 'Luminosity', G: form } }),
+    );
+    this.write('q');
+    this.state(mask);
+    await this.mark(mark, alpha);
+    this.write('Q');
   }
 
   /** A shading within the path; words lie over it unseen, to be found and copied. */
@@ -288,7 +348,10 @@ export class Pen {
       WORKED_PPI / 72,
       this.source.platform,
     );
-    const ref = await embedPixels(this.packer, context.getImageData(0, 0, canvas.width, canvas.height));
+    const pixels = context.getImageData(0, 0, canvas.width, canvas.height);
+    const ref = await (mark.mark === 'paint'
+      ? embedMask(this.packer, pixels, rgbOf(mark.colour))
+      : embedPixels(this.packer, pixels));
     const map: Matrix = [width, 0, 0, -height, x, y + height];
     this.write(`q ${cm(map)} ${this.show(ref)} Q`);
   }

@@ -62,7 +62,7 @@ export async function embedPixels(
     alpha[i] = data[4 * i + 3]!;
     if (alpha[i] !== 255) opaque = false;
   }
-  const mask = opaque ? {} : { SMask: await greyMask(packer, alpha, width, height) };
+  const mask = opaque ? {} : { SMask: await embedGrey(packer, alpha, width, height) };
   return packer.pack(colour, {
     ...IMAGE,
     Width: width,
@@ -80,12 +80,18 @@ export async function embedMask(
 ): Promise<PDFRef> {
   const alpha = new Uint8Array(width * height);
   for (let i = 0, at = 3; i < alpha.length; i++, at += 4) alpha[i] = data[at]!;
-  const SMask = await greyMask(packer, alpha, width, height);
+  const SMask = await embedGrey(packer, alpha, width, height);
   const colour = Uint8Array.from(rgb, (v) => Math.round(v * 255));
   return packer.stream(colour, { ...IMAGE, Width: 1, Height: 1, ColorSpace: 'DeviceRGB', SMask });
 }
 
-const greyMask = (packer: Packer, alpha: Uint8Array, width: number, height: number): Promise<PDFRef> =>
+/** Grey pixels, 8 bits each. */
+export const embedGrey = (
+  packer: Packer,
+  alpha: Uint8Array,
+  width: number,
+  height: number,
+): Promise<PDFRef> =>
   packer.pack(alpha, {
     ...IMAGE,
     Width: width,

@@ -130,12 +130,18 @@ const alone =
 
 /** What is seen of marks within one area. */
 const seenTogether =
-  (marks: readonly Mark[], { area, beneath }: Seen): Draw =>
+  (marks: readonly Mark[], { area, beneath, less }: Seen): Draw =>
   (context, map, source, alpha) =>
     onLayer(context, onCanvas(map, ...marks), source.platform, { alpha }, (layer, moved) => {
       const lies = compose(moved, map);
       const inner = marks.map((mark) => seenWithin(mark)!.mark);
       drawMarks(layer, inner, lies, source, 1);
+      if (less) {
+        layer.globalCompositeOperation = 'destination-out';
+        drawMark(layer, less, lies, source, 1);
+        layer.globalCompositeOperation = 'source-over';
+        return;
+      }
       if (!beneath) return keep(layer, 'destination-in', area, lies, source.platform);
       const { canvas, context: mask } = source.platform.canvas(layer.canvas.width, layer.canvas.height);
       keep(mask, 'source-over', area, lies, source.platform);

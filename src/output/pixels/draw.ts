@@ -1,7 +1,7 @@
 /** Draws a Picture on a canvas: the screen, the PNG and the JPEG all come from here. */
 import { overlaps, type Box, type Size } from '@/core/geometry/box';
 import { compose, scaling, translation, type Matrix } from '@/core/geometry/matrix';
-import { madeOf, type DrawnPiece, type Picture } from '@/core/picture/picture';
+import { isSingle, madeOf, type DrawnPiece, type Picture } from '@/core/picture/picture';
 import { drawMarks, onLayer } from '@/output/pixels/cut';
 import type { DrawingSource } from '@/output/pixels/marks';
 import type { Context } from '@/output/platform';
@@ -35,7 +35,7 @@ export function pixelBounds(piece: DrawnPiece, view: Matrix): Box {
 export function drawPiece(context: Context, piece: DrawnPiece, view: Matrix, source: DrawingSource): void {
   if (piece.opacity <= 0) return;
   const map = compose(view, piece.matrix);
-  if (!piece.blend && (piece.opacity >= 1 || piece.marks.length === 1))
+  if (!piece.blend && (piece.opacity >= 1 || isSingle(piece.marks)))
     return drawMarks(context, piece.marks, map, source, piece.opacity);
   // A piece fades and blends as a whole (W3C Compositing and Blending Level 1, group compositing).
   const { opacity, blend } = piece;

@@ -1,7 +1,7 @@
 /** A Picture to pixels in a file: PNG and JPEG. */
 import type { Size } from '@/core/geometry/box';
 import { uprightSize } from '@/core/picture/asset';
-import type { Picture } from '@/core/picture/picture';
+import { imagesOf, type Picture } from '@/core/picture/picture';
 import { fail, ok } from '@/core/result';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
 import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
@@ -112,7 +112,7 @@ class DecodedShelf {
   /** Files to decode; drawings need none of it. */
   private filesAt(index: number): string[] {
     return this.picture.pieces[index]!.marks.flatMap((mark) =>
-      mark.mark === 'image' && this.shop.asset(mark.asset).type !== 'image/svg+xml' ? [mark.asset] : [],
+      imagesOf(mark).flatMap(({ asset }) => (this.shop.asset(asset).type === 'image/svg+xml' ? [] : [asset])),
     );
   }
 

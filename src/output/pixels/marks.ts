@@ -12,7 +12,16 @@ import {
   type Matrix,
 } from '@/core/geometry/matrix';
 import { pathBounds, rectanglePath, type Path } from '@/core/geometry/path';
-import type { Blended, FillMark, ImageMark, Mark, ShadowMark, StrokeMark } from '@/core/picture/picture';
+import type {
+  Blended,
+  FillMark,
+  ImageMark,
+  Mark,
+  ShadowMark,
+  StampsMark,
+  StrokeMark,
+  Tip,
+} from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
@@ -63,11 +72,15 @@ export function drawMark(
         context.fillStyle = mark.colour;
         return drawLetters(context, mark.words, map, source.font, platform);
       }
+      context.globalAlpha = alpha * (mark.opacity ?? 1);
       return fillWith(context, mark, outline(platform, mark.path));
+    case 'stamps':
+      return drawStamps(context, mark, map, source, alpha);
     case 'stroke':
       return strokeAlong(context, mark, mark.side === 'on' ? mark.width : 2 * mark.width, platform);
     case 'treatment':
-    case 'colouring': {
+    case 'colouring':
+    case 'paint': {
       const { canvas, x, y, width, height } = workedBitmap(
         mark,
         growth(map),
@@ -81,6 +94,63 @@ export function drawMark(
     case 'image':
       return paintImage(context, mark, mark.clip, map, source, alpha);
   }
+}
+
+/** Fewer parts than this are drawn each time; more are drawn once and their pixels laid. */
+const MOST_PARTS = 20_000;
+
+/** Every stamp in its place: what is pixels once as small as it is seen, what is drawn anew each time as far as that is quick. */
+function drawStamps(
+  context: Context,
+  { tips, places }: StampsMark,
+  map: Matrix,
+  source: DrawingSource,
+  alpha: number,
+): void {
+  const scale = growth(map);
+  const parts = places.reduce((sum, { tip }) => sum + partsOf(tips[tip]!, source), 0);
+  const bitmaps = new Map<number, ReturnType<typeof tipBitmap>>();
+  for (const { tip: at, map: lies, opacity = 1 } of places) {
+    const tip = tips[at]!;
+    const whole = compose(map, lies);
+    if (parts <= MOST_PARTS) {
+      for (const mark of tip) drawMark(context, mark, whole, source, alpha * opacity);
+      continue;
+    }
+    let bitmap = bitmaps.get(at);
+    if (!bitmap) bitmaps.set(at, (bitmap = tipBitmap(tip, scale, source)));
+    const { canvas, box } = bitmap;
+    context.setTransform(...whole);
+    context.globalAlpha = alpha * opacity;
+    context.imageSmoothingEnabled = true;
+    context.imageSmoothingQuality = 'medium';
+    context.drawImage(canvas, box.x, box.y, box.width, box.height);
+  }
+  context.setTransform(...map);
+  context.globalAlpha = alpha;
+}
+
+/** How much is drawn of a tip: pictures that are pixels cost as much as hundreds of outlines. */
+const partsOf = (tip: Tip, source: DrawingSource): number =>
+  tip.reduce(
+    (sum, mark) =>
+      sum +
+      (mark.mark === 'fill' ? 1 : (source.drawing(mark.asset, mark)?.drawing.parts.length ?? MOST_PARTS + 1)),
+    0,
+  );
+
+function tipBitmap(tip: Tip, scale: number, source: DrawingSource) {
+  const boxes = tip.map((mark) => pathBounds(mark.mark === 'fill' ? mark.path : mark.clip));
+  const tight = boxOfPoints(boxes.flatMap(corners));
+  const box = outset(tight, 1 / scale);
+  const [width, height] = [
+    Math.max(1, Math.ceil(box.width * scale)),
+    Math.max(1, Math.ceil(box.height * scale)),
+  ];
+  const { canvas, context } = source.platform.canvas(width, height);
+  const [x, y] = [width / box.width, height / box.height];
+  for (const mark of tip) drawMark(context, mark, [x, 0, 0, y, -box.x * x, -box.y * y], source, 1);
+  return { canvas, box };
 }
 
 /** Paints a mark that has an edge on beyond it, for what cuts it afterwards. */

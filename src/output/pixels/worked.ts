@@ -2,7 +2,15 @@
 import { paintFills } from '@/core/colouring/paint';
 import type { Box } from '@/core/geometry/box';
 import { pathBounds, pathData, straightened, type Path } from '@/core/geometry/path';
-import type { ColouringMark, TreatmentMark, WorkedMark } from '@/core/picture/picture';
+import {
+  contentOf,
+  type ColouringMark,
+  type PaintMark,
+  type TreatmentMark,
+  type WorkedMark,
+} from '@/core/picture/picture';
+import { rgbOf } from '@/core/color/hex';
+import { paintSoft } from '@/core/trail/paint/soft';
 import { paintTreatment } from '@/core/treatment/paint';
 import type { Canvas, Context, Platform } from '@/output/platform';
 
@@ -45,11 +53,12 @@ export function workedBitmap(
   platform: Platform,
   most = MOST_WORKED,
 ): WorkedBitmap {
+  if (mark.mark === 'paint') return paintedBitmap(mark, wanted, platform, most * PAINT_SHARE);
   const { path } = mark;
   const box = pathBounds(path);
-  const scale = Math.min(wanted, Math.sqrt(most / Math.max(1e-6, box.width * box.height)));
+  const scale = scaleFor(box, wanted, most);
   const treated = mark.mark === 'treatment';
-  const of = treated ? mark.treatment : mark.fills;
+  const of = contentOf(mark);
   const key = [
     scale,
     ...(treated ? [mark.light.x, mark.light.y, mark.light.z] : [box.width, box.height]),
@@ -60,6 +69,44 @@ export function workedBitmap(
   const bitmap = treated ? treatedBitmap(mark, scale, platform) : colouredBitmap(mark, scale, platform);
   workedBitmaps.set(of, { key, path, bitmap });
   return bitmap;
+}
+
+/** Grain is worked out finely and made smaller, so that it does not flicker from zoom to zoom; it need not be anew for each. */
+const fineEnough = (wanted: number): number => (wanted <= 2 ? 2 : wanted <= 4 ? 4 : wanted);
+
+/** Most of the box of a drawn line holds no paint: it may be as much larger. */
+const PAINT_SHARE = 3;
+
+const scaleFor = ({ width, height }: Box, wanted: number, most: number): number =>
+  Math.min(wanted, Math.sqrt(most / Math.max(1e-6, width * height)));
+
+/** A line of soft paint. It is worked out in a frame of its own, so that it need not be anew when only that is moved. */
+function paintedBitmap(mark: PaintMark, wanted: number, platform: Platform, most: number): WorkedBitmap {
+  const { path, stroke, colour, opacity, at } = mark;
+  const box = pathBounds(path);
+  const scale = scaleFor(box, fineEnough(wanted), Math.min(most, MOST_WORKED));
+  const key = [scale, colour, opacity].join();
+  const own = { x: box.x - at.x, y: box.y - at.y };
+  const last = workedBitmaps.get(stroke);
+  if (last?.key === key) return { ...last.bitmap, x: last.bitmap.x + at.x, y: last.bitmap.y + at.y };
+  const [width, height] = [Math.ceil(box.width * scale) + 2, Math.ceil(box.height * scale) + 2];
+  const [x, y] = [own.x - 1 / scale, own.y - 1 / scale];
+  const covered = new Uint8ClampedArray(width * height);
+  paintSoft(stroke, { width, height, scale, x, y }, covered);
+  const { canvas, context } = platform.canvas(width, height);
+  const pixels = context.getImageData(0, 0, width, height);
+  const [r, g, b] = rgbOf(colour).map((v) => Math.round(255 * v)) as [number, number, number];
+  const { data } = pixels;
+  for (let i = 0, to = 0; i < covered.length; i++, to += 4) {
+    data[to] = r;
+    data[to + 1] = g;
+    data[to + 2] = b;
+    data[to + 3] = opacity * covered[i]!;
+  }
+  context.putImageData(pixels, 0, 0);
+  const bitmap = { canvas, context, x, y, width: width / scale, height: height / scale };
+  workedBitmaps.set(stroke, { key, path, bitmap });
+  return { ...bitmap, x: x + at.x, y: y + at.y };
 }
 
 function treatedBitmap(

@@ -1,7 +1,8 @@
 /** A Picture to an SVG that holds all it shows. */
 import type { Box } from '@/core/geometry/box';
 import type { AssetType } from '@/core/picture/asset';
-import type { Picture, WorkedMark } from '@/core/picture/picture';
+import type { Path } from '@/core/geometry/path';
+import { contentOf, isWorked, type Mark, type Picture, type WorkedMark } from '@/core/picture/picture';
 import { ok } from '@/core/result';
 import { WORKED_PPI, workedBitmap } from '@/output/pixels/worked';
 import { filesOf, JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
@@ -20,21 +21,31 @@ export const makeSvg: Maker = async ([first], { withBleed }, stock, progress) =>
     asset: stock.asset,
     drawing: stock.drawing,
     address: (key) => addresses.get(key)!,
-    worked: (mark) => worked.get(mark)!,
+    worked,
   });
   return ok([new TextEncoder().encode(written)]);
 };
 
+/** A mark that is pixels, and what is taken away from one. */
+const workedIn = (mark: Mark): WorkedMark[] => [
+  ...(isWorked(mark) ? [mark] : []),
+  ...(mark.within ?? []).flatMap(({ less }) => (less ? [less] : [])),
+];
+
 /** Every mark that is pixels as a PNG, and where it lies. */
 async function packedWorked(picture: Picture, shop: Workshop) {
-  const packed = new Map<WorkedMark, Box & { address: string }>();
-  for (const mark of picture.pieces.flatMap(({ marks }) => marks)) {
-    if (mark.mark !== 'treatment' && mark.mark !== 'colouring') continue;
+  // A mark seen in part is another object with the same path and content.
+  const packed = new Map<Path, Map<object, Box & { address: string }>>();
+  for (const mark of picture.pieces.flatMap(({ marks }) => marks.flatMap(workedIn))) {
     const { canvas, x, y, width, height } = workedBitmap(mark, WORKED_PPI / 72, shop.platform);
     const bytes = await shop.encode(canvas, 'image/png', 1);
-    packed.set(mark, { x, y, width, height, address: `data:image/png;base64,${base64(bytes)}` });
+    const found = packed.get(mark.path) ?? new Map<object, Box & { address: string }>();
+    packed.set(
+      mark.path,
+      found.set(contentOf(mark), { x, y, width, height, address: `data:image/png;base64,${base64(bytes)}` }),
+    );
   }
-  return packed;
+  return (mark: WorkedMark) => packed.get(mark.path)!.get(contentOf(mark))!;
 }
 
 /** Kinds of picture that few readers of SVG know, and what they are written as: what may be clear keeps that. */

@@ -7,6 +7,7 @@ import type { Asset } from '@/core/picture/asset';
 import { uprightMatrix } from '@/core/picture/asset';
 import type { Box } from '@/core/geometry/box';
 import {
+  imagesOf,
   seenWithin,
   type Blended,
   type DrawnPiece,
@@ -39,7 +40,7 @@ export function writeSvg(picture: Picture, bleed: boolean, source: SvgSource): s
   const defs: string[] = [];
   const used = new Map<string, string>();
   const files = [
-    ...new Set(picture.pieces.flatMap((p) => p.marks.flatMap((m) => (m.mark === 'image' ? [m.asset] : [])))),
+    ...new Set(picture.pieces.flatMap((p) => p.marks.flatMap((m) => imagesOf(m).map(({ asset }) => asset)))),
   ];
   for (const sha of files) {
     const asset = source.asset(sha);
@@ -95,7 +96,11 @@ function group(piece: DrawnPiece, index: number, sheet: Sheet): string {
 function draw(mark: Mark, id: string, sheet: Sheet): string {
   const part = seenWithin(mark);
   if (!part) return whole(mark, id, sheet);
-  const { area } = part.seen;
+  const { area, less } = part.seen;
+  if (less) {
+    sheet.defs.push(rubbedOut(less, `${id}-less`, area, sheet));
+    return `<g mask="url(#${id}-less)">${draw(part.mark, `${id}-in`, sheet)}</g>`;
+  }
   let clip = sheet.clips.get(area);
   if (!clip) {
     clip = `${id}-seen`;
@@ -110,12 +115,25 @@ function whole(mark: Mark, id: string, sheet: Sheet): string {
   switch (mark.mark) {
     case 'fill':
       if (mark.blended) defs.push(gradient(mark.blended, id));
-      return `<path d="${pathData(mark.path)}" fill="${mark.blended ? `url(#${id})` : mark.colour}"/>`;
+      return `<path d="${pathData(mark.path)}" fill="${mark.blended ? `url(#${id})` : mark.colour}"${opacityOf(mark.opacity)}/>`;
+    case 'stamps':
+      mark.tips.forEach((tip, i) =>
+        defs.push(
+          `<g id="${id}-${i}">${tip.map((each, k) => whole(each, `${id}-${i}-${k}`, sheet)).join('')}</g>`,
+        ),
+      );
+      return mark.places
+        .map(
+          ({ tip, map, opacity }) =>
+            `<use href="#${id}-${tip}" transform="${matrix(map)}"${opacityOf(opacity)}/>`,
+        )
+        .join('');
     case 'image':
       defs.push(`<clipPath id="${id}"><path d="${pathData(mark.clip)}"/></clipPath>`);
       return `<g clip-path="url(#${id})"><g transform="${matrix(mark.matrix)}"><use href="#${files.get(mark.asset)}"/></g></g>`;
     case 'treatment':
-    case 'colouring': {
+    case 'colouring':
+    case 'paint': {
       const { x, y, width, height, address } = source.worked(mark);
       return `<image x="${number(x)}" y="${number(y)}" width="${number(width)}" height="${number(height)}" preserveAspectRatio="none" href="${address}"/>`;
     }
@@ -142,6 +160,19 @@ function whole(mark: Mark, id: string, sheet: Sheet): string {
       return `<path d="${data}" fill="none" stroke="${mark.colour}" stroke-width="${number(width)}" stroke-miterlimit="4"${clip}/>`;
     }
   }
+}
+
+const opacityOf = (opacity = 1) => (opacity < 1 ? ` opacity="${number(opacity)}"` : '');
+
+/** What soft paint leaves: white where nothing was rubbed out, by how much it covers (SVG 1.1, 14.4). */
+function rubbedOut(less: WorkedMark, id: string, area: Path, { source }: Sheet): string {
+  const { x, y, width, height, address } = source.worked(less);
+  const box = [x, y, width, height].map(number) as [string, string, string, string];
+  return (
+    `<filter id="${id}-black" color-interpolation-filters="sRGB" x="0" y="0" width="1" height="1"><feColorMatrix values="0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 1 0"/></filter>` +
+    `<mask id="${id}" maskUnits="userSpaceOnUse" x="-1e5" y="-1e5" width="2e5" height="2e5" color-interpolation="sRGB"><path d="${pathData(area)}" fill="#fff"/>` +
+    `<image x="${box[0]}" y="${box[1]}" width="${box[2]}" height="${box[3]}" preserveAspectRatio="none" href="${address}" filter="url(#${id}-black)"/></mask>`
+  );
 }
 
 function gradient({ colours, from, to, round }: Blended, id: string): string {

@@ -5,7 +5,7 @@ import { noise } from '@/core/geometry/noise';
 import { common, pathOfRings, polygons, signedArea } from '@/core/geometry/offset';
 import { pathBounds, type Path } from '@/core/geometry/path';
 import type { FinishKind } from '@/core/piece/finish/kind';
-import { EDGE_SIDES, onRun, openRun, runsOf, type EdgeSide, type Run } from '@/core/piece/finish/runs';
+import { EDGE_SIDES, onRun, openRun, runsOf, type EdgeSide, type Run } from '@/core/geometry/runs';
 import { PROFILES, type EdgeKind, type Profile } from '@/core/piece/finish/profiles';
 
 export interface Edge {

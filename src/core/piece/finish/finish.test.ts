@@ -4,7 +4,7 @@ import { areaOf } from '@/core/geometry/offset';
 import { contains, ellipsePath, flatten, pathBounds, rectanglePath } from '@/core/geometry/path';
 import { scaledFinish, finishOf } from '@/core/piece/finish';
 import { countAlong, edged, NEW_EDGE, type Edge } from '@/core/piece/finish/edge';
-import type { EdgeSide } from '@/core/piece/finish/runs';
+import type { EdgeSide } from '@/core/geometry/runs';
 import { castShadow, curlMarks, liftMarks, NEW_CURL } from '@/core/piece/finish/lift';
 import { DAYLIGHT } from '@/core/piece/finish/light';
 import { matPaths, NEW_MAT } from '@/core/piece/finish/mats';
@@ -189,7 +189,7 @@ test('a piece that grows takes along all that has a size of its own', () => {
   });
 });
 
-describe('dashes and stitches', () => {
+describe('dashes', () => {
   const square = rectanglePath({ x: -90, y: -60, width: 180, height: 120 });
   const sewn = (change: Partial<Stroke> = {}, broken: Partial<Broken> = {}): Stroke => ({
     colour: '#f3e3c0',
@@ -198,7 +198,7 @@ describe('dashes and stitches', () => {
     ...change,
     broken: { ...NEW_DASHES, length: 8, gap: 4, ...broken },
   });
-  const marks = (stroke: Stroke) => strokeMarks(stroke, square, { x: -0.6, y: -0.5, z: 0.6 }, 0.5);
+  const marks = (stroke: Stroke) => strokeMarks(stroke, square);
 
   test('each side takes a whole number, as near to what was asked as comes out even', () => {
     // 180 / 12 = 15 and 120 / 12 = 10, on each of two sides.
@@ -218,16 +218,5 @@ describe('dashes and stitches', () => {
     expect(pathBounds((inside as FillMark).path)).toMatchObject({ x: -87, y: -57 });
     const [outside] = marks(sewn({ side: 'outside' }, { from: 3 }));
     expect(pathBounds((outside as FillMark).path).x).toBeCloseTo(-95);
-  });
-
-  test('thread lies on its own shadow, in its own colours, and grows with the piece', () => {
-    const all = marks(sewn({}, { into: 'stitches' }));
-    expect(all.map(({ mark }) => mark)).toEqual(['shadow', 'fill', 'fill', 'fill', 'fill', 'fill']);
-    expect((all[2] as FillMark).colour).toBe('#f3e3c0');
-    expect((all[0] as ShadowMark).offset.x).toBeGreaterThan(0);
-    expect(scaledFinish({ ...finishOf(0.3), stroke: sewn() }, 2).stroke).toMatchObject({
-      width: 4,
-      broken: { length: 16, gap: 8 },
-    });
   });
 });

@@ -9,6 +9,7 @@ import { lift, type Lift } from '@/core/piece/finish/lift';
 import { mats, type Mat } from '@/core/piece/finish/mats';
 import { shadows, type OwnShadow } from '@/core/piece/finish/shadow';
 import { stroke, type Stroke } from '@/core/piece/finish/stroke';
+import { trails, type Along } from '@/core/piece/finish/trails';
 import { treatments } from '@/core/piece/finish/treatments';
 import type { Treatment } from '@/core/treatment/paint';
 
@@ -16,6 +17,8 @@ import type { Treatment } from '@/core/treatment/paint';
 export interface Done {
   lift: Lift;
   stroke: Stroke | null;
+  /** What runs along its edge, the lowest first. */
+  trails?: Along[];
   /** How its edge is worked; plainly cut without. */
   edge?: Edge;
   /** Papers beneath it, the nearest first. */
@@ -35,5 +38,6 @@ export const FINISHES: { [K in keyof Done]-?: FinishKind<NonNullable<Done[K]>> }
   echoes,
   treatments,
   stroke,
+  trails,
   lift,
 };

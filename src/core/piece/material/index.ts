@@ -2,6 +2,7 @@
 import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import { art, type ArtMaterial } from '@/core/piece/material/art';
+import { drawn, type DrawnMaterial } from '@/core/piece/material/drawn';
 import { gradient, type GradientMaterial } from '@/core/piece/material/gradient';
 import { ink, type InkMaterial } from '@/core/piece/material/ink';
 import type { MaterialKind } from '@/core/piece/material/kind';
@@ -15,6 +16,7 @@ import type { Unit } from '@/core/units/lengths';
 
 export type Material =
   | InkMaterial
+  | DrawnMaterial
   | MonthMaterial
   | OpeningMaterial
   | GradientMaterial
@@ -28,6 +30,7 @@ export type PictureMaterial = PaperMaterial | PhotoMaterial;
 
 export const MATERIALS: { [K in Material['kind']]: MaterialKind<Extract<Material, { kind: K }>> } = {
   art,
+  drawn,
   gradient,
   ink,
   month,

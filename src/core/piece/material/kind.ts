@@ -16,6 +16,8 @@ export interface Cut {
   /** Where a picture with edges of its own may show, its soft edge included. */
   soft?: Path;
   words?: readonly GlyphRun[];
+  /** What runs along its lines, where it is drawn ones. */
+  drawn?(): readonly Mark[];
   typesetter: Typesetter;
   asset(sha: string): Asset | undefined;
 }

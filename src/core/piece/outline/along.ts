@@ -1,5 +1,5 @@
 /** Letters laid along the runs of an outline, one after the other. */
-import { onRun, type Run } from '@/core/piece/finish/runs';
+import { onRun, type Run } from '@/core/geometry/runs';
 import type { Way } from '@/core/piece/outline/way';
 import type { GlyphRun, PlacedGlyph } from '@/core/text/typesetter';
 

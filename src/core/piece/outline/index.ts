@@ -1,6 +1,7 @@
 /** The kinds of outline a piece can be cut to. Adding one is adding a file and a line in each list here. */
 import { ellipse, type EllipseOutline } from '@/core/piece/outline/ellipse';
 import { glyphs, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { lines, type LinesOutline } from '@/core/piece/outline/lines';
 import type { OutlineKind } from '@/core/piece/outline/kind';
 import { own, type OwnOutline } from '@/core/piece/outline/own';
 import { path, type PathOutline } from '@/core/piece/outline/path';
@@ -15,6 +16,7 @@ export type Outline =
   | PunchOutline
   | PathOutline
   | GlyphsOutline
+  | LinesOutline
   | RunningOutline
   | OwnOutline;
 
@@ -24,6 +26,7 @@ export const OUTLINES: { [K in Outline['kind']]: OutlineKind<Extract<Outline, { 
   punch,
   path,
   glyphs,
+  lines,
   running,
   own,
 };

@@ -1,6 +1,7 @@
 import type { AnyObject, ObjectSchema } from 'yup';
 import type { Box, Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
+import type { Find, Ground } from '@/core/trail/kind';
 import type { Mark } from '@/core/picture/picture';
 import type { Answers } from '@/core/piece/answers';
 import type { GlyphRun, Typesetter } from '@/core/text/typesetter';
@@ -18,6 +19,8 @@ export interface MadeCut {
   words?: readonly GlyphRun[];
   /** All letters as they are read, where some have an ink of their own. */
   inked?: readonly InkedLetters[];
+  /** What runs along its lines, where it is drawn ones, in the inks each line has. */
+  lines?(ground: Ground): readonly Mark[];
   /** What lies over the material, such as the line words run along. */
   more?: readonly Mark[];
 }
@@ -35,7 +38,7 @@ export interface OutlineKind<O extends { kind: string }> extends Answers<O> {
   name: string;
   schema: ObjectSchema<AnyObject>;
   /** The outline for a box of this size (points), its centre at the origin. */
-  cut(outline: O, size: Size, typesetter: Typesetter): MadeCut;
+  cut(outline: O, size: Size, typesetter: Typesetter, asset?: Find): MadeCut;
   /** How much of what is written in it does not fit, and what is counted. */
   over?(outline: O, size: Size, typesetter: Typesetter): { count: number; of: 'word' | 'letter' };
   /** A hand takes hold of its box, and its box is the room it takes: nobody should have to hit a hairline. */

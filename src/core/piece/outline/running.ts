@@ -4,7 +4,7 @@ import { HEX_COLOUR } from '@/core/color/hex';
 import type { Size } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
 import { pathBounds, type Path } from '@/core/geometry/path';
-import { onRun, openRun, type Run } from '@/core/piece/finish/runs';
+import { onRun, openRun, type Run } from '@/core/geometry/runs';
 import { inkSlot } from '@/core/piece/answers';
 import { along, type Letter, type Start } from '@/core/piece/outline/along';
 import { ellipse, type EllipseOutline } from '@/core/piece/outline/ellipse';

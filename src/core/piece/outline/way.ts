@@ -2,7 +2,7 @@
 import type { Point } from '@/core/geometry/matrix';
 import { grown, signedArea } from '@/core/geometry/offset';
 import { flatten, type Path } from '@/core/geometry/path';
-import { EDGE_SIDES, onRun, runsOf, type Run } from '@/core/piece/finish/runs';
+import { EDGE_SIDES, onRun, runsOf, type Run } from '@/core/geometry/runs';
 
 export const SIDES = ['outside', 'inside', 'on'] as const;
 export const CORNERS = ['break', 'squeeze', 'round'] as const;

@@ -23,7 +23,7 @@ import {
   WIDEST_CORE,
   type Edge,
 } from '@/core/piece/finish/edge';
-import { EDGE_SIDES, type EdgeSide } from '@/core/piece/finish/runs';
+import { EDGE_SIDES, type EdgeSide } from '@/core/geometry/runs';
 import { PROFILES, type EdgeKind } from '@/core/piece/finish/profiles';
 import { outlineKind } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';

@@ -21,6 +21,7 @@ import { LookField } from '@/features/table/about/LookField';
 import { MatControls } from '@/features/table/about/MatControls';
 import { ShadowControls } from '@/features/table/about/ShadowControls';
 import { StrokeControls } from '@/features/table/about/StrokeControls';
+import { TrailsControls } from '@/features/table/about/TrailsControls';
 import { TreatmentControls } from '@/features/table/about/TreatmentControls';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
@@ -92,6 +93,7 @@ export function FinishControls({ pieces, unit }: { pieces: readonly Piece[]; uni
       />
       <CurlControls pieces={free} />
       <StrokeControls pieces={free} unit={unit} />
+      <TrailsControls pieces={free} unit={unit} />
       <TreatmentControls pieces={free} unit={unit} />
       <MatControls pieces={free} unit={unit} />
       <ShadowControls pieces={free} unit={unit} />

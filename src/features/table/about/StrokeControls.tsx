@@ -1,5 +1,5 @@
 'use client';
-/** The line along the edge: drawn through, in dashes, or sewn. */
+/** The line along the edge: drawn through, or in dashes. */
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -7,13 +7,11 @@ import Typography from '@mui/material/Typography';
 import { cutOf, toolsFor } from '@/core/page/outlines';
 import {
   countBroken,
-  LONGEST_STITCH,
+  LONGEST_DASH,
   NEW_DASHES,
-  NEW_STITCHES,
-  SHORTEST_STITCH,
+  SHORTEST_DASH,
   STROKE_SIDES,
   WIDEST_STROKE,
-  type Broken,
   type Stroke,
 } from '@/core/piece/finish/stroke';
 import type { Piece } from '@/core/piece/piece';
@@ -25,14 +23,10 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
 const NEW_LINE: Stroke = { colour: '#fdfbf6', width: 6, side: 'outside' };
-const BROKEN: Record<Broken['into'], { stroke: Partial<Stroke>; broken: Broken }> = {
-  dashes: { stroke: { width: 2, side: 'inside' }, broken: NEW_DASHES },
-  stitches: { stroke: { width: 2, side: 'inside' }, broken: NEW_STITCHES },
-};
 /** The thinnest line that can be set, points: a hundredth of an inch. */
 const THINNEST = 0.72;
 
-type Kind = 'none' | 'line' | Broken['into'];
+type Kind = 'none' | 'line' | 'dashes';
 
 export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
   const { store } = useRoom();
@@ -43,7 +37,7 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
   if (!piece) return null;
   const { stroke } = piece.finish;
   const broken = stroke?.broken;
-  const kind: Kind = stroke ? (broken?.into ?? 'line') : 'none';
+  const kind: Kind = stroke ? (broken ? 'dashes' : 'line') : 'none';
   const put = (next: Stroke | null) =>
     perform(changeFinish(surfaceId, pieces, next ? 'change stroke' : 'take stroke off', { stroke: next }));
   const set = (change: Partial<Stroke>) => put({ ...(stroke ?? NEW_LINE), ...change });
@@ -53,12 +47,7 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
       const { broken: _, ...line } = stroke ?? NEW_LINE;
       return put(line);
     }
-    const { stroke: first, broken: run } = BROKEN[next];
-    put({
-      ...NEW_LINE,
-      ...(broken ? stroke : { ...stroke, ...first }),
-      broken: { ...run, ...(broken && { length: broken.length, gap: broken.gap }) },
-    });
+    put({ ...NEW_LINE, ...stroke, width: 2, side: 'inside', broken: NEW_DASHES });
   };
   const length = (label: string, of: 'length' | 'gap' | 'from', least: number) =>
     broken && (
@@ -67,7 +56,7 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
         unit={unit}
         disabled={readOnly}
         shown={formatLength(broken[of], unit)}
-        read={measureWithin(unit, least, LONGEST_STITCH)}
+        read={measureWithin(unit, least, LONGEST_DASH)}
         onCommit={(value) => set({ broken: { ...broken, [of]: value } })}
       />
     );
@@ -88,12 +77,11 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
         <MenuItem value="none">None</MenuItem>
         <MenuItem value="line">A line</MenuItem>
         <MenuItem value="dashes">Dashes</MenuItem>
-        <MenuItem value="stitches">Stitches</MenuItem>
       </TextField>
       {stroke && (
         <>
           <LengthField
-            label={kind === 'stitches' ? 'Thickness' : 'Line width'}
+            label="Line width"
             unit={unit}
             disabled={readOnly}
             shown={formatLength(stroke.width, unit)}
@@ -115,11 +103,7 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
           </TextField>
           {broken && (
             <>
-              {length(
-                kind === 'stitches' ? 'Length of a stitch' : 'Length of a dash',
-                'length',
-                SHORTEST_STITCH,
-              )}
+              {length('Length of a dash', 'length', SHORTEST_DASH)}
               {length('Gap', 'gap', 0)}
               {stroke.side !== 'on' && length('From the edge', 'from', 0)}
               <Typography variant="caption" color="text.secondary" sx={{ alignSelf: 'center' }}>
@@ -129,14 +113,13 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
                     cutOf(piece, toolsFor(store.getState().history.project, store.getState().typesetter))
                       .path,
                   ),
-                  kind,
                 )}
               </Typography>
             </>
           )}
           <Box sx={{ gridColumn: '1 / -1' }}>
             <InkField
-              label={kind === 'stitches' ? 'Thread' : 'Stroke ink'}
+              label="Stroke ink"
               colour={stroke.colour}
               disabled={readOnly}
               onChange={(colour) => set({ colour })}
@@ -148,5 +131,5 @@ export function StrokeControls({ pieces, unit }: { pieces: readonly Piece[]; uni
   );
 }
 
-const counted = (count: number, kind: Kind): string =>
-  count ? `${count} ${kind}, whole on each side.` : 'There is no room for them: less from the edge.';
+const counted = (count: number): string =>
+  count ? `${count} dashes, whole on each side.` : 'There is no room for them: less from the edge.';

@@ -161,7 +161,7 @@ describe('Finish', () => {
     await press('Anew');
     expect(piece('a').finish.treatments![0]).toMatchObject({ kind: 'glitter' });
     expect(piece('a').finish.treatments![0]!.seed).not.toBe(first!.seed);
-    await choose('Stroke along the edge', 'Stitches');
+    await press('Sew');
     await fill('Length of a stitch', '0.2');
     await screen.findByText(/^\d+ stitches, whole on each side\.$/);
     await fill('From the edge', '1.5');

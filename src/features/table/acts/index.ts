@@ -10,6 +10,7 @@ export * from '@/features/table/acts/pages';
 export * from '@/features/table/acts/looking';
 export * from '@/features/table/acts/cutting';
 export * from '@/features/table/acts/drawing';
+export * from '@/features/table/acts/lines';
 export * from '@/features/table/acts/tucking';
 export * from '@/features/table/acts/running';
 export * from '@/features/table/acts/words';

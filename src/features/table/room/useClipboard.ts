@@ -5,6 +5,7 @@ import { boxOfPoints, corners } from '@/core/geometry/box';
 import { compose, growth, scaling, translation } from '@/core/geometry/matrix';
 import { drawPiece } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
+import { imagesOf } from '@/core/picture/picture';
 import { drawPieces } from '@/output/pixels/draw';
 import { browser } from '@/output/platform';
 import * as act from '@/features/table/acts';
@@ -27,7 +28,7 @@ async function pictureOf(session: Session, shelf: PictureShelf): Promise<Blob> {
   const tools = toolsFor(project, session.typesetter);
   const drawn = selectedPieces(session).map((piece) => drawPiece(piece, light, tools));
   await shelf.ready(
-    drawn.flatMap(({ marks }) => marks.flatMap((mark) => (mark.mark === 'image' ? mark.asset : []))),
+    drawn.flatMap(({ marks }) => marks.flatMap((mark) => imagesOf(mark).map(({ asset }) => asset))),
   );
   const box = boxOfPoints(drawn.flatMap(({ bounds }) => corners(bounds)));
   const scale = Math.min(300 / 72, PICTURE_SIDE / Math.max(box.width, box.height));

@@ -6,6 +6,7 @@ import type { Path } from '@/core/geometry/path';
 import type { Piece } from '@/core/piece/piece';
 import type { Match } from '@/core/project/edits/match';
 import type { Guide } from '@/core/project/model';
+import { FIRST_LINING, type Lining } from '@/features/table/session/lining';
 import { NOTHING_DRAWN, type Drawing } from '@/features/table/session/drawn';
 import type { SelectionSlice } from '@/features/table/session/selection';
 import type { Slice } from '@/features/table/session/slice';
@@ -55,6 +56,8 @@ export interface GestureSlice extends Held {
   sought: Path | null;
   /** What is drawn by hand while its sheet is open. */
   drawing: Drawing;
+  /** What lines are drawn with while their sheet is open, and what of them is held. */
+  lining: Lining;
   /** A colour is being taken from the page; `done` hears which, or null if it was left. */
   dropper: { done(colour: string | null): void } | null;
   marking: Marking | null;
@@ -68,6 +71,7 @@ export interface GestureSlice extends Held {
   point(at: Point | null): void;
   seek(path: Path | null): void;
   draw(change: Partial<Drawing>): void;
+  line(change: Partial<Lining>): void;
   takeColour(dropper: GestureSlice['dropper']): void;
   mark(marking: Marking | null): void;
   matchFrom(matching: Matching | null): void;
@@ -81,6 +85,7 @@ export const gestureSlice: Slice<GestureSlice, SelectionSlice> = (set, get) => (
   pointer: null,
   sought: null,
   drawing: NOTHING_DRAWN,
+  lining: FIRST_LINING,
   dropper: null,
   marking: null,
   matching: null,
@@ -93,6 +98,7 @@ export const gestureSlice: Slice<GestureSlice, SelectionSlice> = (set, get) => (
   point: (pointer) => set({ pointer }),
   seek: (sought) => set({ sought }),
   draw: (change) => set({ drawing: { ...get().drawing, ...change } }),
+  line: (change) => set({ lining: { ...get().lining, ...change } }),
   takeColour: (dropper) => set({ dropper }),
   mark: (marking) => set({ marking }),
   matchFrom: (matching) => set({ matching }),

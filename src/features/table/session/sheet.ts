@@ -14,6 +14,7 @@ export type SheetName =
   | 'tone'
   | 'contact'
   | 'draw'
+  | 'lines'
   | 'combine'
   | 'tuck'
   | 'template'
@@ -45,7 +46,7 @@ export type SheetName =
   | 'held';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */
-const ALONE: readonly SheetName[] = ['draw'];
+const ALONE: readonly SheetName[] = ['draw', 'lines'];
 /** Sheets that are typed into as soon as they are asked for. */
 export const TYPED_INTO: readonly SheetName[] = ['actions'];
 

@@ -61,7 +61,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     }),
   );
   const unit = useSession((session) => shownProject(session).unit);
-  const drawing = useSession((session) => session.sheet === 'draw');
+  const drawing = useSession((session) => session.sheet === 'draw' || session.sheet === 'lines');
   const locked = useSession((session) => shownSurface(session).locked);
   const guides = useSession(
     useShallow((session) => {

@@ -17,6 +17,7 @@ import { CUTTING_SHEETS } from '@/features/table/tasks/cutting/sheets';
 import { PHOTOS_SHEETS } from '@/features/table/tasks/photos/sheets';
 import { COLOUR_SHEETS } from '@/features/table/tasks/colour/sheets';
 import { PIECES_SHEETS } from '@/features/table/tasks/pieces/sheets';
+import { LINES_SHEETS } from '@/features/table/tasks/lines/sheets';
 import { LOOKING_SHEETS } from '@/features/table/tasks/looking/sheets';
 import { STEPS_SHEETS } from '@/features/table/tasks/steps/sheets';
 import { WORDS_SHEETS } from '@/features/table/tasks/words/sheets';
@@ -27,6 +28,7 @@ type Sheet = ComponentType<{ onClose: () => void }>;
 /** Contributed by task. */
 const SHEETS: Record<SheetName, Sheet> = {
   ...CUTTING_SHEETS,
+  ...LINES_SHEETS,
   ...PHOTOS_SHEETS,
   ...COLOUR_SHEETS,
   ...PIECES_SHEETS,

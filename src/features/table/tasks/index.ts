@@ -7,6 +7,7 @@ import { COLOUR } from '@/features/table/tasks/colour/commands';
 import { byPress, GROUPS, spelt, type Command } from '@/features/table/tasks/command';
 import { CUTTING } from '@/features/table/tasks/cutting/commands';
 import { LOOKING } from '@/features/table/tasks/looking/commands';
+import { LINES } from '@/features/table/tasks/lines/commands';
 import { PAGES } from '@/features/table/tasks/pages/commands';
 import { PHOTOS } from '@/features/table/tasks/photos/commands';
 import { PIECES } from '@/features/table/tasks/pieces/commands';
@@ -19,6 +20,7 @@ export const COMMANDS: readonly Command[] = [
   ...PIECES,
   ...WORDS,
   ...CUTTING,
+  ...LINES,
   ...PHOTOS,
   ...COLOUR,
   ...PILE,

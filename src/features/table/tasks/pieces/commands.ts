@@ -81,7 +81,8 @@ export const PIECES: readonly Command[] = [
     name: 'Delete',
     more: 'What is selected; the held point of an outline, or the last one drawn',
     group: 'Pieces',
-    run: (store) => act.dropPoint(store) || act.removePoint(store) || act.remove(store),
+    run: (store) =>
+      act.dropPoint(store) || act.dropLine(store) || act.removePoint(store) || act.remove(store),
   },
   // The browser tells of these three: see useClipboard.
   { keys: 'Ctrl C', presses: [], name: 'Copy', group: 'Pieces', needs: NEEDS.piece, run: act.copy },

@@ -12,6 +12,8 @@ export interface Run {
   at: number[];
   length: number;
   side: EdgeSide;
+  /** It ends where it begins. */
+  closed: boolean;
   /** The angle inside the paper where it begins and ends, radians; null where there is no corner. */
   before: number | null;
   after: number | null;
@@ -69,6 +71,7 @@ export function runsOf(ring: readonly Point[], sides: readonly EdgeSide[]): Run[
       normals,
       at: lengths,
       length,
+      closed,
       side: facing(out(Math.floor((from + to - 1) / 2))),
       before: closed ? null : inside(from % count),
       after: closed ? null : inside(to % count),
@@ -91,13 +94,14 @@ export function openRun(points: readonly Point[]): Run {
     normals,
     at,
     length: at[at.length - 1]!,
+    closed: false,
     side: 'top',
     before: null,
     after: null,
   };
 }
 
-/** The point `s` along a run, `v` out of the paper. */
+/** The point `s` along a run, `v` out of the paper: to the left of its way. */
 export function onRun(run: Run, s: number, v: number): Point {
   let low = 0;
   let high = run.at.length - 1;
@@ -112,4 +116,10 @@ export function onRun(run: Run, s: number, v: number): Point {
   const ny = m.y + t * (n.y - m.y);
   const long = Math.hypot(nx, ny) || 1;
   return { x: p.x + t * (q.x - p.x) + (v * nx) / long, y: p.y + t * (q.y - p.y) + (v * ny) / long };
+}
+
+/** The way along a run at `s`: radians clockwise from the right. */
+export function wayOn(run: Run, s: number): number {
+  const [a, b] = [onRun(run, s, 0), onRun(run, s, 1)];
+  return Math.atan2(b.x - a.x, a.y - b.y);
 }
