@@ -115,7 +115,7 @@ test('a face is treated, lit by the page light, and its edge is sewn; both are k
   await expect(page.getByText(/^\d+ stitches, whole on each side\.$/)).toBeVisible();
   expect(await axe(page)).toEqual([]);
   await page.reload();
-  await expect(page.getByRole('button', { name: /^Undo change what runs along/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Undo change thread along/ })).toBeVisible();
 });
 
 test('before and after stand side by side; the earlier one is kept as a page', async ({ page }) => {

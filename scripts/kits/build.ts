@@ -26,6 +26,9 @@ import { readyCalendars } from './calendars';
 import { readyCards } from './cards';
 import { inkFinder, type HouseKit } from './kit';
 import { HOUSE_KITS } from './kits';
+import { namedIn } from '@/core/piece/assets';
+import { coloursOf } from '@/core/trail';
+import { readyLines, sampleOf, type ReadyLine } from './lines';
 import { letter, LETTERS } from './letters';
 import { readyPages, sketch, SKETCHES } from './pages';
 import { readyPockets } from './pockets';
@@ -195,6 +198,39 @@ class Stock {
     });
   }
 
+  /** A ready line, drawn in small. */
+  async line({ name, tags, trail }: ReadyLine, typesetter: Typesetter): Promise<void> {
+    const assets = namedIn(trail).map((sha) => [...this.assets.values()].find((one) => one.sha === sha)!);
+    const { project, picture } = sampleOf(trail, assets, typesetter);
+    const shop = nodeWorkshop(
+      (sha) => project.assets[sha]!,
+      (sha) => this.bytes.get(sha)!,
+      typesetter,
+    );
+    const ppi = (72 * THUMB) / Math.max(picture.trim.width, picture.trim.height);
+    const made = await make(picture, { format: 'png', ppi, withBleed: false, cropMarks: false }, shop);
+    if (!made.ok) throw new Error(made.message);
+    const { loadImage } = await import('@napi-rs/canvas');
+    const image = await loadImage(Buffer.concat(made.value));
+    const canvas = createCanvas(image.width, image.height);
+    canvas.getContext('2d').drawImage(image, 0, 0);
+    const path = `${this.kit.id}/line-${slug(name)}.small.webp`;
+    await writeFile(join(FOLDER, path), canvas.toBuffer('image/webp', 90));
+    this.supplies.push({
+      id: `house ${this.kit.id} line ${slug(name)}`,
+      kind: 'line',
+      name,
+      tags: tags.split(' '),
+      kit: this.kit.id,
+      order: this.supplies.length,
+      added: 0,
+      favourite: false,
+      colours: coloursOf(trail),
+      trail,
+      thumb: `/house/kits/${path}`,
+    });
+  }
+
   find(name: string): { asset: Asset; compartment: Compartment } {
     const asset = this.assets.get(name);
     const supply = this.supplies.find((one) => one.name === name);
@@ -280,6 +316,12 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
       );
   }
   stock.inks();
+  for (const ready of readyLines(
+    kit.id,
+    (name) => inks(name).colour,
+    (name) => stock.find(name).asset,
+  ))
+    await stock.line(ready, typesetter);
   for (const project of readyPages(kit, (name) => stock.find(name), typesetter))
     await stock.page('page', 'page ready layout', project, typesetter);
   for (const { project, tags } of readyCards(kit, (name) => stock.find(name), typesetter))

@@ -169,4 +169,8 @@ export async function usesOf(sha: string): Promise<UseOf[]> {
   return found;
 }
 
+/** A supply that is a picture, by its file. */
+export const supplyWith = (sha: string): Promise<Supply | undefined> =>
+  database.supplies.filter(({ asset }) => asset?.sha === sha).first();
+
 export const supplyById = (id: string): Promise<Supply | undefined> => database.supplies.get(id);

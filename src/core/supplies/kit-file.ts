@@ -1,9 +1,10 @@
 /** `kit.json` of a kit's zip: what is written, and the door it passes when read. See docs/kit-format.md. */
 import { writableAll } from '@/core/text/writable';
-import { array, boolean, number, object, string, ValidationError } from 'yup';
+import { array, boolean, lazy, mixed, number, object, string, ValidationError } from 'yup';
 import { HEX_COLOUR } from '@/core/color/hex';
 import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
 import { fail, ok, type Result } from '@/core/result';
+import { trailSchema, type Trail } from '@/core/trail';
 import { leadsOut } from '@/core/zip-names';
 import {
   KINDS,
@@ -30,6 +31,8 @@ export interface KitEntry {
   lift?: number;
   letters?: string;
   inks?: NamedInk[];
+  /** Of a ready line; its pictures are named by their SHA-256, among those of the kit. */
+  trail?: Trail;
   favourite?: boolean;
 }
 
@@ -74,6 +77,9 @@ const entrySchema = object({
   lift: number().min(0).max(HIGHEST_LIFT),
   letters: string().min(1).max(8),
   favourite: boolean(),
+  trail: lazy((value: unknown) => (value === undefined ? mixed().notRequired() : trailSchema)).meta({
+    options: [trailSchema],
+  }),
   inks: array(
     object({
       name: string().min(1).max(60).required(),
@@ -179,7 +185,7 @@ export function pathsFor(
   const taken = new Set<string>();
   const paths = new Map<string, string>();
   for (const supply of supplies) {
-    if (supply.kind === 'inks') continue;
+    if (!supply.asset && !supply.page) continue;
     const plain =
       supply.name
         .replace(/[^\p{L}\p{N} ,&'’()+-]+/gu, ' ')

@@ -2,6 +2,7 @@
 import type { Asset } from '@/core/picture/asset';
 import type { ProductName } from '@/core/product';
 import type { Compartment } from '@/core/project/model';
+import type { Trail } from '@/core/trail';
 
 /** What a person reads of a kind, and where it lies. */
 export interface KindWords {
@@ -76,6 +77,12 @@ const ALL = {
     many: 'brush tips',
     compartment: 'stamps',
     arrives: 'in ink, lying flat',
+  },
+  line: {
+    folder: 'lines',
+    one: 'ready line',
+    many: 'ready lines',
+    arrives: 'in the hand, or along the edge of what is selected',
   },
   edge: { folder: 'edges', one: 'edge', many: 'edges', compartment: 'bits', arrives: 'at its true size' },
   sketch: {
@@ -184,6 +191,8 @@ export interface Supply {
   inks?: NamedInk[];
   /** Numbers of its inks in the order a person put them. */
   arranged?: number[];
+  /** What a ready line draws with. */
+  trail?: Trail;
   /** SHA-256 of the project file behind a ready-made page. */
   page?: string;
   /** Where the file of a shipped supply lies until it is first used, as an address of this site. */

@@ -36,8 +36,8 @@ export function closedCourse(ring: readonly Point[]): Course {
 }
 
 /** Every ring of an outline, `away` from its edge: outwards above zero, inwards below. Holes are followed too. */
-export function coursesOf(outline: Path, away: number, corners: 'mitred' | 'round' = 'mitred'): Course[] {
-  const rings = polygons(away ? grown(outline, away, corners) : outline);
+export function coursesOf(outline: Path, away: number): Course[] {
+  const rings = polygons(away ? grown(outline, away, 'mitred') : outline);
   return rings
     .filter((ring) => ring.length > 2)
     .map((ring) => ({ runs: runsOf(ring, EDGE_SIDES), closed: true }));

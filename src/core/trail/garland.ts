@@ -19,7 +19,7 @@ import { MOST_PICTURES } from '@/core/trail/stamps';
 
 export interface GarlandTrail {
   kind: 'garland';
-  /** They grow from the line, their lower end on it. */
+  /** They grow from the line: upright ones with their lower end on it, long ones with their left. */
   leaves: Pictured[];
   /** They lie upon it. */
   flowers: Pictured[];
@@ -49,7 +49,7 @@ export const newGarland = (leaves: Pictured[], flowers: Pictured[]): GarlandTrai
   flowers,
   width: 40,
   flower: 44,
-  dense: 0.5,
+  dense: 0.66,
   bloom: flowers.length ? 0.18 : 0,
   open: 48,
   toLight: 0.2,
@@ -88,16 +88,15 @@ function grownOn(trail: GarlandTrail, asked: Course, light: number, chance: () =
       const turn = Math.atan2(Math.sin(light - to), Math.cos(light - to));
       to += 0.6 * toLight * turn;
       const scale = end * (1 - smaller * size);
-      const up = to + Math.PI / 2;
-      const { height } = sizeOfTip(picture, width);
-      const map = compose(
-        laidAt(x, y, up, scale, false),
-        mirror(trail, side),
-        translation(0, -0.46 * height),
-      );
+      // Upright pictures stand on their lower end, long ones grow from their left.
+      const { width: across, height } = sizeOfTip(picture, width);
+      const upright = height >= across;
+      const turned = upright ? to + Math.PI / 2 : to;
+      const root = upright ? translation(0, -0.46 * height) : translation(0.46 * across, 0);
+      const map = compose(laidAt(x, y, turned, scale), mirror(trail, side, upright), root);
       below.push({
         sort: `l${leaves.indexOf(picture)}${side < 0 && trail.mirrored ? 'm' : ''}`,
-        way: up,
+        way: turned,
         map,
         picture,
         size: width,
@@ -121,8 +120,8 @@ function grownOn(trail: GarlandTrail, asked: Course, light: number, chance: () =
   return [...below, ...above];
 }
 
-const mirror = ({ mirrored }: GarlandTrail, side: number): Matrix =>
-  mirrored && side < 0 ? [-1, 0, 0, 1, 0, 0] : [1, 0, 0, 1, 0, 0];
+const mirror = ({ mirrored }: GarlandTrail, side: number, upright: boolean): Matrix =>
+  mirrored && side < 0 ? [upright ? -1 : 1, 0, 0, upright ? 1 : -1, 0, 0] : [1, 0, 0, 1, 0, 0];
 
 const STEM = 0.035;
 

@@ -46,6 +46,11 @@ export const trailSays = (trail: Trail, unit: Unit): string => {
   return says?.(trail, unit) ?? name;
 };
 
+/** Up to three inks that are most of it. */
+export const coloursOf = (trail: Trail): string[] => [
+  ...new Set((trailKind(trail).inks?.(trail) ?? []).slice(0, 3).map(({ colour }) => colour)),
+];
+
 /** For a piece that became larger or smaller with all that is on it. */
 export const scaledTrail = (trail: Trail, scale: number): Trail =>
   trailKind(trail).scaled?.(trail, scale) ?? trail;

@@ -2,7 +2,7 @@
 import type { AnyObject, ObjectSchema } from 'yup';
 import type { Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
-import type { Mark } from '@/core/picture/picture';
+import type { Mark, StrokeSide } from '@/core/picture/picture';
 import type { Answers } from '@/core/piece/answers';
 import type { Course } from '@/core/trail/course';
 import type { Toward } from '@/core/treatment/treatment';
@@ -44,4 +44,6 @@ export interface TrailKind<T extends { kind: string }> extends Answers<T> {
   erases?(trail: T): boolean;
   /** How high it stands above the paper by itself, mm. */
   lift: number;
+  /** On which side of an edge it begins, and how far from it; on the edge without. */
+  beside?: { side: StrokeSide; from: number };
 }

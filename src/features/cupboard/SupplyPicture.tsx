@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import { useEffect, useState } from 'react';
 import type { Supply } from '@/core/supplies/model';
+import { TrailPicture } from '@/features/cupboard/TrailPicture';
 import { smallBlob } from '@/storage/assets';
 
 /** Addresses stay good as long as the page is open: the same pictures come by again and again. */
@@ -24,7 +25,7 @@ async function addressOf(sha: string): Promise<string | undefined> {
   return address;
 }
 
-type Pictured = Pick<Supply, 'asset' | 'page' | 'thumb' | 'kind' | 'inks'>;
+type Pictured = Pick<Supply, 'asset' | 'page' | 'thumb' | 'kind' | 'inks' | 'trail'>;
 
 export function SupplyPicture({ supply, pad = 8 }: { supply: Pictured; pad?: number }) {
   const sha = supply.asset?.sha ?? supply.page;
@@ -38,6 +39,7 @@ export function SupplyPicture({ supply, pad = 8 }: { supply: Pictured; pad?: num
     };
   }, [sha, supply.thumb]);
   if (supply.inks) return <InkStrip supply={supply} />;
+  if (supply.trail && !supply.thumb) return <TrailPicture trail={supply.trail} pad={pad} />;
   return (
     <div
       style={{
@@ -51,7 +53,7 @@ export function SupplyPicture({ supply, pad = 8 }: { supply: Pictured; pad?: num
 }
 
 /** What lies flat throws no shadow. */
-const FLAT = new Set<Supply['kind']>(['stamp', 'wordart', 'brush']);
+const FLAT = new Set<Supply['kind']>(['stamp', 'wordart', 'brush', 'line']);
 
 function InkStrip({ supply }: { supply: Pictured }) {
   return (

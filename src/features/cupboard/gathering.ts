@@ -4,6 +4,7 @@ import { contentOf, HEAD } from '@/core/pixels/header';
 import { ok, type Result } from '@/core/result';
 import type { HouseMark, KitEntry, KitFile } from '@/core/supplies/kit-file';
 import { nameOfProduct } from '@/core/product';
+import { coloursOf } from '@/core/trail';
 import { KINDS, readyKind, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { guessKinds } from '@/core/supplies/sort';
 import { bringIn, bytesFromZip, listZip, type Arrived, type Incoming } from '@/features/shared/bringIn';
@@ -145,7 +146,7 @@ export async function gatherFiles(
         else skipped.push(row.message);
         counted((before += 1), of);
       }
-    rows.push(...inkRows(source.about));
+    rows.push(...withoutFiles(source.about));
     const fresh = rows.filter(({ asset, page }) => {
       const sha = asset?.sha ?? page;
       if (!sha) return true;
@@ -194,24 +195,18 @@ const readable = (path: string): string =>
   plainName(path.split('/').pop()!).replace(/[_-]+/g, ' ').replace(/\s+/g, ' ').trim().slice(0, 200) ||
   'Untitled';
 
-const inkRows = (about: KitFile | undefined): Row[] =>
-  (about?.supplies ?? []).flatMap(({ kind, name, tags, inks, favourite }) =>
-    kind === 'inks' && inks?.length
-      ? [
-          {
-            id: newId(),
-            kind,
-            name,
-            tags,
-            inks,
-            colours: inks.slice(0, 3).map(({ colour }) => colour),
-            favourite: favourite ?? false,
-            sure: 1,
-            why: 'its kit says so',
-          },
-        ]
-      : [],
-  );
+/** What kit.json holds by itself: ink sets and ready lines. */
+const withoutFiles = (about: KitFile | undefined): Row[] =>
+  (about?.supplies ?? []).flatMap(({ kind, name, tags, inks, trail, favourite }): Row[] => {
+    const common = {
+      ...{ id: newId(), kind, name, tags, favourite: favourite ?? false },
+      ...{ sure: 1, why: 'its kit says so' },
+    };
+    if (kind === 'inks' && inks?.length)
+      return [{ ...common, inks, colours: inks.slice(0, 3).map(({ colour }) => colour) }];
+    if (kind === 'line' && trail) return [{ ...common, trail, colours: coloursOf(trail) }];
+    return [];
+  });
 
 async function pageRow({ file, path, zipped }: Incoming, entry: KitEntry | undefined): Promise<Result<Row>> {
   const name = entry?.name ?? readable(path);

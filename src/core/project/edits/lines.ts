@@ -106,7 +106,9 @@ export const changeTrails = (
   assets: readonly Asset[] = [],
 ): Edit => {
   const edit = changePieces(
-    `change what runs along the edge of ${naming(pieces)}`,
+    trails.length
+      ? `change ${trailKind(trails.at(-1)!.trail).name.toLowerCase()} along ${naming(pieces)}`
+      : `take off what runs along ${naming(pieces)}`,
     surfaceId,
     pieces.map(({ id }) => id),
     ({ finish }) => {

@@ -150,6 +150,8 @@ export const thread: TrailKind<ThreadTrail> = {
   kind: 'thread',
   name: 'Thread',
   lift: 0,
+  // Two millimetres within.
+  beside: { side: 'inside', from: 5.67 },
   schema: object({
     kind: string().oneOf(['thread']).required(),
     stitch: string()

@@ -6,11 +6,17 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { cutOf, toolsFor } from '@/core/page/outlines';
-import { alongOutline, FARTHEST_TRAIL, MOST_TRAILS, type Along } from '@/core/piece/finish/trails';
-import { STROKE_SIDES } from '@/core/piece/finish/stroke';
+import {
+  alongOutline,
+  besideEdge,
+  FARTHEST_TRAIL,
+  MOST_TRAILS,
+  TRAIL_SIDES,
+  type Along,
+} from '@/core/piece/finish/trails';
 import type { Piece } from '@/core/piece/piece';
 import { trailKind, type Trail } from '@/core/trail';
-import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
+import { formatLength, type Unit } from '@/core/units/lengths';
 import * as act from '@/features/table/acts';
 import { measureWithin } from '@/features/table/parts/measures';
 import { Layer, Stack, TakeAway } from '@/features/table/parts/Stack';
@@ -19,10 +25,14 @@ import { TrailControls } from '@/features/table/parts/trails/TrailControls';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 
-const SIDES = { on: 'On the edge', inside: 'Inside', outside: 'Outside' } as const;
-/** The ink something begins with, and how far within the edge. */
+const SIDES = {
+  on: 'On the edge',
+  inside: 'Inside',
+  outside: 'Outside',
+  middle: 'Along the middle',
+} as const;
+/** The ink something begins with. */
 const INK = '#9e2b45';
-const FROM = toPoints(2, 'mm');
 
 export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
   const { store } = useRoom();
@@ -43,8 +53,7 @@ export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; uni
         .refuse(
           'There is nothing to stamp yet: bring stamps or brush tips into the workbox out of the cupboard.',
         );
-    const inside = kind === 'thread';
-    change([...trails, { trail, side: inside ? 'inside' : 'on', from: inside ? FROM : 0 }]);
+    change([...trails, besideEdge(trail)]);
   };
   const full = readOnly || trails.length >= MOST_TRAILS;
   return (
@@ -75,7 +84,7 @@ export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; uni
               disabled={readOnly}
               onChange={(event) => set(i, { side: event.target.value as Along['side'] })}
             >
-              {STROKE_SIDES.map((each) => (
+              {TRAIL_SIDES.map((each) => (
                 <MenuItem key={each} value={each}>
                   {SIDES[each]}
                 </MenuItem>
@@ -85,7 +94,7 @@ export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; uni
               <LengthField
                 label="From the edge"
                 unit={unit}
-                disabled={readOnly || side === 'on'}
+                disabled={readOnly || side === 'on' || side === 'middle'}
                 shown={formatLength(side === 'on' ? 0 : from, unit)}
                 read={measureWithin(unit, 0, FARTHEST_TRAIL)}
                 onCommit={(value) => set(i, { from: value })}

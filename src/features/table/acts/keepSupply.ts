@@ -9,8 +9,9 @@ import { coverOf, nameOfProduct } from '@/core/product';
 import type { Box } from '@/core/geometry/box';
 import { readyKind, type Kit, type NamedInk, type Supply } from '@/core/supplies/model';
 import { PRINT_PPI } from '@/core/units/lengths';
-import { bringIn, describeTrouble } from '@/features/shared/bringIn';
+import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
 import { FONTS_AT } from '@/features/shared/fonts';
+import { coloursOf, type Trail } from '@/core/trail';
 import { newId } from '@/features/shared/ids';
 import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
 import { database } from '@/storage/database';
@@ -47,13 +48,13 @@ export async function keepParts(
   return ok(null);
 }
 
-/** Pieces as one picture: recoloured, cut and stroked as they are. */
-export async function keepPicture(
+/** Pieces as a picture file with a clear ground, in this browser's store: recoloured, cut and stroked as they are. */
+export async function picturedPieces(
   project: Project,
   surface: Surface,
   pieces: readonly Piece[],
-  { name, tags, kit }: Kept,
-): Promise<Result<null>> {
+  name: string,
+): Promise<Result<Arrived>> {
   const sheet = sheetOfPieces(surface, pieces);
   const files = await filesFor(project, [sheet]);
   if (!files.ok) return files;
@@ -77,19 +78,31 @@ export async function keepPicture(
       new AbortController().signal,
     );
     const [arrived] = brought.arrived;
-    if (!arrived) return fail(describeTrouble(brought) ?? 'It could not be kept.');
-    const lift = pieces.length === 1 ? pieces[0]!.finish.lift.height : 0.3;
-    await put(kit, {
-      kind: pieces.length === 1 && pieces[0]!.role === 'paper' ? 'paper' : 'embellishment',
-      name,
-      tags,
-      colours: arrived.facts.colours,
-      asset: { ...arrived.asset, name, lift },
-    });
-    return ok(null);
+    return arrived ? ok(arrived) : fail(describeTrouble(brought) ?? 'It could not be kept.');
   } finally {
     worker.terminate();
   }
+}
+
+/** Pieces as one picture in the cupboard. */
+export async function keepPicture(
+  project: Project,
+  surface: Surface,
+  pieces: readonly Piece[],
+  { name, tags, kit }: Kept,
+): Promise<Result<null>> {
+  const made = await picturedPieces(project, surface, pieces, name);
+  if (!made.ok) return made;
+  const { asset, facts } = made.value;
+  const lift = pieces.length === 1 ? pieces[0]!.finish.lift.height : 0.3;
+  await put(kit, {
+    kind: pieces.length === 1 && pieces[0]!.role === 'paper' ? 'paper' : 'embellishment',
+    name,
+    tags,
+    colours: facts.colours,
+    asset: { ...asset, name, lift },
+  });
+  return ok(null);
 }
 
 /** A page, or a card with all its sides, as a ready-made one: with its photos, or with a free place for each; `small` as for parts. */
@@ -146,9 +159,15 @@ export async function keepInks(inks: readonly NamedInk[], { name, tags, kit }: K
   return ok(null);
 }
 
+/** What is drawn with as a ready line, beside those of the kits. */
+export async function keepLine(trail: Trail, { name, tags, kit }: Kept): Promise<Result<null>> {
+  await put(kit, { kind: 'line', name, tags, colours: coloursOf(trail), trail: structuredClone(trail) });
+  return ok(null);
+}
+
 async function put(
   kit: Kit,
-  supply: Pick<Supply, 'kind' | 'name' | 'tags' | 'colours' | 'asset' | 'page' | 'inks'>,
+  supply: Pick<Supply, 'kind' | 'name' | 'tags' | 'colours' | 'asset' | 'page' | 'inks' | 'trail'>,
 ): Promise<void> {
   const order = await database.supplies.where('kit').equals(kit.id).count();
   await addKit(kit, [{ ...supply, id: newId(), kit: kit.id, order, added: Date.now(), favourite: false }]);

@@ -2,7 +2,11 @@
 import { invert, apply, type Point } from '@/core/geometry/matrix';
 import { contains } from '@/core/geometry/path';
 import { lineShapes } from '@/core/piece/outline/lines';
-import type { Along } from '@/core/piece/finish/trails';
+import type { Asset } from '@/core/picture/asset';
+import { besideEdge, MOST_TRAILS, type Along } from '@/core/piece/finish/trails';
+import { together } from '@/core/project/edits/edit';
+import { gather } from '@/core/project/edits/gather';
+import type { Compartment } from '@/core/project/model';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import {
@@ -17,7 +21,7 @@ import { isDrawn, ontoPlane, widenedBy, type DrawnPiece } from '@/core/project/l
 import { trailKind, type Trail } from '@/core/trail';
 import { kept, type Line, type Pressing } from '@/core/trail/line';
 import { newId } from '@/features/shared/ids';
-import { page } from '@/features/table/acts/choosing';
+import { page, unlocked } from '@/features/table/acts/choosing';
 import type { Lining } from '@/features/table/session/lining';
 import type { Session, SessionStore } from '@/features/table/session';
 
@@ -157,6 +161,30 @@ export function moveLine(store: SessionStore, lineId: string, by: 1 | -1): void 
   const session = store.getState();
   const piece = linesPieceOf(session);
   if (piece && !session.readOnly) session.perform(orderLine(session.surfaceId, piece, lineId, by));
+}
+
+/**
+ * Takes a ready line up with the pictures it lays, which lie in the workbox from then on: along the edges of what is
+ * selected, or into the hand.
+ */
+export function takeUpLine(there: SessionStore, trail: Trail, pictures: readonly Gathered[]): void {
+  const session = there.getState();
+  const pieces = unlocked(session).filter((piece) => !isDrawn(piece));
+  const gathering = pictures.map(({ compartment, asset }) => gather(compartment, [asset]));
+  if (pieces.length) {
+    const [first] = pieces as [Piece];
+    const trails = [...(first.finish.trails ?? []), besideEdge(trail)].slice(-MOST_TRAILS);
+    const edit = changeTrails(session.surfaceId, pieces, trails);
+    return session.perform(together(edit.label, [...gathering, edit]));
+  }
+  if (gathering.length) session.perform(together('bring in what a line is drawn with', gathering));
+  setLining(there, { hand: structuredClone(trail), held: null, choosing: false });
+  there.getState().openSheet('lines');
+}
+
+interface Gathered {
+  compartment: Compartment;
+  asset: Asset;
 }
 
 /** What runs along the edges of pieces. */

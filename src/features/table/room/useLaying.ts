@@ -5,11 +5,13 @@ import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
 import type { Spot } from '@/core/project/create';
 import type { Compartment, Project } from '@/core/project/model';
-import { ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result';
 import { KINDS, type Supply } from '@/core/supplies/model';
 import { newId } from '@/features/shared/ids';
 import { fileOfSupply, openPageSupply, pictureOf } from '@/features/shared/supplyFiles';
-import { coverWithPaper, layStrip, page, startWords } from '@/features/table/acts';
+import { namedIn } from '@/core/piece/assets';
+import type { Trail } from '@/core/trail';
+import { coverWithPaper, layStrip, page, startWords, takeUpLine } from '@/features/table/acts';
 import { aimed } from '@/features/table/acts/aimed';
 import { useRoom } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
@@ -26,7 +28,7 @@ import {
   type Together,
 } from '@/features/table/acts/laid';
 import type { Carried } from '@/features/table/parts/carry';
-import { noteUse, supplyById } from '@/storage/supplies';
+import { noteUse, supplyById, supplyWith } from '@/storage/supplies';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
@@ -42,6 +44,23 @@ const SOON = 400;
 export interface Ways {
   at: At;
   ways: readonly { says: string; lay: () => Promise<void> }[];
+}
+
+/** The pictures a ready line lays, from the project, or fetched with the supplies they are. */
+async function picturesOfLine(trail: Trail, there: SessionStore): Promise<Result<Together[]>> {
+  const found: Together[] = [];
+  for (const sha of new Set(namedIn(trail))) {
+    const known = there.getState().history.project.assets[sha];
+    const supply = known ? undefined : await supplyWith(sha);
+    const asset = known
+      ? ok(known)
+      : supply
+        ? await pictureOf(supply)
+        : fail('A picture it is drawn with is not in this browser.');
+    if (!asset.ok) return asset;
+    found.push({ asset: asset.value, compartment: (supply && KINDS[supply.kind].compartment) ?? 'stamps' });
+  }
+  return ok(found.filter(({ asset }) => !there.getState().history.project.assets[asset.sha]));
 }
 
 export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
@@ -116,11 +135,24 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
     [notify],
   );
 
+  /** A ready line with the pictures it lays. */
+  const takeLine = useCallback(
+    async (supply: Supply, trail: Trail, there: SessionStore): Promise<void> => {
+      const pictures = await picturesOfLine(trail, there);
+      if (!pictures.ok) return notify({ text: pictures.message, tone: 'error' });
+      takeUpLine(there, trail, pictures.value);
+      if (there.getState().sheet === 'lines')
+        notify({ text: `“${supply.name}” is in your hand: draw on the page.`, tone: 'info' });
+    },
+    [notify],
+  );
+
   /** One supply to the page. */
   const laySupply = useCallback(
     async (supply: Supply, at: At, spot?: Spot, there = aimed(store)): Promise<void> => {
       if (store.getState().readOnly) return;
       const { compartment, opens, begins } = KINDS[supply.kind];
+      if (supply.trail) return takeLine(supply, supply.trail, there);
       if (opens === 'places') return layParts(supply, (made) => laySketch(there, made.surfaces[0]!));
       if (opens === 'pieces') return layParts(supply, (made) => layKept(there, made, spot));
       if (opens === 'project') {
@@ -139,7 +171,7 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
       }
       if (compartment) return layIn(there, compartment, () => pictureOf(supply), at, spot);
     },
-    [layIn, openPage, layParts, store],
+    [layIn, openPage, layParts, takeLine, store],
   );
 
   /** Several at once, side by side, one step; what is more than a picture comes after them, by itself. */

@@ -7,13 +7,14 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
 import { IconEraser, IconHandFinger } from '@tabler/icons-react';
-import { useEffect, type ReactNode } from 'react';
-import { trailKind, type Trail } from '@/core/trail';
+import { useEffect, useState, type ReactNode } from 'react';
+import { trailKind, trailSays, type Trail } from '@/core/trail';
 import { newPaint } from '@/core/trail/paint/paint';
 import * as act from '@/features/table/acts';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { inkOf, SPOOLS } from '@/features/table/parts/trails/spools';
 import { TrailControls } from '@/features/table/parts/trails/TrailControls';
+import { KeepDialog } from '@/features/table/room/KeepDialog';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { GUIDES, type Guide } from '@/features/table/session/lining';
 import { LinesList } from '@/features/table/tasks/lines/LinesList';
@@ -92,6 +93,7 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
       </Typography>
       {(!choosing || held) && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px', alignItems: 'center' }}>
+          {trail.kind === 'stamps' && !held && <FromPage />}
           <TrailControls
             trail={trail}
             unit={unit}
@@ -128,6 +130,7 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
           )}
         </Box>
       )}
+      <Keep trail={trail} />
       {piece && (
         <>
           <LinesList piece={piece} held={lining.held} readOnly={readOnly} />
@@ -137,6 +140,57 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
         </>
       )}
     </SideSheet>
+  );
+}
+
+/** Pieces that are selected, but drawn ones, can be stamped with. */
+function FromPage() {
+  const { store } = useRoom();
+  const count = useSession((session) => (act.linesPieceOf(session) ? 0 : session.selection.length));
+  const [making, setMaking] = useState(false);
+  if (!count) return null;
+  const make = async () => {
+    setMaking(true);
+    const { stampWithChosen } = await import('@/features/table/acts/tips');
+    const done = await stampWithChosen(store);
+    setMaking(false);
+    if (!done.ok) store.getState().refuse(done.message);
+  };
+  return (
+    <Button
+      variant="outlined"
+      color="inherit"
+      disabled={making}
+      onClick={() => void make()}
+      sx={{ gridColumn: '1 / -1' }}
+    >
+      {making ? 'Making a tip of it …' : 'Stamp with what is selected'}
+    </Button>
+  );
+}
+
+/** What is in the hand as a ready line of the cupboard. */
+function Keep({ trail }: { trail: Trail }) {
+  const [keeping, setKeeping] = useState(false);
+  const unit = useSession((session) => session.history.project.unit);
+  if (trailKind(trail).erases?.(trail)) return null;
+  return (
+    <>
+      <Button color="inherit" size="small" onClick={() => setKeeping(true)} sx={{ mt: 1 }}>
+        Keep it in the cupboard …
+      </Button>
+      {keeping && (
+        <KeepDialog
+          title="Keep this to draw with"
+          name={trailSays(trail, unit)}
+          onClose={() => setKeeping(false)}
+          onKeep={async (kept) => {
+            const { keepLine } = await import('@/features/table/acts/keepSupply');
+            return keepLine(trail, kept);
+          }}
+        />
+      )}
+    </>
   );
 }
 
