@@ -1,7 +1,7 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
  * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard,card,
- * calendar,book,sheet,cutter` runs some.
+ * calendar,book,sheet,cutter,lines` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -21,6 +21,7 @@ import { card } from './card';
 import { cutter } from './cutter';
 import { cutting } from './cutting';
 import { importing } from './importing';
+import { lines } from './lines';
 import { dyes } from './dyes';
 import { inks } from './inks';
 import { keeping } from './kept';
@@ -287,6 +288,7 @@ try {
   if (wants('book')) await book(browser, BASE, withPage, openFile, frames, note);
   if (wants('sheet')) await sheet(note);
   if (wants('cutter')) await cutter(note);
+  if (wants('lines')) await lines(browser, { withPage, openFile, note });
   if (wants('cutting')) await cutting({ note });
   if (wants('photos')) await photos({ note });
   if (wants('inks')) await inks({ note });

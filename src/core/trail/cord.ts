@@ -112,9 +112,6 @@ export const cord: TrailKind<CordTrail> = {
     `${colours.length > 1 ? 'Twine' : 'Rope'}, ${formatLength(width, unit, true)}`,
   scaled: (trail, scale) => ({ ...trail, width: asWide(trail.width * scale, THINNEST_CORD, THICKEST_CORD) }),
   half: ({ width }) => width / 2,
-  reach: ({ width }) => 1.4 * width,
-  width: ({ width }) => width,
-  widened: (trail, width) => ({ ...trail, width: asWide(width, THINNEST_CORD, THICKEST_CORD) }),
   shape: (trail, courses) => bodyOf(trail, courses),
   lay(trail, courses, { toward, strength }): Mark[] {
     const { colours, width } = trail;

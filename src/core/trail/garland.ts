@@ -172,13 +172,6 @@ export const garland: TrailKind<GarlandTrail> = {
     flower: asWide(trail.flower * scale),
   }),
   half: ({ width, flower, flowers }) => Math.max(0.75 * width, flowers.length ? flower / 2 : 0),
-  reach: ({ width, flower }) => width + flower,
-  width: ({ width }) => width,
-  widened: (trail, width) => ({
-    ...trail,
-    width: asWide(width),
-    flower: asWide((trail.flower * width) / trail.width),
-  }),
   shape(trail, courses, asset): Path {
     const edges = new Map<string, Path>();
     const all = grown(trail, courses, -2.2).flatMap(({ sort, picture, size, map }) => {

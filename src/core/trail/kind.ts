@@ -31,13 +31,8 @@ export interface TrailKind<T extends { kind: string }> extends Answers<T> {
   lay(trail: T, courses: readonly Course[], ground: Ground): Mark[];
   /** The area it covers: what a hand takes hold of, a shadow falls from, a cutter follows. */
   shape(trail: T, courses: readonly Course[], asset: Find): Path;
-  /** How far it reaches beside the line, points; half as wide as its band is, without what scatters. */
+  /** Half as wide as its band is, points, without what scatters. */
   half(trail: T): number;
-  /** How far beside the line anything of it may be drawn, points. */
-  reach(trail: T): number;
-  /** How wide it is for a person, points, and the same so wide. */
-  width(trail: T): number;
-  widened(trail: T, width: number): T;
   /** What came of it, in words: how many went round and how far they were moved closer. */
   told?(trail: T, courses: readonly Course[]): string | undefined;
   /** It takes away what was drawn before it on its piece. */

@@ -349,9 +349,6 @@ export const ribbon: TrailKind<RibbonTrail> = {
     width: asWide(trail.width * scale, NARROWEST_RIBBON, WIDEST_RIBBON),
   }),
   half: ({ width }) => width / 2,
-  reach: ({ width }) => width,
-  width: ({ width }) => width,
-  widened: (trail, width) => ({ ...trail, width: asWide(width, NARROWEST_RIBBON, WIDEST_RIBBON) }),
   shape: (trail, courses) =>
     courses.flatMap((course) => stretchesOf(trail, course).flatMap(({ path }) => path)),
   lay(trail, courses, { toward, strength, asset }): Mark[] {

@@ -162,9 +162,6 @@ export const stamps: TrailKind<StampsTrail> = {
   says: ({ pictures }) => (pictures.length > 1 ? `Stamps, ${pictures.length} in turn` : 'Stamps'),
   scaled: (trail, scale) => ({ ...trail, width: asWide(trail.width * scale) }),
   half: ({ width }) => width / 2,
-  reach: ({ width, scatter }) => width * (0.75 + scatter),
-  width: ({ width }) => width,
-  widened: (trail, width) => ({ ...trail, width: asWide(width) }),
   shape(trail, courses, asset): Path {
     const { list, places } = laid(trail, courses);
     const edges = list.map((one) => edgeOfTip(one, trail.width, asset));

@@ -209,9 +209,6 @@ export const strung: TrailKind<StrungTrail> = {
     gap: Math.min(LARGEST_STRUNG, trail.gap * scale),
   }),
   half: ({ thing, width }) => (STRUNG[thing].across * width) / 2,
-  reach: ({ width }) => 1.6 * width,
-  width: ({ width }) => width,
-  widened: (trail, width) => ({ ...trail, width: asWide(width, SMALLEST_STRUNG, LARGEST_STRUNG) }),
   shape(trail, courses): Path {
     const { outline, alternates } = STRUNG[trail.thing];
     return placesOf(trail, courses).flatMap(({ x, y, way }, i) =>

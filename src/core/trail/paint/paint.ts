@@ -101,9 +101,6 @@ export const paint: TrailKind<PaintTrail> = {
   says: ({ tip, erase }) => (erase ? `Eraser, ${PAINT_TIPS[tip].name.toLowerCase()}` : PAINT_TIPS[tip].name),
   scaled: (trail, scale) => ({ ...trail, width: asWide(trail.width * scale) }),
   half: ({ width }) => width / 2,
-  reach: ({ width }) => width * 0.66,
-  width: ({ width }) => width,
-  widened: (trail, width) => ({ ...trail, width: asWide(width) }),
   erases: ({ erase }) => erase === true,
   shape: areaOf,
   lay(trail, courses): Mark[] {

@@ -168,9 +168,6 @@ export const thread: TrailKind<ThreadTrail> = {
   says: ({ stitch, width }, unit) => `${STITCHES[stitch].name}, ${formatLength(width, unit, true)} thread`,
   scaled: (trail, scale) => sized(trail, scale),
   half: ({ stitch, height, width }) => ((STITCHES[stitch].broad ? height : 0) + width) / 2,
-  reach: ({ height, width }) => height + 3 * width,
-  width: ({ width }) => width,
-  widened: (trail, width) => ({ ...trail, width: asWide(width, THINNEST_THREAD, THICKEST_THREAD) }),
   shape: (trail, courses): Path => coveredBy(laidOn(trail, courses), sewnUnits(trail)),
   lay(trail, courses, { toward, strength }): Mark[] {
     const { colours, width, tension, stitch } = trail;

@@ -47,7 +47,7 @@ export function takeUpLines(store: SessionStore): void {
   const { selection, lining } = store.getState();
   const [chosen] = page(store.getState()).pile.filter(({ id }) => selection.includes(id));
   const piece = selection.length === 1 && chosen && isDrawn(chosen) ? chosen.id : null;
-  if (piece !== lining.piece || lining.held) setLining(store, { piece, held: null });
+  if (piece !== lining.piece) setLining(store, { piece, held: null });
 }
 
 /** What is drawn with from now on; the held line takes it over. */
