@@ -33,6 +33,7 @@ import { letter, LETTERS } from './letters';
 import { readyPages, sketch, SKETCHES } from './pages';
 import { readyPockets } from './pockets';
 import { PPI } from './relief';
+import { pixelsOf, THUMB, thumbOf } from './small';
 import { letterName, wordStamp } from './stamps';
 import { cardstock, edge, stamp } from './tiles';
 
@@ -40,7 +41,6 @@ import { cardstock, edge, stamp } from './tiles';
 const SKETCH_HOMES = [0, 1, 2, 3, 3, 4];
 const FOLDER = join(ROOT, 'public', 'house', 'kits');
 const LICENCE = 'Made for Bellagraph. Use it in your own pages, printed or shared, as you like.';
-const THUMB = 240;
 
 const slug = (name: string): string =>
   name
@@ -201,19 +201,7 @@ class Stock {
   /** A ready line, drawn in small. */
   async line({ name, tags, trail }: ReadyLine, typesetter: Typesetter): Promise<void> {
     const assets = namedIn(trail).map((sha) => [...this.assets.values()].find((one) => one.sha === sha)!);
-    const { project, picture } = sampleOf(trail, assets, typesetter);
-    const shop = nodeWorkshop(
-      (sha) => project.assets[sha]!,
-      (sha) => this.bytes.get(sha)!,
-      typesetter,
-    );
-    const ppi = (72 * THUMB) / Math.max(picture.trim.width, picture.trim.height);
-    const made = await make(picture, { format: 'png', ppi, withBleed: false, cropMarks: false }, shop);
-    if (!made.ok) throw new Error(made.message);
-    const { loadImage } = await import('@napi-rs/canvas');
-    const image = await loadImage(Buffer.concat(made.value));
-    const canvas = createCanvas(image.width, image.height);
-    canvas.getContext('2d').drawImage(image, 0, 0);
+    const canvas = await sampleOf(trail, assets, this.bytes, THUMB, typesetter);
     const path = `${this.kit.id}/line-${slug(name)}.small.webp`;
     await writeFile(join(FOLDER, path), canvas.toBuffer('image/webp', 90));
     this.supplies.push({
@@ -237,29 +225,6 @@ class Stock {
     if (!asset || !supply) throw new Error(`${this.kit.name} has no ${name}.`);
     return { asset, compartment: KINDS[supply.kind].compartment! };
   }
-}
-
-function pixelsOf(canvas: Canvas, longest: number): ImageData {
-  const scale = Math.min(1, longest / Math.max(canvas.width, canvas.height));
-  const small = createCanvas(
-    Math.max(1, Math.round(canvas.width * scale)),
-    Math.max(1, Math.round(canvas.height * scale)),
-  );
-  const context = small.getContext('2d');
-  context.drawImage(canvas, 0, 0, small.width, small.height);
-  return context.getImageData(0, 0, small.width, small.height) as unknown as ImageData;
-}
-
-function thumbOf(canvas: Canvas): Canvas {
-  const scale = Math.min(1, THUMB / Math.max(canvas.width, canvas.height));
-  const small = createCanvas(
-    Math.max(1, Math.round(canvas.width * scale)),
-    Math.max(1, Math.round(canvas.height * scale)),
-  );
-  const context = small.getContext('2d');
-  context.imageSmoothingQuality = 'high';
-  context.drawImage(canvas, 0, 0, small.width, small.height);
-  return small;
 }
 
 async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
@@ -411,6 +376,7 @@ async function build(): Promise<void> {
     'src/core/supplies/colours.ts',
     'src/core/supplies/model.ts',
     'src/core/text/families.ts',
+    'src/core/trail',
   );
   if (await isBuilt(FOLDER, print)) return console.log('The house kits are ready.');
   await rm(FOLDER, { recursive: true, force: true });

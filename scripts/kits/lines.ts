@@ -1,4 +1,5 @@
 /** Lines that are ready to be drawn with: stitches, ribbons, twine, garlands, chains of stamps, in the inks of their kit. */
+import { createCanvas, loadImage, type Canvas } from '@napi-rs/canvas';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
@@ -15,6 +16,8 @@ import { newStamps } from '@/core/trail/stamps';
 import { NEW_STRUNG } from '@/core/trail/strung';
 import { NEW_THREAD, type ThreadTrail } from '@/core/trail/thread/thread';
 import type { Typesetter } from '@/core/text/typesetter';
+import { make } from '@/output/make';
+import { nodeWorkshop } from '../node/platform';
 
 export interface ReadyLine {
   name: string;
@@ -238,8 +241,14 @@ export const readyLines = (
     },
   });
 
-/** A small wave of it, or a ring where it is a wreath, as a page by itself. */
-export function sampleOf(trail: Trail, assets: readonly Asset[], typesetter: Typesetter) {
+/** A small wave of it, or a ring where it is a wreath, so many pixels long. */
+export async function sampleOf(
+  trail: Trail,
+  assets: readonly Asset[],
+  bytes: ReadonlyMap<string, Buffer>,
+  side: number,
+  typesetter: Typesetter,
+): Promise<Canvas> {
   const wide = 2 * trailKind(trail).half(trail);
   const [reach, up] = [Math.max(70, 3.2 * wide), Math.max(10, 0.5 * wide)];
   const ring = trail.kind === 'garland';
@@ -257,5 +266,17 @@ export function sampleOf(trail: Trail, assets: readonly Asset[], typesetter: Typ
     assets: Object.fromEntries(assets.map((asset) => [asset.sha, asset])),
   };
   const surface = { ...project.surfaces[0]!, pile: [{ ...piece, finish: finishOf(0) }] };
-  return { project, picture: drawAlone(surface, ['sample'], toolsFor(project, typesetter)) };
+  const picture = drawAlone(surface, ['sample'], toolsFor(project, typesetter));
+  const shop = nodeWorkshop(
+    (sha) => project.assets[sha]!,
+    (sha) => bytes.get(sha)!,
+    typesetter,
+  );
+  const ppi = (72 * side) / Math.max(picture.trim.width, picture.trim.height);
+  const made = await make(picture, { format: 'png', ppi, withBleed: false, cropMarks: false }, shop);
+  if (!made.ok) throw new Error(made.message);
+  const image = await loadImage(Buffer.concat(made.value));
+  const canvas = createCanvas(image.width, image.height);
+  canvas.getContext('2d').drawImage(image, 0, 0);
+  return canvas;
 }

@@ -234,7 +234,9 @@ export function withImages(mark: Mark, to: (image: ImageMark) => ImageMark): Mar
   if (mark.mark === 'image') return { ...mark, ...to(mark) };
   if (mark.mark !== 'stamps') return mark;
   const made = (each: FillMark | ImageMark) => (each.mark === 'image' ? to(each) : each);
-  return { ...mark, tips: mark.tips.map((tip) => tip.map(made)) };
+  // A tip without pictures stays the very same: outputs know it again.
+  const hasImage = (tip: Tip) => tip.some((each) => each.mark === 'image');
+  return { ...mark, tips: mark.tips.map((tip) => (hasImage(tip) ? tip.map(made) : tip)) };
 }
 
 /** Whether marks can fade one by one: what lies over itself fades as a whole. */

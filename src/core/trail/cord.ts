@@ -144,10 +144,15 @@ export const cord: TrailKind<CordTrail> = {
           ]
         : []),
       { mark: 'fill', path: body, colour: mixed(colours[0]!, SHADE, 0.5) },
-      ...litStamps(plies, Math.atan2(toward.y, toward.x), (sort, from) => ({
-        tip: plyMarks(colours[Number(sort)]!, width, pitch, from),
-        box,
-      })),
+      ...litStamps(
+        `cord ${width} ${colours.join()}`,
+        plies,
+        Math.atan2(toward.y, toward.x),
+        (sort, from) => ({
+          tip: plyMarks(colours[Number(sort)]!, width, pitch, from),
+          box,
+        }),
+      ),
     ];
   },
 };

@@ -186,6 +186,8 @@ export const garland: TrailKind<GarlandTrail> = {
     const light = Math.atan2(toward.y, toward.x);
     const all = grown(trail, courses, light);
     const bySort = new Map(all.map((one) => [one.sort, one]));
+    // A picture that is not there yet is drawn otherwise.
+    const known = [...trail.leaves, ...trail.flowers].map((one) => Number(asset(one.asset) !== undefined));
     const stems = stem ? stemOf(trail, courses) : [];
     return [
       ...(stem
@@ -194,12 +196,17 @@ export const garland: TrailKind<GarlandTrail> = {
             { mark: 'fill' as const, path: stems, colour: stem },
           ]
         : []),
-      ...litStamps(all, light, (sort, from) => {
-        const { picture, size, flower } = bySort.get(sort)!;
-        const edge = edgeOfTip(picture, size, asset);
-        const tip = pictureTip(picture, size, asset, flower ? undefined : colour);
-        return { tip: [...beneath(edge, size, from, strength), ...tip], box: roomOf(edge, size) };
-      }),
+      ...litStamps(
+        `garland ${strength} ${known.join()} ${JSON.stringify(trail)}`,
+        all,
+        light,
+        (sort, from) => {
+          const { picture, size, flower } = bySort.get(sort)!;
+          const edge = edgeOfTip(picture, size, asset);
+          const tip = pictureTip(picture, size, asset, flower ? undefined : colour);
+          return { tip: [...beneath(edge, size, from, strength), ...tip], box: roomOf(edge, size) };
+        },
+      ),
     ];
   },
 };

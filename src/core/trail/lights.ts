@@ -14,8 +14,16 @@ export interface Lit {
   map: Matrix;
 }
 
-/** `make` draws a sort for light from an angle of its own frame (radians clockwise from the right). */
+/** What was drawn for one light is the same object wherever it is drawn again: outputs hold it once. */
+const drawn = new Map<string, { tip: Tip; box: Box }>();
+const MOST_DRAWN = 2000;
+
+/**
+ * `make` draws a sort for light from an angle of its own frame (radians clockwise from the right); `of` says all that it
+ * depends on.
+ */
 export function litStamps(
+  of: string,
   all: readonly Lit[],
   light: number,
   make: (sort: string, from: number) => { tip: Tip; box: Box },
@@ -31,7 +39,12 @@ export function litStamps(
     if (tip === undefined) {
       tip = tips.length;
       known.set(key, tip);
-      const made = make(sort, (2 * Math.PI * bucket) / LIGHTS);
+      const whole = `${of} ${key}`;
+      let made = drawn.get(whole);
+      if (!made) {
+        if (drawn.size >= MOST_DRAWN) drawn.clear();
+        drawn.set(whole, (made = make(sort, (2 * Math.PI * bucket) / LIGHTS)));
+      }
       tips.push(made.tip);
       boxes.push(made.box);
     }

@@ -236,7 +236,7 @@ export const strung: TrailKind<StrungTrail> = {
             },
           ]
         : []),
-      ...litStamps(all, Math.atan2(toward.y, toward.x), (sort, from) => {
+      ...litStamps(`strung ${thing} ${colours.join()}`, all, Math.atan2(toward.y, toward.x), (sort, from) => {
         const [colour, odd] = sort.split(' ');
         return { tip: draw(colours[Number(colour)]!, from, odd === 'odd'), box };
       }),

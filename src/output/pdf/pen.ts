@@ -2,7 +2,7 @@
 import { PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import { rgbOf } from '@/core/color/hex';
 import type { DrawingPart } from '@/core/drawing/drawing';
-import type { Box } from '@/core/geometry/box';
+import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
 import { compose, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, type Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
@@ -19,6 +19,7 @@ import {
   type Seen,
   type ShadowMark,
   type StampsMark,
+  type Tip,
   type WorkedMark,
 } from '@/core/picture/picture';
 import type { OpenFont } from '@/core/text/shaper';
@@ -76,6 +77,19 @@ const OPERATORS = { M: 'm', L: 'l', C: 'c', Z: 'h' } as const;
 export const outline = (path: Path): string =>
   path.map(([kind, ...values]) => [...values.map(n), OPERATORS[kind]].join(' ')).join('\n');
 
+/** Where one of thousands lies: to a hundred-thousandth, as far as anything of a tip reaches. */
+const placed = ([a, b, c, d, e, f]: Matrix): string =>
+  `${fine(a)} ${fine(b)} ${fine(c)} ${fine(d)} ${fine(e)} ${fine(f)} cm`;
+/** Never in powers of ten, which PDF does not read. */
+const fine = (v: number): number => (Math.abs(v) < 1e-6 ? 0 : Math.round(v * 1e5) / 1e5);
+
+/** All that is drawn of a tip. */
+const tipRoom = (tip: Tip): Box =>
+  outset(
+    boxOfPoints(tip.flatMap((mark) => corners(pathBounds(mark.mark === 'fill' ? mark.path : mark.clip)))),
+    0.5,
+  );
+
 /** Writes one page after another, sharing pictures, fonts and graphics states among them. */
 export class Pen {
   private lines: string[] = [];
@@ -86,6 +100,7 @@ export class Pen {
     Shading: new Map<string, PDFRef>(),
   };
   private readonly files = new Map<string, PDFRef>();
+  private readonly tips = new Map<Tip, Map<boolean, PDFRef>>();
   private readonly fonts = new Map<string, EmbeddedFont>();
   private readonly states = new Map<string, PDFRef>();
   private readonly packer: Packer;
@@ -293,20 +308,34 @@ export class Pen {
   }
 
   /** Each tip once, as a form, shown wherever it lies. */
-  private async stamps({ tips, places, bounds }: StampsMark, alpha: number): Promise<void> {
+  private async stamps({ tips, places }: StampsMark, alpha: number): Promise<void> {
     const faded = places.some(({ opacity = 1 }) => opacity * alpha < 1);
     const forms: PDFRef[] = [];
     for (const tip of tips) {
+      const drawn = this.tips.get(tip)?.get(faded);
+      if (drawn) {
+        forms.push(drawn);
+        continue;
+      }
       const outer = { lines: this.lines, used: this.used };
       this.start();
       for (const mark of tip) await this.mark(mark, 1);
-      const reach = Math.max(bounds.width, bounds.height) + 1;
-      forms.push(this.form({ x: -reach, y: -reach, width: 2 * reach, height: 2 * reach }, outer, faded));
+      // Wider than whatever is laid of it anywhere.
+      const form = this.form(tipRoom(tip), outer, faded);
+      this.tips.set(tip, (this.tips.get(tip) ?? new Map<boolean, PDFRef>()).set(faded, form));
+      forms.push(form);
     }
+    const shows = forms.map((form) => this.show(form));
     for (const { tip, map, opacity = 1 } of places) {
-      this.write(`q ${cm(map)}`);
-      if (opacity * alpha < 1) this.fade(opacity * alpha);
-      this.write(`${this.show(forms[tip]!)} Q`);
+      const fade = opacity * alpha;
+      const shown = shows[tip]!;
+      if (fade >= 1) {
+        this.write(`q ${placed(map)} ${shown} Q`);
+        continue;
+      }
+      this.write(`q ${placed(map)}`);
+      this.fade(fade);
+      this.write(`${shown} Q`);
     }
   }
 

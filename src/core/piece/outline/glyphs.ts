@@ -32,6 +32,7 @@ export interface GlyphsOutline extends TextStyle {
 export const glyphs: OutlineKind<GlyphsOutline> = {
   kind: 'glyphs',
   name: 'Words',
+  keeps: true,
   schema: object({
     kind: string().oneOf(['glyphs']).required(),
     text: string().max(MOST_LETTERS).defined(),

@@ -37,6 +37,9 @@ export const outlineKind = (outline: Outline): OutlineKind<Outline> =>
 /** Outlines that are words: they are cut to their letters and nothing else. */
 export const isWritten = (outline: Outline): outline is GlyphsOutline | RunningOutline => 'text' in outline;
 
+/** Outlines that are not exchanged for others: what is written or drawn would be lost. */
+export const keepsOutline = (outline: Outline): boolean => outlineKind(outline).keeps ?? false;
+
 /** The outline for a piece that became larger or smaller with all that is on it: what it measures in real units goes along. */
 export const scaledOutline = (outline: Outline, scale: number): Outline =>
   outlineKind(outline).scaled?.(outline, scale) ?? outline;

@@ -41,6 +41,8 @@ export interface OutlineKind<O extends { kind: string }> extends Answers<O> {
   cut(outline: O, size: Size, typesetter: Typesetter, asset?: Find): MadeCut;
   /** How much of what is written in it does not fit, and what is counted. */
   over?(outline: O, size: Size, typesetter: Typesetter): { count: number; of: 'word' | 'letter' };
+  /** What is written or drawn is that alone: another cut would lose it. */
+  keeps?: true;
   /** A hand takes hold of its box, and its box is the room it takes: nobody should have to hit a hairline. */
   byBox?: true;
   /** How far beside its outline a hand still takes hold of it, points. */

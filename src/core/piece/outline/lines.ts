@@ -109,6 +109,7 @@ function leftBy([eraser]: Mark[], marks: readonly Mark[]): Seen | null {
 export const lines: OutlineKind<LinesOutline> = {
   kind: 'lines',
   name: 'Drawn',
+  keeps: true,
   schema: object({
     kind: string().oneOf(['lines']).required(),
     frame: object({ x: far, y: far, width: side, height: side }).noUnknown().required(),

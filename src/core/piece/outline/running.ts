@@ -53,6 +53,7 @@ const MOST_GLYPHS = 6000;
 export const running: OutlineKind<RunningOutline> = {
   kind: 'running',
   name: 'Words along an outline',
+  keeps: true,
   schema: object({
     kind: string().oneOf(['running']).required(),
     text: string().max(MOST_RUNNING_LETTERS).defined(),

@@ -1,20 +1,12 @@
 /** Thread: stitches as sewn along a line, each side of it a whole number of them, lit by the page light. */
 import { array, number, object, string } from 'yup';
 import { mixed } from '@/core/color/hex';
-import { boxOfPoints, type Box } from '@/core/geometry/box';
-import {
-  apply,
-  compose,
-  rotation,
-  scaling,
-  translation,
-  type Matrix,
-  type Point,
-} from '@/core/geometry/matrix';
+import { boxOfPoints, outset, type Box } from '@/core/geometry/box';
+import { apply, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { pathOfRings } from '@/core/geometry/offset';
-import type { Path } from '@/core/geometry/path';
+import { transformPath, type Path } from '@/core/geometry/path';
 import { inkSlots } from '@/core/piece/answers';
-import type { Mark, Tip } from '@/core/picture/picture';
+import type { FillMark, Mark, Tip } from '@/core/picture/picture';
 import { SHADOW_INK } from '@/core/piece/finish/light';
 import type { Course } from '@/core/trail/course';
 import { asWide, colourField, shareField } from '@/core/trail/fields';
@@ -24,7 +16,6 @@ import { litStamps } from '@/core/trail/lights';
 import { chords, type Chord } from '@/core/trail/places';
 import { strandMarks, strandOutline } from '@/core/trail/thread/strand';
 import { STITCH_NAMES, STITCHES, type Sewn, type StitchName, type Unit } from '@/core/trail/thread/stitches';
-import { stampsMark } from '@/core/trail/tip';
 import { formatLength } from '@/core/units/lengths';
 
 export interface ThreadTrail {
@@ -69,11 +60,10 @@ const pitchOf = ({ stitch, length, gap, width }: ThreadTrail): number => {
 interface Laid {
   map: Matrix;
   way: number;
-  unit: UnitName;
+  sort: UnitName;
 }
 
-const UNITS = ['each', 'odd', 'first'] as const;
-type UnitName = (typeof UNITS)[number];
+type UnitName = 'each' | 'odd' | 'first';
 
 function laidOn(trail: ThreadTrail, courses: readonly Course[]): Laid[] {
   const pitch = pitchOf(trail);
@@ -86,19 +76,22 @@ function laidOn(trail: ThreadTrail, courses: readonly Course[]): Laid[] {
       const last = corner === 'last' && after ? run.length + after : run.length - after;
       const along = chords(run, pitch, before, last).map((chord: Chord): Laid => {
         const scale = chord.length / pitch;
-        return { map: laidAlong(chord, scale), way: chord.way, unit: unitOf(chord.i) };
+        return { map: laidAlong(chord, scale), way: chord.way, sort: unitOf(chord.i) };
       });
       if (corner !== 'one' || !before) return along;
       const way = wayOn(run, 0);
       const [at] = run.points as [Point];
       const half = { x: at.x - (pitch / 2) * Math.cos(way), y: at.y - (pitch / 2) * Math.sin(way), way };
-      return [{ map: laidAlong(half, 1), way, unit: 'each' }, ...along];
+      return [{ map: laidAlong(half, 1), way, sort: 'each' }, ...along];
     }),
   );
 }
 
-const laidAlong = ({ x, y, way }: Point & { way: number }, scale: number): Matrix =>
-  compose(translation(x, y), rotation((way * 180) / Math.PI), scaling(scale, 1));
+/** Plain code, as it runs for every stitch. */
+function laidAlong({ x, y, way }: Point & { way: number }, scale: number): Matrix {
+  const [cos, sin] = [Math.cos(way), Math.sin(way)];
+  return [cos * scale, sin * scale, -sin, cos, x, y];
+}
 
 /** How much of a side is left free at a corner of `inside` radians, so that broad stitches of two sides do not meet. */
 function cornerRoom({ stitch, height }: ThreadTrail, inside: number | null): number {
@@ -134,7 +127,7 @@ function sewnUnits(trail: ThreadTrail): Record<UnitName, Sewn & { rings: Point[]
 /** What the strands of all stitches cover. */
 const coveredBy = (all: readonly Laid[], units: ReturnType<typeof sewnUnits>): Path =>
   pathOfRings(
-    all.flatMap(({ map, unit }) => units[unit].rings.map((ring) => ring.map((point) => apply(map, point)))),
+    all.flatMap(({ map, sort }) => units[sort].rings.map((ring) => ring.map((point) => apply(map, point)))),
   );
 
 const dot = ({ x, y }: Point, r: number): Point[] =>
@@ -170,27 +163,11 @@ export const thread: TrailKind<ThreadTrail> = {
   half: ({ stitch, height, width }) => ((STITCHES[stitch].broad ? height : 0) + width) / 2,
   shape: (trail, courses): Path => coveredBy(laidOn(trail, courses), sewnUnits(trail)),
   lay(trail, courses, { toward, strength }): Mark[] {
-    const { colours, width, tension, stitch } = trail;
     const all = laidOn(trail, courses);
     if (!all.length) return [];
     const units = sewnUnits(trail);
-    const flat = Math.hypot(toward.x, toward.y) || 1;
-    const slack = 1 + 1.6 * (1 - tension);
-    const fall = 0.34 * width * slack;
-    const shadow: Mark = {
-      mark: 'shadow',
-      path: coveredBy(all, units),
-      grow: 0,
-      offset: { x: (-toward.x / flat) * fall, y: (-toward.y / flat) * fall },
-      blur: Math.max(0.15, 0.24 * width * slack),
-      colour: SHADOW_INK,
-      opacity: Math.min(1, strength * 1.1),
-    };
-    return [
-      ...(strength > 0 ? [shadow] : []),
-      ...(STITCHES[stitch].close ? [] : pierced(all, units, colours[0]!, width)),
-      ...strands(all, units, trail, Math.atan2(toward.y, toward.x)),
-    ];
+    const light = Math.atan2(toward.y, toward.x);
+    return [...beneath(all, units, trail, light, strength), ...strands(all, units, trail, light)];
   },
   told(trail, courses) {
     const count = laidOn(trail, courses).length;
@@ -212,30 +189,51 @@ function sized(trail: ThreadTrail, scale: number): ThreadTrail {
   };
 }
 
-/** The holes in the paper. */
-function pierced(all: readonly Laid[], units: ReturnType<typeof sewnUnits>, colour: string, width: number) {
-  const rings = UNITS.map((name) => units[name].holes.map((hole) => dot(hole, 0.4 * width)));
-  const ink = mixed(colour, SHADOW_INK, 0.8);
-  return stampsMark(
-    rings.map((list): Tip => [{ mark: 'fill', path: pathOfRings(list), colour: ink }]),
-    rings.map((list) => boxOfTip(list)),
-    all.flatMap(({ map, unit }) => (units[unit].holes.length ? [{ tip: UNITS.indexOf(unit), map }] : [])),
-  );
-}
+/**
+ * Beneath the threads: the holes in the paper, and what the strands throw beside them, farther the slacker they lie: the
+ * strand moved away from the light, three times, each narrower. It is as soft as that small a shadow looks, and stays a few
+ * outlines in print.
+ */
+const beneath = (
+  all: readonly Laid[],
+  units: ReturnType<typeof sewnUnits>,
+  trail: ThreadTrail,
+  light: number,
+  strength: number,
+) =>
+  litStamps(`beneath thread ${strength} ${JSON.stringify(trail)}`, all, light, (sort, from) => {
+    const { threads, rings, holes } = units[sort as UnitName];
+    const { width, tension, stitch, colours } = trail;
+    const fall = 0.34 * width * (1 + 1.6 * (1 - tension));
+    const away = translation(-fall * Math.cos(from), -fall * Math.sin(from));
+    const thrown = strength > 0 ? [1.5, 1.15, 0.8] : [];
+    const pierced = STITCHES[stitch].close ? [] : holes;
+    const tip: Tip = [
+      ...thrown.map((wide): FillMark => ({
+        mark: 'fill',
+        path: transformPath(away, pathOfRings(threads.map((points) => strandOutline(points, wide * width)))),
+        colour: SHADOW_INK,
+        opacity: Math.min(1, 0.46 * strength),
+      })),
+      ...pierced.map((hole): FillMark => ({
+        mark: 'fill',
+        path: pathOfRings([dot(hole, 0.4 * width)]),
+        colour: mixed(colours[0]!, SHADOW_INK, 0.8),
+      })),
+    ];
+    return { tip, box: outset(boxOfTip(rings), 0.5 * width + fall) };
+  }).filter(({ tips }) => tips.some(({ length }) => length > 0));
 
 /** The threads: those that lie alike in the light are drawn once, and placed. */
 const strands = (
   all: readonly Laid[],
   units: ReturnType<typeof sewnUnits>,
-  { colours, width, stitch }: ThreadTrail,
+  trail: ThreadTrail,
   light: number,
 ) =>
-  litStamps(
-    all.map(({ map, unit, way }) => ({ sort: unit, way, map })),
-    light,
-    (sort, from) => {
-      const { threads, rings } = units[sort as UnitName];
-      const cord = { width, colours, light: from, dips: !STITCHES[stitch].close };
-      return { tip: threads.flatMap((points) => strandMarks(points, cord)), box: boxOfTip(rings) };
-    },
-  );
+  litStamps(`thread ${JSON.stringify(trail)}`, all, light, (sort, from) => {
+    const { threads, rings } = units[sort as UnitName];
+    const { colours, width, stitch } = trail;
+    const cord = { width, colours, light: from, dips: !STITCHES[stitch].close };
+    return { tip: threads.flatMap((points) => strandMarks(points, cord)), box: boxOfTip(rings) };
+  });

@@ -8,7 +8,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
 import { pathData } from '@/core/geometry/path';
-import { isWritten, type Outline } from '@/core/piece/outline';
+import { keepsOutline, type Outline } from '@/core/piece/outline';
 import { ellipse } from '@/core/piece/outline/ellipse';
 import { punchOf } from '@/core/piece/outline/punches';
 import { valuesFor, type Setting } from '@/core/piece/outline/punches/punch';
@@ -73,7 +73,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const free = pieces.filter(({ placement }) => !placement.locked);
-  const cuttable = free.filter(({ outline }) => !isWritten(outline));
+  const cuttable = free.filter(({ outline }) => !keepsOutline(outline));
   const [piece] = cuttable;
   if (!free.length)
     return (
@@ -85,8 +85,13 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       {!piece && (
         <Typography variant="body2" color="text.secondary">
-          Words are cut to their letters.
+          What is written or drawn is cut to that.
         </Typography>
+      )}
+      {free.length === 1 && free[0]!.outline.kind === 'lines' && (
+        <Button variant="outlined" color="inherit" onClick={() => store.getState().openSheet('lines')}>
+          Draw on, or hold its lines
+        </Button>
       )}
       {free.length === 1 && free[0]!.outline.kind === 'glyphs' && <JoinedControls piece={free[0]!} />}
       {piece && (

@@ -1,6 +1,6 @@
 /** Cutting: to punches, with and out of each other, larger and smaller, apart. */
 import { aimed } from '@/features/table/acts/aimed';
-import { isWritten } from '@/core/piece/outline';
+import { keepsOutline } from '@/core/piece/outline';
 import { toolsFor, cutOf } from '@/core/page/outlines';
 import type { Combination } from '@/core/geometry/combine';
 import type { Point } from '@/core/geometry/matrix';
@@ -29,7 +29,7 @@ const CARDSTOCK = '#9e2b45';
 const MOST_POINTS = 20_000;
 
 export const cuttable = (session: Session): Piece[] =>
-  unlocked(session).filter(({ outline }) => !isWritten(outline));
+  unlocked(session).filter(({ outline }) => !keepsOutline(outline));
 
 /** Why nothing can be cut out of this paper; null where it can. */
 export const NO_OPENINGS = (session: Session): string | null =>

@@ -20,7 +20,7 @@ import {
 } from '@/core/geometry/knots';
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
-import { isWritten, outlineKind } from '@/core/piece/outline';
+import { keepsOutline, outlineKind } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { extentOf, placementMatrix, SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import { shapedPiece } from '@/core/project/create';
@@ -194,8 +194,8 @@ export function startReshaping(store: SessionStore): Result<number> {
   const [piece, ...more] = unlocked(session);
   if (session.readOnly) return refuse(store, 'Another tab holds this project.');
   if (!piece || more.length) return refuse(store, 'Select one piece whose outline is to be worked.');
-  if (isWritten(piece.outline))
-    return refuse(store, 'Words keep the outlines of their letters. Select a piece of another kind.');
+  if (keepsOutline(piece.outline))
+    return refuse(store, 'What is written or drawn keeps its own outlines. Select a piece of another kind.');
   const many = ringsOf(session, piece).reduce((sum, ring) => sum + ring.length, 0);
   if (many > MOST_KNOTS)
     return refuse(store, `Its outline has ${many} points; up to ${MOST_KNOTS} can be moved one by one.`);

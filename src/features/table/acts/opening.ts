@@ -1,4 +1,5 @@
 /** Going into what is chosen: its group, its words, its picture, its points. */
+import { isDrawn } from '@/core/project/lines';
 import { isWritten } from '@/core/piece/outline';
 import { chosen, enter } from '@/features/table/acts/choosing';
 import { startReshaping } from '@/features/table/acts/drawing';
@@ -13,6 +14,7 @@ export function goInto(store: SessionStore, only?: string): unknown {
   const [piece] = chosen(session);
   if (!piece || piece.placement.locked || session.readOnly) return;
   if (isWritten(piece.outline)) return writeOn(store, piece);
+  if (isDrawn(piece)) return session.openSheet('lines');
   if (canSlide(piece)) return startSliding(store, piece);
   return startReshaping(store);
 }

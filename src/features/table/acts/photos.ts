@@ -1,6 +1,6 @@
 /** Photos among themselves: arranged by proposal, swapped, put into empty places. */
 import { assetsIn } from '@/core/piece/assets';
-import { isWritten } from '@/core/piece/outline';
+import { keepsOutline } from '@/core/piece/outline';
 import type { Box } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
@@ -110,7 +110,7 @@ export function swapChosen(store: SessionStore): Result<number> {
 export function makePlaces(store: SessionStore): Result<number> {
   const session = store.getState();
   const pieces = chosen(session).filter(
-    ({ placement, outline }) => !placement.locked && !isWritten(outline) && outline.kind !== 'own',
+    ({ placement, outline }) => !placement.locked && !keepsOutline(outline) && outline.kind !== 'own',
   );
   if (!pieces.length)
     return refuse(store, 'Select what shall be a place for a photo: a cut piece or a photo.');
