@@ -13,6 +13,7 @@ export type InkPart =
   | 'stroke'
   | 'mat'
   | 'treatment'
+  | 'trail'
   | 'letters'
   | 'words'
   | 'echo'

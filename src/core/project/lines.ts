@@ -6,7 +6,8 @@ import { frameOf, type LinesOutline } from '@/core/piece/outline/lines';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt, placementMatrix, SMALLEST_PIECE, type Placement } from '@/core/piece/placement/placement';
 import { trailKind, type Trail } from '@/core/trail';
-import type { Line } from '@/core/trail/line';
+import { onRun } from '@/core/geometry/runs';
+import { courseOf, type Line } from '@/core/trail/line';
 
 export type DrawnPiece = Piece & { outline: LinesOutline };
 export const isDrawn = (piece: Piece): piece is DrawnPiece => piece.outline.kind === 'lines';
@@ -40,6 +41,20 @@ export function planeToPage({ outline: { frame }, placement }: DrawnPiece) {
     scaling(width / frame.width, height / frame.height),
     translation(-frame.x - frame.width / 2, -frame.y - frame.height / 2),
   );
+}
+
+/** The middle of the uppermost ribbon or twine of a piece, on the page, and the way there in degrees, upright; null without. */
+export function whereTied(piece: DrawnPiece): (Point & { turn: number }) | null {
+  const line = piece.outline.lines.findLast(({ trail }) => trailKind(trail).ties);
+  const run = line && courseOf(line, 1, 1).runs[0];
+  if (!run) return null;
+  const map = planeToPage(piece);
+  const [a, b] = [onRun(run, run.length / 2 - 1, 0), onRun(run, run.length / 2 + 1, 0)].map((p) =>
+    apply(map, p),
+  ) as [Point, Point];
+  const turn = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+  const upright = turn > 90 ? turn - 180 : turn <= -90 ? turn + 180 : turn;
+  return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, turn: upright };
 }
 
 /** Where points of the page lie in the plane of a piece's lines, and how many times wider what is drawn there must be. */

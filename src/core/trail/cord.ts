@@ -99,6 +99,7 @@ const bodyOf = ({ width }: CordTrail, courses: readonly Course[]): Path =>
 export const cord: TrailKind<CordTrail> = {
   kind: 'cord',
   name: 'Twine',
+  ties: true,
   lift: 0,
   schema: object({
     kind: string().oneOf(['cord']).required(),

@@ -2,7 +2,6 @@
 import { array, boolean, number, object, string } from 'yup';
 import { evenly, steadied } from '@/core/geometry/freehand';
 import type { Point } from '@/core/geometry/matrix';
-import { simplifyLine } from '@/core/geometry/simplify';
 import { closedCourse, openCourse, type Course } from '@/core/trail/course';
 import { trailSchema, type Trail } from '@/core/trail';
 
@@ -61,8 +60,14 @@ export function kept(spots: readonly Pressing[]): Pick<Line, 'at' | 'pressure' |
     return Number.isFinite(x) && Number.isFinite(y) && !(before && before.x === x && before.y === y);
   });
   let tolerance = 0.02;
-  let thin: Pressing[] = distinct.length > 2 ? (simplifyLine(distinct, tolerance) as Pressing[]) : distinct;
-  while (thin.length > MOST_LINE_POINTS) thin = simplifyLine(distinct, (tolerance *= 3)) as Pressing[];
+  let thin = thinned(distinct, tolerance);
+  while (thin.length > MOST_LINE_POINTS) {
+    // What is all corners is taken more coarsely in the end.
+    thin =
+      tolerance < COARSEST
+        ? thinned(distinct, (tolerance *= 3))
+        : thin.filter((_, i) => i % 2 === 0 || i === thin.length - 1);
+  }
   const within = (value: number) => Math.max(-FAR, Math.min(FAR, round(value, 1000)));
   const told = (of: 'pressure' | 'lean') => {
     const [first] = thin;
@@ -75,6 +80,49 @@ export function kept(spots: readonly Pressing[]): Pick<Line, 'at' | 'pressure' |
       : {}),
     ...(told('lean') ? { lean: thin.map(({ lean = 0 }) => round(Math.min(90, Math.max(0, lean)), 10)) } : {}),
   };
+}
+
+/** A third of an inch. */
+const COARSEST = 24;
+/** So many spots are thinned out together. */
+const STRETCH = 256;
+
+/** Points a step of pressure counts as: a twentieth of it is seen in the width of a broad tip. */
+const PRESSED = 1;
+
+/** Ramer (1972) and Douglas & Peucker (1973) over place and pressure: where a hand only pressed harder says something, too. */
+function thinned(spots: readonly Pressing[], tolerance: number): Pressing[] {
+  const way = [0];
+  for (let i = 1; i < spots.length; i++)
+    way.push(way[i - 1]! + Math.hypot(spots[i]!.x - spots[i - 1]!.x, spots[i]!.y - spots[i - 1]!.y));
+  const last = spots.length - 1;
+  const keep = new Set([last]);
+  // Stretch by stretch, as a line that is all corners would else cost the square of its length.
+  const spans: [number, number][] = [];
+  for (let from = 0; from < last; from += STRETCH) {
+    keep.add(from);
+    spans.push([from, Math.min(last, from + STRETCH)]);
+  }
+  for (let span = spans.pop(); span; span = spans.pop()) {
+    const [from, to] = span;
+    const [a, b] = [spots[from]!, spots[to]!];
+    const [pa, pb] = [a.pressure ?? 0.5, b.pressure ?? 0.5];
+    const long = way[to]! - way[from]!;
+    let [most, at] = [tolerance, -1];
+    for (let i = from + 1; i < to; i++) {
+      const p = spots[i]!;
+      // Where the hand would be had it gone straight: who goes back on himself is elsewhere.
+      const t = long ? (way[i]! - way[from]!) / long : 0;
+      const away = Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
+      const pressed = Math.abs((p.pressure ?? 0.5) - pa - t * (pb - pa)) * PRESSED;
+      const off = Math.max(away, pressed);
+      if (off > most) [most, at] = [off, i];
+    }
+    if (at < 0) continue;
+    keep.add(at);
+    spans.push([from, at], [at, to]);
+  }
+  return spots.filter((_, i) => keep.has(i));
 }
 
 /** How far apart points of a smoothed line are, points: a fifth of a millimetre. */

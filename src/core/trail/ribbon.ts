@@ -326,6 +326,7 @@ const TAPE = 0.86;
 export const ribbon: TrailKind<RibbonTrail> = {
   kind: 'ribbon',
   name: 'Ribbon',
+  ties: true,
   lift: 0,
   schema: object({
     kind: string().oneOf(['ribbon']).required(),

@@ -226,6 +226,10 @@ describe('lines as they come from a hand', () => {
         { x: 0, y: 0 },
       ]).at,
     ).toEqual([0, 0, 9, 0, 0, 0]);
+    // Where a hand only pressed harder, on a straight line, is kept; where it went back on itself, too.
+    const swell = kept([0, 10, 20, 30, 40].map((x) => ({ x, y: 0, pressure: x === 20 ? 0.9 : 0.3 })));
+    expect(swell).toEqual({ at: [0, 0, 10, 0, 20, 0, 30, 0, 40, 0], pressure: [0.3, 0.3, 0.9, 0.3, 0.3] });
+    expect(kept([0, 30, 10, 40].map((x) => ({ x, y: 0 }))).at).toEqual([0, 0, 30, 0, 10, 0, 40, 0]);
     const pen = kept([
       { x: 0, y: 0, pressure: 0.1, lean: 3 },
       { x: 9, y: 4, pressure: 0.7, lean: 3 },

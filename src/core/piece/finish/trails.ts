@@ -2,6 +2,7 @@
 import { array, number, object, string } from 'yup';
 import type { Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
+import type { InkSlot } from '@/core/piece/answers';
 import type { FinishKind } from '@/core/piece/finish/kind';
 import { STROKE_SIDES } from '@/core/piece/finish/stroke';
 import { layTrail, scaledTrail, trailKind, trailSays, trailSchema, type Trail } from '@/core/trail';
@@ -59,7 +60,10 @@ export const trails: FinishKind<Along[]> = {
   )
     .min(1)
     .max(MOST_TRAILS),
-  inks: (list) => list.flatMap(({ trail }) => trailKind(trail).inks?.(trail) ?? []),
+  inks: (list) =>
+    list.flatMap(({ trail }) =>
+      (trailKind(trail).inks?.(trail) ?? []).map((slot): InkSlot => ({ ...slot, part: 'trail' })),
+    ),
   over: (list, { path, toward, light, tools }): Mark[] =>
     list.flatMap((along) =>
       layTrail(along.trail, coursesFor(along, path), {

@@ -2,7 +2,10 @@
 import { GROUND, inkSlots, slotKey } from '@/core/inks/used';
 import type { Edit } from '@/core/project/edits/edit';
 import { surfaceOf } from '@/core/project/model';
+import type { InkPart } from '@/core/piece/answers';
 import type { Piece } from '@/core/piece/piece';
+
+const OF_FINISH: ReadonlySet<InkPart> = new Set(['stroke', 'mat', 'treatment', 'trail']);
 
 /**
  * Puts other colours in the place of inks, wherever on the page they are used, all at once: two may change places. Locked
@@ -24,7 +27,7 @@ export const recolour = (
         const next = inks.get(colour);
         if (!next || next === colour || (only && !only.has(slotKey(piece.id, part)))) continue;
         set(next);
-        if (part === 'stroke' || part === 'mat' || part === 'treatment') delete piece.look;
+        if (OF_FINISH.has(part)) delete piece.look;
       }
     }
   },

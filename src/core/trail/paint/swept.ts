@@ -46,8 +46,37 @@ export function sweptRound(dabs: readonly Dab[]): Path {
   });
 }
 
+/** Points a dab that is left out may lie off, and how many are left out at a time. */
+const OFF = 0.02;
+const AHEAD = 48;
+
+/** The dabs between which nothing but a straight stretch lies: what is swept between is the same. */
+function telling(dabs: readonly Dab[]): Dab[] {
+  const kept: Dab[] = [dabs[0]!];
+  for (let from = 0; from < dabs.length - 1;) {
+    let to = from + 1;
+    for (let next = to + 1; next < dabs.length && next <= from + AHEAD && straight(dabs, from, next); next++)
+      to = next;
+    kept.push(dabs[to]!);
+    from = to;
+  }
+  return kept;
+}
+
+function straight(dabs: readonly Dab[], from: number, to: number): boolean {
+  const [a, b] = [dabs[from]!, dabs[to]!];
+  for (let i = from + 1; i < to; i++) {
+    const p = dabs[i]!;
+    const t = (p.s - a.s) / (b.s - a.s || 1);
+    const away = Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
+    if (away > OFF || Math.abs(p.r - a.r - t * (b.r - a.r)) > OFF) return false;
+  }
+  return true;
+}
+
 /** The area a convex tip sweeps that keeps its direction, as a pen's nib does. */
-export function swept(dabs: readonly Dab[], nib: (r: number) => Nib): Path {
+export function swept(all: readonly Dab[], nib: (r: number) => Nib): Path {
+  const dabs = all.length > 2 ? telling(all) : all;
   const at = (dab: Dab): Point[] =>
     nib(dab.r).map(({ x, y }) => ({ x: dab.x + dab.r * x, y: dab.y + dab.r * y }));
   if (dabs.length < 2) return dabs[0] ? pathOfRings([at(dabs[0])]) : [];

@@ -167,7 +167,7 @@ export const thread: TrailKind<ThreadTrail> = {
     if (!all.length) return [];
     const units = sewnUnits(trail);
     const light = Math.atan2(toward.y, toward.x);
-    return [...beneath(all, units, trail, light, strength), ...strands(all, units, trail, light)];
+    return sewnMarks(trail, all, units, light, strength);
   },
   told(trail, courses) {
     const count = laidOn(trail, courses).length;
@@ -189,51 +189,58 @@ function sized(trail: ThreadTrail, scale: number): ThreadTrail {
   };
 }
 
+/** What of stitches is drawn: those that lie alike in the light are drawn once, and placed. */
+function sewnMarks(
+  trail: ThreadTrail,
+  all: readonly Laid[],
+  units: ReturnType<typeof sewnUnits>,
+  light: number,
+  strength: number,
+): Mark[] {
+  const { colours, width, stitch, gap } = trail;
+  const dips = !STITCHES[stitch].close;
+  const of = `${strength} ${JSON.stringify(trail)}`;
+  const threads = (name: UnitName, from: number): Tip =>
+    units[name].threads.flatMap((points) => strandMarks(points, { width, colours, light: from, dips }));
+  const under = (name: UnitName, from: number): Tip => beneath(trail, units[name], from, strength);
+  const box = (name: UnitName): Box => outset(boxOfTip(units[name].rings), 1.5 * width);
+  const marks = (what: string, tip: (name: UnitName, from: number) => Tip) =>
+    litStamps(`${what} ${of}`, all, light, (sort, from) => {
+      const name = sort as UnitName;
+      return { tip: tip(name, from), box: box(name) };
+    }).filter(({ tips }) => tips.some(({ length }) => length > 0));
+  // Where no shadow reaches the next stitch each is drawn at once with what lies beneath it.
+  if (STITCHES[stitch].gaps && gap > width)
+    return marks('thread', (name, from) => [...under(name, from), ...threads(name, from)]);
+  return [...marks('beneath thread', under), ...marks('thread alone', threads)];
+}
+
 /**
  * Beneath the threads: the holes in the paper, and what the strands throw beside them, farther the slacker they lie: the
  * strand moved away from the light, three times, each narrower. It is as soft as that small a shadow looks, and stays a few
  * outlines in print.
  */
-const beneath = (
-  all: readonly Laid[],
-  units: ReturnType<typeof sewnUnits>,
-  trail: ThreadTrail,
-  light: number,
+function beneath(
+  { width, tension, stitch, colours }: ThreadTrail,
+  { threads, holes }: Sewn,
+  from: number,
   strength: number,
-) =>
-  litStamps(`beneath thread ${strength} ${JSON.stringify(trail)}`, all, light, (sort, from) => {
-    const { threads, rings, holes } = units[sort as UnitName];
-    const { width, tension, stitch, colours } = trail;
-    const fall = 0.34 * width * (1 + 1.6 * (1 - tension));
-    const away = translation(-fall * Math.cos(from), -fall * Math.sin(from));
-    const thrown = strength > 0 ? [1.5, 1.15, 0.8] : [];
-    const pierced = STITCHES[stitch].close ? [] : holes;
-    const tip: Tip = [
-      ...thrown.map((wide): FillMark => ({
-        mark: 'fill',
-        path: transformPath(away, pathOfRings(threads.map((points) => strandOutline(points, wide * width)))),
-        colour: SHADOW_INK,
-        opacity: Math.min(1, 0.46 * strength),
-      })),
-      ...pierced.map((hole): FillMark => ({
-        mark: 'fill',
-        path: pathOfRings([dot(hole, 0.4 * width)]),
-        colour: mixed(colours[0]!, SHADOW_INK, 0.8),
-      })),
-    ];
-    return { tip, box: outset(boxOfTip(rings), 0.5 * width + fall) };
-  }).filter(({ tips }) => tips.some(({ length }) => length > 0));
-
-/** The threads: those that lie alike in the light are drawn once, and placed. */
-const strands = (
-  all: readonly Laid[],
-  units: ReturnType<typeof sewnUnits>,
-  trail: ThreadTrail,
-  light: number,
-) =>
-  litStamps(`thread ${JSON.stringify(trail)}`, all, light, (sort, from) => {
-    const { threads, rings } = units[sort as UnitName];
-    const { colours, width, stitch } = trail;
-    const cord = { width, colours, light: from, dips: !STITCHES[stitch].close };
-    return { tip: threads.flatMap((points) => strandMarks(points, cord)), box: boxOfTip(rings) };
-  });
+): Tip {
+  const fall = 0.34 * width * (1 + 1.6 * (1 - tension));
+  const away = translation(-fall * Math.cos(from), -fall * Math.sin(from));
+  const thrown = strength > 0 ? [1.7, 1.4, 1.1, 0.8] : [];
+  const pierced = STITCHES[stitch].close ? [] : holes;
+  return [
+    ...thrown.map((wide): FillMark => ({
+      mark: 'fill',
+      path: transformPath(away, pathOfRings(threads.map((points) => strandOutline(points, wide * width)))),
+      colour: SHADOW_INK,
+      opacity: Math.min(1, 0.36 * strength),
+    })),
+    ...pierced.map((hole): FillMark => ({
+      mark: 'fill',
+      path: pathOfRings([dot(hole, 0.4 * width)]),
+      colour: mixed(colours[0]!, SHADOW_INK, 0.8),
+    })),
+  ];
+}

@@ -20,6 +20,8 @@ import { naming, together, type Edit } from '@/core/project/edits/edit';
 import { setFact } from '@/core/project/edits/facts';
 import { bringFonts } from '@/core/project/edits/fonts';
 import { gather } from '@/core/project/edits/gather';
+import { groupPieces } from '@/core/project/edits/group';
+import { isDrawn, whereTied } from '@/core/project/lines';
 import { addPage, becomePage } from '@/core/project/edits/page';
 import { coversPage, exchangePiece, layPieces } from '@/core/project/edits/pile';
 import {
@@ -51,10 +53,31 @@ const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => (
 /** A thing of its own at its true size: stamped flat, or lying in its own edge. */
 export function layArt(store: SessionStore, asset: Asset, compartment: ArtCompartment, spot?: Spot): void {
   const session = store.getState();
+  if (!spot && compartment === 'bits' && tie(session, asset)) return;
   const piece = artPiece(newId(), asset, compartment, spot ?? freeSpot(session));
   session.perform(gathered(compartment, asset, layPieces(session.surfaceId, [piece], [asset])), {
     selection: [piece.id],
   });
+}
+
+/** A bow, a knot, a charm on the drawn ribbon that is selected: from then on they are one. Says whether there was one. */
+function tie(session: Session, asset: Asset): boolean {
+  const [ribbon, ...more] = settledPieces(session, session.selection);
+  if (!ribbon || more.length || !isDrawn(ribbon) || ribbon.placement.locked || ribbon.groups) return false;
+  const at = whereTied(ribbon);
+  if (!at) return false;
+  const bow = artPiece(newId(), asset, 'bits', at);
+  const tied = { ...bow, placement: { ...bow.placement, turn: at.turn } };
+  const both = [ribbon, tied];
+  session.perform(
+    together(`tie ${naming([tied])} on`, [
+      gather('bits', [asset]),
+      layPieces(session.surfaceId, [tied], [asset]),
+      groupPieces(session.surfaceId, both, { id: newId(), name: 'Tied' }, session.entered),
+    ]),
+    { selection: both.map(({ id }) => id) },
+  );
+  return true;
 }
 
 /**

@@ -96,6 +96,7 @@ export function RibbonControls({ trail, unit, disabled, onChange }: Props) {
         value={trail.ends}
         disabled={disabled}
         onChange={(event) => set({ ends: event.target.value as End })}
+        sx={{ gridColumn: '1 / -1' }}
       >
         {ENDS.map((end) => (
           <MenuItem key={end} value={end}>

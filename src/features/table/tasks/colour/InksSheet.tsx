@@ -25,6 +25,7 @@ const PARTS: Record<InkPart, string> = {
   stroke: 'line of',
   mat: 'mat of',
   treatment: 'surface of',
+  trail: 'what runs along',
   letters: 'letters of',
   words: 'words in',
   echo: 'echo of',
