@@ -87,7 +87,8 @@ const metaOf = (schema: ISchema<unknown>): SchemaMetadata => (schema as AnySchem
 
 /** A choice is needed where each of what it chooses from is. */
 const isNeeded = (schema: ISchema<unknown>): boolean => {
-  const { options, each } = metaOf(schema);
+  const { options, each, absent } = metaOf(schema);
+  if (absent) return false;
   if (options) return options.every(isNeeded);
   return Boolean(each) || !(schema as AnySchema).describe().optional;
 };

@@ -10,6 +10,8 @@ declare module 'yup' {
     json?: Record<string, unknown>;
     /** What a choice is made from, or what each value of a record is. */
     options?: readonly ISchema<unknown>[];
+    /** The choice may be missing altogether. */
+    absent?: true;
     each?: ISchema<unknown>;
     keys?: string;
   }

@@ -79,6 +79,7 @@ const entrySchema = object({
   favourite: boolean(),
   trail: lazy((value: unknown) => (value === undefined ? mixed().notRequired() : trailSchema)).meta({
     options: [trailSchema],
+    absent: true,
   }),
   inks: array(
     object({
@@ -185,7 +186,7 @@ export function pathsFor(
   const taken = new Set<string>();
   const paths = new Map<string, string>();
   for (const supply of supplies) {
-    if (!supply.asset && !supply.page) continue;
+    if (supply.kind === 'inks' || supply.kind === 'line') continue;
     const plain =
       supply.name
         .replace(/[^\p{L}\p{N} ,&'’()+-]+/gu, ' ')

@@ -31,6 +31,8 @@ interface Stroke {
   spots: Pressing[];
   live: LiveLine;
   edge: EdgeGuide | null;
+  /** Held keys: a straight line, and one that goes in steps of its angle. */
+  keys: { line: boolean; stepped: boolean };
   /** As it stands, on its guide. */
   line(): { spots: Pressing[]; closed: boolean; exact: boolean };
 }
@@ -75,35 +77,25 @@ export function DrawLines() {
     const edge = guide === 'edge' ? new EdgeGuide(surface.pile, here, NEAR_EDGE / view.zoom, tools) : null;
     if (edge && !edge.leads)
       return session.refuse('Begin near the edge of a piece: the line follows it from there.');
-    const live = new LiveLine(canvases.map((one) => one.current!) as never, hand, smoothing, {
+    const live = new LiveLine([canvases[0].current!, canvases[1].current!], hand, smoothing, {
       view: canvasView(view.zoom, view.x, view.y, dense),
       source: sourceFor(room, growth(canvasView(view.zoom, 0, 0, dense))),
       toward: lightFrom(surface.light, [1, 0, 0, 1, 0, 0]),
       asset: tools.asset,
     });
-    const spots = [here];
-    let keys = { line: event.shiftKey, stepped: event.ctrlKey || event.metaKey };
-    stroke.current = {
-      ...{ spots, live, edge },
+    const drawn: Stroke = {
+      ...{ spots: [here], live, edge, keys: keysOf(event) },
       line() {
+        const { spots, keys } = drawn;
         const last = spots[spots.length - 1]!;
         if (edge) return { ...edge.line(), exact: true };
         if (guide === 'round') return { spots: circle(here, last), closed: spots.length > 1, exact: true };
-        if (guide === 'straight' || keys.line)
-          return {
-            spots: spots.length > 1 ? straight(here, last, keys.stepped) : spots,
-            closed: false,
-            exact: true,
-          };
-        return { spots, closed: false, exact: false };
+        if (guide !== 'straight' && !keys.line) return { spots, closed: false, exact: false };
+        const led = spots.length > 1 ? straight(here, last, keys.stepped) : spots;
+        return { spots: led, closed: false, exact: true };
       },
     };
-    const held = stroke.current;
-    Object.assign(held, {
-      keys: (next: typeof keys) => {
-        keys = next;
-      },
-    });
+    stroke.current = drawn;
     paintSoon();
   }
 
@@ -121,10 +113,10 @@ export function DrawLines() {
   function move(event: ReactPointerEvent<HTMLDivElement>): void {
     const box = event.currentTarget.getBoundingClientRect();
     setPointer({ x: event.clientX - box.left, y: event.clientY - box.top });
-    const now = stroke.current as (Stroke & { keys(next: { line: boolean; stepped: boolean }): void }) | null;
+    const now = stroke.current;
     if (!now) return;
     event.stopPropagation();
-    now.keys({ line: event.shiftKey, stepped: event.ctrlKey || event.metaKey });
+    now.keys = keysOf(event);
     // What came between two frames is drawn too.
     const native = event.nativeEvent;
     const all = native.getCoalescedEvents?.() ?? [];
@@ -182,6 +174,11 @@ export function DrawLines() {
     </Box>
   );
 }
+
+const keysOf = ({ shiftKey, ctrlKey, metaKey }: ReactPointerEvent) => ({
+  line: shiftKey,
+  stepped: ctrlKey || metaKey,
+});
 
 /** How hard and how upright a pen is held; nothing of it for a mouse or a finger, which cannot tell. */
 function penOf({ pointerType, pressure, tiltX = 0, tiltY = 0 }: PointerEvent | ReactPointerEvent) {
