@@ -15,6 +15,7 @@ import { SupplySearch } from '@/core/supplies/search';
 import { DOUBTFUL, guessKinds, type Seen } from '@/core/supplies/sort';
 import { paintDrawing } from '@/output/pixels/marks';
 import { node, ROOT } from '../../../scripts/node/platform';
+import { trailsOf } from '../../../scripts/testing/lines';
 
 const kit = (id: string, name: string, tags: string[] = []): Kit => ({
   id,
@@ -175,6 +176,7 @@ describe('kit.json', () => {
       lift: fc.double({ min: 0, max: 20, noNaN: true }),
       letters: text(3),
       favourite: fc.boolean(),
+      trail: fc.constantFrom(...trailsOf('a'.repeat(64))),
       inks: fc.array(fc.record({ name: text(20), colour: fc.constantFrom('#a92f3f', '#ffffff') }), {
         maxLength: 4,
       }),

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { rgbOf } from '@/core/color/hex';
 import { cutOf, toolsFor } from '@/core/page/outlines';
 import {
   alongOutline,
@@ -14,6 +15,7 @@ import {
   TRAIL_SIDES,
   type Along,
 } from '@/core/piece/finish/trails';
+import { evenColour } from '@/core/piece/material';
 import type { Piece } from '@/core/piece/piece';
 import { trailKind, type Trail } from '@/core/trail';
 import { formatLength, type Unit } from '@/core/units/lengths';
@@ -31,8 +33,15 @@ const SIDES = {
   outside: 'Outside',
   middle: 'Along the middle',
 } as const;
-/** The ink something begins with. */
-const INK = '#9e2b45';
+/** The inks something begins with: on what is light, and on what is dark. */
+const INKS = { onLight: '#9e2b45', onDark: '#f3e3c0' };
+
+/** An ink that stands off from what it is sewn on. */
+function inkOn({ material }: Piece): string {
+  const own = evenColour(material);
+  const light = own === undefined || rgbOf(own).reduce((sum, v) => sum + v, 0) > 1.9;
+  return light ? INKS.onLight : INKS.onDark;
+}
 
 export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
   const { store } = useRoom();
@@ -46,7 +55,7 @@ export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; uni
   const begin = (kind: Trail['kind']) => {
     const { assets, stamps, bits } = store.getState().history.project;
     const gathered = [...stamps, ...bits].flatMap((sha) => assets[sha] ?? []);
-    const trail = SPOOLS.find((spool) => spool.kind === kind)!.begin(INK, gathered);
+    const trail = SPOOLS.find((spool) => spool.kind === kind)!.begin(inkOn(piece), gathered);
     if (!trail)
       return store
         .getState()
