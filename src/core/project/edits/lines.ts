@@ -1,10 +1,8 @@
 /** Edits of lines drawn by hand: drawn on a piece of their own, taken hold of again, and what runs along the edges of pieces. */
 import type { Draft } from 'immer';
-import type { Asset } from '@/core/picture/asset';
 import type { Along } from '@/core/piece/finish/trails';
-import { MOST_LINES } from '@/core/piece/outline/lines';
 import type { Piece } from '@/core/piece/piece';
-import { changePieces, naming, together, type Edit } from '@/core/project/edits/edit';
+import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { linesPiece, relined, type DrawnPiece } from '@/core/project/lines';
 import { trailKind } from '@/core/trail';
@@ -31,31 +29,14 @@ const verb = ({ trail }: Line): string =>
   trailKind(trail).erases?.(trail) ? 'erase' : `draw ${trailKind(trail).name.toLowerCase()}`;
 
 /** Begins a piece with a line, its points of the page. */
-export const beginLines = (
-  surfaceId: string,
-  id: string,
-  line: Line,
-  assets: readonly Asset[] = [],
-): Edit => ({
-  ...layPieces(surfaceId, [linesPiece(id, [line])], assets),
+export const beginLines = (surfaceId: string, id: string, line: Line): Edit => ({
+  ...layPieces(surfaceId, [linesPiece(id, [line])]),
   label: verb(line),
 });
 
 /** One line more on a piece that has some, its points of the piece's own plane. */
-export const addLine = (surfaceId: string, id: string, line: Line, assets: readonly Asset[] = []): Edit =>
-  together(verb(line), [
-    bring(assets),
-    change('', surfaceId, id, (lines) =>
-      lines.length < MOST_LINES ? [...lines, structuredClone(line)] : [...lines],
-    ),
-  ]);
-
-const bring = (assets: readonly Asset[]): Edit => ({
-  label: '',
-  apply(project) {
-    for (const asset of assets) project.assets[asset.sha] ??= asset;
-  },
-});
+export const addLine = (surfaceId: string, id: string, line: Line): Edit =>
+  change(verb(line), surfaceId, id, (lines) => [...lines, structuredClone(line)]);
 
 /** Other ink, width, tip, smoothing of one line; of all of them where none is named. */
 export const changeLine = (
@@ -63,9 +44,8 @@ export const changeLine = (
   piece: DrawnPiece,
   lineId: string | null,
   to: Partial<Pick<Line, 'smoothing' | 'trail'>>,
-  assets: readonly Asset[] = [],
-): Edit => {
-  const changed = change(
+): Edit =>
+  change(
     'change line',
     surfaceId,
     piece.id,
@@ -75,8 +55,6 @@ export const changeLine = (
       ),
     `line ${lineId} ${Object.keys(to).join()}`,
   );
-  return assets.length ? together(changed.label, [bring(assets), changed]) : changed;
-};
 
 /** Takes a line off its piece; with the last one goes the piece. */
 export const removeLine = (surfaceId: string, piece: DrawnPiece, lineId: string): Edit => {
@@ -99,13 +77,8 @@ export const orderLine = (surfaceId: string, piece: DrawnPiece, lineId: string, 
   });
 
 /** What runs along the edge of pieces, the lowest first; nothing for none. */
-export const changeTrails = (
-  surfaceId: string,
-  pieces: readonly Piece[],
-  trails: readonly Along[],
-  assets: readonly Asset[] = [],
-): Edit => {
-  const edit = changePieces(
+export const changeTrails = (surfaceId: string, pieces: readonly Piece[], trails: readonly Along[]): Edit =>
+  changePieces(
     trails.length
       ? `change ${trailKind(trails.at(-1)!.trail).name.toLowerCase()} along ${naming(pieces)}`
       : `take off what runs along ${naming(pieces)}`,
@@ -117,5 +90,3 @@ export const changeTrails = (
     },
     'trails',
   );
-  return assets.length ? together(edit.label, [bring(assets), edit]) : edit;
-};

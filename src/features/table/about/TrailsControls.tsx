@@ -22,6 +22,7 @@ import { formatLength, type Unit } from '@/core/units/lengths';
 import * as act from '@/features/table/acts';
 import { measureWithin } from '@/features/table/parts/measures';
 import { Layer, Stack, TakeAway } from '@/features/table/parts/Stack';
+import { tipsIn } from '@/features/table/parts/trails/Pictures';
 import { SPOOLS } from '@/features/table/parts/trails/spools';
 import { TrailControls } from '@/features/table/parts/trails/TrailControls';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -53,8 +54,7 @@ export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; uni
   const set = (at: number, to: Partial<Along>) =>
     change(trails.map((along, i) => (i === at ? { ...along, ...to } : along)));
   const begin = (kind: Trail['kind']) => {
-    const { assets, stamps, bits } = store.getState().history.project;
-    const gathered = [...stamps, ...bits].flatMap((sha) => assets[sha] ?? []);
+    const gathered = tipsIn(store.getState().history.project);
     const trail = SPOOLS.find((spool) => spool.kind === kind)!.begin(inkOn(piece), gathered);
     if (!trail)
       return store

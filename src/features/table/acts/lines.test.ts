@@ -96,10 +96,17 @@ test('an eraser with nothing to rub out says so; else it is a line as any other'
 });
 
 test('a ready line runs along what is selected, or comes into the hand; a bow is tied to the ribbon that is selected', () => {
-  const store = table();
+  const store = table([inkPiece('a', 200, 100), inkPiece('b', 300, 100)]);
   store.getState().select(['a']);
   act.takeUpLine(store, NEW_THREAD, []);
   expect(pile(store)[0]!.finish.trails).toMatchObject([{ side: 'inside', trail: NEW_THREAD }]);
+  // Of several each keeps what runs along it already.
+  store.getState().select(['a', 'b']);
+  act.takeUpLine(store, NEW_RIBBON, []);
+  expect(pile(store).map(({ finish }) => finish.trails?.map((along) => along.trail.kind))).toEqual([
+    ['thread', 'ribbon'],
+    ['ribbon'],
+  ]);
   store.getState().select([]);
   act.takeUpLine(store, NEW_RIBBON, [{ asset, compartment: 'papers' }]);
   expect(store.getState()).toMatchObject({ sheet: 'lines', lining: { hand: NEW_RIBBON } });
@@ -113,7 +120,7 @@ test('a ready line runs along what is selected, or comes into the hand; a bow is
     { exact: true },
   );
   layArt(store, asset, 'bits');
-  const [, ribbon, bow] = pile(store);
+  const [, , ribbon, bow] = pile(store);
   expect(bow!.placement).toMatchObject({ x: 120, y: 200, turn: 0 });
   expect(bow!.groups).toEqual(ribbon!.groups);
   expect(store.getState().selection).toEqual([ribbon!.id, bow!.id]);

@@ -1,7 +1,7 @@
 /** Lines drawn by hand: what is drawn with, what comes of a stroke, and lines taken hold of again. */
 import { invert, apply, type Point } from '@/core/geometry/matrix';
 import { contains } from '@/core/geometry/path';
-import { lineShapes } from '@/core/piece/outline/lines';
+import { lineShapes, MOST_LINES } from '@/core/piece/outline/lines';
 import type { Asset } from '@/core/picture/asset';
 import { besideEdge, MOST_TRAILS, type Along } from '@/core/piece/finish/trails';
 import { together } from '@/core/project/edits/edit';
@@ -85,7 +85,9 @@ export function drawLine(
   const { lining, surfaceId, readOnly } = session;
   if (readOnly || !spots.length) return null;
   const { hand: trail, smoothing } = lining;
-  const piece = linesPieceOf(session);
+  const last = linesPieceOf(session);
+  // A piece that holds as many as a file takes is full: the line begins another.
+  const piece = last && last.outline.lines.length < MOST_LINES ? last : null;
   const erases = trailKind(trail).erases?.(trail) ?? false;
   if (erases && !piece)
     return 'The eraser takes away what was drawn. Select a drawn piece, or draw one first.';
@@ -172,10 +174,14 @@ export function takeUpLine(there: SessionStore, trail: Trail, pictures: readonly
   const pieces = unlocked(session).filter((piece) => !isDrawn(piece));
   const gathering = pictures.map(({ compartment, asset }) => gather(compartment, [asset]));
   if (pieces.length) {
-    const [first] = pieces as [Piece];
-    const trails = [...(first.finish.trails ?? []), besideEdge(trail)].slice(-MOST_TRAILS);
-    const edit = changeTrails(session.surfaceId, pieces, trails);
-    return session.perform(together(edit.label, [...gathering, edit]));
+    if (pieces.some(({ finish }) => (finish.trails?.length ?? 0) >= MOST_TRAILS))
+      return session.refuse(`Up to ${MOST_TRAILS} things run along one edge: take one off first.`);
+    // Each keeps what runs along it already.
+    const edits = pieces.map((piece) =>
+      changeTrails(session.surfaceId, [piece], [...(piece.finish.trails ?? []), besideEdge(trail)]),
+    );
+    const { label } = changeTrails(session.surfaceId, pieces, [besideEdge(trail)]);
+    return session.perform(together(label, [...gathering, ...edits]));
   }
   if (gathering.length) session.perform(together('bring in what a line is drawn with', gathering));
   setLining(there, { hand: structuredClone(trail), held: null, choosing: false });

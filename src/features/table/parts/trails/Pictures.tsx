@@ -7,6 +7,7 @@ import { useMemo } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { plainName } from '@/core/project/create';
+import type { Project } from '@/core/project/model';
 import type { Pictured } from '@/core/trail/fields';
 import { useThumbs } from '@/features/table/parts/useThumbs';
 import { useSession } from '@/features/table/room/context';
@@ -17,6 +18,14 @@ export const picturedOf = (asset: Asset): Pictured => {
 };
 
 /** What lies in the workbox that can be a tip: stamps first. */
+export const tipsIn = ({
+  stamps,
+  bits,
+  letters,
+  assets,
+}: Pick<Project, 'stamps' | 'bits' | 'letters' | 'assets'>): Asset[] =>
+  [...stamps, ...bits, ...letters].flatMap((sha) => assets[sha] ?? []);
+
 export function useGathered(): readonly Asset[] {
   const { stamps, bits, letters, assets } = useSession(
     useShallow(({ history: { project } }) => ({
@@ -26,10 +35,7 @@ export function useGathered(): readonly Asset[] {
       assets: project.assets,
     })),
   );
-  return useMemo(
-    () => [...stamps, ...bits, ...letters].flatMap((sha) => assets[sha] ?? []),
-    [stamps, bits, letters, assets],
-  );
+  return useMemo(() => tipsIn({ stamps, bits, letters, assets }), [stamps, bits, letters, assets]);
 }
 
 interface PicturesProps {

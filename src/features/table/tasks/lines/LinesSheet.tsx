@@ -12,6 +12,7 @@ import { trailKind, trailSays, type Trail } from '@/core/trail';
 import { newPaint } from '@/core/trail/paint/paint';
 import * as act from '@/features/table/acts';
 import { SideSheet } from '@/features/table/parts/SideSheet';
+import { tipsIn } from '@/features/table/parts/trails/Pictures';
 import { inkOf, SPOOLS } from '@/features/table/parts/trails/spools';
 import { TrailControls } from '@/features/table/parts/trails/TrailControls';
 import { KeepDialog } from '@/features/table/room/KeepDialog';
@@ -56,8 +57,7 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
     const ink = erases ? '#25232a' : inkOf(trail);
     if (next === 'eraser')
       return act.setLining(store, { hand: { ...newPaint('round', ink), width: 12, erase: true } });
-    const { assets, stamps, bits } = now.history.project;
-    const gathered = [...stamps, ...bits].flatMap((sha) => assets[sha] ?? []);
+    const gathered = tipsIn(now.history.project);
     const begun = SPOOLS.find(({ kind }) => kind === next)!.begin(ink, gathered);
     if (begun) act.setLining(store, { hand: begun });
     else
