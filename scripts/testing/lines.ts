@@ -62,7 +62,7 @@ export const LINE_EDITS = {
       lineOf(hand.chance.id(), wild(hand, assetOf(hand)), hand.chance.number(), hand.chance.number()),
     ),
   changeLine: (hand) =>
-    lines.changeLine(hand.s, drawnIn(hand), hand.chance.of([null, 'drawn-0']), {
+    lines.changeLine(hand.s, drawnIn(hand), hand.chance.of(['none', 'drawn-0']), {
       smoothing: hand.chance.number(),
       ...(hand.chance.bool() ? { trail: wild(hand, assetOf(hand)) } : {}),
     }),

@@ -15,14 +15,13 @@ export const isDrawn = (piece: Piece): piece is DrawnPiece => piece.outline.kind
 /** A piece of lines whose points are of the page. */
 export function linesPiece(id: string, lines: readonly Line[]): DrawnPiece {
   const frame = roomy(frameOf(lines));
-  const [{ trail }] = lines as [Line];
   return {
     id,
     name: 'Drawing',
     role: 'embellishment',
     material: { kind: 'drawn' },
     outline: { kind: 'lines', frame, lines: [...lines] },
-    finish: finishOf(trailKind(trail).lift),
+    finish: finishOf(0),
     placement: placedAt(frame),
   };
 }

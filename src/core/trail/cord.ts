@@ -100,7 +100,6 @@ export const cord: TrailKind<CordTrail> = {
   kind: 'cord',
   name: 'Twine',
   ties: true,
-  lift: 0,
   schema: object({
     kind: string().oneOf(['cord']).required(),
     colours: array(colourField).min(1).max(4).required(),

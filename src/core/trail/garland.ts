@@ -140,7 +140,6 @@ function grown(trail: GarlandTrail, courses: readonly Course[], light: number): 
 export const garland: TrailKind<GarlandTrail> = {
   kind: 'garland',
   name: 'Garland',
-  lift: 0,
   schema: object({
     kind: string().oneOf(['garland']).required(),
     leaves: array(picturedField.required()).max(MOST_PICTURES).required(),

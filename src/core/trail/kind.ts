@@ -37,8 +37,6 @@ export interface TrailKind<T extends { kind: string }> extends Answers<T> {
   told?(trail: T, courses: readonly Course[]): string | undefined;
   /** It takes away what was drawn before it on its piece. */
   erases?(trail: T): boolean;
-  /** How high it stands above the paper by itself, mm. */
-  lift: number;
   /** Bows and knots are tied to it: what is laid while it is selected sits on it, and goes with it. */
   ties?: true;
   /** On which side of an edge it begins, and how far from it; on the edge without. */

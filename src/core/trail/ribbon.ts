@@ -327,7 +327,6 @@ export const ribbon: TrailKind<RibbonTrail> = {
   kind: 'ribbon',
   name: 'Ribbon',
   ties: true,
-  lift: 0,
   schema: object({
     kind: string().oneOf(['ribbon']).required(),
     weave: string()

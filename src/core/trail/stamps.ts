@@ -136,7 +136,6 @@ function stamp(
 export const stamps: TrailKind<StampsTrail> = {
   kind: 'stamps',
   name: 'Stamps',
-  lift: 0,
   schema: object({
     kind: string().oneOf(['stamps']).required(),
     pictures: array(picturedField.required()).min(1).max(MOST_PICTURES).required(),

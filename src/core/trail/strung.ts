@@ -191,7 +191,6 @@ const THREAD = '#6b5d4a';
 export const strung: TrailKind<StrungTrail> = {
   kind: 'strung',
   name: 'Strung',
-  lift: 0,
   schema: object({
     kind: string().oneOf(['strung']).required(),
     thing: string()

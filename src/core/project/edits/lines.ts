@@ -38,21 +38,18 @@ export const beginLines = (surfaceId: string, id: string, line: Line): Edit => (
 export const addLine = (surfaceId: string, id: string, line: Line): Edit =>
   change(verb(line), surfaceId, id, (lines) => [...lines, structuredClone(line)]);
 
-/** Other ink, width, tip, smoothing of one line; of all of them where none is named. */
+/** Other ink, width, tip, smoothing of one line. */
 export const changeLine = (
   surfaceId: string,
   piece: DrawnPiece,
-  lineId: string | null,
+  lineId: string,
   to: Partial<Pick<Line, 'smoothing' | 'trail'>>,
 ): Edit =>
   change(
     'change line',
     surfaceId,
     piece.id,
-    (lines) =>
-      lines.map((line) =>
-        lineId === null || line.id === lineId ? { ...line, ...structuredClone(to) } : line,
-      ),
+    (lines) => lines.map((line) => (line.id === lineId ? { ...line, ...structuredClone(to) } : line)),
     `line ${lineId} ${Object.keys(to).join()}`,
   );
 

@@ -82,7 +82,6 @@ const isEmpty = ({ width, height }: Box) => !(width > 0) || !(height > 0);
 export const paint: TrailKind<PaintTrail> = {
   kind: 'paint',
   name: 'Paint',
-  lift: 0,
   schema: object({
     kind: string().oneOf(['paint']).required(),
     tip: string()

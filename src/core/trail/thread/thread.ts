@@ -142,7 +142,6 @@ const boxOfTip = (rings: readonly (readonly Point[])[]): Box =>
 export const thread: TrailKind<ThreadTrail> = {
   kind: 'thread',
   name: 'Thread',
-  lift: 0,
   // Two millimetres within.
   beside: { side: 'inside', from: 5.67 },
   schema: object({
