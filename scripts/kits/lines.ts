@@ -11,7 +11,7 @@ import { NEW_CORD } from '@/core/trail/cord';
 import type { Pictured } from '@/core/trail/fields';
 import { newGarland } from '@/core/trail/garland';
 import { newPaint } from '@/core/trail/paint/paint';
-import { NEW_RIBBON } from '@/core/trail/ribbon';
+import { NEW_RIBBON } from '@/core/trail/ribbon/ribbon';
 import { newStamps } from '@/core/trail/stamps';
 import { NEW_STRUNG } from '@/core/trail/strung';
 import { NEW_THREAD, type ThreadTrail } from '@/core/trail/thread/thread';

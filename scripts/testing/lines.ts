@@ -7,7 +7,7 @@ import { NEW_CORD } from '@/core/trail/cord';
 import { newGarland } from '@/core/trail/garland';
 import type { Line } from '@/core/trail/line';
 import { newPaint } from '@/core/trail/paint/paint';
-import { NEW_RIBBON } from '@/core/trail/ribbon';
+import { NEW_RIBBON } from '@/core/trail/ribbon/ribbon';
 import { newStamps } from '@/core/trail/stamps';
 import { NEW_STRUNG } from '@/core/trail/strung';
 import { NEW_THREAD } from '@/core/trail/thread/thread';
@@ -20,8 +20,8 @@ export const trailsOf = (sha: string): Trail[] => {
     { ...newPaint('nib', '#2f6f68'), taper: 0.2 },
     { ...newStamps([picture], '#9e2b45', 20), first: picture, corner: picture },
     { ...NEW_THREAD, colours: ['#9e2b45', '#f3e3c0'] },
-    { ...NEW_RIBBON, edge: '#ffffff', pattern: picture },
-    { ...NEW_CORD, fuzzy: true },
+    { ...NEW_RIBBON, edge: '#ffffff', pattern: picture, crosses: 'turns' },
+    { ...NEW_CORD, fuzzy: true, crosses: 'under' },
     NEW_STRUNG,
     { ...newGarland([picture], [picture]), colour: '#5d6b45', mirrored: true },
   ];
@@ -41,6 +41,7 @@ export const drawnPiece = (id: string, sha: string) =>
   linesPiece(id, [
     ...trailsOf(sha).map((trail, i) => lineOf(`${id}-${i}`, trail, 40, 30 + 30 * i)),
     lineOf(`${id}-x`, { ...newPaint('soft', '#000000'), erase: true }, 60, 60),
+    { ...lineOf(`${id}-c`, { kind: 'cut' }), at: [0, 0, 400, 0, 400, 400, 0, 400], closed: true },
   ]);
 
 const wild = ({ chance }: Hand, sha: string): Trail => {

@@ -2,6 +2,8 @@
  * The one object of the program: a piece is a material, cut to an outline, finished, and placed.
  * Each of the four has a folder here with one file for each kind; a new kind is one file and one line in its index.
  */
+import type { Size } from '@/core/geometry/box';
+import type { Point } from '@/core/geometry/matrix';
 import type { Cutting } from '@/core/piece/cutting';
 import type { Held } from '@/core/piece/held';
 import type { Finish } from '@/core/piece/finish';
@@ -61,6 +63,13 @@ export interface Tuck {
   /** It goes through a slit in the lower piece instead of under all of it. */
   slit?: Slit;
 }
+
+/** A tuck keeps its place on the page when its piece gets another box, whose middle lies at `middle` of the one before. */
+export const tuckIn = (tuck: Tuck, before: Size, middle: Point, after: Size): Tuck => ({
+  ...tuck,
+  x: (tuck.x * before.width - middle.x) / after.width,
+  y: (tuck.y * before.height - middle.y) / after.height,
+});
 
 /**
  * A straight cut in the lower piece, from a to b, in shares of its box from the middle. What lies to the right of the way

@@ -89,6 +89,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
     surfaces: each(old.surfaces, (page) => ({ ...page, pile: each(page.pile, sewnAnew) })),
     ...(old.looks === undefined ? {} : { looks: each(old.looks, sewnAnew) }),
   }),
+  // 18: cuts through what was drawn, how bands cross themselves. They may be absent.
+  17: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

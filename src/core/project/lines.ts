@@ -1,13 +1,16 @@
 /** Pieces of lines drawn by hand: begun, gone on upon, given other lines. */
 import type { Draft } from 'immer';
 import { apply, compose, invert, scaling, translation, type Point } from '@/core/geometry/matrix';
+import { boxOfPoints, centredBox, outset, overlaps } from '@/core/geometry/box';
+import { polygons } from '@/core/geometry/offset';
+import { rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { finishOf } from '@/core/piece/finish';
-import { frameOf, type LinesOutline } from '@/core/piece/outline/lines';
-import type { Piece } from '@/core/piece/piece';
+import { boxOfLine, frameOf, type LinesOutline } from '@/core/piece/outline/lines';
+import { tuckIn, type Piece } from '@/core/piece/piece';
 import { placedAt, placementMatrix, SMALLEST_PIECE, type Placement } from '@/core/piece/placement/placement';
-import { trailKind, type Trail } from '@/core/trail';
+import { erasing, trailKind, type Trail } from '@/core/trail';
 import { onRun } from '@/core/geometry/runs';
-import { courseOf, type Line } from '@/core/trail/line';
+import { courseOf, kept, type Line } from '@/core/trail/line';
 
 export type DrawnPiece = Piece & { outline: LinesOutline };
 export const isDrawn = (piece: Piece): piece is DrawnPiece => piece.outline.kind === 'lines';
@@ -56,6 +59,41 @@ export function whereTied(piece: DrawnPiece): (Point & { turn: number }) | null 
   return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, turn: upright };
 }
 
+/** From a piece's own frame to the plane its lines are drawn in. */
+const frameToPlane = ({ outline: { frame }, placement: { width, height } }: DrawnPiece) =>
+  compose(
+    translation(frame.x + frame.width / 2, frame.y + frame.height / 2),
+    scaling(frame.width / width, frame.height / height),
+  );
+
+/** All that a drawn piece could show, in its own frame: what runs along its lines with all that stands off it. */
+export function roomOfLines({ outline: { frame, lines }, placement }: DrawnPiece): Path {
+  const grown = Math.sqrt((placement.width * placement.height) / (frame.width * frame.height));
+  const most = Math.max(0, ...lines.map(({ trail }) => trailKind(trail).half(trail)));
+  return rectanglePath(outset(centredBox(placement), 2 * most * grown + 12));
+}
+
+/** A drawn piece of which only an area of its own frame is left: a cut is one more of its lines, so that it can be taken back. */
+export function cutDrawn(piece: DrawnPiece, area: Path): DrawnPiece {
+  const next = structuredClone(piece);
+  const rings = polygons(transformPath(frameToPlane(piece), area));
+  const all = outset(boxOfPoints(rings.flat()), 12);
+  // What lies wholly elsewhere was cut off.
+  const lines = piece.outline.lines.filter((line) => erasing(line.trail) || overlaps(boxOfLine(line), all));
+  const ids = new Set(lines.map(({ id }) => id));
+  let number = 1;
+  while (ids.has(`cut ${number}`)) number++;
+  const { at } = kept(chained(rings));
+  relined(next, [...lines, { id: `cut ${number}`, at, closed: true, smoothing: 0, trail: { kind: 'cut' } }]);
+  return next;
+}
+
+/** Rings as one: there and back between the first points of each, so that what they go round stays the same. */
+function chained(rings: readonly (readonly Point[])[]): Point[] {
+  const firsts = rings.map(([first]) => first!);
+  return [...rings.flatMap((ring) => [...ring, ring[0]!]), ...firsts.slice(1, -1).reverse()];
+}
+
 /** Where points of the page lie in the plane of a piece's lines, and how many times wider what is drawn there must be. */
 export function ontoPlane(piece: DrawnPiece, points: readonly Point[]): { points: Point[]; wider: number } {
   const map = invert(planeToPage(piece));
@@ -73,6 +111,7 @@ export function relined(draft: Draft<Piece>, lines: Line[]): void {
   if (outline.kind !== 'lines') return;
   const before = outline.frame;
   const frame = roomy(frameOf(lines));
+  const size = { width: placement.width, height: placement.height };
   const [sx, sy] = [placement.width / before.width, placement.height / before.height];
   const off = {
     x: (frame.x + frame.width / 2 - before.x - before.width / 2) * sx,
@@ -85,6 +124,7 @@ export function relined(draft: Draft<Piece>, lines: Line[]): void {
     height: Math.max(SMALLEST_PIECE, frame.height * sy),
   });
   draft.outline = { kind: 'lines', frame, lines };
+  draft.tucks?.forEach((tuck) => Object.assign(tuck, tuckIn(tuck, size, off, placement)));
 }
 
 /** Trails as they would be laid by hand, wider where the plane they are laid in is shrunk on the page. */

@@ -5,14 +5,16 @@ import { boxOfPoints } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
 import { pathOfRings } from '@/core/geometry/offset';
 import type { Path } from '@/core/geometry/path';
-import type { FillMark, Mark, Tip } from '@/core/picture/picture';
+import type { FillMark, Mark, Seen, Tip } from '@/core/picture/picture';
 import { inkSlots } from '@/core/piece/answers';
 import { hash } from '@/core/geometry/noise';
 import { laidShadow, strip } from '@/core/trail/band';
 import type { Course } from '@/core/trail/course';
+import { crossesField, crossingsOf, type Crosses } from '@/core/trail/crossing';
+import type { Run } from '@/core/geometry/runs';
 import { asWide, colourField, seedField } from '@/core/trail/fields';
-import type { TrailKind } from '@/core/trail/kind';
-import { litStamps } from '@/core/trail/lights';
+import type { Ground, TrailKind } from '@/core/trail/kind';
+import { litStamps, type Lit } from '@/core/trail/lights';
 import { chords } from '@/core/trail/places';
 import { laidAt } from '@/core/trail/tip';
 import { formatLength } from '@/core/units/lengths';
@@ -25,6 +27,8 @@ export interface CordTrail {
   width: number;
   /** Loose fibres stand off it. */
   fuzzy?: true;
+  /** How it lies where it crosses itself; later over earlier without. */
+  crosses?: Crosses;
   seed: number;
 }
 
@@ -105,6 +109,7 @@ export const cord: TrailKind<CordTrail> = {
     colours: array(colourField).min(1).max(4).required(),
     width: number().min(THINNEST_CORD).max(THICKEST_CORD).required(),
     fuzzy: boolean().oneOf([true]),
+    crosses: crossesField,
     seed: seedField,
   }).noUnknown(),
   inks: ({ colours }) => inkSlots('line', colours),
@@ -113,27 +118,11 @@ export const cord: TrailKind<CordTrail> = {
   scaled: (trail, scale) => ({ ...trail, width: asWide(trail.width * scale, THINNEST_CORD, THICKEST_CORD) }),
   half: ({ width }) => width / 2,
   shape: (trail, courses) => bodyOf(trail, courses),
-  lay(trail, courses, { toward, strength }): Mark[] {
+  lay(trail, courses, ground): Mark[] {
     const { colours, width } = trail;
-    const pitch = PITCH * width;
     const body = bodyOf(trail, courses);
-    const plies = courses.flatMap(({ runs, closed }) =>
-      runs.flatMap((run) => {
-        // Going round, the colours come out even where it meets itself.
-        const wish =
-          closed && run.closed
-            ? run.length / Math.max(1, Math.round(run.length / pitch / colours.length)) / colours.length
-            : pitch;
-        return chords(run, wish).map(({ x, y, way, length, i }) => ({
-          sort: String(i % colours.length),
-          way,
-          map: laidAt(x + (length / 2) * Math.cos(way), y + (length / 2) * Math.sin(way), way, 1),
-        }));
-      }),
-    );
-    const box = boxOfPoints(lens(width, pitch, 1.1));
     return [
-      ...laidShadow(body, 0.26 * width, toward, strength),
+      ...laidShadow(body, HIGH * width, ground.toward, ground.strength),
       ...(trail.fuzzy
         ? [
             {
@@ -143,16 +132,71 @@ export const cord: TrailKind<CordTrail> = {
             },
           ]
         : []),
-      { mark: 'fill', path: body, colour: mixed(colours[0]!, SHADE, 0.5) },
-      ...litStamps(
-        `cord ${width} ${colours.join()}`,
-        plies,
-        Math.atan2(toward.y, toward.x),
-        (sort, from) => ({
-          tip: plyMarks(colours[Number(sort)]!, width, pitch, from),
-          box,
-        }),
+      ...twisted(
+        trail,
+        body,
+        courses.flatMap((course) => course.runs.flatMap((run) => pliesOf(trail, course, run))),
+        ground,
       ),
+      ...courses.flatMap((course) => crossed(trail, course, ground)),
     ];
   },
 };
+
+/** How high it stands, in widths. */
+const HIGH = 0.26;
+
+interface Ply extends Lit {
+  /** Where it lies along its run, points. */
+  at: number;
+}
+
+function pliesOf({ colours, width }: CordTrail, { closed }: Course, run: Run): Ply[] {
+  const pitch = PITCH * width;
+  // Going round, the colours come out even where it meets itself.
+  const wish =
+    closed && run.closed
+      ? run.length / Math.max(1, Math.round(run.length / pitch / colours.length)) / colours.length
+      : pitch;
+  return chords(run, wish).map(({ x, y, way, length, i, of }) => ({
+    sort: String(i % colours.length),
+    way,
+    at: ((i + 0.5) * run.length) / of,
+    map: laidAt(x + (length / 2) * Math.cos(way), y + (length / 2) * Math.sin(way), way, 1),
+  }));
+}
+
+/** The twist of a cord: what is between its plies, and they. */
+function twisted(
+  { colours, width }: CordTrail,
+  body: Path,
+  plies: readonly Ply[],
+  { toward }: Ground,
+): Mark[] {
+  const pitch = PITCH * width;
+  return [
+    { mark: 'fill', path: body, colour: mixed(colours[0]!, SHADE, 0.5) },
+    ...litStamps(`cord ${width} ${colours.join()}`, plies, Math.atan2(toward.y, toward.x), (sort, from) => ({
+      tip: plyMarks(colours[Number(sort)]!, width, pitch, from),
+      box: boxOfPoints(lens(width, pitch, 1.1)),
+    })),
+  ];
+}
+
+/** Where a cord crosses itself, what lies above is drawn once more, with its shadow on what lies below. */
+function crossed(trail: CordTrail, course: Course, ground: Ground): Mark[] {
+  const { width } = trail;
+  const plies = course.runs.map((run) => pliesOf(trail, course, run));
+  const stripAt = ({ run, from, to }: { run: number; from: number; to: number }, wide: number) =>
+    pathOfRings([strip(course.runs[run]!, -wide * width, wide * width, from, to)]);
+  return crossingsOf(course.runs, width, trail.crosses).flatMap(({ above, below }): Mark[] => {
+    const upper = stripAt(above, 0.46);
+    const near = plies[above.run]!.filter(({ at }) => at > above.from - width && at < above.to + width);
+    const shadow = laidShadow(upper, HIGH * width, ground.toward, ground.strength);
+    const part: Seen = { area: stripAt(above, 0.6) };
+    return [
+      ...shadow.map((mark) => ({ ...mark, within: [{ area: stripAt(below, 0.5) }] })),
+      ...twisted(trail, upper, near, ground).map((mark) => ({ ...mark, within: [part] })),
+    ];
+  });
+}

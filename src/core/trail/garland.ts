@@ -171,6 +171,16 @@ export const garland: TrailKind<GarlandTrail> = {
     flower: asWide(trail.flower * scale),
   }),
   half: ({ width, flower, flowers }) => Math.max(0.75 * width, flowers.length ? flower / 2 : 0),
+  told(trail, courses) {
+    const all = grown(trail, courses, 0);
+    const flowers = all.filter(({ flower }) => flower).length;
+    const leaves = all.length - flowers;
+    const said = [
+      ...(leaves ? [`${leaves} ${leaves === 1 ? 'leaf' : 'leaves'}`] : []),
+      ...(flowers ? [`${flowers} ${flowers === 1 ? 'flower' : 'flowers'}`] : []),
+    ];
+    return said.length ? `${said.join(' and ')}.` : undefined;
+  },
   shape(trail, courses, asset): Path {
     const edges = new Map<string, Path>();
     const all = grown(trail, courses, -2.2).flatMap(({ sort, picture, size, map }) => {

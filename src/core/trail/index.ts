@@ -3,10 +3,11 @@ import type { Path } from '@/core/geometry/path';
 import type { Mark } from '@/core/picture/picture';
 import type { Course } from '@/core/trail/course';
 import type { Find, Ground, TrailKind } from '@/core/trail/kind';
+import { cut, type CutTrail } from '@/core/trail/cut';
 import { cord, type CordTrail } from '@/core/trail/cord';
 import { garland, type GarlandTrail } from '@/core/trail/garland';
 import { paint, type PaintTrail } from '@/core/trail/paint/paint';
-import { ribbon, type RibbonTrail } from '@/core/trail/ribbon';
+import { ribbon, type RibbonTrail } from '@/core/trail/ribbon/ribbon';
 import { stamps, type StampsTrail } from '@/core/trail/stamps';
 import { strung, type StrungTrail } from '@/core/trail/strung';
 import { thread, type ThreadTrail } from '@/core/trail/thread/thread';
@@ -14,7 +15,7 @@ import { byKind } from '@/core/schema/choice';
 import type { Unit } from '@/core/units/lengths';
 
 export type Trail =
-  PaintTrail | StampsTrail | ThreadTrail | RibbonTrail | CordTrail | StrungTrail | GarlandTrail;
+  PaintTrail | StampsTrail | ThreadTrail | RibbonTrail | CordTrail | StrungTrail | GarlandTrail | CutTrail;
 
 export const TRAILS: { [K in Trail['kind']]: TrailKind<Extract<Trail, { kind: K }>> } = {
   paint,
@@ -24,6 +25,7 @@ export const TRAILS: { [K in Trail['kind']]: TrailKind<Extract<Trail, { kind: K 
   cord,
   strung,
   garland,
+  cut,
 };
 
 export const trailKind = (trail: Trail): TrailKind<Trail> =>
@@ -39,6 +41,10 @@ export const layTrail = (trail: Trail, courses: readonly Course[], ground: Groun
 
 export const shapeOfTrail = (trail: Trail, courses: readonly Course[], asset: Find): Path =>
   trailKind(trail).shape(trail, courses, asset);
+
+/** What of what was drawn before it on its piece it takes away. */
+export const erasing = (trail: Trail): false | 'within' | 'beyond' =>
+  trailKind(trail).erases?.(trail) ?? false;
 
 /** What it is, in a few words for a person. */
 export const trailSays = (trail: Trail, unit: Unit): string => {

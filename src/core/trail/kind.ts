@@ -35,8 +35,8 @@ export interface TrailKind<T extends { kind: string }> extends Answers<T> {
   half(trail: T): number;
   /** What came of it, in words: how many went round and how far they were moved closer. */
   told?(trail: T, courses: readonly Course[]): string | undefined;
-  /** It takes away what was drawn before it on its piece. */
-  erases?(trail: T): boolean;
+  /** What was drawn before it on its piece is taken away: where it lies, or everywhere else. */
+  erases?(trail: T): false | 'within' | 'beyond';
   /** Bows and knots are tied to it: what is laid while it is selected sits on it, and goes with it. */
   ties?: true;
   /** On which side of an edge it begins, and how far from it; on the edge without. */

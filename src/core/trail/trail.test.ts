@@ -11,7 +11,9 @@ import { newPaint } from '@/core/trail/paint/paint';
 import { paintSoft } from '@/core/trail/paint/soft';
 import { ellipseNib, swept, sweptRound } from '@/core/trail/paint/swept';
 import { spaced } from '@/core/trail/places';
-import { NEW_RIBBON } from '@/core/trail/ribbon';
+import { crossingsOf, type Pass } from '@/core/trail/crossing';
+import { openRun, onRun } from '@/core/geometry/runs';
+import { NEW_RIBBON } from '@/core/trail/ribbon/ribbon';
 import { newStamps } from '@/core/trail/stamps';
 import { NEW_THREAD } from '@/core/trail/thread/thread';
 import { trailsOf } from '../../../scripts/testing/lines';
@@ -261,7 +263,10 @@ describe('lines as they come from a hand', () => {
       expect(kind.half(kind.scaled!(trail, 2))).toBeCloseTo(2 * kind.half(trail), 6);
       expect(kind.says!(trail, 'mm')!.length).toBeGreaterThan(3);
     }
-    expect(Object.keys(TRAILS)).toHaveLength(new Set(trailsOf('a'.repeat(64)).map(({ kind }) => kind)).size);
+    // A cut is drawn with by nobody.
+    expect(Object.keys(TRAILS).filter((kind) => kind !== 'cut')).toEqual(
+      trailsOf('a'.repeat(64)).map(({ kind }) => kind),
+    );
   });
 });
 
@@ -331,4 +336,32 @@ test('the middle of a ring is a circle half way between its edges; of a cross tw
   const lines = middleLines(cross);
   expect(lines).toHaveLength(2);
   for (const { points } of lines) expect(lengthOf(openCourse(points))).toBeGreaterThan(85);
+});
+
+test('a trefoil crosses itself three times; by turns it goes over and under all the way', () => {
+  // The trefoil's projection x = sin t + 2 sin 2t, y = cos t - 2 cos 2t has three double points.
+  const points = Array.from({ length: 360 }, (_, i) => {
+    const t = (i * Math.PI) / 180 + 0.2;
+    return { x: 40 * (Math.sin(t) + 2 * Math.sin(2 * t)), y: 40 * (Math.cos(t) - 2 * Math.cos(2 * t)) };
+  });
+  const { runs } = closedCourse(points);
+  const middle = ({ from, to }: Pass) => (from + to) / 2;
+  const over = crossingsOf(runs, 12);
+  expect(over).toHaveLength(3);
+  for (const { above, below } of over) {
+    expect(middle(above)).toBeGreaterThan(middle(below));
+    const [p, q] = [above, below].map((pass) => onRun(runs[0]!, middle(pass), 0));
+    expect(Math.hypot(p!.x - q!.x, p!.y - q!.y)).toBeLessThan(0.01);
+  }
+  expect(crossingsOf(runs, 12, 'under').map(({ above }) => middle(above))).toEqual(
+    over.map(({ below }) => middle(below)),
+  );
+  const passes = crossingsOf(runs, 12, 'turns').flatMap(({ above, below }) => [
+    { at: middle(above), over: true },
+    { at: middle(below), over: false },
+  ]);
+  const turns = passes.sort((a, b) => a.at - b.at).map((pass) => pass.over);
+  turns.forEach((each, i) => expect(each).not.toBe(turns[(i + 1) % turns.length]));
+  // What only bends, and what lies on itself, crosses nowhere.
+  expect(crossingsOf([openRun([...points.slice(0, 40), ...points.slice(0, 40).reverse()])], 12)).toEqual([]);
 });

@@ -4,11 +4,11 @@ import { boxOfPoints, corners, outset, type Box, type Size } from '@/core/geomet
 import type { Point } from '@/core/geometry/matrix';
 import { translation } from '@/core/geometry/matrix';
 import { rectanglePath, transformPath, type Path } from '@/core/geometry/path';
-import { without } from '@/core/geometry/offset';
+import { common, pathOfRings, without } from '@/core/geometry/offset';
 import { movedMarks } from '@/core/picture/moved';
 import { reachOf, type Mark, type Seen } from '@/core/picture/picture';
 import type { OutlineKind } from '@/core/piece/outline/kind';
-import { layTrail, scaledTrail, shapeOfTrail, trailKind, type Trail } from '@/core/trail';
+import { erasing, layTrail, scaledTrail, shapeOfTrail, trailKind, type Trail } from '@/core/trail';
 import type { Course } from '@/core/trail/course';
 import type { Find, Ground } from '@/core/trail/kind';
 import { courseOf, lineSchema, type Line } from '@/core/trail/line';
@@ -63,7 +63,7 @@ const atMiddle = (path: Path, outline: LinesOutline, size: Size): Path => {
   return transformPath(translation(x, y), path);
 };
 
-/** What each line covers, in the piece's own frame; erasers too. */
+/** What each line covers, in the piece's own frame; erasers too, and what cuts leave. */
 export const lineShapes = (outline: LinesOutline, size: Size, asset: Find): { id: string; path: Path }[] =>
   linesIn(outline, size).map(({ line, courses, trail }) => ({
     id: line.id,
@@ -75,8 +75,9 @@ function shapeOf(outline: LinesOutline, size: Size, asset: Find): Path {
   let all: Path = [];
   for (const { courses, trail } of linesIn(outline, size)) {
     const shape = shapeOfTrail(trail, courses, asset);
-    if (!trailKind(trail).erases?.(trail)) all = [...all, ...shape];
-    else if (all.length) all = without(all, shape);
+    const erases = erasing(trail);
+    if (!erases) all = [...all, ...shape];
+    else if (all.length) all = erases === 'within' ? without(all, shape) : pathOfRings(common(all, shape));
   }
   return atMiddle(all, outline, size);
 }
@@ -85,9 +86,12 @@ function shapeOf(outline: LinesOutline, size: Size, asset: Find): Path {
 export function lineMarks(outline: LinesOutline, size: Size, ground: Ground): Mark[] {
   let marks: Mark[] = [];
   for (const { courses, trail } of linesIn(outline, size)) {
-    if (!trailKind(trail).erases?.(trail)) marks.push(...layTrail(trail, courses, ground));
+    const erases = erasing(trail);
+    if (!erases) marks.push(...layTrail(trail, courses, ground));
     else if (marks.length) {
-      const seen = leftBy(layTrail(trail, courses, ground), marks);
+      const laid = layTrail(trail, courses, ground);
+      const seen =
+        erases === 'within' ? leftBy(laid, marks) : { area: shapeOfTrail(trail, courses, ground.asset) };
       if (seen) marks = marks.map((mark) => ({ ...mark, within: [seen, ...(mark.within ?? [])] }));
     }
   }
@@ -130,24 +134,30 @@ export const lines: OutlineKind<LinesOutline> = {
   },
 };
 
+/** How far a line and what runs along it reach in the plane it is drawn in. */
+export function boxOfLine(line: Line): Box {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { points } of courseOf(line, 1, 1).runs)
+    for (const { x, y } of points) {
+      left = Math.min(left, x);
+      top = Math.min(top, y);
+      right = Math.max(right, x);
+      bottom = Math.max(bottom, y);
+    }
+  const by = Math.max(0.5, trailKind(line.trail).half(line.trail));
+  return outset({ x: left, y: top, width: right - left, height: bottom - top }, by);
+}
+
 /** How far lines reach in the plane they are drawn in: what their frame must hold. */
 export function frameOf(all: readonly Line[]): Box {
-  const boxes = all.flatMap((line) => {
-    const { runs } = courseOf(line, 1, 1);
-    const by = trailKind(line.trail).erases?.(line.trail) ? null : trailKind(line.trail).half(line.trail);
-    if (by === null) return [];
-    return runs.flatMap(({ points }) => {
-      let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-      for (const { x, y } of points) {
-        left = Math.min(left, x);
-        top = Math.min(top, y);
-        right = Math.max(right, x);
-        bottom = Math.max(bottom, y);
-      }
-      return corners(
-        outset({ x: left, y: top, width: right - left, height: bottom - top }, Math.max(by, 0.5)),
-      );
-    });
-  });
-  return boxes.length ? boxOfPoints(boxes) : { x: 0, y: 0, width: 1, height: 1 };
+  let boxes: Box[] = [];
+  for (const line of all) {
+    const erases = erasing(line.trail);
+    if (!erases) boxes.push(boxOfLine(line));
+    else if (erases === 'beyond') {
+      const area = shapeOfTrail(line.trail, [courseOf(line, 1, 1)], () => undefined);
+      boxes = common(boxes.flatMap(rectanglePath), area).map(boxOfPoints);
+    }
+  }
+  return boxes.length ? boxOfPoints(boxes.flatMap(corners)) : { x: 0, y: 0, width: 1, height: 1 };
 }

@@ -1,6 +1,6 @@
 /** Edits of how pieces are cut. */
 import type { Box, Size } from '@/core/geometry/box';
-import { apply, invert, rotation, type Point } from '@/core/geometry/matrix';
+import { apply, invert, rotation } from '@/core/geometry/matrix';
 import { pathBounds, pathData, transformPath, type Path } from '@/core/geometry/path';
 import type { Asset } from '@/core/picture/asset';
 import { uprightSize } from '@/core/picture/asset';
@@ -9,10 +9,11 @@ import { keepCovered, type Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { Values } from '@/core/piece/outline/punches/punch';
-import type { Piece, Tuck } from '@/core/piece/piece';
+import { tuckIn, type Piece } from '@/core/piece/piece';
 import { placementMatrix, SMALLEST_PIECE, type Placement } from '@/core/piece/placement/placement';
 import { changePieces, naming, together, type Edit } from '@/core/project/edits/edit';
 import { dropEmptyGroups } from '@/core/project/edits/pile';
+import { cutDrawn, isDrawn } from '@/core/project/lines';
 import { surfaceOf } from '@/core/project/model';
 
 /** The largest box of a shape (width over height) that fits into a box, in its middle. */
@@ -50,9 +51,10 @@ export const setPunch = (surfaceId: string, pieces: readonly Piece[], id: string
 
 /**
  * A piece cut to a path of its own frame (origin in its middle, unturned): its box becomes the path's, and what it is made
- * of stays where it lies on the page. A thing with an edge of its own keeps its box, as it would be squashed.
+ * of stays where it lies on the page; what is drawn keeps its lines, cut. A thing with an edge of its own keeps its box, as it would be squashed.
  */
 export function recut(piece: Piece, path: Path, name: string, asset: Asset | undefined): Piece {
+  if (isDrawn(piece)) return cutDrawn(piece, path);
   const { material, placement } = piece;
   const data = pathData(path, 3);
   if (material.kind === 'art') {
@@ -108,13 +110,6 @@ export const reshape = (
   const next = recut(piece, path, name, asset);
   return changePieces(label, surfaceId, [piece.id], (draft) => Object.assign(draft, structuredClone(next)));
 };
-
-/** A tuck keeps its place on the page when its piece gets another box. */
-const tuckIn = (tuck: Tuck, before: Size, middle: Point, after: Size): Tuck => ({
-  ...tuck,
-  x: (tuck.x * before.width - middle.x) / after.width,
-  y: (tuck.y * before.height - middle.y) / after.height,
-});
 
 /** A path on the page in a piece's own frame. */
 export const intoFrame = (piece: Piece, onPage: Path): Path =>

@@ -5,7 +5,7 @@ import type { Piece } from '@/core/piece/piece';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { linesPiece, relined, type DrawnPiece } from '@/core/project/lines';
-import { trailKind } from '@/core/trail';
+import { erasing, trailKind } from '@/core/trail';
 import type { Line } from '@/core/trail/line';
 
 const change = (
@@ -26,7 +26,7 @@ const change = (
   );
 
 const verb = ({ trail }: Line): string =>
-  trailKind(trail).erases?.(trail) ? 'erase' : `draw ${trailKind(trail).name.toLowerCase()}`;
+  erasing(trail) ? 'erase' : `draw ${trailKind(trail).name.toLowerCase()}`;
 
 /** Begins a piece with a line, its points of the page. */
 export const beginLines = (surfaceId: string, id: string, line: Line): Edit => ({
@@ -56,7 +56,7 @@ export const changeLine = (
 /** Takes a line off its piece; with the last one goes the piece. */
 export const removeLine = (surfaceId: string, piece: DrawnPiece, lineId: string): Edit => {
   const left = piece.outline.lines.filter(({ id }) => id !== lineId);
-  const paints = left.some(({ trail }) => !trailKind(trail).erases?.(trail));
+  const paints = left.some(({ trail }) => !erasing(trail));
   return paints
     ? change('take line away', surfaceId, piece.id, (lines) => lines.filter(({ id }) => id !== lineId))
     : { ...removePieces(surfaceId, [piece]), label: 'take line away' };

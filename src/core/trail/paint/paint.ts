@@ -100,7 +100,7 @@ export const paint: TrailKind<PaintTrail> = {
   says: ({ tip, erase }) => (erase ? `Eraser, ${PAINT_TIPS[tip].name.toLowerCase()}` : PAINT_TIPS[tip].name),
   scaled: (trail, scale) => ({ ...trail, width: asWide(trail.width * scale) }),
   half: ({ width }) => width / 2,
-  erases: ({ erase }) => erase === true,
+  erases: ({ erase }) => (erase ? 'within' : false),
   shape: areaOf,
   lay(trail, courses): Mark[] {
     const of = known(trail, courses);

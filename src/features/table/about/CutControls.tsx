@@ -8,6 +8,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
 import { pathData } from '@/core/geometry/path';
+import { isDrawn } from '@/core/project/lines';
 import { keepsOutline, type Outline } from '@/core/piece/outline';
 import { ellipse } from '@/core/piece/outline/ellipse';
 import { punchOf } from '@/core/piece/outline/punches';
@@ -85,7 +86,9 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       {!piece && (
         <Typography variant="body2" color="text.secondary">
-          What is written or drawn is cut to that.
+          {free.some(isDrawn)
+            ? 'What is drawn keeps its lines. Scissors cut through it, and so does what is cut out of it or overlaps it.'
+            : 'What is written is cut to that.'}
         </Typography>
       )}
       {free.length === 1 && free[0]!.outline.kind === 'lines' && (

@@ -19,6 +19,7 @@ import { isOpening, openingFaults } from '@/core/page/through';
 import { otherFace, panelsOn } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import { newId } from '@/features/shared/ids';
+import { isDrawn, roomOfLines } from '@/core/project/lines';
 import type { Session, SessionStore } from '@/features/table/session';
 import { page, unlocked } from '@/features/table/acts/choosing';
 import { freeSpot } from '@/features/table/acts/laying';
@@ -30,6 +31,20 @@ const MOST_POINTS = 20_000;
 
 export const cuttable = (session: Session): Piece[] =>
   unlocked(session).filter(({ outline }) => !keepsOutline(outline));
+
+/** What can be cut through: what is drawn as well, which keeps its lines. */
+export const cutThrough = (session: Session): Piece[] =>
+  unlocked(session).filter((piece) => isDrawn(piece) || !keepsOutline(piece.outline));
+
+/** The area of a piece that a cut divides, on the page: of what is drawn all that it could show. */
+export const areaOnPage = (session: Session, piece: Piece): Path =>
+  isDrawn(piece)
+    ? transformPath(placementMatrix(piece.placement), roomOfLines(piece))
+    : onPage(session, piece);
+
+/** Whether anything is left of a piece. */
+export const isLeft = (session: Session, piece: Piece): boolean =>
+  !isDrawn(piece) || onPage(session, piece).length > 0;
 
 /** Why nothing can be cut out of this paper; null where it can. */
 export const NO_OPENINGS = (session: Session): string | null =>
@@ -115,7 +130,9 @@ export async function tellCombined(
   const { combine } = await import('@/core/geometry/combine');
   const { nearestBetween } = await import('@/core/geometry/offset');
   const pieces = unlocked(session);
-  const paths = pieces.map((piece) => onPage(session, piece));
+  const whole = keptWhole(how, pieces);
+  if (whole) return fail(whole);
+  const paths = pieces.map((piece, i) => (i ? onPage(session, piece) : areaOnPage(session, piece)));
   const refused = tooMany(paths);
   if (refused) return fail(refused);
   const made = combine(how, paths);
@@ -136,6 +153,13 @@ export async function tellCombined(
     }
   return ok({ ...told, near });
 }
+
+/** Why these cannot be combined so: what is drawn can be cut, but is no outline to join. */
+const keptWhole = (how: Combination, pieces: readonly Piece[]): string | null =>
+  (how === 'join' || how === 'divide') && pieces.some(isDrawn) ? DRAWN_STAYS : null;
+
+const DRAWN_STAYS =
+  'What is drawn keeps its lines: it can be cut with scissors, or by what lies over it. Nothing was changed.';
 
 const NOTHING: Record<Combination, string> = {
   join: 'There is nothing to join.',
@@ -166,7 +190,9 @@ export async function combineChosen(
   const pieces = unlocked(session);
   const [base] = pieces;
   if (!base || pieces.length < 2) return fail('Select two pieces or more.');
-  const paths = pieces.map((piece) => onPage(session, piece));
+  const whole = keptWhole(how, pieces);
+  if (whole) return fail(whole);
+  const paths = pieces.map((piece, i) => (i ? onPage(session, piece) : areaOnPage(session, piece)));
   const refused = tooMany(paths);
   if (refused) return fail(refused);
   const made = combine(how, paths).map(({ path }) => (closing > 0 ? closed(path, closing) : path));
@@ -183,6 +209,7 @@ export async function combineChosen(
     return recut(piece, intoFrame(over, area), over.name.slice(0, 80) || 'Shape', assetFor(session, over));
   });
   if (tooLong(fresh)) return fail(TOO_LONG);
+  if (!fresh.every((piece) => isLeft(session, piece))) return fail(NOTHING[how]);
   const upper = how === 'cut out' || how === 'overlap' ? pieces.slice(1) : [];
   session.perform(
     replacePieces(
@@ -203,6 +230,7 @@ export async function growChosen(store: SessionStore, by: number, corners: Corne
   const session = there.getState();
   const pieces = unlocked(session);
   if (!pieces.length) return fail('Select what is to grow.');
+  if (pieces.some(isDrawn)) return fail(DRAWN_STAYS);
   const tools = toolsFor(session.history.project, session.typesetter);
   const refused = tooMany(pieces.map((piece) => cutOf(piece, tools).path));
   if (refused) return fail(refused);
@@ -232,6 +260,7 @@ export async function breakChosen(store: SessionStore): Promise<Result<number>> 
   const session = there.getState();
   const [piece, ...more] = unlocked(session);
   if (!piece || more.length) return fail('Select one piece that has several parts.');
+  if (isDrawn(piece)) return fail(DRAWN_STAYS);
   const { path } = cutOf(piece, toolsFor(session.history.project, session.typesetter));
   const refused = tooMany([path]);
   if (refused) return fail(refused);

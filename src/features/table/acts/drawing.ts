@@ -32,7 +32,15 @@ import { newId } from '@/features/shared/ids';
 import { drawnPath, NOTHING_DRAWN, scissorLine, type Drawing } from '@/features/table/session/drawn';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
 import { refuse, unlocked } from '@/features/table/acts/choosing';
-import { assetFor, cuttable, onPage, tooLong, tooMany, TOO_LONG } from '@/features/table/acts/cutting';
+import {
+  areaOnPage,
+  assetFor,
+  cutThrough,
+  isLeft,
+  tooLong,
+  tooMany,
+  TOO_LONG,
+} from '@/features/table/acts/cutting';
 
 /** Verdigris cardstock: what is drawn is cut out of it until another material is chosen. */
 const CARDSTOCK = '#2f6f68';
@@ -83,20 +91,21 @@ export async function cutToDrawing(store: SessionStore): Promise<Result<number>>
   const drawn = drawnPath(store.getState().drawing);
   const { combine } = await import('@/core/geometry/combine');
   const session = there.getState();
-  const pieces = cuttable(session);
+  const pieces = cutThrough(session);
   if (!drawn || isThin(drawn)) return fail(TOO_SMALL);
   if (!pieces.length) return fail('Select what is to be cut.');
-  const paths = pieces.map((piece) => onPage(session, piece));
+  const paths = pieces.map((piece) => areaOnPage(session, piece));
   const refused = tooMany([drawn, ...paths]);
   if (refused) return fail(refused);
   const fresh: Piece[] = [];
   for (const [i, piece] of pieces.entries()) {
     const [inside] = combine('overlap', [paths[i]!, drawn]);
-    if (!inside || isThin(inside.path))
+    const left = inside && !isThin(inside.path) ? recutOnPage(session, piece, inside.path) : null;
+    if (!left || !isLeft(session, left))
       return fail(
         `Nothing would be left of ${piece.name || 'this piece'}: it lies outside. Nothing was changed.`,
       );
-    fresh.push(recutOnPage(session, piece, inside.path));
+    fresh.push(left);
   }
   if (tooLong(fresh)) return fail(TOO_LONG);
   session.perform(
@@ -113,7 +122,7 @@ export async function cutToDrawing(store: SessionStore): Promise<Result<number>>
 
 /** The line scissors will follow through what is selected. */
 export function lineToCut(session: Session): Point[] | null {
-  const pieces = cuttable(session);
+  const pieces = cutThrough(session);
   const around = pieces.length ? pieces.map(({ placement }) => extentOf(placement)).reduce(unite) : null;
   return scissorLine(session.drawing, around);
 }
@@ -124,23 +133,18 @@ export async function scissor(store: SessionStore): Promise<Result<number>> {
   const line = lineToCut(store.getState());
   const { part } = await import('@/core/geometry/part');
   const session = there.getState();
-  const pieces = cuttable(session);
+  const pieces = cutThrough(session);
   if (!pieces.length) return fail('Select what is to be cut.');
   if (!line) return fail('Draw a line across it first.');
-  const paths = pieces.map((piece) => onPage(session, piece));
+  const paths = pieces.map((piece) => areaOnPage(session, piece));
   const refused = tooMany(paths);
   if (refused) return fail(refused);
   const cut = pieces.flatMap((piece, i) => {
-    const halves = part(paths[i]!, line);
-    return halves ? [{ piece, halves }] : [];
+    const halves = part(paths[i]!, line)?.map((half) => recutOnPage(session, piece, half));
+    return halves?.every((half) => isLeft(session, half)) ? [{ piece, halves }] : [];
   });
   if (!cut.length) return fail('The line cuts nothing off: it passes beside. Nothing was changed.');
-  const fresh = cut.map(({ piece, halves }) =>
-    halves.map((half, i) => {
-      const made = recutOnPage(session, piece, half);
-      return i === 0 ? made : { ...made, id: newId() };
-    }),
-  );
+  const fresh = cut.map(({ halves }) => halves.map((half, i) => (i === 0 ? half : { ...half, id: newId() })));
   if (tooLong(fresh.flat())) return fail(TOO_LONG);
   const gone = cut.map(({ piece }) => piece);
   session.perform(replaceEach(`cut ${naming(gone)} in two`, session.surfaceId, gone, fresh), {
@@ -153,7 +157,7 @@ export async function scissor(store: SessionStore): Promise<Result<number>> {
 /** A line right across the first selected piece: at an angle (degrees clockwise from level), so far from its middle (points). */
 export function lineAcross(store: SessionStore, angle: number, away: number): void {
   const session = store.getState();
-  const [piece] = cuttable(session);
+  const [piece] = cutThrough(session);
   if (!piece) return;
   const { x, y, width, height } = piece.placement;
   const [cos, sin] = [Math.cos((angle * Math.PI) / 180), Math.sin((angle * Math.PI) / 180)];

@@ -1,7 +1,11 @@
 /** Lines at the room: drawn, held, rubbed out, taken up, tied to. */
+import { areaOf } from '@/core/geometry/offset';
+import { pathBounds } from '@/core/geometry/path';
+import { cutOf, toolsFor } from '@/core/page/outlines';
+import { layPieces } from '@/core/project/edits/pile';
 import { checkProject } from '@/core/project/file';
 import { startHistory } from '@/core/project/history';
-import { NEW_RIBBON } from '@/core/trail/ribbon';
+import { NEW_RIBBON } from '@/core/trail/ribbon/ribbon';
 import { NEW_THREAD } from '@/core/trail/thread/thread';
 import { newPaint } from '@/core/trail/paint/paint';
 import * as act from '@/features/table/acts';
@@ -21,6 +25,10 @@ function table(pieces = [inkPiece('a', 200, 100)]): SessionStore {
 const pile = (store: SessionStore) => store.getState().history.project.surfaces[0]!.pile;
 const drawnOf = (store: SessionStore) => act.linesPieceOf(store.getState())!;
 const wave = [0, 40, 90, 140].map((x) => ({ x: 20 + x, y: 60 + (x % 40), pressure: 0.2 + x / 200 }));
+const shapeOf = (store: SessionStore, at: number) => {
+  const { history } = store.getState();
+  return cutOf(pile(store)[at]!, toolsFor(history.project, typesetter)).path;
+};
 const holds = (store: SessionStore) => expect(checkProject(store.getState().history.project).ok).toBe(true);
 
 test('lines go on one piece until another is begun; where they lie stays, however the piece was moved and turned', () => {
@@ -124,5 +132,39 @@ test('a ready line runs along what is selected, or comes into the hand; a bow is
   expect(bow!.placement).toMatchObject({ x: 120, y: 200, turn: 0 });
   expect(bow!.groups).toEqual(ribbon!.groups);
   expect(store.getState().selection).toEqual([ribbon!.id, bow!.id]);
+  holds(store);
+});
+
+test('scissors part what is drawn, and what lies over it cuts it out; a cut is a line that can be taken back', async () => {
+  const store = table([]);
+  act.setLining(store, { hand: newPaint('marker', '#9e2b45') });
+  act.drawLine(store, wave);
+  const whole = shapeOf(store, 0);
+  act.lineAcross(store, 90, 0);
+  expect(await act.scissor(store)).toEqual({ ok: true, value: 2 });
+  expect(areaOf(shapeOf(store, 0)) + areaOf(shapeOf(store, 1))).toBeCloseTo(areaOf(whole), 0);
+  const [left, right] = pile(store).map(({ placement }) => placement);
+  expect(Math.abs(left!.x - right!.x)).toBeGreaterThan(60);
+  holds(store);
+  // A cut that leaves nothing on one side is none.
+  store.getState().select([pile(store)[0]!.id]);
+  act.lineAcross(store, 0, 200);
+  expect(await act.scissor(store)).toMatchObject({ ok: false });
+  act.takeUpLines(store);
+  expect(drawnOf(store).outline.lines.map(({ trail }) => trail.kind)).toEqual(['paint', 'cut']);
+  act.holdLine(store, drawnOf(store).outline.lines[1]!.id);
+  act.dropLine(store);
+  expect(areaOf(shapeOf(store, 0))).toBeCloseTo(areaOf(whole), 0);
+  // An oval that lies over it: cut out of it; joined with it never.
+  const { x, y } = drawnOf(store).placement;
+  const oval = { ...inkPiece('oval', x - 10, y - 10, 20, 20), outline: { kind: 'ellipse' as const } };
+  store.getState().perform(layPieces(store.getState().surfaceId, [oval]));
+  store.getState().select([pile(store)[0]!.id, 'oval']);
+  expect(await act.combineChosen(store, 'join')).toMatchObject({ ok: false });
+  expect(await act.combineChosen(store, 'cut out')).toEqual({ ok: true, value: 1 });
+  const before = pathBounds(whole);
+  const now = shapeOf(store, 0);
+  expect(areaOf(now)).toBeLessThan(areaOf(whole) - 30);
+  expect(pathBounds(now).width).toBeCloseTo(before.width, 1);
   holds(store);
 });

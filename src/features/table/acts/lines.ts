@@ -18,7 +18,7 @@ import {
   removeLine,
 } from '@/core/project/edits/lines';
 import { isDrawn, ontoPlane, widenedBy, type DrawnPiece } from '@/core/project/lines';
-import { trailKind, type Trail } from '@/core/trail';
+import { erasing, type Trail } from '@/core/trail';
 import { kept, type Line, type Pressing } from '@/core/trail/line';
 import { newId } from '@/features/shared/ids';
 import { page, unlocked } from '@/features/table/acts/choosing';
@@ -88,7 +88,7 @@ export function drawLine(
   const last = linesPieceOf(session);
   // A piece that holds as many as a file takes is full: the line begins another.
   const piece = last && last.outline.lines.length < MOST_LINES ? last : null;
-  const erases = trailKind(trail).erases?.(trail) ?? false;
+  const erases = erasing(trail);
   if (erases && !piece)
     return 'The eraser takes away what was drawn. Select a drawn piece, or draw one first.';
   const common = { smoothing: exact ? 0 : smoothing, ...(closed ? { closed: true as const } : {}) };
@@ -132,12 +132,16 @@ export function holdLineAt(store: SessionStore, spot: Point, tolerance: number):
   const session = store.getState();
   for (const piece of [...page(session).pile].reverse()) {
     if (!isDrawn(piece) || piece.placement.hidden || piece.placement.locked) continue;
+    // A cut lies everywhere it left something: it is held from the list.
+    const cuts = new Set(
+      piece.outline.lines.filter(({ trail }) => erasing(trail) === 'beyond').map(({ id }) => id),
+    );
     const own = apply(invert(placementMatrix(piece.placement)), spot);
     const found = lineShapes(
       piece.outline,
       piece.placement,
       (sha) => session.history.project.assets[sha],
-    ).findLast(({ path }) => contains(path, own, tolerance));
+    ).findLast(({ id, path }) => !cuts.has(id) && contains(path, own, tolerance));
     if (!found) continue;
     session.select([piece.id]);
     setLining(store, { piece: piece.id, held: found.id });

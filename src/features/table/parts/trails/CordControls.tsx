@@ -5,6 +5,7 @@ import Switch from '@mui/material/Switch';
 import { THICKEST_CORD, THINNEST_CORD, type CordTrail } from '@/core/trail/cord';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { measureWithin } from '@/features/table/parts/measures';
+import { CrossesField } from '@/features/table/parts/trails/CrossesField';
 import { ColourList } from '@/features/table/parts/trails/ColourList';
 import { LengthField } from '@/ui/LengthField';
 
@@ -40,6 +41,7 @@ export function CordControls({ trail, unit, disabled, onChange }: Props) {
         }
         label="With fibres"
       />
+      <CrossesField trail={trail} disabled={disabled} onChange={onChange} />
       <ColourList
         name="Ply"
         colours={trail.colours}

@@ -9,17 +9,12 @@ import { useMemo } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { plainName } from '@/core/project/create';
 import { ENDS, type End } from '@/core/trail/band';
-import {
-  NARROWEST_RIBBON,
-  NEW_RIBBON,
-  WEAVES,
-  WIDEST_RIBBON,
-  type RibbonTrail,
-  type Weave,
-} from '@/core/trail/ribbon';
+import { NARROWEST_RIBBON, NEW_RIBBON, WIDEST_RIBBON, type RibbonTrail } from '@/core/trail/ribbon/ribbon';
+import { WEAVES, type Weave } from '@/core/trail/ribbon/weave';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import { measureWithin } from '@/features/table/parts/measures';
+import { CrossesField } from '@/features/table/parts/trails/CrossesField';
 import { SampleGrid } from '@/features/table/parts/trails/SampleGrid';
 import { picturedOf } from '@/features/table/parts/trails/Pictures';
 import { useSession } from '@/features/table/room/context';
@@ -104,6 +99,7 @@ export function RibbonControls({ trail, unit, disabled, onChange }: Props) {
           </MenuItem>
         ))}
       </TextField>
+      <CrossesField trail={trail} disabled={disabled} onChange={onChange} />
       <Box sx={{ gridColumn: '1 / -1' }}>
         <InkField
           label="Colour"

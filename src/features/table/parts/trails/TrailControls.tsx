@@ -34,5 +34,7 @@ export function TrailControls({ trail, ...props }: Props) {
       return <StrungControls trail={trail} {...props} />;
     case 'garland':
       return <GarlandControls trail={trail} {...props} />;
+    case 'cut':
+      return null;
   }
 }

@@ -16,7 +16,7 @@ import { newPaint } from '@/core/trail/paint/paint';
 import { newStamps } from '@/core/trail/stamps';
 import { NEW_CORD } from '@/core/trail/cord';
 import { newGarland } from '@/core/trail/garland';
-import { NEW_RIBBON } from '@/core/trail/ribbon';
+import { NEW_RIBBON } from '@/core/trail/ribbon/ribbon';
 import { NEW_STRUNG } from '@/core/trail/strung';
 import { NEW_THREAD } from '@/core/trail/thread/thread';
 import { picturedOf } from '@/features/table/parts/trails/Pictures';

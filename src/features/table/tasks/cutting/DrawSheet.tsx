@@ -61,7 +61,7 @@ export function DrawSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const drawing = useSession((session) => session.drawing);
   const readOnly = useSession((session) => session.readOnly);
-  const chosen = useSession((session) => act.cuttable(session).length);
+  const chosen = useSession((session) => act.cutThrough(session).length);
   const unit = useSession((session) => session.history.project.unit);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => () => act.clearDrawing(store), [store]);

@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
 import { IconEraser, IconHandFinger } from '@tabler/icons-react';
 import { useEffect, useState, type ReactNode } from 'react';
-import { trailKind, trailSays, type Trail } from '@/core/trail';
+import { erasing, trailSays, type Trail } from '@/core/trail';
 import { newPaint } from '@/core/trail/paint/paint';
 import * as act from '@/features/table/acts';
 import { SideSheet } from '@/features/table/parts/SideSheet';
@@ -48,8 +48,8 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
   useEffect(() => act.takeUpLines(store), [store, selection]);
   const { hand, guide, choosing } = lining;
   const trail = held?.trail ?? hand;
-  const erases = trailKind(trail).erases?.(trail) ?? false;
-  const way: Way = choosing ? 'hold' : erases ? 'eraser' : trail.kind;
+  const erases = erasing(trail);
+  const way: Way = choosing ? 'hold' : erases === 'within' ? 'eraser' : trail.kind;
   const take = (next: Way) => {
     if (next === 'hold') return act.setLining(store, { choosing: true });
     act.setLining(store, { choosing: false, held: null });
@@ -85,11 +85,13 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
         </Sort>
       </Box>
       <Typography role="status" variant="body2" sx={{ mb: 1.25 }}>
-        {held
-          ? 'Held: what you change here is changed of this line. Delete takes it away.'
-          : choosing
-            ? 'Press a drawn line on the page to take hold of it.'
-            : LEADS[guide].says}
+        {held && erases === 'beyond'
+          ? 'Held: a cut through what was drawn before it. Delete takes it back.'
+          : held
+            ? 'Held: what you change here is changed of this line. Delete takes it away.'
+            : choosing
+              ? 'Press a drawn line on the page to take hold of it.'
+              : LEADS[guide].says}
       </Typography>
       {(!choosing || held) && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px', alignItems: 'center' }}>
@@ -115,7 +117,7 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
               ))}
             </TextField>
           )}
-          {(held ?? guide === 'free') && (
+          {(held ? erases !== 'beyond' : guide === 'free') && (
             <Box sx={{ gridColumn: '1 / -1' }}>
               <Dial
                 name="Steadied"
@@ -173,7 +175,7 @@ function FromPage() {
 function Keep({ trail }: { trail: Trail }) {
   const [keeping, setKeeping] = useState(false);
   const unit = useSession((session) => session.history.project.unit);
-  if (trailKind(trail).erases?.(trail)) return null;
+  if (erasing(trail)) return null;
   return (
     <>
       <Button color="inherit" size="small" onClick={() => setKeeping(true)} sx={{ mt: 1 }}>
