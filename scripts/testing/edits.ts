@@ -20,6 +20,7 @@ import * as mosaic from '@/core/project/edits/mosaic';
 import * as notes from '@/core/project/edits/notes';
 import * as page from '@/core/project/edits/page';
 import * as photos from '@/core/project/edits/photos';
+import { slitAt, slitWithOut } from '@/core/page/tuck';
 import * as pile from '@/core/project/edits/pile';
 import * as place from '@/core/project/edits/place';
 import * as repeat from '@/core/project/edits/repeat';
@@ -329,7 +330,20 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
       },
     ),
   setTucks: ({ s, one, all, chance }) =>
-    pile.setTucks(s, one, [{ under: all[0]!.id, x: chance.number(), y: chance.number() }]),
+    pile.setTucks(s, one, [
+      {
+        ...{ under: all[0]!.id, x: chance.number(), y: chance.number() },
+        ...(chance.bool()
+          ? {
+              slit: slitWithOut(
+                slitAt(all[0]!, { x: chance.number(), y: 0 }, { x: 90, y: chance.number() }),
+                all[0]!,
+                chance.number(),
+              ),
+            }
+          : {}),
+      },
+    ]),
   movePieces: ({ s, some, chance }) => place.movePieces(s, some, chance.number(), chance.number()),
   placePiece: ({ s, one, chance }) =>
     place.placePiece(s, one, 'place', { width: chance.number(), turn: chance.number() }),

@@ -5,7 +5,7 @@ import type { ShadowMark } from '@/core/picture/picture';
 import { drawSurface } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { piecesAt } from '@/core/page/pick';
-import { crossingsOf, slitAt, slitOnPage, tuckAt, tuckedOn } from '@/core/page/tuck';
+import { crossingsOf, slitAt, slitOnPage, slitsApart, slitWithOut, tuckAt, tuckedOn } from '@/core/page/tuck';
 import type { Piece } from '@/core/piece/piece';
 import { movePieces } from '@/core/project/edits/place';
 import { removePieces, setTucks } from '@/core/project/edits/pile';
@@ -115,4 +115,13 @@ test('through a slit one side is hidden, wherever paper and photo are moved, wit
     'photo',
   ]);
   expect(piecesAt(pieces, { x: 140, y: 100 }, 0, tools())[0]!.id).toBe('photo');
+  // Out again through a second slit 12 points further down; half as high a paper brings them half as near.
+  const woven = slitWithOut(slit, paper, 12);
+  expect(slitsApart(woven, paper)).toBeCloseTo(12);
+  expect(slitsApart(woven, { ...paper, placement: { ...paper.placement, height: 150 / 4 } })).toBeCloseTo(6);
+  const out = perform(history, setTucks(id, photo, [{ ...tuckAt(crossing!), slit: woven }]), 0);
+  expect(area(out)).toBeCloseTo(60 * 12, 0);
+  expect(hidden(out)!.shadows.filter(({ within }) => !within)).toHaveLength(2);
+  expect(piecesAt(pile(out), { x: 140, y: 126 }, 0, tools())[0]!.id).toBe('paper');
+  expect(piecesAt(pile(out), { x: 140, y: 136 }, 0, tools())[0]!.id).toBe('photo');
 });

@@ -10,7 +10,7 @@ import { cutOf, outlineOf, type DrawingTools } from '@/core/page/outlines';
 import { marksUnder } from '@/core/piece/finish';
 import { SHADOW_INK, type PageLight } from '@/core/piece/finish/light';
 import type { Mark, Seen } from '@/core/picture/picture';
-import type { Piece, Slit, Tuck } from '@/core/piece/piece';
+import { FARTHEST_OUT, type Piece, type Slit, type Tuck } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 
 /** Where two pieces lie over each other: one area of it, on the page. */
@@ -150,22 +150,34 @@ export function slitAt({ placement }: Piece, a: Point, b: Point): Slit {
   };
 }
 
+/** How far beyond a slit its second cut lies on the page, points; null where it has none. */
+export const slitsApart = ({ out }: Slit, { placement: { width, height } }: Piece): number | null =>
+  out === undefined ? null : out * Math.sqrt(width * height);
+
+/** A slit whose second cut lies so far beyond it, points; with none for null. */
+export function slitWithOut({ out: _, ...slit }: Slit, lower: Piece, apart: number | null): Slit {
+  if (apart === null) return slit;
+  const { width, height } = lower.placement;
+  return { ...slit, out: Math.max(0, Math.min(FARTHEST_OUT, apart / Math.sqrt(width * height))) };
+}
+
 /** The way along a slit, length 1. */
 const wayOf = ([a, b]: [Point, Point]): Point => {
   const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
   return { x: (b.x - a.x) / long, y: (b.y - a.y) / long };
 };
 
-/** Everything on the page on the side of a slit where things lie beneath the paper. */
+/** Everything on the page beyond a slit, where things lie beneath the paper, as far as the cut they come out of again. */
 function beyondSlit(slit: Slit, lower: Piece): Path {
   const ends = slitOnPage(slit, lower);
   const { x, y } = wayOf(ends);
   const [a, b] = ends;
   const far = 1e4;
+  const deep = slitsApart(slit, lower) ?? far;
   const from = { x: a.x - far * x, y: a.y - far * y };
   const to = { x: b.x + far * x, y: b.y + far * y };
   return pathOfRings([
-    [from, to, { x: to.x - far * y, y: to.y + far * x }, { x: from.x - far * y, y: from.y + far * x }],
+    [from, to, { x: to.x - deep * y, y: to.y + deep * x }, { x: from.x - deep * y, y: from.y + deep * x }],
   ]);
 }
 
@@ -173,11 +185,19 @@ function beyondSlit(slit: Slit, lower: Piece): Path {
 const SLIT_BEYOND = 5;
 const SLIT_WIDTH = 0.5;
 
-/** The cut itself, a little longer than what goes through it is wide, in the upper piece’s frame; null where it meets nothing. */
-function slitMark(area: Path, slit: Slit, lower: Piece, toOwn: Matrix): Mark | null {
+/** The cuts of a slit, in the upper piece’s frame. */
+function slitMarks(area: Path, slit: Slit, lower: Piece, toOwn: Matrix): Mark[] {
   const ends = slitOnPage(slit, lower);
-  const { x, y } = wayOf(ends);
-  const [a] = ends;
+  const way = wayOf(ends);
+  const apart = slitsApart(slit, lower);
+  const beyond = ({ x, y }: Point): Point => ({ x: x - apart! * way.y, y: y + apart! * way.x });
+  return [ends[0], ...(apart === null ? [] : [beyond(ends[0])])].flatMap(
+    (from) => cutMark(area, from, way, toOwn) ?? [],
+  );
+}
+
+/** A cut itself, a little longer than what goes through it is wide; null where it meets nothing. */
+function cutMark(area: Path, a: Point, { x, y }: Point, toOwn: Matrix): Mark | null {
   const strip = (from: number, to: number, half: number): Path =>
     pathOfRings([
       [
@@ -241,8 +261,7 @@ export function tuckedOn(
         if (!beneath.length) continue;
         passed.push({ area: beneath, over: flap, edge: transformPath(invert(lowerLies), flap) });
         areas.push(beneath);
-        const cut = slitMark(area, slit, lower, toOwn);
-        if (cut) shadows.push(cut);
+        shadows.push(...slitMarks(area, slit, lower, toOwn));
       }
       for (const { area, over, edge } of passed) {
         // Nor does its shadow fall on what it passes under, close by.

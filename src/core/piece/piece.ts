@@ -80,6 +80,12 @@ export interface Slit {
   ay: number;
   bx: number;
   by: number;
+  /**
+   * How far beyond it lies a second cut, through which what is beneath comes out again, in shares of the side of a square
+   * as large as that box.
+   */
+  out?: number;
 }
 
 export const MOST_TUCKS = 200;
+export const FARTHEST_OUT = 200;

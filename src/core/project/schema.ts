@@ -18,7 +18,7 @@ import { notesSchema } from '@/core/photos/notes';
 import { LOCAL_TIME } from '@/core/photos/when';
 import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
-import { MOST_TUCKS, ROLES } from '@/core/piece/piece';
+import { FARTHEST_OUT, MOST_TUCKS, ROLES } from '@/core/piece/piece';
 import { FAR, placementSchema } from '@/core/piece/placement/placement';
 import { LONGEST_FACT, LONGEST_FACT_NAME, MOST_FACTS } from '@/core/project/edits/facts';
 import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
@@ -88,7 +88,10 @@ const pieceSchema = object({
       under: id,
       x: within,
       y: within,
-      slit: object({ ax: within, ay: within, bx: within, by: within })
+      slit: object({
+        ...{ ax: within, ay: within, bx: within, by: within },
+        out: number().min(0).max(FARTHEST_OUT),
+      })
         .noUnknown()
         .default(undefined)
         .optional(),

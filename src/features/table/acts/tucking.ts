@@ -1,7 +1,8 @@
 /** Tucking: which crossings of the selected piece pass over and which beneath. */
 import { apply, invert, type Point } from '@/core/geometry/matrix';
+import { polygons } from '@/core/geometry/offset';
 import { pathBounds, transformPath } from '@/core/geometry/path';
-import { slitAt, slitOnPage, tuckAt, type Crossing } from '@/core/page/tuck';
+import { slitAt, slitOnPage, slitsApart, slitWithOut, tuckAt, type Crossing } from '@/core/page/tuck';
 import type { Slit, Tuck } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Edit } from '@/core/project/edits/edit';
@@ -52,14 +53,57 @@ export function passEverywhere(
   perform(setTucks(surfaceId, upper, beneath ? [...others, ...crossings.map(tuckAt)] : others));
 }
 
-/** Across the crossing as the upper piece is turned, so that the lower part of what lies there is beneath. */
+/** Across the crossing as the upper piece is turned, so that the lower part of what lies there, or its right, is beneath. */
 function firstSlit({ upper, lower, area }: Crossing): Slit {
   const lies = placementMatrix(upper.placement);
   const { x, y, width, height } = pathBounds(transformPath(invert(lies), area));
   const level = y + height * (1 - FIRST_HIDDEN);
-  const ends = [x, x + width].map((at) => apply(lies, { x: at, y: level }));
+  const upright = x + width * (1 - FIRST_HIDDEN);
+  // A ribbon goes through a slit across it.
+  const across = width > 1.5 * height;
+  const ends = (
+    across
+      ? [
+          { x: upright, y: y + height },
+          { x: upright, y },
+        ]
+      : [
+          { x, y: level },
+          { x: x + width, y: level },
+        ]
+  ).map((end) => apply(lies, end));
   const [a, b] = upper.placement.mirror ? ends.reverse() : ends;
   return slitAt(lower, a!, b!);
+}
+
+/** How far from the middle of what crosses its area reaches beyond a slit and before it, points. */
+function acrossSlit({ area, middle }: Crossing, [a, b]: [Point, Point]): [number, number] {
+  const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+  const reach = polygons(area)
+    .flat()
+    .map((p) => ((p.x - middle.x) * -(b.y - a.y) + (p.y - middle.y) * (b.x - a.x)) / long);
+  return [Math.min(...reach), Math.max(...reach)];
+}
+
+/** Lets what goes through a slit come out again through a second one so far beyond (points), or stay beneath. */
+export function comeOut(store: SessionStore, crossing: Crossing, apart: number | null): void {
+  const { perform, surfaceId } = store.getState();
+  const { lower, tuck } = crossing;
+  if (!tuck?.slit) return;
+  const slit = slitWithOut(tuck.slit, lower, apart);
+  perform(changeSlit(surfaceId, crossing, slit, apart === null ? 'take off second slit' : 'second slit'));
+}
+
+/** Two slits where there was one: the middle third of what crosses lies between them. */
+export function cutSecond(store: SessionStore, crossing: Crossing): void {
+  const now = slitLies(crossing);
+  if (!now) return;
+  const [from, to] = acrossSlit(crossing, now.ends);
+  const third = (to - from) / 3;
+  const { perform, surfaceId } = store.getState();
+  const [a, b] = endsOf(crossing, now, { angle: now.angle, away: from + third });
+  const slit = slitWithOut(slitAt(crossing.lower, a, b), crossing.lower, third);
+  perform(changeSlit(surfaceId, crossing, slit, 'second slit'));
 }
 
 export interface SlitLies {
@@ -68,6 +112,8 @@ export interface SlitLies {
   /** How far it lies from the middle of what crosses, toward the hidden side, points. */
   away: number;
   ends: [Point, Point];
+  /** How far beyond it the second slit lies, points; null without. */
+  apart: number | null;
 }
 
 export function slitLies({ lower, middle, tuck }: Crossing): SlitLies | null {
@@ -77,35 +123,44 @@ export function slitLies({ lower, middle, tuck }: Crossing): SlitLies | null {
   const angle = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
   const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
   const away = ((a.x - middle.x) * -(b.y - a.y) + (a.y - middle.y) * (b.x - a.x)) / long;
-  return { angle, away, ends };
+  return { angle, away, ends, apart: slitsApart(tuck.slit, lower) };
 }
 
 /** The edit that puts a crossing’s slit between two places of the page. */
-export const slitEdit = (surfaceId: string, { upper, lower, tuck }: Crossing, a: Point, b: Point): Edit => ({
+export const slitEdit = (surfaceId: string, crossing: Crossing, a: Point, b: Point): Edit => {
+  const { lower } = crossing;
+  const apart = slitLies(crossing)?.apart ?? null;
+  return changeSlit(surfaceId, crossing, slitWithOut(slitAt(lower, a, b), lower, apart), 'move slit');
+};
+
+const changeSlit = (surfaceId: string, { upper, tuck }: Crossing, slit: Slit, label: string): Edit => ({
   ...setTucks(
     surfaceId,
     upper,
-    (upper.tucks ?? []).map((each) => (each === tuck ? { ...each, slit: slitAt(lower, a, b) } : each)),
+    (upper.tucks ?? []).map((each) => (each === tuck ? { ...each, slit } : each)),
   ),
-  label: 'move slit',
+  label,
 });
 
 /** Turns a slit about its middle to an angle, and lays it so far from the middle of what crosses. */
 export function laySlit(store: SessionStore, crossing: Crossing, to: { angle: number; away: number }): void {
   const now = slitLies(crossing);
   if (!now) return;
-  const [a, b] = now.ends;
-  const half = Math.hypot(b.x - a.x, b.y - a.y) / 2;
-  const [cos, sin] = [Math.cos((to.angle * Math.PI) / 180), Math.sin((to.angle * Math.PI) / 180)];
-  const { x, y } = crossing.middle;
-  const middle = { x: x - to.away * sin, y: y + to.away * cos };
   const { perform, surfaceId } = store.getState();
-  perform(
-    slitEdit(
-      surfaceId,
-      crossing,
-      { x: middle.x - half * cos, y: middle.y - half * sin },
-      { x: middle.x + half * cos, y: middle.y + half * sin },
-    ),
-  );
+  perform(slitEdit(surfaceId, crossing, ...endsOf(crossing, now, to)));
+}
+
+/** The ends of a slit, as long as it is now, at another angle and so far from the middle of what crosses. */
+function endsOf(
+  { middle: { x, y } }: Crossing,
+  { ends: [a, b] }: SlitLies,
+  { angle, away }: { angle: number; away: number },
+): [Point, Point] {
+  const half = Math.hypot(b.x - a.x, b.y - a.y) / 2;
+  const [cos, sin] = [Math.cos((angle * Math.PI) / 180), Math.sin((angle * Math.PI) / 180)];
+  const middle = { x: x - away * sin, y: y + away * cos };
+  return [
+    { x: middle.x - half * cos, y: middle.y - half * sin },
+    { x: middle.x + half * cos, y: middle.y + half * sin },
+  ];
 }

@@ -29,6 +29,9 @@ export interface Spool {
   begin(colour: string, stamps: readonly Asset[]): Trail | null;
 }
 
+/** What one first draws in: no colour that was chosen, so ribbon and thread begin in their own. */
+const PLAIN = '#25232a';
+
 export const SPOOLS: readonly Spool[] = [
   {
     kind: 'paint',
@@ -53,13 +56,13 @@ export const SPOOLS: readonly Spool[] = [
     kind: 'thread',
     name: 'Thread',
     icon: <IconNeedleThread size={22} />,
-    begin: (colour) => ({ ...NEW_THREAD, colours: [colour] }),
+    begin: (colour) => (colour === PLAIN ? NEW_THREAD : { ...NEW_THREAD, colours: [colour] }),
   },
   {
     kind: 'ribbon',
     name: 'Ribbon',
     icon: <IconRibbonHealth size={22} />,
-    begin: (colour) => ({ ...NEW_RIBBON, colour }),
+    begin: (colour) => (colour === PLAIN ? NEW_RIBBON : { ...NEW_RIBBON, colour }),
   },
   { kind: 'cord', name: 'Twine', icon: <IconJumpRope size={22} />, begin: () => NEW_CORD },
   { kind: 'strung', name: 'Beads', icon: <IconSparkles size={22} />, begin: () => NEW_STRUNG },
@@ -72,4 +75,4 @@ export const SPOOLS: readonly Spool[] = [
 ];
 
 /** The ink that stands for a trail. */
-export const inkOf = (trail: Trail): string => trailKind(trail).inks?.(trail)[0]?.colour ?? '#25232a';
+export const inkOf = (trail: Trail): string => trailKind(trail).inks?.(trail)[0]?.colour ?? PLAIN;

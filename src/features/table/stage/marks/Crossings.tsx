@@ -74,15 +74,16 @@ export function Crossings({ onGrip }: Props) {
         const slit = crossing.upper.id === id && act.slitLies(crossing);
         if (!slit) return null;
         const [a, b] = slit.ends.map((end) => apply(view, end)) as [Point, Point];
+        const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+        const beyond = (slit.apart ?? 0) * Math.hypot(view[0], view[1]);
+        const [dx, dy] = [(-(b.y - a.y) / long) * beyond, ((b.x - a.x) / long) * beyond];
+        const line =
+          `M${a.x} ${a.y}L${b.x} ${b.y}` +
+          (slit.apart === null ? '' : `M${a.x + dx} ${a.y + dy}L${b.x + dx} ${b.y + dy}`);
         return (
           <g key={`slit ${i}`}>
-            <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="#fffdf6" strokeWidth={3.5} />
-            <path
-              d={`M${a.x} ${a.y}L${b.x} ${b.y}`}
-              stroke="#25232a"
-              strokeWidth={1.6}
-              strokeDasharray="5 3"
-            />
+            <path d={line} stroke="#fffdf6" strokeWidth={3.5} />
+            <path d={line} stroke="#25232a" strokeWidth={1.6} strokeDasharray="5 3" />
             {(['a', 'b'] as const).map((end) => {
               const { x, y } = end === 'a' ? a : b;
               return (

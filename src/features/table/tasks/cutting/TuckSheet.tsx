@@ -2,7 +2,9 @@
 /** Tuck: where the selected piece lies over or under others, each crossing turned by itself, here or on the page. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
+import Switch from '@mui/material/Switch';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
@@ -199,6 +201,35 @@ function Places({ places, id }: { places: readonly Place[]; id: string }) {
                         <IconArrowsUpDown size={18} />
                       </IconButton>
                     </Tooltip>
+                  </Box>
+                )}
+                {slit && (
+                  <Box sx={{ display: 'flex', gap: 1, width: '100%', alignItems: 'center' }}>
+                    <FormControlLabel
+                      sx={{ flexShrink: 0, mr: 0.5 }}
+                      control={
+                        <Switch
+                          checked={slit.apart !== null}
+                          disabled={readOnly}
+                          onChange={(event) =>
+                            event.target.checked
+                              ? act.cutSecond(store, crossing)
+                              : act.comeOut(store, crossing, null)
+                          }
+                        />
+                      }
+                      label="Out again"
+                    />
+                    {slit.apart !== null && (
+                      <LengthField
+                        label="Slits apart"
+                        unit={unit}
+                        disabled={readOnly}
+                        shown={formatLength(slit.apart, unit)}
+                        read={measureWithin(unit, 1, FARTHEST)}
+                        onCommit={(apart) => act.comeOut(store, crossing, apart)}
+                      />
+                    )}
                   </Box>
                 )}
               </Box>
