@@ -20,7 +20,6 @@ import * as mosaic from '@/core/project/edits/mosaic';
 import * as notes from '@/core/project/edits/notes';
 import * as page from '@/core/project/edits/page';
 import * as photos from '@/core/project/edits/photos';
-import { slitAt, slitWithOut } from '@/core/page/tuck';
 import * as pile from '@/core/project/edits/pile';
 import * as place from '@/core/project/edits/place';
 import * as repeat from '@/core/project/edits/repeat';
@@ -32,7 +31,7 @@ import { newSurface, surfaceOf, type Project } from '@/core/project/model';
 import { Chance } from './chance';
 import { DAY_EDITS } from './days';
 import { LINE_EDITS } from './lines';
-import type { Hand } from './hand';
+import { aSlit, type Hand } from './hand';
 import { ASSETS, first, runningPiece } from './first';
 import { nodeTypesetter } from '../node/platform';
 import { CUTS, inkPiece, photoOf, wordsOf } from './samples';
@@ -333,15 +332,7 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
     pile.setTucks(s, one, [
       {
         ...{ under: all[0]!.id, x: chance.number(), y: chance.number() },
-        ...(chance.bool()
-          ? {
-              slit: slitWithOut(
-                slitAt(all[0]!, { x: chance.number(), y: 0 }, { x: 90, y: chance.number() }),
-                all[0]!,
-                chance.number(),
-              ),
-            }
-          : {}),
+        ...(chance.bool() ? { slit: aSlit(chance, all[0]!) } : {}),
       },
     ]),
   movePieces: ({ s, some, chance }) => place.movePieces(s, some, chance.number(), chance.number()),

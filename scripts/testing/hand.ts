@@ -1,4 +1,5 @@
 /** What an edit by chance is made from. */
+import { slitAt, slitWithOut } from '@/core/page/tuck';
 import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import type { Chance } from './chance';
@@ -12,3 +13,11 @@ export interface Hand {
   some: Piece[];
   one: Piece;
 }
+
+/** A slit in a piece that comes out again, its lengths by chance. */
+export const aSlit = (chance: Chance, lower: Piece) =>
+  slitWithOut(
+    slitAt(lower, { x: chance.number(), y: 0 }, { x: 90, y: chance.number() }),
+    lower,
+    chance.number(),
+  );

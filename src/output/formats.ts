@@ -18,6 +18,8 @@ interface FormatKind {
   clear: boolean;
   /** Whether pages can lie in it on sheets of paper. */
   sheets: boolean;
+  /** Whether it holds photos as files of their own, which may tell where and when they were taken. */
+  notes: boolean;
   /** Whether it can carry squares by which a cutter finds its place. */
   squares: boolean;
 }
@@ -31,6 +33,7 @@ export const FORMATS = {
     cropMarks: true,
     clear: false,
     sheets: true,
+    notes: true,
     squares: true,
   },
   jpg: {
@@ -41,6 +44,7 @@ export const FORMATS = {
     cropMarks: false,
     clear: false,
     sheets: false,
+    notes: false,
     squares: false,
   },
   png: {
@@ -51,6 +55,7 @@ export const FORMATS = {
     cropMarks: false,
     clear: true,
     sheets: false,
+    notes: false,
     squares: false,
   },
   svg: {
@@ -61,6 +66,7 @@ export const FORMATS = {
     cropMarks: false,
     clear: true,
     sheets: false,
+    notes: true,
     squares: false,
   },
 } satisfies Record<string, FormatKind>;
@@ -82,6 +88,8 @@ export interface MakeOptions {
   cropMarks: boolean;
   /** Squares by which a cutter finds its place, where it can carry them. */
   squares?: boolean;
+  /** The photos keep what cameras and people noted in them: places, days, names, where it can hold that. */
+  notes?: boolean;
   /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */
   only?: readonly string[];
   /** Each picture is a page, and they are laid on sheets of paper, where it can hold those. */

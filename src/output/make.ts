@@ -4,11 +4,18 @@ import type { Result } from '@/core/result';
 import type { Format, MakeOptions } from '@/output/formats';
 import { makePdf } from '@/output/pdf/make';
 import { makeJpeg, makePng } from '@/output/pixels/make';
+import { unnoted } from '@/output/notes';
 import { stockFor, type Maker, type Progress, type Workshop } from '@/output/stock';
 import { makeSvg } from '@/output/svg/make';
 
 /** How each format is made, a line each. */
 const MAKERS: Record<Format, Maker> = { pdf: makePdf, jpg: makeJpeg, png: makePng, svg: makeSvg };
+
+/** Where photos were taken, when and with what, leaves only if it is asked for. */
+const withoutNotes = (shop: Workshop): Workshop => ({
+  ...shop,
+  bytes: async (sha) => unnoted(await shop.bytes(sha)),
+});
 
 /** Several pictures become pages of one file where it can hold them; else the first is made. */
 export async function make(
@@ -17,6 +24,9 @@ export async function make(
   shop: Workshop,
   progress: Progress = () => {},
 ): Promise<Result<Uint8Array[]>> {
-  const { pictures, stock } = await stockFor('pieces' in of ? [of] : of, shop);
+  const { pictures, stock } = await stockFor(
+    'pieces' in of ? [of] : of,
+    options.notes ? shop : withoutNotes(shop),
+  );
   return MAKERS[options.format](pictures, options, stock, progress);
 }

@@ -21,7 +21,7 @@ interface Props {
 }
 
 export function HowItIsMade({ options, formats, bleed, folded, disabled, onChange }: Props) {
-  const { pixels, cropMarks, squares } = FORMATS[options.format];
+  const { pixels, cropMarks, squares, notes } = FORMATS[options.format];
   return (
     <>
       <Box
@@ -96,6 +96,18 @@ export function HowItIsMade({ options, formats, bleed, folded, disabled, onChang
               />
             }
             label="With squares by which a cutter finds its place"
+          />
+        )}
+        {notes && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={Boolean(options.notes)}
+                disabled={disabled}
+                onChange={(event) => onChange({ notes: event.target.checked })}
+              />
+            }
+            label="With what the photos’ files tell: where, when, with which camera"
           />
         )}
         {pixels && (
