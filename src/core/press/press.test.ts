@@ -1,0 +1,107 @@
+/** Proofs against Little CMS's own tool (Debian's liblcms2-utils) and the check values of the characterisation data. */
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { converter, differenceCiede2000 } from 'culori';
+import { CONDITIONS } from '@/core/press/conditions';
+import { openPress, type Press, type ProofHow } from '@/core/press/press';
+import { pressProfile } from '@/core/press/profile';
+import { random } from '@/core/random';
+import { ROOT } from '../../../scripts/node/platform';
+
+const PROFILES = join(ROOT, 'scripts', 'house', 'press');
+const wasm = readFileSync(join(ROOT, 'node_modules', 'lcms-wasm', 'dist', 'lcms.wasm'));
+const profileOf = (file: string) => new Uint8Array(readFileSync(join(PROFILES, file)));
+const opened = async (file: string): Promise<Press> => {
+  const press = await openPress(profileOf(file), wasm);
+  if (!press.ok) throw new Error(press.message);
+  return press.value;
+};
+const HOW: ProofHow = { intent: 'relative', blackPoint: true, paper: false };
+
+/** What transicc says of colours, a row each; `-c0` without tables made ahead, `-n` numbers alone. */
+const transicc = (args: string[], rows: readonly (readonly number[])[]): number[][] =>
+  execFileSync('transicc', ['-n', '-c0', ...args], {
+    input: rows.map((row) => row.join(' ')).join('\n') + '\n',
+    encoding: 'utf8',
+    stdio: ['pipe', 'pipe', 'ignore'],
+  })
+    .trim()
+    .split('\n')
+    .map((line) => line.trim().split(/\s+/).map(Number));
+
+const chance = random(11);
+const colours = Array.from({ length: 1000 }, () => [0, 0, 0].map(() => Math.floor(256 * chance())));
+const rgba = new Uint8ClampedArray(colours.flatMap((colour) => [...colour, 255]));
+
+test.each(CONDITIONS)('1,000 colours on $name: inks and proofs are those of transicc', async ({ file }) => {
+  const press = await opened(file);
+  const path = join(PROFILES, file);
+  const lab = converter('lab');
+  const delta = differenceCiede2000();
+  const inks = press.inks(rgba, HOW);
+  const theirs = transicc(['-t1', '-b', '-i*sRGB', `-o${path}`], colours);
+  // As both would be measured on paper: numbers of ink may differ where it makes none.
+  const measured = (rows: readonly (readonly number[])[]) =>
+    transicc(['-t1', `-i${path}`, '-o*Lab'], rows).map(([l, a, b]) => ({
+      mode: 'lab' as const,
+      l: l!,
+      a: a!,
+      b: b!,
+    }));
+  const mine = measured(colours.map((_, i) => [0, 1, 2, 3].map((c) => inks[4 * i + c]! / 2.55)));
+  const off = measured(theirs).map((one, i) => delta(one, mine[i]!));
+  expect(Math.max(...off)).toBeLessThan(1);
+  for (const [intent, t] of [
+    ['relative', '-t1'],
+    ['perceptual', '-t0'],
+  ] as const) {
+    const ours = press.proofed(rgba, { ...HOW, intent });
+    const proofs = transicc([t, '-m1', '-b', `-p${path}`, '-i*sRGB', '-o*sRGB'], colours);
+    const differences = proofs.map(([r, g, b], i) =>
+      delta(
+        lab({ mode: 'rgb', r: r! / 255, g: g! / 255, b: b! / 255 }),
+        lab({ mode: 'rgb', r: ours[4 * i]! / 255, g: ours[4 * i + 1]! / 255, b: ours[4 * i + 2]! / 255 }),
+      ),
+    );
+    expect(Math.max(...differences)).toBeLessThan(1);
+  }
+  press.close();
+});
+
+test('paper white, the darkest black and what no press prints', async () => {
+  const press = await opened('uncoated-offset.icc');
+  const of = (...colour: number[]) => new Uint8ClampedArray([...colour, 255]);
+  expect([...press.proofed(of(255, 255, 255), HOW)]).toEqual([255, 255, 255, 255]);
+  const paper = press.proofed(of(255, 255, 255), { ...HOW, paper: true });
+  // FOGRA29's paper, CIELAB 95 0 -2 as ISO 12647-2:2004 has it for type 4 on a white backing: darker, a little blue.
+  expect(paper[0]!).toBeLessThan(246);
+  expect(paper[2]!).toBeGreaterThan(paper[0]!);
+  expect(press.proofed(of(0, 0, 0), { ...HOW, paper: true })[0]!).toBeGreaterThan(40);
+  // A strong green of screens is far beyond; a soft grey is not.
+  const [green, grey] = press.beyond(new Uint8ClampedArray([0, 255, 0, 255, 150, 146, 140, 255]));
+  expect(green! / 10).toBeGreaterThan(10);
+  expect(grey! / 10).toBeLessThan(2);
+  // No more ink than the condition bears.
+  const inks = press.inks(rgba, HOW);
+  for (let i = 0; i < inks.length; i += 4)
+    expect(inks[i]! + inks[i + 1]! + inks[i + 2]! + inks[i + 3]!).toBeLessThan(3.03 * 255);
+  press.close();
+});
+
+test('what is no profile of a press is refused in words', async () => {
+  const whole = profileOf('coated-offset.icc');
+  const refused = async (bytes: Uint8Array) => {
+    const press = await openPress(bytes, wasm);
+    return press.ok ? 'taken' : press.message;
+  };
+  expect(pressProfile(whole)).toEqual({ ok: true, value: { space: 'CMYK', device: 'prtr' } });
+  expect(await refused(whole.subarray(0, 90))).toMatch(/not a colour profile/);
+  expect(await refused(whole.subarray(0, whole.length - 1))).toMatch(/cut off/);
+  expect(await refused(new Uint8Array(readFileSync('/usr/share/color/icc/colord/AdobeRGB1998.icc')))).toMatch(
+    /screens or cameras/,
+  );
+  const hollow = whole.slice();
+  hollow.fill(0, 128);
+  expect(await refused(hollow)).toMatch(/damaged|lacks/);
+});

@@ -1,0 +1,217 @@
+/** A print condition at work: what it makes of colours, by Little CMS (ICC.1:2022). Colours that come in are sRGB, 8 bits. */
+import { differenceCiede2000, modeLab65, useMode as register } from 'culori/fn';
+import {
+  cmsFLAGS_BLACKPOINTCOMPENSATION,
+  cmsFLAGS_HIGHRESPRECALC,
+  cmsFLAGS_SOFTPROOFING,
+  instantiate,
+  INTENT_ABSOLUTE_COLORIMETRIC,
+  INTENT_PERCEPTUAL,
+  INTENT_RELATIVE_COLORIMETRIC,
+  TYPE_CMYK_8,
+  TYPE_CMYK_16,
+  TYPE_Lab_DBL,
+  TYPE_RGB_8,
+  TYPE_RGBA_8,
+  type Lcms,
+} from 'lcms-wasm';
+import { pressProfile } from '@/core/press/profile';
+import { fail, ok, type Result } from '@/core/result';
+
+/** How colours are brought into what a press can print. */
+export interface ProofHow {
+  /** What can be printed stays as it is, or all is eased in together. */
+  intent: 'relative' | 'perceptual';
+  /** Black becomes the darkest the press prints, with all between (black point compensation). */
+  blackPoint: boolean;
+  /** The paper's own white and the press's own black are shown, beside the screen's. */
+  paper: boolean;
+}
+
+export const FIRST_HOW: ProofHow = { intent: 'relative', blackPoint: true, paper: false };
+
+export interface Press {
+  /** Pixels (RGBA) as they will look printed; as many, clear where they were. */
+  proofed(rgba: Uint8ClampedArray, how: ProofHow): Uint8ClampedArray<ArrayBuffer>;
+  /** How much of the four inks (C, M, Y, K, 0 to 255) each pixel takes. */
+  inks(rgba: Uint8ClampedArray, how: Pick<ProofHow, 'intent' | 'blackPoint'>): Uint8Array;
+  /** How far the nearest printable colour is from each pixel's, CIEDE2000: a byte a pixel, in tenths, 25.5 at the most. */
+  beyond(rgba: Uint8ClampedArray): Uint8Array;
+  close(): void;
+}
+
+const INTENTS = { relative: INTENT_RELATIVE_COLORIMETRIC, perceptual: INTENT_PERCEPTUAL };
+
+/** Pixels that are worked on at a time: the library has little memory. */
+const AT_ONCE = 1 << 16;
+
+/** Colours a side of the lattice on which distances are found; between them they are as good as straight. */
+const LATTICE = 33;
+
+register(modeLab65);
+/** CIEDE2000 of two measured colours; the formula takes CIELAB under any white. */
+const difference = differenceCiede2000();
+
+/** Opens a CMYK profile; says why it cannot be. `wasm` is the library itself. */
+export async function openPress(profile: Uint8Array, wasm: Uint8Array): Promise<Result<Press>> {
+  const facts = pressProfile(profile);
+  if (!facts.ok) return facts;
+  const lcms = await instantiate({ wasmBinary: wasm });
+  const at = lcms._malloc(profile.length);
+  lcms.HEAPU8.set(profile, at);
+  const ink = lcms.ccall('cmsOpenProfileFromMem', 'number', ['number', 'number'], [at, profile.length]);
+  if (!ink) return fail('This colour profile is damaged: it cannot be read.');
+  const screen = lcms.cmsCreate_sRGBProfile();
+  const transforms = new Map<string, number>();
+  const known = (key: string, make: () => number): number => {
+    let transform = transforms.get(key);
+    if (!transform) transforms.set(key, (transform = make()));
+    if (!transform) throw new RangeError('This colour profile lacks what a proof needs.');
+    return transform;
+  };
+  const compensated = (on: boolean) => cmsFLAGS_HIGHRESPRECALC | (on ? cmsFLAGS_BLACKPOINTCOMPENSATION : 0);
+  let distances: Uint8Array | undefined;
+
+  const press: Press = {
+    proofed(rgba, { intent, blackPoint, paper }) {
+      // By way of the inks: tables made for both ways at once would round off where the inks end.
+      const there = known(`to inks ${intent} ${blackPoint}`, () =>
+        lcms.cmsCreateTransform(
+          ...([screen, TYPE_RGBA_8, ink, TYPE_CMYK_16, INTENTS[intent], compensated(blackPoint)] as const),
+        ),
+      );
+      const back = known(`to screen ${paper}`, () =>
+        lcms.cmsCreateTransform(
+          ...([ink, TYPE_CMYK_16, screen, TYPE_RGBA_8] as const),
+          ...([
+            paper ? INTENT_ABSOLUTE_COLORIMETRIC : INTENT_RELATIVE_COLORIMETRIC,
+            compensated(false),
+          ] as const),
+        ),
+      );
+      const out = run(lcms, [there, back], rgba, [4, 8, 4]);
+      for (let i = 3; i < out.length; i += 4) out[i] = rgba[i]!;
+      return new Uint8ClampedArray(out.buffer);
+    },
+    inks(rgba, { intent, blackPoint }) {
+      const transform = known(`inks ${intent} ${blackPoint}`, () =>
+        lcms.cmsCreateTransform(
+          screen,
+          TYPE_RGBA_8,
+          ink,
+          TYPE_CMYK_8,
+          INTENTS[intent],
+          compensated(blackPoint),
+        ),
+      );
+      return run(lcms, [transform], rgba, [4, 4]);
+    },
+    beyond(rgba) {
+      distances ??= latticeOf(lcms, screen, ink);
+      return interpolated(distances, rgba);
+    },
+    close() {
+      for (const transform of transforms.values()) lcms.cmsDeleteTransform(transform);
+      transforms.clear();
+      lcms.cmsCloseProfile(screen);
+      lcms.cmsCloseProfile(ink);
+      lcms._free(at);
+    },
+  };
+  try {
+    press.inks(new Uint8ClampedArray(4), FIRST_HOW);
+    press.proofed(new Uint8ClampedArray(4), FIRST_HOW);
+  } catch {
+    return fail('This colour profile lacks what a proof needs: colours to inks, and inks to colours.');
+  }
+  return ok(press);
+}
+
+/** Pixels through transforms, one after the other: so many bytes each before the first and after every one. */
+function run(lcms: Lcms, transforms: readonly number[], pixels: Uint8ClampedArray, bytes: readonly number[]) {
+  const [from, to] = [bytes[0]!, bytes[bytes.length - 1]!];
+  const count = pixels.length / from;
+  const out = new Uint8Array(count * to);
+  const room = Math.min(count, AT_ONCE);
+  const places = bytes.map((each) => lcms._malloc(room * each));
+  for (let done = 0; done < count; done += room) {
+    const many = Math.min(room, count - done);
+    lcms.HEAPU8.set(pixels.subarray(done * from, (done + many) * from), places[0]);
+    transforms.forEach((transform, i) => transformed(lcms, transform, places[i]!, places[i + 1]!, many));
+    const last = places[places.length - 1]!;
+    out.set(lcms.HEAPU8.subarray(last, last + many * to), done * to);
+  }
+  places.forEach((place) => lcms._free(place));
+  return out;
+}
+
+const transformed = (lcms: Lcms, transform: number, input: number, output: number, many: number) =>
+  void lcms.ccall(
+    'cmsDoTransform',
+    null,
+    ['number', 'number', 'number', 'number'],
+    [transform, input, output, many],
+  );
+
+/** For a lattice of colours, how far each is from what is printed of it, both as they are measured (CIELAB, D50). */
+function latticeOf(lcms: Lcms, screen: number, ink: number): Uint8Array {
+  const lab = lcms.cmsCreateLab4Profile();
+  const seen = lcms.cmsCreateTransform(
+    screen,
+    TYPE_RGB_8,
+    lab,
+    TYPE_Lab_DBL,
+    INTENT_RELATIVE_COLORIMETRIC,
+    0,
+  );
+  const printed = lcms.cmsCreateProofingTransform(
+    ...([screen, TYPE_RGB_8, lab, TYPE_Lab_DBL, ink] as const),
+    ...([INTENT_RELATIVE_COLORIMETRIC, INTENT_RELATIVE_COLORIMETRIC, cmsFLAGS_SOFTPROOFING] as const),
+  );
+  const row = LATTICE * LATTICE;
+  const [input, first, second] = [row * 3, row * 24, row * 24].map((bytes) => lcms._malloc(bytes)) as [
+    number,
+    number,
+    number,
+  ];
+  const distances = new Uint8Array(LATTICE ** 3);
+  for (let r = 0; r < LATTICE; r++) {
+    for (let i = 0; i < row; i++)
+      lcms.HEAPU8.set([r, Math.floor(i / LATTICE), i % LATTICE].map(valueAt), input + 3 * i);
+    transformed(lcms, seen, input, first, row);
+    transformed(lcms, printed, input, second, row);
+    const labAt = (at: number, i: number) => {
+      const [l, a, b] = lcms.HEAPF64.subarray(at / 8 + 3 * i, at / 8 + 3 * i + 3);
+      return { mode: 'lab65' as const, l: l!, a: a!, b: b! };
+    };
+    for (let i = 0; i < row; i++)
+      distances[r * row + i] = Math.min(255, Math.round(10 * difference(labAt(first, i), labAt(second, i))));
+  }
+  for (const at of [input, first, second]) lcms._free(at);
+  for (const transform of [seen, printed]) lcms.cmsDeleteTransform(transform);
+  lcms.cmsCloseProfile(lab);
+  return distances;
+}
+
+const valueAt = (step: number): number => Math.round((255 * step) / (LATTICE - 1));
+
+/** Distances of pixels from those of a lattice, straight between its colours (trilinear). */
+function interpolated(distances: Uint8Array, rgba: Uint8ClampedArray): Uint8Array {
+  const out = new Uint8Array(rgba.length / 4);
+  const scale = (LATTICE - 1) / 255;
+  const [rowStep, planeStep] = [LATTICE, LATTICE * LATTICE];
+  for (let i = 0; i < out.length; i++) {
+    const [r, g, b] = [rgba[4 * i]! * scale, rgba[4 * i + 1]! * scale, rgba[4 * i + 2]! * scale];
+    const [r0, g0, b0] = [
+      Math.min(LATTICE - 2, r | 0),
+      Math.min(LATTICE - 2, g | 0),
+      Math.min(LATTICE - 2, b | 0),
+    ];
+    const [fr, fg, fb] = [r - r0, g - g0, b - b0];
+    const at = r0 * planeStep + g0 * rowStep + b0;
+    const edge = (from: number) => distances[from]! + fb * (distances[from + 1]! - distances[from]!);
+    const face = (from: number) => edge(from) + fg * (edge(from + rowStep) - edge(from));
+    out[i] = face(at) + fr * (face(at + planeStep) - face(at)) + 0.5;
+  }
+  return out;
+}
