@@ -4,6 +4,7 @@ import { copyFile, mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promi
 import { join } from 'node:path';
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
 import { FACE_FILES, FALLBACK_FILES, FONT_FILES } from '@/core/text/families';
+import { CONDITIONS } from '@/core/press/conditions';
 import { plainFont } from '@/core/text/woff';
 import { jpegWithDensity } from '@/output/pixels/density';
 import { readNodeFont, ROOT, SUBSETTER } from '../node/platform';
@@ -62,6 +63,13 @@ async function build(): Promise<void> {
   await mkdir(join(FOLDER, 'faces'), { recursive: true });
   const modules = join(ROOT, 'node_modules');
   for (const [from, to] of FACES) await copyFile(join(modules, from), join(FOLDER, 'faces', to));
+  // Print conditions, and the library that works with them.
+  await mkdir(join(FOLDER, 'press'), { recursive: true });
+  const lcms = join(modules, 'lcms-wasm', 'dist');
+  await copyFile(join(lcms, 'lcms.min.js'), join(FOLDER, 'press', 'lcms.js'));
+  await copyFile(join(lcms, 'lcms.wasm'), join(FOLDER, 'press', 'lcms.wasm'));
+  for (const { file } of CONDITIONS)
+    await copyFile(join(ROOT, 'scripts', 'house', 'press', file), join(FOLDER, 'press', file));
   // Enough to begin with; the papers follow.
   if (process.argv.includes('--fonts')) return;
   const list = [];

@@ -1,4 +1,5 @@
 /** Canvases, fonts and picture files for the core and outputs when they run in Node. */
+import type { Lcms, OpenLcms } from '@/core/press/lcms';
 import { createCanvas, loadImage, Path2D, type Canvas as NodeCanvas } from '@napi-rs/canvas';
 import { readdirSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
@@ -76,3 +77,9 @@ export const nodeWorkshop = (
   },
   now: new Date(),
 });
+
+/** Little CMS as it runs in Node. */
+export const openLcms = async (): Promise<Lcms> => {
+  const { instantiate } = (await import('lcms-wasm')) as { instantiate: OpenLcms };
+  return instantiate();
+};

@@ -13,7 +13,9 @@ const TYPES: Record<string, string> = {
   '.png': 'image/png',
   '.svg': 'image/svg+xml',
   '.ttf': 'font/ttf',
+  '.js': 'text/javascript',
   '.wasm': 'application/wasm',
+  '.icc': 'application/vnd.iccprofile',
 };
 
 const PUBLIC = join(/* turbopackIgnore: true */ process.cwd(), 'public');

@@ -16,3 +16,5 @@ declare module 'exifr/dist/full.esm.mjs' {
   };
   export default exifr;
 }
+
+declare module 'lcms-wasm';

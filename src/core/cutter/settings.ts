@@ -1,6 +1,5 @@
 /** How the cutter is set: its mats and what it does. A thing of the machine, not of a project. */
 import { boolean, number, object, string, type InferType } from 'yup';
-import { fail, ok, type Result } from '@/core/result';
 import { toPoints } from '@/core/units/lengths';
 
 const mm = (value: number) => toPoints(value, 'mm');
@@ -74,11 +73,6 @@ export const FIRST_SETTINGS: CutterSettings = {
   blade: 0,
 };
 
-/** What was kept of an earlier time; what does not pass is told, and the first settings hold. */
-export function readSettings(kept: unknown): Result<CutterSettings> {
-  try {
-    return ok(cutterSchema.validateSync(kept, { strict: true }));
-  } catch (error) {
-    return fail((error as Error).message);
-  }
-}
+/** Settings as they were kept; throws where they are not sound. */
+export const readSettings = (kept: unknown): CutterSettings =>
+  cutterSchema.validateSync(kept, { strict: true });

@@ -7,13 +7,12 @@ import { CONDITIONS } from '@/core/press/conditions';
 import { openPress, type Press, type ProofHow } from '@/core/press/press';
 import { pressProfile } from '@/core/press/profile';
 import { random } from '@/core/random';
-import { ROOT } from '../../../scripts/node/platform';
+import { openLcms, ROOT } from '../../../scripts/node/platform';
 
 const PROFILES = join(ROOT, 'scripts', 'house', 'press');
-const wasm = readFileSync(join(ROOT, 'node_modules', 'lcms-wasm', 'dist', 'lcms.wasm'));
 const profileOf = (file: string) => new Uint8Array(readFileSync(join(PROFILES, file)));
 const opened = async (file: string): Promise<Press> => {
-  const press = await openPress(profileOf(file), wasm);
+  const press = await openPress(profileOf(file), openLcms);
   if (!press.ok) throw new Error(press.message);
   return press.value;
 };
@@ -92,7 +91,7 @@ test('paper white, the darkest black and what no press prints', async () => {
 test('what is no profile of a press is refused in words', async () => {
   const whole = profileOf('coated-offset.icc');
   const refused = async (bytes: Uint8Array) => {
-    const press = await openPress(bytes, wasm);
+    const press = await openPress(bytes, openLcms);
     return press.ok ? 'taken' : press.message;
   };
   expect(pressProfile(whole)).toEqual({ ok: true, value: { space: 'CMYK', device: 'prtr' } });

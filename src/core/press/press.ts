@@ -1,20 +1,20 @@
 /** A print condition at work: what it makes of colours, by Little CMS (ICC.1:2022). Colours that come in are sRGB, 8 bits. */
 import { differenceCiede2000, modeLab65, useMode as register } from 'culori/fn';
 import {
-  cmsFLAGS_BLACKPOINTCOMPENSATION,
-  cmsFLAGS_HIGHRESPRECALC,
-  cmsFLAGS_SOFTPROOFING,
-  instantiate,
-  INTENT_ABSOLUTE_COLORIMETRIC,
-  INTENT_PERCEPTUAL,
-  INTENT_RELATIVE_COLORIMETRIC,
-  TYPE_CMYK_8,
-  TYPE_CMYK_16,
-  TYPE_Lab_DBL,
-  TYPE_RGB_8,
-  TYPE_RGBA_8,
+  ABSOLUTE,
+  BLACK_POINT,
+  CMYK_16,
+  CMYK_8,
+  FINE_TABLES,
+  LAB_DOUBLE,
+  PERCEPTUAL,
+  RELATIVE,
+  RGB_8,
+  RGBA_8,
+  SOFT_PROOFING,
   type Lcms,
-} from 'lcms-wasm';
+  type OpenLcms,
+} from '@/core/press/lcms';
 import { pressProfile } from '@/core/press/profile';
 import { fail, ok, type Result } from '@/core/result';
 
@@ -40,7 +40,7 @@ export interface Press {
   close(): void;
 }
 
-const INTENTS = { relative: INTENT_RELATIVE_COLORIMETRIC, perceptual: INTENT_PERCEPTUAL };
+const INTENTS = { relative: RELATIVE, perceptual: PERCEPTUAL };
 
 /** Pixels that are worked on at a time: the library has little memory. */
 const AT_ONCE = 1 << 16;
@@ -52,11 +52,11 @@ register(modeLab65);
 /** CIEDE2000 of two measured colours; the formula takes CIELAB under any white. */
 const difference = differenceCiede2000();
 
-/** Opens a CMYK profile; says why it cannot be. `wasm` is the library itself. */
-export async function openPress(profile: Uint8Array, wasm: Uint8Array): Promise<Result<Press>> {
+/** Opens a CMYK profile; says why it cannot be. */
+export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promise<Result<Press>> {
   const facts = pressProfile(profile);
   if (!facts.ok) return facts;
-  const lcms = await instantiate({ wasmBinary: wasm });
+  const lcms = await openLcms();
   const at = lcms._malloc(profile.length);
   lcms.HEAPU8.set(profile, at);
   const ink = lcms.ccall('cmsOpenProfileFromMem', 'number', ['number', 'number'], [at, profile.length]);
@@ -69,7 +69,7 @@ export async function openPress(profile: Uint8Array, wasm: Uint8Array): Promise<
     if (!transform) throw new RangeError('This colour profile lacks what a proof needs.');
     return transform;
   };
-  const compensated = (on: boolean) => cmsFLAGS_HIGHRESPRECALC | (on ? cmsFLAGS_BLACKPOINTCOMPENSATION : 0);
+  const compensated = (on: boolean) => FINE_TABLES | (on ? BLACK_POINT : 0);
   let distances: Uint8Array | undefined;
 
   const press: Press = {
@@ -77,16 +77,13 @@ export async function openPress(profile: Uint8Array, wasm: Uint8Array): Promise<
       // By way of the inks: tables made for both ways at once would round off where the inks end.
       const there = known(`to inks ${intent} ${blackPoint}`, () =>
         lcms.cmsCreateTransform(
-          ...([screen, TYPE_RGBA_8, ink, TYPE_CMYK_16, INTENTS[intent], compensated(blackPoint)] as const),
+          ...([screen, RGBA_8, ink, CMYK_16, INTENTS[intent], compensated(blackPoint)] as const),
         ),
       );
       const back = known(`to screen ${paper}`, () =>
         lcms.cmsCreateTransform(
-          ...([ink, TYPE_CMYK_16, screen, TYPE_RGBA_8] as const),
-          ...([
-            paper ? INTENT_ABSOLUTE_COLORIMETRIC : INTENT_RELATIVE_COLORIMETRIC,
-            compensated(false),
-          ] as const),
+          ...([ink, CMYK_16, screen, RGBA_8] as const),
+          ...([paper ? ABSOLUTE : RELATIVE, compensated(false)] as const),
         ),
       );
       const out = run(lcms, [there, back], rgba, [4, 8, 4]);
@@ -95,14 +92,7 @@ export async function openPress(profile: Uint8Array, wasm: Uint8Array): Promise<
     },
     inks(rgba, { intent, blackPoint }) {
       const transform = known(`inks ${intent} ${blackPoint}`, () =>
-        lcms.cmsCreateTransform(
-          screen,
-          TYPE_RGBA_8,
-          ink,
-          TYPE_CMYK_8,
-          INTENTS[intent],
-          compensated(blackPoint),
-        ),
+        lcms.cmsCreateTransform(screen, RGBA_8, ink, CMYK_8, INTENTS[intent], compensated(blackPoint)),
       );
       return run(lcms, [transform], rgba, [4, 4]);
     },
@@ -156,17 +146,10 @@ const transformed = (lcms: Lcms, transform: number, input: number, output: numbe
 /** For a lattice of colours, how far each is from what is printed of it, both as they are measured (CIELAB, D50). */
 function latticeOf(lcms: Lcms, screen: number, ink: number): Uint8Array {
   const lab = lcms.cmsCreateLab4Profile();
-  const seen = lcms.cmsCreateTransform(
-    screen,
-    TYPE_RGB_8,
-    lab,
-    TYPE_Lab_DBL,
-    INTENT_RELATIVE_COLORIMETRIC,
-    0,
-  );
+  const seen = lcms.cmsCreateTransform(screen, RGB_8, lab, LAB_DOUBLE, RELATIVE, 0);
   const printed = lcms.cmsCreateProofingTransform(
-    ...([screen, TYPE_RGB_8, lab, TYPE_Lab_DBL, ink] as const),
-    ...([INTENT_RELATIVE_COLORIMETRIC, INTENT_RELATIVE_COLORIMETRIC, cmsFLAGS_SOFTPROOFING] as const),
+    ...([screen, RGB_8, lab, LAB_DOUBLE, ink] as const),
+    ...([RELATIVE, RELATIVE, SOFT_PROOFING] as const),
   );
   const row = LATTICE * LATTICE;
   const [input, first, second] = [row * 3, row * 24, row * 24].map((bytes) => lcms._malloc(bytes)) as [
@@ -199,19 +182,28 @@ const valueAt = (step: number): number => Math.round((255 * step) / (LATTICE - 1
 function interpolated(distances: Uint8Array, rgba: Uint8ClampedArray): Uint8Array {
   const out = new Uint8Array(rgba.length / 4);
   const scale = (LATTICE - 1) / 255;
-  const [rowStep, planeStep] = [LATTICE, LATTICE * LATTICE];
-  for (let i = 0; i < out.length; i++) {
-    const [r, g, b] = [rgba[4 * i]! * scale, rgba[4 * i + 1]! * scale, rgba[4 * i + 2]! * scale];
-    const [r0, g0, b0] = [
-      Math.min(LATTICE - 2, r | 0),
-      Math.min(LATTICE - 2, g | 0),
-      Math.min(LATTICE - 2, b | 0),
-    ];
-    const [fr, fg, fb] = [r - r0, g - g0, b - b0];
-    const at = r0 * planeStep + g0 * rowStep + b0;
-    const edge = (from: number) => distances[from]! + fb * (distances[from + 1]! - distances[from]!);
-    const face = (from: number) => edge(from) + fg * (edge(from + rowStep) - edge(from));
-    out[i] = face(at) + fr * (face(at + planeStep) - face(at)) + 0.5;
+  const most = LATTICE - 2;
+  const row = LATTICE;
+  const plane = LATTICE * LATTICE;
+  // Plain numbers all through, as this runs for every pixel.
+  for (let i = 0, from = 0; i < out.length; i++, from += 4) {
+    const r = rgba[from]! * scale;
+    const g = rgba[from + 1]! * scale;
+    const b = rgba[from + 2]! * scale;
+    const r0 = r > most ? most : r | 0;
+    const g0 = g > most ? most : g | 0;
+    const b0 = b > most ? most : b | 0;
+    const fg = g - g0;
+    const fb = b - b0;
+    const at = r0 * plane + g0 * row + b0;
+    const under = at + plane;
+    const a = distances[at]! * (1 - fb) + distances[at + 1]! * fb;
+    const c = distances[at + row]! * (1 - fb) + distances[at + row + 1]! * fb;
+    const d = distances[under]! * (1 - fb) + distances[under + 1]! * fb;
+    const e = distances[under + row]! * (1 - fb) + distances[under + row + 1]! * fb;
+    const near = a * (1 - fg) + c * fg;
+    const far = d * (1 - fg) + e * fg;
+    out[i] = near + (r - r0) * (far - near) + 0.5;
   }
   return out;
 }

@@ -14,6 +14,7 @@ import {
   IconArrowForwardUp,
   IconCheck,
   IconChevronDown,
+  IconEye,
   IconFileDownload,
   IconHelp,
   IconHistory,
@@ -138,6 +139,17 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile }: Props) {
         <IconButton onClick={onSaveFile} aria-label="Save as a file" color="inherit">
           <IconFileDownload size={20} />
         </IconButton>
+      </Tooltip>
+      <Tooltip title={tip('Proof: pages as they will be printed', '4')}>
+        <Button
+          color="inherit"
+          aria-label="Proof"
+          onClick={() => store.getState().openSheet('proof')}
+          startIcon={<IconEye size={19} />}
+          sx={{ minHeight: 40, flexShrink: 0, px: 1 }}
+        >
+          Proof
+        </Button>
       </Tooltip>
       <Button
         variant="contained"

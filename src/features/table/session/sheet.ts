@@ -43,7 +43,8 @@ export type SheetName =
   | 'cutter'
   | 'mix'
   | 'outlines'
-  | 'held';
+  | 'held'
+  | 'proof';
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */
 const ALONE: readonly SheetName[] = ['draw', 'lines'];

@@ -19,6 +19,7 @@ import { COLOUR_SHEETS } from '@/features/table/tasks/colour/sheets';
 import { PIECES_SHEETS } from '@/features/table/tasks/pieces/sheets';
 import { LINES_SHEETS } from '@/features/table/tasks/lines/sheets';
 import { LOOKING_SHEETS } from '@/features/table/tasks/looking/sheets';
+import { PROOF_SHEETS } from '@/features/table/tasks/proof/sheets';
 import { STEPS_SHEETS } from '@/features/table/tasks/steps/sheets';
 import { WORDS_SHEETS } from '@/features/table/tasks/words/sheets';
 import { useNotify } from '@/ui/notices';
@@ -39,6 +40,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   ...BOOK_SHEETS,
   ...SHEET_SHEETS,
   ...CUTTER_SHEETS,
+  ...PROOF_SHEETS,
   actions: fetched('All actions', () =>
     import('@/features/table/room/ActionsSheet').then((m) => m.ActionsSheet),
   ),

@@ -12,6 +12,7 @@ import { PAGES } from '@/features/table/tasks/pages/commands';
 import { PHOTOS } from '@/features/table/tasks/photos/commands';
 import { PIECES } from '@/features/table/tasks/pieces/commands';
 import { PILE } from '@/features/table/tasks/pile/commands';
+import { PROOF } from '@/features/table/tasks/proof/commands';
 import { STEPS } from '@/features/table/tasks/steps/commands';
 import { WORDS } from '@/features/table/tasks/words/commands';
 
@@ -25,6 +26,7 @@ export const COMMANDS: readonly Command[] = [
   ...COLOUR,
   ...PILE,
   ...LOOKING,
+  ...PROOF,
   ...STEPS,
   ...PAGES,
   ...CALENDAR,

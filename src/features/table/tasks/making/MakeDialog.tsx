@@ -9,7 +9,6 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import type { Size } from '@/core/geometry/box';
 import { NO_SIDES } from '@/core/geometry/sides';
@@ -19,22 +18,18 @@ import { madeOf } from '@/core/picture/picture';
 import { useBacks } from '@/features/table/tasks/making/useBacks';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
-import { checked } from '@/core/proof';
-import type { Finding } from '@/core/proof/check';
-import type { Typesetter } from '@/core/text/typesetter';
 import { formatSides, formatSize, PRINT_PPI } from '@/core/units/lengths';
 import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
 import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
 import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { useMake, type Making } from '@/features/table/tasks/making/useMake';
-import { layCaption } from '@/features/table/acts';
+import { Findings, useFindings } from '@/features/table/parts/Findings';
 import { usePlans } from '@/features/table/parts/usePlans';
 import { sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { TurningControls } from '@/features/table/tasks/making/TurningControls';
 import { sheetsFor, SIXTEEN, type Sheets } from '@/features/table/tasks/making/sheetsMade';
-import type { SessionStore } from '@/features/table/session';
 import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
 
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
@@ -103,11 +98,6 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
     madeOf({ trim, bleed: only ? NO_SIDES : bleedOf(first) }, options.withBleed);
   const folded = taken.some(({ surface, panel }) => !panel && foldsOn(project, surface).length > 0);
   const set = (change: Partial<MakeOptions>) => setOptions({ ...wished, ...change });
-  const cure = ({ at, ...finding }: Found) => {
-    if (at.id !== surface.id) store.getState().turnTo(at.id);
-    CURES[finding.cure].run(store, finding);
-    if (finding.cure === 'show') onClose();
-  };
   return (
     <Dialog open onClose={() => !busy && onClose()} maxWidth="md" fullWidth aria-labelledby="make-title">
       <DialogTitle id="make-title" variant="h2" sx={{ pb: 1 }}>
@@ -150,38 +140,9 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
             </Typography>
           </Box>
           <Typography variant="h3">What the checks found</Typography>
-          {clear.map((says) => (
-            <Box key={says} sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
-              <IconCircleCheck size={20} style={{ flexShrink: 0 }} />
-              <Typography variant="body2">{says}</Typography>
-            </Box>
-          ))}
-          {found.length > 0 && (
-            <Box
-              component="ul"
-              sx={{
-                m: 0,
-                p: 0,
-                listStyle: 'none',
-                display: 'flex',
-                flexDirection: 'column',
-                gap: 1,
-                overflowY: 'auto',
-                maxHeight: 250,
-              }}
-            >
-              {found.map((finding) => (
-                <FindingRow
-                  key={`${finding.check} ${finding.at.id} ${finding.piece?.id ?? ''}`}
-                  finding={finding}
-                  at={several ? finding.at.name : ''}
-                  disabled={busy}
-                  cure={CURES[finding.cure].says}
-                  onCure={() => cure(finding)}
-                />
-              ))}
-            </Box>
-          )}
+          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, overflowY: 'auto', maxHeight: 330 }}>
+            <Findings {...{ found, clear, several, disabled: busy, onShown: onClose }} />
+          </Box>
           <Outcome making={making} />
         </Box>
       </DialogContent>
@@ -293,63 +254,3 @@ function optionsFor(wished: MakeOptions, choice: Choice, sheets: Sheets | null):
 /** Whether a kind of file can hold what is chosen. */
 const holds = (format: Format, { only, folded, packed }: Choice): boolean =>
   (!only || FORMATS[format].clear) && (!(folded || packed) || FORMATS[format].sheets);
-
-interface Found extends Finding {
-  check: string;
-  at: Surface;
-}
-
-/** What the checks found on all that is made, and what was clear on all of it. */
-function useFindings(
-  project: Project,
-  taken: readonly Taken<Surface>[],
-  typesetter: Typesetter,
-): { found: Found[]; clear: string[] } {
-  const ids = [...new Set(taken.map(({ surface }) => surface.id))].join(' ');
-  return useMemo(() => {
-    const each = ids.split(' ').map((id) => {
-      const at = surfaceOf(project, id);
-      return { at, ...checked(project, at, typesetter) };
-    });
-    return {
-      found: each.flatMap(({ at, found }) => found.map((finding) => ({ ...finding, at }))),
-      clear: each[0]!.clear.filter((says) => each.every(({ clear }) => clear.includes(says))),
-    };
-  }, [project, ids, typesetter]);
-}
-
-/** What is pressed to do something about a finding. */
-const CURES: Record<Finding['cure'], { says: string; run(store: SessionStore, finding: Finding): void }> = {
-  show: { says: 'Show', run: (store, { piece }) => store.getState().select(piece ? [piece.id] : []) },
-  caption: { says: 'Set it', run: layCaption },
-};
-
-interface FindingRowProps {
-  finding: Finding;
-  /** The side it is on, where several are made. */
-  at: string;
-  disabled: boolean;
-  cure: string;
-  onCure: () => void;
-}
-
-function FindingRow({ finding: { name, warns, says }, at, disabled, cure, onCure }: FindingRowProps) {
-  return (
-    <Box component="li" sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-      <Box sx={{ color: warns ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
-        {warns ? <IconAlertTriangle size={20} /> : <IconInfoCircle size={20} />}
-      </Box>
-      <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography variant="body2" sx={{ fontWeight: 600 }}>
-          {warns ? 'Warning: ' : ''}
-          {at && `${at}: `}
-          {name}
-        </Typography>
-        <Typography variant="body2">{says}</Typography>
-      </Box>
-      <Button size="small" onClick={onCure} disabled={disabled}>
-        {cure}
-      </Button>
-    </Box>
-  );
-}

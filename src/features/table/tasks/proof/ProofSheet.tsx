@@ -1,0 +1,269 @@
+'use client';
+/** Every page as it will be printed, before it is paid for: leafed through, in the press's colours, with what the checks found. */
+import Badge from '@mui/material/Badge';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { formatSize } from '@/core/units/lengths';
+import { Findings, keyOf, useFindings, type Found } from '@/features/table/parts/Findings';
+import { NearPicture } from '@/features/table/parts/NearPicture';
+import { WideSheet } from '@/features/table/parts/WideSheet';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { HowProofed } from '@/features/table/tasks/proof/HowProofed';
+import { ProofPage, SEEN, useRoomIn, type Seen } from '@/features/table/tasks/proof/ProofPage';
+import { FIRST_SETTINGS, readProofSettings } from '@/features/table/tasks/proof/settings';
+import { usePagePixels } from '@/features/table/tasks/proof/usePagePixels';
+import { usePress } from '@/features/table/tasks/proof/usePress';
+import { Chosen } from '@/ui/Chosen';
+import { useKept } from '@/ui/useKept';
+
+/** Around the page, CSS pixels; the curtain's slider takes more below it. */
+const [AROUND, ASIDE, BELOW] = [24, 58, 52];
+/** Small pictures at the side. */
+const SMALL = 92;
+
+export function ProofSheet({ onClose }: { onClose: () => void }) {
+  const { store } = useRoom();
+  const project = useSession((session) => session.history.project);
+  const typesetter = useSession((session) => session.typesetter);
+  const trueZoom = useSession((session) => session.trueZoom);
+  const [settings, change] = useKept('bellagraph proof', FIRST_SETTINGS, readProofSettings);
+  const [id, setId] = useState(() => store.getState().surfaceId);
+  const [curtain, setCurtain] = useState(0);
+  const [seen, setSeen] = useState<Seen>('plain');
+  const [place, setPlace] = useState<string | null>(null);
+  const { surfaces, unit } = project;
+  const at = Math.max(
+    0,
+    surfaces.findIndex((surface) => surface.id === id),
+  );
+  const surface = surfaces[at]!;
+  const beside = useMemo(
+    () => [surfaces[at + 1], surfaces[at - 1]].flatMap((one) => one ?? []),
+    [surfaces, at],
+  );
+  const [desk, setDesk] = useState<HTMLElement | null>(null);
+  const room = useRoomIn(desk);
+  const fits = Math.min(
+    (room.width - 2 * (surfaces.length > 1 ? ASIDE : AROUND)) / surface.width,
+    (room.height - 2 * AROUND - BELOW) / surface.height,
+  );
+  const whole = settings.trueSize ? trueZoom : Math.max(0, fits);
+  const zoom = seen === 'far' ? whole / 4 : whole;
+  const side = Math.round(
+    Math.max(surface.width, surface.height) * zoom * (globalThis.devicePixelRatio || 1),
+  );
+  const pixels = usePagePixels(project, surface, room.width ? side : 0, beside);
+  const { printed, problem } = usePress(pixels, settings);
+  const all = useMemo(() => surfaces.map((each) => ({ surface: each })), [surfaces]);
+  const { found, clear } = useFindings(project, all, typesetter);
+  // What is on the page that is shown comes first.
+  const sorted = useMemo(
+    () => [
+      ...found.filter((one) => one.at.id === surface.id),
+      ...found.filter((one) => one.at.id !== surface.id),
+    ],
+    [found, surface.id],
+  );
+  const placed = found.find((one) => keyOf(one) === place && one.at.id === surface.id);
+  const turn = (by: number) => {
+    const next = surfaces[at + by];
+    if (next) setId(next.id);
+  };
+  const showPlace = (finding: Found) => {
+    const key = keyOf(finding);
+    setPlace(place === key && finding.at.id === surface.id ? null : key);
+    setId(finding.at.id);
+  };
+  const count = surfaces.length;
+  return (
+    <WideSheet
+      title="Proof"
+      tools={
+        <Box sx={{ minWidth: 280, pt: 1.5, pb: 1, display: 'grid' }}>
+          <Chosen
+            label="Looked at"
+            value={seen}
+            all={(Object.keys(SEEN) as Seen[]).map((each) => [each, SEEN[each].name] as const)}
+            disabled={false}
+            onChoose={setSeen}
+          />
+        </Box>
+      }
+      columns={`${count > 1 ? '132px ' : ''}minmax(0, 1fr) 330px`}
+      actions={
+        <>
+          <Typography role="status" variant="body2" sx={{ flex: 1 }}>
+            {surface.name}
+            {count > 1 ? `, ${at + 1} of ${count}` : ''}: {formatSize(surface, unit)} once it is trimmed
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label="How large"
+            value={settings.trueSize ? 'true' : 'whole'}
+            onChange={(_, next: string | null) => next && change({ trueSize: next === 'true' })}
+          >
+            <ToggleButton value="whole">Whole</ToggleButton>
+            <ToggleButton value="true">True size</ToggleButton>
+          </ToggleButtonGroup>
+          <Button color="inherit" onClick={onClose}>
+            Back to the table
+          </Button>
+          <Button
+            variant="contained"
+            onClick={() => {
+              onClose();
+              store.getState().askMake('page');
+            }}
+          >
+            Make …
+          </Button>
+        </>
+      }
+      onClose={onClose}
+    >
+      {count > 1 && <Pages {...{ at, found, onTurn: setId }} />}
+      <Box sx={{ position: 'relative', minWidth: 0, minHeight: 0, bgcolor: 'table.main' }}>
+        <Box
+          ref={setDesk}
+          tabIndex={0}
+          role="region"
+          aria-label="The page; arrow keys turn to the next"
+          onKeyDown={(event) => {
+            if (event.target !== event.currentTarget) return;
+            const by = { ArrowRight: 1, PageDown: 1, ArrowLeft: -1, PageUp: -1 }[event.key];
+            if (by) turn(by);
+          }}
+          sx={{
+            ...{ position: 'absolute', inset: 0, overflow: settings.trueSize ? 'auto' : 'hidden' },
+            ...{ display: 'flex', p: `${AROUND}px`, pb: '4px' },
+          }}
+        >
+          {zoom > 0 && (
+            <ProofPage
+              {...{ surface, zoom, pixels, printed, curtain, onCurtain: setCurtain, seen }}
+              placed={placed?.piece ?? null}
+            />
+          )}
+        </Box>
+        {count > 1 && <Turn name="The page before" side="left" off={at === 0} onTurn={() => turn(-1)} />}
+        {count > 1 && (
+          <Turn name="The next page" side="right" off={at === count - 1} onTurn={() => turn(1)} />
+        )}
+      </Box>
+      <Box
+        component="aside"
+        aria-label="How it is printed, and what the checks found"
+        sx={{ overflowY: 'auto', p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}
+      >
+        <HowProofed {...{ settings, printed, problem, onChange: change }} />
+        <Typography variant="h3" sx={{ mt: 1 }}>
+          What the checks found
+        </Typography>
+        <Findings
+          {...{ found: sorted, clear, several: count > 1, onShown: onClose, onPlace: showPlace }}
+          placed={place}
+        />
+      </Box>
+    </WideSheet>
+  );
+}
+
+interface PagesProps {
+  at: number;
+  found: readonly Found[];
+  onTurn: (id: string) => void;
+}
+
+/** All pages small, with how many warnings each has. */
+function Pages({ at, found, onTurn }: PagesProps) {
+  const project = useSession((session) => session.history.project);
+  const list = useRef<HTMLUListElement>(null);
+  useEffect(() => {
+    list.current?.children[at]?.scrollIntoView({ block: 'nearest' });
+  }, [at]);
+  return (
+    <Box
+      component="ul"
+      ref={list}
+      aria-label="Pages"
+      sx={{ m: 0, p: 1, listStyle: 'none', overflowY: 'auto', borderRight: 1, borderColor: 'divider' }}
+    >
+      {project.surfaces.map((surface, i) => {
+        const warnings = found.filter(({ warns, at: on }) => warns && on.id === surface.id).length;
+        const says = warnings ? `, ${warnings === 1 ? 'one warning' : `${warnings} warnings`}` : '';
+        return (
+          <Box component="li" key={surface.id}>
+            <ButtonBase
+              aria-label={`${surface.name}${says}`}
+              aria-current={i === at ? 'page' : undefined}
+              onClick={() => onTurn(surface.id)}
+              sx={{
+                ...{
+                  display: 'flex',
+                  flexDirection: 'column',
+                  gap: 0.5,
+                  p: 0.75,
+                  width: '100%',
+                  borderRadius: 1,
+                },
+                ...{ font: 'inherit', fontSize: '0.875rem' },
+                bgcolor: i === at ? 'action.selected' : undefined,
+              }}
+            >
+              <Badge badgeContent={warnings} color="warning" invisible={!warnings}>
+                <Box sx={{ boxShadow: 1 }}>
+                  <NearPicture project={project} surface={surface} side={SMALL} />
+                </Box>
+              </Badge>
+              <Box
+                component="span"
+                sx={{ maxWidth: '100%', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+              >
+                {surface.name}
+              </Box>
+            </ButtonBase>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+interface TurnProps {
+  name: string;
+  side: 'left' | 'right';
+  off: boolean;
+  onTurn: () => void;
+}
+
+const Turn = ({ name, side, off, onTurn }: TurnProps) => (
+  <Button
+    variant="contained"
+    color="info"
+    aria-label={name}
+    disabled={off}
+    onClick={onTurn}
+    sx={{
+      ...{
+        position: 'absolute',
+        top: '50%',
+        [side]: 6,
+        mt: '-24px',
+        minWidth: 0,
+        width: 40,
+        height: 48,
+        p: 0,
+      },
+      ...{ bgcolor: 'background.paper', color: 'text.primary', visibility: off ? 'hidden' : undefined },
+    }}
+  >
+    {side === 'left' ? <IconChevronLeft size={22} /> : <IconChevronRight size={22} />}
+  </Button>
+);

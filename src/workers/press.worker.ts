@@ -1,0 +1,49 @@
+/** Colours as a press prints them, beside the page: a profile is opened once and stays. */
+import { expose, transfer } from 'comlink';
+import { conditionOf, type ConditionId } from '@/core/press/conditions';
+import { lookedAt, type Looked, type LookedFor } from '@/core/press/look';
+import type { Lcms } from '@/core/press/lcms';
+import { openPress, type Press } from '@/core/press/press';
+import { fail, ok, type Result } from '@/core/result';
+
+const open = new Map<ConditionId, Promise<Result<Press>>>();
+
+async function bytesAt(address: string): Promise<Uint8Array> {
+  const answer = await fetch(address);
+  if (!answer.ok) throw new Error(`${address}: ${answer.status}`);
+  return new Uint8Array(await answer.arrayBuffer());
+}
+
+/** The library lies beside the profiles, as its own files: bundlers trip over what it does in Node. */
+async function lcmsAt(folder: string): Promise<Lcms> {
+  const [{ instantiate }, wasmBinary] = await Promise.all([
+    import(/* webpackIgnore: true */ /* turbopackIgnore: true */ `${folder}/lcms.js`),
+    bytesAt(`${folder}/lcms.wasm`),
+  ]);
+  return instantiate({ wasmBinary });
+}
+
+const opened = async (id: ConditionId, folder: string): Promise<Result<Press>> =>
+  openPress(await bytesAt(`${folder}/${conditionOf(id).file}`), () => lcmsAt(folder));
+
+/** Pixels (RGBA) as a condition prints them, with what is to be told of them. */
+async function look(
+  id: ConditionId,
+  folder: string,
+  pixels: Uint8ClampedArray,
+  width: number,
+  how: LookedFor,
+): Promise<Result<Looked>> {
+  if (!open.has(id)) open.set(id, opened(id, folder));
+  const press = await open.get(id)!.catch((error: Error) => {
+    open.delete(id);
+    throw error;
+  });
+  if (!press.ok) return fail(press.message);
+  const looked = lookedAt(press.value, pixels, width, how);
+  return transfer(ok(looked), [looked.pixels.buffer]);
+}
+
+const room = { look };
+export type PressRoom = typeof room;
+expose(room);
