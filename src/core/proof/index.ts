@@ -7,18 +7,25 @@ import { BINDING } from '@/core/proof/binding';
 import { CAPTION } from '@/core/proof/caption';
 import type { Check, Finding } from '@/core/proof/check';
 import { CUT_OFF } from '@/core/proof/cut-off';
+import { BLEED, NEAR_EDGE } from '@/core/proof/edges';
 import { FACES } from '@/core/proof/faces';
+import { FINE_LINES } from '@/core/proof/fine-lines';
 import { FOLDS } from '@/core/proof/folds';
 import { FONTS, LACKING } from '@/core/proof/fonts';
 import { MONTHS } from '@/core/proof/months';
+import { NEAR_MISS } from '@/core/proof/near-miss';
 import { OPENINGS } from '@/core/proof/openings';
 import { OVER } from '@/core/proof/over';
 import { SIGNATURES } from '@/core/proof/signatures';
+import { SMALL_WORDS } from '@/core/proof/small-words';
 import { SHARP } from '@/core/proof/sharpness';
 import type { Typesetter } from '@/core/text/typesetter';
 
 /** Of any page; in the order they are told. */
-const CHECKS: readonly Check[] = [OVER, MONTHS, OPENINGS, CUT_OFF, FACES, FONTS, LACKING, CAPTION, SHARP];
+const CHECKS: readonly Check[] = [
+  ...[OVER, MONTHS, OPENINGS, CUT_OFF, BLEED, NEAR_EDGE, FACES],
+  ...[FONTS, LACKING, SMALL_WORDS, FINE_LINES, CAPTION, SHARP, NEAR_MISS],
+];
 /** Of products that ask for them. */
 const OWN: Record<OwnCheck, Check> = { folds: FOLDS, binding: BINDING, signatures: SIGNATURES };
 

@@ -66,3 +66,48 @@ test('a piece that is turned is measured as it lies, its mats with it', async ()
     ['turned', 'Cut off by the page’s edge: 0.23 in at the left.'],
   ]);
 });
+
+test('words too small or too near the trim, lines too fine, papers that end at the trim, and what is all but straight', async () => {
+  const small = wordsOf('small', 'Tide tables', 5.4);
+  const turned = (id: string, turn: number, x: number): Piece => {
+    const piece = inkPiece(id, x, 100, 40, 40);
+    return { ...piece, placement: { ...piece.placement, turn } };
+  };
+  const near = wordsOf('near', 'Ebb', 18);
+  const stroked = inkPiece('stroked', 60, 200, 40, 40);
+  const of = laid(
+    [
+      paper('ground', 0, -9, 441, 306),
+      { ...small, placement: { ...small.placement, x: 200, y: 60 } },
+      { ...near, placement: { ...near.placement, x: 4 + near.placement.width / 2, y: 150 } },
+      { ...stroked, finish: { ...finishOf(0), stroke: { colour: '#000000', width: 0.1, side: 'on' } } },
+      turned('tilted', 0.3, 250),
+      turned('quarter', 90, 320),
+      turned('meant', 4, 380),
+      inkPiece('out of line', 60.9, 40, 40, 30),
+    ],
+    [asset],
+  );
+  const { found } = checked(of, of.surfaces[0]!, await nodeTypesetter());
+  const told = found.map(({ check, name, says, warns }) => [check, name, says, warns]);
+  const named = (check: string) => told.filter(([of]) => of === check).map(([, name, says]) => [name, says]);
+  expect(named('bleed')).toEqual([
+    ['ground', 'Ends at the trim (left): let it go on 0.125 in beyond, or a line of white may show.'],
+  ]);
+  expect(named('small words')).toEqual([
+    ['small', 'Letters of 5.4 pt are hard to read, and fill with ink: 6 pt is the least.'],
+  ]);
+  expect(named('near edge').map(([name]) => name)).toEqual(['near']);
+  expect(named('fine lines')).toEqual([
+    ['stroked', 'A line 0.1 pt wide may not print: make it 0.25 pt or more.'],
+  ]);
+  expect(named('near miss')).toEqual([
+    ['tilted', 'Turned by 0.3 degrees: all but straight.'],
+    ['out of line', 'Its left edge is 0.01 in out of line with stroked.'],
+  ]);
+  // What may be meant is no warning.
+  expect(told.filter(([check]) => check === 'near miss').map(([, , , warns]) => warns)).toEqual([
+    false,
+    false,
+  ]);
+});
