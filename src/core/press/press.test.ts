@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { converter, differenceCiede2000 } from 'culori';
 import { CONDITIONS } from '@/core/press/conditions';
+import { lookedAt } from '@/core/press/look';
 import { openPress, type Press, type ProofHow } from '@/core/press/press';
 import { pressProfile } from '@/core/press/profile';
 import { random } from '@/core/random';
@@ -85,6 +86,22 @@ test('paper white, the darkest black and what no press prints', async () => {
   const inks = press.inks(rgba, HOW);
   for (let i = 0; i < inks.length; i += 4)
     expect(inks[i]! + inks[i + 1]! + inks[i + 2]! + inks[i + 3]!).toBeLessThan(3.03 * 255);
+  press.close();
+});
+
+test('what is beyond reach is counted, and striped where that is asked for', async () => {
+  const press = await opened('coated-offset.icc');
+  // A green of screens above, a soft grey below, 8 by 8 each.
+  const page = new Uint8ClampedArray(8 * 16 * 4);
+  for (let i = 0; i < 128; i++) page.set(i < 64 ? [0, 255, 0, 255] : [150, 146, 140, 255], 4 * i);
+  const plain = lookedAt(press, page, 8, { ...HOW, marked: false });
+  expect(plain.beyond).toBe(0.5);
+  expect(plain.mostInk).toBeGreaterThan(100);
+  expect(plain.mostInk).toBeLessThan(300);
+  const marked = lookedAt(press, page, 8, { ...HOW, marked: true });
+  expect(marked.pixels.slice(256)).toEqual(plain.pixels.slice(256));
+  const greens = new Set(Array.from({ length: 64 }, (_, i) => marked.pixels.slice(4 * i, 4 * i + 3).join()));
+  expect(greens.size).toBe(2);
   press.close();
 });
 

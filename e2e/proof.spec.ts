@@ -1,0 +1,112 @@
+/** Pages seen before they are paid for: in the colours of a press, leafed through, with what the checks found. */
+import { expect, test, type Page } from '@playwright/test';
+import { axe } from './axe';
+import {
+  bringIn,
+  DEMO_FILE,
+  field,
+  layByEnter,
+  newPage,
+  onTable,
+  photo,
+  photosInBox,
+  set,
+  undoOf,
+} from './table';
+
+const proof = (page: Page) => page.getByRole('dialog', { name: 'Proof' });
+const shown = (page: Page) => proof(page).getByTestId('proof-page');
+const printed = (page: Page) => expect(shown(page)).toHaveAttribute('data-printed', '', { timeout: 20_000 });
+
+/** The colour in the middle of what is shown of the page. */
+async function middleOf(page: Page): Promise<number[]> {
+  const box = (await shown(page).boundingBox())!;
+  const clip = { x: box.x + box.width / 2, y: box.y + box.height / 2, width: 1, height: 1 };
+  const shot = await page.screenshot({ clip });
+  return page.evaluate(async (data) => {
+    const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob());
+    const context = new OffscreenCanvas(1, 1).getContext('2d')!;
+    context.drawImage(bitmap, 0, 0);
+    return [...context.getImageData(0, 0, 1, 1).data.subarray(0, 3)];
+  }, shot.toString('base64'));
+}
+
+test('paper has a white of its own; a curtain shows the screen’s beside it, and the paper is known the next time', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Proof', exact: true }).click();
+  await printed(page);
+  await expect(proof(page).getByTestId('proof-told')).toHaveText(/^None of this page is beyond its reach/);
+  expect(await axe(page)).toEqual([]);
+  const white = await middleOf(page);
+  expect(Math.min(...white)).toBeGreaterThan(250);
+  await proof(page).getByRole('switch', { name: 'Show the paper’s own white' }).press('Space');
+  await expect.poll(async () => Math.min(...(await middleOf(page)))).toBeLessThan(248);
+  // Drawn back, the curtain hides the press: the screen's white again.
+  const curtain = proof(page).getByRole('slider', { name: /^Curtain/ });
+  await curtain.press('End');
+  await expect.poll(async () => Math.min(...(await middleOf(page)))).toBeGreaterThan(250);
+  await curtain.press('Home');
+  // Another paper; it is known the next time.
+  await proof(page).getByRole('combobox', { name: 'Printed on' }).click();
+  await page.getByRole('option', { name: 'Uncoated paper' }).click();
+  await expect(proof(page).getByText(/Measured as FOGRA29/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(proof(page)).toBeHidden();
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('4');
+  await expect(proof(page).getByRole('combobox', { name: 'Printed on' })).toHaveText('Uncoated paper');
+});
+
+test('what the checks found is shown where it lies, and on the table; pages are turned by keys', async ({
+  page,
+}) => {
+  await newPage(page);
+  await bringIn(page, photo('fly-in-first-launch'));
+  await layByEnter(photosInBox(page).first());
+  // All but straight, and over the edge.
+  await set(page, 'Turned', '0.3');
+  await set(page, 'From left', '-1');
+  await page.getByTestId('stage').focus();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('4');
+  await printed(page);
+  const found = proof(page).getByRole('complementary').getByRole('listitem');
+  await expect(found.filter({ hasText: 'Turned by 0.3 degrees' })).toBeVisible();
+  const cut = found.filter({ hasText: 'Cut off by the page’s edge' });
+  await cut.getByRole('button', { name: /^Warning/ }).press('Enter');
+  await expect(proof(page).getByTestId('proof-place')).toBeVisible();
+  for (const seen of ['In greys', 'Mirrored', 'Upside down', 'From across the room', 'As it is']) {
+    await proof(page).getByRole('combobox', { name: 'Looked at' }).click();
+    await page.getByRole('option', { name: seen }).click();
+  }
+  await proof(page).getByRole('button', { name: 'True size' }).click();
+  await printed(page);
+  await cut.getByRole('button', { name: 'Show' }).click();
+  await expect(proof(page)).toBeHidden();
+  await expect(field(page, 'Turned')).toHaveValue('0.3');
+});
+
+test('a book is leafed through by keys and small pictures', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('Project file').setInputFiles(DEMO_FILE.replace('fly-in', 'tide-pools'));
+  await onTable(page);
+  await page.keyboard.press('4');
+  await printed(page);
+  await expect(proof(page).getByRole('status').filter({ hasText: 'Page 1, 1 of 2' })).toBeVisible();
+  await proof(page)
+    .getByRole('region', { name: /^The page;/ })
+    .focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(proof(page).getByRole('status').filter({ hasText: 'Page 2, 2 of 2' })).toBeVisible();
+  await printed(page);
+  await proof(page)
+    .getByRole('list', { name: 'Pages' })
+    .getByRole('button', { name: /^Page 1/ })
+    .click();
+  await expect(proof(page).getByRole('status').filter({ hasText: 'Page 1, 1 of 2' })).toBeVisible();
+  await proof(page).getByRole('button', { name: 'Make' }).click();
+  await expect(page.getByRole('dialog', { name: /^Make/ })).toBeVisible();
+});
