@@ -1,18 +1,7 @@
 /** Pages seen before they are paid for: in the colours of a press, leafed through, with what the checks found. */
 import { expect, test, type Page } from '@playwright/test';
 import { axe } from './axe';
-import {
-  bringIn,
-  DEMO_FILE,
-  field,
-  layByEnter,
-  newPage,
-  onTable,
-  photo,
-  photosInBox,
-  set,
-  undoOf,
-} from './table';
+import { bringIn, DEMO_FILE, field, layByEnter, newPage, onTable, photo, photosInBox, set } from './table';
 
 const proof = (page: Page) => page.getByRole('dialog', { name: 'Proof' });
 const shown = (page: Page) => proof(page).getByTestId('proof-page');
@@ -92,6 +81,7 @@ test('what the checks found is shown where it lies, and on the table; pages are 
 test('a book is leafed through by keys and small pictures', async ({ page }) => {
   await page.goto('/');
   await page.getByLabel('Project file').setInputFiles(DEMO_FILE.replace('fly-in', 'tide-pools'));
+  await page.getByRole('button', { name: 'Open Tide pools in July' }).click();
   await onTable(page);
   await page.keyboard.press('4');
   await printed(page);
@@ -107,6 +97,12 @@ test('a book is leafed through by keys and small pictures', async ({ page }) => 
     .getByRole('button', { name: /^Page 1/ })
     .click();
   await expect(proof(page).getByRole('status').filter({ hasText: 'Page 1, 1 of 2' })).toBeVisible();
+  // From here into a file for a press, which is read back.
   await proof(page).getByRole('button', { name: 'Make' }).click();
-  await expect(page.getByRole('dialog', { name: /^Make/ })).toBeVisible();
+  const make = page.getByRole('dialog', { name: /^Make/ });
+  await make.getByRole('combobox', { name: 'For' }).click();
+  await page.getByRole('option', { name: 'A press (PDF/X-4): coated paper', exact: true }).click();
+  await make.getByRole('button', { name: 'Make the PDF' }).click();
+  await expect(make.getByTestId('made')).toContainText('all of 13 points of PDF/X-4 hold');
+  expect(await axe(page)).toEqual([]);
 });

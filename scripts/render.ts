@@ -1,6 +1,6 @@
 /**
- * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut|sheets --format png|jpg|pdf|svg|dxf|hpgl --ppi 300 --out FILE
- *   [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS] [--over side|head] [--plan] [--mat 12x12|12x24|a4] [--laid]
+ * npm run render -- FILE.bellagraph --pages all|1|2-5 --as flat|spreads|pages|cut|sheets --format png|jpg|pdf|pdfx|svg|dxf|hpgl --ppi 300 --out FILE
+ *   [--press coated|uncoated|commercial] [--notes] [--bleed] [--crop-marks] [--folds 1|2|3] [--nested SHEETS] [--over side|head] [--plan] [--mat 12x12|12x24|a4] [--laid]
  * Renders sides of a project file with the same core and outputs as the app: flat as they are designed, as single pages
  * (the panels of what is folded), for an electronic cutter (a file for each mat, its parts packed or as they are laid), or on sheets of paper (PDF): folded, or packed and turned over sideways or over the head for their backs. Several go into one PDF, or into files numbered before their ending.
  */
@@ -18,6 +18,7 @@ import { MOST_NESTED } from '@/core/product/imposition';
 import { FORMS, type Form, type WayOut } from '@/core/product/product';
 import { sheetIn } from '@/core/product/sheet';
 import { formatSize } from '@/core/units/lengths';
+import { CONDITIONS } from '@/core/press/conditions';
 import { FORMATS, isFormat, type SheetsMade } from '@/output/formats';
 import { make } from '@/output/make';
 import { MATS, type MatName } from '@/core/cutter/settings';
@@ -35,6 +36,8 @@ const { values, positionals } = parseArgs({
     format: { type: 'string', default: 'png' },
     ppi: { type: 'string', default: '300' },
     out: { type: 'string' },
+    press: { type: 'string' },
+    notes: { type: 'boolean', default: false },
     bleed: { type: 'boolean', default: false },
     'crop-marks': { type: 'boolean', default: false },
     folds: { type: 'string', default: '1' },
@@ -59,9 +62,15 @@ const cut = values.as === 'cut';
 const cutFormat = isCutFormat(values.format) ? values.format : null;
 const format = isFormat(values.format)
   ? values.format
-  : cut
-    ? 'svg'
-    : stop(`--format takes ${Object.keys(FORMATS).join(', ')}.`);
+  : values.format === 'pdfx'
+    ? 'pdf'
+    : cut
+      ? 'svg'
+      : stop(`--format takes ${Object.keys(FORMATS).join(', ')}, pdfx.`);
+const press = values.press ?? (values.format === 'pdfx' ? 'coated' : undefined);
+const condition = CONDITIONS.find(({ id }) => id === press)?.id;
+if (press && !condition) stop(`--press takes ${CONDITIONS.map(({ id }) => id).join(', ')}.`);
+if (condition && format !== 'pdf') stop('Only a PDF is made for a press: --format pdfx.');
 if (cut && !cutFormat) stop(`Cut lines are made with --format ${Object.keys(CUT_FORMATS).join(', ')}.`);
 const opened = await openedFile(file).catch((error: Error) => stop(error.message));
 const { project, bytes, mended } = opened;
@@ -103,7 +112,8 @@ if (cut && cutFormat) {
 }
 const wanted: Picture[] = chosen.map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
 const options = {
-  ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'] },
+  ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'], notes: values.notes },
+  ...(condition ? { press: condition } : {}),
   ...(onSheets ? { sheets: sheetsOf(onSheets) } : {}),
 };
 

@@ -1,4 +1,5 @@
 /** Canvases, fonts and picture files for the core and outputs when they run in Node. */
+import { conditionOf } from '@/core/press/conditions';
 import type { Lcms, OpenLcms } from '@/core/press/lcms';
 import { createCanvas, loadImage, Path2D, type Canvas as NodeCanvas } from '@napi-rs/canvas';
 import { readdirSync } from 'node:fs';
@@ -60,6 +61,9 @@ export async function decode(bytes: Uint8Array, asset: Asset): Promise<Drawable 
 }
 
 /** What the outputs need, in Node. */
+/** Where the profiles of print conditions lie. */
+export const PROFILES = join(ROOT, 'scripts', 'house', 'press');
+
 export const nodeWorkshop = (
   asset: (sha: string) => Asset,
   bytes: (sha: string) => Uint8Array,
@@ -71,6 +75,7 @@ export const nodeWorkshop = (
   asset,
   bytes: async (sha) => bytes(sha),
   decode: (sha) => decode(bytes(sha), asset(sha)),
+  profile: async (condition) => new Uint8Array(await readFile(join(PROFILES, conditionOf(condition).file))),
   encode: async (canvas, type, quality) => {
     const made = canvas as unknown as NodeCanvas;
     return type === 'image/png' ? made.encode('png') : made.encode('jpeg', Math.round(quality * 100));

@@ -1,4 +1,5 @@
 /** The kinds of files a page can be made into: what each is for, and what can be chosen. How each is made is in make.ts. */
+import type { ConditionId } from '@/core/press/conditions';
 import type { Sides } from '@/core/geometry/sides';
 import type { Size } from '@/core/geometry/box';
 import type { Plan } from '@/core/packing/sheets';
@@ -20,6 +21,8 @@ interface FormatKind {
   sheets: boolean;
   /** Whether it holds photos as files of their own, which may tell where and when they were taken. */
   notes: boolean;
+  /** Whether it can be made for a press. */
+  press: boolean;
   /** Whether it can carry squares by which a cutter finds its place. */
   squares: boolean;
 }
@@ -34,6 +37,7 @@ export const FORMATS = {
     clear: false,
     sheets: true,
     notes: true,
+    press: true,
     squares: true,
   },
   jpg: {
@@ -45,6 +49,7 @@ export const FORMATS = {
     clear: false,
     sheets: false,
     notes: false,
+    press: false,
     squares: false,
   },
   png: {
@@ -56,6 +61,7 @@ export const FORMATS = {
     clear: true,
     sheets: false,
     notes: false,
+    press: false,
     squares: false,
   },
   svg: {
@@ -67,6 +73,7 @@ export const FORMATS = {
     clear: true,
     sheets: false,
     notes: true,
+    press: false,
     squares: false,
   },
 } satisfies Record<string, FormatKind>;
@@ -88,6 +95,8 @@ export interface MakeOptions {
   cropMarks: boolean;
   /** Squares by which a cutter finds its place, where it can carry them. */
   squares?: boolean;
+  /** A PDF for a press that prints under this condition (PDF/X-4). */
+  press?: ConditionId;
   /** The photos keep what cameras and people noted in them: places, days, names, where it can hold that. */
   notes?: boolean;
   /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */

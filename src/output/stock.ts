@@ -1,4 +1,5 @@
 /** The files a picture shows, as every output gets them: by what they wear, decoded, drawn. */
+import type { ConditionId } from '@/core/press/conditions';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { imagesOf, withImages, type ImageMark, type Picture, type Worn } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
@@ -18,6 +19,8 @@ export interface Workshop {
   bytes(sha: string): Promise<Uint8Array>;
   /** The file decoded at full size, upright. */
   decode(sha: string): Promise<Drawable>;
+  /** The ICC profile of a print condition. */
+  profile(condition: ConditionId): Promise<Uint8Array>;
   encode(canvas: Canvas, type: 'image/png' | 'image/jpeg', quality: number): Promise<Uint8Array>;
   now: Date;
 }

@@ -6,6 +6,7 @@ import type { Size } from '@/core/geometry/box';
 import { drawPlan, testPages } from '@/core/packing/drawn';
 import type { Picture } from '@/core/picture/picture';
 import { toolsFor } from '@/core/page/outlines';
+import { conditionOf } from '@/core/press/conditions';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
 import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
@@ -13,6 +14,7 @@ import { shaOfFamily } from '@/core/text/families';
 import type { Typesetter } from '@/core/text/typesetter';
 import { inOneFile, type MakeOptions } from '@/output/formats';
 import { make } from '@/output/make';
+import type { Point } from '@/output/pdf/preflight';
 import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
 import { openZip } from '@/workers/zipped';
@@ -84,12 +86,19 @@ const shopFor = (
     const source = await uprightBitmap(files.get(sha)!.readable, project.assets[sha]?.orientation);
     return { source, width: source.width, height: source.height };
   },
+  profile: async (condition) => bytesAt(new URL(`../press/${conditionOf(condition).file}`, subsetterAt).href),
   encode: async (canvas, type, quality) => {
     const blob = await (canvas as unknown as OffscreenCanvas).convertToBlob({ type, quality });
     return new Uint8Array(await blob.arrayBuffer());
   },
   now: new Date(now),
 });
+
+async function bytesAt(address: string): Promise<Uint8Array> {
+  const answer = await fetch(address);
+  if (!answer.ok) throw new Error('the colour profile of the press is not to be had');
+  return new Uint8Array(await answer.arrayBuffer());
+}
 
 /** The plans by which sheets are cut apart, drawn. */
 const planPictures = ({ sheets }: MakeOptions, typesetter: Typesetter): Picture[] =>
@@ -111,6 +120,12 @@ const TYPES = { png: 'image/png', jpg: 'image/jpeg', pdf: 'application/pdf', svg
 const blobOf = (made: Result<Uint8Array[]>, format: MakeOptions['format']): Result<Blob> =>
   made.ok ? ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: TYPES[format] })) : made;
 
-const maker = { warm, makeFile, testPage };
+/** A finished file read back and held to what a press asks for. */
+async function readBack(file: Blob): Promise<Point[]> {
+  const { preflight } = await import('@/output/pdf/preflight');
+  return preflight(new Uint8Array(await file.arrayBuffer()));
+}
+
+const maker = { warm, makeFile, testPage, readBack };
 export type Maker = typeof maker;
 expose(maker);

@@ -1,16 +1,17 @@
 /** Proofs against Little CMS's own tool (Debian's liblcms2-utils) and the check values of the characterisation data. */
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { converter, differenceCiede2000 } from 'culori';
 import { CONDITIONS } from '@/core/press/conditions';
 import { lookedAt } from '@/core/press/look';
 import { openPress, type Press, type ProofHow } from '@/core/press/press';
 import { pressProfile } from '@/core/press/profile';
+import { srgbProfile } from '@/core/press/srgb-profile';
 import { random } from '@/core/random';
-import { openLcms, ROOT } from '../../../scripts/node/platform';
+import { openLcms, PROFILES } from '../../../scripts/node/platform';
 
-const PROFILES = join(ROOT, 'scripts', 'house', 'press');
 const profileOf = (file: string) => new Uint8Array(readFileSync(join(PROFILES, file)));
 const opened = async (file: string): Promise<Press> => {
   const press = await openPress(profileOf(file), openLcms);
@@ -103,6 +104,17 @@ test('what is beyond reach is counted, and striped where that is asked for', asy
   const greens = new Set(Array.from({ length: 64 }, (_, i) => marked.pixels.slice(4 * i, 4 * i + 3).join()));
   expect(greens.size).toBe(2);
   press.close();
+});
+
+test('our sRGB profile is that of Little CMS: the same colours measured, all over the cube', () => {
+  const path = join(mkdtempSync(join(tmpdir(), 'press-')), 'srgb.icc');
+  writeFileSync(path, srgbProfile());
+  const [ours, theirs] = [path, '*sRGB'].map((profile) =>
+    transicc(['-t1', `-i${profile}`, '-o*Lab'], colours),
+  );
+  ours!.forEach((row, i) =>
+    row.forEach((value, c) => expect(Math.abs(value - theirs![i]![c]!)).toBeLessThan(0.05)),
+  );
 });
 
 test('what is no profile of a press is refused in words', async () => {

@@ -1,4 +1,5 @@
 /** Pictures to the pages of a PDF, its JPEG files untouched. */
+import { conditionOf } from '@/core/press/conditions';
 import { ok } from '@/core/result';
 import { openSubset } from '@/output/pdf/subset';
 import { writePdf } from '@/output/pdf/write';
@@ -6,7 +7,7 @@ import { filesOf, letGo, type Maker } from '@/output/stock';
 
 export const makePdf: Maker = async (
   pictures,
-  { withBleed, cropMarks, squares, sheets },
+  { withBleed, cropMarks, squares, sheets, press },
   stock,
   progress,
 ) => {
@@ -28,7 +29,14 @@ export const makePdf: Maker = async (
   const written = await writePdf(
     pictures,
     pictures[0]!.title,
-    { withBleed, cropMarks, ...(squares ? { squares } : {}), made: stock.now, ...(sheets ? { sheets } : {}) },
+    {
+      withBleed,
+      cropMarks,
+      ...(squares ? { squares } : {}),
+      made: stock.now,
+      ...(sheets ? { sheets } : {}),
+      ...(press ? { press: { condition: conditionOf(press), profile: await stock.profile(press) } } : {}),
+    },
     {
       platform: stock.platform,
       font: stock.font,

@@ -112,10 +112,17 @@ export class Pen {
   constructor(
     private readonly context: PDFContext,
     private readonly source: PdfSource,
+    /** What is named in RGB is this colour space; whatever the reader takes for it without. */
+    private readonly ownRgb?: PDFRef,
   ) {
     this.packer = new Packer(context);
     this.shadows = new Shadows(this.packer, source.platform);
     this.rectangles = new SoftRectangles(this.packer);
+  }
+
+  /** The space in which colours blend. */
+  get rgb(): PDFRef | 'DeviceRGB' {
+    return this.ownRgb ?? 'DeviceRGB';
   }
 
   start(): void {
@@ -293,7 +300,7 @@ export class Pen {
     { x, y, width, height }: Box,
     outer: { lines: string[]; used: Pen['used'] },
     together = true,
-    space = 'DeviceRGB',
+    space: PDFRef | string = this.rgb,
   ): PDFRef {
     const ref = this.packer.stream(this.lines.join('\n'), {
       Type: 'XObject',
@@ -431,6 +438,7 @@ export class Pen {
         for (const [name, ref] of entries) names.set(PDFName.of(name), ref);
         dict.set(PDFName.of(kind), names);
       }
+    if (this.ownRgb) dict.set(PDFName.of('ColorSpace'), this.context.obj({ DefaultRGB: this.ownRgb }));
     return this.context.register(dict);
   }
 }

@@ -1,4 +1,4 @@
-/** A Picture as PDF 1.7: boxes for print shops, photos untouched, words as words, shadows as soft masks. */
+/** A Picture as PDF 1.7, or PDF/X-4 for a press: boxes for print shops, photos untouched, words as words, shadows as soft masks. */
 import { PDFDocument, PDFName } from '@cantoo/pdf-lib';
 import { outset, type Size } from '@/core/geometry/box';
 import { NO_SIDES, withBleed as beyond, type Sides } from '@/core/geometry/sides';
@@ -6,6 +6,7 @@ import { madeOf, type Picture } from '@/core/picture/picture';
 import { registerMarks } from '@/core/cutter/register';
 import type { SheetsMade } from '@/output/formats';
 import { marksAt, n } from '@/output/pdf/crop-marks';
+import { embeddedRgb, markForPress, type PressWish } from '@/output/pdf/press';
 import { outline, Pen, rectangle, type PdfSource } from '@/output/pdf/pen';
 import { laidOnSheets } from '@/output/pdf/sheets';
 
@@ -17,6 +18,8 @@ export interface PdfOptions {
   made: Date;
   /** The pictures are pages, laid on sheets of paper. */
   sheets?: SheetsMade;
+  /** For a press that prints under this condition (PDF/X-4); for anybody without. */
+  press?: PressWish;
 }
 
 /** Room for crop marks beyond the bleed, points. */
@@ -26,7 +29,7 @@ const MARK_ROOM = 27;
 export async function writePdf(
   pictures: readonly Picture[],
   title: string,
-  { withBleed, cropMarks, squares = false, made, sheets }: PdfOptions,
+  { withBleed, cropMarks, squares = false, made, sheets, press }: PdfOptions,
   source: PdfSource,
   progress: (share: number) => void = () => {},
 ): Promise<Uint8Array> {
@@ -35,7 +38,8 @@ export async function writePdf(
   document.setCreator('Bellagraph');
   document.setProducer('Bellagraph');
   document.setCreationDate(made);
-  const pen = new Pen(document.context, source);
+  const rgb = press && embeddedRgb(document);
+  const pen = new Pen(document.context, source, rgb);
   const done = (count: number) => progress(count / (pictures.length + 1));
   if (sheets)
     for (const { write, ...paper } of await laidOnSheets(pictures, sheets, cropMarks, pen, done)) {
@@ -54,7 +58,15 @@ export async function writePdf(
       done(i + 1);
     }
   await pen.finish();
+  if (press) markForPress(document, press, { title, made, id: await idOf(title, made) });
   return document.save({ useObjectStreams: true });
+}
+
+/** The same for the same page made at the same time: 32 hexadecimal digits. */
+async function idOf(title: string, made: Date): Promise<string> {
+  const bytes = new TextEncoder().encode(`${title} ${made.toISOString()}`);
+  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes));
+  return [...hash.subarray(0, 16)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
 function marksOf({ trim, folds, paper, openings }: Picture, bleed: Sides): string {
@@ -98,8 +110,5 @@ async function addPage(
   page.node.set(PDFName.of('Contents'), content);
   page.node.set(PDFName.of('Resources'), resources);
   // Colours blend as they are named, in RGB, whatever the printer makes of them later.
-  page.node.set(
-    PDFName.of('Group'),
-    document.context.obj({ Type: 'Group', S: 'Transparency', CS: 'DeviceRGB' }),
-  );
+  page.node.set(PDFName.of('Group'), document.context.obj({ Type: 'Group', S: 'Transparency', CS: pen.rgb }));
 }

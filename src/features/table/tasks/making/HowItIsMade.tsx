@@ -7,6 +7,8 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { fail, ok } from '@/core/result';
 import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
+import { CONDITIONS } from '@/core/press/conditions';
+import { Chosen } from '@/ui/Chosen';
 import { LengthField } from '@/ui/LengthField';
 
 interface Props {
@@ -21,7 +23,7 @@ interface Props {
 }
 
 export function HowItIsMade({ options, formats, bleed, folded, disabled, onChange }: Props) {
-  const { pixels, cropMarks, squares, notes } = FORMATS[options.format];
+  const { pixels, cropMarks, squares, notes, press } = FORMATS[options.format];
   return (
     <>
       <Box
@@ -62,6 +64,22 @@ export function HowItIsMade({ options, formats, bleed, folded, disabled, onChang
         ))}
       </Box>
       <Box sx={{ mt: 1.5, display: 'flex', flexDirection: 'column' }}>
+        {press && (
+          <Box sx={{ display: 'grid', mb: 0.5 }}>
+            <Chosen
+              label="For"
+              value={options.press ?? 'any'}
+              all={[
+                ['any', 'Any printer'],
+                ...CONDITIONS.map(
+                  ({ id, name }) => [id, `A press (PDF/X-4): ${name.toLowerCase()}`] as const,
+                ),
+              ]}
+              disabled={disabled}
+              onChoose={(next) => onChange({ press: next === 'any' ? undefined : next })}
+            />
+          </Box>
+        )}
         {bleed !== null && (
           <FormControlLabel
             control={

@@ -30,6 +30,7 @@ import { sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { TurningControls } from '@/features/table/tasks/making/TurningControls';
 import { sheetsFor, SIXTEEN, type Sheets } from '@/features/table/tasks/making/sheetsMade';
+import type { Point } from '@/output/pdf/preflight';
 import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
 
 const FIRST: MakeOptions = { format: 'pdf', ppi: PRINT_PPI, withBleed: true, cropMarks: true };
@@ -226,12 +227,33 @@ function Outcome({ making }: { making: Making }) {
         </Box>
       )}
       {making.state === 'made' && (
-        <Alert severity="success" data-testid="made">
+        <Alert severity={making.points.some(({ fault }) => fault) ? 'warning' : 'success'} data-testid="made">
           {making.name} is in your downloads: {(making.bytes / 1e6).toFixed(1)} MB, in{' '}
           {making.seconds.toFixed(1)} s.
+          {making.points.length > 0 && <ReadBack points={making.points} />}
         </Alert>
       )}
       {making.state === 'failed' && <Alert severity="error">{making.message}</Alert>}
+    </Box>
+  );
+}
+
+/** What a file for a press was found to be, point by point, once it was read back. */
+function ReadBack({ points }: { points: readonly Point[] }) {
+  const hold = points.filter(({ fault }) => !fault).length;
+  return (
+    <Box component="details" open={hold < points.length} sx={{ mt: 0.5 }}>
+      <Box component="summary" sx={{ cursor: 'pointer' }}>
+        Read back: {hold === points.length ? 'all' : hold} of {points.length} points of PDF/X-4 hold.
+      </Box>
+      <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 160, overflowY: 'auto' }}>
+        {points.map(({ says, fault }) => (
+          <li key={says}>
+            {says}
+            {fault && `: no, ${fault}`}
+          </li>
+        ))}
+      </Box>
     </Box>
   );
 }
@@ -246,6 +268,7 @@ function optionsFor(wished: MakeOptions, choice: Choice, sheets: Sheets | null):
     ...wished,
     format,
     squares: FORMATS[format].squares && wished.squares,
+    press: FORMATS[format].press ? wished.press : undefined,
     ...(only ? { only, withBleed: false } : {}),
     ...(sheets ? { sheets: sheets.made(wished.withBleed) } : {}),
   };

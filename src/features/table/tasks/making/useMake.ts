@@ -10,12 +10,13 @@ import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
 import type { Choice } from '@/features/table/tasks/making/choices';
 import { useRoom } from '@/features/table/room/context';
 import { inOneFile, type MakeOptions } from '@/output/formats';
+import type { Point } from '@/output/pdf/preflight';
 import type { Maker } from '@/workers/make.worker';
 
 export type Making =
   | { state: 'idle' }
   | { state: 'making'; share: number; doing: string }
-  | { state: 'made'; name: string; bytes: number; seconds: number }
+  | { state: 'made'; name: string; bytes: number; seconds: number; points: readonly Point[] }
   | { state: 'failed'; message: string };
 
 /**
@@ -89,8 +90,11 @@ export function useMake() {
         if (run.current !== mine) return;
         if (!made.ok) return setMaking({ state: 'failed', message: made.message });
         const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : [fileTitle(project), taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' '))}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
+        const seconds = (Date.now() - began) / 1000;
+        const points = options.press ? await Promise.race([maker.readBack(made.value), failed]) : [];
+        if (run.current !== mine) return;
         download(made.value, name);
-        setMaking({ state: 'made', name, bytes: made.value.size, seconds: (Date.now() - began) / 1000 });
+        setMaking({ state: 'made', name, bytes: made.value.size, seconds, points });
       } catch (error) {
         if (run.current !== mine) return;
         stop();
