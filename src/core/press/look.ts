@@ -25,9 +25,8 @@ const STRIPES = [
 ] as const;
 
 export function lookedAt(press: Press, rgba: Uint8ClampedArray, width: number, how: LookedFor): Looked {
-  const pixels = press.proofed(rgba, how);
+  const { pixels, inks } = press.printed(rgba, how);
   const distances = press.beyond(rgba);
-  const inks = press.inks(rgba, how);
   let [beyond, most] = [0, 0];
   for (let i = 0, at = 0; i < distances.length; i++, at += 4) {
     const ink = inks[at]! + inks[at + 1]! + inks[at + 2]! + inks[at + 3]!;

@@ -40,7 +40,7 @@ test.each(CONDITIONS)('1,000 colours on $name: inks and proofs are those of tran
   const path = join(PROFILES, file);
   const lab = converter('lab');
   const delta = differenceCiede2000();
-  const inks = press.inks(rgba, HOW);
+  const { inks } = press.printed(rgba, HOW);
   const theirs = transicc(['-t1', '-b', '-i*sRGB', `-o${path}`], colours);
   // As both would be measured on paper: numbers of ink may differ where it makes none.
   const measured = (rows: readonly (readonly number[])[]) =>
@@ -57,7 +57,7 @@ test.each(CONDITIONS)('1,000 colours on $name: inks and proofs are those of tran
     ['relative', '-t1'],
     ['perceptual', '-t0'],
   ] as const) {
-    const ours = press.proofed(rgba, { ...HOW, intent });
+    const { pixels: ours } = press.printed(rgba, { ...HOW, intent });
     const proofs = transicc([t, '-m1', '-b', `-p${path}`, '-i*sRGB', '-o*sRGB'], colours);
     const differences = proofs.map(([r, g, b], i) =>
       delta(
@@ -73,18 +73,18 @@ test.each(CONDITIONS)('1,000 colours on $name: inks and proofs are those of tran
 test('paper white, the darkest black and what no press prints', async () => {
   const press = await opened('uncoated-offset.icc');
   const of = (...colour: number[]) => new Uint8ClampedArray([...colour, 255]);
-  expect([...press.proofed(of(255, 255, 255), HOW)]).toEqual([255, 255, 255, 255]);
-  const paper = press.proofed(of(255, 255, 255), { ...HOW, paper: true });
+  expect([...press.printed(of(255, 255, 255), HOW).pixels]).toEqual([255, 255, 255, 255]);
+  const { pixels: paper } = press.printed(of(255, 255, 255), { ...HOW, paper: true });
   // FOGRA29's paper, CIELAB 95 0 -2 as ISO 12647-2:2004 has it for type 4 on a white backing: darker, a little blue.
   expect(paper[0]!).toBeLessThan(246);
   expect(paper[2]!).toBeGreaterThan(paper[0]!);
-  expect(press.proofed(of(0, 0, 0), { ...HOW, paper: true })[0]!).toBeGreaterThan(40);
+  expect(press.printed(of(0, 0, 0), { ...HOW, paper: true }).pixels[0]!).toBeGreaterThan(40);
   // A strong green of screens is far beyond; a soft grey is not.
   const [green, grey] = press.beyond(new Uint8ClampedArray([0, 255, 0, 255, 150, 146, 140, 255]));
   expect(green! / 10).toBeGreaterThan(10);
   expect(grey! / 10).toBeLessThan(2);
   // No more ink than the condition bears.
-  const inks = press.inks(rgba, HOW);
+  const { inks } = press.printed(rgba, HOW);
   for (let i = 0; i < inks.length; i += 4)
     expect(inks[i]! + inks[i + 1]! + inks[i + 2]! + inks[i + 3]!).toBeLessThan(3.03 * 255);
   press.close();

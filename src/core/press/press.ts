@@ -4,7 +4,6 @@ import {
   ABSOLUTE,
   BLACK_POINT,
   CMYK_16,
-  CMYK_8,
   FINE_TABLES,
   LAB_DOUBLE,
   PERCEPTUAL,
@@ -30,11 +29,15 @@ export interface ProofHow {
 
 export const FIRST_HOW: ProofHow = { intent: 'relative', blackPoint: true, paper: false };
 
+export interface Printed {
+  pixels: Uint8ClampedArray<ArrayBuffer>;
+  /** C, M, Y, K of each, 0 to 255. */
+  inks: Uint8Array;
+}
+
 export interface Press {
-  /** Pixels (RGBA) as they will look printed; as many, clear where they were. */
-  proofed(rgba: Uint8ClampedArray, how: ProofHow): Uint8ClampedArray<ArrayBuffer>;
-  /** How much of the four inks (C, M, Y, K, 0 to 255) each pixel takes. */
-  inks(rgba: Uint8ClampedArray, how: Pick<ProofHow, 'intent' | 'blackPoint'>): Uint8Array;
+  /** Pixels (RGBA): as they will look printed, as clear as they were, and how much of the four inks each takes. */
+  printed(rgba: Uint8ClampedArray, how: ProofHow): Printed;
   /** How far the nearest printable colour is from each pixel's, CIEDE2000: a byte a pixel, in tenths, 25.5 at the most. */
   beyond(rgba: Uint8ClampedArray): Uint8Array;
   close(): void;
@@ -69,32 +72,21 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
     if (!transform) throw new RangeError('This colour profile lacks what a proof needs.');
     return transform;
   };
-  const compensated = (on: boolean) => FINE_TABLES | (on ? BLACK_POINT : 0);
   let distances: Uint8Array | undefined;
 
   const press: Press = {
-    proofed(rgba, { intent, blackPoint, paper }) {
+    printed(rgba, { intent, blackPoint, paper }) {
       // By way of the inks: tables made for both ways at once would round off where the inks end.
       const there = known(`to inks ${intent} ${blackPoint}`, () =>
         lcms.cmsCreateTransform(
-          ...([screen, RGBA_8, ink, CMYK_16, INTENTS[intent], compensated(blackPoint)] as const),
+          ...([screen, RGBA_8, ink, CMYK_16, INTENTS[intent]] as const),
+          FINE_TABLES | (blackPoint ? BLACK_POINT : 0),
         ),
       );
       const back = known(`to screen ${paper}`, () =>
-        lcms.cmsCreateTransform(
-          ...([ink, CMYK_16, screen, RGBA_8] as const),
-          ...([paper ? ABSOLUTE : RELATIVE, compensated(false)] as const),
-        ),
+        lcms.cmsCreateTransform(ink, CMYK_16, screen, RGBA_8, paper ? ABSOLUTE : RELATIVE, 0),
       );
-      const out = run(lcms, [there, back], rgba, [4, 8, 4]);
-      for (let i = 3; i < out.length; i += 4) out[i] = rgba[i]!;
-      return new Uint8ClampedArray(out.buffer);
-    },
-    inks(rgba, { intent, blackPoint }) {
-      const transform = known(`inks ${intent} ${blackPoint}`, () =>
-        lcms.cmsCreateTransform(screen, RGBA_8, ink, CMYK_8, INTENTS[intent], compensated(blackPoint)),
-      );
-      return run(lcms, [transform], rgba, [4, 4]);
+      return run(lcms, there, back, rgba);
     },
     beyond(rgba) {
       distances ??= latticeOf(lcms, screen, ink);
@@ -109,30 +101,32 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
     },
   };
   try {
-    press.inks(new Uint8ClampedArray(4), FIRST_HOW);
-    press.proofed(new Uint8ClampedArray(4), FIRST_HOW);
+    press.printed(new Uint8ClampedArray(4), FIRST_HOW);
   } catch {
     return fail('This colour profile lacks what a proof needs: colours to inks, and inks to colours.');
   }
   return ok(press);
 }
 
-/** Pixels through transforms, one after the other: so many bytes each before the first and after every one. */
-function run(lcms: Lcms, transforms: readonly number[], pixels: Uint8ClampedArray, bytes: readonly number[]) {
-  const [from, to] = [bytes[0]!, bytes[bytes.length - 1]!];
-  const count = pixels.length / from;
-  const out = new Uint8Array(count * to);
+/** Pixels through both transforms, a part of them at a time. */
+function run(lcms: Lcms, there: number, back: number, rgba: Uint8ClampedArray): Printed {
+  const count = rgba.length / 4;
+  const pixels = new Uint8ClampedArray(rgba.length);
+  const inks = new Uint8Array(rgba.length);
   const room = Math.min(count, AT_ONCE);
-  const places = bytes.map((each) => lcms._malloc(room * each));
+  const [from, ink, to] = [4, 8, 4].map((bytes) => lcms._malloc(room * bytes)) as [number, number, number];
   for (let done = 0; done < count; done += room) {
     const many = Math.min(room, count - done);
-    lcms.HEAPU8.set(pixels.subarray(done * from, (done + many) * from), places[0]);
-    transforms.forEach((transform, i) => transformed(lcms, transform, places[i]!, places[i + 1]!, many));
-    const last = places[places.length - 1]!;
-    out.set(lcms.HEAPU8.subarray(last, last + many * to), done * to);
+    lcms.HEAPU8.set(rgba.subarray(4 * done, 4 * (done + many)), from);
+    transformed(lcms, there, from, ink, many);
+    transformed(lcms, back, ink, to, many);
+    pixels.set(lcms.HEAPU8.subarray(to, to + 4 * many), 4 * done);
+    // Of the sixteen bits of each ink the upper eight.
+    for (let i = 0; i < 4 * many; i++) inks[4 * done + i] = lcms.HEAPU8[ink + 2 * i + 1]!;
   }
-  places.forEach((place) => lcms._free(place));
-  return out;
+  for (const at of [from, ink, to]) lcms._free(at);
+  for (let i = 3; i < pixels.length; i += 4) pixels[i] = rgba[i]!;
+  return { pixels, inks };
 }
 
 const transformed = (lcms: Lcms, transform: number, input: number, output: number, many: number) =>

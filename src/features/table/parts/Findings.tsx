@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
-import { useMemo } from 'react';
+import { memo, useCallback, useMemo } from 'react';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
 import { checked } from '@/core/proof';
 import type { Finding } from '@/core/proof/check';
@@ -77,12 +77,15 @@ interface Props {
 
 export function Findings({ found, clear, several, disabled = false, onShown, onPlace, placed }: Props) {
   const { store } = useRoom();
-  const cure = (finding: Found) => {
-    const session = store.getState();
-    if (finding.at.id !== session.surfaceId) session.turnTo(finding.at.id);
-    CURES[finding.cure].run(store, finding);
-    if (finding.cure === 'show') onShown();
-  };
+  const cure = useCallback(
+    (finding: Found) => {
+      const session = store.getState();
+      if (finding.at.id !== session.surfaceId) session.turnTo(finding.at.id);
+      CURES[finding.cure].run(store, finding);
+      if (finding.cure === 'show') onShown();
+    },
+    [store, onShown],
+  );
   return (
     <>
       {clear.map((says) => (
@@ -100,11 +103,11 @@ export function Findings({ found, clear, several, disabled = false, onShown, onP
             <FindingRow
               key={keyOf(finding)}
               finding={finding}
-              at={several ? finding.at.name : ''}
+              several={several}
               disabled={disabled}
               placed={placed === keyOf(finding)}
-              onPlace={onPlace && finding.piece ? () => onPlace(finding) : undefined}
-              onCure={() => cure(finding)}
+              onPlace={onPlace}
+              onCure={cure}
             />
           ))}
         </Box>
@@ -115,21 +118,28 @@ export function Findings({ found, clear, several, disabled = false, onShown, onP
 
 interface FindingRowProps {
   finding: Found;
-  /** The side it is on, where several are looked at. */
-  at: string;
+  several: boolean;
   disabled: boolean;
   placed: boolean;
-  onPlace: (() => void) | undefined;
-  onCure: () => void;
+  onPlace: ((finding: Found) => void) | undefined;
+  onCure: (finding: Found) => void;
 }
 
-function FindingRow({ finding, at, disabled, placed, onPlace, onCure }: FindingRowProps) {
-  const { name, warns, says, cure } = finding;
+/** As pages are turned most rows stay as they are. */
+const FindingRow = memo(function FindingRow({
+  finding,
+  several,
+  disabled,
+  placed,
+  onPlace,
+  onCure,
+}: FindingRowProps) {
+  const { name, warns, says, cure, at } = finding;
   const told = (
     <Box sx={{ flex: 1, minWidth: 0, px: 0.5 }}>
       <Typography variant="body2" sx={{ fontWeight: 600 }}>
         {warns ? 'Warning: ' : ''}
-        {at && `${at}: `}
+        {several && `${at.name}: `}
         {name}
       </Typography>
       <Typography variant="body2">{says}</Typography>
@@ -140,10 +150,10 @@ function FindingRow({ finding, at, disabled, placed, onPlace, onCure }: FindingR
       <Box sx={{ color: warns ? 'warning.main' : 'text.secondary', pt: 0.25 }}>
         {warns ? <IconAlertTriangle size={20} /> : <IconInfoCircle size={20} />}
       </Box>
-      {onPlace ? (
+      {onPlace && finding.piece ? (
         <ButtonBase
           aria-pressed={placed}
-          onClick={onPlace}
+          onClick={() => onPlace(finding)}
           sx={{
             ...{ flex: 1, minWidth: 0, textAlign: 'left', font: 'inherit', borderRadius: 1 },
             bgcolor: placed ? 'action.selected' : undefined,
@@ -154,9 +164,9 @@ function FindingRow({ finding, at, disabled, placed, onPlace, onCure }: FindingR
       ) : (
         told
       )}
-      <Button size="small" onClick={onCure} disabled={disabled}>
+      <Button size="small" onClick={() => onCure(finding)} disabled={disabled}>
         {CURES[cure].says}
       </Button>
     </Box>
   );
-}
+});

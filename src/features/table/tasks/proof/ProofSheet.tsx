@@ -8,7 +8,8 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Project, Surface } from '@/core/project/model';
 import { formatSize } from '@/core/units/lengths';
 import { Findings, keyOf, useFindings, type Found } from '@/features/table/parts/Findings';
 import { NearPicture } from '@/features/table/parts/NearPicture';
@@ -49,16 +50,25 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   );
   const [desk, setDesk] = useState<HTMLElement | null>(null);
   const room = useRoomIn(desk);
-  const fits = Math.min(
-    (room.width - 2 * (surfaces.length > 1 ? ASIDE : AROUND)) / surface.width,
-    (room.height - 2 * AROUND - BELOW) / surface.height,
+  const aside = surfaces.length > 1 ? ASIDE : AROUND;
+  const far = seen === 'far' ? 4 : 1;
+  const { trueSize } = settings;
+  const zoomOf = useCallback(
+    ({ width, height }: Surface): number => {
+      const fits = Math.min((room.width - 2 * aside) / width, (room.height - 2 * AROUND - BELOW) / height);
+      return (trueSize ? trueZoom : Math.max(0, fits)) / far;
+    },
+    [room, aside, trueSize, trueZoom, far],
   );
-  const whole = settings.trueSize ? trueZoom : Math.max(0, fits);
-  const zoom = seen === 'far' ? whole / 4 : whole;
-  const side = Math.round(
-    Math.max(surface.width, surface.height) * zoom * (globalThis.devicePixelRatio || 1),
+  const sideOf = useCallback(
+    (of: Surface): number =>
+      room.width
+        ? Math.round(Math.max(of.width, of.height) * zoomOf(of) * (globalThis.devicePixelRatio || 1))
+        : 0,
+    [room.width, zoomOf],
   );
-  const pixels = usePagePixels(project, surface, room.width ? side : 0, beside);
+  const zoom = zoomOf(surface);
+  const pixels = usePagePixels(project, surface, sideOf, beside);
   const { printed, problem } = usePress(pixels, settings);
   const all = useMemo(() => surfaces.map((each) => ({ surface: each })), [surfaces]);
   const { found, clear } = useFindings(project, all, typesetter);
@@ -71,15 +81,18 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
     [found, surface.id],
   );
   const placed = found.find((one) => keyOf(one) === place && one.at.id === surface.id);
+  const turnTo = useCallback((next: string) => {
+    setId(next);
+    setPlace(null);
+  }, []);
   const turn = (by: number) => {
     const next = surfaces[at + by];
-    if (next) setId(next.id);
+    if (next) turnTo(next.id);
   };
-  const showPlace = (finding: Found) => {
-    const key = keyOf(finding);
-    setPlace(place === key && finding.at.id === surface.id ? null : key);
+  const showPlace = useCallback((finding: Found) => {
+    setPlace((now) => (now === keyOf(finding) ? null : keyOf(finding)));
     setId(finding.at.id);
-  };
+  }, []);
   const count = surfaces.length;
   return (
     <WideSheet
@@ -119,6 +132,8 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
             variant="contained"
             onClick={() => {
               onClose();
+              // What is made is what was looked at.
+              if (surface.id !== store.getState().surfaceId) store.getState().turnTo(surface.id);
               store.getState().askMake('page');
             }}
           >
@@ -128,7 +143,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
       }
       onClose={onClose}
     >
-      {count > 1 && <Pages {...{ at, found, onTurn: setId }} />}
+      {count > 1 && <Pages {...{ at, found, onTurn: turnTo }} />}
       <Box sx={{ position: 'relative', minWidth: 0, minHeight: 0, bgcolor: 'table.main' }}>
         <Box
           ref={setDesk}
@@ -195,46 +210,55 @@ function Pages({ at, found, onTurn }: PagesProps) {
       aria-label="Pages"
       sx={{ m: 0, p: 1, listStyle: 'none', overflowY: 'auto', borderRight: 1, borderColor: 'divider' }}
     >
-      {project.surfaces.map((surface, i) => {
-        const warnings = found.filter(({ warns, at: on }) => warns && on.id === surface.id).length;
-        const says = warnings ? `, ${warnings === 1 ? 'one warning' : `${warnings} warnings`}` : '';
-        return (
-          <Box component="li" key={surface.id}>
-            <ButtonBase
-              aria-label={`${surface.name}${says}`}
-              aria-current={i === at ? 'page' : undefined}
-              onClick={() => onTurn(surface.id)}
-              sx={{
-                ...{
-                  display: 'flex',
-                  flexDirection: 'column',
-                  gap: 0.5,
-                  p: 0.75,
-                  width: '100%',
-                  borderRadius: 1,
-                },
-                ...{ font: 'inherit', fontSize: '0.875rem' },
-                bgcolor: i === at ? 'action.selected' : undefined,
-              }}
-            >
-              <Badge badgeContent={warnings} color="warning" invisible={!warnings}>
-                <Box sx={{ boxShadow: 1 }}>
-                  <NearPicture project={project} surface={surface} side={SMALL} />
-                </Box>
-              </Badge>
-              <Box
-                component="span"
-                sx={{ maxWidth: '100%', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
-              >
-                {surface.name}
-              </Box>
-            </ButtonBase>
-          </Box>
-        );
-      })}
+      {project.surfaces.map((surface, i) => (
+        <SmallPage
+          key={surface.id}
+          {...{ project, surface, onTurn }}
+          shown={i === at}
+          warnings={found.filter(({ warns, at: on }) => warns && on.id === surface.id).length}
+        />
+      ))}
     </Box>
   );
 }
+
+interface SmallPageProps {
+  project: Project;
+  surface: Surface;
+  shown: boolean;
+  warnings: number;
+  onTurn: (id: string) => void;
+}
+
+const SmallPage = memo(function SmallPage({ project, surface, shown, warnings, onTurn }: SmallPageProps) {
+  const says = warnings ? `, ${warnings === 1 ? 'one warning' : `${warnings} warnings`}` : '';
+  return (
+    <li>
+      <ButtonBase
+        aria-label={`${surface.name}${says}`}
+        aria-current={shown ? 'page' : undefined}
+        onClick={() => onTurn(surface.id)}
+        sx={{
+          ...{ display: 'flex', flexDirection: 'column', gap: 0.5, p: 0.75, width: '100%' },
+          ...{ borderRadius: 1, font: 'inherit', fontSize: '0.875rem' },
+          bgcolor: shown ? 'action.selected' : undefined,
+        }}
+      >
+        <Badge badgeContent={warnings} color="warning" invisible={!warnings}>
+          <Box sx={{ boxShadow: 1 }}>
+            <NearPicture project={project} surface={surface} side={SMALL} />
+          </Box>
+        </Badge>
+        <Box
+          component="span"
+          sx={{ maxWidth: '100%', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+        >
+          {surface.name}
+        </Box>
+      </ButtonBase>
+    </li>
+  );
+});
 
 interface TurnProps {
   name: string;

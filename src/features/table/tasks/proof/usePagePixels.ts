@@ -21,14 +21,18 @@ function readyAs(project: Project, of: Surface, side: number): ImageData | null 
   return last?.project === project && last.side === side ? last.pixels : null;
 }
 
-/** The pixels of a page and, meanwhile, nothing; pages beside it are painted once it is whole. */
+/**
+ * The pixels of a page and, meanwhile, nothing; pages beside it are painted once it is whole. `sideOf` says how many pixels a
+ * page has at its longer side; below 1 it is not painted.
+ */
 export function usePagePixels(
   project: Project,
   surface: Surface,
-  side: number,
+  sideOf: (surface: Surface) => number,
   beside: readonly Surface[],
 ): ImageData | null {
   const { store, shelf } = useRoom();
+  const side = sideOf(surface);
   const [last, setLast] = useState<{ of: Surface; side: number; pixels: ImageData } | null>(null);
   useEffect(() => {
     if (side < 1) return;
@@ -36,15 +40,16 @@ export function usePagePixels(
     let arriving: ReturnType<typeof setTimeout> | undefined;
     const wanted = () => !gone;
     const paint = async (of: Surface): Promise<ImageData | null> => {
-      const canvas = await paintPageInTurns([project, of, store.getState().typesetter, shelf, side], wanted);
+      const large = sideOf(of);
+      const canvas = await paintPageInTurns([project, of, store.getState().typesetter, shelf, large], wanted);
       if (!canvas) return null;
       const found = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
       painted.delete(of);
-      painted.set(of, { project, side, pixels: found });
+      painted.set(of, { project, side: large, pixels: found });
       for (const old of painted.keys()) if (painted.size > MOST_PAINTED) painted.delete(old);
       return found;
     };
-    const ready = (of: Surface) => readyAs(project, of, side);
+    const ready = (of: Surface) => readyAs(project, of, sideOf(of));
     const show = async (fresh: boolean) => {
       const known = fresh ? null : ready(surface);
       const found = known ?? (await paint(surface));
@@ -69,6 +74,6 @@ export function usePagePixels(
       stop();
       clearTimeout(arriving);
     };
-  }, [project, surface, side, beside, store, shelf]);
+  }, [project, surface, side, sideOf, beside, store, shelf]);
   return last?.of === surface && last.side === side ? last.pixels : readyAs(project, surface, side);
 }
