@@ -2,6 +2,7 @@
 import type { ConditionId } from '@/core/press/conditions';
 import type { Sides } from '@/core/geometry/sides';
 import type { Size } from '@/core/geometry/box';
+import type { Tiling } from '@/core/packing/tiles';
 import type { Plan } from '@/core/packing/sheets';
 import type { PrintSheet } from '@/core/product/imposition';
 
@@ -95,6 +96,8 @@ export interface MakeOptions {
   cropMarks: boolean;
   /** Squares by which a cutter finds its place, where it can carry them. */
   squares?: boolean;
+  /** Each page in parts on sheets of this paper, at true size, where it can hold those; without bleed and marks. */
+  tiled?: Tiling;
   /** A PDF for a press that prints under this condition (PDF/X-4). */
   press?: ConditionId;
   /** The photos keep what cameras and people noted in them: places, days, names, where it can hold that. */

@@ -7,7 +7,7 @@ import { filesOf, letGo, type Maker } from '@/output/stock';
 
 export const makePdf: Maker = async (
   pictures,
-  { withBleed, cropMarks, squares, sheets, press },
+  { withBleed, cropMarks, squares, sheets, tiled, press },
   stock,
   progress,
 ) => {
@@ -35,6 +35,7 @@ export const makePdf: Maker = async (
       ...(squares ? { squares } : {}),
       made: stock.now,
       ...(sheets ? { sheets } : {}),
+      ...(tiled ? { tiled } : {}),
       ...(press ? { press: { condition: conditionOf(press), profile: await stock.profile(press) } } : {}),
     },
     {

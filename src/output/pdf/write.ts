@@ -8,6 +8,8 @@ import type { SheetsMade } from '@/output/formats';
 import { marksAt, n } from '@/output/pdf/crop-marks';
 import { embeddedRgb, markForPress, type PressWish } from '@/output/pdf/press';
 import { outline, Pen, rectangle, type PdfSource } from '@/output/pdf/pen';
+import type { Tiling } from '@/core/packing/tiles';
+import { tiledOn } from '@/output/pdf/tiles';
 import { laidOnSheets } from '@/output/pdf/sheets';
 
 export interface PdfOptions {
@@ -18,6 +20,8 @@ export interface PdfOptions {
   made: Date;
   /** The pictures are pages, laid on sheets of paper. */
   sheets?: SheetsMade;
+  /** Each page in parts on sheets of this paper. */
+  tiled?: Tiling;
   /** For a press that prints under this condition (PDF/X-4); for anybody without. */
   press?: PressWish;
 }
@@ -29,7 +33,7 @@ const MARK_ROOM = 27;
 export async function writePdf(
   pictures: readonly Picture[],
   title: string,
-  { withBleed, cropMarks, squares = false, made, sheets, press }: PdfOptions,
+  { withBleed, cropMarks, squares = false, made, sheets, tiled, press }: PdfOptions,
   source: PdfSource,
   progress: (share: number) => void = () => {},
 ): Promise<Uint8Array> {
@@ -46,6 +50,9 @@ export async function writePdf(
       const draw = squares ? () => (write(), pen.write(squaresOn(paper.trim))) : write;
       await addPage(document, pen, paper, draw);
     }
+  else if (tiled)
+    for await (const { write, ...paper } of tiledOn(pictures, tiled, pen))
+      await addPage(document, pen, paper, write);
   else
     for (const [i, picture] of pictures.entries()) {
       const bleed = withBleed ? picture.bleed : NO_SIDES;

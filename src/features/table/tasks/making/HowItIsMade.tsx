@@ -92,7 +92,7 @@ export function HowItIsMade({ options, formats, bleed, folded, disabled, onChang
             label={`With bleed, ${bleed}`}
           />
         )}
-        {cropMarks && !options.only && (
+        {cropMarks && !options.only && !options.tiled && (
           <FormControlLabel
             control={
               <Switch
@@ -104,7 +104,7 @@ export function HowItIsMade({ options, formats, bleed, folded, disabled, onChang
             label={folded ? 'With crop and fold marks' : 'With crop marks'}
           />
         )}
-        {squares && !options.only && (
+        {squares && !options.only && !options.tiled && (
           <FormControlLabel
             control={
               <Switch

@@ -11,6 +11,8 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { Size } from '@/core/geometry/box';
+import { tilesOf, type Tile, type Tiling } from '@/core/packing/tiles';
+import { ok, type Result } from '@/core/result';
 import { NO_SIDES } from '@/core/geometry/sides';
 import { bleedOf, drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
@@ -18,7 +20,7 @@ import { madeOf } from '@/core/picture/picture';
 import { useBacks } from '@/features/table/tasks/making/useBacks';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
-import { formatSides, formatSize, PRINT_PPI } from '@/core/units/lengths';
+import { formatLength, formatSides, formatSize, PRINT_PPI, type Unit } from '@/core/units/lengths';
 import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
 import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
 import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
@@ -28,6 +30,8 @@ import { Findings, useFindings } from '@/features/table/parts/Findings';
 import { usePlans } from '@/features/table/parts/usePlans';
 import { sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { useRoom, useSession } from '@/features/table/room/context';
+import { TilingControls } from '@/features/table/tasks/making/TilingControls';
+import { tilingOf, useTiles } from '@/features/table/tasks/making/useTiles';
 import { TurningControls } from '@/features/table/tasks/making/TurningControls';
 import { sheetsFor, SIXTEEN, type Sheets } from '@/features/table/tasks/making/sheetsMade';
 import type { Point } from '@/output/pdf/preflight';
@@ -83,7 +87,8 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
     () => sheetsFor(project, choice, folding, wishes, packed?.plans ?? []),
     [project, choice, folding, wishes, packed],
   );
-  const options = optionsFor(wished, choice, sheets);
+  const [tiles, changeTiles] = useTiles();
+  const options = optionsFor(wished, choice, sheets, tilingOf(tiles));
   const { making, start, testPage, cancel } = useMake();
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useFindings(project, taken, typesetter);
@@ -127,11 +132,14 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
           <HowItIsMade
             options={options}
             formats={(Object.keys(FORMATS) as Format[]).filter((format) => holds(format, choice))}
-            bleed={bleeds.length > 1 ? 'where the paper ends' : (bleeds[0] ?? null)}
+            bleed={options.tiled ? null : bleeds.length > 1 ? 'where the paper ends' : (bleeds[0] ?? null)}
             folded={folded || Boolean(sheets)}
             disabled={busy}
             onChange={set}
           />
+          {FORMATS[options.format].sheets && !sheets && !only && (
+            <TilingControls wishes={tiles} unit={unit} disabled={busy} onChange={changeTiles} />
+          )}
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, minWidth: 0 }}>
           <Box>
@@ -165,7 +173,9 @@ function MakingIt({ options: before, selection, begin, onOptions, onClose }: Mak
         <Button
           variant="contained"
           size="large"
-          disabled={busy || Boolean(sheets?.none)}
+          disabled={
+            busy || Boolean(sheets?.none) || tilesSay(options, trim, taken.length, unit)?.ok === false
+          }
           onClick={() => void start(options, choice)}
         >
           Make the {FORMATS[options.format].name}
@@ -200,6 +210,8 @@ function outInWords({ choice: { taken, only }, options, sheets, size, trim, unit
     const [before, after] = sheets.says(size);
     return `${before}${large}${after}.`;
   }
+  const tiled = tilesSay(options, trim, taken.length, unit);
+  if (tiled) return tiled.ok ? tiled.value : tiled.message;
   const many =
     taken.length < 2
       ? ''
@@ -212,6 +224,23 @@ function outInWords({ choice: { taken, only }, options, sheets, size, trim, unit
     ? `; ${pixels(size.width)} x ${pixels(size.height)} pixels at ${ppi} ppi, sRGB`
     : '';
   return `${many}${large}${trimmed}${fine}.`;
+}
+
+/** What comes out in tiles, or why nothing does; null where it does not. */
+function tilesSay({ tiled }: MakeOptions, page: Size, pages: number, unit: Unit): Result<string> | null {
+  if (!tiled) return null;
+  const tiles = tilesOf(page, tiled);
+  if (!tiles.ok) return tiles;
+  const [{ paper }] = tiles.value as [Tile];
+  const count = tiles.value.length;
+  const sheets = `${count} ${count === 1 ? 'sheet' : 'sheets'} of ${formatSize(paper, unit)}`;
+  const lay =
+    count > 1
+      ? ` Lay each over the one before, row by row from the top left: fine marks show where, and ${formatLength(tiled.overlap, unit, true)} is printed twice.`
+      : '';
+  return ok(
+    `${sheets}${pages > 1 ? ` for each of ${pages} pages` : ''}, true to size: print it at 100 %, without scaling, trimmed to ${formatSize(page, unit)}.${lay}`,
+  );
 }
 
 /** How far it is, and what came of it. */
@@ -259,15 +288,22 @@ function ReadBack({ points }: { points: readonly Point[] }) {
 }
 
 /** What was wished, as far as it can be had of what is made. */
-function optionsFor(wished: MakeOptions, choice: Choice, sheets: Sheets | null): MakeOptions {
+function optionsFor(
+  wished: MakeOptions,
+  choice: Choice,
+  sheets: Sheets | null,
+  tiling: Tiling | undefined,
+): MakeOptions {
   const { only } = choice;
   const format = holds(wished.format, choice)
     ? wished.format
     : (Object.keys(FORMATS) as Format[]).find((each) => holds(each, choice))!;
+  const tiled = FORMATS[format].sheets && !sheets && !only ? tiling : undefined;
   return {
     ...wished,
     format,
     squares: FORMATS[format].squares && wished.squares,
+    ...(tiled ? { tiled, withBleed: false, cropMarks: false, squares: false } : {}),
     press: FORMATS[format].press ? wished.press : undefined,
     ...(only ? { only, withBleed: false } : {}),
     ...(sheets ? { sheets: sheets.made(wished.withBleed) } : {}),

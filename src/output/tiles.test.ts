@@ -1,0 +1,90 @@
+/** A page in tiles, put together again, is the page: pixel for pixel, by poppler. */
+import { join } from 'node:path';
+import fc from 'fast-check';
+import sharp from 'sharp';
+import { tilesOf } from '@/core/packing/tiles';
+import { making } from '../../scripts/testing/making';
+import { inkPiece, laid, photoOf, project, quarters } from '../../scripts/testing/samples';
+
+const { folder, tool, register, made } = making();
+const LETTER = { width: 612, height: 792 };
+
+test('12 x 12 in on letter paper: four sheets that come together to the page', async () => {
+  const photo = register(quarters(200, 200), 200, 200);
+  const page = laid(
+    [
+      { ...photoOf('photo', photo, { x: 100, y: 80, width: 640, height: 700 }) },
+      { ...inkPiece('turned', 300, 400, 300, 90), id: 'turned' },
+    ],
+    [photo],
+    project(864, 864),
+  );
+  page.surfaces[0]!.pile[1]!.placement.turn = 30;
+  const tiled = { paper: LETTER, margin: 18, overlap: 18 };
+  const path = await made(page, { format: 'pdf', tiled }, 'tiles.pdf');
+  const whole = await made(page, { format: 'pdf' }, 'whole.pdf');
+  const tiles = tilesOf(page.surfaces[0]!, tiled);
+  if (!tiles.ok) throw new Error(tiles.message);
+  expect(tiles.value.map(({ column, row }) => [column, row])).toEqual([
+    [0, 0],
+    [1, 0],
+    [0, 1],
+    [1, 1],
+  ]);
+  expect(tool('pdfinfo', path)).toMatch(/Pages:\s+4[\s\S]*612 x 792 pts \(letter\)/);
+  // A pixel a point: every part begins on a whole one.
+  tool('pdftoppm', '-r', '72', '-png', path, join(folder, 'tile'));
+  tool('pdftoppm', '-r', '72', '-png', '-singlefile', whole, join(folder, 'whole'));
+  const pieces = await Promise.all(
+    tiles.value.map(async ({ part }, i) => ({
+      input: await sharp(join(folder, `tile-${i + 1}.png`))
+        .extract({ left: 18, top: 18, width: part.width, height: part.height })
+        .toBuffer(),
+      left: part.x,
+      top: part.y,
+    })),
+  );
+  // Each is laid over the ones before it.
+  const together = await sharp({ create: { width: 864, height: 864, channels: 3, background: '#ffffff' } })
+    .composite(pieces)
+    .removeAlpha()
+    .raw()
+    .toBuffer();
+  const expected = await sharp(join(folder, 'whole.png')).removeAlpha().raw().toBuffer();
+  let most = 0;
+  for (let i = 0; i < expected.length; i++) most = Math.max(most, Math.abs(expected[i]! - together[i]!));
+  // Of 255: poppler rounds once more where a page is shown in parts.
+  expect(most).toBeLessThanOrEqual(4);
+});
+
+test('tiles cover every page once and the overlap twice, in as few sheets as either way of the paper needs', () => {
+  const side = fc.integer({ min: 72, max: 5000 });
+  fc.assert(
+    fc.property(
+      side,
+      side,
+      fc.integer({ min: 0, max: 60 }),
+      fc.integer({ min: 0, max: 90 }),
+      (width, height, margin, overlap) => {
+        const tiles = tilesOf({ width, height }, { paper: LETTER, margin, overlap });
+        if (!tiles.ok) return;
+        for (const { part, paper, column, row } of tiles.value) {
+          expect(part.width).toBeGreaterThan(0);
+          expect(part.width).toBeLessThanOrEqual(paper.width - 2 * margin);
+          expect(part.height).toBeLessThanOrEqual(paper.height - 2 * margin);
+          const next = tiles.value.find((one) => one.row === row && one.column === column + 1);
+          if (next) expect(part.x + part.width - next.part.x).toBeCloseTo(overlap);
+          else expect(part.x + part.width).toBeCloseTo(width);
+        }
+      },
+    ),
+  );
+  expect(tilesOf(LETTER, { paper: LETTER, margin: 0, overlap: 20 })).toMatchObject({ ok: true, value: [{}] });
+  expect(tilesOf(LETTER, { paper: LETTER, margin: 306, overlap: 0 })).toMatchObject({ ok: false });
+  expect(
+    tilesOf({ width: 14_000, height: 14_000 }, { paper: LETTER, margin: 20, overlap: 20 }),
+  ).toMatchObject({
+    ok: false,
+    message: expect.stringMatching(/^That would be \d+ sheets/),
+  });
+});
