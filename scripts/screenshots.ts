@@ -88,7 +88,17 @@ async function tour(page: Page): Promise<void> {
   await page.getByRole('slider', { name: /^Closer/ }).fill('0.35');
   for (let i = 0; i < 2; i++) await page.keyboard.press('Control+z');
   await page.getByTestId('stage').click({ position: { x: 60, y: 500 } });
+  await page.getByTestId('stage').press('4');
+  await page.locator('[data-testid=proof-page][data-printed]').waitFor();
+  const curtain = page.getByRole('slider', { name: /^Curtain/ });
+  for (let k = 0; k < 45; k++) await curtain.press('ArrowRight');
+  await page.getByRole('switch', { name: 'Mark them with stripes' }).click();
+  await page.waitForTimeout(1500);
+  await shoot(page, 'proof');
+  await page.getByRole('button', { name: 'Back to the table' }).click();
   await page.getByRole('button', { name: 'Make', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Paper' }).click();
+  await page.getByRole('option', { name: /^Letter/ }).click();
   await shoot(page, 'make');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Desk' }).click();
@@ -289,22 +299,6 @@ async function photos(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'fly-in-high matters most' }).click();
   await page.mouse.move(900, 700);
   await shoot(page, 'proposals');
-  await page.getByRole('button', { name: 'Lay them so' }).click();
-  await page.getByTestId('stage').press('Escape');
-  await page
-    .getByRole('list', { name: 'Pieces, top first' })
-    .locator('button[aria-pressed]')
-    .filter({ hasText: 'fly-in-high' })
-    .click();
-  await page.getByTestId('stage').press('Shift+T');
-  const tone = page.getByRole('dialog', { name: 'Light and tone' });
-  await tone.getByRole('button', { name: 'Colours' }).click();
-  await tone.getByRole('button', { name: 'evening' }).click();
-  await tone.getByRole('button', { name: 'Light', exact: true }).click();
-  await tone.getByRole('button', { name: 'opened' }).click();
-  await page.getByRole('heading', { name: 'Light and tone' }).scrollIntoViewIfNeeded();
-  await shoot(page, 'tone');
-  await page.keyboard.press('Escape');
 }
 
 /** A stamp coloured in: three areas, one of them by brush. */

@@ -73,7 +73,10 @@ export const TopBar = memo(function TopBar({ onMake, onSaveFile }: Props) {
           sx={{ gap: 1, px: 1, flexShrink: 0 }}
         >
           <Mark />
-          <Typography component="span" sx={{ fontFamily: 'h1.fontFamily', typography: 'h2' }}>
+          <Typography
+            component="span"
+            sx={{ fontFamily: 'h1.fontFamily', typography: 'h2', display: { xs: 'none', lg: 'inline' } }}
+          >
             Bellagraph
           </Typography>
         </Button>

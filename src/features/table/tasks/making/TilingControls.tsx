@@ -17,7 +17,7 @@ interface Props {
 
 export function TilingControls({ wishes, unit, disabled, onChange }: Props) {
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mb: 1.5 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mt: 1.5 }}>
       <Box sx={{ gridColumn: '1 / -1', display: 'grid' }}>
         <Chosen
           label="Paper"
