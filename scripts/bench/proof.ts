@@ -126,7 +126,14 @@ async function leafing(browser: Browser, { withPage, openFile, note }: Shop): Pr
     return [times, Math.max(1, frame)] as const;
   });
   const slow = percentile(turns, 0.95);
-  note('A page turned in the proof once its small pictures are there, p95', slow, floor, 'ms', 'under 100 ms; floor: a frame', slow < 100);
+  note(
+    'A page turned in the proof once its small pictures are there, p95',
+    slow,
+    floor,
+    'ms',
+    'under 100 ms; floor: a frame',
+    slow < 100,
+  );
 }
 
 export async function proof(browser: Browser, shop: Shop): Promise<void> {
