@@ -54,13 +54,13 @@ async function book(note: Note): Promise<void> {
   const file = await openedFile(BOOK);
   const typesetter = await typesetterOf(file);
   const { project, bytes } = file;
-  // Forty pages and more: the book's sides, over and over.
+  // Forty pages: the book's sides, and eight of its spreads once more.
   const sides = [...project.surfaces, ...project.surfaces.slice(1, 9)];
   const tools = toolsFor(project, typesetter);
   const drawn = await quickest(3, () => sides.map((side) => drawSurface({ ...side }, tools)));
   const checks = await quickest(3, () => sides.map((side) => checked(project, { ...side }, typesetter)));
   note(
-    'All checks of 42 pages',
+    'All checks of a book of 40 pages',
     checks,
     drawn,
     'ms',

@@ -17,6 +17,7 @@ import { make } from '@/output/make';
 import type { Point } from '@/output/pdf/preflight';
 import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
+import { bytesAt } from '@/workers/fetched';
 import { openZip } from '@/workers/zipped';
 
 export interface Order {
@@ -93,12 +94,6 @@ const shopFor = (
   },
   now: new Date(now),
 });
-
-async function bytesAt(address: string): Promise<Uint8Array> {
-  const answer = await fetch(address);
-  if (!answer.ok) throw new Error('the colour profile of the press is not to be had');
-  return new Uint8Array(await answer.arrayBuffer());
-}
 
 /** The plans by which sheets are cut apart, drawn. */
 const planPictures = ({ sheets }: MakeOptions, typesetter: Typesetter): Picture[] =>

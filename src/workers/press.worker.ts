@@ -5,14 +5,9 @@ import { lookedAt, type Looked, type LookedFor } from '@/core/press/look';
 import type { Lcms } from '@/core/press/lcms';
 import { openPress, type Press } from '@/core/press/press';
 import { fail, ok, type Result } from '@/core/result';
+import { bytesAt } from '@/workers/fetched';
 
 const open = new Map<ConditionId, Promise<Result<Press>>>();
-
-async function bytesAt(address: string): Promise<Uint8Array> {
-  const answer = await fetch(address);
-  if (!answer.ok) throw new Error(`${address}: ${answer.status}`);
-  return new Uint8Array(await answer.arrayBuffer());
-}
 
 /** The library lies beside the profiles, as its own files: bundlers trip over what it does in Node. */
 async function lcmsAt(folder: string): Promise<Lcms> {

@@ -2,6 +2,7 @@
 import type { Box } from '@/core/geometry/box';
 import { pathBounds, transformPath } from '@/core/geometry/path';
 import type { Sides } from '@/core/geometry/sides';
+import { isOpening } from '@/core/page/through';
 import { outlineOf } from '@/core/page/outlines';
 import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
@@ -49,8 +50,7 @@ export const BLEED: Check = {
   id: 'bleed',
   look: (page) =>
     page.seen.flatMap((piece) => {
-      if (!['paper', 'photo', 'ink', 'gradient'].includes(piece.material.kind) || isWritten(piece.outline))
-        return [];
+      if (isWritten(piece.outline) || isOpening(piece)) return [];
       const { bleed, width, height } = page.surface;
       const box = inkOf(piece, page);
       const away = fromTrim(box, page);

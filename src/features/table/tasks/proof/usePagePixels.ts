@@ -34,6 +34,8 @@ export function usePagePixels(
   const { store, shelf } = useRoom();
   const side = sideOf(surface);
   const [last, setLast] = useState<{ of: Surface; side: number; pixels: ImageData } | null>(null);
+  // Nothing of it is held once the proof is shut.
+  useEffect(() => () => painted.clear(), []);
   useEffect(() => {
     if (side < 1) return;
     let gone = false;
