@@ -23,7 +23,8 @@ import {
 
 /** The page as it is seen, with no hand and no focus on it. */
 const picture = async (page: Page): Promise<Buffer> => {
-  await page.mouse.move(600, 8);
+  // On the title, which says nothing by itself.
+  await page.mouse.move(250, 8);
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   // The small pictures of pages follow a moment later.
   return page.getByTestId('stage').screenshot({ mask: [page.getByRole('navigation', { name: 'Pages' })] });

@@ -18,6 +18,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { HowProofed } from '@/features/table/tasks/proof/HowProofed';
 import { ProofPage, SEEN, useRoomIn, type Seen } from '@/features/table/tasks/proof/ProofPage';
 import { FIRST_SETTINGS, readProofSettings } from '@/features/table/tasks/proof/settings';
+import { usePale } from '@/features/table/tasks/proof/usePale';
 import { usePagePixels } from '@/features/table/tasks/proof/usePagePixels';
 import { usePress } from '@/features/table/tasks/proof/usePress';
 import { Chosen } from '@/ui/Chosen';
@@ -71,7 +72,9 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const pixels = usePagePixels(project, surface, sideOf, beside);
   const { printed, problem } = usePress(pixels, settings);
   const all = useMemo(() => surfaces.map((each) => ({ surface: each })), [surfaces]);
-  const { found, clear } = useFindings(project, all, typesetter);
+  const { found: checked, clear } = useFindings(project, all, typesetter);
+  const pale = usePale(project);
+  const found = useMemo(() => [...checked, ...pale.found], [checked, pale.found]);
   // What is on the page that is shown comes first.
   const sorted = useMemo(
     () => [
@@ -181,6 +184,11 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
         <Typography variant="h3" sx={{ mt: 1 }}>
           What the checks found
         </Typography>
+        {pale.looked < count && (
+          <Typography variant="body2" color="text.secondary">
+            Looking at how words stand off, page {pale.looked + 1} of {count} …
+          </Typography>
+        )}
         <Findings
           {...{ found: sorted, clear, several: count > 1, onShown: onClose, onPlace: showPlace }}
           placed={place}
