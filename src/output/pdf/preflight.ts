@@ -248,7 +248,8 @@ function boxesFault({ pages }: Read): string | null {
 
 /** Colours named in the device's own RGB, where nothing says which that is. */
 function rgbFault(file: Read): string | null {
-  const bare = file.drawn.filter(({ content, resources }) => {
+  const { drawn } = file;
+  const bare = drawn.filter(({ content, resources }) => {
     const spaces = file.dictAt(resources.ColorSpace);
     if (spaces?.DefaultRGB) return false;
     const of = (kind: string) =>
@@ -261,6 +262,6 @@ function rgbFault(file: Read): string | null {
   const groups = file.dicts
     .map((dict) => file.of(dict))
     .filter(({ S, CS }) => is(S, 'Transparency') && is(CS, 'DeviceRGB'));
-  if (bare.length) return `${bare.length} of ${file.drawn.length} drawings do not`;
+  if (bare.length) return `${bare.length} of ${drawn.length} drawings do not`;
   return groups.length ? 'colours blend in an RGB that is not told' : null;
 }

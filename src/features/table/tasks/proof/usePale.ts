@@ -9,7 +9,8 @@ import { paintPageInTurns, shownOn } from '@/features/table/stage/paint/paintPag
 /** Pixels of a page at its longer side: letters of 6 pt are still two high on a page of 12 inches. */
 const SIDE = 480;
 
-const known = new WeakMap<Surface, Found[]>();
+/** By project, as what is seen through a window lies on another side. */
+const known = new WeakMap<Project, Map<Surface, Found[]>>();
 
 /** What was found, in the order of pages, and how many of them were looked at. */
 export function usePale(project: Project): { found: readonly Found[]; looked: number } {
@@ -17,7 +18,8 @@ export function usePale(project: Project): { found: readonly Found[]; looked: nu
   const [state, setState] = useState<{ of: Project; found: readonly Found[]; looked: number } | null>(null);
   useEffect(() => {
     let gone = false;
-    const stale = new Set<Surface>();
+    const pages = known.get(project) ?? new Map<Surface, Found[]>();
+    known.set(project, pages);
     let round = 0;
     const look = async (): Promise<void> => {
       // A later round takes over from an earlier one.
@@ -25,14 +27,14 @@ export function usePale(project: Project): { found: readonly Found[]; looked: nu
       const wanted = () => !gone && mine === round;
       const all: Found[] = [];
       for (const [i, at] of project.surfaces.entries()) {
-        let found = known.get(at);
-        if (!found || stale.delete(at)) {
+        let found = pages.get(at);
+        if (!found) {
           const { typesetter } = store.getState();
           const canvas = await paintPageInTurns([project, at, typesetter, shelf, SIDE], wanted);
           if (!canvas || !wanted()) return;
           const pixels = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
           found = paleWords(at, pixels).map((finding) => ({ ...finding, check: 'pale', at }));
-          known.set(at, found);
+          pages.set(at, found);
         }
         all.push(...found);
         if (wanted()) setState({ of: project, found: [...all], looked: i + 1 });
@@ -42,7 +44,7 @@ export function usePale(project: Project): { found: readonly Found[]; looked: nu
     void look();
     // What was not there yet is grey: pages that show it are looked at once more.
     const stop = shelf.onArrival((sha) => {
-      for (const at of project.surfaces) if (shownOn(project, at).has(sha)) stale.add(at);
+      for (const at of project.surfaces) if (shownOn(project, at).has(sha)) pages.delete(at);
       clearTimeout(again);
       again = setTimeout(() => !gone && void look(), 800);
     });
