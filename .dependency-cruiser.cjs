@@ -1,5 +1,5 @@
 /** Holds the floors of docs/architecture.md: imports only ever point down. */
-const floors = ['app', 'features', 'ui', 'workers', 'storage', 'output', 'core'];
+const floors = ['app', 'features', 'ui', 'workers', 'storage', 'standins', 'output', 'core'];
 const above = (floor) => floors.slice(0, floors.indexOf(floor)).join('|');
 
 /** Floors that a floor may not reach even though they lie below or beside it. */
@@ -7,6 +7,8 @@ const sideways = [
   { from: 'ui', to: 'workers|storage|output' },
   { from: 'workers', to: 'storage' },
   { from: 'storage', to: 'output' },
+  // Stand-ins are spoken to as a printer or a shop is, and know files alone.
+  { from: '(features|ui|workers|storage)', to: 'standins' },
 ];
 
 module.exports = {
@@ -38,6 +40,15 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/output/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/core/(project|page|supplies|proof)/' },
+    },
+    {
+      name: 'standins-know-files-only',
+      severity: 'error',
+      from: { path: '^src/standins/', pathNot: '\\.test\\.ts$' },
+      to: {
+        path: '^src/',
+        pathNot: '^src/(standins|core/(order|press|geometry|units|result))|^src/output/pdf/preflight',
+      },
     },
     {
       name: 'features-stay-apart',

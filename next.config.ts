@@ -6,6 +6,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  // Stand-ins paint files with these; they bring WebAssembly and native code of their own.
+  serverExternalPackages: ['@hyzyla/pdfium', 'sharp', 'lcms-wasm'],
   // `npm run types` asks the compiler, once.
   typescript: { ignoreBuildErrors: true },
   turbopack: {

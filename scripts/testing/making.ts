@@ -3,10 +3,11 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { drawAlone, drawSurface } from '@/core/page/draw';
+import { drawAlone, drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import type { Asset } from '@/core/picture/asset';
-import type { Project } from '@/core/project/model';
+import type { Taken } from '@/core/product';
+import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { MakeOptions } from '@/output/formats';
 import { make } from '@/output/make';
@@ -31,20 +32,22 @@ export function making() {
       files.set(asset.sha, bytes);
       return asset;
     },
-    /** The first page as a file of this name; the path to it. */
+    /** The first page, or these, as a file of this name; the path to it. */
     async made(
       of: Project,
       options: Partial<MakeOptions> & Pick<MakeOptions, 'format'>,
       name: string,
-      surfaces: Project['surfaces'] = of.surfaces.slice(0, 1),
+      pages: readonly (Surface | Taken<Surface>)[] = of.surfaces.slice(0, 1),
     ): Promise<string> {
       const letters = await equipped(await (typesetter ??= nodeTypesetter()), needsOf(of), readNodeFont);
       const tools = toolsFor(of, letters);
-      const pictures = surfaces.map((surface) =>
-        options.only
-          ? drawAlone(surface, options.only, tools)
-          : { ...drawSurface(surface, tools), title: of.title },
-      );
+      const pictures = pages
+        .map((page) => ('surface' in page ? page : { surface: page }))
+        .map((taken) =>
+          options.only
+            ? drawAlone(taken.surface, options.only, tools)
+            : { ...drawTaken(taken, tools), title: of.title },
+        );
       const workshop = nodeWorkshop(
         (sha) => of.assets[sha]!,
         (sha) => files.get(sha)!,

@@ -15,6 +15,7 @@ import type {
   Face,
   Fold,
   Form,
+  Ordered,
   OwnCheck,
   Panel,
   Part,
@@ -170,6 +171,9 @@ export const panelsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Pa
 
 /** The ways in which it can be made, and what is checked of it beside what is checked of any page. */
 export const waysOut = (product: Product): readonly WayOut[] => kindOf(product).waysOut(product);
+/** How a print shop makes it; null for what is made at home alone. */
+export const orderedAs = (product: Product): Ordered | null => kindOf(product).ordered?.(product) ?? null;
+
 export const ownChecks = (product: Product): readonly OwnCheck[] => kindOf(product).checks ?? [];
 
 /** What comes out as one page of a file: a surface, or one panel of it. */

@@ -17,6 +17,7 @@ export const layoutStart: ProductStart<'layout'> = {
 export const layout: ProductKind<LayoutProduct> = {
   ...layoutStart,
   waysOut: () => [{ as: ['pages', 'flat', 'spreads'], name: 'pages' }],
+  ordered: () => ({ is: 'sheets', files: [{ part: 'pages', way: 'pages' }] }),
   begin: (size) => ({ product: { kind: 'layout' }, parts: [{ part: 'page', name: 'Page 1', ...size }] }),
   says: (_, unit, { width, height }) => nameOfSize(width, height, unit),
   pages: true,

@@ -3,6 +3,7 @@
  * are the two sides of one paper. A surface is what is designed as one; what is printed is worked out from surfaces.
  */
 import type { Month } from '@/core/dates/days';
+import type { FilePart, OrderedAs } from '@/core/order/ticket';
 import type { Box, Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import type { Sides } from '@/core/geometry/sides';
@@ -101,6 +102,24 @@ export interface FoldedWay {
   oneSignature?: true;
 }
 
+/** What a print shop is told of it, and the files it gets. */
+export interface Ordered {
+  is: OrderedAs;
+  /** How it is bound or folded, in a person's words. */
+  made?: string;
+  /** How thick its cover's spine is, points. */
+  spine?: number;
+  files: readonly {
+    part: FilePart;
+    /** Of the file; what part it is without. */
+    name?: string;
+    /** The way out it is made in, by name. */
+    way: string;
+    /** Whether a part goes along; all of that way do without. */
+    parts?(part: string): boolean;
+  }[];
+}
+
 /** Sides of a product that may be added, copied, moved and taken away, in a row between those that stay. */
 export interface Rows<P> {
   /** In their order. */
@@ -157,6 +176,8 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   /** What this one is, in a few words: `5 x 7 in card, folded at the left`. */
   says(product: P, unit: Unit, first: Size): string;
   waysOut(product: P): readonly WayOut[];
+  /** How a print shop makes it; none does without. */
+  ordered?(product: P): Ordered;
   /** What is checked of it before printing, beside what is checked of any page. */
   checks?: readonly OwnCheck[];
   /** What it is of, to be told in the names of its files: `2027`; empty for nothing. */

@@ -143,6 +143,13 @@ export const book: ProductKind<BookProduct> = {
         ]
       : []),
   ],
+  ordered: (book) => ({
+    ...{ is: 'book', made: BOOK_BINDINGS[book.binding].says, spine: spineWidth(book) },
+    files: [
+      { part: 'pages', way: 'pages' },
+      { part: 'cover', way: 'cover' },
+    ],
+  }),
   checks: ['folds', 'binding', 'signatures'],
   begin({ width, height }, way) {
     const binding = isBinding(way) ? way : 'hard';

@@ -2,7 +2,13 @@
 import type { Size } from '@/core/geometry/box';
 import { LAST_YEAR, monthAfter, type Month, type Weekday } from '@/core/dates/days';
 import { weekStartOf } from '@/core/dates/names';
-import { boundAlong, boundSafe, type BindingKind, type BoundEdge } from '@/core/product/calendar/binding';
+import {
+  BINDINGS,
+  boundAlong,
+  boundSafe,
+  type BindingKind,
+  type BoundEdge,
+} from '@/core/product/calendar/binding';
 import { FORM_KINDS, paperOf } from '@/core/product/calendar/form';
 import { CALENDAR_FORMS, calendarStart, type CalendarForm } from '@/core/product/calendar/start';
 import type { Panel, Part, PartMonth, ProductKind } from '@/core/product/product';
@@ -78,8 +84,11 @@ function boundAt({ binding, form, height }: CalendarProduct, part: string): Boun
   return whole ? height : 'top';
 }
 
+/** One leaf, where the others are two that hang together. */
+const isLeaf = (part: string): boolean => part === COVER || part === NOTES;
+
 const panels = (calendar: CalendarProduct, part: string): Panel[] | null =>
-  part === COVER || part === NOTES ? null : (FORM_KINDS[calendar.form].panels?.(calendar) ?? null);
+  isLeaf(part) ? null : (FORM_KINDS[calendar.form].panels?.(calendar) ?? null);
 
 /** The years it is of, in words: `2027`, `2027 to 2028`, or nothing for one of any year. */
 export function spanSays(calendar: CalendarProduct): string {
@@ -99,6 +108,15 @@ export const calendar: ProductKind<CalendarProduct> = {
           { as: ['pages'], name: 'leaves', panels: true },
         ]
       : [{ as: ['pages', 'flat', 'spreads'], name: 'pages' }],
+  ordered: ({ form, binding }) => ({
+    ...{ is: 'calendar', ...(binding ? { made: BINDINGS[binding.by].name.toLowerCase() } : {}) },
+    files: FORM_KINDS[form].panels
+      ? [
+          { part: 'pages', way: 'papers', parts: (part) => !isLeaf(part) },
+          { part: 'pages', way: 'papers', name: 'single-leaves', parts: isLeaf },
+        ]
+      : [{ part: 'pages', way: 'pages' }],
+  }),
   checks: ['folds', 'binding'],
   folds: (product, part) => (panels(product, part) ? [{ axis: 'y', at: product.height }] : []),
   panels,

@@ -30,6 +30,11 @@ export const card: ProductKind<CardProduct> = {
     { as: ['flat', 'spreads'], name: 'sides' },
     { as: ['pages'], name: 'panels', panels: true },
   ],
+  // Its envelope is cut out and glued at home.
+  ordered: ({ fold }) => ({
+    ...{ is: 'folded card', made: FOLDINGS[fold].says },
+    files: [{ part: 'sides', way: 'sides', parts: (part) => !ofEnvelope(part) }],
+  }),
   checks: ['folds'],
   begin({ width, height }, way) {
     const fold = isFolding(way) ? way : 'left';
