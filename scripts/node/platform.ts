@@ -78,7 +78,8 @@ export const nodeWorkshop = (
   profile: async (condition) => new Uint8Array(await readFile(join(PROFILES, conditionOf(condition).file))),
   encode: async (canvas, type, quality) => {
     const made = canvas as unknown as NodeCanvas;
-    return type === 'image/png' ? made.encode('png') : made.encode('jpeg', Math.round(quality * 100));
+    if (type === 'image/png') return made.encode('png');
+    return made.encode(type === 'image/webp' ? 'webp' : 'jpeg', Math.round(quality * 100));
   },
   now: new Date(),
 });

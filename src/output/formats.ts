@@ -65,6 +65,18 @@ export const FORMATS = {
     press: false,
     squares: false,
   },
+  webp: {
+    name: 'WebP',
+    use: 'Smaller than JPEG, for screens alone',
+    pixels: true,
+    many: false,
+    cropMarks: false,
+    clear: false,
+    sheets: false,
+    notes: false,
+    press: false,
+    squares: false,
+  },
   svg: {
     name: 'SVG',
     use: 'Drawn outlines, for other programs',
@@ -91,6 +103,8 @@ export interface MakeOptions {
   format: Format;
   /** Pixels per inch, where it is pixels. */
   ppi: number;
+  /** Pixels of the longer side, in place of that. */
+  side?: number;
   withBleed: boolean;
   /** Where it can carry them. */
   cropMarks: boolean;
@@ -107,6 +121,10 @@ export interface MakeOptions {
   /** Each picture is a page, and they are laid on sheets of paper, where it can hold those. */
   sheets?: SheetsMade;
 }
+
+/** Pixels per inch of something so large (points), with what is printed of it beyond its trim. */
+export const ppiOf = ({ ppi, side }: Pick<MakeOptions, 'ppi' | 'side'>, { width, height }: Size): number =>
+  side ? (72 * side) / Math.max(width, height) : ppi;
 
 export interface SheetsMade {
   sheets: readonly PrintSheet[];

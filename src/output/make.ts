@@ -3,13 +3,19 @@ import type { Picture } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
 import type { Format, MakeOptions } from '@/output/formats';
 import { makePdf } from '@/output/pdf/make';
-import { makeJpeg, makePng } from '@/output/pixels/make';
+import { makeJpeg, makePng, makeWebp } from '@/output/pixels/make';
 import { unnoted } from '@/output/notes';
 import { stockFor, type Maker, type Progress, type Workshop } from '@/output/stock';
 import { makeSvg } from '@/output/svg/make';
 
 /** How each format is made, a line each. */
-const MAKERS: Record<Format, Maker> = { pdf: makePdf, jpg: makeJpeg, png: makePng, svg: makeSvg };
+const MAKERS: Record<Format, Maker> = {
+  pdf: makePdf,
+  jpg: makeJpeg,
+  png: makePng,
+  webp: makeWebp,
+  svg: makeSvg,
+};
 
 /** Where photos were taken, when and with what, leaves only if it is asked for. */
 const withoutNotes = (shop: Workshop): Workshop => ({

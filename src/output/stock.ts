@@ -8,6 +8,8 @@ import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/outpu
 import type { MakeOptions } from '@/output/formats';
 import type { Canvas, Drawable, Platform } from '@/output/platform';
 
+export type PixelType = 'image/png' | 'image/jpeg' | 'image/webp';
+
 /** What differs between a worker and Node. */
 export interface Workshop {
   platform: Platform;
@@ -21,7 +23,7 @@ export interface Workshop {
   decode(sha: string): Promise<Drawable>;
   /** The ICC profile of a print condition. */
   profile(condition: ConditionId): Promise<Uint8Array>;
-  encode(canvas: Canvas, type: 'image/png' | 'image/jpeg', quality: number): Promise<Uint8Array>;
+  encode(canvas: Canvas, type: PixelType, quality: number): Promise<Uint8Array>;
   now: Date;
 }
 

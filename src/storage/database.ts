@@ -1,5 +1,7 @@
 /** The browser's own store. Pictures are kept by the SHA-256 of their bytes, once for all projects. */
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import type { OrderState } from '@/core/order/answers';
+import type { Ticket } from '@/core/order/ticket';
 import type { Asset } from '@/core/picture/asset';
 import type { Step } from '@/core/project/history';
 import type { Kit, Supply } from '@/core/supplies/model';
@@ -93,6 +95,20 @@ export interface PreviewRow {
   blob: Blob;
 }
 
+/** What was sent to a print shop, and what became of it. */
+export interface OrderRow {
+  project: string;
+  /** The ticket's `job`. */
+  id: string;
+  shop: string;
+  /** Milliseconds since 1970. */
+  sent: number;
+  ticket: Ticket;
+  state: OrderState;
+  /** Exactly what was sent; nothing of what was refused. */
+  files: { name: string; blob: Blob }[];
+}
+
 export type SupplyRow = Supply;
 export type KitRow = Kit;
 
@@ -112,6 +128,7 @@ class Database extends Dexie {
   declare previews: EntityTable<PreviewRow, 'project'>;
   declare supplies: EntityTable<SupplyRow, 'id'>;
   declare kits: EntityTable<KitRow, 'id'>;
+  declare orders: Table<OrderRow, [string, string]>;
   declare settings: EntityTable<SettingRow, 'key'>;
 
   constructor() {
@@ -128,12 +145,13 @@ class Database extends Dexie {
     this.version(3)
       .stores({ projects: 'id, edited, *files', snapshots: 'id', originals: '++id, project' })
       .upgrade(apart);
-    this.version(STORE_VERSION).stores({ lines: 'project' });
+    this.version(4).stores({ lines: 'project' });
+    this.version(STORE_VERSION).stores({ orders: '[project+id], project' });
   }
 }
 
 /** Raised whenever the tables change. */
-const STORE_VERSION = 4;
+const STORE_VERSION = 5;
 
 class NewerStore extends Error {
   override name = 'NewerStoreError';

@@ -48,9 +48,11 @@ const throwOut = (ids: readonly string[]): Promise<void> =>
       database.lines,
       database.previews,
       database.originals,
+      database.orders,
     ],
     async () => {
       for (const id of ids) {
+        await database.orders.where('project').equals(id).delete();
         await database.lines.delete(id);
         await database.projects.delete(id);
         await database.snapshots.delete(id);

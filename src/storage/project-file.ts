@@ -1,4 +1,4 @@
-/** `.bellagraph` files: a zip of project.json, the pictures under assets/, and a preview. See docs/file-format.md. */
+/** `.bellagraph` files: a zip of project.json, the pictures under assets/, what was ordered, and a preview. See docs/file-format.md. */
 import {
   BlobReader,
   BlobWriter,
@@ -13,6 +13,7 @@ import {
 import { EXTENSIONS, type Asset } from '@/core/picture/asset';
 import { readHeader } from '@/core/pixels/header';
 import { readProject, writeProject } from '@/core/project/file';
+import { readKept, type KeptOrder } from '@/core/order/kept';
 import type { FontFile, Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { sha256 } from '@/core/sha';
@@ -34,9 +35,19 @@ export interface OpenedFile {
   assets: Map<string, Blob>;
   fonts: Map<string, Blob>;
   preview?: Blob;
+  orders: PackedOrder[];
   /** What of it could not be read as it was written, a sentence each. */
   mended: string[];
 }
+
+/** An order, with the files that were sent. */
+export interface PackedOrder {
+  kept: KeptOrder;
+  files: { name: string; blob: Blob }[];
+}
+
+const orderPath = ({ ticket }: KeptOrder, name: string): string => `orders/${ticket.job}/${name}`;
+const ORDER = 'order.json';
 
 const fontPath = ({ sha }: FontFile): string => `fonts/${sha}.ttf`;
 
@@ -59,6 +70,7 @@ export async function packProject(
   project: Project,
   bytesOf: (sha: string) => Promise<Uint8Array | Blob | undefined>,
   preview?: Uint8Array | Blob,
+  orders: readonly PackedOrder[] = [],
   limits: typeof LIMITS = LIMITS,
 ): Promise<Result<PackedFile>> {
   const json = writeProject(project);
@@ -66,8 +78,16 @@ export async function packProject(
     ...Object.values(project.assets).map((asset) => [assetPath(asset), asset] as [string, Asset]),
     ...(project.fonts ?? []).map((font) => [fontPath(font), font] as [string, FontFile]),
   ];
-  const size = json.length + files.reduce((sum, [, { bytes }]) => sum + bytes, 0);
-  if (json.length > limits.project || size > limits.unpacked || files.length + 2 > limits.entries)
+  const sent = orders.flatMap(({ kept, files }) => [
+    [orderPath(kept, ORDER), new Blob([JSON.stringify(kept)])] as const,
+    ...files.map(({ name, blob }) => [orderPath(kept, name), blob] as const),
+  ]);
+  const size =
+    json.length +
+    files.reduce((sum, [, { bytes }]) => sum + bytes, 0) +
+    sent.reduce((sum, [, { size }]) => sum + size, 0);
+  const entries = files.length + sent.length + 2;
+  if (json.length > limits.project || size > limits.unpacked || entries > limits.entries)
     return fail(
       `“${project.title}” would make a file of ${inGigabytes(size)} with ${files.length} pictures and fonts. Up to ${inGigabytes(limits.unpacked)} and ${limits.entries} can be opened again, so no file was made. Put pictures away that are not used, or save its pages as two projects.`,
     );
@@ -86,6 +106,7 @@ export async function packProject(
     if (bytes) await zip.add(path, new BlobReader(asBlob(bytes)), { level: 0 });
     else missing.push(file);
   }
+  for (const [path, blob] of sent) await zip.add(path, new BlobReader(blob), { level: 0 });
   return ok({ blob: await zip.close(), missing });
 }
 
@@ -156,9 +177,37 @@ async function readEntries(entries: ReadonlyMap<string, FileEntry>): Promise<Res
     project: { ...opened.value, assets: facts },
     assets,
     fonts,
+    orders: await readOrders(entries, mended),
     ...(preview ? { preview: new Blob([preview], { type: 'image/jpeg' }) } : {}),
     mended,
   });
+}
+
+/** What was ordered, each with what was sent as far as it is what its ticket says. */
+async function readOrders(entries: ReadonlyMap<string, FileEntry>, mended: string[]): Promise<PackedOrder[]> {
+  const orders: PackedOrder[] = [];
+  for (const [path, entry] of entries) {
+    if (!path.startsWith('orders/') || !path.endsWith(`/${ORDER}`)) continue;
+    const json = entry.uncompressedSize <= MEGABYTE ? await read<string>(entry, TextWriter) : null;
+    const kept = json === null ? null : readKept(json);
+    if (!kept || orderPath(kept, ORDER) !== path) {
+      mended.push('What was noted of an order could not be read. The rest was opened without it.');
+      continue;
+    }
+    const files: PackedOrder['files'] = [];
+    for (const { name, sha256: sha } of kept.state.answer?.accepted ? kept.ticket.files : []) {
+      const packed = entries.get(orderPath(kept, name));
+      const bytes = packed && (await read<Uint8Array<ArrayBuffer>>(packed, Uint8ArrayWriter));
+      if (bytes && (await sha256(bytes)) === sha)
+        files.push({ name, blob: new Blob([bytes], { type: 'application/pdf' }) });
+      else
+        mended.push(
+          `“${name}”, which was sent with order ${kept.state.order}, is not in this file as it was sent.`,
+        );
+    }
+    orders.push({ kept, files });
+  }
+  return orders;
 }
 
 /** What is known of a picture, with the size its own bytes state: a project that says otherwise is wrong. */
@@ -175,7 +224,9 @@ function asItIs(asset: Asset, bytes: Uint8Array, mended: string[]): Asset {
 }
 
 const isOurs = (name: string): boolean =>
-  /^(project\.json|preview\.jpg|fonts\/[0-9a-f]{64}\.ttf|assets\/[0-9a-f]{64}\.[a-z]{3,4})$/.test(name);
+  /^(project\.json|preview\.jpg|fonts\/[0-9a-f]{64}\.ttf|assets\/[0-9a-f]{64}\.[a-z]{3,4}|orders\/[0-9a-f-]{36}\/(order\.json|[\w-]{1,60}\.pdf))$/.test(
+    name,
+  );
 
 /** The parts of ours by name, nothing unpacked; or why the file is refused. */
 async function listEntries(reader: ZipReader<unknown>): Promise<Result<Map<string, FileEntry>>> {

@@ -275,7 +275,7 @@ describe('project files', () => {
   const asset = assetOf(bytes, 60, 40);
   const full = laid([photoOf('p', asset, { x: 0, y: 0, width: 60, height: 40 })], [asset]);
   const pack = async (of = full, limits?: typeof LIMITS) => {
-    const made = await packProject(of, async () => bytes, quarters(20, 20), limits);
+    const made = await packProject(of, async () => bytes, quarters(20, 20), [], limits);
     if (!made.ok) throw new Error(made.message);
     return Buffer.from(await made.value.blob.arrayBuffer());
   };

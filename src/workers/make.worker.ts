@@ -90,6 +90,8 @@ const shopFor = (
   profile: async (condition) => bytesAt(new URL(`../press/${conditionOf(condition).file}`, subsetterAt).href),
   encode: async (canvas, type, quality) => {
     const blob = await (canvas as unknown as OffscreenCanvas).convertToBlob({ type, quality });
+    // A browser that cannot write a kind writes another.
+    if (blob.type !== type) throw new Error(`this browser writes no ${type.split('/')[1]}`);
     return new Uint8Array(await blob.arrayBuffer());
   },
   now: new Date(now),
@@ -110,7 +112,13 @@ async function testPage(paper: Size, now: number): Promise<Result<Blob>> {
   return blobOf(await make(testPages(paper, typesetter), options, shop), 'pdf');
 }
 
-const TYPES = { png: 'image/png', jpg: 'image/jpeg', pdf: 'application/pdf', svg: 'image/svg+xml' };
+const TYPES = {
+  webp: 'image/webp',
+  png: 'image/png',
+  jpg: 'image/jpeg',
+  pdf: 'application/pdf',
+  svg: 'image/svg+xml',
+};
 
 const blobOf = (made: Result<Uint8Array[]>, format: MakeOptions['format']): Result<Blob> =>
   made.ok ? ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: TYPES[format] })) : made;

@@ -15,6 +15,7 @@ import {
   type OpenedFile,
   type PackedFile,
 } from '@/storage/project-file';
+import { keepOrders, ordersOf } from '@/storage/orders';
 import { throwOutUnused } from '@/storage/deleted';
 import { addProject } from '@/storage/shelved';
 import { inWords } from '@/storage/trouble';
@@ -41,9 +42,10 @@ export async function openFile(
   try {
     const opened = await takeIn(file, brought);
     if (!opened.ok) return refused(opened.message);
-    const { preview, mended } = opened.value;
+    const { preview, orders, mended } = opened.value;
     const made = await change({ ...opened.value.project, id: newId });
     await addProject(made, now);
+    await keepOrders(newId, orders);
     if (preview) await database.previews.put({ project: newId, blob: preview });
     return { ...ok(made), ...(mended.length ? { mended } : {}) };
   } catch (error) {
@@ -116,7 +118,10 @@ function asMeasured(
 /** The project as a file, with the small picture it is known by at Home. */
 export async function packed(project: Project): Promise<Result<PackedFile>> {
   const preview = await database.previews.get(project.id).catch(() => undefined);
-  return packProject(project, assetBlob, preview?.blob);
+  const orders = (await ordersOf(project.id)).map(({ files, shop, sent, ticket, state }) => ({
+    ...{ kept: { shop, sent, ticket, state }, files },
+  }));
+  return packProject(project, assetBlob, preview?.blob, orders);
 }
 
 /** Puts a project into the downloads as a file to keep elsewhere; answers with what is to be told. */

@@ -1,28 +1,29 @@
 /** A Picture to pixels in a file: PNG and JPEG. */
 import type { Size } from '@/core/geometry/box';
 import { uprightSize } from '@/core/picture/asset';
-import { imagesOf, type Picture } from '@/core/picture/picture';
+import { imagesOf, madeOf, type Picture } from '@/core/picture/picture';
 import { fail, ok } from '@/core/result';
+import { ppiOf } from '@/output/formats';
 import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
 import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
-import { JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
+import { JPEG_QUALITY, letGo, type Maker, type PixelType, type Workshop } from '@/output/stock';
 
 export const makePng = pixelsAs('image/png', pngWithDensity);
 export const makeJpeg = pixelsAs('image/jpeg', jpegWithDensity);
+/** It says nothing of inches: it is for screens. */
+export const makeWebp = pixelsAs('image/webp', (bytes) => [bytes]);
 
-function pixelsAs(
-  type: 'image/png' | 'image/jpeg',
-  withDensity: (bytes: Uint8Array, ppi: number) => Uint8Array[],
-): Maker {
-  return async ([first], { ppi, withBleed }, stock, progress) => {
+function pixelsAs(type: PixelType, withDensity: (bytes: Uint8Array, ppi: number) => Uint8Array[]): Maker {
+  return async ([first], { withBleed, ...fine }, stock, progress) => {
     const picture = first!;
+    const ppi = ppiOf(fine, madeOf(picture, withBleed));
     const sheet = sheetOf(picture, ppi, withBleed);
     const longest = Math.max(sheet.width, sheet.height);
     if (longest > LONGEST_SIDE) {
       const most = Math.floor((ppi * LONGEST_SIDE) / longest / 10) * 10;
       return fail(
-        `At ${ppi} ppi this page is ${sheet.width} x ${sheet.height} pixels; a picture file can be made up to ${LONGEST_SIDE} a side. Choose ${most} ppi or less, or make a PDF.`,
+        `At ${Math.round(ppi)} ppi this page is ${sheet.width} x ${sheet.height} pixels; a picture file can be made up to ${LONGEST_SIDE} a side. Choose ${most} ppi or less, or make a PDF.`,
       );
     }
     const { canvas, context } = stock.platform.canvas(sheet.width, sheet.height);
@@ -49,7 +50,7 @@ function pixelsAs(
     }
     progress(0.8, 'Packing the picture');
     const whole = clear ? trimmed(canvas, context, stock.platform) : canvas;
-    return ok(withDensity(await stock.encode(whole, type, JPEG_QUALITY), ppi));
+    return ok(withDensity(await stock.encode(whole, type, JPEG_QUALITY), Math.round(ppi)));
   };
 }
 

@@ -1,17 +1,14 @@
-/** Making a file in the worker: progress, cancel, and the finished file to the user's disk. */
-import { proxy, wrap, type Remote } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+/** A file made and put into the downloads: how far it is, cancelling, and what came of it. */
+import { useCallback, useRef, useState } from 'react';
 import type { Size } from '@/core/geometry/box';
 import { fileTitle } from '@/core/product';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
-import { FONTS_AT } from '@/features/shared/fonts';
-import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
 import type { Choice } from '@/features/table/tasks/making/choices';
+import type { MakerRoom } from '@/features/table/tasks/making/useMaker';
 import { useRoom } from '@/features/table/room/context';
 import { inOneFile, type MakeOptions } from '@/output/formats';
 import type { Point } from '@/output/pdf/preflight';
-import type { Maker } from '@/workers/make.worker';
 
 export type Making =
   | { state: 'idle' }
@@ -28,38 +25,13 @@ export const reported =
   (now: Making): Making =>
     now.state === 'making' ? { state: 'making', share, doing } : now;
 
-/** The worker is made ready when the dialog opens, and let go when it shuts. */
-export function useMake() {
+export function useMake({ make, testPage: testPageMade, readBack, stop }: MakerRoom) {
   const { store } = useRoom();
   const [making, setMaking] = useState<Making>({ state: 'idle' });
-  const bench = useRef<{ worker: Worker; maker: Remote<Maker>; failed: Promise<never> } | null>(null);
   const run = useRef(0);
 
-  /** The worker with its fonts open; kept from one file to the next. */
-  const ready = useCallback(() => {
-    if (!bench.current) {
-      const worker = makeWorker();
-      const failed = new Promise<never>((_, reject) =>
-        worker.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
-      );
-      failed.catch(() => {});
-      bench.current = { worker, maker: wrap<Maker>(worker), failed };
-      void bench.current.maker.warm(new URL(FONTS_AT, location.href).href).catch(() => {});
-    }
-    return bench.current;
-  }, []);
-
-  const stop = useCallback(() => {
-    bench.current?.worker.terminate();
-    bench.current = null;
-    run.current += 1;
-  }, []);
-  useEffect(() => {
-    ready();
-    return stop;
-  }, [ready, stop]);
-
   const cancel = useCallback(() => {
+    run.current += 1;
     stop();
     setMaking({ state: 'idle' });
   }, [stop]);
@@ -71,56 +43,31 @@ export function useMake() {
       const { history, surfaceId } = store.getState();
       const { project } = history;
       setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
-      try {
-        const gathered = await filesFor(project, [...new Set(taken.map(({ surface }) => surface))]);
-        if (!gathered.ok) return setMaking({ state: 'failed', message: gathered.message });
-        const files = gathered.value;
-        if (run.current !== mine) return;
-        const { maker, failed } = ready();
-        await maker.warm(new URL(FONTS_AT, location.href).href);
-        const report = proxy(
-          (share: number, doing: string) => run.current === mine && setMaking(reported(share, doing)),
-        );
-        const sides = taken.map(({ surface: { id, name }, panel }, i) => ({
-          ...{ surface: { id }, panel },
-          name: `${String(i + 1).padStart(String(taken.length).length, '0')} ${fileName(panel?.name ?? name)}`,
-        }));
-        const order = { project, taken: sides, options, files, now: Date.now() };
-        const made = await Promise.race([maker.makeFile(order, report), failed]);
-        if (run.current !== mine) return;
-        if (!made.ok) return setMaking({ state: 'failed', message: made.message });
-        const name = `${fileName(options.only ? nameOf(project, surfaceId, options.only) : [fileTitle(project), taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' '))}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
-        const seconds = (Date.now() - began) / 1000;
-        const points = options.press ? await Promise.race([maker.readBack(made.value), failed]) : [];
-        if (run.current !== mine) return;
-        download(made.value, name);
-        setMaking({ state: 'made', name, bytes: made.value.size, seconds, points });
-      } catch (error) {
-        if (run.current !== mine) return;
-        stop();
-        setMaking({
-          state: 'failed',
-          message: `The file could not be made (${(error as Error).message}). Your page is untouched; a lower ppi, or a PDF, needs less memory.`,
-        });
-      }
+      const made = await make(project, taken, options, (share, doing) => setMaking(reported(share, doing)));
+      if (!made || run.current !== mine) return;
+      if (!made.ok) return setMaking({ state: 'failed', message: made.message });
+      const of = options.only
+        ? nameOf(project, surfaceId, options.only)
+        : [fileTitle(project), taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' ');
+      const name = `${fileName(of)}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
+      const seconds = (Date.now() - began) / 1000;
+      const points = options.press ? await readBack(made.value).catch(() => null) : [];
+      if (run.current !== mine) return;
+      if (!points) return setMaking({ state: 'failed', message: 'The file could not be read back.' });
+      download(made.value, name);
+      setMaking({ state: 'made', name, bytes: made.value.size, seconds, points });
     },
-    [store, stop, ready],
+    [store, make, readBack],
   );
 
   /** The page by which one sees how far backs are off, as a file. */
   const testPage = useCallback(
-    async ({ width, height }: Size) => {
-      try {
-        const { maker, failed } = ready();
-        await maker.warm(new URL(FONTS_AT, location.href).href);
-        const made = await Promise.race([maker.testPage({ width, height }, Date.now()), failed]);
-        if (made.ok) download(made.value, 'Test page.pdf');
-        else setMaking({ state: 'failed', message: made.message });
-      } catch (error) {
-        setMaking({ state: 'failed', message: `The test page was not made (${(error as Error).message}).` });
-      }
+    async (paper: Size) => {
+      const made = await testPageMade(paper);
+      if (made.ok) download(made.value, 'Test page.pdf');
+      else setMaking({ state: 'failed', message: made.message });
     },
-    [ready],
+    [testPageMade],
   );
 
   return { making, start, testPage, cancel };

@@ -1,0 +1,207 @@
+'use client';
+/** Files for one purpose: what goes into them, what comes out, what the checks found. */
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { NO_SIDES } from '@/core/geometry/sides';
+import { bleedOf, drawAlone } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
+import type { Tiling } from '@/core/packing/tiles';
+import { madeOf } from '@/core/picture/picture';
+import { foldsOn, sidesOf, type Taken } from '@/core/product';
+import { sheetIn, type SheetProduct } from '@/core/product/sheet';
+import { surfaceOf, type Surface } from '@/core/project/model';
+import { formatSides } from '@/core/units/lengths';
+import { Findings, useFindings } from '@/features/table/parts/Findings';
+import { useRoom, useSession } from '@/features/table/room/context';
+import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
+import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
+import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
+import { OutColumns } from '@/features/table/tasks/making/OutColumns';
+import { Outcome } from '@/features/table/tasks/making/Outcome';
+import type { purposeOf } from '@/features/table/tasks/making/purposes';
+import { outInWords, tilesSay } from '@/features/table/tasks/making/said';
+import { SIXTEEN, type Sheets } from '@/features/table/tasks/making/sheetsMade';
+import { TilingControls } from '@/features/table/tasks/making/TilingControls';
+import { TurningControls } from '@/features/table/tasks/making/TurningControls';
+import { useBacks } from '@/features/table/tasks/making/useBacks';
+import type { useMake } from '@/features/table/tasks/making/useMake';
+import { tilingOf, useTiles } from '@/features/table/tasks/making/useTiles';
+import { useSheets } from '@/features/table/tasks/making/useSheets';
+import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
+import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
+
+type Purpose = ReturnType<typeof purposeOf>;
+
+interface Props {
+  purpose: Purpose;
+  wished: MakeOptions;
+  /** It begins with what is selected. */
+  chosen: boolean;
+  file: ReturnType<typeof useMake>;
+  onWish: (options: MakeOptions) => void;
+  onClose: () => void;
+}
+
+export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Props) {
+  const { store } = useRoom();
+  const project = useSession((session) => session.history.project);
+  const surface = useSession((session) => surfaceOf(session.history.project, session.surfaceId));
+  const selection = useSession((session) => session.selection);
+  const choices = useMemo(
+    () => choicesFor(project, surface, selection).filter((choice) => serves(purpose, choice)),
+    [project, surface, selection, purpose],
+  );
+  // What is whole with all its sides is printed with all of them.
+  const [wanted, setWanted] = useState(() =>
+    chosen ? CHOSEN : sidesOf(project.product) ? wholeChoice(project.product) : THIS,
+  );
+  const choice = choices.find(({ id }) => id === wanted) ?? choices[0]!;
+  const { taken, only } = choice;
+  const several = taken.length > 1;
+  const [folding, setFolding] = useState(SIXTEEN);
+  const [wishes, changeWishes] = useBacks();
+  const sheets = useSheets(project, choice, folding, wishes);
+  const [tiles, changeTiles] = useTiles();
+  const options = optionsFor(purpose, wished, choice, sheets, tilingOf(tiles));
+  const { making, start, testPage, cancel } = file;
+  const typesetter = useSession((session) => session.typesetter);
+  const { found, clear } = useFindings(project, taken, typesetter);
+  const { unit } = project;
+  const busy = making.state === 'making';
+  const [first] = taken as [Taken<Surface>];
+  const trim = only
+    ? drawAlone(surface, only, toolsFor(project, typesetter)).trim
+    : (first.panel?.box ?? first.surface);
+  const bleeds = only ? [] : [...new Set(taken.map((each) => formatSides(bleedOf(each), unit)))];
+  const size =
+    sheets?.size(options.withBleed) ??
+    madeOf({ trim, bleed: only ? NO_SIDES : bleedOf(first) }, options.withBleed);
+  const folded = taken.some(({ surface, panel }) => !panel && foldsOn(project, surface).length > 0);
+  const set = (change: Partial<MakeOptions>) => onWish({ ...wished, ...change });
+  const none = Boolean(sheets?.none) || tilesSay(options, trim, taken.length, unit)?.ok === false;
+  return (
+    <OutColumns
+      choices={
+        <>
+          <WhatIsMade {...{ choices, choice, disabled: busy, onChoose: setWanted }} />
+          {choice.folded && (
+            <FoldingControls
+              folding={folding}
+              oneSignature={Boolean(choice.folded.oneSignature)}
+              disabled={busy}
+              onChange={(change) => setFolding({ ...folding, ...change })}
+            />
+          )}
+          {choice.packed && (
+            <TurningControls
+              wishes={wishes}
+              backs={hasBacks(sheetIn(project.product))}
+              disabled={busy}
+              onChange={changeWishes}
+              onTest={() => void testPage(sheetIn(project.product)!)}
+            />
+          )}
+          {purpose.tiles && !sheets && (
+            <TilingControls wishes={tiles} unit={unit} disabled={busy} onChange={changeTiles} />
+          )}
+          <HowItIsMade
+            options={options}
+            formats={purpose.formats.filter((format) => holds(format, choice))}
+            cutOut={Boolean(purpose.tiles)}
+            bySide={Boolean(purpose.bySide)}
+            press={Boolean(purpose.marks)}
+            bleed={
+              only || options.tiled || purpose.bySide
+                ? null
+                : bleeds.length > 1
+                  ? 'where the paper ends'
+                  : (bleeds[0] ?? null)
+            }
+            marks={!only && (Boolean(sheets) || Boolean(purpose.marks))}
+            folded={folded || Boolean(sheets)}
+            disabled={busy}
+            onChange={set}
+          />
+        </>
+      }
+      outcome={
+        <>
+          <Box>
+            <Typography variant="h3">What comes out</Typography>
+            <Typography variant="body2" sx={{ mt: 0.5 }}>
+              {outInWords({ choice, options, sheets, size, trim, unit })}
+            </Typography>
+          </Box>
+          <Typography variant="h3">What the checks found</Typography>
+          <Findings {...{ found, clear, several, disabled: busy, onShown: onClose }} />
+          <Outcome making={making} />
+        </>
+      }
+      actions={
+        <>
+          <Button
+            color="inherit"
+            disabled={busy}
+            onClick={() => {
+              onClose();
+              store.getState().openSheet('cutter');
+            }}
+          >
+            To the cutter …
+          </Button>
+          <Box sx={{ flex: 1 }} />
+          <Button color="inherit" onClick={busy ? cancel : onClose}>
+            {busy ? 'Cancel' : 'Back to the table'}
+          </Button>
+          <Button
+            variant="contained"
+            size="large"
+            disabled={busy || none}
+            onClick={() => void start(options, choice)}
+          >
+            Make the {FORMATS[options.format].name}
+            {!inOneFile(options.format, taken.length) && ' files'}
+          </Button>
+        </>
+      }
+    />
+  );
+}
+
+/** Whether anything is printed on the other side of a sheet. */
+const hasBacks = (sheet: SheetProduct | null): boolean =>
+  Boolean(sheet && !sheet.stock && sheet.things.some(({ back }) => back));
+
+const serves = ({ sheets, pieces }: Purpose, { folded, packed, only }: Choice): boolean =>
+  (!(folded || packed) || Boolean(sheets)) && (!only || Boolean(pieces));
+
+/** What was wished, as far as it can be had of what is made. */
+function optionsFor(
+  { formats, marks, tiles, bySide }: Purpose,
+  wished: MakeOptions,
+  choice: Choice,
+  sheets: Sheets | null,
+  tiling: Tiling | undefined,
+): MakeOptions {
+  const { only } = choice;
+  const format = holds(wished.format, choice) ? wished.format : formats.find((each) => holds(each, choice))!;
+  const kind = FORMATS[format];
+  const tiled = tiles && !sheets ? tiling : undefined;
+  return {
+    ...wished,
+    format,
+    cropMarks: wished.cropMarks && (Boolean(sheets) || Boolean(marks)),
+    squares: kind.squares && wished.squares,
+    ...(tiled ? { tiled, withBleed: false, cropMarks: false, squares: false } : {}),
+    press: kind.press ? wished.press : undefined,
+    ...(bySide ? { withBleed: false } : {}),
+    ...(only ? { only, withBleed: false } : {}),
+    ...(sheets ? { sheets: sheets.made(wished.withBleed) } : {}),
+  };
+}
+
+/** Whether a kind of file can hold what is chosen. */
+const holds = (format: Format, { only, folded, packed }: Choice): boolean =>
+  (!only || FORMATS[format].clear) && (!(folded || packed) || FORMATS[format].sheets);

@@ -1,0 +1,67 @@
+/** What comes out, in a sentence: how many files of how many pages, how large, how fine. */
+import type { Size } from '@/core/geometry/box';
+import { tilesOf, type Tile } from '@/core/packing/tiles';
+import type { Project } from '@/core/project/model';
+import { ok, type Result } from '@/core/result';
+import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
+import type { Choice } from '@/features/table/tasks/making/choices';
+import type { Sheets } from '@/features/table/tasks/making/sheetsMade';
+import { FORMATS, inOneFile, ppiOf, type MakeOptions } from '@/output/formats';
+
+interface ComesOut {
+  choice: Choice;
+  options: MakeOptions;
+  sheets: Sheets | null;
+  /** Of one page of it. */
+  size: Size;
+  /** What is left of that once it is trimmed. */
+  trim: Size;
+  unit: Project['unit'];
+}
+
+export function outInWords({ choice: { taken, only }, options, sheets, size, trim, unit }: ComesOut): string {
+  const { format } = options;
+  const ppi = ppiOf(options, size);
+  const pixels = (side: number) => Math.round((side / 72) * ppi);
+  const large = formatSize(size, unit);
+  if (sheets) {
+    const [before, after] = sheets.says(size);
+    return `${before}${large}${after}.`;
+  }
+  const tiled = tilesSay(options, trim, taken.length, unit);
+  if (tiled) return tiled.ok ? tiled.value : tiled.message;
+  const many =
+    taken.length < 2
+      ? ''
+      : inOneFile(format, taken.length)
+        ? `One file of ${taken.length} pages, each `
+        : `${taken.length} files in one .zip, each `;
+  if (only) return `${many}${large} at the most: trimmed to what shows, clear around it.`;
+  const trimmed = size.width > trim.width ? `, trimmed to ${formatSize(trim, unit)}` : '';
+  const fine = FORMATS[format].pixels
+    ? `; ${pixels(size.width)} x ${pixels(size.height)} pixels${options.side ? '' : ` at ${ppi} ppi`}, sRGB`
+    : '';
+  return `${many}${large}${trimmed}${fine}.`;
+}
+
+/** What comes out in tiles, or why nothing does; null where it does not. */
+export function tilesSay(
+  { tiled }: MakeOptions,
+  page: Size,
+  pages: number,
+  unit: Unit,
+): Result<string> | null {
+  if (!tiled) return null;
+  const tiles = tilesOf(page, tiled);
+  if (!tiles.ok) return tiles;
+  const [{ paper }] = tiles.value as [Tile];
+  const count = tiles.value.length;
+  const sheets = `${count} ${count === 1 ? 'sheet' : 'sheets'} of ${formatSize(paper, unit)}`;
+  const lay =
+    count > 1
+      ? ` Lay each over the one before, row by row from the top left: fine marks show where, and ${formatLength(tiled.overlap, unit, true)} is printed twice.`
+      : '';
+  return ok(
+    `${sheets}${pages > 1 ? ` for each of ${pages} pages` : ''}, true to size: print it at 100 %, without scaling, trimmed to ${formatSize(page, unit)}.${lay}`,
+  );
+}

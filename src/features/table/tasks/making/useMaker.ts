@@ -1,0 +1,112 @@
+/** The worker in which files are made: ready as soon as somebody may ask for one, and let go with the dialog. */
+import { proxy, wrap, type Remote } from 'comlink';
+import { useCallback, useEffect, useRef } from 'react';
+import type { Size } from '@/core/geometry/box';
+import type { Taken } from '@/core/product';
+import type { Project, Surface } from '@/core/project/model';
+import { fail, type Result } from '@/core/result';
+import { fileName } from '@/features/shared/download';
+import { FONTS_AT } from '@/features/shared/fonts';
+import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
+import type { MakeOptions } from '@/output/formats';
+import type { Point } from '@/output/pdf/preflight';
+import type { Progress } from '@/output/stock';
+import type { Maker } from '@/workers/make.worker';
+
+export interface MakerRoom {
+  /** One finished file; null where it was stopped meanwhile. */
+  make(
+    project: Project,
+    taken: readonly Taken<Surface>[],
+    options: MakeOptions,
+    report: Progress,
+  ): Promise<Result<Blob> | null>;
+  testPage(paper: Size): Promise<Result<Blob>>;
+  readBack(file: Blob): Promise<Point[]>;
+  /** Whatever it is at ends at once. */
+  stop(): void;
+}
+
+export function useMaker(): MakerRoom {
+  const bench = useRef<{ worker: Worker; maker: Remote<Maker>; failed: Promise<never> } | null>(null);
+  const run = useRef(0);
+
+  /** With its fonts open; kept from one file to the next. */
+  const ready = useCallback(() => {
+    if (!bench.current) {
+      const worker = makeWorker();
+      const failed = new Promise<never>((_, reject) =>
+        worker.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
+      );
+      failed.catch(() => {});
+      bench.current = { worker, maker: wrap<Maker>(worker), failed };
+      void bench.current.maker.warm(new URL(FONTS_AT, location.href).href).catch(() => {});
+    }
+    return bench.current;
+  }, []);
+
+  const stop = useCallback(() => {
+    bench.current?.worker.terminate();
+    bench.current = null;
+    run.current += 1;
+  }, []);
+  useEffect(() => {
+    ready();
+    return stop;
+  }, [ready, stop]);
+
+  const make = useCallback<MakerRoom['make']>(
+    async (project, taken, options, report) => {
+      const mine = ++run.current;
+      report(0, 'Gathering the pictures');
+      try {
+        const gathered = await filesFor(project, [...new Set(taken.map(({ surface }) => surface))]);
+        if (run.current !== mine) return null;
+        if (!gathered.ok) return gathered;
+        const { maker, failed } = ready();
+        await maker.warm(new URL(FONTS_AT, location.href).href);
+        const sides = taken.map(({ surface: { id, name }, panel }, i) => ({
+          ...{ surface: { id }, panel },
+          name: `${String(i + 1).padStart(String(taken.length).length, '0')} ${fileName(panel?.name ?? name)}`,
+        }));
+        const order = { project, taken: sides, options, files: gathered.value, now: Date.now() };
+        const told = proxy((share: number, doing: string) => {
+          if (run.current === mine) report(share, doing);
+        });
+        const made = await Promise.race([maker.makeFile(order, told), failed]);
+        return run.current === mine ? made : null;
+      } catch (error) {
+        if (run.current !== mine) return null;
+        stop();
+        return fail(
+          `The file could not be made (${(error as Error).message}). Your page is untouched; a lower ppi, or a PDF, needs less memory.`,
+        );
+      }
+    },
+    [ready, stop],
+  );
+
+  /** The page by which one sees how far backs are off. */
+  const testPage = useCallback<MakerRoom['testPage']>(
+    async ({ width, height }) => {
+      try {
+        const { maker, failed } = ready();
+        await maker.warm(new URL(FONTS_AT, location.href).href);
+        return await Promise.race([maker.testPage({ width, height }, Date.now()), failed]);
+      } catch (error) {
+        return fail(`The test page was not made (${(error as Error).message}).`);
+      }
+    },
+    [ready],
+  );
+
+  const readBack = useCallback<MakerRoom['readBack']>(
+    (file) => {
+      const { maker, failed } = ready();
+      return Promise.race([maker.readBack(file), failed]);
+    },
+    [ready],
+  );
+
+  return { make, testPage, readBack, stop };
+}
