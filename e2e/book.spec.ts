@@ -176,6 +176,7 @@ test('a book bound, made longer, ordered: pages in their order with their number
     if (numbers.length) expect(numbers).toEqual([String(number)]);
   }
   // On sheets folded once, in one signature: the last page beside the first, then 2 and 7, and so on.
+  await make.getByRole('button', { name: /^Your own printer/ }).click();
   const folded = await pdf('All 8 pages on sheets to fold', 'folded.pdf');
   execFileSync('qpdf', ['--check', folded]);
   expect(execFileSync('pdfinfo', [folded], { encoding: 'utf8' })).toMatch(/^Pages: +4$/m);

@@ -33,7 +33,7 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
   await shot(page, 'sheet');
   expect(await axe(page)).toEqual([]);
   await act(sheet.getByRole('button', { name: 'Make the sheets …' }).click());
-  const make = page.getByRole('dialog', { name: /^Make all, packed on paper/ });
+  const make = page.getByRole('dialog', { name: /^Make/ });
   await expect(
     make.getByText(
       /^6 cards on 1 sheet of paper, printed on both sides\. One file of 2 pages, each 8\.5 x 11 in/,

@@ -7,7 +7,9 @@ import { BINDING } from '@/core/proof/binding';
 import { CAPTION } from '@/core/proof/caption';
 import type { Check, Finding } from '@/core/proof/check';
 import { CUT_OFF } from '@/core/proof/cut-off';
+import { DATES } from '@/core/proof/dates';
 import { BLEED, NEAR_EDGE } from '@/core/proof/edges';
+import { EMPTY } from '@/core/proof/empty';
 import { FACES } from '@/core/proof/faces';
 import { FINE_LINES } from '@/core/proof/fine-lines';
 import { FOLDS } from '@/core/proof/folds';
@@ -16,6 +18,7 @@ import { MONTHS } from '@/core/proof/months';
 import { NEAR_MISS } from '@/core/proof/near-miss';
 import { OPENINGS } from '@/core/proof/openings';
 import { OVER } from '@/core/proof/over';
+import { SEE_THROUGH } from '@/core/proof/see-through';
 import { SIGNATURES } from '@/core/proof/signatures';
 import { SMALL_WORDS } from '@/core/proof/small-words';
 import { SHARP } from '@/core/proof/sharpness';
@@ -23,7 +26,7 @@ import type { Typesetter } from '@/core/text/typesetter';
 
 /** Of any page; in the order they are told. */
 const CHECKS: readonly Check[] = [
-  ...[OVER, MONTHS, OPENINGS, CUT_OFF, BLEED, NEAR_EDGE, FACES],
+  ...[EMPTY, OVER, MONTHS, DATES, OPENINGS, CUT_OFF, BLEED, SEE_THROUGH, NEAR_EDGE, FACES],
   ...[FONTS, LACKING, SMALL_WORDS, FINE_LINES, CAPTION, SHARP, NEAR_MISS],
 ];
 /** Of products that ask for them. */

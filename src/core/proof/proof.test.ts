@@ -3,6 +3,7 @@ import { checked } from '@/core/proof';
 import { finishOf } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
+import { beginProduct } from '@/core/product';
 import type { Project } from '@/core/project/model';
 import { nodeTypesetter } from '../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
@@ -109,5 +110,54 @@ test('words too small or too near the trim, lines too fine, papers that end at t
   expect(told.filter(([check]) => check === 'near miss').map(([, , , warns]) => warns)).toEqual([
     false,
     false,
+  ]);
+});
+
+describe('dates in words', () => {
+  /** What is said of words on a page with a photo of July 2026. */
+  const told = async (text: string, product?: Project['product']) => {
+    const photo = { ...asset, taken: '2026-07-11T10:00:00' };
+    const of = laid(
+      [photoOf('p', photo, { x: 20, y: 20, width: 90, height: 60 }), wordsOf('w', text)],
+      [photo],
+    );
+    const { found } = checked(product ? { ...of, product } : of, of.surfaces[0]!, await nodeTypesetter());
+    return found.flatMap(({ check, says }) => (check === 'dates' ? [says] : []));
+  };
+  // 11 July 2026 is a Saturday (ISO 8601 calendar; `cal 7 2026`).
+  test.each([
+    ['Saltmarsh Bay, Saturday 11 July 2026', []],
+    ['Sunday, July 11, 2026', ['11 July 2026 is a Saturday, not a Sunday.']],
+    ['31 June 2026', ['There is no 31 June 2026.']],
+    ['Summer 2025', ['It says 2025; the photos here were taken in 2026.']],
+    ['Grandfather was born in 1938, and flew kites until the end', []],
+  ])('%s', async (text, says) => {
+    expect(await told(text)).toEqual(says);
+  });
+  test('on a calendar of another year', async () => {
+    const { product } = beginProduct('calendar', { width: 504, height: 360 }, 'picture', {
+      year: 2026,
+      month: 11,
+    });
+    expect(await told('Kites 2026', product)).toEqual(['It says 2026, and this is of 2027.']);
+    expect(await told('Kites 2027', product)).toEqual([]);
+  });
+});
+
+test('a place nobody filled, and what is see-through and ends in the bleed, are told', async () => {
+  const clear = (id: string, x: number): Piece => {
+    const piece = inkPiece(id, x, 60, 100, 40);
+    return { ...piece, finish: { ...piece.finish, opacity: 0.5 } };
+  };
+  const of = laid([
+    { ...inkPiece('place', 100, 100, 90, 60), role: 'photo' },
+    clear('ends', -5),
+    clear('goes on', -9),
+  ]);
+  const { found } = checked(of, of.surfaces[0]!, await nodeTypesetter());
+  const told = found.filter(({ check }) => ['empty', 'see-through'].includes(check));
+  expect(told.map(({ check, name }) => [check, name])).toEqual([
+    ['empty', 'place'],
+    ['see-through', 'ends'],
   ]);
 });

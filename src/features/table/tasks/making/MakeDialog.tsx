@@ -48,6 +48,7 @@ const usual = (product: Product): PurposeId =>
 function Out({ what, wishes, purpose: last, setWishes, setPurpose, onClose }: OutProps) {
   const selection = useSession((session) => session.selection);
   const product = useSession((session) => session.history.project.product);
+  const title = useSession((session) => session.history.project.title);
   const [purpose, choose] = useState<PurposeId>(() =>
     what === 'printed' ? 'home' : what === 'chosen' && selection.length ? 'work' : (last ?? usual(product)),
   );
@@ -74,7 +75,7 @@ function Out({ what, wishes, purpose: last, setWishes, setPurpose, onClose }: Ou
       slotProps={{ paper: { sx: { height: 'min(720px, calc(100% - 48px))', m: 3 } } }}
     >
       <DialogTitle id="make-title" variant="h2" sx={{ pb: 1.5 }}>
-        Make
+        Make “{title}”
       </DialogTitle>
       <Box
         sx={{

@@ -7,8 +7,6 @@ export interface Choice {
   id: string;
   /** In the list. */
   says: string;
-  /** As the end of “Make ...”. */
-  title: string;
   taken: readonly Taken<Surface>[];
   /** Pieces by themselves. */
   only?: readonly string[];
@@ -33,11 +31,10 @@ export function choicesFor(project: Project, surface: Surface, selection: readon
   const panels = panelsOn(project, surface);
   const chosen = selection.length === 1 ? 'The selected piece' : `The ${selection.length} selected pieces`;
   return [
-    { id: THIS, says: name, title: name.toLowerCase(), taken: [{ surface }] },
+    { id: THIS, says: name, taken: [{ surface }] },
     ...(panels.length > 1 ? panels : []).map((panel) => ({
       id: panelChoice(panel.name),
       says: `${panel.name} alone`,
-      title: panel.name.toLowerCase(),
       taken: [{ surface, panel }],
     })),
     ...waysOut(project.product).flatMap((way): Choice[] => {
@@ -49,7 +46,6 @@ export function choicesFor(project: Project, surface: Surface, selection: readon
           {
             id: allChoice(way.name),
             says: 'All, packed on paper',
-            title: 'all, packed on paper,',
             taken,
             packed,
           },
@@ -60,12 +56,12 @@ export function choicesFor(project: Project, surface: Surface, selection: readon
           ? `the ${way.name}`
           : `${taken.length === 2 ? 'both' : `all ${taken.length}`} ${way.name}`;
       const says = `${all[0]!.toUpperCase()}${all.slice(1)}`;
-      return [{ id: allChoice(way.name), says, title: all, taken, ...(folded ? { folded } : {}) }];
+      return [{ id: allChoice(way.name), says, taken, ...(folded ? { folded } : {}) }];
     }),
     ...(selection.length
       ? [
           {
-            ...{ id: CHOSEN, says: `${chosen} alone`, title: 'what is selected' },
+            ...{ id: CHOSEN, says: `${chosen} alone` },
             ...{ taken: [{ surface }], only: selection },
           },
         ]
