@@ -2,6 +2,7 @@
 import { join } from 'node:path';
 import fc from 'fast-check';
 import sharp from 'sharp';
+import { evenly } from '@/core/geometry/sides';
 import { tilesOf } from '@/core/packing/tiles';
 import { making } from '../../scripts/testing/making';
 import { inkPiece, laid, photoOf, project, quarters } from '../../scripts/testing/samples';
@@ -20,7 +21,9 @@ test('12 x 12 in on letter paper: four sheets that come together to the page', a
     project(864, 864),
   );
   page.surfaces[0]!.pile[1]!.placement.turn = 30;
-  const tiled = { paper: LETTER, margin: 18, overlap: 18 };
+  // More is lost at the foot, as on most printers.
+  const lost = { top: 18, right: 20, bottom: 36, left: 16 };
+  const tiled = { paper: LETTER, lost, overlap: 18 };
   const path = await made(page, { format: 'pdf', tiled }, 'tiles.pdf');
   const whole = await made(page, { format: 'pdf' }, 'whole.pdf');
   const tiles = tilesOf(page.surfaces[0]!, tiled);
@@ -38,7 +41,7 @@ test('12 x 12 in on letter paper: four sheets that come together to the page', a
   const pieces = await Promise.all(
     tiles.value.map(async ({ part }, i) => ({
       input: await sharp(join(folder, `tile-${i + 1}.png`))
-        .extract({ left: 18, top: 18, width: part.width, height: part.height })
+        .extract({ left: lost.left, top: lost.top, width: part.width, height: part.height })
         .toBuffer(),
       left: part.x,
       top: part.y,
@@ -58,20 +61,25 @@ test('12 x 12 in on letter paper: four sheets that come together to the page', a
 });
 
 test('tiles cover every page once and the overlap twice, in as few sheets as either way of the paper needs', () => {
+  const white = fc.integer({ min: 0, max: 60 });
   const side = fc.integer({ min: 72, max: 5000 });
   fc.assert(
     fc.property(
       side,
       side,
-      fc.integer({ min: 0, max: 60 }),
+      fc.record({ top: white, right: white, bottom: white, left: white }),
       fc.integer({ min: 0, max: 90 }),
-      (width, height, margin, overlap) => {
-        const tiles = tilesOf({ width, height }, { paper: LETTER, margin, overlap });
+      (width, height, lost, overlap) => {
+        const tiles = tilesOf({ width, height }, { paper: LETTER, lost, overlap });
         if (!tiles.ok) return;
-        for (const { part, paper, column, row } of tiles.value) {
+        for (const { part, paper, at, column, row } of tiles.value) {
           expect(part.width).toBeGreaterThan(0);
-          expect(part.width).toBeLessThanOrEqual(paper.width - 2 * margin);
-          expect(part.height).toBeLessThanOrEqual(paper.height - 2 * margin);
+          expect(part.width).toBeLessThanOrEqual(
+            paper.width - at.x - (paper === LETTER ? lost.right : Math.max(lost.top, lost.bottom)),
+          );
+          expect(part.height).toBeLessThanOrEqual(
+            paper.height - at.y - (paper === LETTER ? lost.bottom : Math.max(lost.left, lost.right)),
+          );
           const next = tiles.value.find((one) => one.row === row && one.column === column + 1);
           if (next) expect(part.x + part.width - next.part.x).toBeCloseTo(overlap);
           else expect(part.x + part.width).toBeCloseTo(width);
@@ -79,10 +87,13 @@ test('tiles cover every page once and the overlap twice, in as few sheets as eit
       },
     ),
   );
-  expect(tilesOf(LETTER, { paper: LETTER, margin: 0, overlap: 20 })).toMatchObject({ ok: true, value: [{}] });
-  expect(tilesOf(LETTER, { paper: LETTER, margin: 306, overlap: 0 })).toMatchObject({ ok: false });
+  expect(tilesOf(LETTER, { paper: LETTER, lost: evenly(0), overlap: 20 })).toMatchObject({
+    ok: true,
+    value: [{}],
+  });
+  expect(tilesOf(LETTER, { paper: LETTER, lost: evenly(306), overlap: 0 })).toMatchObject({ ok: false });
   expect(
-    tilesOf({ width: 14_000, height: 14_000 }, { paper: LETTER, margin: 20, overlap: 20 }),
+    tilesOf({ width: 14_000, height: 14_000 }, { paper: LETTER, lost: evenly(20), overlap: 20 }),
   ).toMatchObject({
     ok: false,
     message: expect.stringMatching(/^That would be \d+ sheets/),

@@ -3,7 +3,8 @@ import { expose } from 'comlink';
 import type { Taken } from '@/core/product';
 import { drawAlone, drawTaken } from '@/core/page/draw';
 import type { Size } from '@/core/geometry/box';
-import { drawPlan, testPages } from '@/core/packing/drawn';
+import { drawPlan } from '@/core/packing/drawn';
+import { testSheet } from '@/core/packing/test-sheet';
 import type { Picture } from '@/core/picture/picture';
 import { toolsFor } from '@/core/page/outlines';
 import { conditionOf } from '@/core/press/conditions';
@@ -103,13 +104,13 @@ const planPictures = ({ sheets }: MakeOptions, typesetter: Typesetter): Picture[
     ? sheets.plans.plans.map((plan, i) => drawPlan(sheets.plans!.paper, plan, `Sheet ${i + 1}`, typesetter))
     : [];
 
-/** A page printed on both sides by which one sees how far backs are off. */
-async function testPage(paper: Size, now: number): Promise<Result<Blob>> {
+/** The sheet a printer is measured with, printed on both sides. */
+async function testSheetOf(paper: Size, now: number): Promise<Result<Blob>> {
   if (!opening) throw new Error('The fonts have not been opened.');
   const typesetter = await opening;
   const options: MakeOptions = { format: 'pdf', ppi: 300, withBleed: false, cropMarks: false };
   const shop = shopFor({ assets: {} }, new Map(), typesetter, now);
-  return blobOf(await make(testPages(paper, typesetter), options, shop), 'pdf');
+  return blobOf(await make(testSheet(paper, typesetter), options, shop), 'pdf');
 }
 
 const TYPES = {
@@ -129,6 +130,6 @@ async function readBack(file: Blob): Promise<Point[]> {
   return preflight(new Uint8Array(await file.arrayBuffer()));
 }
 
-const maker = { warm, makeFile, testPage, readBack };
+const maker = { warm, makeFile, testSheetOf, readBack };
 export type Maker = typeof maker;
 expose(maker);

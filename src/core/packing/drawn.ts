@@ -1,4 +1,4 @@
-/** What is printed beside the cards themselves: the plan by which a sheet is cut, and the page that shows how far backs are off. */
+/** What is printed beside the cards themselves: the plan by which a sheet is cut. */
 import { IDENTITY, translation } from '@/core/geometry/matrix';
 import { NO_SIDES } from '@/core/geometry/sides';
 import { ellipsePath, pathBounds, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
@@ -8,10 +8,9 @@ import type { DrawnPiece, Mark, Picture } from '@/core/picture/picture';
 import { outlineKind } from '@/core/piece/outline';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Typesetter } from '@/core/text/typesetter';
-import { toPoints } from '@/core/units/lengths';
 
-const BLACK = '#000000';
-const RED = '#8f2740';
+export const BLACK = '#000000';
+export const RED = '#8f2740';
 const GREY = '#8a8680';
 
 const lettering = (text: string, size: number): GlyphsOutline => ({
@@ -20,7 +19,7 @@ const lettering = (text: string, size: number): GlyphsOutline => ({
 });
 
 /** Words about a point, as text in files that can hold it. */
-function words(
+export function words(
   text: string,
   size: number,
   x: number,
@@ -43,19 +42,19 @@ function words(
   };
 }
 
-const line = (path: Path, colour: string, width: number): Mark => ({
+export const line = (path: Path, colour: string, width: number): Mark => ({
   mark: 'stroke',
   path,
   colour,
   width,
   side: 'on',
 });
-const along = (x1: number, y1: number, x2: number, y2: number): Path => [
+export const along = (x1: number, y1: number, x2: number, y2: number): Path => [
   ['M', x1, y1],
   ['L', x2, y2],
 ];
 
-const pictureOf = (title: string, trim: Size, marks: readonly Mark[]): Picture => {
+export const pictureOf = (title: string, trim: Size, marks: readonly Mark[]): Picture => {
   const piece: DrawnPiece = {
     ...{ id: title, name: title, matrix: IDENTITY, opacity: 1, marks },
     bounds: { x: 0, y: 0, ...trim },
@@ -87,52 +86,4 @@ export function drawPlan(paper: Size, { laid, cuts }: Plan, title: string, types
     : `${title}: no cut right through spares all cards. Cut them out one by one.`;
   const foot = words(says, 9, paper.width / 2, paper.height - 9, typesetter);
   return pictureOf(title, paper, [...boxes, ...numbered, foot]);
-}
-
-/** Marks of the page that is measured by: so far apart, and so many to each side of the middle. */
-const [EVERY, COUNT] = [toPoints(1, 'mm'), 10];
-
-/**
- * The two sides of a page that shows how far a back comes out from where it should: rulers of millimetres about the middle
- * on the front, one line each on the back. Held against the light, the line says the shift.
- */
-export function testPages({ width, height }: Size, typesetter: Typesetter): [front: Picture, back: Picture] {
-  const [x, y] = [width / 2, height / 2];
-  const ticks = Array.from({ length: 2 * COUNT + 1 }, (_, i) => i - COUNT).flatMap((k): Mark[] => {
-    const long = k === 0 ? 30 : k % 5 === 0 ? 20 : 12;
-    const off = k * EVERY;
-    return [
-      line(along(x + off, y - 90 - long, x + off, y - 90), BLACK, k === 0 ? 0.8 : 0.4),
-      line(along(x - 90 - long, y + off, x - 90, y + off), BLACK, k === 0 ? 0.8 : 0.4),
-      ...(k % 5 === 0
-        ? [
-            words(String(k), 7, x + off, y - 90 - long - 6, typesetter),
-            words(String(k), 7, x - 90 - long - 8, y + off, typesetter),
-          ]
-        : []),
-    ];
-  });
-  const front = [
-    ...ticks,
-    words('Front. Print both sides, hold it against the light.', 11, x, y + 20, typesetter),
-    words(
-      'Read where the lines of the back stand, in millimetres: across above, down at the left.',
-      9,
-      x,
-      y + 40,
-      typesetter,
-    ),
-  ];
-  // On both sides of the middle: whichever way the paper is turned, one of each lies behind a ruler.
-  const back = [
-    ...[-1, 1].flatMap((to) => [
-      line(along(x, y + to * 60, x, y + to * 130), RED, 0.5),
-      line(along(x + to * 60, y, x + to * 130, y), RED, 0.5),
-    ]),
-    words('Back', 11, x, y, typesetter, RED),
-  ];
-  return [
-    pictureOf('Test page, front', { width, height }, front),
-    pictureOf('Test page, back', { width, height }, back),
-  ];
 }

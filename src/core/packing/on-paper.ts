@@ -1,5 +1,6 @@
 /** Pages and cards on the sheets of paper they come out on, folded or packed: the same for the table and for `render`. */
 import type { Size } from '@/core/geometry/box';
+import { compose, translation, type Point } from '@/core/geometry/matrix';
 import { NO_SIDES, type Sides } from '@/core/geometry/sides';
 import { bleedOf } from '@/core/page/draw';
 import { packedSheets, planSheets, type Backs, type Plan } from '@/core/packing/sheets';
@@ -25,16 +26,33 @@ export interface PaperWishes extends Backs {
 export const bleedOn = (taken: readonly Taken<Surface>[], withBleed: boolean): Sides =>
   withBleed ? evenBleed(taken.map(bleedOf)) : NO_SIDES;
 
-/** @param leaf how thick a leaf is, points */
+/**
+ * @param leaf how thick a leaf is, points
+ * @param off how far backs come out from where they should, points, as seen from the front: it is made good
+ */
 export function foldedOn(
   taken: readonly Taken<Surface>[],
   folding: Folding,
   leaf: number,
   withBleed: boolean,
+  off: Point = { x: 0, y: 0 },
 ): OnPaper {
   const bleed = bleedOn(taken, withBleed);
-  return { sheets: foldedSheets(imposed(taken.length, folding), taken[0]!.panel!.box, bleed, leaf), bleed };
+  const sheets = foldedSheets(imposed(taken.length, folding), taken[0]!.panel!.box, bleed, leaf);
+  // Turned like the page of a book: what comes out to the right of the front lies to the left of the back.
+  return { sheets: sheets.map((sheet, i) => (i % 2 ? shifted(sheet, off.x, -off.y) : sheet)), bleed };
 }
+
+const shifted = (sheet: PrintSheet, x: number, y: number): PrintSheet =>
+  x === 0 && y === 0
+    ? sheet
+    : {
+        ...sheet,
+        placed: sheet.placed.map(({ map, seen, ...each }) => ({
+          ...{ ...each, map: compose(translation(x, y), map) },
+          seen: { ...seen, x: seen.x + x, y: seen.y + y },
+        })),
+      };
 
 export function packedOn(
   product: SheetProduct,

@@ -17,9 +17,10 @@ export async function* tiledOn(pictures: readonly Picture[], tiling: Tiling, pen
     pen.start();
     const form = await pen.pictureApart(picture, madeOf({ ...picture, bleed: NO_SIDES }, false));
     for (const tile of tiles.value) {
-      const { part, paper } = tile;
+      const { part, paper, at, scale } = tile;
       const write = () => {
-        pen.write(`q 1 0 0 1 ${n(tiling.margin - part.x)} ${n(tiling.margin - part.y)} cm`);
+        const [x, y] = [at.x - scale * part.x, at.y - scale * part.y];
+        pen.write(`q ${n(scale)} 0 0 ${n(scale)} ${n(x)} ${n(y)} cm`);
         pen.write(`q ${outline(rectanglePath(part))} W n ${pen.show(form)} Q`);
         for (const mark of marksOn(tile, tiles.value, tiling))
           pen.write(`1 g ${mark.wide} f 0 g ${mark.fine} f`);

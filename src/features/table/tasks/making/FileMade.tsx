@@ -3,36 +3,42 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ComponentProps } from 'react';
+import type { Size } from '@/core/geometry/box';
 import { NO_SIDES } from '@/core/geometry/sides';
 import { bleedOf, drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
+import { printerUsed } from '@/core/packing/printer';
 import type { Tiling } from '@/core/packing/tiles';
 import { madeOf } from '@/core/picture/picture';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { sheetIn, type SheetProduct } from '@/core/product/sheet';
+import { SHEET_PAPERS } from '@/core/product/sheet/start';
 import { surfaceOf, type Surface } from '@/core/project/model';
 import { formatSides } from '@/core/units/lengths';
+import { download } from '@/features/shared/download';
 import { Findings, useFindings } from '@/features/table/parts/Findings';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
 import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { OutColumns } from '@/features/table/tasks/making/OutColumns';
+import { PaperControls } from '@/features/table/tasks/making/PaperControls';
+import { PrinterTray } from '@/features/table/tasks/making/PrinterTray';
 import { Outcome } from '@/features/table/tasks/making/Outcome';
 import type { purposeOf } from '@/features/table/tasks/making/purposes';
 import { outInWords, tilesSay } from '@/features/table/tasks/making/said';
 import { SIXTEEN, type Sheets } from '@/features/table/tasks/making/sheetsMade';
-import { TilingControls } from '@/features/table/tasks/making/TilingControls';
-import { TurningControls } from '@/features/table/tasks/making/TurningControls';
-import { useBacks } from '@/features/table/tasks/making/useBacks';
 import type { useMake } from '@/features/table/tasks/making/useMake';
-import { tilingOf, useTiles } from '@/features/table/tasks/making/useTiles';
+import { tilingOf, usePrinters, useTiles, type TileWishes } from '@/features/table/tasks/making/usePrinters';
 import { useSheets } from '@/features/table/tasks/making/useSheets';
 import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
+import { Turned } from '@/ui/Turned';
 import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
 
 type Purpose = ReturnType<typeof purposeOf>;
+/** What is looked at as the printer puts it out. */
+type Tray = Pick<ComponentProps<typeof PrinterTray>, 'pdf' | 'both'>;
 
 interface Props {
   purpose: Purpose;
@@ -61,11 +67,19 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
   const { taken, only } = choice;
   const several = taken.length > 1;
   const [folding, setFolding] = useState(SIXTEEN);
-  const [wishes, changeWishes] = useBacks();
-  const sheets = useSheets(project, choice, folding, wishes);
+  const [printers, changePrinters] = usePrinters();
+  const [plan, setPlan] = useState(false);
   const [tiles, changeTiles] = useTiles();
-  const options = optionsFor(purpose, wished, choice, sheets, tilingOf(tiles));
-  const { making, start, testPage, cancel } = file;
+  const printer = printerUsed(printers);
+  const wishes = useMemo(() => ({ ...printer, plan }), [printer, plan]);
+  const manyOn = useMemo(() => {
+    const tiling = purpose.tiles && tiles.how === 'several' ? tilingOf(tiles, printer) : undefined;
+    return tiling ? { count: tiles.count, tiling } : null;
+  }, [purpose, tiles, printer]);
+  const sheets = useSheets(project, choice, folding, wishes, manyOn);
+  const options = optionsFor(purpose, wished, choice, sheets, tilingOf(tiles, printer));
+  const { making, start, tryOut, testSheet, cancel } = file;
+  const [tray, setTray] = useState<Tray | null>(null);
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useFindings(project, taken, typesetter);
   const { unit } = project;
@@ -95,16 +109,24 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
             />
           )}
           {choice.packed && (
-            <TurningControls
-              wishes={wishes}
-              backs={hasBacks(sheetIn(project.product))}
-              disabled={busy}
-              onChange={changeWishes}
-              onTest={() => void testPage(sheetIn(project.product)!)}
-            />
+            <Turned label="With a plan of the cuts" on={plan} disabled={busy} onTurn={setPlan} />
           )}
-          {purpose.tiles && !sheets && (
-            <TilingControls wishes={tiles} unit={unit} disabled={busy} onChange={changeTiles} />
+          {purpose.tiles && (
+            <PaperControls
+              printers={printers}
+              wishes={tiles}
+              sheets={Boolean(choice.packed ?? choice.folded)}
+              several={taken.length > 1}
+              unit={unit}
+              disabled={busy}
+              onPrinters={changePrinters}
+              onChange={changeTiles}
+              onTest={async (printed) => {
+                const pdf = await testSheet(paperIn(tiles, sheetIn(project.product)));
+                if (pdf && printed) setTray({ pdf, both: true });
+                else if (pdf) download(pdf, 'Test sheet.pdf');
+              }}
+            />
           )}
           <HowItIsMade
             options={options}
@@ -137,6 +159,7 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
           <Typography variant="h3">What the checks found</Typography>
           <Findings {...{ found, clear, several, disabled: busy, onShown: onClose }} />
           <Outcome making={making} />
+          {tray && <PrinterTray {...tray} onClose={() => setTray(null)} />}
         </>
       }
       actions={
@@ -155,6 +178,19 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
           <Button color="inherit" onClick={busy ? cancel : onClose}>
             {busy ? 'Cancel' : 'Back to the table'}
           </Button>
+          {purpose.tiles && (
+            <Button
+              variant="outlined"
+              color="inherit"
+              disabled={busy || none}
+              onClick={async () => {
+                const pdf = await tryOut(options, choice);
+                if (pdf) setTray({ pdf, both: Boolean(choice.folded ?? choice.packed) });
+              }}
+            >
+              Try it out
+            </Button>
+          )}
           <Button
             variant="contained"
             size="large"
@@ -170,9 +206,9 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
   );
 }
 
-/** Whether anything is printed on the other side of a sheet. */
-const hasBacks = (sheet: SheetProduct | null): boolean =>
-  Boolean(sheet && !sheet.stock && sheet.things.some(({ back }) => back));
+/** The paper a test sheet is printed on: that of what is packed, else that in the printer, letter paper without. */
+const paperIn = (tiles: TileWishes, sheet: SheetProduct | null): Size =>
+  sheet ?? SHEET_PAPERS.find(({ id }) => id === tiles.paper) ?? SHEET_PAPERS[0]!;
 
 const serves = ({ sheets, pieces }: Purpose, { folded, packed, only }: Choice): boolean =>
   (!(folded || packed) || Boolean(sheets)) && (!only || Boolean(pieces));

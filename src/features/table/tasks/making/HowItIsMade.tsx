@@ -119,7 +119,7 @@ export function HowItIsMade(props: Props) {
             onTurn={(on) => onChange({ squares: on })}
           />
         )}
-        {notes && (
+        {notes && !cutOut && (
           <Turned
             label="With what the photos’ files tell: where, when, with which camera"
             on={Boolean(options.notes)}

@@ -54,14 +54,22 @@ export function tilesSay(
   if (!tiled) return null;
   const tiles = tilesOf(page, tiled);
   if (!tiles.ok) return tiles;
-  const [{ paper }] = tiles.value as [Tile];
+  const [{ paper, scale, part }] = tiles.value as [Tile];
+  const each = pages > 1 ? ` for each of ${pages} pages` : '';
+  const printed = 'print it at 100 %, without scaling';
+  if (tiled.how === 'fit')
+    return ok(
+      `One sheet of ${formatSize(paper, unit)}${each}, ${scale < 1 ? `at ${Math.round(100 * scale)} % of its size: it comes to ${formatSize({ width: scale * page.width, height: scale * page.height }, unit)}` : 'true to size'}; ${printed} once more.`,
+    );
+  if (tiled.how === 'strip')
+    return ok(
+      `One sheet of ${formatSize(paper, unit)}${each}, with ${formatSize(part, unit)} from the middle of the page, true to size: to see its colours on your paper before the whole is printed.`,
+    );
   const count = tiles.value.length;
   const sheets = `${count} ${count === 1 ? 'sheet' : 'sheets'} of ${formatSize(paper, unit)}`;
   const lay =
     count > 1
       ? ` Lay each over the one before, row by row from the top left: fine marks show where, and ${formatLength(tiled.overlap, unit, true)} is printed twice.`
       : '';
-  return ok(
-    `${sheets}${pages > 1 ? ` for each of ${pages} pages` : ''}, true to size: print it at 100 %, without scaling, trimmed to ${formatSize(page, unit)}.${lay}`,
-  );
+  return ok(`${sheets}${each}, true to size: ${printed}, trimmed to ${formatSize(page, unit)}.${lay}`);
 }

@@ -1,8 +1,10 @@
 /** The sheets of paper that pages come out on, and what is said of them. */
 import type { Size } from '@/core/geometry/box';
-import { withBleed as beyond } from '@/core/geometry/sides';
+import { NO_SIDES, withBleed as beyond } from '@/core/geometry/sides';
 import { bleedOn, foldedOn, packedOn, type PaperWishes } from '@/core/packing/on-paper';
+import { severalOn } from '@/core/packing/several';
 import type { Plan } from '@/core/packing/sheets';
+import type { Tiling } from '@/core/packing/tiles';
 import { imposed, placesOn, type Folding } from '@/core/product/imposition';
 import { sheetIn } from '@/core/product/sheet';
 import type { Project } from '@/core/project/model';
@@ -23,6 +25,31 @@ export interface Sheets {
   none?: string;
 }
 
+/** Several pages on each sheet of the paper at hand. */
+export function onSeveral({ unit }: Project, { taken }: Choice, count: number, tiling: Tiling): Sheets {
+  const laid = severalOn(
+    taken.map(({ surface, panel }) => panel?.box ?? surface),
+    count,
+    tiling,
+  );
+  const { sheets, scale } = laid.ok ? laid.value : { sheets: [], scale: 1 };
+  const paper = sheets[0]?.trim ?? tiling.paper;
+  return {
+    made: () => ({ sheets, bleed: NO_SIDES }),
+    size: () => paper,
+    says: () => [
+      `${count} pages on a sheet, at ${Math.round(100 * scale)} % of their size: ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'} of `,
+      `, to be printed without scaling them once more; the largest page comes to ${formatSize(shrunk(taken, scale), unit)}`,
+    ],
+    ...(laid.ok ? {} : { none: laid.message }),
+  };
+}
+
+const shrunk = (taken: Choice['taken'], scale: number): Size => ({
+  width: scale * Math.max(...taken.map(({ surface, panel }) => (panel?.box ?? surface).width)),
+  height: scale * Math.max(...taken.map(({ surface, panel }) => (panel?.box ?? surface).height)),
+});
+
 /** Null where what is made does not lie on sheets. */
 export function sheetsFor(
   project: Project,
@@ -31,7 +58,7 @@ export function sheetsFor(
   wishes: PaperWishes,
   plans: readonly Plan[],
 ): Sheets | null {
-  if (choice.folded) return onFolded(project, choice, choice.folded, folding);
+  if (choice.folded) return onFolded(project, choice, choice.folded, folding, wishes);
   return choice.packed ? onPaper(project, choice, wishes, plans) : null;
 }
 
@@ -40,6 +67,7 @@ function onFolded(
   { taken }: Choice,
   { oneSignature, leaf }: NonNullable<Choice['folded']>,
   { folds, nested }: Required<Folding>,
+  { off }: PaperWishes,
 ): Sheets {
   const how = oneSignature ? { folds } : { folds, nested };
   const sides = imposed(taken.length, how);
@@ -48,7 +76,7 @@ function onFolded(
   const signatures = oneSignature ? 1 : Math.ceil(sheets / nested);
   const { box } = taken[0]!.panel!;
   return {
-    made: (withBleed) => foldedOn(taken, how, leaf, withBleed),
+    made: (withBleed) => foldedOn(taken, how, leaf, withBleed, off),
     size(withBleed) {
       const bleed = bleedOn(taken, withBleed);
       return beyond({ ...placesOn(sides[0]!, box, bleed).trim, bleed });

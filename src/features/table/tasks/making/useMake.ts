@@ -25,7 +25,7 @@ export const reported =
   (now: Making): Making =>
     now.state === 'making' ? { state: 'making', share, doing } : now;
 
-export function useMake({ make, testPage: testPageMade, readBack, stop }: MakerRoom) {
+export function useMake({ make, testSheet: sheetMade, readBack, stop }: MakerRoom) {
   const { store } = useRoom();
   const [making, setMaking] = useState<Making>({ state: 'idle' });
   const run = useRef(0);
@@ -36,41 +36,65 @@ export function useMake({ make, testPage: testPageMade, readBack, stop }: MakerR
     setMaking({ state: 'idle' });
   }, [stop]);
 
+  /** The file as it is wished; null where none was made, which is told. */
+  const produced = useCallback(
+    async (options: MakeOptions, taken: Choice['taken']): Promise<Blob | null> => {
+      const mine = ++run.current;
+      const { project } = store.getState().history;
+      setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
+      const made = await make(project, taken, options, (share, doing) => setMaking(reported(share, doing)));
+      if (!made || run.current !== mine) return null;
+      if (made.ok) return made.value;
+      setMaking({ state: 'failed', message: made.message });
+      return null;
+    },
+    [store, make],
+  );
+
   const start = useCallback(
     async (options: MakeOptions, { taken }: Pick<Choice, 'taken'>) => {
-      const mine = ++run.current;
       const began = Date.now();
       const { history, surfaceId } = store.getState();
       const { project } = history;
-      setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
-      const made = await make(project, taken, options, (share, doing) => setMaking(reported(share, doing)));
-      if (!made || run.current !== mine) return;
-      if (!made.ok) return setMaking({ state: 'failed', message: made.message });
+      const blob = await produced(options, taken);
+      if (!blob) return;
+      const mine = run.current;
       const of = options.only
         ? nameOf(project, surfaceId, options.only)
         : [fileTitle(project), taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' ');
       const name = `${fileName(of)}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
       const seconds = (Date.now() - began) / 1000;
-      const points = options.press ? await readBack(made.value).catch(() => null) : [];
+      const points = options.press ? await readBack(blob).catch(() => null) : [];
       if (run.current !== mine) return;
       if (!points) return setMaking({ state: 'failed', message: 'The file could not be read back.' });
-      download(made.value, name);
-      setMaking({ state: 'made', name, bytes: made.value.size, seconds, points });
+      download(blob, name);
+      setMaking({ state: 'made', name, bytes: blob.size, seconds, points });
     },
-    [store, make, readBack],
+    [store, produced, readBack],
   );
 
-  /** The page by which one sees how far backs are off, as a file. */
-  const testPage = useCallback(
-    async (paper: Size) => {
-      const made = await testPageMade(paper);
-      if (made.ok) download(made.value, 'Test page.pdf');
-      else setMaking({ state: 'failed', message: made.message });
+  /** The file without putting it into the downloads: what comes out of it is looked at. */
+  const tryOut = useCallback(
+    async (options: MakeOptions, { taken }: Pick<Choice, 'taken'>) => {
+      const blob = await produced(options, taken);
+      if (blob) setMaking({ state: 'idle' });
+      return blob;
     },
-    [testPageMade],
+    [produced],
   );
 
-  return { making, start, testPage, cancel };
+  /** The sheet a printer is measured with; null where none was made, which is told. */
+  const testSheet = useCallback(
+    async (paper: Size): Promise<Blob | null> => {
+      const made = await sheetMade(paper);
+      if (made.ok) return made.value;
+      setMaking({ state: 'failed', message: made.message });
+      return null;
+    },
+    [sheetMade],
+  );
+
+  return { making, start, tryOut, testSheet, cancel };
 }
 
 /** What pieces are called together, for their file. */

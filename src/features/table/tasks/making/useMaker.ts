@@ -21,7 +21,7 @@ export interface MakerRoom {
     options: MakeOptions,
     report: Progress,
   ): Promise<Result<Blob> | null>;
-  testPage(paper: Size): Promise<Result<Blob>>;
+  testSheet(paper: Size): Promise<Result<Blob>>;
   readBack(file: Blob): Promise<Point[]>;
   /** Whatever it is at ends at once. */
   stop(): void;
@@ -87,14 +87,14 @@ export function useMaker(): MakerRoom {
   );
 
   /** The page by which one sees how far backs are off. */
-  const testPage = useCallback<MakerRoom['testPage']>(
+  const testSheet = useCallback<MakerRoom['testSheet']>(
     async ({ width, height }) => {
       try {
         const { maker, failed } = ready();
         await maker.warm(new URL(FONTS_AT, location.href).href);
-        return await Promise.race([maker.testPage({ width, height }, Date.now()), failed]);
+        return await Promise.race([maker.testSheetOf({ width, height }, Date.now()), failed]);
       } catch (error) {
-        return fail(`The test page was not made (${(error as Error).message}).`);
+        return fail(`The test sheet was not made (${(error as Error).message}).`);
       }
     },
     [ready],
@@ -108,5 +108,5 @@ export function useMaker(): MakerRoom {
     [ready],
   );
 
-  return { make, testPage, readBack, stop };
+  return { make, testSheet, readBack, stop };
 }
