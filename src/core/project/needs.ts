@@ -32,7 +32,7 @@ export const textsOf = (piece: Pick<Piece, 'outline' | 'material'>): string[] =>
   writtenOn(piece).map(({ text }) => text);
 
 /** Every way in which something is lettered on a piece. */
-const letteringsOf = (piece: Piece): FamilyFace[] =>
+export const letteringsOf = (piece: Piece): FamilyFace[] =>
   writtenOn(piece).flatMap(({ letters }) => [
     letters,
     ...(letters.spans ?? []).map((span) => lettersIn(letters, span)),

@@ -8,6 +8,8 @@ import { centredBox, corners } from '@/core/geometry/box';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import type { Surface } from '@/core/project/model';
+import type { Shows } from '@/core/proof/look-over/measure';
+import { ShownOver } from '@/features/table/tasks/proof/ShownOver';
 import type { Printed } from '@/features/table/tasks/proof/usePress';
 
 interface Props {
@@ -22,6 +24,8 @@ interface Props {
   seen: Seen;
   /** The piece whose place is shown. */
   placed: Piece | null;
+  /** A measure that is shown. */
+  shows: Shows | null;
 }
 
 /** Ways to look at a page as if for the first time: what is wrong with it is seen sooner (common practice, no source). */
@@ -34,7 +38,17 @@ export const SEEN = {
 } as const;
 export type Seen = keyof typeof SEEN;
 
-export function ProofPage({ surface, zoom, pixels, printed, curtain, onCurtain, placed, seen }: Props) {
+export function ProofPage({
+  surface,
+  zoom,
+  pixels,
+  printed,
+  curtain,
+  onCurtain,
+  placed,
+  seen,
+  shows,
+}: Props) {
   const size = { width: surface.width * zoom, height: surface.height * zoom };
   const shown = printed && printed.of === pixels ? printed.image : null;
   const lies = placed && placementMatrix(placed.placement);
@@ -67,6 +81,7 @@ export function ProofPage({ surface, zoom, pixels, printed, curtain, onCurtain, 
             }}
           />
         )}
+        {shows && <ShownOver {...{ shows, zoom }} page={surface} />}
         {placed && lies && (
           <svg
             aria-hidden

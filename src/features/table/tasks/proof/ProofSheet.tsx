@@ -10,12 +10,14 @@ import Typography from '@mui/material/Typography';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Project, Surface } from '@/core/project/model';
+import { lookedOver } from '@/core/proof/look-over';
 import { formatSize } from '@/core/units/lengths';
 import { Findings, keyOf, useFindings, type Found } from '@/features/table/parts/Findings';
 import { NearPicture } from '@/features/table/parts/NearPicture';
 import { WideSheet } from '@/features/table/parts/WideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { HowProofed } from '@/features/table/tasks/proof/HowProofed';
+import { LookOver } from '@/features/table/tasks/proof/LookOver';
 import { ProofPage, SEEN, useRoomIn, type Seen } from '@/features/table/tasks/proof/ProofPage';
 import { FIRST_SETTINGS, readProofSettings } from '@/features/table/tasks/proof/settings';
 import { usePale } from '@/features/table/tasks/proof/usePale';
@@ -39,6 +41,8 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const [curtain, setCurtain] = useState(0);
   const [seen, setSeen] = useState<Seen>('plain');
   const [place, setPlace] = useState<string | null>(null);
+  const [aim, setAim] = useState<'checks' | 'over'>('checks');
+  const [measure, setMeasure] = useState<string | null>(null);
   const { surfaces, unit } = project;
   const at = Math.max(
     0,
@@ -72,6 +76,10 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const pixels = usePagePixels(project, surface, sideOf, beside);
   const { printed, problem } = usePress(pixels, settings);
   const all = useMemo(() => surfaces.map((each) => ({ surface: each })), [surfaces]);
+  const measured = useMemo(
+    () => (aim === 'over' && pixels ? lookedOver(project, surface.id, pixels, typesetter) : null),
+    [aim, pixels, project, surface.id, typesetter],
+  );
   const { found: checked, clear } = useFindings(project, all, typesetter);
   const pale = usePale(project);
   const found = useMemo(() => [...checked, ...pale.found], [checked, pale.found]);
@@ -166,7 +174,8 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
           {zoom > 0 && (
             <ProofPage
               {...{ surface, zoom, pixels, printed, curtain, onCurtain: setCurtain, seen }}
-              placed={placed?.piece ?? null}
+              placed={(aim === 'checks' && placed?.piece) || null}
+              shows={measured?.find(({ id }) => id === measure)?.shows ?? null}
             />
           )}
         </Box>
@@ -181,18 +190,32 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
         sx={{ overflowY: 'auto', p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}
       >
         <HowProofed {...{ settings, printed, problem, onChange: change }} />
-        <Typography variant="h3" sx={{ mt: 1 }}>
-          What the checks found
-        </Typography>
-        {pale.looked < count && (
-          <Typography variant="body2" color="text.secondary">
-            Looking at how words stand off, page {pale.looked + 1} of {count} …
-          </Typography>
+        <ToggleButtonGroup
+          exclusive
+          fullWidth
+          size="small"
+          aria-label="What is told"
+          value={aim}
+          onChange={(_, next: 'checks' | 'over' | null) => next && setAim(next)}
+        >
+          <ToggleButton value="checks">Checks</ToggleButton>
+          <ToggleButton value="over">From a step back</ToggleButton>
+        </ToggleButtonGroup>
+        {aim === 'over' ? (
+          <LookOver measured={measured} shown={measure} onShow={setMeasure} />
+        ) : (
+          <>
+            {pale.looked < count && (
+              <Typography variant="body2" color="text.secondary">
+                Looking at how words stand off, page {pale.looked + 1} of {count} …
+              </Typography>
+            )}
+            <Findings
+              {...{ found: sorted, clear, several: count > 1, onShown: onClose, onPlace: showPlace }}
+              placed={place}
+            />
+          </>
         )}
-        <Findings
-          {...{ found: sorted, clear, several: count > 1, onShown: onClose, onPlace: showPlace }}
-          placed={place}
-        />
       </Box>
     </WideSheet>
   );
