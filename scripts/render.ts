@@ -18,7 +18,7 @@ import { MOST_NESTED } from '@/core/product/imposition';
 import { FORMS, type Form, type WayOut } from '@/core/product/product';
 import { sheetIn } from '@/core/product/sheet';
 import { formatSize } from '@/core/units/lengths';
-import { CONDITIONS } from '@/core/press/conditions';
+import { conditionsFor } from '@/core/press/conditions';
 import { FORMATS, isFormat, type SheetsMade } from '@/output/formats';
 import { make } from '@/output/make';
 import { MATS, type MatName } from '@/core/cutter/settings';
@@ -68,12 +68,14 @@ const format = isFormat(values.format)
       ? 'svg'
       : stop(`--format takes ${Object.keys(FORMATS).join(', ')}, pdfx.`);
 const press = values.press ?? (values.format === 'pdfx' ? 'coated' : undefined);
-const condition = CONDITIONS.find(({ id }) => id === press)?.id;
-if (press && !condition) stop(`--press takes ${CONDITIONS.map(({ id }) => id).join(', ')}.`);
-if (condition && format !== 'pdf') stop('Only a PDF is made for a press: --format pdfx.');
 if (cut && !cutFormat) stop(`Cut lines are made with --format ${Object.keys(CUT_FORMATS).join(', ')}.`);
 const opened = await openedFile(file).catch((error: Error) => stop(error.message));
 const { project, bytes, mended } = opened;
+const conditions = conditionsFor(project.profiles);
+const condition = conditions.find(({ id, name }) => press && (id === press || name === press));
+if (press && !condition)
+  stop(`--press takes ${conditions.map(({ id, file, name }) => (file ? id : `“${name}”`)).join(', ')}.`);
+if (condition && format !== 'pdf') stop('Only a PDF is made for a press: --format pdfx.');
 mended.forEach((line) => console.error(line));
 const onSheets =
   values.as === 'sheets'

@@ -1,4 +1,5 @@
 /** What it costs to look at pages before they are printed: a press's colours, the checks, leafing, a file for a press. */
+import { conditionOf, type Condition } from '@/core/press/conditions';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Browser, Page } from '@playwright/test';
@@ -73,7 +74,7 @@ async function book(note: Note): Promise<void> {
     typesetter,
   );
   const pictures = project.surfaces.map((side) => drawSurface(side, tools));
-  const pdf = (press?: 'coated') =>
+  const pdf = (press?: Condition) =>
     quickest(2, () =>
       make(
         pictures,
@@ -81,7 +82,7 @@ async function book(note: Note): Promise<void> {
         workshop,
       ),
     );
-  const [plain, forPress] = [await pdf(), await pdf('coated')];
+  const [plain, forPress] = [await pdf(), await pdf(conditionOf('coated'))];
   note(
     'PDF/X-4 of the year book',
     forPress,

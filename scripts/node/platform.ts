@@ -1,5 +1,4 @@
 /** Canvases, fonts and picture files for the core and outputs when they run in Node. */
-import { conditionOf } from '@/core/press/conditions';
 import type { Lcms, OpenLcms } from '@/core/press/lcms';
 import { createCanvas, loadImage, Path2D, type Canvas as NodeCanvas } from '@napi-rs/canvas';
 import { readdirSync } from 'node:fs';
@@ -75,7 +74,7 @@ export const nodeWorkshop = (
   asset,
   bytes: async (sha) => bytes(sha),
   decode: (sha) => decode(bytes(sha), asset(sha)),
-  profile: async (condition) => new Uint8Array(await readFile(join(PROFILES, conditionOf(condition).file))),
+  profile: async ({ id, file }) => (file ? new Uint8Array(await readFile(join(PROFILES, file))) : bytes(id)),
   encode: async (canvas, type, quality) => {
     const made = canvas as unknown as NodeCanvas;
     if (type === 'image/png') return made.encode('png');

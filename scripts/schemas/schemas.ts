@@ -1,5 +1,6 @@
 /** The published schemas: which there are, and what is said in them in words. */
 import { number, object, string } from 'yup';
+import { TICKET_VERSION, ticketSchema } from '@/core/order/ticket';
 import { FILE_VERSION } from '@/core/project/version';
 import { projectSchema } from '@/core/project/schema';
 import { kitFields, KIT_VERSION } from '@/core/supplies/kit-file';
@@ -18,6 +19,13 @@ export const SCHEMAS = {
       object({ ...headed('bellagraph', FILE_VERSION), project: projectSchema.required() }).noUnknown(),
       PROJECT,
     ),
+  'job-ticket.schema.json': () =>
+    jsonSchema(
+      `Job ticket, version ${TICKET_VERSION}`,
+      'What a print shop is told of an order. Lengths are millimetres.',
+      ticketSchema,
+      TICKET,
+    ),
   'kit.schema.json': () =>
     jsonSchema(
       `Bellagraph kit, file version ${KIT_VERSION}`,
@@ -32,6 +40,7 @@ const PROJECT: Says = {
   'project.styles': 'Text styles: those of the house that were changed, and one’s own.',
   'project.styles[].hyphens': 'The language in which words are divided.',
   'project.fonts': 'Fonts of one’s own; their files lie under fonts/.',
+  'project.profiles': 'Colour profiles of presses (ICC); their files lie under profiles/.',
   'project.assets': 'Every picture the project has gathered, by the SHA-256 of its bytes.',
   guides:
     'Fine lines to lay things along: upright at x points from the left, or level at y points from the top.',
@@ -140,6 +149,14 @@ const PROJECT: Says = {
   'material-photos': 'A photo behind each letter, in turn.',
   'material-photos.photos[].window':
     'x, y: the point of the upright picture at the box’s centre, as shares. zoom 1 just covers the box.',
+};
+
+const TICKET: Says = {
+  job: 'Made by who orders (a UUID); the same for an order that is sent again.',
+  condition: 'The printing condition the files are made for, by its characterisation data.',
+  'product.width': 'Of one page, trimmed; of the open sheet of what is folded.',
+  'product.spine': 'Of a cover that lies open.',
+  'files[].width': 'Of every page in it, trimmed.',
 };
 
 const KIT: Says = {

@@ -30,6 +30,7 @@ import * as tone from '@/core/project/edits/tone';
 import { newSurface, surfaceOf, type Project } from '@/core/project/model';
 import { Chance } from './chance';
 import { DAY_EDITS } from './days';
+import { BROUGHT_EDITS } from './brought';
 import { LINE_EDITS } from './lines';
 import { aSlit, type Hand } from './hand';
 import { ASSETS, first, runningPiece } from './first';
@@ -147,8 +148,6 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
       ]),
     ),
   letGo: ({ project: of }) => round.letGo(of.surfaces, 'round'),
-  bringFonts: ({ chance }) =>
-    fonts.bringFonts([{ sha: 'b'.repeat(64), name: chance.text(), bytes: chance.number() }]),
   takeOutFont: () => fonts.takeOutFont({ sha: 'a'.repeat(64), name: 'Quill', bytes: 9 }),
   fitToFonts: ({ project: of }) => fonts.fitToFonts(of, typesetter, typesetter),
   retitle: ({ chance }) => gathering.retitle(chance.text()),
@@ -208,6 +207,7 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   changeLift: ({ s, some, chance }) =>
     make.changeLift(s, some, 'lift', { height: chance.number(), shadow: chance.bool() }),
   ...DAY_EDITS,
+  ...BROUGHT_EDITS,
   ...LINE_EDITS,
   setFact: ({ chance }) =>
     facts.setFact({

@@ -78,6 +78,7 @@ export const first: Project = {
   events: [{ id: 'e1', kind: 'birthday', name: 'Ada', month: 8, day: 3, year: 2018 }],
   facts: [{ id: 'f1', name: 'Day', kind: 'day', value: '2026-05-29' }],
   fonts: [{ sha: 'a'.repeat(64), name: 'Quill', bytes: 9 }],
+  profiles: [{ sha: 'c'.repeat(64), name: 'Press', bytes: 9 }],
   styles: [
     { id: 's1', name: 'Label', family: 'lora', size: 12, align: 'left', leading: 1.2, ink: '#9e2b45' },
   ],

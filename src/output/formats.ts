@@ -1,5 +1,5 @@
 /** The kinds of files a page can be made into: what each is for, and what can be chosen. How each is made is in make.ts. */
-import type { ConditionId } from '@/core/press/conditions';
+import type { Condition } from '@/core/press/conditions';
 import type { Sides } from '@/core/geometry/sides';
 import type { Size } from '@/core/geometry/box';
 import type { Tiling } from '@/core/packing/tiles';
@@ -113,7 +113,7 @@ export interface MakeOptions {
   /** Each page in parts on sheets of this paper, at true size, where it can hold those; without bleed and marks. */
   tiled?: Tiling;
   /** A PDF for a press that prints under this condition (PDF/X-4). */
-  press?: ConditionId;
+  press?: Condition;
   /** The photos keep what cameras and people noted in them: places, days, names, where it can hold that. */
   notes?: boolean;
   /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */

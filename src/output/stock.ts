@@ -1,5 +1,5 @@
 /** The files a picture shows, as every output gets them: by what they wear, decoded, drawn. */
-import type { ConditionId } from '@/core/press/conditions';
+import type { Condition } from '@/core/press/conditions';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { imagesOf, withImages, type ImageMark, type Picture, type Worn } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
@@ -22,7 +22,7 @@ export interface Workshop {
   /** The file decoded at full size, upright. */
   decode(sha: string): Promise<Drawable>;
   /** The ICC profile of a print condition. */
-  profile(condition: ConditionId): Promise<Uint8Array>;
+  profile(condition: Condition): Promise<Uint8Array>;
   encode(canvas: Canvas, type: PixelType, quality: number): Promise<Uint8Array>;
   now: Date;
 }

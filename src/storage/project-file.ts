@@ -11,6 +11,7 @@ import {
   type FileEntry,
 } from '@zip.js/zip.js';
 import { EXTENSIONS, type Asset } from '@/core/picture/asset';
+import type { OwnProfile } from '@/core/press/conditions';
 import { readHeader } from '@/core/pixels/header';
 import { readProject, writeProject } from '@/core/project/file';
 import { readKept, type KeptOrder } from '@/core/order/kept';
@@ -33,6 +34,7 @@ export interface OpenedFile {
   project: Project;
   /** By SHA-256; checked against their names. */
   assets: Map<string, Blob>;
+  /** Fonts, and colour profiles. */
   fonts: Map<string, Blob>;
   preview?: Blob;
   orders: PackedOrder[];
@@ -50,6 +52,7 @@ const orderPath = ({ ticket }: KeptOrder, name: string): string => `orders/${tic
 const ORDER = 'order.json';
 
 const fontPath = ({ sha }: FontFile): string => `fonts/${sha}.ttf`;
+const profilePath = ({ sha }: OwnProfile): string => `profiles/${sha}.icc`;
 
 export const assetPath = (asset: Asset): string => `assets/${asset.sha}.${EXTENSIONS[asset.type]}`;
 
@@ -77,6 +80,7 @@ export async function packProject(
   const files: [string, { sha: string; name: string; bytes: number }][] = [
     ...Object.values(project.assets).map((asset) => [assetPath(asset), asset] as [string, Asset]),
     ...(project.fonts ?? []).map((font) => [fontPath(font), font] as [string, FontFile]),
+    ...(project.profiles ?? []).map((profile) => [profilePath(profile), profile] as [string, OwnProfile]),
   ];
   const sent = orders.flatMap(({ kept, files }) => [
     [orderPath(kept, ORDER), new Blob([JSON.stringify(kept)])] as const,
@@ -171,6 +175,10 @@ async function readEntries(entries: ReadonlyMap<string, FileEntry>): Promise<Res
     const bytes = await files(fontPath(font), font, 'font');
     if (bytes) fonts.set(font.sha, new Blob([bytes]));
   }
+  for (const profile of opened.value.profiles ?? []) {
+    const bytes = await files(profilePath(profile), profile, 'colour profile');
+    if (bytes) fonts.set(profile.sha, new Blob([bytes]));
+  }
   const packed = entries.get('preview.jpg');
   const preview = packed && (await read<Uint8Array<ArrayBuffer>>(packed, Uint8ArrayWriter));
   return ok({
@@ -224,7 +232,7 @@ function asItIs(asset: Asset, bytes: Uint8Array, mended: string[]): Asset {
 }
 
 const isOurs = (name: string): boolean =>
-  /^(project\.json|preview\.jpg|fonts\/[0-9a-f]{64}\.ttf|assets\/[0-9a-f]{64}\.[a-z]{3,4}|orders\/[0-9a-f-]{36}\/(order\.json|[\w-]{1,60}\.pdf))$/.test(
+  /^(project\.json|preview\.jpg|fonts\/[0-9a-f]{64}\.ttf|profiles\/[0-9a-f]{64}\.icc|assets\/[0-9a-f]{64}\.[a-z]{3,4}|orders\/[0-9a-f-]{36}\/(order\.json|[\w-]{1,60}\.pdf))$/.test(
     name,
   );
 

@@ -25,8 +25,9 @@ export const addProject = (project: Project, now: number): Promise<unknown> =>
     await database.snapshots.put({ id: project.id, project });
   });
 
-/** Pictures and fonts a project holds, by SHA-256. */
-export const filesOf = ({ assets, fonts = [] }: Project): string[] => [
+/** Pictures, fonts and profiles a project holds, by SHA-256. */
+export const filesOf = ({ assets, fonts = [], profiles = [] }: Project): string[] => [
   ...Object.keys(assets),
   ...fonts.map(({ sha }) => sha),
+  ...profiles.map(({ sha }) => sha),
 ];

@@ -7,7 +7,6 @@ import { drawPlan } from '@/core/packing/drawn';
 import { testSheet } from '@/core/packing/test-sheet';
 import type { Picture } from '@/core/picture/picture';
 import { toolsFor } from '@/core/page/outlines';
-import { conditionOf } from '@/core/press/conditions';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
 import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
@@ -88,7 +87,10 @@ const shopFor = (
     const source = await uprightBitmap(files.get(sha)!.readable, project.assets[sha]?.orientation);
     return { source, width: source.width, height: source.height };
   },
-  profile: async (condition) => bytesAt(new URL(`../press/${conditionOf(condition).file}`, subsetterAt).href),
+  profile: async ({ id, file }) =>
+    file
+      ? bytesAt(new URL(`../press/${file}`, subsetterAt).href)
+      : new Uint8Array(await files.get(id)!.own.arrayBuffer()),
   encode: async (canvas, type, quality) => {
     const blob = await (canvas as unknown as OffscreenCanvas).convertToBlob({ type, quality });
     // A browser that cannot write a kind writes another.

@@ -1,13 +1,15 @@
 /** Colours as a press prints them, beside the page: a profile is opened once and stays. */
 import { expose, transfer } from 'comlink';
-import { conditionOf, type ConditionId } from '@/core/press/conditions';
+import type { Condition } from '@/core/press/conditions';
 import { lookedAt, type Looked, type LookedFor } from '@/core/press/look';
 import type { Lcms } from '@/core/press/lcms';
 import { openPress, type Press } from '@/core/press/press';
 import { fail, ok, type Result } from '@/core/result';
 import { bytesAt } from '@/workers/fetched';
 
-const open = new Map<ConditionId, Promise<Result<Press>>>();
+const open = new Map<string, Promise<Result<Press>>>();
+
+type Of = Pick<Condition, 'id' | 'file'>;
 
 /** The library lies beside the profiles, as its own files: bundlers trip over what it does in Node. */
 async function lcmsAt(folder: string): Promise<Lcms> {
@@ -18,18 +20,22 @@ async function lcmsAt(folder: string): Promise<Lcms> {
   return instantiate({ wasmBinary });
 }
 
-const opened = async (id: ConditionId, folder: string): Promise<Result<Press>> =>
-  openPress(await bytesAt(`${folder}/${conditionOf(id).file}`), () => lcmsAt(folder));
+const opened = async ({ file }: Of, own: Blob | null, folder: string): Promise<Result<Press>> =>
+  openPress(own ? new Uint8Array(await own.arrayBuffer()) : await bytesAt(`${folder}/${file}`), () =>
+    lcmsAt(folder),
+  );
 
-/** Pixels (RGBA) as a condition prints them, with what is to be told of them. */
+/** Pixels (RGBA) as a condition prints them, with what is to be told of them. `own` is its profile, where it does not ship. */
 async function look(
-  id: ConditionId,
+  of: Of,
+  own: Blob | null,
   folder: string,
   pixels: Uint8ClampedArray,
   width: number,
   how: LookedFor,
 ): Promise<Result<Looked>> {
-  if (!open.has(id)) open.set(id, opened(id, folder));
+  const { id } = of;
+  if (!open.has(id)) open.set(id, opened(of, own, folder));
   const press = await open.get(id)!.catch((error: Error) => {
     open.delete(id);
     throw error;

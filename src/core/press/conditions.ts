@@ -1,15 +1,15 @@
-/** The print conditions that ship: what a press and its paper make of colours. Adding one is adding a profile and a line. */
+/** Print conditions: what a press and its paper make of colours. Adding one that ships is adding a profile and a line. */
 export interface Condition {
   id: string;
   name: string;
   /** What is printed so, in a few words. */
   says: string;
-  /** The profile's file, in the folder of them. */
-  file: string;
+  /** The profile's file, in the folder of those that ship; without, `id` is the SHA-256 of one that was brought in. */
+  file?: string;
   /** The characterisation data it was made from, as a print shop names it. */
   data: string;
-  /** The most ink on one spot, all four together, percent. */
-  mostInk: number;
+  /** The most ink on one spot, all four together, percent; null where nobody said. */
+  mostInk: number | null;
 }
 
 export const CONDITIONS = [
@@ -39,6 +39,26 @@ export const CONDITIONS = [
   },
 ] as const satisfies readonly Condition[];
 
+/** A colour profile that was brought in, and travels with the project. */
+export interface OwnProfile {
+  /** SHA-256 of its bytes, lower-case hexadecimal; they live elsewhere. */
+  sha: string;
+  /** What it says it is for. */
+  name: string;
+  bytes: number;
+}
+
+export const MOST_PROFILES = 12;
+export const LONGEST_PROFILE = 120;
+
+/** Those that ship, and those of a project. */
+export const conditionsFor = (own: readonly OwnProfile[] = []): Condition[] => [
+  ...CONDITIONS,
+  ...own.map(({ sha, name }) => ({ id: sha, name, says: 'Brought in', data: name, mostInk: null })),
+];
+
 export type ConditionId = (typeof CONDITIONS)[number]['id'];
 
-export const conditionOf = (id: ConditionId): Condition => CONDITIONS.find((one) => one.id === id)!;
+/** One that ships. */
+export const conditionOf = (id: ConditionId): Condition & { file: string } =>
+  CONDITIONS.find((one) => one.id === id)!;

@@ -123,7 +123,14 @@ test('what is no profile of a press is refused in words', async () => {
     const press = await openPress(bytes, openLcms);
     return press.ok ? 'taken' : press.message;
   };
-  expect(pressProfile(whole)).toEqual({ ok: true, value: { space: 'CMYK', device: 'prtr' } });
+  expect(pressProfile(whole)).toMatchObject({ ok: true, value: { space: 'CMYK', device: 'prtr' } });
+  for (const { file } of CONDITIONS) {
+    const facts = pressProfile(profileOf(file));
+    const said = execFileSync('exiftool', ['-s3', '-ProfileDescription', join(PROFILES, file)], {
+      encoding: 'utf8',
+    });
+    expect(facts.ok && facts.value.name).toBe(said.trim());
+  }
   expect(await refused(whole.subarray(0, 90))).toMatch(/not a colour profile/);
   expect(await refused(whole.subarray(0, whole.length - 1))).toMatch(/cut off/);
   expect(await refused(new Uint8Array(readFileSync('/usr/share/color/icc/colord/AdobeRGB1998.icc')))).toMatch(

@@ -34,6 +34,7 @@ const ONE_OF: Record<string, string> = {
   looks: 'the look',
   styles: 'the text style',
   fonts: 'the font',
+  profiles: 'the colour profile',
   guides: 'a guide',
   assets: 'the picture',
 };
@@ -48,6 +49,7 @@ const PARTS: Record<string, string> = {
   looks: 'the looks',
   styles: 'the text styles',
   fonts: 'the fonts',
+  profiles: 'the colour profiles',
   name: 'its name',
   title: 'its title',
   role: 'what it is',

@@ -91,6 +91,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   }),
   // 18: cuts through what was drawn, how bands cross themselves. They may be absent.
   17: (old) => old,
+  // 19: colour profiles that were brought in. They may be absent.
+  18: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

@@ -93,7 +93,7 @@ function unitAt(path: readonly string[]): string[] | null {
   return path.length > 1 && LISTS.has(path[0]!) ? path.slice(0, 2) : null;
 }
 
-const LISTS = new Set<string>(['looks', 'styles', 'fonts', 'guides', 'assets', ...COMPARTMENTS]);
+const LISTS = new Set<string>(['looks', 'styles', 'fonts', 'profiles', 'guides', 'assets', ...COMPARTMENTS]);
 
 function takeOut(project: Parts, unit: readonly string[]): void {
   const list = unit.slice(0, -1).reduce<unknown>((part, step) => (part as Parts)[step], project);
@@ -101,7 +101,7 @@ function takeOut(project: Parts, unit: readonly string[]): void {
   if (Array.isArray(list)) list.splice(Number(step), 1);
   else delete (list as Parts)[step];
   // A list that may not be empty may be absent.
-  if (Array.isArray(list) && list.length === 0 && ['looks', 'styles', 'fonts'].includes(unit[0]!))
+  if (Array.isArray(list) && list.length === 0 && ['looks', 'styles', 'fonts', 'profiles'].includes(unit[0]!))
     delete project[unit[0]!];
 }
 

@@ -6,6 +6,7 @@ import type { Size } from '@/core/geometry/box';
 import type { Asset } from '@/core/picture/asset';
 import type { Fact } from '@/core/living/field';
 import { DAYLIGHT, type PageLight } from '@/core/piece/finish/light';
+import type { OwnProfile } from '@/core/press/conditions';
 import { beginProduct, type Product } from '@/core/product';
 import type { Part } from '@/core/product/product';
 import { assetsIn, finishAssets } from '@/core/piece/assets';
@@ -147,6 +148,8 @@ export interface Project {
   holidays?: Holidays;
   /** Fonts of one's own, in the order they were brought in. */
   fonts?: FontFile[];
+  /** Colour profiles of presses, in the order they were brought in. */
+  profiles?: OwnProfile[];
   /** By SHA-256: every picture the project has gathered, used or not. */
   assets: Record<string, Asset>;
   /** What was gathered for it, by the workbox's compartments, in order, as SHA-256. */

@@ -16,6 +16,8 @@ import { MOST_FACES } from '@/core/photos/faces';
 import { LIKENESS } from '@/core/photos/likeness';
 import { notesSchema } from '@/core/photos/notes';
 import { LOCAL_TIME } from '@/core/photos/when';
+import { LONGEST_PROFILE, MOST_PROFILES } from '@/core/press/conditions';
+import { LARGEST_PROFILE } from '@/core/press/profile';
 import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
 import { FARTHEST_OUT, MOST_TUCKS, ROLES } from '@/core/piece/piece';
@@ -179,6 +181,12 @@ const fontSchema = object({
   bytes: number().integer().min(1).max(LARGEST_FONT).required(),
 }).noUnknown();
 
+const profileSchema = object({
+  sha: string().matches(SHA256).required(),
+  name: string().min(1).max(LONGEST_PROFILE).required(),
+  bytes: number().integer().min(1).max(LARGEST_PROFILE).required(),
+}).noUnknown();
+
 const factSchema = object({
   id,
   name: string().min(1).max(LONGEST_FACT_NAME).required(),
@@ -335,6 +343,7 @@ export const projectSchema = object({
   events: array(eventSchema.required()).min(1).max(MOST_EVENTS),
   holidays: holidaysSchema.default(undefined).optional(),
   fonts: array(fontSchema.required()).min(1).max(MOST_FONTS),
+  profiles: array(profileSchema.required()).min(1).max(MOST_PROFILES),
   assets: recordOf(
     assetSchema.required(),
     SHA256,

@@ -1,5 +1,4 @@
 /** Pictures to the pages of a PDF, its JPEG files untouched. */
-import { conditionOf } from '@/core/press/conditions';
 import { ok } from '@/core/result';
 import { openSubset } from '@/output/pdf/subset';
 import { writePdf } from '@/output/pdf/write';
@@ -36,7 +35,7 @@ export const makePdf: Maker = async (
       made: stock.now,
       ...(sheets ? { sheets } : {}),
       ...(tiled ? { tiled } : {}),
-      ...(press ? { press: { condition: conditionOf(press), profile: await stock.profile(press) } } : {}),
+      ...(press ? { press: { condition: press, profile: await stock.profile(press) } } : {}),
     },
     {
       platform: stock.platform,

@@ -6,7 +6,7 @@ import { drawnPiece } from '../../../scripts/testing/lines';
 import { difference } from '../../../scripts/testing/difference';
 import { making } from '../../../scripts/testing/making';
 import { inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
-import { CONDITIONS } from '@/core/press/conditions';
+import { CONDITIONS, conditionOf } from '@/core/press/conditions';
 import type { Piece } from '@/core/piece/piece';
 import { pressProfile } from '@/core/press/profile';
 import { preflight } from '@/output/pdf/preflight';
@@ -36,10 +36,11 @@ function sampler() {
 
 test.each(CONDITIONS)(
   'for $name every point holds, as qpdf, poppler and Ghostscript read it',
-  async ({ id, data }) => {
+  async (condition) => {
+    const { id, data } = condition;
     const path = await made(
       sampler(),
-      { format: 'pdf', withBleed: true, cropMarks: true, press: id },
+      { format: 'pdf', withBleed: true, cropMarks: true, press: condition },
       `${id}.pdf`,
     );
     const points = await preflight(new Uint8Array(readFileSync(path)));
@@ -77,7 +78,7 @@ test.each(CONDITIONS)(
 
 test('for a press it looks as it does for anybody', async () => {
   const plain = await made(sampler(), { format: 'png', ppi: 150 }, 'plain.png');
-  const press = await made(sampler(), { format: 'pdf', press: 'coated' }, 'looks.pdf');
+  const press = await made(sampler(), { format: 'pdf', press: conditionOf('coated') }, 'looks.pdf');
   // By Ghostscript: poppler shows what the output intent makes of colours, as a proof does.
   const looks = join(folder, 'looks.png');
   tool(
@@ -111,7 +112,7 @@ test('what is not made for a press, or was tampered with, is told point by point
     { says: 'It is a PDF', fault: 'it cannot be read as one' },
   ]);
   const locked = join(folder, 'locked.pdf');
-  const press = await made(sampler(), { format: 'pdf', press: 'coated' }, 'open.pdf');
+  const press = await made(sampler(), { format: 'pdf', press: conditionOf('coated') }, 'open.pdf');
   tool('qpdf', '--encrypt', '', 'owner', '256', '--', press, locked);
   expect((await preflight(new Uint8Array(readFileSync(locked)))).find(({ fault }) => fault)?.says).toMatch(
     /Not locked|PDF/,

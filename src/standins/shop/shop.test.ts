@@ -10,6 +10,7 @@ import { making } from '../../../scripts/testing/making';
 import { inkPiece, laid, photoOf, quarters } from '../../../scripts/testing/samples';
 import { answerSchema, catalogueSchema, readAnswer, stateSchema, type Answer } from '@/core/order/answers';
 import type { Ticket } from '@/core/order/ticket';
+import { conditionOf } from '@/core/press/conditions';
 import { jobOf } from '@/core/product/job';
 import type { Project } from '@/core/project/model';
 import { sha256 } from '@/core/sha';
@@ -46,7 +47,7 @@ async function packed(project: Project, options: Partial<MakeOptions> = {}): Pro
   for (const { taken, ...file } of job.files) {
     const path = await made(
       project,
-      { format: 'pdf', withBleed: true, press: 'coated', ...options },
+      { format: 'pdf', withBleed: true, press: conditionOf('coated'), ...options },
       file.name,
       taken,
     );
@@ -114,7 +115,7 @@ test('a coarse photograph is refused where it lies; one that will do is told', a
 test('files made otherwise than the ticket says are refused by their bytes', async () => {
   const project = page(750);
   expect(codes(await answered(await packed(project, { withBleed: false })))).toEqual(['bleed']);
-  expect(codes(await answered(await packed(project, { press: 'uncoated' })))).toEqual(['press']);
+  expect(codes(await answered(await packed(project, { press: conditionOf('uncoated') })))).toEqual(['press']);
   expect(codes(await answered(await packed(project, { press: undefined })))).toEqual(['press']);
   const { ticket, bytes } = sharpPage;
   const [file] = ticket.files as [Ticket['files'][number]];

@@ -8,8 +8,12 @@ import { fail, ok, type Result } from '@/core/result';
 import { assetBlob, readableBlob } from '@/storage/assets';
 import type { Order } from '@/workers/make.worker';
 
-/** By SHA-256; says which is missing. */
-export async function filesFor(project: Project, made: readonly Surface[]): Promise<Result<Order['files']>> {
+/** By SHA-256, with `more` files that are asked for by it; says which is missing. */
+export async function filesFor(
+  project: Project,
+  made: readonly Surface[],
+  more: readonly string[] = [],
+): Promise<Result<Order['files']>> {
   const files: Order['files'] = new Map();
   const behind = made.flatMap((surface) => behindOn(project, surface).map((each) => each.surface));
   const surfaces = [...new Set([...made, ...behind])];
@@ -26,6 +30,11 @@ export async function filesFor(project: Project, made: readonly Surface[]): Prom
     const sha = shaOfFamily(name);
     const own = sha && (await assetBlob(sha));
     if (sha && own) files.set(sha, { own, readable: own });
+  }
+  for (const sha of more) {
+    const own = await assetBlob(sha);
+    if (!own) return fail('The colour profile is not in this browser. Bring it in again; nothing was made.');
+    files.set(sha, { own, readable: own });
   }
   return ok(files);
 }

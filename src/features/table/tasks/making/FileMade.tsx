@@ -10,6 +10,7 @@ import { bleedOf, drawAlone } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { printerUsed } from '@/core/packing/printer';
 import type { Tiling } from '@/core/packing/tiles';
+import { conditionsFor, type Condition } from '@/core/press/conditions';
 import { madeOf } from '@/core/picture/picture';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { sheetIn, type SheetProduct } from '@/core/product/sheet';
@@ -77,7 +78,14 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
     return tiling ? { count: tiles.count, tiling } : null;
   }, [purpose, tiles, printer]);
   const sheets = useSheets(project, choice, folding, wishes, manyOn);
-  const options = optionsFor(purpose, wished, choice, sheets, tilingOf(tiles, printer));
+  const conditions = useMemo(() => conditionsFor(project.profiles), [project.profiles]);
+  const options = optionsFor(
+    purpose,
+    withKnown(wished, conditions),
+    choice,
+    sheets,
+    tilingOf(tiles, printer),
+  );
   const { making, start, tryOut, testSheet, cancel } = file;
   const [tray, setTray] = useState<Tray | null>(null);
   const typesetter = useSession((session) => session.typesetter);
@@ -130,6 +138,7 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
           )}
           <HowItIsMade
             options={options}
+            conditions={conditions}
             formats={purpose.formats.filter((format) => holds(format, choice))}
             cutOut={Boolean(purpose.tiles)}
             bySide={Boolean(purpose.bySide)}
@@ -212,6 +221,12 @@ const paperIn = (tiles: TileWishes, sheet: SheetProduct | null): Size =>
 
 const serves = ({ sheets, pieces }: Purpose, { folded, packed, only }: Choice): boolean =>
   (!(folded || packed) || Boolean(sheets)) && (!only || Boolean(pieces));
+
+/** For a press that is still known: a profile may have been taken out. */
+const withKnown = (wished: MakeOptions, conditions: readonly Condition[]): MakeOptions => ({
+  ...wished,
+  press: conditions.find(({ id }) => id === wished.press?.id),
+});
 
 /** What was wished, as far as it can be had of what is made. */
 function optionsFor(

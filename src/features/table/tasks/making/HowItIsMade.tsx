@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Radio from '@mui/material/Radio';
 import Typography from '@mui/material/Typography';
 import { FORMATS, type Format, type MakeOptions } from '@/output/formats';
-import { CONDITIONS } from '@/core/press/conditions';
+import type { Condition } from '@/core/press/conditions';
 import { Chosen } from '@/ui/Chosen';
 import { wholeWithin } from '@/features/table/parts/measures';
 import { LengthField } from '@/ui/LengthField';
@@ -12,6 +12,8 @@ import { Turned } from '@/ui/Turned';
 
 interface Props {
   options: MakeOptions;
+  /** Of presses it may be made for. */
+  conditions: readonly Condition[];
   /** Those there is a choice of. */
   formats: readonly Format[];
   /** How much there would be, in words; null where none is made. */
@@ -30,7 +32,7 @@ interface Props {
 }
 
 export function HowItIsMade(props: Props) {
-  const { options, formats, bleed, marks, cutOut, bySide, folded, disabled, onChange } = props;
+  const { options, conditions, formats, bleed, marks, cutOut, bySide, folded, disabled, onChange } = props;
   const { pixels, cropMarks, squares, notes, ...kind } = FORMATS[options.format];
   const press = kind.press && props.press;
   return (
@@ -83,15 +85,16 @@ export function HowItIsMade(props: Props) {
           <Box sx={{ display: 'grid', mb: 0.5 }}>
             <Chosen
               label="For"
-              value={options.press ?? 'any'}
+              value={options.press?.id ?? 'any'}
               all={[
                 ['any', 'Any printer'],
-                ...CONDITIONS.map(
-                  ({ id, name }) => [id, `A press (PDF/X-4): ${name.toLowerCase()}`] as const,
+                ...conditions.map(
+                  ({ id, name, file }) =>
+                    [id, `A press (PDF/X-4): ${file ? name.toLowerCase() : name}`] as const,
                 ),
               ]}
               disabled={disabled}
-              onChoose={(next) => onChange({ press: next === 'any' ? undefined : next })}
+              onChoose={(next) => onChange({ press: conditions.find(({ id }) => id === next) })}
             />
           </Box>
         )}

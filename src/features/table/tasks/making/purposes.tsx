@@ -6,6 +6,7 @@ import {
   IconShape,
   IconTruckDelivery,
 } from '@tabler/icons-react';
+import { conditionOf } from '@/core/press/conditions';
 import { PRINT_PPI } from '@/core/units/lengths';
 import type { Format, MakeOptions } from '@/output/formats';
 
@@ -38,7 +39,7 @@ export const PURPOSES = {
     says: 'Files for a press or a photo lab',
     Icon: IconBuildingStore,
     formats: ['pdf', 'jpg', 'png'],
-    first: { ...PDF, withBleed: true, press: 'coated' },
+    first: { ...PDF, withBleed: true, press: conditionOf('coated') },
     marks: true,
   },
   order: {
@@ -46,7 +47,7 @@ export const PURPOSES = {
     says: 'Sent to a shop, checked there, printed',
     Icon: IconTruckDelivery,
     formats: [],
-    first: { ...PDF, withBleed: true, cropMarks: false, press: 'coated' },
+    first: { ...PDF, withBleed: true, cropMarks: false, press: conditionOf('coated') },
   },
   home: {
     name: 'Your own printer',

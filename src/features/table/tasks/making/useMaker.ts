@@ -60,7 +60,9 @@ export function useMaker(): MakerRoom {
       const mine = ++run.current;
       report(0, 'Gathering the pictures');
       try {
-        const gathered = await filesFor(project, [...new Set(taken.map(({ surface }) => surface))]);
+        const surfaces = [...new Set(taken.map(({ surface }) => surface))];
+        const { press } = options;
+        const gathered = await filesFor(project, surfaces, press && !press.file ? [press.id] : []);
         if (run.current !== mine) return null;
         if (!gathered.ok) return gathered;
         const { maker, failed } = ready();

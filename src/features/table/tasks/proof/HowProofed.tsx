@@ -5,37 +5,41 @@ import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
-import { CONDITIONS, conditionOf } from '@/core/press/conditions';
+import type { Condition } from '@/core/press/conditions';
+import { OwnProfiles } from '@/features/table/tasks/proof/OwnProfiles';
 import type { ProofSettings } from '@/features/table/tasks/proof/settings';
 import type { Printed } from '@/features/table/tasks/proof/usePress';
 import { Chosen } from '@/ui/Chosen';
 
 interface Props {
   settings: ProofSettings;
+  conditions: readonly Condition[];
+  /** The one it is printed under. */
+  on: Condition | null;
   printed: Printed | null;
   problem: string | null;
   onChange: (change: Partial<ProofSettings>) => void;
 }
 
-export function HowProofed({ settings, printed, problem, onChange }: Props) {
-  const { condition, intent } = settings;
-  const on = condition === 'none' ? null : conditionOf(condition);
+export function HowProofed({ settings, conditions, on, printed, problem, onChange }: Props) {
+  const { intent } = settings;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
       <Chosen
         label="Printed on"
-        value={condition}
+        value={on?.id ?? 'none'}
         all={[
           ['none', 'No press: as on the screen'],
-          ...CONDITIONS.map(({ id, name }) => [id, name] as const),
+          ...conditions.map(({ id, name }) => [id, name] as const),
         ]}
         disabled={false}
         onChoose={(next) => onChange({ condition: next })}
       />
+      <OwnProfiles onBrought={(sha) => onChange({ condition: sha })} />
       {on && (
         <>
           <Typography variant="body2" color="text.secondary">
-            {on.says}. Measured as {on.data}.
+            {on.file ? `${on.says}. Measured as ${on.data}.` : 'Brought in; it travels with the project.'}
           </Typography>
           <Chosen
             label="Colours no press reaches"
@@ -57,7 +61,7 @@ export function HowProofed({ settings, printed, problem, onChange }: Props) {
           ) : (
             <Typography variant="body2" role="status" data-testid="proof-told">
               {printed
-                ? `${inShare(printed.beyond)} of this page is beyond its reach. Most ink on one spot: ${Math.round(printed.mostInk)} % of the ${on.mostInk} % it bears.`
+                ? `${inShare(printed.beyond)} of this page is beyond its reach. Most ink on one spot: ${Math.round(printed.mostInk)} %${on.mostInk ? ` of the ${on.mostInk} % it bears` : ''}.`
                 : 'Working out the colours …'}
             </Typography>
           )}

@@ -9,6 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { conditionsFor } from '@/core/press/conditions';
 import type { Project, Surface } from '@/core/project/model';
 import { lookedOver } from '@/core/proof/look-over';
 import { formatSize } from '@/core/units/lengths';
@@ -74,7 +75,9 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   );
   const zoom = zoomOf(surface);
   const pixels = usePagePixels(project, surface, sideOf, beside);
-  const { printed, problem } = usePress(pixels, settings);
+  const conditions = useMemo(() => conditionsFor(project.profiles), [project.profiles]);
+  const on = conditions.find((one) => one.id === settings.condition) ?? null;
+  const { printed, problem } = usePress(pixels, on, settings);
   const all = useMemo(() => surfaces.map((each) => ({ surface: each })), [surfaces]);
   const measured = useMemo(
     () => (aim === 'over' && pixels ? lookedOver(project, surface.id, pixels, typesetter) : null),
@@ -189,7 +192,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
         aria-label="How it is printed, and what the checks found"
         sx={{ overflowY: 'auto', p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}
       >
-        <HowProofed {...{ settings, printed, problem, onChange: change }} />
+        <HowProofed {...{ settings, conditions, on, printed, problem, onChange: change }} />
         <ToggleButtonGroup
           exclusive
           fullWidth

@@ -1,13 +1,10 @@
 /** How pages are looked at before they are printed, kept in this browser. */
 import { boolean, object, string, type InferType } from 'yup';
-import { CONDITIONS, type ConditionId } from '@/core/press/conditions';
 import { FIRST_HOW } from '@/core/press/press';
 
 const schema = object({
-  /** Printed under this condition; as on the screen where it is none. */
-  condition: string()
-    .oneOf([...CONDITIONS.map(({ id }) => id), 'none'] as (ConditionId | 'none')[])
-    .required(),
+  /** Printed under this condition, by its id; as on the screen where it is `none`, or one that the project has not. */
+  condition: string().min(1).max(80).required(),
   intent: string()
     .oneOf(['relative', 'perceptual'] as const)
     .required(),

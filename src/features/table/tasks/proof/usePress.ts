@@ -1,8 +1,11 @@
 /** Pixels as they will look printed, worked out beside the page. */
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import type { Condition } from '@/core/press/conditions';
 import type { Looked } from '@/core/press/look';
+import type { Result } from '@/core/result';
 import type { ProofSettings } from '@/features/table/tasks/proof/settings';
+import { assetBlob } from '@/storage/assets';
 import type { PressRoom } from '@/workers/press.worker';
 
 const PRESS_AT = '/house/press';
@@ -16,8 +19,10 @@ export interface Printed extends Omit<Looked, 'pixels'> {
 /** What was last made stays until the next is there; null before, and as on the screen. */
 export function usePress(
   pixels: ImageData | null,
-  { condition, intent, blackPoint, paper, marked }: ProofSettings,
+  on: Condition | null,
+  { intent, blackPoint, paper, marked }: ProofSettings,
 ): { printed: Printed | null; problem: string | null } {
+  const [id, file] = [on?.id, on?.file];
   const bench = useRef<{ worker: Worker; press: Remote<PressRoom> } | null>(null);
   const [printed, setPrinted] = useState<Printed | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -29,7 +34,7 @@ export function usePress(
     [],
   );
   useEffect(() => {
-    if (!pixels || condition === 'none') return;
+    if (!pixels || !id) return;
     let gone = false;
     if (!bench.current) {
       const worker = new Worker(new URL('../../../../workers/press.worker.ts', import.meta.url), {
@@ -39,7 +44,21 @@ export function usePress(
     }
     const folder = new URL(PRESS_AT, location.href).href;
     const how = { intent, blackPoint, paper, marked };
-    bench.current.press.look(condition, folder, pixels.data, pixels.width, how).then(
+    const { press } = bench.current;
+    const looking = (file ? Promise.resolve(undefined) : assetBlob(id)).then(
+      async (own): Promise<Result<Looked>> => {
+        if (!file && !own) throw new Error('the profile is not in this browser');
+        return await press.look(
+          { id, ...(file ? { file } : {}) },
+          own ?? null,
+          folder,
+          pixels.data,
+          pixels.width,
+          how,
+        );
+      },
+    );
+    looking.then(
       (looked) => {
         if (gone) return;
         setProblem(looked.ok ? null : looked.message);
@@ -53,6 +72,6 @@ export function usePress(
     return () => {
       gone = true;
     };
-  }, [pixels, condition, intent, blackPoint, paper, marked]);
-  return condition === 'none' ? { printed: null, problem: null } : { printed, problem };
+  }, [pixels, id, file, intent, blackPoint, paper, marked]);
+  return !on ? { printed: null, problem: null } : { printed, problem };
 }

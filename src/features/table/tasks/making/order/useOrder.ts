@@ -80,7 +80,7 @@ export function useOrder({ make, stop }: MakerRoom) {
       const blobs: Blob[] = [];
       const files: TicketFile[] = [];
       for (const [i, { taken, ...file }] of job.files.entries()) {
-        const options = { ...PURPOSES.order.first, press: wish.condition };
+        const options = { ...PURPOSES.order.first, press: conditionOf(wish.condition) };
         const made = await make(project, taken, options, (share, doing) =>
           told((i + share) / job.files.length, `${doing}: ${file.name}`),
         );

@@ -1,0 +1,15 @@
+/** Edits by chance of what is brought in beside pictures: fonts, colour profiles. */
+import { bringFonts } from '@/core/project/edits/fonts';
+import { bringProfile, takeOutProfile } from '@/core/project/edits/profiles';
+import type { Hand } from './hand';
+
+/** One the first project has, and one it has not. */
+const [HELD, FRESH] = ['c'.repeat(64), 'd'.repeat(64)];
+
+export const BROUGHT_EDITS = {
+  bringFonts: ({ chance }: Hand) =>
+    bringFonts([{ sha: 'b'.repeat(64), name: chance.text(), bytes: chance.number() }]),
+  bringProfile: ({ chance }: Hand) =>
+    bringProfile({ sha: FRESH, name: chance.text(), bytes: chance.number() }),
+  takeOutProfile: () => takeOutProfile({ sha: HELD, name: 'Press' }),
+};
