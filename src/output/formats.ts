@@ -24,6 +24,8 @@ interface FormatKind {
   notes: boolean;
   /** Whether it can be made for a press. */
   press: boolean;
+  /** Whether it can be in another RGB than sRGB. */
+  wide: boolean;
   /** Whether it can carry squares by which a cutter finds its place. */
   squares: boolean;
 }
@@ -39,6 +41,7 @@ export const FORMATS = {
     sheets: true,
     notes: true,
     press: true,
+    wide: false,
     squares: true,
   },
   jpg: {
@@ -51,6 +54,7 @@ export const FORMATS = {
     sheets: false,
     notes: false,
     press: false,
+    wide: true,
     squares: false,
   },
   png: {
@@ -63,18 +67,20 @@ export const FORMATS = {
     sheets: false,
     notes: false,
     press: false,
+    wide: false,
     squares: false,
   },
   webp: {
     name: 'WebP',
-    use: 'Smaller than JPEG, for screens alone',
+    use: 'For screens: smaller than JPEG, and several pages turn by themselves',
     pixels: true,
-    many: false,
+    many: true,
     cropMarks: false,
     clear: false,
     sheets: false,
     notes: false,
     press: false,
+    wide: false,
     squares: false,
   },
   svg: {
@@ -87,6 +93,20 @@ export const FORMATS = {
     sheets: false,
     notes: true,
     press: false,
+    wide: false,
+    squares: false,
+  },
+  ora: {
+    name: 'OpenRaster',
+    use: 'A layer for every piece, for programs that paint',
+    pixels: true,
+    many: false,
+    cropMarks: false,
+    clear: true,
+    sheets: false,
+    notes: false,
+    press: false,
+    wide: false,
     squares: false,
   },
 } satisfies Record<string, FormatKind>;
@@ -114,6 +134,8 @@ export interface MakeOptions {
   tiled?: Tiling;
   /** A PDF for a press that prints under this condition (PDF/X-4). */
   press?: Condition;
+  /** In Adobe RGB (1998) in place of sRGB, where it can be told; labs may ask for it. */
+  wide?: boolean;
   /** The photos keep what cameras and people noted in them: places, days, names, where it can hold that. */
   notes?: boolean;
   /** Pieces by themselves, by their ids, trimmed and clear around them; the whole page without. */

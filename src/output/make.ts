@@ -2,6 +2,7 @@
 import type { Picture } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
 import type { Format, MakeOptions } from '@/output/formats';
+import { makeOra } from '@/output/ora/make';
 import { makePdf } from '@/output/pdf/make';
 import { makeJpeg, makePng, makeWebp } from '@/output/pixels/make';
 import { unnoted } from '@/output/notes';
@@ -14,6 +15,7 @@ const MAKERS: Record<Format, Maker> = {
   jpg: makeJpeg,
   png: makePng,
   webp: makeWebp,
+  ora: makeOra,
   svg: makeSvg,
 };
 

@@ -4,19 +4,19 @@ import TextField from '@mui/material/TextField';
 import type { Result } from '@/core/result';
 import { useTyped } from '@/ui/useTyped';
 
-interface Props {
+interface Props<T> {
   label: string;
   /** What is shown while nobody types. */
   shown: string;
   /** Reads what was typed; a refusal is shown under the field and changes nothing. */
-  read: (text: string) => Result<number>;
-  onCommit: (value: number) => void;
+  read: (text: string) => Result<T>;
+  onCommit: (value: T) => void;
   unit?: string;
   disabled?: boolean;
 }
 
-/** A number field that takes what people write, on Enter or on leaving; Escape goes back. */
-export function LengthField({ label, shown, read, onCommit, unit, disabled }: Props) {
+/** A field, of a number or of anything else, that takes what people write, on Enter or on leaving; Escape goes back. */
+export function LengthField<T = number>({ label, shown, read, onCommit, unit, disabled }: Props<T>) {
   const { typed, problem, type, commit, back } = useTyped((text) => {
     if (text.trim() === shown) return null;
     const answer = read(text);

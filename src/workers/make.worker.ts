@@ -117,6 +117,7 @@ async function testSheetOf(paper: Size, now: number): Promise<Result<Blob>> {
 
 const TYPES = {
   webp: 'image/webp',
+  ora: 'image/openraster',
   png: 'image/png',
   jpg: 'image/jpeg',
   pdf: 'application/pdf',

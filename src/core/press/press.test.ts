@@ -4,11 +4,12 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { converter, differenceCiede2000 } from 'culori';
+import { adobeRgb } from '@/core/press/adobe-rgb';
 import { CONDITIONS } from '@/core/press/conditions';
 import { lookedAt } from '@/core/press/look';
 import { openPress, type Press, type ProofHow } from '@/core/press/press';
 import { pressProfile } from '@/core/press/profile';
-import { srgbProfile } from '@/core/press/srgb-profile';
+import { srgbProfile } from '@/core/press/rgb-profile';
 import { random } from '@/core/random';
 import { openLcms, PROFILES } from '../../../scripts/node/platform';
 
@@ -106,12 +107,14 @@ test('what is beyond reach is counted, and striped where that is asked for', asy
   press.close();
 });
 
-test('our sRGB profile is that of Little CMS: the same colours measured, all over the cube', () => {
-  const path = join(mkdtempSync(join(tmpdir(), 'press-')), 'srgb.icc');
-  writeFileSync(path, srgbProfile());
-  const [ours, theirs] = [path, '*sRGB'].map((profile) =>
-    transicc(['-t1', `-i${profile}`, '-o*Lab'], colours),
-  );
+// colord-data's Adobe RGB (1998) is Debian's.
+test.each([
+  ['sRGB', srgbProfile, '*sRGB'],
+  ['Adobe RGB (1998)', adobeRgb, '/usr/share/color/icc/colord/AdobeRGB1998.icc'],
+])('our %s profile is the published one: the same colours measured, all over the cube', (_, make, known) => {
+  const path = join(mkdtempSync(join(tmpdir(), 'press-')), 'ours.icc');
+  writeFileSync(path, make());
+  const [ours, theirs] = [path, known].map((profile) => transicc(['-t1', `-i${profile}`, '-o*Lab'], colours));
   ours!.forEach((row, i) =>
     row.forEach((value, c) => expect(Math.abs(value - theirs![i]![c]!)).toBeLessThan(0.05)),
   );

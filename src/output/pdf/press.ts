@@ -9,7 +9,7 @@ import {
   type PDFRef,
 } from '@cantoo/pdf-lib';
 import type { Condition } from '@/core/press/conditions';
-import { srgbProfile } from '@/core/press/srgb-profile';
+import { srgbProfile } from '@/core/press/rgb-profile';
 import { streamOf } from '@/output/pdf/stream';
 
 export interface PressWish {

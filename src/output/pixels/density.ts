@@ -1,4 +1,4 @@
-/** Writes the print density into finished PNG and JPEG files, which canvases leave out. */
+/** Writes into finished PNG and JPEG files what canvases leave out: the print density, and which RGB they are in. */
 
 const INCH_IN_METRES = 0.0254;
 const CRC_TABLE = Uint32Array.from({ length: 256 }, (_, n) => {
@@ -71,4 +71,19 @@ export function jpegWithDensity(jpeg: Uint8Array, ppi: number): Uint8Array[] {
   const hasJfif = jpeg[2] === 0xff && jpeg[3] === 0xe0;
   const rest = hasJfif ? 4 + ((jpeg[4]! << 8) | jpeg[5]!) : 2;
   return [jpeg.subarray(0, 2), header, jpeg.subarray(rest)];
+}
+
+/** A JPEG in parts, with a profile after the first two, its header (ICC.1:2022, annex B.4: APP2, in one part). */
+export function jpegWithProfile([start, header, ...rest]: Uint8Array[], profile: Uint8Array): Uint8Array[] {
+  const name = [...'ICC_PROFILE'].map((c) => c.charCodeAt(0));
+  const length = 2 + name.length + 3 + profile.length;
+  const marker = new Uint8Array([0xff, 0xe2, length >> 8, length & 255, ...name, 0, 1, 1]);
+  return [start!, header!, marker, profile, ...rest.map(withoutProfile)];
+}
+
+/** What an encoder may have said of its colours goes. */
+function withoutProfile(jpeg: Uint8Array): Uint8Array {
+  let at = 0;
+  while (jpeg[at] === 0xff && jpeg[at + 1] === 0xe2) at += 2 + ((jpeg[at + 2]! << 8) | jpeg[at + 3]!);
+  return jpeg.subarray(at);
 }

@@ -1,58 +1,64 @@
-/** A Picture to pixels in a file: PNG and JPEG. */
-import type { Size } from '@/core/geometry/box';
-import { uprightSize } from '@/core/picture/asset';
-import { imagesOf, madeOf, type Picture } from '@/core/picture/picture';
-import { fail, ok } from '@/core/result';
-import { ppiOf } from '@/output/formats';
-import { jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
-import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
-import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
-import { JPEG_QUALITY, letGo, type Maker, type PixelType, type Workshop } from '@/output/stock';
+/** Pictures to pixels in a file: PNG, JPEG, WebP. */
+import { ok } from '@/core/result';
+import { adobeRgb, asAdobeRgb } from '@/core/press/adobe-rgb';
+import { srgbProfile } from '@/core/press/rgb-profile';
+import { jpegWithProfile, jpegWithDensity, pngWithDensity } from '@/output/pixels/density';
+import { turning } from '@/output/pixels/flip';
+import { rendered } from '@/output/pixels/rendered';
+import { animated } from '@/output/pixels/webp';
+import type { Canvas, Context, Platform } from '@/output/platform';
+import { JPEG_QUALITY, type Maker } from '@/output/stock';
 
-export const makePng = pixelsAs('image/png', pngWithDensity);
-export const makeJpeg = pixelsAs('image/jpeg', jpegWithDensity);
-/** It says nothing of inches: it is for screens. */
-export const makeWebp = pixelsAs('image/webp', (bytes) => [bytes]);
+const WHITE = '#ffffff';
 
-function pixelsAs(type: PixelType, withDensity: (bytes: Uint8Array, ppi: number) => Uint8Array[]): Maker {
-  return async ([first], { withBleed, ...fine }, stock, progress) => {
-    const picture = first!;
-    const ppi = ppiOf(fine, madeOf(picture, withBleed));
-    const sheet = sheetOf(picture, ppi, withBleed);
-    const longest = Math.max(sheet.width, sheet.height);
-    if (longest > LONGEST_SIDE) {
-      const most = Math.floor((ppi * LONGEST_SIDE) / longest / 10) * 10;
-      return fail(
-        `At ${Math.round(ppi)} ppi this page is ${sheet.width} x ${sheet.height} pixels; a picture file can be made up to ${LONGEST_SIDE} a side. Choose ${most} ppi or less, or make a PDF.`,
-      );
-    }
-    const { canvas, context } = stock.platform.canvas(sheet.width, sheet.height);
-    const clear = picture.ground === null && type === 'image/png';
-    if (!clear) {
-      context.fillStyle = picture.ground ?? '#ffffff';
-      context.fillRect(0, 0, sheet.width, sheet.height);
-    }
-    const shelf = new DecodedShelf(picture, stock);
-    try {
-      for (const [i, piece] of picture.pieces.entries()) {
-        progress((0.75 * i) / picture.pieces.length, `Drawing ${i + 1} of ${picture.pieces.length} pieces`);
-        const open = await shelf.openFor(i);
-        drawPieces(context, [piece], sheet.view, {
-          platform: stock.platform,
-          font: stock.font,
-          image: (key) => open.get(key),
-          drawing: stock.drawing,
-        });
-        shelf.closeAfter(i);
-      }
-    } finally {
-      shelf.closeAll();
-    }
-    progress(0.8, 'Packing the picture');
-    const whole = clear ? trimmed(canvas, context, stock.platform) : canvas;
-    return ok(withDensity(await stock.encode(whole, type, JPEG_QUALITY), Math.round(ppi)));
-  };
-}
+export const makePng: Maker = async ([first], options, stock, progress) => {
+  const picture = first!;
+  const drawn = await rendered(picture, options, picture.ground, stock, (share, doing) =>
+    progress(0.75 * share, doing),
+  );
+  if (!drawn.ok) return drawn;
+  progress(0.8, 'Packing the picture');
+  const { canvas, context, ppi } = drawn.value;
+  const whole = picture.ground === null ? trimmed(canvas, context, stock.platform) : canvas;
+  return ok(pngWithDensity(await stock.encode(whole, 'image/png', 1), Math.round(ppi)));
+};
+
+export const makeJpeg: Maker = async ([first], options, stock, progress) => {
+  const picture = first!;
+  const drawn = await rendered(picture, options, picture.ground ?? WHITE, stock, (share, doing) =>
+    progress(0.75 * share, doing),
+  );
+  if (!drawn.ok) return drawn;
+  progress(0.8, 'Packing the picture');
+  const { canvas, context, ppi } = drawn.value;
+  if (options.wide) {
+    const pixels = context.getImageData(0, 0, canvas.width, canvas.height);
+    asAdobeRgb(pixels.data);
+    context.putImageData(pixels, 0, 0);
+  }
+  const encoded = await stock.encode(canvas, 'image/jpeg', JPEG_QUALITY);
+  const profile = options.wide ? adobeRgb() : srgbProfile();
+  return ok(jpegWithProfile(jpegWithDensity(encoded, Math.round(ppi)), profile));
+};
+
+/** Several pages become one picture that turns them by itself. It says nothing of inches: it is for screens. */
+export const makeWebp: Maker = async (pictures, options, stock, progress) => {
+  const pages: (Canvas & CanvasImageSource)[] = [];
+  for (const [i, picture] of pictures.entries()) {
+    const drawn = await rendered(picture, options, picture.ground ?? WHITE, stock, (share, doing) =>
+      progress((0.8 * (i + share)) / pictures.length, doing),
+    );
+    if (!drawn.ok) return drawn;
+    pages.push(drawn.value.canvas);
+  }
+  progress(0.85, 'Packing the picture');
+  const packed = (canvas: Canvas) => stock.encode(canvas, 'image/webp', JPEG_QUALITY);
+  if (pages.length === 1) return ok([await packed(pages[0]!)]);
+  const frames = [];
+  for (const { canvas, lasts } of turning(pages, stock.platform))
+    frames.push({ webp: await packed(canvas), lasts });
+  return ok([animated(pages[0]!, frames)]);
+};
 
 /** A picture without the rows and columns at its sides in which there is nothing at all. */
 function trimmed(canvas: Canvas & CanvasImageSource, context: Context, platform: Platform): Canvas {
@@ -71,53 +77,4 @@ function trimmed(canvas: Canvas & CanvasImageSource, context: Context, platform:
   const made = platform.canvas(reach.right - reach.left + 1, reach.bottom - reach.top + 1);
   made.context.drawImage(canvas, -reach.left, -reach.top);
   return made.canvas;
-}
-
-/** Pieces whose pictures are decoded ahead of the one being drawn. */
-const AHEAD = 3;
-
-/** Holds decoded only what the next pieces need: a book's worth would not fit in memory. */
-class DecodedShelf {
-  private readonly opening = new Map<string, Promise<Drawable & { whole: Size }>>();
-  private readonly lastUse = new Map<string, number>();
-
-  constructor(
-    private readonly picture: Picture,
-    private readonly shop: Workshop,
-  ) {
-    picture.pieces.forEach((_, i) => this.filesAt(i).forEach((sha) => this.lastUse.set(sha, i)));
-  }
-
-  async openFor(index: number): Promise<Map<string, Drawable & { whole: Size }>> {
-    for (let i = index; i <= index + AHEAD && i < this.picture.pieces.length; i++)
-      for (const sha of this.filesAt(i)) if (!this.opening.has(sha)) this.opening.set(sha, this.decode(sha));
-    return new Map(
-      await Promise.all(this.filesAt(index).map(async (sha) => [sha, await this.opening.get(sha)!] as const)),
-    );
-  }
-
-  closeAfter(index: number): void {
-    for (const sha of this.filesAt(index)) {
-      if (this.lastUse.get(sha) !== index) continue;
-      void this.opening.get(sha)?.then(letGo);
-      this.opening.delete(sha);
-    }
-  }
-
-  /** What was decoded ahead, when nothing more is drawn. */
-  closeAll(): void {
-    for (const decoded of this.opening.values()) void decoded.then(letGo, () => {});
-    this.opening.clear();
-  }
-
-  /** Files to decode; drawings need none of it. */
-  private filesAt(index: number): string[] {
-    return this.picture.pieces[index]!.marks.flatMap((mark) =>
-      imagesOf(mark).flatMap(({ asset }) => (this.shop.asset(asset).type === 'image/svg+xml' ? [] : [asset])),
-    );
-  }
-
-  private async decode(sha: string): Promise<Drawable & { whole: Size }> {
-    return { ...(await this.shop.decode(sha)), whole: uprightSize(this.shop.asset(sha)) };
-  }
 }

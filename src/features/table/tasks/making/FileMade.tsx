@@ -15,6 +15,7 @@ import { madeOf } from '@/core/picture/picture';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { SHEET_PAPERS } from '@/core/product/sheet/start';
+import { ok } from '@/core/result';
 import { surfaceOf, type Surface } from '@/core/project/model';
 import { formatSides } from '@/core/units/lengths';
 import { download } from '@/features/shared/download';
@@ -22,7 +23,9 @@ import { Findings, useFindings } from '@/features/table/parts/Findings';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
 import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
+import { canPutInto, folderChosen, type Folder } from '@/features/table/tasks/making/folder';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
+import { ALL_PAGES, FIRST_PATTERN, namesBy, pagesWanted } from '@/features/table/tasks/making/names';
 import { OutColumns } from '@/features/table/tasks/making/OutColumns';
 import { PaperControls } from '@/features/table/tasks/making/PaperControls';
 import { PrinterTray } from '@/features/table/tasks/making/PrinterTray';
@@ -34,6 +37,7 @@ import type { useMake } from '@/features/table/tasks/making/useMake';
 import { tilingOf, usePrinters, useTiles, type TileWishes } from '@/features/table/tasks/making/usePrinters';
 import { useSheets } from '@/features/table/tasks/making/useSheets';
 import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
+import { LengthField } from '@/ui/LengthField';
 import { Turned } from '@/ui/Turned';
 import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
 
@@ -64,8 +68,11 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
   const [wanted, setWanted] = useState(() =>
     chosen ? CHOSEN : sidesOf(project.product) ? wholeChoice(project.product) : THIS,
   );
-  const choice = choices.find(({ id }) => id === wanted) ?? choices[0]!;
+  const whole = choices.find(({ id }) => id === wanted) ?? choices[0]!;
+  const [pages, setPages] = useState(ALL_PAGES);
+  const choice = useMemo(() => someOf(whole, pages), [whole, pages]);
   const { taken, only } = choice;
+  const [pattern, setPattern] = useState(FIRST_PATTERN);
   const several = taken.length > 1;
   const [folding, setFolding] = useState(SIXTEEN);
   const [printers, changePrinters] = usePrinters();
@@ -91,6 +98,16 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useFindings(project, taken, typesetter);
   const { unit } = project;
+  const named = (by: string) =>
+    namesBy(
+      by,
+      { title: project.title, date: today() },
+      taken.map(({ surface, panel }) => panel?.name ?? surface.name),
+    );
+  const make = (into?: Folder) => {
+    const names = named(pattern);
+    void start(options, choice, names.ok ? names.value : undefined, into);
+  };
   const busy = making.state === 'making';
   const [first] = taken as [Taken<Surface>];
   const trim = only
@@ -108,6 +125,39 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
       choices={
         <>
           <WhatIsMade {...{ choices, choice, disabled: busy, onChoose: setWanted }} />
+          {whole.taken.length > 1 && !whole.folded && !whole.packed && (
+            <Box
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: inOneFile(options.format, taken.length) ? '1fr' : '1fr 1.4fr',
+                gap: 1.5,
+                mb: 1.5,
+              }}
+            >
+              <LengthField
+                label="Pages"
+                disabled={busy}
+                shown={taken.length === whole.taken.length ? ALL_PAGES : pages}
+                read={(text) => {
+                  const read = pagesWanted(text, whole.taken.length);
+                  return read.ok ? ok(text.trim() || ALL_PAGES) : read;
+                }}
+                onCommit={setPages}
+              />
+              {!inOneFile(options.format, taken.length) && (
+                <LengthField
+                  label="Their files are called"
+                  disabled={busy}
+                  shown={pattern}
+                  read={(text) => {
+                    const read = named(text.trim());
+                    return read.ok ? ok(text.trim()) : read;
+                  }}
+                  onCommit={setPattern}
+                />
+              )}
+            </Box>
+          )}
           {choice.folded && (
             <FoldingControls
               folding={folding}
@@ -200,12 +250,17 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
               Try it out
             </Button>
           )}
-          <Button
-            variant="contained"
-            size="large"
-            disabled={busy || none}
-            onClick={() => void start(options, choice)}
-          >
+          {canPutInto() && !inOneFile(options.format, taken.length) && (
+            <Button
+              variant="outlined"
+              color="inherit"
+              disabled={busy || none}
+              onClick={() => void folderChosen().then((into) => into && make(into))}
+            >
+              Into a folder …
+            </Button>
+          )}
+          <Button variant="contained" size="large" disabled={busy || none} onClick={() => make()}>
             Make the {FORMATS[options.format].name}
             {!inOneFile(options.format, taken.length) && ' files'}
           </Button>
@@ -218,6 +273,21 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
 /** The paper a test sheet is printed on: that of what is packed, else that in the printer, letter paper without. */
 const paperIn = (tiles: TileWishes, sheet: SheetProduct | null): Size =>
   sheet ?? SHEET_PAPERS.find(({ id }) => id === tiles.paper) ?? SHEET_PAPERS[0]!;
+
+/** Those of its pages that are wanted; all where they are no pages of it. */
+function someOf(choice: Choice, pages: string): Choice {
+  const wanted = pagesWanted(pages, choice.taken.length);
+  if (!wanted.ok || choice.folded || choice.packed || wanted.value.length === choice.taken.length)
+    return choice;
+  return { ...choice, taken: wanted.value.map((page) => choice.taken[page - 1]!) };
+}
+
+/** As people here write a day in the names of files. */
+function today(): string {
+  const now = new Date();
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
 
 const serves = ({ sheets, pieces }: Purpose, { folded, packed, only }: Choice): boolean =>
   (!(folded || packed) || Boolean(sheets)) && (!only || Boolean(pieces));
@@ -247,6 +317,7 @@ function optionsFor(
     squares: kind.squares && wished.squares,
     ...(tiled ? { tiled, withBleed: false, cropMarks: false, squares: false } : {}),
     press: kind.press ? wished.press : undefined,
+    wide: kind.wide && Boolean(marks) && wished.wide,
     ...(bySide ? { withBleed: false } : {}),
     ...(only ? { only, withBleed: false } : {}),
     ...(sheets ? { sheets: sheets.made(wished.withBleed) } : {}),

@@ -33,7 +33,7 @@ interface Props {
 
 export function HowItIsMade(props: Props) {
   const { options, conditions, formats, bleed, marks, cutOut, bySide, folded, disabled, onChange } = props;
-  const { pixels, cropMarks, squares, notes, ...kind } = FORMATS[options.format];
+  const { pixels, cropMarks, squares, notes, wide, ...kind } = FORMATS[options.format];
   const press = kind.press && props.press;
   return (
     <>
@@ -128,6 +128,14 @@ export function HowItIsMade(props: Props) {
             on={Boolean(options.notes)}
             disabled={disabled}
             onTurn={(on) => onChange({ notes: on })}
+          />
+        )}
+        {wide && props.press && (
+          <Turned
+            label="In Adobe RGB (1998), as some labs ask"
+            on={Boolean(options.wide)}
+            disabled={disabled}
+            onTurn={(on) => onChange({ wide: on })}
           />
         )}
         {pixels && (

@@ -20,8 +20,7 @@ export function Outcome({ making }: { making: Making }) {
       )}
       {making.state === 'made' && (
         <Alert severity={making.points.some(({ fault }) => fault) ? 'warning' : 'success'} data-testid="made">
-          {making.name} is in your downloads: {(making.bytes / 1e6).toFixed(1)} MB, in{' '}
-          {making.seconds.toFixed(1)} s.
+          {making.where}: {(making.bytes / 1e6).toFixed(1)} MB, in {making.seconds.toFixed(1)} s.
           {making.points.length > 0 && <ReadBack points={making.points} />}
         </Alert>
       )}

@@ -70,7 +70,7 @@ export const PURPOSES = {
     name: 'To work on',
     says: 'Outlines, clear pictures of pieces',
     Icon: IconShape,
-    formats: ['svg', 'png'],
+    formats: ['svg', 'png', 'ora'],
     first: { ...PDF, format: 'svg', cropMarks: false },
     pieces: true,
   },

@@ -39,7 +39,7 @@ export function outInWords({ choice: { taken, only }, options, sheets, size, tri
   if (only) return `${many}${large} at the most: trimmed to what shows, clear around it.`;
   const trimmed = size.width > trim.width ? `, trimmed to ${formatSize(trim, unit)}` : '';
   const fine = FORMATS[format].pixels
-    ? `; ${pixels(size.width)} x ${pixels(size.height)} pixels${options.side ? '' : ` at ${ppi} ppi`}, sRGB`
+    ? `; ${pixels(size.width)} x ${pixels(size.height)} pixels${options.side ? '' : ` at ${ppi} ppi`}, ${options.wide ? 'Adobe RGB (1998)' : 'sRGB'}`
     : '';
   return `${many}${large}${trimmed}${fine}.`;
 }

@@ -3,7 +3,13 @@ import { expect, test } from '@jest/globals';
 import { reported, type Making } from '@/features/table/tasks/making/useMake';
 
 test('a report that arrives after the file was made, or after it was left, changes nothing', () => {
-  const made: Making = { state: 'made', name: 'a.pdf', bytes: 9, seconds: 1, points: [] };
+  const made: Making = {
+    state: 'made',
+    where: 'a.pdf is in your downloads',
+    bytes: 9,
+    seconds: 1,
+    points: [],
+  };
   const late = reported(0.9, 'Writing the PDF');
   expect(late(made)).toBe(made);
   expect(late({ state: 'idle' })).toEqual({ state: 'idle' });

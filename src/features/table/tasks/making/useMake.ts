@@ -7,13 +7,16 @@ import { download, fileName } from '@/features/shared/download';
 import type { Choice } from '@/features/table/tasks/making/choices';
 import type { MakerRoom } from '@/features/table/tasks/making/useMaker';
 import { useRoom } from '@/features/table/room/context';
+import { fail } from '@/core/result';
+import { putInto, type Folder } from '@/features/table/tasks/making/folder';
+import { inWords } from '@/storage/trouble';
 import { inOneFile, type MakeOptions } from '@/output/formats';
 import type { Point } from '@/output/pdf/preflight';
 
 export type Making =
   | { state: 'idle' }
   | { state: 'making'; share: number; doing: string }
-  | { state: 'made'; name: string; bytes: number; seconds: number; points: readonly Point[] }
+  | { state: 'made'; where: string; bytes: number; seconds: number; points: readonly Point[] }
   | { state: 'failed'; message: string };
 
 /**
@@ -38,11 +41,17 @@ export function useMake({ make, testSheet: sheetMade, readBack, stop }: MakerRoo
 
   /** The file as it is wished; null where none was made, which is told. */
   const produced = useCallback(
-    async (options: MakeOptions, taken: Choice['taken']): Promise<Blob | null> => {
+    async (options: MakeOptions, taken: Choice['taken'], names?: readonly string[]): Promise<Blob | null> => {
       const mine = ++run.current;
       const { project } = store.getState().history;
       setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
-      const made = await make(project, taken, options, (share, doing) => setMaking(reported(share, doing)));
+      const made = await make(
+        project,
+        taken,
+        options,
+        (share, doing) => setMaking(reported(share, doing)),
+        names,
+      );
       if (!made || run.current !== mine) return null;
       if (made.ok) return made.value;
       setMaking({ state: 'failed', message: made.message });
@@ -52,11 +61,16 @@ export function useMake({ make, testSheet: sheetMade, readBack, stop }: MakerRoo
   );
 
   const start = useCallback(
-    async (options: MakeOptions, { taken }: Pick<Choice, 'taken'>) => {
+    async (
+      options: MakeOptions,
+      { taken }: Pick<Choice, 'taken'>,
+      names?: readonly string[],
+      into?: Folder,
+    ) => {
       const began = Date.now();
       const { history, surfaceId } = store.getState();
       const { project } = history;
-      const blob = await produced(options, taken);
+      const blob = await produced(options, taken, names);
       if (!blob) return;
       const mine = run.current;
       const of = options.only
@@ -67,8 +81,15 @@ export function useMake({ make, testSheet: sheetMade, readBack, stop }: MakerRoo
       const points = options.press ? await readBack(blob).catch(() => null) : [];
       if (run.current !== mine) return;
       if (!points) return setMaking({ state: 'failed', message: 'The file could not be read back.' });
-      download(blob, name);
-      setMaking({ state: 'made', name, bytes: blob.size, seconds, points });
+      const told = { state: 'made', bytes: blob.size, seconds, points } as const;
+      if (!into) {
+        download(blob, name);
+        return setMaking({ ...told, where: `${name} is in your downloads` });
+      }
+      const put = await putInto(into, blob, name).catch((error) =>
+        fail(inWords(error, 'The files were not all written')),
+      );
+      setMaking(put.ok ? { ...told, where: put.value } : { state: 'failed', message: put.message });
     },
     [store, produced, readBack],
   );

@@ -20,6 +20,8 @@ export interface MakerRoom {
     taken: readonly Taken<Surface>[],
     options: MakeOptions,
     report: Progress,
+    /** What each page's file is called, where there are several. */
+    names?: readonly string[],
   ): Promise<Result<Blob> | null>;
   testSheet(paper: Size): Promise<Result<Blob>>;
   readBack(file: Blob): Promise<Point[]>;
@@ -56,7 +58,7 @@ export function useMaker(): MakerRoom {
   }, [ready, stop]);
 
   const make = useCallback<MakerRoom['make']>(
-    async (project, taken, options, report) => {
+    async (project, taken, options, report, names) => {
       const mine = ++run.current;
       report(0, 'Gathering the pictures');
       try {
@@ -69,7 +71,7 @@ export function useMaker(): MakerRoom {
         await maker.warm(new URL(FONTS_AT, location.href).href);
         const sides = taken.map(({ surface: { id, name }, panel }, i) => ({
           ...{ surface: { id }, panel },
-          name: `${String(i + 1).padStart(String(taken.length).length, '0')} ${fileName(panel?.name ?? name)}`,
+          name: names?.[i] ?? fileName(panel?.name ?? name),
         }));
         const order = { project, taken: sides, options, files: gathered.value, now: Date.now() };
         const told = proxy((share: number, doing: string) => {

@@ -1,4 +1,12 @@
-/** sRGB as an ICC profile (ICC.1:2010, version 4.2), written from its definition: for files that must say what their RGB is. */
+/** RGB spaces as ICC profiles (ICC.1:2010, version 4.2), written from their definitions: for files that must say what their RGB is. */
+
+interface RgbSpace {
+  name: string;
+  /** Under D50, by Bradford. */
+  primaries: { rXYZ: readonly number[]; gXYZ: readonly number[]; bXYZ: readonly number[] };
+  /** A parametric curve: its type, and its numbers. */
+  curve: { type: number; values: readonly number[] };
+}
 
 /** IEC 61966-2-1's primaries under D50, by Bradford (Lindbloom's numbers, from memory; checked against Little CMS's own). */
 const PRIMARIES = {
@@ -38,14 +46,17 @@ const text = (says: string): number[] => [
 ];
 const xyz = (values: readonly number[]): number[] => [...word('XYZ '), ...int(0), ...values.flatMap(fixed)];
 
-export function srgbProfile(): Uint8Array {
-  const curve = [...word('para'), ...int(0), 0, 3, 0, 0, ...CURVE.flatMap(fixed)];
+export const srgbProfile = (): Uint8Array =>
+  rgbProfile({ name: 'sRGB', primaries: PRIMARIES, curve: { type: 3, values: CURVE } });
+
+export function rgbProfile({ name, primaries, curve: { type, values } }: RgbSpace): Uint8Array {
+  const curve = [...word('para'), ...int(0), 0, type, 0, 0, ...values.flatMap(fixed)];
   const tags: [string, number[]][] = [
-    ['desc', text('sRGB')],
+    ['desc', text(name)],
     ['cprt', text('CC0')],
     ['wtpt', xyz(D50)],
     ['chad', [...word('sf32'), ...int(0), ...ADAPTED.flatMap(fixed)]],
-    ...Object.entries(PRIMARIES).map(([name, values]): [string, number[]] => [name, xyz(values)]),
+    ...Object.entries(primaries).map(([name, values]): [string, number[]] => [name, xyz(values)]),
     ...['rTRC', 'gTRC', 'bTRC'].map((name): [string, number[]] => [name, curve]),
   ];
   const table: number[] = [...int(tags.length)];
