@@ -106,13 +106,14 @@ test('a book is leafed through by keys and small pictures', async ({ page }) => 
   expect(await axe(page)).toEqual([]);
   await make.getByRole('button', { name: /^Your own printer/ }).click();
   // At home on letter paper: more than one sheet, as the printer leaves white all round.
-  const white = make.getByRole('textbox', { name: 'The printer leaves white' });
   await make.getByRole('combobox', { name: 'Paper' }).click();
   await page.getByRole('option', { name: /^Letter/ }).click();
   await expect(make.getByText(/^2 sheets of 11 x 8.5 in, true to size/)).toBeVisible();
-  await white.fill('0');
-  await white.press('Enter');
-  await expect(make.getByText(/^1 sheet of 8.5 x 11 in, true to size/)).toBeVisible();
+  await make.getByRole('combobox', { name: 'How it lies on the paper' }).click();
+  await page.getByRole('option', { name: 'A strip of it, to try on scrap' }).click();
+  await expect(
+    make.getByText(/^One sheet of 8.5 x 11 in, with .* from the middle of the page/),
+  ).toBeVisible();
   await make.getByRole('button', { name: 'Make the PDF' }).click();
   await expect(make.getByTestId('made')).toContainText('is in your downloads');
 });

@@ -147,7 +147,7 @@ const files = FORMATS[format].many ? [wanted] : wanted.map((picture) => [picture
 for (const [i, pictures] of files.entries()) {
   const made = await make(pictures, options, shop);
   const name = numbered(i, files.length > 1);
-  await writeFile(name, Buffer.concat(made.ok ? made.value : stop(made.message)));
+  await writeFile(name, made.ok ? made.value : stop(made.message));
   console.log(
     `${name}: ${pictures.length > 1 ? `${pictures.length} pages` : 'a page'} of “${project.title}”, ${format}`,
   );

@@ -1,7 +1,7 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
  * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard,card,
- * calendar,book,sheet,cutter,lines,proof` runs some.
+ * calendar,book,sheet,cutter,lines,proof,out` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -25,6 +25,7 @@ import { lines } from './lines';
 import { dyes } from './dyes';
 import { inks } from './inks';
 import { keeping } from './kept';
+import { out } from './out';
 import { proof } from './proof';
 import { photos } from './photos';
 import { words } from './words';
@@ -291,6 +292,7 @@ try {
   if (wants('cutter')) await cutter(note);
   if (wants('lines')) await lines(browser, { withPage, openFile, note });
   if (wants('proof')) await proof(browser, { withPage, openFile, note });
+  if (wants('out')) await out(note);
   if (wants('cutting')) await cutting({ note });
   if (wants('photos')) await photos({ note });
   if (wants('inks')) await inks({ note });

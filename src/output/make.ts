@@ -5,7 +5,7 @@ import type { Format, MakeOptions } from '@/output/formats';
 import { makeOra } from '@/output/ora/make';
 import { makePdf } from '@/output/pdf/make';
 import { makeJpeg, makePng, makeWebp } from '@/output/pixels/make';
-import { unnoted } from '@/output/notes';
+import { unnoted, unnotedParts } from '@/output/notes';
 import { stockFor, type Maker, type Progress, type Workshop } from '@/output/stock';
 import { makeSvg } from '@/output/svg/make';
 
@@ -23,6 +23,7 @@ const MAKERS: Record<Format, Maker> = {
 const withoutNotes = (shop: Workshop): Workshop => ({
   ...shop,
   bytes: async (sha) => unnoted(await shop.bytes(sha)),
+  parts: async (sha) => unnotedParts(await shop.bytes(sha)),
 });
 
 /** Several pictures become pages of one file where it can hold them; else the first is made. */

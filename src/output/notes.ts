@@ -8,10 +8,10 @@ const SEEN = new Set(['tRNS', 'cHRM', 'gAMA', 'iCCP', 'sBIT', 'sRGB', 'cICP', 'b
 
 /** A JPEG or PNG file without its notes, every pixel as it was; any other, or one that cannot be followed, as it is. */
 export function unnoted(bytes: Uint8Array): Uint8Array {
-  const kept =
-    bytes[0] === 0xff && bytes[1] === 0xd8 ? jpegParts(bytes) : isPng(bytes) ? pngParts(bytes) : null;
-  if (!kept) return bytes;
-  const whole = new Uint8Array(kept.reduce((sum, { length }) => sum + length, 0));
+  const kept = unnotedParts(bytes);
+  const length = kept.reduce((sum, part) => sum + part.length, 0);
+  if (length === bytes.length) return bytes;
+  const whole = new Uint8Array(length);
   let at = 0;
   for (const part of kept) {
     whole.set(part, at);
@@ -19,6 +19,12 @@ export function unnoted(bytes: Uint8Array): Uint8Array {
   }
   return whole;
 }
+
+/** The same in parts that follow each other, of which none is copied. */
+export const unnotedParts = (bytes: Uint8Array): Uint8Array[] =>
+  (bytes[0] === 0xff && bytes[1] === 0xd8 ? jpegParts(bytes) : isPng(bytes) ? pngParts(bytes) : null) ?? [
+    bytes,
+  ];
 
 /** Segments of ITU-T T.81, annex B; what lies beyond the end of the image is none of it. */
 function jpegParts(bytes: Uint8Array): Uint8Array[] | null {
@@ -38,8 +44,10 @@ function jpegParts(bytes: Uint8Array): Uint8Array[] | null {
     if (marker !== 0xda) continue;
     // What is scanned goes on to the next marker that is neither stuffing nor a restart.
     const from = at;
-    while (at + 1 < bytes.length && !(bytes[at] === 0xff && isMarker(bytes[at + 1]!))) at++;
-    if (at + 1 >= bytes.length) at = bytes.length;
+    // The platform's own search: a photo is millions of bytes.
+    do at = bytes.indexOf(0xff, at === from ? at : at + 1);
+    while (at >= 0 && at + 1 < bytes.length && !isMarker(bytes[at + 1]!));
+    if (at < 0 || at + 1 >= bytes.length) at = bytes.length;
     kept.push(bytes.subarray(from, at));
   }
   kept.push(Uint8Array.of(0xff, 0xd9));

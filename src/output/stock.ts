@@ -19,6 +19,8 @@ export interface Workshop {
   asset(sha: string): Asset;
   /** The file's own bytes. */
   bytes(sha: string): Promise<Uint8Array>;
+  /** The same in parts that follow each other, where they are not one. */
+  parts?(sha: string): Promise<Uint8Array[]>;
   /** The file decoded at full size, upright. */
   decode(sha: string): Promise<Drawable>;
   /** The ICC profile of a print condition. */
@@ -50,10 +52,12 @@ export const filesOf = (pictures: readonly Picture[]): string[] => [
 
 /** A workshop that knows files by what they wear, too, and has read those that are drawn. */
 export interface Stock extends Workshop {
+  parts(key: string): Promise<Uint8Array[]>;
   drawing(key: string): PlacedDrawing | undefined;
 }
 
 interface Stamped extends Workshop {
+  parts(key: string): Promise<Uint8Array[]>;
   worn(key: string): Worn | undefined;
 }
 
@@ -117,6 +121,14 @@ function stampedStock(
     // What is stamped or may be clear in places keeps its transparency; a photo stays a photo.
     return worn.ink || type === 'image/png' || type === 'image/webp' ? 'image/png' : 'image/jpeg';
   };
+  const bytes = async (key: string): Promise<Uint8Array> => {
+    const type = asWritten(key);
+    if (!type) return shop.bytes(shaOf(key));
+    const { source, width, height } = await decode(key);
+    const { canvas, context } = shop.platform.canvas(width, height);
+    context.drawImage(source, 0, 0);
+    return shop.encode(canvas, type, TONED_QUALITY);
+  };
   return {
     pictures: pictures.map((picture) => ({
       ...picture,
@@ -134,14 +146,8 @@ function stampedStock(
         const type = asWritten(key);
         return type ? { ...asset, ...uprightSize(asset), orientation: 1, type } : asset;
       },
-      async bytes(key) {
-        const type = asWritten(key);
-        if (!type) return shop.bytes(shaOf(key));
-        const { source, width, height } = await decode(key);
-        const { canvas, context } = shop.platform.canvas(width, height);
-        context.drawImage(source, 0, 0);
-        return shop.encode(canvas, type, TONED_QUALITY);
-      },
+      bytes,
+      parts: async (key) => (asWritten(key) || !shop.parts ? [await bytes(key)] : shop.parts(shaOf(key))),
     },
   };
 }

@@ -11,12 +11,12 @@ export const makePdf: Maker = async (
   progress,
 ) => {
   const files = filesOf(pictures);
-  const bytes = new Map<string, Uint8Array>();
+  const parts = new Map<string, Uint8Array[]>();
   const pixels = new Map<string, ImageData>();
   for (const [i, sha] of files.entries()) {
     progress((0.4 * i) / files.length, `Reading ${i + 1} of ${files.length} pictures`);
     if (stock.asset(sha).type === 'image/svg+xml') continue;
-    if (stock.asset(sha).type === 'image/jpeg') bytes.set(sha, await stock.bytes(sha));
+    if (stock.asset(sha).type === 'image/jpeg') parts.set(sha, await stock.parts(sha));
     else {
       const { source, width, height } = await stock.decode(sha);
       const { context } = stock.platform.canvas(width, height);
@@ -43,10 +43,10 @@ export const makePdf: Maker = async (
       subset: await openSubset(stock.subsetter),
       asset: stock.asset,
       drawing: stock.drawing,
-      bytes: (sha) => bytes.get(sha)!,
+      parts: (sha) => parts.get(sha)!,
       pixels: (sha) => pixels.get(sha)!,
     },
     (share) => progress(0.4 + 0.6 * share, 'Writing the PDF'),
   );
-  return ok([written]);
+  return ok(written);
 };

@@ -31,7 +31,7 @@ import { embedGrey, embedJpeg, embedMask, embedPixels, type Profiles } from '@/o
 import { embedShading } from '@/output/pdf/shading';
 import { Shadows } from '@/output/pdf/shadows';
 import { boxOf, reached, SoftRectangles } from '@/output/pdf/soft-rectangles';
-import { Packer } from '@/output/pdf/stream';
+import { Packer, type Beside } from '@/output/pdf/stream';
 import type { Subset } from '@/output/pdf/subset';
 import { around } from '@/output/pixels/marks';
 import { workedBitmap, WORKED_PPI } from '@/output/pixels/worked';
@@ -43,8 +43,8 @@ export interface PdfSource {
   /** Cuts fonts down; they are embedded whole without. */
   subset: Subset | null;
   asset(sha: string): Asset;
-  /** A JPEG's own bytes, unchanged. */
-  bytes(sha: string): Uint8Array;
+  /** A JPEG's own bytes, unchanged, in parts that follow each other. */
+  parts(sha: string): Uint8Array[];
   /** The drawing behind a picture that is one. */
   drawing(sha: string): PlacedDrawing | undefined;
   /** Any other picture decoded: upright RGBA. */
@@ -141,9 +141,11 @@ export class Pen {
     };
   }
 
-  async finish(): Promise<void> {
+  /** All of it packed; what of it lies beside the file. */
+  async finish(): Promise<Beside> {
     for (const font of this.fonts.values()) font.finish(this.source.subset);
     await this.packer.done();
+    return this.packer.beside;
   }
 
   /** All of a picture that lies within a box of its own. */
@@ -256,7 +258,7 @@ export class Pen {
     const isJpeg = asset.type === 'image/jpeg';
     if (!ref) {
       ref = isJpeg
-        ? embedJpeg(this.packer, this.source.bytes(sha), this.profiles)
+        ? embedJpeg(this.packer, this.source.parts(sha), this.profiles)
         : await embedPixels(this.packer, this.source.pixels(sha));
       this.files.set(sha, ref);
     }

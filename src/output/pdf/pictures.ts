@@ -1,7 +1,7 @@
 /** Picture files in a PDF: JPEG as its own bytes, everything else as packed pixels (ISO 32000-1, 8.9). */
 import type { PDFRef } from '@cantoo/pdf-lib';
 import { jpegFacts } from '@/output/pdf/jpeg';
-import { streamOf, type Packer } from '@/output/pdf/stream';
+import { joined, streamOf, type Packer } from '@/output/pdf/stream';
 
 /** Colour profiles that lie in the file, by what they are. */
 export type Profiles = Map<string, PDFRef>;
@@ -23,10 +23,15 @@ function profileOf(
 const sumOf = (bytes: Uint8Array): number =>
   bytes.reduce((sum, byte) => Math.imul(sum ^ byte, 0x01000193) >>> 0, 0x811c9dc5);
 
+/** What a header is made of is no longer than this (ITU-T T.81, B.1.1.4). */
+const LONGEST_SEGMENT = 2 + 0xffff;
+
 /** The JPEG file as an image, not one byte changed. Its stored pixels, before any Exif turn. */
-export function embedJpeg(packer: Packer, bytes: Uint8Array, profiles: Profiles): PDFRef {
+export function embedJpeg(packer: Packer, parts: readonly Uint8Array[], profiles: Profiles): PDFRef {
   const { context } = packer;
-  const { width, height, components, inverted, profile } = jpegFacts(bytes);
+  const { width, height, components, inverted, profile } = jpegFacts(
+    joined(parts.filter(({ length }) => length <= LONGEST_SEGMENT)),
+  );
   const device = { 1: 'DeviceGray', 3: 'DeviceRGB', 4: 'DeviceCMYK' }[components] ?? 'DeviceRGB';
   const space = profile
     ? context.obj(['ICCBased', profileOf(packer, profile, { N: components, Alternate: device }, profiles)])
@@ -41,7 +46,7 @@ export function embedJpeg(packer: Packer, bytes: Uint8Array, profiles: Profiles)
     Filter: 'DCTDecode',
     ...(inverted ? { Decode: [1, 0, 1, 0, 1, 0, 1, 0] } : {}),
   });
-  return context.register(streamOf(dict, bytes));
+  return context.register(streamOf(dict, parts, packer.beside));
 }
 
 const IMAGE = { Type: 'XObject', Subtype: 'Image', BitsPerComponent: 8 };

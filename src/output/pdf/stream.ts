@@ -4,20 +4,64 @@ import { PDFRawStream, type PDFContext, type PDFDict, type PDFRef } from '@canto
 const encoder = new TextEncoder();
 const [BEFORE, AFTER] = [encoder.encode('\nstream\n'), encoder.encode('\nendstream')];
 
-/** The library copies byte by byte, which for photos takes longer than all else that is written. */
-export function streamOf(dict: PDFDict, bytes: Uint8Array): PDFRawStream {
-  const stream = PDFRawStream.of(dict, bytes);
+/** The bodies of streams that lie beside the file while it is written: where each belongs. */
+export class Beside {
+  private readonly bodies: { at: number; parts: readonly Uint8Array[] }[] = [];
+
+  lies(at: number, parts: readonly Uint8Array[]): void {
+    this.bodies.push({ at, parts });
+  }
+
+  /** The file in parts that follow each other, of which none was copied: its own bytes, and the bodies in their places. */
+  partsOf(written: Uint8Array): Uint8Array[] {
+    const parts: Uint8Array[] = [];
+    let from = 0;
+    for (const { at, parts: body } of this.bodies.sort((a, b) => a.at - b.at)) {
+      parts.push(written.subarray(from, at), ...body);
+      from = at + lengthOf(body);
+    }
+    return [...parts, written.subarray(from)];
+  }
+}
+
+const lengthOf = (parts: readonly Uint8Array[]): number => parts.reduce((sum, { length }) => sum + length, 0);
+
+/** Parts that follow each other as one. */
+export function joined(parts: readonly Uint8Array[]): Uint8Array {
+  const whole = new Uint8Array(lengthOf(parts));
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
+}
+
+/** A body, copied at once: the library copies byte by byte. One that lies `beside` leaves its place free. */
+export function streamOf(
+  dict: PDFDict,
+  body: Uint8Array | readonly Uint8Array[],
+  beside?: Beside,
+): PDFRawStream {
+  const parts = body instanceof Uint8Array ? [body] : body;
+  const length = lengthOf(parts);
+  const stream = PDFRawStream.of(dict, beside ? EMPTY : joined(parts));
+  stream.getContentsSize = () => length;
   stream.copyBytesInto = (buffer, offset) => {
     stream.updateDict();
     let at = offset + dict.copyBytesInto(buffer, offset);
-    for (const part of [BEFORE, bytes, AFTER]) {
-      buffer.set(part, at);
-      at += part.length;
-    }
-    return at - offset;
+    buffer.set(BEFORE, at);
+    at += BEFORE.length;
+    if (beside) beside.lies(at, parts);
+    else buffer.set(stream.contents, at);
+    at += length;
+    buffer.set(AFTER, at);
+    return at + AFTER.length - offset;
   };
   return stream;
 }
+
+const EMPTY = new Uint8Array(0);
 
 /** Fewer bytes than this are no smaller for it. */
 const WORTH_IT = 100;
@@ -26,6 +70,8 @@ const MOST_WAITING = 64e6;
 
 /** Packs bytes by the platform's own deflate, beside what else is done: ten times as fast as one in JavaScript. */
 export class Packer {
+  /** Photos lie beside the file: they are most of it. */
+  readonly beside = new Beside();
   private waiting: Promise<void>[] = [];
   private bytes = 0;
 

@@ -29,14 +29,14 @@ export interface PdfOptions {
 /** Room for crop marks beyond the bleed, points. */
 const MARK_ROOM = 27;
 
-/** One page for each picture, or for each side of a sheet. */
+/** One page for each picture, or for each side of a sheet; the file in parts that follow each other. */
 export async function writePdf(
   pictures: readonly Picture[],
   title: string,
   { withBleed, cropMarks, squares = false, made, sheets, tiled, press }: PdfOptions,
   source: PdfSource,
   progress: (share: number) => void = () => {},
-): Promise<Uint8Array> {
+): Promise<Uint8Array[]> {
   const document = await PDFDocument.create({ updateMetadata: false });
   document.setTitle(title, { showInWindowTitleBar: true });
   document.setCreator('Bellagraph');
@@ -64,9 +64,9 @@ export async function writePdf(
       });
       done(i + 1);
     }
-  await pen.finish();
+  const beside = await pen.finish();
   if (press) markForPress(document, press, { title, made, id: await idOf(title, made) });
-  return document.save({ useObjectStreams: true });
+  return beside.partsOf(await document.save({ useObjectStreams: true }));
 }
 
 /** The same for the same page made at the same time: 32 hexadecimal digits. */

@@ -87,22 +87,22 @@ function lines(
 /** By a Gaussian, across and then down; beyond an edge lies what lies at it. */
 function blurred(values: Float64Array, width: number, height: number, sigma: number): Float64Array {
   const reach = Math.ceil(3 * sigma);
-  const weights = Array.from({ length: 2 * reach + 1 }, (_, i) =>
+  const weights = Float64Array.from({ length: 2 * reach + 1 }, (_, i) =>
     Math.exp(-((i - reach) ** 2) / (2 * sigma ** 2)),
   );
   const all = weights.reduce((sum, weight) => sum + weight, 0);
-  const along = (from: Float64Array, horizontal: boolean) =>
-    from.map((_, i) => {
-      const [x, y] = [i % width, Math.floor(i / width)];
-      return (
-        weights.reduce((sum, weight, k) => {
-          const px = horizontal ? Math.min(width - 1, Math.max(0, x + k - reach)) : x;
-          const py = horizontal ? y : Math.min(height - 1, Math.max(0, y + k - reach));
-          return sum + weight * from[py * width + px]!;
-        }, 0) / all
-      );
-    });
-  return along(along(values, true), false);
+  const along = (from: Float64Array, length: number, count: number, step: number, next: number) => {
+    const out = new Float64Array(from.length);
+    for (let line = 0; line < count; line++)
+      for (let i = 0; i < length; i++) {
+        let sum = 0;
+        for (let k = -reach; k <= reach; k++)
+          sum += weights[k + reach]! * from[line * next + step * Math.min(length - 1, Math.max(0, i + k))]!;
+        out[line * next + step * i] = sum / all;
+      }
+    return out;
+  };
+  return along(along(values, width, height, 1, width), height, width, width, 1);
 }
 
 function stopsOn(map: Float64Array, width: number, height: number): Eye['stops'] {

@@ -9,8 +9,8 @@ export interface Field {
   lab: Float64Array;
 }
 
-/** Pixels of the longer side. */
-export const FIELD_SIDE = 96;
+/** Pixels of the longer side: as many as those who published it used. */
+export const FIELD_SIDE = 64;
 
 /** Each pixel the mean of those it is made from. */
 export function fieldOf({ data, width, height }: PagePixels): Field {
