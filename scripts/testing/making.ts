@@ -10,15 +10,37 @@ import type { Taken } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { MakeOptions } from '@/output/formats';
-import { make } from '@/output/make';
+import { make, makeSheets } from '@/output/make';
+import type { SheetPicture } from '@/output/pixels/sheets';
 import { equipped, needsOf } from '@/core/project/needs';
 import { nodeTypesetter, nodeWorkshop, readNodeFont } from '../node/platform';
 import { assetOf } from './samples';
+
+type Page = Surface | Taken<Surface>;
+type Asked = Partial<MakeOptions> & Pick<MakeOptions, 'format'>;
+const FIRST = { ppi: 300, withBleed: false, cropMarks: false };
 
 export function making() {
   const folder = mkdtempSync(join(tmpdir(), 'output-'));
   const files = new Map<string, Buffer>();
   let typesetter: Promise<Typesetter> | undefined;
+  const ready = async (of: Project, options: Asked, pages: readonly Page[]) => {
+    const letters = await equipped(await (typesetter ??= nodeTypesetter()), needsOf(of), readNodeFont);
+    const tools = toolsFor(of, letters);
+    const pictures = pages
+      .map((page) => ('surface' in page ? page : { surface: page }))
+      .map((taken) =>
+        options.only
+          ? drawAlone(taken.surface, options.only, tools)
+          : { ...drawTaken(taken, tools), title: of.title },
+      );
+    const workshop = nodeWorkshop(
+      (sha) => of.assets[sha]!,
+      (sha) => files.get(sha)!,
+      letters,
+    );
+    return { pictures, workshop };
+  };
   return {
     folder,
     /** By SHA-256. */
@@ -35,33 +57,23 @@ export function making() {
     /** The first page, or these, as a file of this name; the path to it. */
     async made(
       of: Project,
-      options: Partial<MakeOptions> & Pick<MakeOptions, 'format'>,
+      options: Asked,
       name: string,
-      pages: readonly (Surface | Taken<Surface>)[] = of.surfaces.slice(0, 1),
+      pages: readonly Page[] = of.surfaces.slice(0, 1),
     ): Promise<string> {
-      const letters = await equipped(await (typesetter ??= nodeTypesetter()), needsOf(of), readNodeFont);
-      const tools = toolsFor(of, letters);
-      const pictures = pages
-        .map((page) => ('surface' in page ? page : { surface: page }))
-        .map((taken) =>
-          options.only
-            ? drawAlone(taken.surface, options.only, tools)
-            : { ...drawTaken(taken, tools), title: of.title },
-        );
-      const workshop = nodeWorkshop(
-        (sha) => of.assets[sha]!,
-        (sha) => files.get(sha)!,
-        letters,
-      );
-      const result = await make(
-        pictures,
-        { ppi: 300, withBleed: false, cropMarks: false, ...options },
-        workshop,
-      );
+      const { pictures, workshop } = await ready(of, options, pages);
+      const result = await make(pictures, { ...FIRST, ...options }, workshop);
       if (!result.ok) throw new Error(result.message);
       const path = join(folder, name);
       writeFileSync(path, Buffer.concat(result.value));
       return path;
+    },
+    /** The sides of sheets as pictures, for a browser's own print. */
+    async printed(of: Project, options: Asked, pages: readonly Page[]): Promise<SheetPicture[]> {
+      const { pictures, workshop } = await ready(of, options, pages);
+      const result = await makeSheets(pictures, { ...FIRST, ...options }, workshop);
+      if (!result.ok) throw new Error(result.message);
+      return result.value;
     },
   };
 }

@@ -5,6 +5,7 @@ import type { Format, MakeOptions } from '@/output/formats';
 import { makeOra } from '@/output/ora/make';
 import { makePdf } from '@/output/pdf/make';
 import { makeJpeg, makePng, makeWebp } from '@/output/pixels/make';
+import { sheetPictures, type SheetPicture } from '@/output/pixels/sheets';
 import { unnoted, unnotedParts } from '@/output/notes';
 import { stockFor, type Maker, type Progress, type Workshop } from '@/output/stock';
 import { makeSvg } from '@/output/svg/make';
@@ -38,4 +39,15 @@ export async function make(
     options.notes ? shop : withoutNotes(shop),
   );
   return MAKERS[options.format](pictures, options, stock, progress);
+}
+
+/** The sides of sheets as pictures, for a browser's own print. */
+export async function makeSheets(
+  pictures: readonly Picture[],
+  options: MakeOptions,
+  shop: Workshop,
+  progress: Progress = () => {},
+): Promise<Result<SheetPicture[]>> {
+  const { pictures: named, stock } = await stockFor(pictures, shop);
+  return sheetPictures(named, options, stock, progress);
 }

@@ -3,11 +3,17 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import { evenly } from '@/core/geometry/sides';
+import { foldedOn } from '@/core/packing/on-paper';
 import { tilesOf } from '@/core/packing/tiles';
+import { book } from '../../scripts/testing/books';
+import { difference } from '../../scripts/testing/difference';
 import { making } from '../../scripts/testing/making';
 import { inkPiece, laid, photoOf, project, quarters } from '../../scripts/testing/samples';
+import { madeBy, waysOut } from '@/core/product';
+import type { Project } from '@/core/project/model';
+import type { MakeOptions } from '@/output/formats';
 
-const { folder, tool, register, made } = making();
+const { folder, tool, register, made, printed } = making();
 const LETTER = { width: 612, height: 792 };
 
 test('12 x 12 in on letter paper: four sheets that come together to the page', async () => {
@@ -58,6 +64,47 @@ test('12 x 12 in on letter paper: four sheets that come together to the page', a
   for (let i = 0; i < expected.length; i++) most = Math.max(most, Math.abs(expected[i]! - together[i]!));
   // Of 255: poppler rounds once more where a page is shown in parts.
   expect(most).toBeLessThanOrEqual(4);
+});
+
+test('handed to a browser’s print, sheets look as they do in a PDF: in tiles, and folded', async () => {
+  const photo = register(quarters(400, 400), 400, 400);
+  const page = laid(
+    [photoOf('photo', photo, { x: 100, y: 80, width: 640, height: 700 })],
+    [photo],
+    project(864, 864),
+  );
+  const compare = async (
+    of: Project,
+    options: Partial<MakeOptions>,
+    pages: Parameters<typeof printed>[2],
+  ) => {
+    const path = await made(of, { format: 'pdf', ...options }, 'sheets.pdf', pages);
+    const sheets = await printed(of, { format: 'jpg', ...options, ppi: 72 }, pages);
+    for (const [i, { paper, jpeg }] of sheets.entries()) {
+      const [ours, theirs] = [join(folder, `ours-${i}.jpg`), join(folder, `theirs-${i}`)];
+      await sharp(jpeg).toFile(ours);
+      const number = String(i + 1);
+      tool('pdftoppm', '-r', '72', '-png', '-singlefile', '-f', number, '-l', number, path, theirs);
+      const { width, height } = await sharp(ours).metadata();
+      expect([width, height]).toEqual([Math.round(paper.width), Math.round(paper.height)]);
+      expect((await difference(ours, `${theirs}.png`)).mean).toBeLessThan(1.2);
+    }
+    return sheets.length;
+  };
+  const tiled = { paper: LETTER, lost: evenly(18), overlap: 18 };
+  expect(await compare(page, { tiled }, page.surfaces)).toBe(4);
+  const booklet = book('booklet', 288, 288);
+  const inked = {
+    ...booklet,
+    surfaces: booklet.surfaces.map((side, i) => ({
+      ...side,
+      pile: [inkPiece(side.id, 40 + 10 * i, 40, 200, 90 + 6 * i)],
+    })),
+  };
+  const way = waysOut(inked.product).find(({ folded }) => folded)!;
+  const taken = madeBy(inked, way);
+  const sheets = foldedOn(taken, { folds: 2 }, 1, false);
+  expect(await compare(inked, { sheets }, taken)).toBe(6);
 });
 
 test('tiles cover every page once and the overlap twice, in as few sheets as either way of the paper needs', () => {

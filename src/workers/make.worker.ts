@@ -13,7 +13,7 @@ import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project
 import { shaOfFamily } from '@/core/text/families';
 import type { Typesetter } from '@/core/text/typesetter';
 import { inOneFile, type MakeOptions } from '@/output/formats';
-import { make } from '@/output/make';
+import { make, makeSheets } from '@/output/make';
 import type { Point } from '@/output/pdf/preflight';
 import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
@@ -41,10 +41,8 @@ async function warm(fonts: string): Promise<void> {
   await (opening ??= openTypesetter(shipped));
 }
 
-async function makeFile(
-  { project, taken, options, files, now }: Order,
-  progress: Progress,
-): Promise<Result<Blob>> {
+/** What is made, drawn, and what it is made with. */
+async function readied({ project, taken, options, files, now }: Order) {
   if (!opening) throw new Error('The fonts have not been opened.');
   const typesetter = await equipped(await opening, needsOf(project), async (name) => {
     const own = files.get(shaOfFamily(name) ?? '')?.own;
@@ -57,7 +55,12 @@ async function makeFile(
     return { ...drawTaken({ surface, panel }, tools), title: project.title };
   });
   const pages = [...pictures, ...planPictures(options, typesetter)];
-  const shop = shopFor(project, files, typesetter, now);
+  return { pictures, pages, shop: shopFor(project, files, typesetter, now) };
+}
+
+async function makeFile(order: Order, progress: Progress): Promise<Result<Blob>> {
+  const { taken, options } = order;
+  const { pictures, pages, shop } = await readied(order);
   const { format } = options;
   if (inOneFile(format, taken.length)) return blobOf(await make(pages, options, shop, progress), format);
   const zip = openZip();
@@ -70,6 +73,22 @@ async function makeFile(
     await zip.add(`${taken[i]!.name}.${format}`, made.value);
   }
   return ok(await zip.close());
+}
+
+/** The sides of sheets as pictures, each with its paper in points. */
+async function makeSheetPictures(
+  order: Order,
+  progress: Progress,
+): Promise<Result<{ paper: Size; blob: Blob }[]>> {
+  const { pages, shop } = await readied(order);
+  const made = await makeSheets(pages, order.options, shop, progress);
+  if (!made.ok) return made;
+  return ok(
+    made.value.map(({ paper, jpeg }) => ({
+      paper,
+      blob: new Blob([jpeg as Uint8Array<ArrayBuffer>], { type: TYPES.jpg }),
+    })),
+  );
 }
 
 const shopFor = (
@@ -133,6 +152,6 @@ async function readBack(file: Blob): Promise<Point[]> {
   return preflight(new Uint8Array(await file.arrayBuffer()));
 }
 
-const maker = { warm, makeFile, testSheetOf, readBack };
+const maker = { warm, makeFile, makeSheetPictures, testSheetOf, readBack };
 export type Maker = typeof maker;
 expose(maker);

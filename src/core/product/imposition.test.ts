@@ -34,6 +34,17 @@ describe('known signatures (common practice of sheetwise right-angle folding, fr
       ...['12 5', '6 11', '10 7', '8 9'],
     ]);
   });
+  test('32 pages: eight sheets laid into each other, and two signatures of sheets folded three times', () => {
+    const nested = imposed(32, { folds: 1 }).map(read).flat();
+    expect([...nested.slice(0, 4), ...nested.slice(-2)]).toEqual([
+      ...['32 1', '2 31', '30 3', '4 29'],
+      ...['18 15', '16 17'],
+    ]);
+    expect(imposed(32, { folds: 3, nested: 1 }).slice(2).map(read)).toEqual([
+      ['21* 28* 25* 24*', '20 29 32 17'],
+      ['23* 26* 27* 22*', '18 31 30 19'],
+    ]);
+  });
   test('20 pages in signatures of 16: the last has one sheet; 6 pages leave two blank at the end', () => {
     expect(imposed(20, { folds: 1, nested: 4 }).slice(-2).map(read).flat()).toEqual(['20 17', '18 19']);
     expect(imposed(6, { folds: 1 }).map(read).flat()).toEqual(['- 1', '2 -', '6 3', '4 5']);

@@ -93,7 +93,7 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
     sheets,
     tilingOf(tiles, printer),
   );
-  const { making, start, tryOut, testSheet, cancel } = file;
+  const { making, start, print, tryOut, testSheet, cancel } = file;
   const [tray, setTray] = useState<Tray | null>(null);
   const typesetter = useSession((session) => session.typesetter);
   const { found, clear } = useFindings(project, taken, typesetter);
@@ -248,6 +248,16 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
               }}
             >
               Try it out
+            </Button>
+          )}
+          {purpose.tiles && (
+            <Button
+              variant="outlined"
+              color="inherit"
+              disabled={busy || none}
+              onClick={() => void print(options, choice)}
+            >
+              Print …
             </Button>
           )}
           {canPutInto() && !inOneFile(options.format, taken.length) && (

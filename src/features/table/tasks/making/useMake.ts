@@ -5,6 +5,7 @@ import { fileTitle } from '@/core/product';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { download, fileName } from '@/features/shared/download';
 import type { Choice } from '@/features/table/tasks/making/choices';
+import { printSheets } from '@/features/table/tasks/making/print';
 import type { MakerRoom } from '@/features/table/tasks/making/useMaker';
 import { useRoom } from '@/features/table/room/context';
 import { fail } from '@/core/result';
@@ -28,7 +29,7 @@ export const reported =
   (now: Making): Making =>
     now.state === 'making' ? { state: 'making', share, doing } : now;
 
-export function useMake({ make, testSheet: sheetMade, readBack, stop }: MakerRoom) {
+export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: MakerRoom) {
   const { store } = useRoom();
   const [making, setMaking] = useState<Making>({ state: 'idle' });
   const run = useRef(0);
@@ -94,6 +95,21 @@ export function useMake({ make, testSheet: sheetMade, readBack, stop }: MakerRoo
     [store, produced, readBack],
   );
 
+  /** The sheets handed to the browser's own print. */
+  const print = useCallback(
+    async (options: MakeOptions, { taken }: Pick<Choice, 'taken'>) => {
+      const mine = ++run.current;
+      const { project } = store.getState().history;
+      setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
+      const made = await sheets(project, taken, options, (share, doing) => setMaking(reported(share, doing)));
+      if (!made || run.current !== mine) return;
+      if (!made.ok) return setMaking({ state: 'failed', message: made.message });
+      setMaking({ state: 'idle' });
+      await printSheets(made.value);
+    },
+    [store, sheets],
+  );
+
   /** The file without putting it into the downloads: what comes out of it is looked at. */
   const tryOut = useCallback(
     async (options: MakeOptions, { taken }: Pick<Choice, 'taken'>) => {
@@ -115,7 +131,7 @@ export function useMake({ make, testSheet: sheetMade, readBack, stop }: MakerRoo
     [sheetMade],
   );
 
-  return { making, start, tryOut, testSheet, cancel };
+  return { making, start, print, tryOut, testSheet, cancel };
 }
 
 /** What pieces are called together, for their file. */

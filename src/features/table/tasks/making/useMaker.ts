@@ -11,7 +11,7 @@ import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
 import type { MakeOptions } from '@/output/formats';
 import type { Point } from '@/output/pdf/preflight';
 import type { Progress } from '@/output/stock';
-import type { Maker } from '@/workers/make.worker';
+import type { Maker, Order } from '@/workers/make.worker';
 
 export interface MakerRoom {
   /** One finished file; null where it was stopped meanwhile. */
@@ -23,6 +23,13 @@ export interface MakerRoom {
     /** What each page's file is called, where there are several. */
     names?: readonly string[],
   ): Promise<Result<Blob> | null>;
+  /** Sides of sheets as pictures, each with its paper in points. */
+  sheets(
+    project: Project,
+    taken: readonly Taken<Surface>[],
+    options: MakeOptions,
+    report: Progress,
+  ): Promise<Result<{ paper: Size; blob: Blob }[]> | null>;
   testSheet(paper: Size): Promise<Result<Blob>>;
   readBack(file: Blob): Promise<Point[]>;
   /** Whatever it is at ends at once. */
@@ -57,8 +64,16 @@ export function useMaker(): MakerRoom {
     return stop;
   }, [ready, stop]);
 
-  const make = useCallback<MakerRoom['make']>(
-    async (project, taken, options, report, names) => {
+  /** Whatever is made of pages, unless it was stopped meanwhile. */
+  const working = useCallback(
+    async <T>(
+      project: Project,
+      taken: readonly Taken<Surface>[],
+      options: MakeOptions,
+      report: Progress,
+      names: readonly string[] | undefined,
+      work: (maker: Remote<Maker>, order: Order, told: Progress) => Promise<Result<T>>,
+    ): Promise<Result<T> | null> => {
       const mine = ++run.current;
       report(0, 'Gathering the pictures');
       try {
@@ -77,7 +92,7 @@ export function useMaker(): MakerRoom {
         const told = proxy((share: number, doing: string) => {
           if (run.current === mine) report(share, doing);
         });
-        const made = await Promise.race([maker.makeFile(order, told), failed]);
+        const made = await Promise.race([work(maker, order, told), failed]);
         return run.current === mine ? made : null;
       } catch (error) {
         if (run.current !== mine) return null;
@@ -88,6 +103,19 @@ export function useMaker(): MakerRoom {
       }
     },
     [ready, stop],
+  );
+
+  const make = useCallback<MakerRoom['make']>(
+    (project, taken, options, report, names) =>
+      working(project, taken, options, report, names, (maker, order, told) => maker.makeFile(order, told)),
+    [working],
+  );
+  const sheets = useCallback<MakerRoom['sheets']>(
+    (project, taken, options, report) =>
+      working(project, taken, options, report, undefined, (maker, order, told) =>
+        maker.makeSheetPictures(order, told),
+      ),
+    [working],
   );
 
   /** The page by which one sees how far backs are off. */
@@ -112,5 +140,5 @@ export function useMaker(): MakerRoom {
     [ready],
   );
 
-  return { make, testSheet, readBack, stop };
+  return { make, sheets, testSheet, readBack, stop };
 }
