@@ -9,9 +9,13 @@ import { bringIn, layByEnter, newPage, photo, photosInBox, title } from './table
 const make = (page: Page) => page.getByRole('dialog', { name: /^Make/ });
 const purpose = (page: Page, name: RegExp) => make(page).getByRole('button', { name });
 
-test('at home: a printer is measured, a page is tried out on it, true to size and smaller', async ({
+test('at home: a printer is measured, a page is tried out on it, true to size and smaller, and printed', async ({
   page,
 }) => {
+  // What a browser would print, without its own window.
+  await page.addInitScript(() => {
+    window.print = () => (parent.document.body.dataset.printed = document.documentElement.outerHTML);
+  });
   await newPage(page);
   await bringIn(page, photo('fly-in-plum-kite'));
   await layByEnter(photosInBox(page).first());
@@ -48,6 +52,17 @@ test('at home: a printer is measured, a page is tried out on it, true to size an
     .poll(() => sheet.evaluate((image: HTMLImageElement) => image.naturalWidth))
     .toBeGreaterThan(700);
   expect(await axe(page)).toEqual([]);
+  await tray.getByRole('button', { name: 'Done' }).click();
+  await make(page).getByRole('button', { name: 'Print …' }).click();
+  await expect(page.locator('body')).toHaveAttribute(
+    'data-printed',
+    /@page s6120x7920 { size: 612pt 792pt; margin: 0 }/,
+  );
+  const shown = page.frameLocator('[data-testid=print-frame]').locator('img');
+  await expect(shown).toHaveCount(1);
+  expect(
+    await shown.evaluate((image: HTMLImageElement) => [image.naturalWidth, image.naturalHeight]),
+  ).toEqual([2550, 3300]);
 });
 
 test('chosen pages as JPEG files with names of one’s own; as one picture that turns them; in layers', async ({
