@@ -1,7 +1,6 @@
 'use client';
 /** Files for one purpose: what goes into them, what comes out, what the checks found. */
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState, type ComponentProps } from 'react';
 import type { Size } from '@/core/geometry/box';
@@ -15,7 +14,6 @@ import { madeOf } from '@/core/picture/picture';
 import { foldsOn, sidesOf, type Taken } from '@/core/product';
 import { sheetIn, type SheetProduct } from '@/core/product/sheet';
 import { SHEET_PAPERS } from '@/core/product/sheet/start';
-import { ok } from '@/core/result';
 import { surfaceOf, type Surface } from '@/core/project/model';
 import { formatSides } from '@/core/units/lengths';
 import { download } from '@/features/shared/download';
@@ -23,10 +21,12 @@ import { Findings, useFindings } from '@/features/table/parts/Findings';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/table/tasks/making/choices';
 import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
-import { canPutInto, folderChosen, type Folder } from '@/features/table/tasks/making/folder';
+import { FileActions } from '@/features/table/tasks/making/FileActions';
+import type { Folder } from '@/features/table/tasks/making/folder';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { ALL_PAGES, FIRST_PATTERN, namesBy, pagesWanted } from '@/features/table/tasks/making/names';
 import { OutColumns } from '@/features/table/tasks/making/OutColumns';
+import { PagesAndNames } from '@/features/table/tasks/making/PagesAndNames';
 import { PaperControls } from '@/features/table/tasks/making/PaperControls';
 import { PrinterTray } from '@/features/table/tasks/making/PrinterTray';
 import { Outcome } from '@/features/table/tasks/making/Outcome';
@@ -37,7 +37,6 @@ import type { useMake } from '@/features/table/tasks/making/useMake';
 import { tilingOf, usePrinters, useTiles, type TileWishes } from '@/features/table/tasks/making/usePrinters';
 import { useSheets } from '@/features/table/tasks/making/useSheets';
 import { WhatIsMade } from '@/features/table/tasks/making/WhatIsMade';
-import { LengthField } from '@/ui/LengthField';
 import { Turned } from '@/ui/Turned';
 import { FORMATS, inOneFile, type Format, type MakeOptions } from '@/output/formats';
 
@@ -126,37 +125,15 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
         <>
           <WhatIsMade {...{ choices, choice, disabled: busy, onChoose: setWanted }} />
           {whole.taken.length > 1 && !whole.folded && !whole.packed && (
-            <Box
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: inOneFile(options.format, taken.length) ? '1fr' : '1fr 1.4fr',
-                gap: 1.5,
-                mb: 1.5,
-              }}
-            >
-              <LengthField
-                label="Pages"
-                disabled={busy}
-                shown={taken.length === whole.taken.length ? ALL_PAGES : pages}
-                read={(text) => {
-                  const read = pagesWanted(text, whole.taken.length);
-                  return read.ok ? ok(text.trim() || ALL_PAGES) : read;
-                }}
-                onCommit={setPages}
-              />
-              {!inOneFile(options.format, taken.length) && (
-                <LengthField
-                  label="Their files are called"
-                  disabled={busy}
-                  shown={pattern}
-                  read={(text) => {
-                    const read = named(text.trim());
-                    return read.ok ? ok(text.trim()) : read;
-                  }}
-                  onCommit={setPattern}
-                />
-              )}
-            </Box>
+            <PagesAndNames
+              pages={taken.length === whole.taken.length ? ALL_PAGES : pages}
+              count={whole.taken.length}
+              pattern={inOneFile(options.format, taken.length) ? null : pattern}
+              named={named}
+              disabled={busy}
+              onPages={setPages}
+              onPattern={setPattern}
+            />
           )}
           {choice.folded && (
             <FoldingControls
@@ -215,66 +192,35 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
               {outInWords({ choice, options, sheets, size, trim, unit })}
             </Typography>
           </Box>
+          <Outcome making={making} />
           <Typography variant="h3">What the checks found</Typography>
           <Findings {...{ found, clear, several, disabled: busy, onShown: onClose }} />
-          <Outcome making={making} />
           {tray && <PrinterTray {...tray} onClose={() => setTray(null)} />}
         </>
       }
       actions={
-        <>
-          <Button
-            color="inherit"
-            disabled={busy}
-            onClick={() => {
-              onClose();
-              store.getState().openSheet('cutter');
-            }}
-          >
-            To the cutter …
-          </Button>
-          <Box sx={{ flex: 1 }} />
-          <Button color="inherit" onClick={busy ? cancel : onClose}>
-            {busy ? 'Cancel' : 'Back to the table'}
-          </Button>
-          {purpose.tiles && (
-            <Button
-              variant="outlined"
-              color="inherit"
-              disabled={busy || none}
-              onClick={async () => {
-                const pdf = await tryOut(options, choice);
-                if (pdf) setTray({ pdf, both: Boolean(choice.folded ?? choice.packed) });
-              }}
-            >
-              Try it out
-            </Button>
-          )}
-          {purpose.tiles && (
-            <Button
-              variant="outlined"
-              color="inherit"
-              disabled={busy || none}
-              onClick={() => void print(options, choice)}
-            >
-              Print …
-            </Button>
-          )}
-          {canPutInto() && !inOneFile(options.format, taken.length) && (
-            <Button
-              variant="outlined"
-              color="inherit"
-              disabled={busy || none}
-              onClick={() => void folderChosen().then((into) => into && make(into))}
-            >
-              Into a folder …
-            </Button>
-          )}
-          <Button variant="contained" size="large" disabled={busy || none} onClick={() => make()}>
-            Make the {FORMATS[options.format].name}
-            {!inOneFile(options.format, taken.length) && ' files'}
-          </Button>
-        </>
+        <FileActions
+          {...{ busy, none }}
+          makes={`Make the ${FORMATS[options.format].name}${inOneFile(options.format, taken.length) ? '' : ' files'}`}
+          several={!inOneFile(options.format, taken.length)}
+          printed={
+            purpose.tiles
+              ? {
+                  print: () => void print(options, choice),
+                  tryOut: async () => {
+                    const pdf = await tryOut(options, choice);
+                    if (pdf) setTray({ pdf, both: Boolean(choice.folded ?? choice.packed) });
+                  },
+                }
+              : null
+          }
+          onMake={make}
+          onBack={busy ? cancel : onClose}
+          onCutter={() => {
+            onClose();
+            store.getState().openSheet('cutter');
+          }}
+        />
       }
     />
   );

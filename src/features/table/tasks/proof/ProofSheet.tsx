@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { conditionsFor } from '@/core/press/conditions';
+import { heldOf } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import { lookedOver } from '@/core/proof/look-over';
 import { formatSize } from '@/core/units/lengths';
@@ -139,6 +140,17 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
             <ToggleButton value="whole">Whole</ToggleButton>
             <ToggleButton value="true">True size</ToggleButton>
           </ToggleButtonGroup>
+          {heldOf(project) && (
+            <Button
+              color="inherit"
+              onClick={() => {
+                onClose();
+                store.getState().openSheet('held');
+              }}
+            >
+              In the hand …
+            </Button>
+          )}
           <Button color="inherit" onClick={onClose}>
             Back to the table
           </Button>

@@ -34,7 +34,7 @@ const asWish = (kept: unknown): OrderWish => {
   return { ...FIRST, customer: typeof customer === 'string' ? customer.slice(0, LONGEST_NAME) : '' };
 };
 
-export function OrderPrints({ order: { ordering, busy, orders, order, cancel }, onClose }: Props) {
+export function OrderPrints({ order: { ordering, busy, orders, order, forget, cancel }, onClose }: Props) {
   const project = useSession((session) => session.history.project);
   const job = useMemo(() => jobOf(project), [project]);
   const [shop, setShop] = useState<Catalogue | null>(null);
@@ -135,7 +135,7 @@ export function OrderPrints({ order: { ordering, busy, orders, order, cancel }, 
               </Box>
             )}
             {ordering.state === 'failed' && <Alert severity="error">{ordering.message}</Alert>}
-            {open && !busy && <Refused row={open} onShown={onClose} />}
+            {open && !busy && <Refused row={open} onShown={onClose} onForget={() => forget(open)} />}
           </Box>
           {kept.length > 0 && (
             <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>

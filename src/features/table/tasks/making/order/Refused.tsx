@@ -16,9 +16,11 @@ interface Props {
   row: OrderRow;
   /** Something of it is shown on the table. */
   onShown: () => void;
+  /** It is not wanted any more. */
+  onForget: () => void;
 }
 
-export function Refused({ row, onShown }: Props) {
+export function Refused({ row, onShown, onForget }: Props) {
   const { store } = useRoom();
   const show = useCallback(
     (found: Found) => {
@@ -65,6 +67,9 @@ export function Refused({ row, onShown }: Props) {
           );
         })}
       </Box>
+      <Button size="small" color="inherit" onClick={onForget} sx={{ mt: 1 }}>
+        Let it be
+      </Button>
     </Alert>
   );
 }

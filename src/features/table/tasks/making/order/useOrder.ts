@@ -11,7 +11,7 @@ import { send, stateOf } from '@/features/table/tasks/making/order/shop';
 import { PURPOSES } from '@/features/table/tasks/making/purposes';
 import type { MakerRoom } from '@/features/table/tasks/making/useMaker';
 import type { OrderRow } from '@/storage/database';
-import { keepOrder, noteState, ordersOf } from '@/storage/orders';
+import { forgetOrder, keepOrder, noteState, ordersOf } from '@/storage/orders';
 import { inWords } from '@/storage/trouble';
 
 export interface OrderWish {
@@ -26,6 +26,9 @@ export type Ordering =
 
 /** How often a shop is asked how far its orders are, ms. */
 const ASKED_EVERY = 10_000;
+
+/** As a ticket takes it. */
+const titled = (title: string): string => title.trim().slice(0, 200) || 'Untitled';
 
 export function useOrder({ make, stop }: MakerRoom) {
   const { store } = useRoom();
@@ -96,7 +99,7 @@ export function useOrder({ make, stop }: MakerRoom) {
         value: {
           blobs,
           ticket: {
-            ...{ ticket: 1, job: id, title: project.title, customer, copies },
+            ...{ ticket: 1, job: id, title: titled(project.title), customer, copies },
             ...(note ? { note } : {}),
             ...{ product: job.product, condition: conditionOf(condition).data, files },
           },
@@ -129,15 +132,13 @@ export function useOrder({ make, stop }: MakerRoom) {
         const files = sent.value.answer?.accepted
           ? ticket.files.map(({ name }, i) => ({ name, blob: blobs[i]! }))
           : [];
-        await keepOrder({
-          project,
-          id: ticket.job,
-          shop,
-          sent: Date.now(),
-          ticket,
-          state: sent.value,
-          files,
-        });
+        const row = { project, id: ticket.job, shop, sent: Date.now(), ticket, state: sent.value, files };
+        // It went out whatever happens here: a browser that is full keeps at least what it was.
+        const kept = await keepOrder(row).catch(() => keepOrder({ ...row, files: [] }).catch(() => null));
+        if (kept === null)
+          return failed(
+            `${shop} has it as ${sent.value.order}, but this browser could not keep that: note the number.`,
+          );
         await read();
         setOrdering({ state: 'idle' });
       } catch (error) {
@@ -149,5 +150,8 @@ export function useOrder({ make, stop }: MakerRoom) {
     [packed, project, read],
   );
 
-  return { ordering, busy: ordering.state === 'busy', orders, order, cancel };
+  /** One that was refused and is not wanted any more. */
+  const forget = useCallback((row: OrderRow) => void forgetOrder(row).then(read), [read]);
+
+  return { ordering, busy: ordering.state === 'busy', orders, order, forget, cancel };
 }
