@@ -33,6 +33,14 @@ test('a coarse photo is refused where it lies; made smaller, the page is accepte
   await make(page).getByRole('button', { name: 'Send the order' }).click();
   await expect(make(page).getByText('The print shop has a fault of its own (502).')).toBeVisible();
   await page.unroute('**/files/*');
+  // Cancelled on its way: nothing was ordered, and nothing is left of it.
+  await page.route('**/files/*', () => new Promise(() => {}));
+  await make(page).getByRole('button', { name: 'Send the order' }).click();
+  await expect(make(page).getByText('Sending pages.pdf …')).toBeVisible();
+  await make(page).getByRole('button', { name: 'Cancel' }).click();
+  await expect(make(page).getByRole('progressbar')).toBeHidden();
+  await expect(ordered(page)).toHaveCount(0);
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
   await make(page).getByRole('button', { name: 'Send the order' }).click();
   await expect(refused(page)).toContainText('one thing to mend');
   await expect(refused(page)).toContainText(

@@ -107,3 +107,18 @@ test('a JPEG says which RGB it is in; in Adobe RGB it looks as it does in sRGB',
   const raw = async (path: string) => sharp(path, {}).raw().keepIccProfile().toBuffer();
   expect((await raw(plain)).equals(await raw(wide))).toBe(false);
 });
+
+test('lying on a table a page is as large as is asked, its own pixels in the middle, the table all round', async () => {
+  const path = await made(sampler(), { format: 'png', side: 500, desk: true }, 'desk.png');
+  const plain = await made(sampler(), { format: 'png', side: 440 }, 'plain.png');
+  const { width, height } = await sharp(path).metadata();
+  expect([width, height]).toEqual([500, 353]);
+  const middle = join(folder, 'middle.png');
+  const size = await sharp(plain).metadata();
+  await sharp(path).extract({ left: 30, top: 30, width: size.width, height: size.height }).toFile(middle);
+  expect((await difference(middle, plain)).mean).toBeLessThan(0.1);
+  const at = async (left: number, top: number) =>
+    [...(await sharp(path).extract({ left, top, width: 1, height: 1 }).removeAlpha().raw().toBuffer())][0]!;
+  // Light falls from the upper left: the shadow lies below.
+  expect(await at(250, 326)).toBeLessThan((await at(250, 26)) - 20);
+});

@@ -2,12 +2,13 @@
 import { madeOf, type Picture } from '@/core/picture/picture';
 import { fail, ok, type Result } from '@/core/result';
 import { ppiOf, type MakeOptions } from '@/output/formats';
+import { AROUND, onDesk } from '@/output/pixels/desk';
 import { drawPieces, LONGEST_SIDE, sheetOf } from '@/output/pixels/draw';
 import { DecodedShelf } from '@/output/pixels/shelf';
 import type { Canvas, Context } from '@/output/platform';
 import type { Progress, Stock } from '@/output/stock';
 
-export type Fine = Pick<MakeOptions, 'ppi' | 'side' | 'withBleed'>;
+export type Fine = Pick<MakeOptions, 'ppi' | 'side' | 'withBleed' | 'desk'>;
 
 export interface Rendered {
   canvas: Canvas & CanvasImageSource;
@@ -19,12 +20,13 @@ export interface Rendered {
 /** @param ground what is beneath it all; nothing without */
 export async function rendered(
   picture: Picture,
-  { withBleed, ...fine }: Fine,
+  { withBleed, desk, ...fine }: Fine,
   ground: string | null,
   stock: Stock,
   progress: Progress,
 ): Promise<Result<Rendered>> {
-  const ppi = ppiOf(fine, madeOf(picture, withBleed));
+  const page = ppiOf(fine, madeOf(picture, withBleed));
+  const ppi = desk ? page * (1 - 2 * AROUND) : page;
   const sheet = sheetOf(picture, ppi, withBleed);
   const longest = Math.max(sheet.width, sheet.height);
   if (longest > LONGEST_SIDE) {
@@ -54,5 +56,5 @@ export async function rendered(
   } finally {
     shelf.closeAll();
   }
-  return ok({ canvas, context, ppi });
+  return ok({ ...(desk ? onDesk(canvas, stock.platform) : { canvas, context }), ppi });
 }

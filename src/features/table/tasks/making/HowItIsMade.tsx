@@ -138,6 +138,14 @@ export function HowItIsMade(props: Props) {
             onTurn={(on) => onChange({ wide: on })}
           />
         )}
+        {pixels && bySide && (
+          <Turned
+            label="Lying on a table, with its shadow"
+            on={Boolean(options.desk)}
+            disabled={disabled}
+            onTurn={(on) => onChange({ desk: on })}
+          />
+        )}
         {pixels && (
           <Box sx={{ width: 190, mt: 1.5 }}>
             {bySide ? (

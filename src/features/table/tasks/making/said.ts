@@ -6,6 +6,7 @@ import { ok, type Result } from '@/core/result';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
 import type { Choice } from '@/features/table/tasks/making/choices';
 import type { Sheets } from '@/features/table/tasks/making/sheetsMade';
+import { AROUND } from '@/output/pixels/desk';
 import { FORMATS, inOneFile, ppiOf, type MakeOptions } from '@/output/formats';
 
 interface ComesOut {
@@ -22,7 +23,10 @@ interface ComesOut {
 export function outInWords({ choice: { taken, only }, options, sheets, size, trim, unit }: ComesOut): string {
   const { format } = options;
   const ppi = ppiOf(options, size);
-  const pixels = (side: number) => Math.round((side / 72) * ppi);
+  // On a table some of it is seen all round.
+  const around = options.desk ? AROUND : 0;
+  const pixels = (side: number) =>
+    Math.round((side / 72) * ppi * (1 - 2 * around)) + 2 * Math.round(around * (options.side ?? 0));
   const large = formatSize(size, unit);
   if (sheets) {
     const [before, after] = sheets.says(size);
