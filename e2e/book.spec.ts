@@ -178,6 +178,10 @@ test('a book bound, made longer, ordered: pages in their order with their number
   // On sheets folded once, in one signature: the last page beside the first, then 2 and 7, and so on.
   await make.getByRole('button', { name: /^Your own printer/ }).click();
   const folded = await pdf('All 8 pages on sheets to fold', 'folded.pdf');
+  // What goes where is drawn as it is printed.
+  await expect(make.getByRole('img', { name: 'Sheet 1, front: 8, 1' })).toBeVisible();
+  await expect(make.getByRole('img', { name: 'Sheet 2, back: 4, 5' })).toBeVisible();
+  expect(await axe(page)).toEqual([]);
   execFileSync('qpdf', ['--check', folded]);
   expect(execFileSync('pdfinfo', [folded], { encoding: 'utf8' })).toMatch(/^Pages: +4$/m);
   const pairs = [1, 2, 3, 4].map((side) =>

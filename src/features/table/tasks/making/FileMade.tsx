@@ -23,6 +23,7 @@ import { choicesFor, CHOSEN, THIS, wholeChoice, type Choice } from '@/features/t
 import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
 import { FileActions } from '@/features/table/tasks/making/FileActions';
 import type { Folder } from '@/features/table/tasks/making/folder';
+import { FoldingPlan } from '@/features/table/tasks/making/FoldingPlan';
 import { HowItIsMade } from '@/features/table/tasks/making/HowItIsMade';
 import { ALL_PAGES, FIRST_PATTERN, namesBy, pagesWanted } from '@/features/table/tasks/making/names';
 import { OutColumns } from '@/features/table/tasks/making/OutColumns';
@@ -192,6 +193,13 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
               {outInWords({ choice, options, sheets, size, trim, unit })}
             </Typography>
           </Box>
+          {choice.folded && (
+            <FoldingPlan
+              pages={taken.length}
+              folding={choice.folded.oneSignature ? { folds: folding.folds } : folding}
+              page={trim}
+            />
+          )}
           <Outcome making={making} />
           <Typography variant="h3">What the checks found</Typography>
           <Findings {...{ found, clear, several, disabled: busy, onShown: onClose }} />
