@@ -25,7 +25,9 @@ const PRINTER = '/api/printer';
 const schema = object({ job: string().required(), sheets: number().integer().min(1).required() });
 
 async function printed(pdf: Blob, signal: AbortSignal): Promise<{ job: string; sheets: number }> {
-  const answer = await fetch(`${PRINTER}/jobs`, { method: 'POST', body: pdf, signal });
+  const answer = await fetch(`${PRINTER}/jobs`, { method: 'POST', body: pdf, signal }).catch(() => {
+    throw new Error('The printer cannot be reached.');
+  });
   const body: unknown = await answer.json().catch(() => null);
   if (answer.ok) return schema.validateSync(body, { strict: true });
   const { says } = (body ?? {}) as { says?: string };

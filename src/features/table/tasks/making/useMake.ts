@@ -105,7 +105,12 @@ export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: 
       if (!made || run.current !== mine) return;
       if (!made.ok) return setMaking({ state: 'failed', message: made.message });
       setMaking({ state: 'idle' });
-      await printSheets(made.value);
+      await printSheets(made.value).catch(() =>
+        setMaking({
+          state: 'failed',
+          message: 'The browser could not print it. Make the PDF, and print that.',
+        }),
+      );
     },
     [store, sheets],
   );
