@@ -68,6 +68,12 @@ test('at home: a printer is measured, a page is tried out on it, true to size an
 test('chosen pages as JPEG files with names of one’s own; as one picture that turns them; in layers', async ({
   page,
 }, info) => {
+  // A folder as a person would choose it, in the browser's own file system.
+  await page.addInitScript(() => {
+    const prints = async () =>
+      (await navigator.storage.getDirectory()).getDirectoryHandle('Prints', { create: true });
+    Object.assign(window, { showDirectoryPicker: prints });
+  });
   await newPage(page, '6 x 8 in');
   await title(page).fill('Kites');
   await bringIn(page, photo('fly-in-plum-kite'));
@@ -105,6 +111,20 @@ test('chosen pages as JPEG files with names of one’s own; as one picture that 
   const { icc } = await sharp(Buffer.from(zip['Kites 1.jpg']!)).metadata();
   expect(icc?.toString('latin1')).toContain('A\0d\0o\0b\0e\0 \0R\0G\0B');
   expect(await axe(page)).toEqual([]);
+  await make(page).getByRole('button', { name: 'Into a folder …' }).click();
+  await expect(make(page).getByTestId('made')).toContainText('2 files are in Prints');
+  const written = await page.evaluate(async () => {
+    const prints = await (await navigator.storage.getDirectory()).getDirectoryHandle('Prints');
+    const all: [string, number][] = [];
+    for await (const [name, handle] of (
+      prints as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }
+    ).entries())
+      all.push([name, (await handle.getFile()).size]);
+    return Object.fromEntries(all);
+  });
+  expect(written).toEqual(
+    Object.fromEntries(Object.entries(zip).map(([name, bytes]) => [name, bytes.length])),
+  );
 
   await purpose(page, /^A picture to share/).click();
   await all();

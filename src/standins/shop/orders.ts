@@ -24,11 +24,16 @@ export const isOrder = (name: string): boolean => /^PP-[2-9A-Z]{8}$/.test(name);
 /** Orders are forgotten after this many days. */
 const KEPT_DAYS = 30;
 const DAY = 86_400_000;
+const MOST_ORDERS = 500;
 /** How long this shop takes from one stage to the next, ms. */
 const PACE = 30_000;
 
 export class Orders {
-  constructor(readonly folder: string) {}
+  constructor(
+    readonly folder: string,
+    /** Orders it holds, at the most. */
+    readonly most = MOST_ORDERS,
+  ) {}
 
   private at = (order: string, name = ''): string => join(this.folder, order, name);
 
@@ -127,12 +132,17 @@ export class Orders {
     await rename(`${path}.new`, path);
   }
 
+  /** What is long past goes, and the oldest where there are too many. */
   private async forget(now: number): Promise<void> {
-    for (const order of await readdir(this.folder).catch(() => [])) {
-      if (!isOrder(order)) continue;
-      const { mtimeMs } = await stat(this.at(order)).catch(() => ({ mtimeMs: now }));
-      if (now - mtimeMs > KEPT_DAYS * DAY) await rm(this.at(order), { recursive: true, force: true });
-    }
+    const all = await Promise.all(
+      (await readdir(this.folder).catch(() => [])).filter(isOrder).map(async (order) => {
+        const { mtimeMs } = await stat(this.at(order)).catch(() => ({ mtimeMs: now }));
+        return { order, at: mtimeMs };
+      }),
+    );
+    const newest = all.sort((a, b) => b.at - a.at);
+    const gone = newest.filter(({ at }, i) => i >= this.most || now - at > KEPT_DAYS * DAY);
+    for (const { order } of gone) await rm(this.at(order), { recursive: true, force: true });
   }
 }
 

@@ -191,3 +191,18 @@ test('what comes otherwise than the ticket says, or not at all, is told, and kep
   ])
     expect((await ask('GET', path)).status).toBe(404);
 });
+
+test('what is long past is forgotten, and the oldest where there are more than it holds', async () => {
+  const few = new Orders(mkdtempSync(join(tmpdir(), 'shop-')), 2);
+  const { ticket } = sharpPage;
+  const numbers: string[] = [];
+  for (let i = 0; i < 4; i++) {
+    numbers.push(await few.begin(ticket, Date.now()));
+    await new Promise((done) => setTimeout(done, 15));
+  }
+  const known = () => Promise.all(numbers.map(async (order) => Boolean(await few.kept(order))));
+  // The one that has just come is one more.
+  expect(await known()).toEqual([false, true, true, true]);
+  await few.begin(ticket, Date.now() + 31 * 86_400_000);
+  expect(await known()).toEqual([false, false, false, false]);
+});
