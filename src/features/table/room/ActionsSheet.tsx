@@ -4,10 +4,11 @@ import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { COMMANDS } from '@/features/table/tasks';
 import type { Command } from '@/features/table/tasks/command';
 import { useRoom } from '@/features/table/room/context';
+import { SENT } from '@/features/table/session/sheet';
 
 const LISTED = COMMANDS.filter(({ listed }) => listed !== false);
 
@@ -17,8 +18,21 @@ const found = createFilterOptions<Command>({ stringify: ({ name, more = '' }) =>
 export function ActionsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   // What was typed while this was on its way.
-  const [text, setText] = useState(store.getState().ahead);
+  const [ahead] = useState(() => store.getState().ahead);
+  const [text, setText] = useState(ahead.replace(SENT, ''));
   const notNow = (command: Command) => command.needs?.(store.getState()) ?? null;
+  const run = (command: Command) => {
+    onClose();
+    // The sheet gives the focus back first: what the action opens may take it.
+    setTimeout(() => command.run(store, new KeyboardEvent('keydown')));
+  };
+  const sent = useEffectEvent(() => {
+    // Done once: by then it is shut.
+    if (!ahead.endsWith(SENT) || store.getState().sheet !== 'actions') return;
+    const [first] = found(LISTED, { inputValue: text, getOptionLabel: ({ name }) => name });
+    if (first && notNow(first) === null) run(first);
+  });
+  useEffect(() => sent(), []);
   return (
     <Dialog
       open
@@ -43,12 +57,7 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
           groupBy={({ group }) => group}
           // The list is always open: what would shut it shuts all of it.
           onClose={(_, reason) => reason === 'escape' && onClose()}
-          onChange={(_, command) => {
-            if (!command) return;
-            onClose();
-            // The sheet gives the focus back first: what the action opens may take it.
-            setTimeout(() => command.run(store, new KeyboardEvent('keydown')));
-          }}
+          onChange={(_, command) => command && run(command)}
           renderOption={({ key, ...props }, command) => (
             <Box
               component="li"

@@ -32,8 +32,7 @@ export function useKeys(store: SessionStore): void {
       if (sheet && TYPED_INTO.includes(sheet) && !target.closest(MODAL)) {
         // Still on its way: what is typed is for it, not for the table.
         if (event.key === 'Escape') closeSheet();
-        else if (event.key === 'Backspace' || (plain(event) && [...event.key].length === 1))
-          typeAhead(event.key);
+        else if (event.key === 'Backspace' || typed(event)) typeAhead(event.key);
         return event.preventDefault();
       }
       const found = PRESSES.get(pressOf(event));

@@ -48,6 +48,8 @@ export type SheetName =
 
 /** Sheets that have the page to themselves: whatever else was done to one piece ends. */
 const ALONE: readonly SheetName[] = ['draw', 'lines'];
+/** At the end of what was typed and sent off by Enter before the sheet was there. */
+export const SENT = '\n';
 /** Sheets that are typed into as soon as they are asked for. */
 export const TYPED_INTO: readonly SheetName[] = ['actions'];
 
@@ -73,7 +75,12 @@ export const sheetSlice: Slice<SheetSlice, SelectionSlice> = (set, get) => ({
   ahead: '',
   make: null,
   askMake: (make) => set({ make }),
-  typeAhead: (key) => set({ ahead: key === 'Backspace' ? get().ahead.slice(0, -1) : get().ahead + key }),
+  typeAhead(key) {
+    const { ahead } = get();
+    // Once it is sent off, it is what it is.
+    if (ahead.endsWith(SENT)) return;
+    set({ ahead: key === 'Backspace' ? ahead.slice(0, -1) : ahead + (key === 'Enter' ? SENT : key) });
+  },
   openSheet: (sheet, wanted = []) =>
     set({ sheet, wanted, ahead: '', ...(ALONE.includes(sheet) ? { mode: PICK } : {}) }),
   closeSheet: () => set({ sheet: null, wanted: [] }),
