@@ -2,8 +2,11 @@
 import { join } from 'node:path';
 import fc from 'fast-check';
 import sharp from 'sharp';
+import { registerMarks } from '@/core/cutter/register';
+import { overlaps } from '@/core/geometry/box';
 import { evenly } from '@/core/geometry/sides';
 import { foldedOn } from '@/core/packing/on-paper';
+import { SEVERAL, severalOn } from '@/core/packing/several';
 import { tilesOf } from '@/core/packing/tiles';
 import { book } from '../../scripts/testing/books';
 import { difference } from '../../scripts/testing/difference';
@@ -104,7 +107,19 @@ test('handed to a browser’s print, sheets look as they do in a PDF: in tiles, 
   const way = waysOut(inked.product).find(({ folded }) => folded)!;
   const taken = madeBy(inked, way);
   const sheets = foldedOn(taken, { folds: 2 }, 1, false);
-  expect(await compare(inked, { sheets }, taken)).toBe(6);
+  expect(await compare(inked, { sheets, squares: true }, taken)).toBe(6);
+  // A pixel of the square at the corner, by which a cutter finds its place.
+  const [first] = await printed(inked, { format: 'jpg', sheets, squares: true, ppi: 72 }, taken);
+  const [square] = registerMarks(first!.paper);
+  const at = {
+    left: Math.round(square!.x + square!.width / 2),
+    top: Math.round(square!.y + square!.height / 2),
+  };
+  const dot = await sharp(first!.jpeg)
+    .extract({ ...at, width: 1, height: 1 })
+    .raw()
+    .toBuffer();
+  expect(Math.max(...dot)).toBeLessThan(60);
 });
 
 test('tiles cover every page once and the overlap twice, in as few sheets as either way of the paper needs', () => {
@@ -144,5 +159,36 @@ test('tiles cover every page once and the overlap twice, in as few sheets as eit
   ).toMatchObject({
     ok: false,
     message: expect.stringMatching(/^That would be \d+ sheets/),
+  });
+});
+
+test('several pages on a sheet: paper of its own size, every page whole, clear of the others and of what stays white', async () => {
+  const pages = laid([inkPiece('ink', 20, 20, 100, 60)], [], project(432, 288));
+  const lost = { top: 18, right: 20, bottom: 36, left: 16 };
+  for (const count of SEVERAL) {
+    const sizes = Array.from({ length: count + 1 }, () => pages.surfaces[0]!);
+    const laidOn = severalOn(sizes, count, { paper: LETTER, lost, overlap: 0 });
+    if (!laidOn.ok) throw new Error(laidOn.message);
+    const { sheets } = laidOn.value;
+    expect(sheets.map(({ placed }) => placed.length)).toEqual([count, 1]);
+    for (const { trim, placed } of sheets)
+      for (const [i, { seen }] of placed.entries()) {
+        expect(seen.width / seen.height).toBeCloseTo(432 / 288);
+        expect(Math.min(seen.x, seen.y)).toBeGreaterThan(36 - 1e-6);
+        expect(trim.width - seen.x - seen.width).toBeGreaterThan(36 - 1e-6);
+        expect(trim.height - seen.y - seen.height).toBeGreaterThan(36 - 1e-6);
+        for (const other of placed.slice(i + 1)) expect(overlaps(seen, other.seen)).toBe(false);
+      }
+    const path = await made(
+      pages,
+      { format: 'pdf', cropMarks: true, sheets: { sheets, bleed: evenly(0) } },
+      'several.pdf',
+      sizes,
+    );
+    // Printed at 100 %, it is the paper in the printer, whatever marks are wished.
+    expect(tool('pdfinfo', path)).toMatch(/Page size:\s+(612 x 792|792 x 612) pts/);
+  }
+  expect(severalOn([LETTER], 2, { paper: LETTER, lost: evenly(400), overlap: 0 })).toMatchObject({
+    ok: false,
   });
 });

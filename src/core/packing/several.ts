@@ -49,6 +49,8 @@ export function severalOn(pages: readonly Size[], count: number, { paper, lost }
   const { size, edge, columns, cell, scale } = best;
   const sheets = Array.from({ length: Math.ceil(pages.length / count) }, (_, sheet): PrintSheet => ({
     ...{ trim: size, bleed: NO_SIDES, cuts: { x: [], y: [] }, folds: { x: [], y: [] } },
+    // Nothing is marked, beside it least of all: it is the paper in the printer.
+    ticks: [],
     placed: pages.slice(sheet * count, (sheet + 1) * count).map(({ width, height }, i) => {
       const [column, row] = [i % columns, Math.floor(i / columns)];
       const x = edge + column * (cell.width + GAP) + (cell.width - scale * width) / 2;

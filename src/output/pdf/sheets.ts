@@ -34,7 +34,7 @@ export async function laidOnSheets(
     write() {
       for (const { page, map, seen } of placed)
         pen.write(`q ${rectangle(seen)} W n ${cm(map)} ${pen.show(forms[page - 1]!)} Q`);
-      if (cropMarks && ticks) pen.write(ticked(ticks));
+      if (cropMarks && ticks?.length) pen.write(ticked(ticks));
     },
   }));
 }

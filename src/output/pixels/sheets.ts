@@ -2,6 +2,7 @@
 import { compose, scaling, translation, type Matrix } from '@/core/geometry/matrix';
 import type { Box, Size } from '@/core/geometry/box';
 import { withBleed } from '@/core/geometry/sides';
+import { registerMarks } from '@/core/cutter/register';
 import { tilesOf } from '@/core/packing/tiles';
 import type { Picture } from '@/core/picture/picture';
 import type { Line } from '@/core/product/imposition';
@@ -92,6 +93,9 @@ export async function sheetPictures(
       context.drawImage(drawn.value.canvas, 0, 0);
       context.restore();
     }
+    context.fillStyle = '#000000';
+    for (const { x, y, width, height } of options.squares ? registerMarks(paper) : [])
+      context.fillRect(x * dots, y * dots, width * dots, height * dots);
     context.lineWidth = 0.5 * dots;
     context.beginPath();
     for (const [x1, y1, x2, y2] of ticks) {

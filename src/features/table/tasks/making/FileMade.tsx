@@ -135,13 +135,13 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
             bySide={Boolean(purpose.bySide)}
             press={Boolean(purpose.marks)}
             bleed={
-              only || options.tiled || purpose.bySide
+              only || options.tiled || purpose.bySide || sheets?.plain
                 ? null
                 : bleeds.length > 1
                   ? 'where the paper ends'
                   : (bleeds[0] ?? null)
             }
-            marks={!only && (Boolean(sheets) || Boolean(purpose.marks))}
+            marks={!only && (sheets ? !sheets.plain : Boolean(purpose.marks))}
             folded={folded || Boolean(sheets)}
             disabled={busy}
             onChange={set}

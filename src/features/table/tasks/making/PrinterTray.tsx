@@ -10,7 +10,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { number, object, string } from 'yup';
+import { printed, sheetAt, type Printed } from '@/features/table/tasks/making/standin';
 import { Chosen } from '@/ui/Chosen';
 import { Turned } from '@/ui/Turned';
 
@@ -21,29 +21,18 @@ interface Props {
   onClose: () => void;
 }
 
-const PRINTER = '/api/printer';
-const schema = object({ job: string().required(), sheets: number().integer().min(1).required() });
-
-async function printed(pdf: Blob, signal: AbortSignal): Promise<{ job: string; sheets: number }> {
-  const answer = await fetch(`${PRINTER}/jobs`, { method: 'POST', body: pdf, signal }).catch(() => {
-    throw new Error('The printer cannot be reached.');
-  });
-  const body: unknown = await answer.json().catch(() => null);
-  if (answer.ok) return schema.validateSync(body, { strict: true });
-  const { says } = (body ?? {}) as { says?: string };
-  throw new Error(says ?? 'The printer does not answer.');
-}
-
 export function PrinterTray({ pdf, both: usual, onClose }: Props) {
-  const [job, setJob] = useState<{ job: string; sheets: number } | null>(null);
+  const [job, setJob] = useState<Printed | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [page, setPage] = useState(1);
   const [paper, setPaper] = useState<'plain' | 'photo'>('plain');
   const [both, setBoth] = useState(usual);
   useEffect(() => {
     const controller = new AbortController();
-    printed(pdf, controller.signal).then(setJob, (error: Error) => {
-      if (!controller.signal.aborted) setProblem(error.message);
+    void printed(pdf, controller.signal).then((answer) => {
+      if (controller.signal.aborted) return;
+      if (answer.ok) setJob(answer.value);
+      else setProblem(answer.message);
     });
     return () => controller.abort();
   }, [pdf]);
@@ -68,7 +57,7 @@ export function PrinterTray({ pdf, both: usual, onClose }: Props) {
           ) : job ? (
             <img
               key={`${page} ${paper} ${both}`}
-              src={`${PRINTER}/jobs/${job.job}/sheets/${page}?paper=${paper}${both ? '&both' : ''}`}
+              src={sheetAt(job, page, paper, both)}
               alt={called}
               data-testid="printed-sheet"
               style={{ maxWidth: '100%', maxHeight: 460, boxShadow: '0 1px 5px rgba(0,0,0,0.4)' }}

@@ -21,6 +21,8 @@ export interface Sheets {
   size(withBleed: boolean): Size;
   /** Up to its size, and after that. */
   says(size: Size): [before: string, after: string];
+  /** Pages come as they are: there is neither bleed nor a mark to be had. */
+  plain?: true;
   /** Why nothing comes out. */
   none?: string;
 }
@@ -35,6 +37,7 @@ export function onSeveral({ unit }: Project, { taken }: Choice, count: number, t
   const { sheets, scale } = laid.ok ? laid.value : { sheets: [], scale: 1 };
   const paper = sheets[0]?.trim ?? tiling.paper;
   return {
+    plain: true,
     made: () => ({ sheets, bleed: NO_SIDES }),
     size: () => paper,
     says: () => [

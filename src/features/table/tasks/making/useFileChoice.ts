@@ -97,7 +97,7 @@ function optionsFor(
     ...(tiled ? { tiled, withBleed: false, cropMarks: false, squares: false } : {}),
     press: kind.press ? wished.press : undefined,
     wide: kind.wide && Boolean(marks) && wished.wide,
-    ...(bySide ? { withBleed: false } : {}),
+    ...(bySide || sheets?.plain ? { withBleed: false, cropMarks: false } : {}),
     ...(only ? { only, withBleed: false } : {}),
     ...(sheets ? { sheets: sheets.made(wished.withBleed) } : {}),
   };

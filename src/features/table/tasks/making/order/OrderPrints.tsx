@@ -19,6 +19,7 @@ import { catalogue } from '@/features/table/tasks/making/order/shop';
 import { OrderKept } from '@/features/table/tasks/making/order/OrderKept';
 import { Refused } from '@/features/table/tasks/making/order/Refused';
 import type { useOrder, OrderWish } from '@/features/table/tasks/making/order/useOrder';
+import type { OrderRow } from '@/storage/database';
 import { Chosen } from '@/ui/Chosen';
 import { LengthField } from '@/ui/LengthField';
 import { useKept } from '@/ui/useKept';
@@ -43,11 +44,9 @@ export function OrderPrints({ order: { ordering, busy, orders, order, forget, ca
   useEffect(() => {
     void catalogue().then((answer) => (answer.ok ? setShop(answer.value) : setProblem(answer.message)));
   }, []);
-  const [refused, ...others] = [...(orders ?? [])].sort(
-    (a, b) => Number(a.state.answer?.accepted ?? false) - Number(b.state.answer?.accepted ?? false),
-  );
-  const open = refused && !refused.state.answer?.accepted ? refused : null;
-  const kept = open ? others : (orders ?? []);
+  const isTaken = ({ state }: OrderRow) => Boolean(state.answer?.accepted);
+  const open = orders?.find((row) => !isTaken(row)) ?? null;
+  const kept = (orders ?? []).filter(isTaken);
   const known = CONDITIONS.filter(({ data }) => shop?.conditions.includes(data));
   const unnamed = !wish.customer.trim();
   return (

@@ -1,7 +1,6 @@
 /** An order on its way: its files made, sent and checked, and kept with the project from then on. */
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ConditionId } from '@/core/press/conditions';
-import { conditionOf } from '@/core/press/conditions';
+import { conditionOf, type ConditionId } from '@/core/press/conditions';
 import type { Ticket, TicketFile } from '@/core/order/ticket';
 import { jobOf } from '@/core/product/job';
 import { fail, type Result } from '@/core/result';
