@@ -34,12 +34,13 @@ export function outInWords({ choice: { taken, only }, options, sheets, size, tri
   }
   const tiled = tilesSay(options, trim, taken.length, unit);
   if (tiled) return tiled.ok ? tiled.value : tiled.message;
+  const each = alike(taken) ? 'each ' : 'of several sizes, the first ';
   const many =
     taken.length < 2
       ? ''
       : inOneFile(format, taken.length)
-        ? `One file of ${taken.length} pages, each `
-        : `${taken.length} files in one .zip, each `;
+        ? `One file of ${taken.length} pages, ${each}`
+        : `${taken.length} files in one .zip, ${each}`;
   if (only) return `${many}${large} at the most: trimmed to what shows, clear around it.`;
   const trimmed = size.width > trim.width ? `, trimmed to ${formatSize(trim, unit)}` : '';
   const fine = FORMATS[format].pixels
@@ -47,6 +48,15 @@ export function outInWords({ choice: { taken, only }, options, sheets, size, tri
     : '';
   return `${many}${large}${trimmed}${fine}.`;
 }
+
+/** Whether all pages are of one size. */
+const alike = (taken: Choice['taken']): boolean =>
+  new Set(
+    taken.map(({ surface, panel }) => {
+      const { width, height } = panel?.box ?? surface;
+      return `${width.toFixed(2)} ${height.toFixed(2)}`;
+    }),
+  ).size < 2;
 
 /** What comes out in tiles, or why nothing does; null where it does not. */
 export function tilesSay(
