@@ -38,6 +38,7 @@ const { values, positionals } = parseArgs({
     out: { type: 'string' },
     press: { type: 'string' },
     notes: { type: 'boolean', default: false },
+    inks: { type: 'boolean', default: false },
     bleed: { type: 'boolean', default: false },
     'crop-marks': { type: 'boolean', default: false },
     folds: { type: 'string', default: '1' },
@@ -76,6 +77,7 @@ const condition = conditions.find(({ id, name }) => press && (id === press || na
 if (press && !condition)
   stop(`--press takes ${conditions.map(({ id, file, name }) => (file ? id : `“${name}”`)).join(', ')}.`);
 if (condition && format !== 'pdf') stop('Only a PDF is made for a press: --format pdfx.');
+if (values.inks && !condition) stop('Inks are those of a press: --format pdfx.');
 mended.forEach((line) => console.error(line));
 const onSheets =
   values.as === 'sheets'
@@ -115,7 +117,7 @@ if (cut && cutFormat) {
 const wanted: Picture[] = chosen.map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
 const options = {
   ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'], notes: values.notes },
-  ...(condition ? { press: condition } : {}),
+  ...(condition ? { press: condition, inks: values.inks } : {}),
   ...(onSheets ? { sheets: sheetsOf(onSheets) } : {}),
 };
 

@@ -68,6 +68,10 @@ async function build(): Promise<void> {
   const lcms = join(modules, 'lcms-wasm', 'dist');
   await copyFile(join(lcms, 'lcms.min.js'), join(FOLDER, 'press', 'lcms.js'));
   await copyFile(join(lcms, 'lcms.wasm'), join(FOLDER, 'press', 'lcms.wasm'));
+  const jpeg = join(modules, '@cornerstonejs', 'codec-libjpeg-turbo-8bit', 'dist', 'libjpegturbowasm');
+  const begun = await readFile(`${jpeg}.js`, 'utf8');
+  await writeFile(join(FOLDER, 'press', 'jpeg.js'), `${begun}\nexport default libjpegturbowasm;\n`);
+  await copyFile(`${jpeg}.wasm`, join(FOLDER, 'press', 'jpeg.wasm'));
   for (const { file } of CONDITIONS)
     await copyFile(join(ROOT, 'scripts', 'house', 'press', file), join(FOLDER, 'press', file));
   // Enough to begin with; the papers follow.

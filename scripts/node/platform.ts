@@ -3,14 +3,17 @@ import type { Lcms, OpenLcms } from '@/core/press/lcms';
 import { createCanvas, loadImage, Path2D, type Canvas as NodeCanvas } from '@napi-rs/canvas';
 import { readdirSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { openTypesetter, type ReadFont } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { Size } from '@/core/geometry/box';
+import { greyEncoder, type TurboJpeg } from '@/output/pdf/grey-jpeg';
 import type { Workshop } from '@/output/stock';
 import type { Canvas, Context, Drawable, Platform } from '@/output/platform';
 
+const require = createRequire(import.meta.url);
 export const ROOT = join(import.meta.dirname, '..', '..');
 
 export const node: Platform = {
@@ -59,10 +62,17 @@ export async function decode(bytes: Uint8Array, asset: Asset): Promise<Drawable 
   };
 }
 
-/** What the outputs need, in Node. */
 /** Where the profiles of print conditions lie. */
 export const PROFILES = join(ROOT, 'scripts', 'house', 'press');
 
+/** A JPEG whose profile is passed over, as it is not called one any more (ICC.1:2022, annex B.4). */
+function withoutProfile(jpeg: Uint8Array): Uint8Array {
+  const copy = Buffer.from(jpeg);
+  for (let at = 0; (at = copy.indexOf('ICC_PROFILE\0', at)) >= 0;) copy[at] = 0;
+  return copy;
+}
+
+/** What the outputs need, in Node. */
 export const nodeWorkshop = (
   asset: (sha: string) => Asset,
   bytes: (sha: string) => Uint8Array,
@@ -73,8 +83,10 @@ export const nodeWorkshop = (
   subsetter: async () => new Uint8Array(await readFile(SUBSETTER)),
   asset,
   bytes: async (sha) => bytes(sha),
-  decode: (sha) => decode(bytes(sha), asset(sha)),
+  decode: (sha, asStored) => decode(asStored ? withoutProfile(bytes(sha)) : bytes(sha), asset(sha)),
   profile: async ({ id, file }) => (file ? new Uint8Array(await readFile(join(PROFILES, file))) : bytes(id)),
+  lcms: openLcms,
+  greyJpeg,
   encode: async (canvas, type, quality) => {
     const made = canvas as unknown as NodeCanvas;
     if (type === 'image/png') return made.encode('png');
@@ -82,6 +94,15 @@ export const nodeWorkshop = (
   },
   now: new Date(),
 });
+
+/** libjpeg-turbo as it runs in Node. */
+async function greyJpeg() {
+  const wasmBinary = await readFile(require.resolve('@cornerstonejs/codec-libjpeg-turbo-8bit/wasm'));
+  const begin = require('@cornerstonejs/codec-libjpeg-turbo-8bit/wasmjs') as (options: {
+    wasmBinary: Uint8Array;
+  }) => Promise<TurboJpeg>;
+  return greyEncoder(await begin({ wasmBinary }));
+}
 
 /** Little CMS as it runs in Node. */
 export const openLcms = async (): Promise<Lcms> => {

@@ -134,6 +134,8 @@ export interface MakeOptions {
   tiled?: Tiling;
   /** A PDF for a press that prints under this condition (PDF/X-4). */
   press?: Condition;
+  /** All of it named in the inks of that press, photos too. */
+  inks?: boolean;
   /** As it lies on a table, where it is pixels. */
   desk?: boolean;
   /** In Adobe RGB (1998) in place of sRGB, where it can be told; labs may ask for it. */

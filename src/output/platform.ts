@@ -31,10 +31,15 @@ export const browser: Platform = {
 
 /**
  * A picture file decoded, upright in its own pixels. A bitmap made straight from a photo is turned by its EXIF only where it is
- * drawn as a whole; as a pattern it shows as its file has it (Chromium 150). `orientation` is the file's, if it is known.
+ * drawn as a whole; as a pattern it shows as its file has it (Chromium 150). `orientation` is the file's, if it is known. Its
+ * profile is passed over where colours are wanted `asStored`.
  */
-export async function uprightBitmap(file: Blob, orientation?: number): Promise<ImageBitmap> {
-  const bitmap = await createImageBitmap(file);
+export async function uprightBitmap(
+  file: Blob,
+  orientation?: number,
+  asStored = false,
+): Promise<ImageBitmap> {
+  const bitmap = await createImageBitmap(file, { colorSpaceConversion: asStored ? 'none' : 'default' });
   if (orientation === 1) return bitmap;
   const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
   canvas.getContext('2d', { colorSpace: 'srgb' })!.drawImage(bitmap, 0, 0);

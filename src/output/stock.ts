@@ -1,11 +1,13 @@
 /** The files a picture shows, as every output gets them: by what they wear, decoded, drawn. */
 import type { Condition } from '@/core/press/conditions';
+import type { OpenLcms } from '@/core/press/lcms';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { imagesOf, withImages, type ImageMark, type Picture, type Worn } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
 import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/output/drawings';
 import type { MakeOptions } from '@/output/formats';
+import type { EncodeGrey } from '@/output/pdf/four-scans';
 import type { Canvas, Drawable, Platform } from '@/output/platform';
 
 export type PixelType = 'image/png' | 'image/jpeg' | 'image/webp';
@@ -21,10 +23,12 @@ export interface Workshop {
   bytes(sha: string): Promise<Uint8Array>;
   /** The same in parts that follow each other, where they are not one. */
   parts?(sha: string): Promise<Uint8Array[]>;
-  /** The file decoded at full size, upright. */
-  decode(sha: string): Promise<Drawable>;
+  /** The file decoded at full size, upright, in sRGB; with its own colour values where it is wanted `asStored`. */
+  decode(sha: string, asStored?: boolean): Promise<Drawable>;
   /** The ICC profile of a print condition. */
   profile(condition: Condition): Promise<Uint8Array>;
+  lcms: OpenLcms;
+  greyJpeg(): Promise<EncodeGrey>;
   encode(canvas: Canvas, type: PixelType, quality: number): Promise<Uint8Array>;
   now: Date;
 }
@@ -106,9 +110,9 @@ function stampedStock(
   };
   const shaOf = (key: string): string => files.get(key)?.sha ?? key;
   const wornOf = (key: string): Worn | undefined => files.get(key)?.worn;
-  const decode = async (key: string): Promise<Drawable> => {
-    const decoded = await shop.decode(shaOf(key));
+  const decode = async (key: string, asStored?: boolean): Promise<Drawable> => {
     const worn = wornOf(key);
+    const decoded = await shop.decode(shaOf(key), asStored && !worn);
     if (!worn) return decoded;
     const made = wornPixels(decoded, worn, shop.platform);
     if (made.source !== decoded.source) letGo(decoded);

@@ -17,6 +17,7 @@ import { make, makeSheets } from '@/output/make';
 import type { Point } from '@/output/pdf/preflight';
 import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
+import { greyJpegAt, lcmsAt } from '@/workers/beside';
 import { bytesAt } from '@/workers/fetched';
 import { openZip } from '@/workers/zipped';
 
@@ -91,6 +92,9 @@ async function makeSheetPictures(
   );
 }
 
+/** Where profiles lie, and what works with them. */
+const pressFolder = (): string => new URL('../press', subsetterAt).href;
+
 const shopFor = (
   project: Pick<Project, 'assets'>,
   files: Order['files'],
@@ -102,14 +106,14 @@ const shopFor = (
   subsetter: async () => (await fetch(subsetterAt)).arrayBuffer(),
   asset: (sha) => project.assets[sha]!,
   bytes: async (sha) => new Uint8Array(await files.get(sha)!.own.arrayBuffer()),
-  decode: async (sha) => {
-    const source = await uprightBitmap(files.get(sha)!.readable, project.assets[sha]?.orientation);
+  decode: async (sha, asStored) => {
+    const source = await uprightBitmap(files.get(sha)!.readable, project.assets[sha]?.orientation, asStored);
     return { source, width: source.width, height: source.height };
   },
   profile: async ({ id, file }) =>
-    file
-      ? bytesAt(new URL(`../press/${file}`, subsetterAt).href)
-      : new Uint8Array(await files.get(id)!.own.arrayBuffer()),
+    file ? bytesAt(`${pressFolder()}/${file}`) : new Uint8Array(await files.get(id)!.own.arrayBuffer()),
+  lcms: () => lcmsAt(pressFolder()),
+  greyJpeg: () => greyJpegAt(pressFolder()),
   encode: async (canvas, type, quality) => {
     const blob = await (canvas as unknown as OffscreenCanvas).convertToBlob({ type, quality });
     // A browser that cannot write a kind writes another.
@@ -147,9 +151,9 @@ const blobOf = (made: Result<Uint8Array[]>, format: MakeOptions['format']): Resu
   made.ok ? ok(new Blob(made.value as Uint8Array<ArrayBuffer>[], { type: TYPES[format] })) : made;
 
 /** A finished file read back and held to what a press asks for. */
-async function readBack(file: Blob): Promise<Point[]> {
+async function readBack(file: Blob, asked: Pick<MakeOptions, 'inks'>): Promise<Point[]> {
   const { preflight } = await import('@/output/pdf/preflight');
-  return preflight(new Uint8Array(await file.arrayBuffer()));
+  return preflight(new Uint8Array(await file.arrayBuffer()), asked);
 }
 
 const maker = { warm, makeFile, makeSheetPictures, testSheetOf, readBack };

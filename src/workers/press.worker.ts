@@ -2,23 +2,14 @@
 import { expose, transfer } from 'comlink';
 import type { Condition } from '@/core/press/conditions';
 import { lookedAt, type Looked, type LookedFor } from '@/core/press/look';
-import type { Lcms } from '@/core/press/lcms';
 import { openPress, type Press } from '@/core/press/press';
 import { fail, ok, type Result } from '@/core/result';
+import { lcmsAt } from '@/workers/beside';
 import { bytesAt } from '@/workers/fetched';
 
 const open = new Map<string, Promise<Result<Press>>>();
 
 type Of = Pick<Condition, 'id' | 'file'>;
-
-/** The library lies beside the profiles, as its own files: bundlers trip over what it does in Node. */
-async function lcmsAt(folder: string): Promise<Lcms> {
-  const [{ instantiate }, wasmBinary] = await Promise.all([
-    import(/* webpackIgnore: true */ /* turbopackIgnore: true */ `${folder}/lcms.js`),
-    bytesAt(`${folder}/lcms.wasm`),
-  ]);
-  return instantiate({ wasmBinary });
-}
 
 const opened = async ({ file }: Of, own: Blob | null, folder: string): Promise<Result<Press>> =>
   openPress(own ? new Uint8Array(await own.arrayBuffer()) : await bytesAt(`${folder}/${file}`), () =>

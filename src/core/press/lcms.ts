@@ -35,6 +35,7 @@ const [RGB, CMYK, LAB] = [4, 6, 10];
 export const RGB_8 = pixel(RGB, 3, 1);
 export const RGBA_8 = pixel(RGB, 3, 1, 1);
 export const CMYK_16 = pixel(CMYK, 4, 2);
+export const CMYK_8 = pixel(CMYK, 4, 1);
 /** Bytes of 0 stand for doubles. */
 export const LAB_DOUBLE = pixel(LAB, 3, 0, 0, 1);
 

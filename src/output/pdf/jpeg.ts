@@ -1,4 +1,6 @@
 /** The few facts of a JPEG's header that a PDF must state to hold the file unchanged (ITU-T T.81, annex B). */
+import { joined } from '@/output/pdf/stream';
+
 export interface JpegFacts {
   width: number;
   height: number;
@@ -12,6 +14,13 @@ export interface JpegFacts {
 
 const isFrame = (marker: number): boolean =>
   marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
+
+/** What a header is made of is no longer than this (ITU-T T.81, B.1.1.4). */
+const LONGEST_SEGMENT = 2 + 0xffff;
+
+/** The same of a file in parts that follow each other, of which what is long is no part of a header. */
+export const factsOf = (parts: readonly Uint8Array[]): JpegFacts =>
+  jpegFacts(joined(parts.filter(({ length }) => length <= LONGEST_SEGMENT)));
 
 /** Throws RangeError if no frame header is found. */
 export function jpegFacts(bytes: Uint8Array): JpegFacts {
@@ -37,7 +46,7 @@ export function jpegFacts(bytes: Uint8Array): JpegFacts {
         width: (data[3]! << 8) | data[4]!,
         components,
         inverted: inverted && components === 4,
-        profile: joined(parts),
+        profile: profileOf(parts),
       };
     }
     at += 2 + length;
@@ -45,7 +54,7 @@ export function jpegFacts(bytes: Uint8Array): JpegFacts {
   throw new RangeError('A JPEG without a picture.');
 }
 
-function joined(parts: { number: number; data: Uint8Array }[]): Uint8Array | undefined {
+function profileOf(parts: { number: number; data: Uint8Array }[]): Uint8Array | undefined {
   if (!parts.length) return undefined;
   const ordered = [...parts].sort((a, b) => a.number - b.number);
   const whole = new Uint8Array(ordered.reduce((sum, part) => sum + part.data.length, 0));

@@ -1,6 +1,5 @@
 /** What is written on pages of a PDF: pieces and their marks, sharing pictures, fonts and graphics states among them. */
 import { PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
-import { rgbOf } from '@/core/color/hex';
 import type { DrawingPart } from '@/core/drawing/drawing';
 import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
 import { compose, type Matrix } from '@/core/geometry/matrix';
@@ -25,9 +24,17 @@ import {
 import type { OpenFont } from '@/core/text/shaper';
 import type { GlyphRun } from '@/core/text/typesetter';
 import { toWhole, type PlacedDrawing } from '@/output/drawings';
+import type { Colours } from '@/output/pdf/colours';
 import { n } from '@/output/pdf/crop-marks';
 import { EmbeddedFont } from '@/output/pdf/fonts';
-import { embedGrey, embedJpeg, embedMask, embedPixels, type Profiles } from '@/output/pdf/pictures';
+import {
+  embedGrey,
+  embedInked,
+  embedJpeg,
+  embedMask,
+  embedPixels,
+  type Profiles,
+} from '@/output/pdf/pictures';
 import { embedShading } from '@/output/pdf/shading';
 import { Shadows } from '@/output/pdf/shadows';
 import { boxOf, reached, SoftRectangles } from '@/output/pdf/soft-rectangles';
@@ -45,6 +52,8 @@ export interface PdfSource {
   asset(sha: string): Asset;
   /** A JPEG's own bytes, unchanged, in parts that follow each other. */
   parts(sha: string): Uint8Array[];
+  /** The same in the inks of a press, upright, where all is named in those. */
+  inked?(sha: string): Promise<{ parts: readonly Uint8Array[]; width: number; height: number }>;
   /** The drawing behind a picture that is one. */
   drawing(sha: string): PlacedDrawing | undefined;
   /** Any other picture decoded: upright RGBA. */
@@ -62,10 +71,6 @@ export const cm = (map: Matrix): string =>
         .replace(/\.?0+$/, ''),
     )
     .join(' ')} cm`;
-export const colour = (hex: string): string =>
-  rgbOf(hex)
-    .map((v) => n(v))
-    .join(' ');
 export const rectangle = ({ x, y, width, height }: Box): string =>
   [x, y, width, height].map(n).join(' ') + ' re';
 
@@ -112,17 +117,16 @@ export class Pen {
   constructor(
     private readonly context: PDFContext,
     private readonly source: PdfSource,
-    /** What is named in RGB is this colour space; whatever the reader takes for it without. */
-    private readonly ownRgb?: PDFRef,
+    private readonly colours: Colours,
   ) {
     this.packer = new Packer(context);
-    this.shadows = new Shadows(this.packer, source.platform);
+    this.shadows = new Shadows(this.packer, source.platform, colours);
     this.rectangles = new SoftRectangles(this.packer);
   }
 
   /** The space in which colours blend. */
-  get rgb(): PDFRef | 'DeviceRGB' {
-    return this.ownRgb ?? 'DeviceRGB';
+  get space(): Colours['space'] {
+    return this.colours.space;
   }
 
   start(): void {
@@ -151,7 +155,7 @@ export class Pen {
   /** All of a picture that lies within a box of its own. */
   async picture({ ground, pieces }: Picture, within: Box): Promise<void> {
     this.write(`q ${rectangle(within)} W n`);
-    if (ground) this.write(`${colour(ground)} rg ${rectangle(within)} f`);
+    if (ground) this.write(`${this.colours.fill(ground)} ${rectangle(within)} f`);
     for (const piece of pieces) await this.piece(piece);
     this.write('Q');
   }
@@ -203,9 +207,9 @@ export class Pen {
         if (mark.opacity !== undefined && mark.opacity < 1) {
           this.write('q');
           this.fade(mark.opacity * alpha);
-          return this.write(`${colour(mark.colour)} rg ${outline(mark.path)} f Q`);
+          return this.write(`${this.colours.fill(mark.colour)} ${outline(mark.path)} f Q`);
         }
-        this.write(`${colour(mark.colour)} rg`);
+        this.write(this.colours.fill(mark.colour, Boolean(mark.words)));
         return mark.words && this.mayWrite(mark.words)
           ? this.text(mark.words, false)
           : this.write(`${outline(mark.path)} f`);
@@ -217,7 +221,9 @@ export class Pen {
             : mark.side === 'inside'
               ? `${outline(mark.path)} W n`
               : `${outline([...around(mark.path, mark.width * 8), ...mark.path])} W* n`;
-        return this.write(`q ${clip} ${colour(mark.colour)} RG ${n(width)} w 4 M ${outline(mark.path)} S Q`);
+        return this.write(
+          `q ${clip} ${this.colours.stroke(mark.colour)} ${n(width)} w 4 M ${outline(mark.path)} S Q`,
+        );
       }
       case 'image':
         return this.image(mark);
@@ -256,15 +262,19 @@ export class Pen {
     const asset = this.source.asset(sha);
     let ref = this.files.get(sha);
     const isJpeg = asset.type === 'image/jpeg';
+    const { inked } = this.source;
     if (!ref) {
-      ref = isJpeg
-        ? embedJpeg(this.packer, this.source.parts(sha), this.profiles)
-        : await embedPixels(this.packer, this.source.pixels(sha));
+      ref = !isJpeg
+        ? await embedPixels(this.packer, this.source.pixels(sha), this.colours)
+        : inked
+          ? embedInked(this.packer, await inked(sha))
+          : embedJpeg(this.packer, this.source.parts(sha), this.profiles);
       this.files.set(sha, ref);
     }
     // A JPEG keeps its stored pixels and is turned here; decoded pictures are upright already.
-    const stored = isJpeg || asset.orientation < 5 ? asset : { width: asset.height, height: asset.width };
-    const upright = isJpeg ? compose(matrix, uprightMatrix(asset)) : matrix;
+    const turned = isJpeg && !inked;
+    const stored = turned || asset.orientation < 5 ? asset : { width: asset.height, height: asset.width };
+    const upright = turned ? compose(matrix, uprightMatrix(asset)) : matrix;
     const unit: Matrix = [stored.width, 0, 0, -stored.height, 0, stored.height];
     this.write(`q ${outline(clip)} W n ${cm(compose(upright, unit))} ${this.show(ref)} Q`);
     if (words) this.text(words, true);
@@ -290,8 +300,10 @@ export class Pen {
     this.write('q');
     if (opacity < 1) this.fade(opacity);
     if (line)
-      this.write(`${colour(paint)} RG ${n(line.width)} w ${CAPS[line.cap]} J ${JOINS[line.join]} j 4 M`);
-    else this.write(`${colour(paint)} rg`);
+      this.write(
+        `${this.colours.stroke(paint)} ${n(line.width)} w ${CAPS[line.cap]} J ${JOINS[line.join]} j 4 M`,
+      );
+    else this.write(this.colours.fill(paint));
     const shape = `${outline(path)} ${line ? 'S' : rule === 'evenodd' ? 'f*' : 'f'}`;
     for (const { x, y } of at) this.write(x || y ? `q 1 0 0 1 ${n(x)} ${n(y)} cm ${shape} Q` : shape);
     this.write('Q');
@@ -302,7 +314,7 @@ export class Pen {
     { x, y, width, height }: Box,
     outer: { lines: string[]; used: Pen['used'] },
     together = true,
-    space: PDFRef | string = this.rgb,
+    space: PDFRef | string = this.space,
   ): PDFRef {
     const ref = this.packer.stream(this.lines.join('\n'), {
       Type: 'XObject',
@@ -375,7 +387,7 @@ export class Pen {
 
   /** A shading within the path; words lie over it unseen, to be found and copied. */
   private blended({ path, words }: FillMark, blended: Blended): void {
-    const shading = embedShading(this.context, blended);
+    const shading = embedShading(this.context, blended, this.colours);
     this.write(`q ${outline(path)} W n /${this.name('Shading', 'Sh', shading)} sh Q`);
     if (words) this.text(words, true);
   }
@@ -388,8 +400,8 @@ export class Pen {
     );
     const pixels = context.getImageData(0, 0, canvas.width, canvas.height);
     const ref = await (mark.mark === 'paint'
-      ? embedMask(this.packer, pixels, rgbOf(mark.colour))
-      : embedPixels(this.packer, pixels));
+      ? embedMask(this.packer, pixels, mark.colour, this.colours)
+      : embedPixels(this.packer, pixels, this.colours));
     const map: Matrix = [width, 0, 0, -height, x, y + height];
     this.write(`q ${cm(map)} ${this.show(ref)} Q`);
   }
@@ -402,7 +414,7 @@ export class Pen {
       const { offset, blur } = mark;
       const fallen = { ...box, x: box.x + offset.x, y: box.y + offset.y };
       this.state(this.rectangles.state(fallen, blur));
-      return this.write(`${colour(mark.colour)} rg ${rectangle(reached(fallen, blur))} f Q`);
+      return this.write(`${this.colours.fill(mark.colour)} ${rectangle(reached(fallen, blur))} f Q`);
     }
     const fallen = await this.shadows.of(mark);
     if (!fallen) return this.write('Q');
@@ -440,7 +452,8 @@ export class Pen {
         for (const [name, ref] of entries) names.set(PDFName.of(name), ref);
         dict.set(PDFName.of(kind), names);
       }
-    if (this.ownRgb) dict.set(PDFName.of('ColorSpace'), this.context.obj({ DefaultRGB: this.ownRgb }));
+    const { rgb } = this.colours;
+    if (rgb) dict.set(PDFName.of('ColorSpace'), this.context.obj({ DefaultRGB: rgb }));
     return this.context.register(dict);
   }
 }

@@ -1,7 +1,8 @@
 /** Picture files in a PDF: JPEG as its own bytes, everything else as packed pixels (ISO 32000-1, 8.9). */
 import type { PDFRef } from '@cantoo/pdf-lib';
-import { jpegFacts } from '@/output/pdf/jpeg';
-import { joined, streamOf, type Packer } from '@/output/pdf/stream';
+import type { Colours } from '@/output/pdf/colours';
+import { factsOf } from '@/output/pdf/jpeg';
+import { streamOf, type Packer } from '@/output/pdf/stream';
 
 /** Colour profiles that lie in the file, by what they are. */
 export type Profiles = Map<string, PDFRef>;
@@ -23,15 +24,10 @@ function profileOf(
 const sumOf = (bytes: Uint8Array): number =>
   bytes.reduce((sum, byte) => Math.imul(sum ^ byte, 0x01000193) >>> 0, 0x811c9dc5);
 
-/** What a header is made of is no longer than this (ITU-T T.81, B.1.1.4). */
-const LONGEST_SEGMENT = 2 + 0xffff;
-
 /** The JPEG file as an image, not one byte changed. Its stored pixels, before any Exif turn. */
 export function embedJpeg(packer: Packer, parts: readonly Uint8Array[], profiles: Profiles): PDFRef {
   const { context } = packer;
-  const { width, height, components, inverted, profile } = jpegFacts(
-    joined(parts.filter(({ length }) => length <= LONGEST_SEGMENT)),
-  );
+  const { width, height, components, inverted, profile } = factsOf(parts);
   const device = { 1: 'DeviceGray', 3: 'DeviceRGB', 4: 'DeviceCMYK' }[components] ?? 'DeviceRGB';
   const space = profile
     ? context.obj(['ICCBased', profileOf(packer, profile, { N: components, Alternate: device }, profiles)])
@@ -51,28 +47,34 @@ export function embedJpeg(packer: Packer, parts: readonly Uint8Array[], profiles
 
 const IMAGE = { Type: 'XObject', Subtype: 'Image', BitsPerComponent: 8 };
 
+/** A JPEG of the press's own inks, in parts that follow each other. */
+export const embedInked = (
+  packer: Packer,
+  { parts, width, height }: { parts: readonly Uint8Array[]; width: number; height: number },
+): PDFRef => {
+  const { context } = packer;
+  const facts = { ...IMAGE, Width: width, Height: height, ColorSpace: 'DeviceCMYK', Filter: 'DCTDecode' };
+  return context.register(streamOf(context.obj(facts), parts, packer.beside));
+};
+
 /** Upright sRGB pixels (RGBA, 8 bits, not premultiplied) as an image, with a soft mask if any is transparent. */
 export async function embedPixels(
   packer: Packer,
   { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
+  colours: Colours,
 ): Promise<PDFRef> {
-  const count = width * height;
-  const colour = new Uint8Array(count * 3);
-  const alpha = new Uint8Array(count);
+  const alpha = new Uint8Array(width * height);
   let opaque = true;
-  for (let i = 0; i < count; i++) {
-    colour[3 * i] = data[4 * i]!;
-    colour[3 * i + 1] = data[4 * i + 1]!;
-    colour[3 * i + 2] = data[4 * i + 2]!;
+  for (let i = 0; i < alpha.length; i++) {
     alpha[i] = data[4 * i + 3]!;
     if (alpha[i] !== 255) opaque = false;
   }
   const mask = opaque ? {} : { SMask: await embedGrey(packer, alpha, width, height) };
-  return packer.pack(colour, {
+  return packer.pack(colours.pixels(data), {
     ...IMAGE,
     Width: width,
     Height: height,
-    ColorSpace: 'DeviceRGB',
+    ColorSpace: colours.device,
     ...mask,
   });
 }
@@ -81,13 +83,14 @@ export async function embedPixels(
 export async function embedMask(
   packer: Packer,
   { data, width, height }: { data: Uint8ClampedArray; width: number; height: number },
-  rgb: readonly number[],
+  hex: string,
+  colours: Colours,
 ): Promise<PDFRef> {
   const alpha = new Uint8Array(width * height);
   for (let i = 0, at = 3; i < alpha.length; i++, at += 4) alpha[i] = data[at]!;
   const SMask = await embedGrey(packer, alpha, width, height);
-  const colour = Uint8Array.from(rgb, (v) => Math.round(v * 255));
-  return packer.stream(colour, { ...IMAGE, Width: 1, Height: 1, ColorSpace: 'DeviceRGB', SMask });
+  const colour = Uint8Array.from(colours.values(hex), (v) => Math.round(v * 255));
+  return packer.stream(colour, { ...IMAGE, Width: 1, Height: 1, ColorSpace: colours.device, SMask });
 }
 
 /** Grey pixels, 8 bits each. */

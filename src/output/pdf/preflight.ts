@@ -22,8 +22,8 @@ export interface Point {
 
 type Found = Record<string, PDFObject | undefined>;
 
-/** Every point in its order; the first alone where it is no PDF at all. */
-export async function preflight(bytes: Uint8Array): Promise<Point[]> {
+/** Every point in its order, and whether all of it is in inks where that is `asked`; the first alone where it is no PDF at all. */
+export async function preflight(bytes: Uint8Array, asked: { inks?: boolean } = {}): Promise<Point[]> {
   let document: PDFDocument;
   try {
     document = await PDFDocument.load(bytes, { ignoreEncryption: true, updateMetadata: false });
@@ -32,7 +32,7 @@ export async function preflight(bytes: Uint8Array): Promise<Point[]> {
   }
   const file = new Read(document, bytes);
   // What is locked cannot be read any further.
-  const points = document.isEncrypted ? POINTS.slice(0, 2) : POINTS;
+  const points = document.isEncrypted ? POINTS.slice(0, 2) : asked.inks ? [...POINTS, INKED] : POINTS;
   return points.map(([says, look]) => ({ says, fault: look(file) }));
 }
 
@@ -128,7 +128,12 @@ const asXmp = (date: string | null): string | null => {
   return s ? `${y}-${m}-${d}T${h}:${min}:${s}` : null;
 };
 
-const POINTS: readonly (readonly [string, (file: Read) => string | null])[] = [
+type Asked = readonly [string, (file: Read) => string | null];
+
+/** What some shops ask for beyond the standard. */
+const INKED: Asked = ['Every colour is named in the press’s inks', inksFault];
+
+const POINTS: readonly Asked[] = [
   ['PDF 1.6 or earlier', ({ header }) => (/^%PDF-1\.[3-6]/.test(header) ? null : `it says ${header}`)],
   ['Not locked', ({ document }) => (document.isEncrypted ? 'it is encrypted' : null)],
   [
@@ -264,4 +269,21 @@ function rgbFault(file: Read): string | null {
     .filter(({ S, CS }) => is(S, 'Transparency') && is(CS, 'DeviceRGB'));
   if (bare.length) return `${bare.length} of ${drawn.length} drawings do not`;
   return groups.length ? 'colours blend in an RGB that is not told' : null;
+}
+
+/** Colours that are named in some RGB, told or not. */
+function inksFault(file: Read): string | null {
+  const isRgb = (space: PDFObject | undefined): boolean =>
+    /^(DeviceRGB|CalRGB|Lab)$/.test(nameOf(space)) ||
+    (space instanceof PDFArray &&
+      space.asArray().some((part) => {
+        const { N } = file.dictAt(file.document.context.lookup(part)) ?? {};
+        return (N instanceof PDFNumber && N.asNumber() === 3) || isRgb(part);
+      }));
+  const drawn = file.drawn.filter(({ content }) => /(^|\s)(rg|RG)\s/.test(content)).length;
+  if (drawn) return `${drawn} drawings name RGB`;
+  const pictures = file.dicts
+    .map((dict) => file.of(dict))
+    .filter(({ ColorSpace, CS }) => isRgb(ColorSpace) || isRgb(CS)).length;
+  return pictures ? `${pictures} pictures or blends are in RGB` : null;
 }

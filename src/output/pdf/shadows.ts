@@ -1,8 +1,8 @@
 /** Shadows as soft masks, each shape of one once, however often it falls. */
 import type { PDFRef } from '@cantoo/pdf-lib';
-import { rgbOf } from '@/core/color/hex';
 import { scaling, type Matrix } from '@/core/geometry/matrix';
 import type { ShadowMark } from '@/core/picture/picture';
+import type { Colours } from '@/output/pdf/colours';
 import { embedMask } from '@/output/pdf/pictures';
 import type { Packer } from '@/output/pdf/stream';
 import { shadowBitmap } from '@/output/pixels/marks';
@@ -24,6 +24,7 @@ export class Shadows {
   constructor(
     private readonly packer: Packer,
     private readonly platform: Platform,
+    private readonly colours: Colours,
   ) {}
 
   /** Null where nothing of it is seen. */
@@ -45,7 +46,7 @@ export class Shadows {
     const { x, y, width, height } = bitmap;
     const pixels = bitmap.context.getImageData(0, 0, width, height);
     return {
-      ref: await embedMask(this.packer, pixels, rgbOf(mark.colour)),
+      ref: await embedMask(this.packer, pixels, mark.colour, this.colours),
       map: [width / scale, 0, 0, -height / scale, x / scale, (y + height) / scale],
     };
   }

@@ -5,6 +5,8 @@ import { NO_SIDES, withBleed as beyond, type Sides } from '@/core/geometry/sides
 import { madeOf, type Picture } from '@/core/picture/picture';
 import { registerMarks } from '@/core/cutter/register';
 import type { SheetsMade } from '@/output/formats';
+import type { Inks } from '@/core/press/inks';
+import { inInks, inRgb } from '@/output/pdf/colours';
 import { marksAt, n } from '@/output/pdf/crop-marks';
 import { embeddedRgb, markForPress, type PressWish } from '@/output/pdf/press';
 import { outline, Pen, rectangle, type PdfSource } from '@/output/pdf/pen';
@@ -24,6 +26,8 @@ export interface PdfOptions {
   tiled?: Tiling;
   /** For a press that prints under this condition (PDF/X-4); for anybody without. */
   press?: PressWish;
+  /** All of it is named in its inks. */
+  inks?: Inks;
 }
 
 /** Room for crop marks beyond the bleed, points. */
@@ -33,7 +37,7 @@ const MARK_ROOM = 27;
 export async function writePdf(
   pictures: readonly Picture[],
   title: string,
-  { withBleed, cropMarks, squares = false, made, sheets, tiled, press }: PdfOptions,
+  { withBleed, cropMarks, squares = false, made, sheets, tiled, press, inks }: PdfOptions,
   source: PdfSource,
   progress: (share: number) => void = () => {},
 ): Promise<Uint8Array[]> {
@@ -42,8 +46,8 @@ export async function writePdf(
   document.setCreator('Bellagraph');
   document.setProducer('Bellagraph');
   document.setCreationDate(made);
-  const rgb = press && embeddedRgb(document);
-  const pen = new Pen(document.context, source, rgb);
+  const colours = inks ? inInks(inks) : inRgb(press && embeddedRgb(document));
+  const pen = new Pen(document.context, source, colours);
   const done = (count: number) => progress(count / (pictures.length + 1));
   if (sheets)
     for (const { write, ...paper } of await laidOnSheets(pictures, sheets, cropMarks, pen, done)) {
@@ -116,6 +120,9 @@ async function addPage(
   const { content, resources } = pen.end();
   page.node.set(PDFName.of('Contents'), content);
   page.node.set(PDFName.of('Resources'), resources);
-  // Colours blend as they are named, in RGB, whatever the printer makes of them later.
-  page.node.set(PDFName.of('Group'), document.context.obj({ Type: 'Group', S: 'Transparency', CS: pen.rgb }));
+  // Colours blend as they are named, whatever the printer makes of them later.
+  page.node.set(
+    PDFName.of('Group'),
+    document.context.obj({ Type: 'Group', S: 'Transparency', CS: pen.space }),
+  );
 }

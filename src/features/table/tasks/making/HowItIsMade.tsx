@@ -98,6 +98,14 @@ export function HowItIsMade(props: Props) {
             />
           </Box>
         )}
+        {press && options.press && (
+          <Turned
+            label="All of it in the press’s four inks (CMYK), photos too"
+            on={Boolean(options.inks)}
+            disabled={disabled}
+            onTurn={(inks) => onChange({ inks })}
+          />
+        )}
         {bleed !== null && (
           <Turned
             label={`With bleed, ${bleed}`}

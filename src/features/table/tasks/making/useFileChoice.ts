@@ -96,6 +96,7 @@ function optionsFor(
     squares: kind.squares && wished.squares,
     ...(tiled ? { tiled, withBleed: false, cropMarks: false, squares: false } : {}),
     press: kind.press ? wished.press : undefined,
+    inks: kind.press && Boolean(wished.press) && wished.inks,
     wide: kind.wide && Boolean(marks) && wished.wide,
     ...(bySide || sheets?.plain ? { withBleed: false, cropMarks: false } : {}),
     ...(only ? { only, withBleed: false } : {}),

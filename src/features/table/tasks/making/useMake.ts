@@ -79,7 +79,7 @@ export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: 
         : [fileTitle(project), taken.length > 1 ? '' : taken[0]?.panel?.name].filter(Boolean).join(' ');
       const name = `${fileName(of)}.${inOneFile(options.format, taken.length) ? options.format : 'zip'}`;
       const seconds = (Date.now() - began) / 1000;
-      const points = options.press ? await readBack(blob).catch(() => null) : [];
+      const points = options.press ? await readBack(blob, options).catch(() => null) : [];
       if (run.current !== mine) return;
       if (!points) return setMaking({ state: 'failed', message: 'The file could not be read back.' });
       const told = { state: 'made', bytes: blob.size, seconds, points } as const;

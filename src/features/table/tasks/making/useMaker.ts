@@ -31,7 +31,7 @@ export interface MakerRoom {
     report: Progress,
   ): Promise<Result<{ paper: Size; blob: Blob }[]> | null>;
   testSheet(paper: Size): Promise<Result<Blob>>;
-  readBack(file: Blob): Promise<Point[]>;
+  readBack(file: Blob, asked: Pick<MakeOptions, 'inks'>): Promise<Point[]>;
   /** Whatever it is at ends at once. */
   stop(): void;
 }
@@ -133,9 +133,9 @@ export function useMaker(): MakerRoom {
   );
 
   const readBack = useCallback<MakerRoom['readBack']>(
-    (file) => {
+    (file, { inks }) => {
       const { maker, failed } = ready();
-      return Promise.race([maker.readBack(file), failed]);
+      return Promise.race([maker.readBack(file, { inks }), failed]);
     },
     [ready],
   );
