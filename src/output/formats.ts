@@ -33,7 +33,7 @@ interface FormatKind {
 export const FORMATS = {
   pdf: {
     name: 'PDF',
-    use: 'For a print shop: photos untouched, words as words',
+    use: 'For a print shop: photos in full, words as words',
     pixels: false,
     many: true,
     cropMarks: true,

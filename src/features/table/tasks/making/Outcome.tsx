@@ -35,7 +35,7 @@ function ReadBack({ points }: { points: readonly Point[] }) {
   return (
     <Box component="details" open={hold < points.length} sx={{ mt: 0.5 }}>
       <Box component="summary" sx={{ cursor: 'pointer' }}>
-        Read back: {hold === points.length ? 'all' : hold} of {points.length} points of PDF/X-4 hold.
+        Read back: {hold === points.length ? 'all' : hold} of {points.length} points hold.
       </Box>
       <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 160, overflowY: 'auto' }}>
         {points.map(({ says, fault }) => (

@@ -46,7 +46,8 @@ export function outInWords({ choice: { taken, only }, options, sheets, size, tri
   const fine = FORMATS[format].pixels
     ? `; ${pixels(size.width)} x ${pixels(size.height)} pixels${options.side ? '' : ` at ${ppi} ppi`}, ${options.wide ? 'Adobe RGB (1998)' : 'sRGB'}`
     : '';
-  return `${many}${large}${trimmed}${fine}.`;
+  const inked = options.inks ? ', all colours as the press’s inks' : '';
+  return `${many}${large}${trimmed}${fine}${inked}.`;
 }
 
 /** Whether all pages are of one size. */
