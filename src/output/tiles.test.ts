@@ -7,6 +7,8 @@ import { overlaps } from '@/core/geometry/box';
 import { evenly } from '@/core/geometry/sides';
 import { foldedOn } from '@/core/packing/on-paper';
 import { SEVERAL, severalOn } from '@/core/packing/several';
+import { within } from '@/core/geometry/box';
+import { tileMarks, type TileMark } from '@/core/packing/tile-marks';
 import { tilesOf } from '@/core/packing/tiles';
 import { book } from '../../scripts/testing/books';
 import { difference } from '../../scripts/testing/difference';
@@ -108,6 +110,11 @@ test('handed to a browser’s print, sheets look as they do in a PDF: in tiles, 
   const taken = madeBy(inked, way);
   const sheets = foldedOn(taken, { folds: 2 }, 1, false);
   expect(await compare(inked, { sheets, squares: true }, taken)).toBe(6);
+  // Marks beside each sheet, on paper that has room for them.
+  const bled = foldedOn(taken, { folds: 2 }, 1, true);
+  expect(await compare(inked, { sheets: bled, cropMarks: true }, taken)).toBe(6);
+  const [marked] = await printed(inked, { format: 'jpg', sheets: bled, cropMarks: true }, taken);
+  expect(marked!.paper.width).toBeCloseTo(bled.sheets[0]!.trim.width + 2 * (9 + 27), 3);
   // A pixel of the square at the corner, by which a cutter finds its place.
   const [first] = await printed(inked, { format: 'jpg', sheets, squares: true, ppi: 72 }, taken);
   const [square] = registerMarks(first!.paper);
@@ -120,6 +127,31 @@ test('handed to a browser’s print, sheets look as they do in a PDF: in tiles, 
     .raw()
     .toBuffer();
   expect(Math.max(...dot)).toBeLessThan(60);
+});
+
+test('every tile but the last tells by a small plan which one it is, where the next sheet hides it', () => {
+  const tiling = { paper: LETTER, lost: evenly(18), overlap: 18 };
+  const tiles = tilesOf({ width: 1700, height: 1000 }, tiling);
+  if (!tiles.ok) throw new Error(tiles.message);
+  expect(tiles.value.length).toBeGreaterThan(4);
+  for (const [i, tile] of tiles.value.entries()) {
+    const marks = tileMarks(tile, tiles.value, tiling);
+    const last = i === tiles.value.length - 1;
+    expect(marks.length === 0).toBe(last);
+    const hidden = ({ box }: TileMark) =>
+      tiles.value
+        .slice(i + 1)
+        .some(({ part }) => within(part, { x: box.x + box.width / 2, y: box.y + box.height / 2 }));
+    expect(marks.every(hidden)).toBe(true);
+    // The filled cell is the one whose middle no white lies over.
+    const middles = marks.flatMap(({ box, ink }) =>
+      ink === 'black' && box.width === box.height ? [box] : [],
+    );
+    const bare = middles.filter(
+      (cell) => !marks.some(({ box, ink }) => ink === 'white' && box.width < cell.width && within(cell, box)),
+    );
+    if (!last) expect(middles.indexOf(bare[0]!)).toBe(i);
+  }
 });
 
 test('tiles cover every page once and the overlap twice, in as few sheets as either way of the paper needs', () => {

@@ -163,6 +163,9 @@ export const foldsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Fol
 export const boundOn = ({ product }: Pick<Whole, 'product'>, surface: Pick<Made, 'part'>): Bound[] =>
   kindOf(product).bound?.(product, partOf(surface)) ?? [];
 
+/** Whether it hangs on a wall. */
+export const hangs = (product: Product): boolean => kindOf(product).hangs?.(product) ?? false;
+
 /** In reading order. */
 export const panelsOn = ({ product }: Pick<Whole, 'product'>, surface: Made): Panel[] => {
   const { name, width, height } = surface;

@@ -215,6 +215,8 @@ export interface ProductKind<P extends { kind: string }> extends ProductStart<P[
   panels?(product: P, part: string): Panel[] | null;
   /** Where its papers hang together, with what is punched there. */
   bound?(product: P, part: string): Bound[];
+  /** It hangs on a wall. */
+  hangs?(product: P): boolean;
   leaves?(product: P): Leaf[];
   behind?(product: P): Behind[];
   held?(product: P): Held;

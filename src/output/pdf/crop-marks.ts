@@ -3,8 +3,7 @@ import type { Size } from '@/core/geometry/box';
 import type { Sides } from '@/core/geometry/sides';
 import type { Fold } from '@/core/picture/picture';
 import type { Along, Line } from '@/core/product/imposition';
-
-const MARK_LENGTH = 18;
+import { linesBeside } from '@/output/crop-lines';
 
 export const n = (value: number): string => String(Math.round(value * 1e4) / 1e4);
 
@@ -14,25 +13,15 @@ export function marksAt(trim: Size, bleed: Sides, folds: readonly Fold[]): strin
   return marksAlong(trim, bleed, { x: [0, trim.width], y: [0, trim.height] }, { x: at('x'), y: at('y') });
 }
 
-/**
- * Hairlines where the paper is cut, beginning outside the bleed (or 3 pt out), in the four inks at full strength; where it is
- * scored and folded they are dashed.
- */
-export function marksAlong({ width, height }: Size, bleed: Sides, cuts: Along, folds: Along): string {
-  const away = (side: keyof Sides) => Math.max(bleed[side], 3) + 2;
-  const upright = (x: number) => [
-    `${n(x)} ${n(-away('top'))} m ${n(x)} ${n(-away('top') - MARK_LENGTH)} l`,
-    `${n(x)} ${n(height + away('bottom'))} m ${n(x)} ${n(height + away('bottom') + MARK_LENGTH)} l`,
-  ];
-  const level = (y: number) => [
-    `${n(-away('left'))} ${n(y)} m ${n(-away('left') - MARK_LENGTH)} ${n(y)} l`,
-    `${n(width + away('right'))} ${n(y)} m ${n(width + away('right') + MARK_LENGTH)} ${n(y)} l`,
-  ];
-  const lines = ({ x, y }: Along) => [...x.flatMap(upright), ...y.flatMap(level)].join(' ');
-  const scored = folds.x.length + folds.y.length ? ` [3 2] 0 d ${lines(folds)} S` : '';
-  return `q 1 1 1 1 K 0.25 w ${lines(cuts)} S${scored} Q`;
+/** Hairlines where the paper is cut, in the four inks at full strength; where it is scored and folded they are dashed. */
+export function marksAlong(trim: Size, bleed: Sides, cuts: Along, folds: Along): string {
+  const scored = linesBeside(trim, bleed, folds);
+  const dashed = scored.length ? ` [3 2] 0 d ${drawn(scored)} S` : '';
+  return `q 1 1 1 1 K 0.25 w ${drawn(linesBeside(trim, bleed, cuts))} S${dashed} Q`;
 }
 
 /** Hairlines on the paper itself, in the four inks. */
-export const ticked = (lines: readonly Line[]): string =>
-  `q 1 1 1 1 K 0.25 w ${lines.map(([a, b, c, d]) => `${n(a)} ${n(b)} m ${n(c)} ${n(d)} l`).join(' ')} S Q`;
+export const ticked = (lines: readonly Line[]): string => `q 1 1 1 1 K 0.25 w ${drawn(lines)} S Q`;
+
+const drawn = (lines: readonly Line[]): string =>
+  lines.map(([a, b, c, d]) => `${n(a)} ${n(b)} m ${n(c)} ${n(d)} l`).join(' ');

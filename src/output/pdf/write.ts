@@ -1,9 +1,10 @@
 /** A Picture as PDF 1.7, or PDF/X-4 for a press: boxes for print shops, photos untouched, words as words, shadows as soft masks. */
 import { PDFDocument, PDFName } from '@cantoo/pdf-lib';
-import { outset, type Size } from '@/core/geometry/box';
+import type { Size } from '@/core/geometry/box';
 import { NO_SIDES, withBleed as beyond, type Sides } from '@/core/geometry/sides';
 import { madeOf, type Picture } from '@/core/picture/picture';
 import { registerMarks } from '@/core/cutter/register';
+import { paperAround } from '@/output/crop-lines';
 import type { SheetsMade } from '@/output/formats';
 import type { Inks } from '@/core/press/inks';
 import { inInks, inRgb } from '@/output/pdf/colours';
@@ -29,9 +30,6 @@ export interface PdfOptions {
   /** All of it is named in its inks. */
   inks?: Inks;
 }
-
-/** Room for crop marks beyond the bleed, points. */
-const MARK_ROOM = 27;
 
 /** One page for each picture, or for each side of a sheet; the file in parts that follow each other. */
 export async function writePdf(
@@ -105,7 +103,7 @@ async function addPage(
   write: () => void | Promise<void>,
 ): Promise<void> {
   const bleedBox = beyond({ width, height, bleed });
-  const paper = outset(bleedBox, marks === null ? 0 : MARK_ROOM);
+  const paper = paperAround({ width, height }, bleed, marks !== null);
   const page = document.addPage([paper.width, paper.height]);
   // PDF counts from the paper's lower left corner upwards.
   const [x, y] = [-paper.x, paper.height + paper.y - height];

@@ -126,6 +126,8 @@ export const calendar: ProductKind<CalendarProduct> = {
     const paper = part === COVER || part === NOTES ? leaf : paperOf(form, leaf);
     return binding && edge !== null ? boundAlong(binding.by, paper, edge) : [];
   },
+  // What stands is folded to stand.
+  hangs: ({ form }) => form !== 'tent',
   begin({ width, height }, way, today) {
     const form = isForm(way) ? way : 'picture';
     const product: CalendarProduct = {

@@ -7,6 +7,8 @@ import { apply } from '@/core/geometry/matrix';
 import { centredBox, corners } from '@/core/geometry/box';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
+import type { Bound } from '@/core/product/product';
+import { OnWall, wallShadow } from '@/features/table/tasks/proof/OnWall';
 import type { Surface } from '@/core/project/model';
 import type { Shows } from '@/core/proof/look-over/measure';
 import { ShownOver } from '@/features/table/tasks/proof/ShownOver';
@@ -24,17 +26,20 @@ interface Props {
   seen: Seen;
   /** The piece whose place is shown. */
   placed: Piece | null;
+  /** What it hangs by, where it is seen on a wall; and leaves that hang beneath it. */
+  hung: { bound: readonly Bound[]; leaves: number } | null;
   /** A measure that is shown. */
   shows: Shows | null;
 }
 
-/** Ways to look at a page as if for the first time: what is wrong with it is seen sooner (common practice, no source). */
+/** Ways to look at a page as if for the first time: what is wrong with it is seen sooner (common practice, no source). How much smaller for being `away`. */
 export const SEEN = {
-  plain: { name: 'As it is', style: {} },
-  grey: { name: 'In greys: light and dark alone', style: { filter: 'grayscale(1)' } },
-  mirrored: { name: 'Mirrored', style: { transform: 'scaleX(-1)' } },
-  over: { name: 'Upside down', style: { transform: 'rotate(180deg)' } },
-  far: { name: 'From across the room', style: {} },
+  plain: { name: 'As it is', style: {}, away: 1 },
+  grey: { name: 'In greys: light and dark alone', style: { filter: 'grayscale(1)' }, away: 1 },
+  mirrored: { name: 'Mirrored', style: { transform: 'scaleX(-1)' }, away: 1 },
+  over: { name: 'Upside down', style: { transform: 'rotate(180deg)' }, away: 1 },
+  far: { name: 'From across the room', style: {}, away: 4 },
+  wall: { name: 'On its wall', style: {}, away: 1.3 },
 } as const;
 export type Seen = keyof typeof SEEN;
 
@@ -47,6 +52,7 @@ export function ProofPage({
   onCurtain,
   placed,
   seen,
+  hung,
   shows,
 }: Props) {
   const size = { width: surface.width * zoom, height: surface.height * zoom };
@@ -64,7 +70,7 @@ export function ProofPage({
           position: 'relative',
           ...size,
           bgcolor: surface.ground,
-          boxShadow: '0 1px 5px rgba(0,0,0,0.35)',
+          boxShadow: hung ? wallShadow(hung.leaves) : '0 1px 5px rgba(0,0,0,0.35)',
           ...SEEN[seen].style,
         }}
       >
@@ -81,6 +87,7 @@ export function ProofPage({
             }}
           />
         )}
+        {hung && <OnWall page={surface} bound={hung.bound} />}
         {shows && <ShownOver {...{ shows, zoom }} page={surface} />}
         {placed && lies && (
           <svg
@@ -106,7 +113,9 @@ export function ProofPage({
           </svg>
         )}
       </Box>
-      <Box sx={{ height: 52, visibility: shown && seen !== 'far' ? undefined : 'hidden' }}>
+      <Box
+        sx={{ height: 52, mt: hung ? 1.5 : 0, visibility: shown && seen !== 'far' ? undefined : 'hidden' }}
+      >
         <Slider
           aria-label="Curtain: to its left the page is as on the screen"
           size="small"

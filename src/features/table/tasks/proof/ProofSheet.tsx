@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { conditionsFor } from '@/core/press/conditions';
-import { heldOf } from '@/core/product';
+import { boundOn, hangs, heldOf } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import { lookedOver } from '@/core/proof/look-over';
 import { formatSize } from '@/core/units/lengths';
@@ -20,6 +20,7 @@ import { WideSheet } from '@/features/table/parts/WideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { HowProofed } from '@/features/table/tasks/proof/HowProofed';
 import { LookOver } from '@/features/table/tasks/proof/LookOver';
+import { WALL } from '@/features/table/tasks/proof/OnWall';
 import { ProofPage, SEEN, useRoomIn, type Seen } from '@/features/table/tasks/proof/ProofPage';
 import { FIRST_SETTINGS, readProofSettings } from '@/features/table/tasks/proof/settings';
 import { usePale } from '@/features/table/tasks/proof/usePale';
@@ -58,14 +59,14 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const [desk, setDesk] = useState<HTMLElement | null>(null);
   const room = useRoomIn(desk);
   const aside = surfaces.length > 1 ? ASIDE : AROUND;
-  const far = seen === 'far' ? 4 : 1;
+  const { away } = SEEN[seen];
   const { trueSize } = settings;
   const zoomOf = useCallback(
     ({ width, height }: Surface): number => {
       const fits = Math.min((room.width - 2 * aside) / width, (room.height - 2 * AROUND - BELOW) / height);
-      return (trueSize ? trueZoom : Math.max(0, fits)) / far;
+      return (trueSize ? trueZoom : Math.max(0, fits)) / away;
     },
-    [room, aside, trueSize, trueZoom, far],
+    [room, aside, trueSize, trueZoom, away],
   );
   const sideOf = useCallback(
     (of: Surface): number =>
@@ -117,7 +118,9 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
           <Chosen
             label="Looked at"
             value={seen}
-            all={(Object.keys(SEEN) as Seen[]).map((each) => [each, SEEN[each].name] as const)}
+            all={(Object.keys(SEEN) as Seen[])
+              .filter((each) => each !== 'wall' || hangs(project.product))
+              .map((each) => [each, SEEN[each].name] as const)}
             disabled={false}
             onChoose={setSeen}
           />
@@ -170,7 +173,10 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
       onClose={onClose}
     >
       {count > 1 && <Pages {...{ at, found, onTurn: turnTo }} />}
-      <Box sx={{ position: 'relative', minWidth: 0, minHeight: 0, bgcolor: 'table.main' }}>
+      <Box
+        sx={{ position: 'relative', minWidth: 0, minHeight: 0, bgcolor: 'table.main' }}
+        style={seen === 'wall' ? { background: WALL } : undefined}
+      >
         <Box
           ref={setDesk}
           tabIndex={0}
@@ -189,6 +195,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
           {zoom > 0 && (
             <ProofPage
               {...{ surface, zoom, pixels, printed, curtain, onCurtain: setCurtain, seen }}
+              hung={seen === 'wall' ? { bound: boundOn(project, surface), leaves: count - 1 - at } : null}
               placed={(aim === 'checks' && placed?.piece) || null}
               shows={measured?.find(({ id }) => id === measure)?.shows ?? null}
             />
