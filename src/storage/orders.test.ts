@@ -1,10 +1,12 @@
 /** What was ordered travels in a project's file, and is kept beside the project. */
-import { expect, test } from '@jest/globals';
+import { expect, jest, test } from '@jest/globals';
+import Dexie from 'dexie';
 import { unzipSync, zipSync } from 'fflate';
 import type { Ticket } from '@/core/order/ticket';
 import { sha256 } from '@/core/sha';
 import { emptyDeleted, deleteProject } from '@/storage/deleted';
-import { forgetOrder, keepOrder, keepOrders, noteState, ordersOf } from '@/storage/orders';
+import { database, type OrderRow } from '@/storage/database';
+import { forgetOrder, keepOrder, keepOrders, keepSent, noteState, ordersOf } from '@/storage/orders';
 import { packProject, unpackProject, type PackedOrder } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
 import { project } from '../../scripts/testing/samples';
@@ -77,6 +79,30 @@ test('an order that is damaged, or names another, is told of and costs nothing e
     ...{ count: 1, files: 0 },
     mended: ['“pages.pdf”, which was sent with order PP-23456789, is not in this file as it was sent.'],
   });
+});
+
+test('in a browser that is full an order is kept without its files, or it is said that it is not', async () => {
+  const of = project();
+  await addProject(of, 1);
+  const { kept, files } = await order();
+  const row = { project: of.id, id: JOB, ...kept, files };
+  const put = database.orders.put.bind(database.orders);
+  let room = 0;
+  const full = jest
+    .spyOn(database.orders, 'put')
+    .mockImplementation(((as: OrderRow) =>
+      as.files.length > room
+        ? Dexie.Promise.reject(new DOMException('Full', 'QuotaExceededError'))
+        : put(as)) as never);
+  expect(await keepSent(row)).toBe('without files');
+  expect(await ordersOf(of.id)).toMatchObject([{ id: JOB, files: [], state: { order: 'PP-23456789' } }]);
+  room = -1;
+  expect(await keepSent({ ...row, id: JOB.replace('0b', '1c') })).toBe('not at all');
+  full.mockRestore();
+  expect(await keepSent(row)).toBe('whole');
+  expect((await ordersOf(of.id))[0]!.files).toHaveLength(1);
+  await deleteProject(of.id, 1);
+  await emptyDeleted();
 });
 
 test('orders are the project’s own: kept, noted, forgotten, and gone with it', async () => {

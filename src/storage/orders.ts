@@ -10,6 +10,20 @@ export const ordersOf = async (project: string): Promise<OrderRow[]> =>
 /** An order sent again stands in place of itself. */
 export const keepOrder = (row: OrderRow): Promise<unknown> => database.orders.put(row);
 
+/**
+ * An order that went out is kept whatever happens here: without what was sent where a browser is full, and where not even that
+ * is kept it is said.
+ */
+export async function keepSent(row: OrderRow): Promise<'whole' | 'without files' | 'not at all'> {
+  const kept = (as: OrderRow) =>
+    keepOrder(as).then(
+      () => true,
+      () => false,
+    );
+  if (await kept(row)) return 'whole';
+  return (await kept({ ...row, files: [] })) ? 'without files' : 'not at all';
+}
+
 export const noteState = ({ project, id }: OrderRow, state: OrderState): Promise<unknown> =>
   database.orders.update([project, id], { state });
 

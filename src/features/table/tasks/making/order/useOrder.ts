@@ -10,7 +10,7 @@ import { send, stateOf } from '@/features/table/tasks/making/order/shop';
 import { PURPOSES } from '@/features/table/tasks/making/purposes';
 import type { MakerRoom } from '@/features/table/tasks/making/useMaker';
 import type { OrderRow } from '@/storage/database';
-import { forgetOrder, keepOrder, noteState, ordersOf } from '@/storage/orders';
+import { forgetOrder, keepSent, noteState, ordersOf } from '@/storage/orders';
 import { inWords } from '@/storage/trouble';
 
 export interface OrderWish {
@@ -132,13 +132,16 @@ export function useOrder({ make, stop }: MakerRoom) {
           ? ticket.files.map(({ name }, i) => ({ name, blob: blobs[i]! }))
           : [];
         const row = { project, id: ticket.job, shop, sent: Date.now(), ticket, state: sent.value, files };
-        // It went out whatever happens here: a browser that is full keeps at least what it was.
-        const kept = await keepOrder(row).catch(() => keepOrder({ ...row, files: [] }).catch(() => null));
-        if (kept === null)
+        const kept = await keepSent(row);
+        if (kept === 'not at all')
           return failed(
             `${shop} has it as ${sent.value.order}, but this browser could not keep that: note the number.`,
           );
         await read();
+        if (kept === 'without files')
+          return failed(
+            `${shop} has it as ${sent.value.order}, and that is kept. The files that were sent are not: this browser has no room for them.`,
+          );
         setOrdering({ state: 'idle' });
       } catch (error) {
         if (!signal.aborted) failed(inWords(error, 'The order was not sent'));
