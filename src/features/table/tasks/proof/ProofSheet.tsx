@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { conditionsFor } from '@/core/press/conditions';
 import { boundOn, hangs, heldOf } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
@@ -88,13 +88,11 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const { found: checked, clear } = useFindings(project, all, typesetter);
   const pale = usePale(project);
   const found = useMemo(() => [...checked, ...pale.found], [checked, pale.found]);
-  // What is on the page that is shown comes first.
+  // What is on the page that is shown comes first; the page itself is not kept waiting for that.
+  const first = useDeferredValue(surface.id);
   const sorted = useMemo(
-    () => [
-      ...found.filter((one) => one.at.id === surface.id),
-      ...found.filter((one) => one.at.id !== surface.id),
-    ],
-    [found, surface.id],
+    () => [...found.filter((one) => one.at.id === first), ...found.filter((one) => one.at.id !== first)],
+    [found, first],
   );
   const placed = found.find((one) => keyOf(one) === place && one.at.id === surface.id);
   const turnTo = useCallback((next: string) => {
@@ -232,7 +230,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
                 Looking at how words stand off, page {pale.looked + 1} of {count} …
               </Typography>
             )}
-            <Findings
+            <Listed
               {...{ found: sorted, clear, several: count > 1, onShown: onClose, onPlace: showPlace }}
               placed={place}
             />
@@ -254,7 +252,9 @@ function Pages({ at, found, onTurn }: PagesProps) {
   const project = useSession((session) => session.history.project);
   const list = useRef<HTMLUListElement>(null);
   useEffect(() => {
-    list.current?.children[at]?.scrollIntoView({ block: 'nearest' });
+    // Once the page is shown: where things lie is found anew for it.
+    const timer = setTimeout(() => list.current?.children[at]?.scrollIntoView({ block: 'nearest' }), 50);
+    return () => clearTimeout(timer);
   }, [at]);
   return (
     <Box
@@ -282,6 +282,9 @@ interface SmallPageProps {
   warnings: number;
   onTurn: (id: string) => void;
 }
+
+/** Drawn anew only where something in it changed. */
+const Listed = memo(Findings);
 
 const SmallPage = memo(function SmallPage({ project, surface, shown, warnings, onTurn }: SmallPageProps) {
   const says = warnings ? `, ${warnings === 1 ? 'one warning' : `${warnings} warnings`}` : '';

@@ -60,15 +60,17 @@ export function usePagePixels(
       for (const of of beside) if (!gone && !ready(of)) await paint(of);
     };
     void show(false);
-    const shown = shownOn(project, surface);
-    const others = beside.map((of) => [of, shownOn(project, of)] as const);
+    const pages = [surface, ...beside].map((of) => [of, shownOn(project, of)] as const);
+    let fresh = false;
     const stop = shelf.onArrival((sha) => {
-      for (const [of, files] of others) if (files.has(sha)) painted.delete(of);
-      if (!shown.has(sha)) return;
-      painted.delete(surface);
+      const changed = pages.filter(([, files]) => files.has(sha)).map(([of]) => of);
+      if (!changed.length) return;
+      for (const of of changed) painted.delete(of);
+      fresh ||= changed.includes(surface);
       arriving ??= setTimeout(() => {
         arriving = undefined;
-        if (!gone) void show(true);
+        if (!gone) void show(fresh);
+        fresh = false;
       }, ARRIVALS);
     });
     return () => {
