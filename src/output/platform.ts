@@ -15,19 +15,22 @@ export interface Drawable {
 }
 
 export interface Platform {
-  /** A transparent canvas in sRGB. */
+  /** A transparent canvas, in sRGB but where a platform is wide. */
   canvas(width: number, height: number): { canvas: Canvas & CanvasImageSource; context: Context };
   path(data: string): Path2D;
 }
 
 /** Canvases of a browser window or worker. */
-export const browser: Platform = {
+const browserIn = (colorSpace: PredefinedColorSpace): Platform => ({
   canvas(width, height) {
     const canvas = new OffscreenCanvas(Math.max(1, width), Math.max(1, height));
-    return { canvas, context: canvas.getContext('2d', { colorSpace: 'srgb' })! };
+    return { canvas, context: canvas.getContext('2d', { colorSpace })! };
   },
   path: (data) => new Path2D(data),
-};
+});
+export const browser = browserIn('srgb');
+/** In Display P3, for what reaches beyond sRGB. */
+export const browserWide = browserIn('display-p3');
 
 /**
  * A picture file decoded, upright in its own pixels. A bitmap made straight from a photo is turned by its EXIF only where it is

@@ -4,6 +4,8 @@ import type { Press, ProofHow } from '@/core/press/press';
 export interface LookedFor extends ProofHow {
   /** What cannot be printed as it is is striped. */
   marked: boolean;
+  /** The pixels are in Display P3 in place of sRGB. */
+  wide?: boolean;
 }
 
 export interface Looked {
@@ -25,8 +27,8 @@ const STRIPES = [
 ] as const;
 
 export function lookedAt(press: Press, rgba: Uint8ClampedArray, width: number, how: LookedFor): Looked {
-  const { pixels, inks } = press.printed(rgba, how);
-  const distances = press.beyond(rgba);
+  const { pixels, inks } = press.printed(rgba, how, how.wide);
+  const distances = press.beyond(rgba, how.wide);
   let [beyond, most] = [0, 0];
   for (let i = 0, at = 0; i < distances.length; i++, at += 4) {
     const ink = inks[at]! + inks[at + 1]! + inks[at + 2]! + inks[at + 3]!;

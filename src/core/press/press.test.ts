@@ -1,4 +1,5 @@
 /** Proofs against Little CMS's own tool (Debian's liblcms2-utils) and the check values of the characterisation data. */
+import fc from 'fast-check';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -8,6 +9,7 @@ import { adobeRgb } from '@/core/press/adobe-rgb';
 import { CONDITIONS } from '@/core/press/conditions';
 import { lookedAt } from '@/core/press/look';
 import { openPress, type Press, type ProofHow } from '@/core/press/press';
+import { isWide, p3Profile } from '@/core/press/wide';
 import { pressProfile } from '@/core/press/profile';
 import { srgbProfile } from '@/core/press/rgb-profile';
 import { random } from '@/core/random';
@@ -118,6 +120,34 @@ test.each([
   ours!.forEach((row, i) =>
     row.forEach((value, c) => expect(Math.abs(value - theirs![i]![c]!)).toBeLessThan(0.05)),
   );
+});
+
+test('what reaches beyond sRGB is told from what does not; colours given in Display P3 print as they are measured', async () => {
+  const published = (name: string) =>
+    new Uint8Array(readFileSync(join('/usr/share/color/icc/colord', `${name}.icc`)));
+  expect(['AdobeRGB1998', 'ProPhotoRGB', 'WideGamutRGB'].map((name) => isWide(published(name)))).toEqual([
+    ...[true, true, true],
+  ]);
+  expect([published('sRGB'), srgbProfile(), profileOf('coated-offset.icc')].some(isWide)).toBe(false);
+  fc.assert(
+    fc.property(fc.uint8Array({ maxLength: 400 }), fc.nat(400), (bytes, at) => {
+      const bent = p3Profile();
+      bent.set(bytes.subarray(0, Math.max(0, bent.length - at)), Math.min(at, bent.length));
+      expect(typeof isWide(bent.subarray(0, bent.length - (at % 300)))).toBe('boolean');
+    }),
+  );
+  const path = join(mkdtempSync(join(tmpdir(), 'press-')), 'p3.icc');
+  writeFileSync(path, p3Profile());
+  const press = await opened('coated-offset.icc');
+  const theirs = transicc(['-t1', '-b', `-i${path}`, `-o${join(PROFILES, 'coated-offset.icc')}`], colours);
+  const { inks } = press.printed(Uint8ClampedArray.from(colours.flatMap((c) => [...c, 255])), HOW, true);
+  theirs.forEach((row, i) =>
+    row.forEach((ink, c) => expect(Math.abs(inks[4 * i + c]! - 2.55 * ink)).toBeLessThan(4)),
+  );
+  // A strong green of P3 is farther from any ink than sRGB's.
+  const green = new Uint8ClampedArray([0, 255, 0, 255]);
+  expect(press.beyond(green, true)[0]!).toBeGreaterThan(press.beyond(green)[0]!);
+  press.close();
 });
 
 test('what is no profile of a press is refused in words', async () => {

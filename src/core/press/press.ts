@@ -1,4 +1,4 @@
-/** A print condition at work: what it makes of colours, by Little CMS (ICC.1:2022). Colours that come in are sRGB, 8 bits. */
+/** A print condition at work: what it makes of colours, by Little CMS (ICC.1:2022). Colours that come in are sRGB, 8 bits, or Display P3 where they are said to be wide. */
 import { differenceCiede2000, modeLab65, useMode as register } from 'culori/fn';
 import {
   ABSOLUTE,
@@ -14,6 +14,7 @@ import {
   type Lcms,
   type OpenLcms,
 } from '@/core/press/lcms';
+import { p3Profile } from '@/core/press/wide';
 import { pressProfile } from '@/core/press/profile';
 import { fail, ok, type Result } from '@/core/result';
 
@@ -37,9 +38,9 @@ export interface Printed {
 
 export interface Press {
   /** Pixels (RGBA): as they will look printed, as clear as they were, and how much of the four inks each takes. */
-  printed(rgba: Uint8ClampedArray, how: ProofHow): Printed;
+  printed(rgba: Uint8ClampedArray, how: ProofHow, wide?: boolean): Printed;
   /** How far the nearest printable colour is from each pixel's, CIEDE2000: a byte a pixel, in tenths, 25.5 at the most. */
-  beyond(rgba: Uint8ClampedArray): Uint8Array;
+  beyond(rgba: Uint8ClampedArray, wide?: boolean): Uint8Array;
   close(): void;
 }
 
@@ -60,9 +61,14 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
   const facts = pressProfile(profile);
   if (!facts.ok) return facts;
   const lcms = await openLcms();
-  const at = lcms._malloc(profile.length);
-  lcms.HEAPU8.set(profile, at);
-  const ink = lcms.ccall('cmsOpenProfileFromMem', 'number', ['number', 'number'], [at, profile.length]);
+  const held: number[] = [];
+  const opened = (bytes: Uint8Array): number => {
+    const at = lcms._malloc(bytes.length);
+    held.push(at);
+    lcms.HEAPU8.set(bytes, at);
+    return lcms.ccall('cmsOpenProfileFromMem', 'number', ['number', 'number'], [at, bytes.length]);
+  };
+  const ink = opened(profile);
   if (!ink) return fail('This colour profile is damaged: it cannot be read.');
   const screen = lcms.cmsCreate_sRGBProfile();
   const transforms = new Map<string, number>();
@@ -72,14 +78,16 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
     if (!transform) throw new RangeError('This colour profile lacks what a proof needs.');
     return transform;
   };
-  let distances: Uint8Array | undefined;
+  let p3 = 0;
+  const given = (wide: boolean): number => (wide ? (p3 ||= opened(p3Profile())) : screen);
+  const distances = new Map<boolean, Uint8Array>();
 
   const press: Press = {
-    printed(rgba, { intent, blackPoint, paper }) {
+    printed(rgba, { intent, blackPoint, paper }, wide = false) {
       // By way of the inks: tables made for both ways at once would round off where the inks end.
-      const there = known(`to inks ${intent} ${blackPoint}`, () =>
+      const there = known(`to inks ${intent} ${blackPoint} ${wide}`, () =>
         lcms.cmsCreateTransform(
-          ...([screen, RGBA_8, ink, CMYK_16, INTENTS[intent]] as const),
+          ...([given(wide), RGBA_8, ink, CMYK_16, INTENTS[intent]] as const),
           FINE_TABLES | (blackPoint ? BLACK_POINT : 0),
         ),
       );
@@ -88,16 +96,18 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
       );
       return run(lcms, there, back, rgba);
     },
-    beyond(rgba) {
-      distances ??= latticeOf(lcms, screen, ink);
-      return interpolated(distances, rgba);
+    beyond(rgba, wide = false) {
+      const lattice = distances.get(wide) ?? latticeOf(lcms, given(wide), ink);
+      distances.set(wide, lattice);
+      return interpolated(lattice, rgba);
     },
     close() {
       for (const transform of transforms.values()) lcms.cmsDeleteTransform(transform);
       transforms.clear();
       lcms.cmsCloseProfile(screen);
       lcms.cmsCloseProfile(ink);
-      lcms._free(at);
+      if (p3) lcms.cmsCloseProfile(p3);
+      held.forEach((at) => lcms._free(at));
     },
   };
   try {

@@ -9,7 +9,7 @@ interface RgbSpace {
 }
 
 /** IEC 61966-2-1's primaries under D50, by Bradford (Lindbloom's numbers, from memory; checked against Little CMS's own). */
-const PRIMARIES = {
+export const SRGB_PRIMARIES = {
   rXYZ: [0.4360747, 0.2225045, 0.0139322],
   gXYZ: [0.3850649, 0.7168786, 0.0971045],
   bXYZ: [0.1430804, 0.0606169, 0.7141733],
@@ -21,7 +21,7 @@ const ADAPTED = [
   ...[-0.0092345, 0.0150436, 0.7521316],
 ];
 /** g, a, b, c, d of the curve (parametric curve type 3). */
-const CURVE = [2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045];
+export const SRGB_CURVE = { type: 3, values: [2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045] };
 
 const word = (text: string): number[] => [...text].map((c) => c.charCodeAt(0));
 const int = (value: number): number[] => [
@@ -47,7 +47,7 @@ const text = (says: string): number[] => [
 const xyz = (values: readonly number[]): number[] => [...word('XYZ '), ...int(0), ...values.flatMap(fixed)];
 
 export const srgbProfile = (): Uint8Array =>
-  rgbProfile({ name: 'sRGB', primaries: PRIMARIES, curve: { type: 3, values: CURVE } });
+  rgbProfile({ name: 'sRGB', primaries: SRGB_PRIMARIES, curve: SRGB_CURVE });
 
 export function rgbProfile({ name, primaries, curve: { type, values } }: RgbSpace): Uint8Array {
   const curve = [...word('para'), ...int(0), 0, type, 0, 0, ...values.flatMap(fixed)];

@@ -7,11 +7,12 @@ import { assetsIn } from '@/core/piece/assets';
 import { behindOn } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
-import type { Asset } from '@/core/picture/asset';
+import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { DrawnPiece, ImageMark } from '@/core/picture/picture';
+import { wornPixels } from '@/output/drawings';
 import { drawPieces } from '@/output/pixels/draw';
 import type { DrawingSource } from '@/output/pixels/marks';
-import { browser } from '@/output/platform';
+import { browser, browserWide, type Drawable, type Platform } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/keeping/pictures';
 
 type Asked = [
@@ -23,7 +24,14 @@ type Asked = [
   part?: Box,
   /** As a paper by itself, clear where it has openings. */
   clear?: boolean,
+  /** Some of it reaches beyond sRGB: all of it is painted in Display P3. */
+  wide?: WidePictures | null,
 ];
+
+export interface WidePictures {
+  /** A picture in Display P3; those that do not need it are in sRGB as ever. */
+  take(sha: string): OffscreenCanvas | undefined;
+}
 
 /** The pictures that are seen on a page, through its openings too: what else arrives changes nothing of it. */
 export const shownOn = (project: Project, surface: Surface): ReadonlySet<string> =>
@@ -84,6 +92,7 @@ function begin(
     side,
     part = { x: 0, y: 0, width: surface.width, height: surface.height },
     clear = false,
+    wide = null,
   ]: Asked
 ) {
   const tools = toolsFor(project, typesetter);
@@ -94,7 +103,10 @@ function begin(
     Math.max(1, Math.round(part.height * scale)),
   );
   // So small it is painted by the processor: nothing is fetched back from elsewhere.
-  const context = canvas.getContext('2d', { willReadFrequently: true })!;
+  const context = canvas.getContext('2d', {
+    willReadFrequently: true,
+    colorSpace: wide ? 'display-p3' : 'srgb',
+  })!;
   if (!clear) {
     context.fillStyle = surface.ground;
     context.fillRect(0, 0, canvas.width, canvas.height);
@@ -102,8 +114,9 @@ function begin(
   const view = compose(scaling(scale), translation(-part.x, -part.y));
   const pixelsOf = (asset: Asset, mark: ImageMark) =>
     growth(mark.matrix) * scale * Math.max(asset.width, asset.height);
+  const platform = wide ? browserWide : browser;
   const source: DrawingSource = {
-    platform: browser,
+    platform,
     font: typesetter.font,
     treatmentPixels: side * side,
     drawing: (sha, mark) => {
@@ -114,9 +127,22 @@ function begin(
     image: (sha, mark) => {
       const asset = project.assets[sha];
       // No more of it than is shown here: a mosaic has hundreds.
-      return asset && shelf.take(asset, pixelsOf(asset, mark), mark);
+      if (!asset) return undefined;
+      const reaching = wide?.take(sha);
+      if (reaching) return worn(reaching, asset, mark, platform);
+      return shelf.take(asset, pixelsOf(asset, mark), mark);
     },
   };
   const draw = (some: readonly DrawnPiece[]) => drawPieces(context, some, view, source);
   return { canvas, context, pieces, draw };
+}
+
+/** A picture as its mark wears it. */
+function worn(source: OffscreenCanvas, asset: Asset, mark: ImageMark, platform: Platform) {
+  const plain: Drawable = { source, width: source.width, height: source.height };
+  const { ink, tone, dyes } = mark;
+  return {
+    ...(ink || tone || dyes ? wornPixels(plain, mark, platform) : plain),
+    whole: uprightSize(asset),
+  };
 }

@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import type { Project, Surface } from '@/core/project/model';
 import { useRoom } from '@/features/table/room/context';
+import { widePicturesOn } from '@/features/table/tasks/proof/wide';
 import { paintPageInTurns, shownOn } from '@/features/table/stage/paint/paintPage';
 
 interface Painted {
@@ -43,7 +44,12 @@ export function usePagePixels(
     const wanted = () => !gone;
     const paint = async (of: Surface): Promise<ImageData | null> => {
       const large = sideOf(of);
-      const canvas = await paintPageInTurns([project, of, store.getState().typesetter, shelf, large], wanted);
+      const wide = await widePicturesOn(project, of);
+      const { typesetter } = store.getState();
+      const canvas = await paintPageInTurns(
+        [project, of, typesetter, shelf, large, undefined, false, wide],
+        wanted,
+      );
       if (!canvas) return null;
       const found = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
       painted.delete(of);

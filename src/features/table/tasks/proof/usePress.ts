@@ -43,7 +43,7 @@ export function usePress(
       bench.current = { worker, press: wrap<PressRoom>(worker) };
     }
     const folder = new URL(PRESS_AT, location.href).href;
-    const how = { intent, blackPoint, paper, marked };
+    const how = { intent, blackPoint, paper, marked, wide: pixels.colorSpace === 'display-p3' };
     const { press } = bench.current;
     const looking = (file ? Promise.resolve(undefined) : assetBlob(id)).then(
       async (own): Promise<Result<Looked>> => {
