@@ -7,6 +7,7 @@ import { writeDrawing } from '@/core/drawing/write';
 import { scaling } from '@/core/geometry/matrix';
 import { paintDrawing } from '@/output/pixels/marks';
 import { HOUSE_KITS } from '../../../scripts/kits/kits';
+import { DRAWN_BOMBS } from '../../../scripts/testing/bombs';
 import { byHand } from '../../../scripts/kits/icons/pen';
 import { cardstock, edge, stamp } from '../../../scripts/kits/tiles';
 import { node } from '../../../scripts/node/platform';
@@ -90,6 +91,32 @@ describe('reading SVG', () => {
     expect(refused('<svg')).toMatch(/damaged|not an SVG/);
     expect(refused(svg('<rect width="9" height="9"/>', 'width="90in" height="1in"'))).toContain(
       'larger than 60 inches',
+    );
+  });
+  test.each(Object.entries(DRAWN_BOMBS))(
+    '%s: read or refused, and no number is beyond all numbers',
+    (_, bomb) => {
+      const answer = readDrawing(bomb.file);
+      expect(answer.ok).toBe(!bomb.refused);
+      if (!answer.ok)
+        expect(answer.message).toMatch(/^is a drawing (that comes to too much|of more than|with nothing)/);
+      else
+        for (const { path, at } of answer.value.drawing.parts)
+          expect(
+            [...path.flat(), ...at.flatMap(({ x, y }) => [x, y])].every(
+              (v) => typeof v === 'string' || Number.isFinite(v),
+            ),
+          ).toBe(true);
+    },
+  );
+  test('a command’s letter that is left out for long is the same path as one written each time', () => {
+    const points = Array.from({ length: 1500 }, (_, i) => `${i % 90} ${(i * 7) % 50}`);
+    const path = (data: string) => read(svg(`<path d="${data}"/>`)).drawing.parts[0]!.path;
+    expect(path(`m1 2 ${points.join(' ')}z`)).toEqual(path(`m1 2${points.map((at) => `l${at}`).join('')}z`));
+    expect(path(`M1 2C${points.join(' ')}`)).toEqual(
+      path(
+        `M1 2${Array.from({ length: 500 }, (_, i) => `C${points.slice(3 * i, 3 * i + 3).join(' ')}`).join('')}`,
+      ),
     );
   });
   test('what is written is read back the same', () => {

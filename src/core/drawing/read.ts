@@ -4,10 +4,11 @@
  */
 import { XMLParser } from 'fast-xml-parser';
 import svgpath from 'svgpath';
+import { hexOf, rgbOf } from '@/core/color/hex';
 import { formatHex, parseColour } from '@/core/color/spaces';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { parsePath, pathBounds, transformPath, type Path } from '@/core/geometry/path';
-import { CSS_PPI, points, shapeData, transformOf } from '@/core/drawing/shapes';
+import { CSS_PPI, points, shapeData, spelledOut, transformOf } from '@/core/drawing/shapes';
 import { fail, ok, type Result } from '@/core/result';
 import type { Drawing, DrawingPart, Line } from '@/core/drawing/drawing';
 
@@ -16,6 +17,17 @@ const MOST_DRAWING_BYTES = 8 * 2 ** 20;
 const MOST_PARTS = 20_000;
 const DEEPEST = 60;
 const MOST_TILES = 40_000;
+/**
+ * What a drawing may come to, however few bytes say so: elements gone through, uses followed; points of all its parts; points as
+ * often as they are painted. Each is some seconds of a slow machine at the most, and ten times what the largest of our own takes.
+ */
+const MOST_VISITS = 400_000;
+const MOST_POINTS = 2_000_000;
+const MOST_PAINTED = 12_000_000;
+/** Points this far off, in points, are no drawing any more. */
+const FARTHEST = 1e6;
+/** No paint or colour is said in more letters. */
+const LONGEST_PAINT = 200;
 /** Longest side, points: 60 in. */
 const LONGEST = 60 * 72;
 
@@ -120,12 +132,24 @@ class Reader {
   private readonly byId = new Map<string, Element>();
   private readonly rules = new Map<string, Record<string, string>>();
   private readonly using = new Set<string>();
+  /** What was read before, however often it is used. */
+  private readonly shapes = new WeakMap<Element, Path | null>();
+  private readonly shades = new WeakMap<Element, string[]>();
+  private readonly means = new Map<string, string | null>();
+  private readonly classes = new Map<string, Record<string, string>>();
+  private visits = 0;
+  private points = 0;
+  private painted = 0;
 
-  constructor(private readonly svg: Element) {
-    this.index(svg);
-  }
+  constructor(private readonly svg: Element) {}
 
   read(): Result<ReadDrawing> {
+    try {
+      this.index(this.svg);
+    } catch (error) {
+      if (error instanceof RangeError) return fail(`is a drawing ${error.message}`);
+      throw error;
+    }
     const box = this.size();
     if (!box) return fail('is a drawing that does not say how large it is');
     const { width, height, map } = box;
@@ -140,14 +164,25 @@ class Reader {
     return ok({ drawing: { width, height, parts: this.parts }, dropped: [...this.dropped] });
   }
 
+  private visit(many = 1): void {
+    this.visits += many;
+    if (this.visits > MOST_VISITS) throw new RangeError(TOO_MUCH);
+  }
+
   private index(element: Element): void {
     if (element.attributes.id) this.byId.set(element.attributes.id, element);
     if (element.name === 'style')
-      for (const [, names, body] of element.text.matchAll(/([^{}]+)\{([^}]*)\}/g))
-        for (const name of names!.split(',')) {
-          const simple = /^\s*\.([\w-]+)\s*$/.exec(name)?.[1];
-          if (simple) this.rules.set(simple, { ...this.rules.get(simple), ...declarations(body!) });
+      for (const rule of element.text.split('}')) {
+        const [names = '', body] = rule.split('{');
+        if (body === undefined) continue;
+        const said = declarations(body);
+        for (const name of names.split(',')) {
+          const simple = /^\.([\w-]+)$/.exec(name.trim())?.[1];
+          if (!simple) continue;
+          this.visit(1 + Object.keys(said).length);
+          this.rules.set(simple, Object.assign(this.rules.get(simple) ?? {}, said));
         }
+      }
     element.children.forEach((child) => this.index(child));
   }
 
@@ -187,6 +222,7 @@ class Reader {
   ): void {
     const name = element.name.toLowerCase();
     const { attributes } = element;
+    this.visit();
     if (SILENT.test(name)) return;
     const style = this.style(element, inherited);
     if (attributes.display === 'none') return;
@@ -194,19 +230,24 @@ class Reader {
     if (name === 'g' || name === 'a' || name === 'switch' || name === 'svg')
       return this.group(element.children, map, style, depth + 1, at);
     if (name === 'use') return this.use(element, map, style, depth, at);
-    const data = shapeData(name, attributes);
-    if (data === null) {
-      this.dropped.add(WORDS[name] ?? `“${name.slice(0, 30)}”`);
-      return;
-    }
-    let path: Path;
+    const path = this.shape(element, name);
+    if (path?.length) this.paint(path, map, style, at);
+  }
+
+  /** Null where it is none, or cannot be read, and that was noted. */
+  private shape(element: Element, name: string): Path | null {
+    const known = this.shapes.get(element);
+    if (known !== undefined) return known;
+    const data = shapeData(name, element.attributes);
+    let path: Path | null = null;
     try {
-      path = parsePath(svgpath(data).unarc().abs().toString());
+      if (data === null) this.dropped.add(WORDS[name] ?? `“${name.slice(0, 30)}”`);
+      else path = parsePath(svgpath(spelledOut(data)).unarc().abs().toString());
     } catch {
-      this.dropped.add('a shape that cannot be read');
-      return;
+      this.dropped.add(UNREADABLE);
     }
-    if (path.length) this.paint(path, map, style, at);
+    this.shapes.set(element, path);
+    return path;
   }
 
   private use(element: Element, map: Matrix, style: Style, depth: number, at: readonly Point[]): void {
@@ -262,8 +303,16 @@ class Reader {
   ): void {
     if (opacity <= 0) return;
     if (this.parts.length >= MOST_PARTS) throw new RangeError(`of more than ${MOST_PARTS} parts`);
+    this.points += path.length;
+    this.painted += path.length * at.length;
+    if (this.points > MOST_POINTS || this.painted > MOST_PAINTED) throw new RangeError(TOO_MUCH);
+    const placed = transformPath(map, path);
+    if (!placed.every(isSound) || (line && !(line.width < FARTHEST))) {
+      this.dropped.add(UNREADABLE);
+      return;
+    }
     this.parts.push({
-      path: transformPath(map, path),
+      path: placed,
       colour: hex,
       ...(layer ? { layer } : {}),
       ...(ink ? { ink } : {}),
@@ -293,8 +342,9 @@ class Reader {
     const first = { x: Math.floor((box.x - Number(x)) / w) - 1, y: Math.floor((box.y - Number(y)) / h) - 1 };
     const columns = Math.ceil(box.width / w) + 3;
     const rows = Math.ceil(box.height / h) + 3;
-    if (columns * rows > MOST_TILES) throw new RangeError('with a pattern too fine to be opened safely');
+    if (!(columns * rows <= MOST_TILES)) throw new RangeError('with a pattern too fine to be opened safely');
     const [a, b, c, d] = map;
+    this.visit(columns * rows);
     const tiles = Array.from({ length: columns * rows }, (_, i): Point => {
       const tx = (first.x + (i % columns)) * w + Number(x);
       const ty = (first.y + Math.floor(i / columns)) * h + Number(y);
@@ -308,40 +358,55 @@ class Reader {
     if (paint === 'none' || paint === 'transparent') return null;
     const id = /^url\(["']?#([^"')]+)["']?\)/.exec(paint)?.[1];
     if (id === undefined) {
-      const parsed = parseColour(paint === 'currentColor' ? '#000000' : paint);
+      const parsed = colourOf(paint === 'currentColor' ? '#000000' : paint);
       return parsed ? { hex: formatHex(parsed), alpha: parsed.alpha ?? 1 } : null;
     }
-    const stops = this.stops(this.byId.get(id));
-    if (!stops.length) return null;
+    let hex = this.means.get(id);
+    if (hex === undefined) this.means.set(id, (hex = meanOf(this.stops(this.byId.get(id)))));
+    if (!hex) return null;
     this.dropped.add('a shaded fill, which became one colour');
-    const mean = [1, 3, 5].map((at) =>
-      Math.round(stops.reduce((sum, hex) => sum + parseInt(hex.slice(at, at + 2), 16), 0) / stops.length),
-    );
-    return { hex: `#${mean.map((v) => v.toString(16).padStart(2, '0')).join('')}`, alpha: 1 };
+    return { hex, alpha: 1 };
   }
 
   private stops(gradient: Element | undefined, depth = 0): string[] {
     if (!gradient || depth > 4) return [];
+    const known = this.shades.get(gradient) ?? this.readStops(gradient, depth);
+    this.shades.set(gradient, known);
+    return known;
+  }
+
+  private readStops(gradient: Element, depth: number): string[] {
     const own = gradient.children
       .filter(({ name }) => name === 'stop')
       .flatMap((stop) => {
         const declared = { ...stop.attributes, ...declarations(stop.attributes.style ?? '') };
-        const parsed = parseColour(declared['stop-color'] ?? '#000000');
+        const parsed = colourOf(declared['stop-color'] ?? '#000000');
         return parsed ? [formatHex(parsed)] : [];
       });
     const linked = /^#(.+)$/.exec(gradient.attributes.href ?? gradient.attributes['xlink:href'] ?? '')?.[1];
     return own.length || linked === undefined ? own : this.stops(this.byId.get(linked), depth + 1);
   }
 
+  /** What the rules for its classes say, together. */
+  private classed(names: string | undefined): Record<string, string> {
+    if (!names) return {};
+    let known = this.classes.get(names);
+    if (!known) {
+      known = {};
+      for (const name of names.split(/\s+/)) Object.assign(known, this.rules.get(name));
+      this.classes.set(names, known);
+    }
+    this.visit(Object.keys(known).length >> 3);
+    return known;
+  }
+
   private style(element: Element, from: Style): Style {
     const { attributes } = element;
-    const classes = (attributes.class ?? '').split(/\s+/).map((name) => this.rules.get(name) ?? {});
-    const said: Record<string, string | undefined> = Object.assign(
-      {},
-      attributes,
-      ...classes,
-      declarations(attributes.style ?? ''),
-    );
+    const said: Record<string, string | undefined> = {
+      ...attributes,
+      ...this.classed(attributes.class),
+      ...declarations(attributes.style ?? ''),
+    };
     const share = (name: string, before: number) => {
       const value = parseFloat(said[name] ?? '');
       return Number.isFinite(value) ? Math.min(1, Math.max(0, value)) : before;
@@ -366,6 +431,22 @@ class Reader {
     };
   }
 }
+
+const TOO_MUCH = 'that comes to too much to be opened safely, small as its file is';
+const UNREADABLE = 'a shape that cannot be read';
+
+/** Whether all its numbers are, and lie where a page could be. */
+const isSound = (segment: Path[number]): boolean =>
+  segment.every((value) => typeof value === 'string' || Math.abs(value) < FARTHEST);
+
+/** Null of none. */
+function meanOf(colours: readonly string[]): string | null {
+  if (!colours.length) return null;
+  const rgb = colours.map(rgbOf);
+  return hexOf([0, 1, 2].map((c) => rgb.reduce((sum, values) => sum + values[c]!, 0) / rgb.length));
+}
+
+const colourOf = (paint: string) => (paint.length <= LONGEST_PAINT ? parseColour(paint) : undefined);
 
 const oneOf = <T extends string>(value: string | undefined, known: readonly T[], before: T): T =>
   known.find((name) => name === value) ?? before;

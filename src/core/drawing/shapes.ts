@@ -2,6 +2,33 @@
 import svgpath from 'svgpath';
 import type { Matrix } from '@/core/geometry/matrix';
 
+const NUMBERS = /[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi;
+
+/** Letters after which a command's numbers take longer the more there are: svgpath takes them from the front of a list. */
+const LONG_RUN = 4000;
+/** How many numbers a command takes at once (SVG 1.1, 8.3); arcs apart, whose flags may stand without a space. */
+const TAKES: Record<string, number> = { m: 2, l: 2, h: 1, v: 1, c: 6, s: 4, q: 4, t: 2 };
+
+/** Path data with each command's letter written wherever it is left out, where that is for long; throws on an arc that goes on so. */
+export function spelledOut(data: string): string {
+  if (data.length < LONG_RUN) return data;
+  const parts: string[] = [];
+  for (const [run] of data.matchAll(/[a-df-z][^a-df-z]*|^[^a-df-z]+/gi)) {
+    const letter = run[0]!;
+    const takes = TAKES[letter.toLowerCase()];
+    if (run.length < LONG_RUN) parts.push(run);
+    else if (!takes) throw new RangeError('A command of a path goes on for too long.');
+    else {
+      const numbers = run.slice(1).match(NUMBERS) ?? [];
+      // What follows the first pair of a move is lines (SVG 1.1, 8.3.2).
+      const then = { m: 'l', M: 'L' }[letter] ?? letter;
+      for (let i = 0; i < numbers.length; i += takes)
+        parts.push(`${i ? then : letter}${numbers.slice(i, i + takes).join(' ')}`);
+    }
+  }
+  return parts.join('');
+}
+
 /** CSS pixels an inch (CSS Values and Units 3, 5.2). */
 export const CSS_PPI = 96;
 
@@ -25,9 +52,14 @@ export function points(length: string | undefined): number | null {
 /** A transform list as one matrix: where it takes the unit vectors, as svgpath applies it to a path. */
 export function transformOf(list: string): Matrix {
   const moved = svgpath('M0 0L1 0L0 1').transform(list).abs().toString();
-  const [ox, oy, ax, ay, bx, by] = (moved.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? []).map(
-    Number,
-  ) as [number, number, number, number, number, number];
+  const [ox, oy, ax, ay, bx, by] = (moved.match(NUMBERS) ?? []).map(Number) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
   return by === undefined ? [1, 0, 0, 1, 0, 0] : [ax - ox, ay - oy, bx - ox, by - oy, ox, oy];
 }
 
@@ -58,7 +90,7 @@ export function shapeData(name: string, a: Record<string, string>): string | nul
       return `M${n('x1')} ${n('y1')}L${n('x2')} ${n('y2')}`;
     case 'polyline':
     case 'polygon': {
-      const numbers = (a.points ?? '').match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
+      const numbers = (a.points ?? '').match(NUMBERS) ?? [];
       const pairs = numbers.slice(0, numbers.length - (numbers.length % 2));
       return pairs.length >= 4 ? `M${pairs.join(' ')}${name === 'polygon' ? 'Z' : ''}` : '';
     }
