@@ -231,6 +231,31 @@ describe('fonts of one’s own', () => {
     ]);
   });
 
+  test('one that would fill the memory is not unpacked; signs alone are told from letters', async () => {
+    // A WOFF of one table that says it comes to 1.5 GB, packed in a few bytes.
+    const bomb = Buffer.alloc(100);
+    bomb.write('wOFF', 0, 'latin1');
+    bomb.writeUInt16BE(1, 12);
+    bomb.write('glyf', 44, 'latin1');
+    bomb.writeUInt32BE(64, 48);
+    bomb.writeUInt32BE(36, 52);
+    bomb.writeUInt32BE(1.5e9, 56);
+    expect(await look(bomb, 'huge.woff')).toEqual({
+      ok: false,
+      message: 'huge.woff was not opened. It would come to more than 64 MB once it is unpacked.',
+    });
+    const subset = await openSubset(async () => readFileSync(SUBSETTER));
+    const whole = await look(await bytes());
+    if (!whole.ok) throw new Error(whole.message);
+    const signs = await look(
+      subset(
+        await bytes(),
+        whole.value.font.shape('AB').map(({ id }) => id),
+      )!,
+    );
+    expect([whole.value.few, signs.ok && signs.value.few]).toEqual([false, true]);
+  });
+
   test.each([
     // OpenType 1.9, OS/2 table, fsType.
     [0x0000, 'subset'],

@@ -305,7 +305,43 @@ const templateTones = async (file: Blob, most: number) =>
 const tracePicture = async (file: Blob, tracing: Tracing, side: number) =>
   (await import('@/workers/template')).tracePicture(file, tracing, side);
 
+const openProject = async (file: Blob) => (await import('@/storage/project-file')).unpackProject(file);
+
+/** What is told of a font before it is taken. */
+export interface SeenFont {
+  name: string;
+  says: string[];
+  /** It has few letters: that is asked about first. */
+  few: boolean;
+  /** Its bytes unpacked. */
+  plain: Blob;
+}
+
+async function seeFont(file: Blob, fileName: string, sha: string): Promise<Result<SeenFont>> {
+  const [{ lookAtFont, toldOf }, { ownFamily }, { LARGEST_FONT }] = await Promise.all([
+    import('@/core/text/own'),
+    import('@/core/text/families'),
+    import('@/core/project/schema'),
+  ]);
+  const seen = await lookAtFont(
+    ownFamily(sha),
+    fileName,
+    new Uint8Array(await file.arrayBuffer()),
+    LARGEST_FONT,
+  );
+  if (!seen.ok) return seen;
+  const { name, font, few } = seen.value;
+  return ok({
+    name,
+    few,
+    says: toldOf(seen.value),
+    plain: new Blob([font.bytes as Uint8Array<ArrayBuffer>]),
+  });
+}
+
 const importer = {
+  openProject,
+  seeFont,
   importPicture,
   lookAgain,
   listZip,

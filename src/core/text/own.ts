@@ -1,7 +1,7 @@
 /** Fonts a person brings in: looked at before they are used, and what can be said of them. */
 import { openFont, type OpenFont } from '@/core/text/shaper';
 import { tablesOf } from '@/core/text/sfnt';
-import { plainFont } from '@/core/text/woff';
+import { FontTooLarge, plainFont } from '@/core/text/woff';
 import { fail, ok, type Result } from '@/core/result';
 
 /** What most words of English, German, French and Spanish are written with, beside the letters of English. */
@@ -13,6 +13,8 @@ export interface OwnFont {
   name: string;
   /** Usual characters it has no letter for. */
   lacks: string[];
+  /** Most of the letters and figures of English are among those. */
+  few: boolean;
 }
 
 const SIGNS: Record<string, 'font' | string> = {
@@ -54,9 +56,10 @@ export async function lookAtFont(
     // A letter that is there must have a shape.
     const drawn = [...LETTERS].find((letter) => font.has(letter.codePointAt(0)!));
     if (drawn) font.outline(font.shape(drawn)[0]!.id);
-    return ok({ font, name: font.family.trim() || fileName.replace(/\.[^.]+$/, ''), lacks });
-  } catch {
-    return damaged;
+    const few = [...LETTERS].filter((letter) => lacks.includes(letter)).length > LETTERS.length / 2;
+    return ok({ font, name: font.family.trim() || fileName.replace(/\.[^.]+$/, ''), lacks, few });
+  } catch (error) {
+    return error instanceof FontTooLarge ? fail(`${fileName} was not opened. ${error.message}`) : damaged;
   }
 }
 

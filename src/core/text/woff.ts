@@ -2,6 +2,15 @@
 
 const WOFF = 0x774f4646;
 
+/** What a font may come to unpacked, bytes: twice the largest that are in use. */
+const MOST_UNPACKED = 64 * 2 ** 20;
+
+export class FontTooLarge extends RangeError {
+  constructor() {
+    super(`It would come to more than ${MOST_UNPACKED / 2 ** 20} MB once it is unpacked.`);
+  }
+}
+
 /** A table unpacked (zlib) to the length it states, and never to more. Rejects if it is damaged. */
 async function unpacked(packed: Uint8Array, length: number): Promise<Uint8Array> {
   const stream = new Blob([packed as Uint8Array<ArrayBuffer>])
@@ -38,6 +47,7 @@ export async function plainFont(font: Uint8Array): Promise<Uint8Array> {
       length,
     };
   });
+  if (entries.reduce((sum, { length }) => sum + length, 0) > MOST_UNPACKED) throw new FontTooLarge();
   const tables = await Promise.all(
     entries.map(async ({ packed, length, ...table }) => ({
       ...table,

@@ -7,11 +7,18 @@ import { nameOfProduct } from '@/core/product';
 import { coloursOf } from '@/core/trail';
 import { KINDS, readyKind, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { guessKinds } from '@/core/supplies/sort';
-import { bringIn, bytesFromZip, listZip, type Arrived, type Incoming } from '@/features/shared/bringIn';
+import {
+  bringIn,
+  bytesFromZip,
+  listZip,
+  unpackedProject,
+  type Arrived,
+  type Incoming,
+} from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
 import { storePage } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
-import { FILE_ENDING, unpackProject } from '@/storage/project-file';
+import { FILE_ENDING } from '@/storage/project-file';
 
 /** A supply as it may become, with what was guessed of it. */
 export interface Row extends Omit<Supply, 'kit' | 'order' | 'added'> {
@@ -212,7 +219,7 @@ async function pageRow({ file, path, zipped }: Incoming, entry: KitEntry | undef
   const name = entry?.name ?? readable(path);
   const blob = zipped ? await bytesFromZip(file, path) : ok<Blob>(file);
   if (!blob.ok) return { ok: false, message: `${name} ${blob.message}.` };
-  const opened = await unpackProject(blob.value);
+  const opened = await unpackedProject(blob.value);
   if (!opened.ok) return { ok: false, message: `${name}: ${opened.message}` };
   const sha = await sha256(new Uint8Array(await blob.value.arrayBuffer()));
   const { preview, project } = opened.value;

@@ -1,13 +1,15 @@
 /** Picture files into the store, through the import workers: several at once, counted, cancellable. */
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import type { Asset } from '@/core/picture/asset';
-import type { Result } from '@/core/result';
+import { fail, type Result } from '@/core/result';
+import { Hands, JobEnded, limitFor, type Why } from '@/workers/hands';
+import type { OpenedFile } from '@/storage/project-file';
 import type { ListedZip } from '@/workers/zip';
 import { isFull } from '@/storage/trouble';
 import { storeAsset } from '@/storage/assets';
 import { giveUp } from '@/storage/reserve';
 import type { Facts } from '@/workers/facts';
-import type { Imported, Importer } from '@/workers/import.worker';
+import type { Imported, Importer, SeenFont } from '@/workers/import.worker';
 import type { SheetParts } from '@/workers/sheet';
 import type { Tracing } from '@/core/pixels/outline';
 import type { ToldTones, Traced } from '@/workers/template';
@@ -40,26 +42,18 @@ export interface BroughtIn {
   full: boolean;
 }
 
-interface Hand {
-  worker: Worker;
-  importer: Remote<Importer>;
-}
-
-const hands: Hand[] = [];
-
-function hire(): Hand {
-  const free = hands.pop();
-  if (free) return free;
-  const worker = new Worker(new URL('../../workers/import.worker.ts', import.meta.url), { type: 'module' });
-  return { worker, importer: wrap<Importer>(worker) };
-}
-
 /** Bytes a single picture file may have. */
 const LARGEST_FILE = 200e6;
 
 const AT_ONCE = Math.max(
   1,
   Math.min(4, typeof navigator === 'undefined' ? 1 : navigator.hardwareConcurrency),
+);
+
+/** Whoever reads files that people bring. */
+const readers = new Hands<Importer>(
+  () => new Worker(new URL('../../workers/import.worker.ts', import.meta.url), { type: 'module' }),
+  AT_ONCE,
 );
 
 /** Brings files in; `counted` hears how many are done, and each picture as it arrives in the store. */
@@ -106,7 +100,6 @@ export async function bringIn(
   const work = async (_: unknown, turn: number) => {
     // Starting a worker takes the page's own time: one a turn, after the screen has said what begins.
     await new Promise((resolve) => setTimeout(resolve, 60 * turn + 30));
-    const hand = hire();
     let storing = Promise.resolve();
     for (let next = queue.shift(); next; next = queue.shift()) {
       const { file, path, zipped, known, index } = next;
@@ -122,22 +115,32 @@ export async function bringIn(
         counted((done += 1));
         continue;
       }
-      const importing = zipped
-        ? hand.importer.importFromZip(file, path)
-        : hand.importer.importPicture(file, name, known);
+      const imported = await readers
+        .do(
+          async (importer): Promise<Result<Imported>> =>
+            zipped ? importer.importFromZip(file, path) : importer.importPicture(file, name, known),
+          { limit: limitFor(file), signal: cancel },
+        )
+        .catch((error: Error): Why | null => (error instanceof JobEnded ? error.why : null));
       // The worker goes on to the next while this one is stored.
-      const imported = await importing.catch(() => null);
       await storing;
-      storing = keep(imported, { file, path, index });
+      if (imported === 'cancelled') result.left.push(name);
+      else if (typeof imported === 'string') storing = keep(fail(ENDED[imported]), { file, path, index });
+      else storing = keep(imported, { file, path, index });
     }
     await storing;
-    hands.push(hand);
   };
   await Promise.all(Array.from({ length: Math.min(AT_ONCE, files.length) }, work));
   result.arrived = arrived.filter((one): one is Arrived => one !== undefined);
   result.assets = stored.filter((one): one is Asset => one !== undefined);
   return result;
 }
+
+/** Why a file was not read to its end, after its name. */
+const ENDED = {
+  'too long': 'takes too long to be read, and was left: it may be damaged, or made to do harm',
+  died: 'takes more memory than there is, and was left',
+};
 
 /** Whether a file on the disk can still be read. */
 const isThere = (file: File): Promise<boolean> =>
@@ -149,42 +152,56 @@ const isThere = (file: File): Promise<boolean> =>
       () => false,
     );
 
-/** A worker's hands for one job. */
-async function ask<T>(job: (importer: Remote<Importer>) => Promise<T>): Promise<T> {
-  const hand = hire();
-  try {
-    return await job(hand.importer);
-  } finally {
-    hands.push(hand);
-  }
-}
+/** A job on a file. Throws what the job throws, and in words where it was ended. */
+const ask = <T>(file: Blob, job: (importer: Remote<Importer>) => Promise<T>): Promise<T> =>
+  readers.do(job, { limit: limitFor(file) });
+
+/** The same of a job that answers in words: also where it was ended, after the file's `name` if that is begun with. */
+const asked = <T>(
+  file: Blob,
+  job: (importer: Remote<Importer>) => Promise<Result<T>>,
+  { name, signal }: { name?: string; signal?: AbortSignal } = {},
+): Promise<Result<T>> =>
+  readers.do(job, { limit: limitFor(file), ...(signal ? { signal } : {}) }).catch((error: Error) => {
+    if (!(error instanceof JobEnded) || error.why === 'cancelled') throw error;
+    return fail(name === undefined ? ENDED[error.why] : `${name} ${ENDED[error.why]}.`);
+  });
 
 /** What is in a kit's zip. */
 export const listZip = (file: File): Promise<Result<ListedZip>> =>
-  ask(async (importer) => importer.listZip(file));
+  asked(file, async (importer) => importer.listZip(file));
 
 /** A file out of a kit's zip as it is. */
 export const bytesFromZip = (file: File, path: string): Promise<Result<Blob>> =>
-  ask(async (importer) => importer.bytesFromZip(file, path));
+  asked(file, async (importer) => importer.bytesFromZip(file, path));
 
 /** How blurred a picture is and what like. Throws if it cannot be decoded. */
 export const lookAgain = (file: Blob): ReturnType<Importer['lookAgain']> =>
-  ask((importer) => importer.lookAgain(file));
+  ask(file, (importer) => importer.lookAgain(file));
 
 /** Where the parts of a sheet lie. Throws if the picture cannot be decoded. */
-export const sheetParts = (file: Blob): Promise<SheetParts> => ask((importer) => importer.sheetParts(file));
+export const sheetParts = (file: Blob): Promise<SheetParts> =>
+  ask(file, (importer) => importer.sheetParts(file));
 
 /** Each group of a sheet's parts as a picture of its own. Throws if the picture cannot be decoded. */
 export const cutSheet = (file: Blob, groups: readonly (readonly number[])[], ppi: number): Promise<Blob[]> =>
-  ask((importer) => importer.cutSheet(file, groups, ppi));
+  ask(file, (importer) => importer.cutSheet(file, groups, ppi));
 
 /** The tones of a picture as outlines, at most `most` of them. Throws if the picture cannot be decoded. */
 export const templateTones = (file: Blob, most: number): Promise<ToldTones> =>
-  ask((importer) => importer.templateTones(file, most));
+  ask(file, (importer) => importer.templateTones(file, most));
 
 /** A picture's outline by a threshold, at full size. Throws if the picture cannot be decoded. */
 export const tracePicture = (file: Blob, tracing: Tracing, side: number): Promise<Traced> =>
-  ask((importer) => importer.tracePicture(file, tracing, side));
+  ask(file, (importer) => importer.tracePicture(file, tracing, side));
+
+/** A project file unpacked and checked, beside the page; nothing is stored. */
+export const unpackedProject = (file: Blob): Promise<Result<OpenedFile>> =>
+  asked(file, async (reader) => reader.openProject(file), { name: 'It' });
+
+/** What a font file is, looked at beside the page. Throws JobEnded where that is cancelled. */
+export const seenFont = (file: File, sha: string, signal: AbortSignal): Promise<Result<SeenFont>> =>
+  asked(file, async (reader) => reader.seeFont(file, file.name, sha), { name: file.name, signal });
 
 /** What to tell a person afterwards; null when all went well. */
 export function describeTrouble({ arrived, assets, refused, left, full }: BroughtIn): string | null {

@@ -7,19 +7,12 @@ import { fail, ok, type Result } from '@/core/result';
 import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
-import {
-  FILE_ENDING,
-  LIMITS,
-  packProject,
-  unpackProject,
-  type OpenedFile,
-  type PackedFile,
-} from '@/storage/project-file';
+import { FILE_ENDING, LIMITS, packProject, type OpenedFile, type PackedFile } from '@/storage/project-file';
 import { keepOrders, ordersOf } from '@/storage/orders';
 import { throwOutUnused } from '@/storage/deleted';
 import { addProject } from '@/storage/shelved';
 import { inWords } from '@/storage/trouble';
-import { bringIn, type Incoming } from '@/features/shared/bringIn';
+import { bringIn, unpackedProject, type Incoming } from '@/features/shared/bringIn';
 import { download, fileName } from '@/features/shared/download';
 import type { Notice } from '@/ui/notice';
 
@@ -69,7 +62,7 @@ export async function openParts(file: Blob, name: string): Promise<Result<Projec
 
 /** Unpacks a file and stores its pictures and fonts, all or none; `brought` hears what was not here before. */
 async function takeIn(file: Blob, brought: string[]): Promise<Result<OpenedFile>> {
-  const opened = await unpackProject(file);
+  const opened = await unpackedProject(file);
   if (!opened.ok) return opened;
   const { project, assets, fonts, mended } = opened.value;
   for (const sha of [...assets.keys(), ...fonts.keys()]) if (!(await hasAsset(sha))) brought.push(sha);

@@ -3,53 +3,17 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { IconFileTypography } from '@tabler/icons-react';
-import { useRef, useState } from 'react';
-import { bringFonts } from '@/core/project/edits/fonts';
-import { LARGEST_FONT, LONGEST_FONT_NAME } from '@/core/project/schema';
-import { ownFamily } from '@/core/text/families';
-import { lookAtFont, toldOf } from '@/core/text/own';
-import { useRoom } from '@/features/table/room/context';
-import { storeFile } from '@/storage/assets';
-import { isFull } from '@/storage/trouble';
-import { sha256 } from '@/core/sha';
+import { useRef } from 'react';
+import { useBringFonts, type Told } from '@/features/table/tasks/words/useBringFonts';
 
-interface Told {
-  name: string;
-  says: string[];
-  refused: boolean;
-}
+const SEVERITY = { here: 'success', refused: 'error', left: 'info' } as const;
 
 export function BringFont() {
-  const { store } = useRoom();
   const input = useRef<HTMLInputElement>(null);
-  const [told, setTold] = useState<readonly Told[]>([]);
-  const bring = async (files: readonly File[]) => {
-    const says: Told[] = [];
-    for (const file of files) {
-      const bytes = new Uint8Array(await file.arrayBuffer());
-      const sha = await sha256(bytes);
-      const seen = await lookAtFont(ownFamily(sha), file.name, bytes, LARGEST_FONT);
-      if (!seen.ok) {
-        says.push({ name: file.name, says: [seen.message], refused: true });
-        continue;
-      }
-      try {
-        await storeFile(sha, file);
-      } catch (error) {
-        const why = isFull(error) ? 'there is no room left in this browser’s store' : 'it could not be kept';
-        says.push({ name: file.name, says: [`${file.name} was not brought in: ${why}.`], refused: true });
-        continue;
-      }
-      const { typesetter, perform } = store.getState();
-      if (!typesetter.has(seen.value.font.name)) store.getState().equip(typesetter.with([seen.value.font]));
-      const name = seen.value.name.slice(0, LONGEST_FONT_NAME);
-      perform(bringFonts([{ sha, name, bytes: bytes.length }]));
-      says.push({ name, says: toldOf(seen.value), refused: false });
-    }
-    setTold(says);
-  };
+  const { busy, told, asking, bring, answer, cancel } = useBringFonts();
   return (
     <Box sx={{ mt: 1 }}>
       <input
@@ -68,25 +32,69 @@ export function BringFont() {
       <Button
         size="small"
         color="inherit"
+        disabled={busy !== null}
         startIcon={<IconFileTypography size={17} />}
         onClick={() => input.current?.click()}
       >
         Bring in a font of your own
       </Button>
-      {told.map(({ name, says, refused }, i) => (
-        <Alert key={i} severity={refused ? 'error' : says.length ? 'info' : 'success'} sx={{ mt: 1 }}>
-          {!refused && (
-            <Typography variant="body2" sx={{ fontWeight: 600 }}>
-              {name} is here.
+      {busy && (
+        <Box role="status" sx={{ mt: 1 }}>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+            <Typography variant="body2" noWrap sx={{ flex: 1 }}>
+              Looking at {busy.of > 1 ? `${busy.at} of ${busy.of}: ` : ''}
+              {busy.name}
             </Typography>
-          )}
-          {says.map((sentence) => (
-            <Typography key={sentence} variant="body2">
-              {sentence}
-            </Typography>
-          ))}
+            <Button size="small" color="inherit" onClick={cancel}>
+              Stop
+            </Button>
+          </Box>
+          <LinearProgress
+            aria-label="Fonts looked at"
+            variant={busy.of > 1 ? 'determinate' : 'indeterminate'}
+            value={(100 * (busy.at - 1)) / busy.of}
+          />
+        </Box>
+      )}
+      {asking.map((looked) => (
+        <Alert
+          key={looked.sha}
+          severity="warning"
+          sx={{ mt: 1 }}
+          action={
+            <Box sx={{ display: 'flex' }}>
+              <Button size="small" color="inherit" onClick={() => void answer(looked, true)}>
+                Take it
+              </Button>
+              <Button size="small" color="inherit" onClick={() => void answer(looked, false)}>
+                Leave it
+              </Button>
+            </Box>
+          }
+        >
+          <Typography variant="body2">
+            {looked.name} lacks most letters and figures: it may hold signs alone.
+          </Typography>
         </Alert>
+      ))}
+      {told.map((one, i) => (
+        <TellFont key={i} {...one} />
       ))}
     </Box>
   );
 }
+
+const TellFont = ({ name, says, how }: Told) => (
+  <Alert severity={how === 'here' && says.length ? 'info' : SEVERITY[how]} sx={{ mt: 1 }}>
+    {how === 'here' && (
+      <Typography variant="body2" sx={{ fontWeight: 600 }}>
+        {name} is here.
+      </Typography>
+    )}
+    {says.map((sentence) => (
+      <Typography key={sentence} variant="body2">
+        {sentence}
+      </Typography>
+    ))}
+  </Alert>
+);

@@ -1,0 +1,92 @@
+/**
+ * Workers that do one job at a time, begun when there is something to do. A job that is cancelled, takes longer than it may, or
+ * whose worker ends by itself is over at once; its worker is let go, and the next job has a new one.
+ */
+import { wrap, type Remote } from 'comlink';
+
+export type Why = 'cancelled' | 'too long' | 'died';
+
+/** Why there is no answer, where that lies not in the job. */
+export class JobEnded extends Error {
+  constructor(readonly why: Why) {
+    super({ cancelled: 'cancelled', 'too long': 'it took too long', died: 'out of memory or damaged' }[why]);
+  }
+}
+
+interface Terms {
+  /** Milliseconds it may take once it is begun. */
+  limit: number;
+  signal?: AbortSignal;
+}
+
+/** Milliseconds a job on a file may take: more than a slow machine needs for one that means no harm. */
+export const limitFor = ({ size }: { size: number }): number => 15_000 + size / 500;
+
+interface Hand<Api> {
+  api: Remote<Api>;
+  worker: Worker;
+  /** Hears that the worker ended by itself. */
+  died: () => void;
+}
+
+export class Hands<Api> {
+  private readonly free: Hand<Api>[] = [];
+  private busy = 0;
+  private readonly waiting: (() => void)[] = [];
+
+  constructor(
+    private readonly begin: () => Worker,
+    /** How many there are at the most. */
+    private readonly most: number,
+  ) {}
+
+  /** What the job answers; rejects with JobEnded where it was ended, and with the job's own error. */
+  async do<T>(job: (api: Remote<Api>) => Promise<T>, { limit, signal }: Terms): Promise<T> {
+    while (this.busy >= this.most) await new Promise<void>((turn) => this.waiting.push(turn));
+    this.busy += 1;
+    let hand: Hand<Api> | null = null;
+    let end: () => void = () => {};
+    try {
+      if (signal?.aborted) throw new JobEnded('cancelled');
+      const mine = (hand = this.free.pop() ?? this.hire());
+      return await new Promise<T>((resolve, reject) => {
+        const ended = (why: Why) => () => reject(new JobEnded(why));
+        const [cancelled, timer] = [ended('cancelled'), setTimeout(ended('too long'), limit)];
+        mine.died = ended('died');
+        signal?.addEventListener('abort', cancelled);
+        end = () => {
+          clearTimeout(timer);
+          signal?.removeEventListener('abort', cancelled);
+        };
+        job(mine.api).then(resolve, reject);
+      });
+    } catch (error) {
+      if (hand && error instanceof JobEnded) {
+        hand.worker.terminate();
+        hand = null;
+      }
+      throw error;
+    } finally {
+      end();
+      if (hand) this.rest(hand);
+      this.busy -= 1;
+      this.waiting.shift()?.();
+    }
+  }
+
+  private hire(): Hand<Api> {
+    const worker = this.begin();
+    const hand: Hand<Api> = { worker, api: wrap<Api>(worker), died: () => {} };
+    worker.addEventListener('error', () => hand.died());
+    return hand;
+  }
+
+  /** It waits for the next job; one that ends meanwhile is not asked any more. */
+  private rest(hand: Hand<Api>): void {
+    hand.died = () => {
+      const at = this.free.indexOf(hand);
+      if (at >= 0) this.free.splice(at, 1);
+    };
+    this.free.push(hand);
+  }
+}
