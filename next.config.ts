@@ -1,6 +1,11 @@
 import type { NextConfig } from 'next';
+import { COMMON, filePolicy } from './src/app/headers';
 
 const nodeOnly = { browser: './node-only.mjs' };
+
+/** In production: what reloads itself while it is worked on needs more. */
+const guarded = process.env.NODE_ENV === 'production';
+const listed = (all: Record<string, string>) => Object.entries(all).map(([key, value]) => ({ key, value }));
 
 const config: NextConfig = {
   reactStrictMode: true,
@@ -8,6 +13,16 @@ const config: NextConfig = {
   devIndicators: false,
   // Stand-ins paint files with these; they bring WebAssembly and native code of their own.
   serverExternalPackages: ['@hyzyla/pdfium', 'sharp', 'lcms-wasm'],
+  headers: async () =>
+    guarded
+      ? [
+          { source: '/:path*', headers: listed(COMMON) },
+          ...['/_next/:path*', '/house/:path*', '/demo/:path*', '/api/:path*'].map((source) => ({
+            source,
+            headers: listed({ 'Content-Security-Policy': filePolicy }),
+          })),
+        ]
+      : [],
   // `npm run types` asks the compiler, once.
   typescript: { ignoreBuildErrors: true },
   turbopack: {

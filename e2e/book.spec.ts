@@ -2,7 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { axe } from './axe';
 import { bringIn, kept, photo, photosInBox, shot, title, undoOf } from './table';
 

@@ -1,7 +1,7 @@
 /** Supplies brought in: looked over by mouse, letters cut from a sheet, and a whole cupboard carried to another browser. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import sharp from 'sharp';
 import { axe } from './axe';
 import { notice } from './table';

@@ -1,6 +1,6 @@
 /** A calendar from photos and a list of birthdays; dated anew in one field; held days, other languages, by mouse and by keys. */
 import { execFileSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { axe } from './axe';
 import { bringIn, kept, photo, photosInBox, set, shot, slabs, undoOf } from './table';
 

@@ -1,7 +1,7 @@
 /** A card from Home to the print file: a window, a photo behind it, held in the hand, both faces in one PDF; then by keyboard. */
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { axe } from './axe';

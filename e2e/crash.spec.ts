@@ -1,6 +1,6 @@
 /** A power cut loses nothing. */
 import { execFileSync } from 'node:child_process';
-import { chromium, expect, test, type Page } from '@playwright/test';
+import { chromium, expect, test, type Page } from './test';
 import { CHROMIUM } from '../playwright.config';
 import { bringIn, layByEnter, newPage, onTable, photo, photosInBox, slabs } from './table';
 

@@ -1,7 +1,7 @@
 /** The cupboard: found as one types, brought in and sorted, laid each in its own way, taken out without harm. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { strFromU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { axe } from './axe';

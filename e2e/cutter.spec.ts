@@ -1,7 +1,7 @@
 /** Files for electronic cutters: outlines in, dealt among papers, checked, cured, tried and saved; by mouse and by keys. */
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { axe } from './axe';
 import { shot } from './table';
 

@@ -1,6 +1,6 @@
 /** Cutting and finishing: punches, outlines together, worked edges, mats, shadows, tucks, templates; by mouse and by keyboard. */
 import { execFileSync } from 'node:child_process';
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './test';
 import sharp from 'sharp';
 import { axe } from './axe';
 import {

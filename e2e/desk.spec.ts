@@ -1,5 +1,5 @@
 /** The photo desk: photos told apart, given stars and names, chosen from; by mouse and by keyboard. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { axe } from './axe';
 import { bringIn, kept, newPage, photo, photosInBox, slabs, shot } from './table';
 

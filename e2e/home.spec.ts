@@ -1,5 +1,5 @@
 import { DEMO_PORT } from '../playwright.config';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { axe } from './axe';
 import {
   DEMO_FILE,

@@ -1,7 +1,7 @@
 /** What was kept always opens: deleted elsewhere, several tabs, a full store, newer and damaged data, faults, lost pointers. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import {
   DEMO_FILE,
   field,

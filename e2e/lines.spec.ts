@@ -1,5 +1,5 @@
 /** Lines drawn by mouse and pen, taken hold of again, rubbed out; what runs along edges, by keyboard too. */
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './test';
 import { axe } from './axe';
 import {
   bringIn,
@@ -131,7 +131,9 @@ test('a pen draws thick and thin; a mouse, and a pen that says nothing, evenly',
     const [left, top] = await spot(page, x, y);
     const shot = await page.screenshot({ clip: { x: left, y: top - 20, width: 1, height: 40 } });
     return page.evaluate(async (data) => {
-      const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob());
+      const bitmap = await createImageBitmap(
+        new Blob([Uint8Array.from(atob(data), (c) => c.charCodeAt(0))], { type: 'image/png' }),
+      );
       const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
       const context = canvas.getContext('2d')!;
       context.drawImage(bitmap, 0, 0);

@@ -1,5 +1,5 @@
 /** Prints ordered from the shop that ships: refused for a real fault, cured from the list, accepted, and kept. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';

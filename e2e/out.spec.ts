@@ -1,5 +1,5 @@
 /** What a project goes out as, by what it is for. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';

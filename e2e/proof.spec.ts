@@ -1,5 +1,5 @@
 /** Pages seen before they are paid for: in the colours of a press, leafed through, with what the checks found. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { execFileSync } from 'node:child_process';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -18,7 +18,9 @@ async function middleOf(page: Page): Promise<number[]> {
   const clip = { x: box.x + box.width / 2, y: box.y + box.height / 2, width: 1, height: 1 };
   const shot = await page.screenshot({ clip });
   return page.evaluate(async (data) => {
-    const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob());
+    const bitmap = await createImageBitmap(
+      new Blob([Uint8Array.from(atob(data), (c) => c.charCodeAt(0))], { type: 'image/png' }),
+    );
     const context = new OffscreenCanvas(1, 1).getContext('2d')!;
     context.drawImage(bitmap, 0, 0);
     return [...context.getImageData(0, 0, 1, 1).data.subarray(0, 3)];

@@ -1,5 +1,5 @@
 /** Pictures in other colours: parts marked by rough strokes and changed a day later; a stamp coloured in beneath its lines. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import sharp from 'sharp';
 import { axe } from './axe';
 import {

@@ -1,7 +1,7 @@
 /** Nothing is lost: damaged files, a full store, two tabs. */
 import { execFileSync } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import {
   bringIn,

@@ -1,6 +1,6 @@
 /** Small things on paper: pocket cards packed, printed on both sides, cut apart; by mouse and by keys. */
 import { execFileSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { axe } from './axe';
 import { bringIn, photo, photosInBox, shot } from './table';
 

@@ -264,7 +264,10 @@ async function longestBeside(
         postMessage(0);
       };`;
       const blobs = await Promise.all(
-        texts.map(async (text) => (await fetch(`data:image/jpeg;base64,${text}`)).blob()),
+        texts.map(
+          async (text) =>
+            new Blob([Uint8Array.from(atob(text), (c) => c.charCodeAt(0))], { type: 'image/jpeg' }),
+        ),
       );
       const address = URL.createObjectURL(new Blob([work]));
       let busy = 2;

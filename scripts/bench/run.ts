@@ -170,9 +170,13 @@ async function decodeAndEncode(
         postMessage(performance.now() - start);
       };`;
       const blobs = await Promise.all(
-        pictures.map(async (text) => (await fetch(`data:image/jpeg;base64,${text}`)).blob()),
+        pictures.map(
+          async (text) =>
+            new Blob([Uint8Array.from(atob(text), (c) => c.charCodeAt(0))], { type: 'image/jpeg' }),
+        ),
       );
-      const page = made && (await (await fetch(`data:image/png;base64,${made}`)).blob());
+      const page =
+        made && new Blob([Uint8Array.from(atob(made), (c) => c.charCodeAt(0))], { type: 'image/png' });
       const worker = new Worker(URL.createObjectURL(new Blob([work])));
       return new Promise<number>((resolve) => {
         worker.onmessage = ({ data: ms }) => resolve(ms as number);

@@ -5,6 +5,7 @@ import '@fontsource/fraunces/latin-600.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Providers } from '@/ui/Providers';
 
@@ -13,12 +14,14 @@ export const metadata: Metadata = {
   description: 'Compose photos, papers and words into scrapbook layouts, and prepare them for printing.',
 };
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  // What is written into the page itself is known by it (proxy.ts).
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en-GB" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="data-scheme" defaultMode="system" />
-        <AppRouterCacheProvider options={{ enableCssLayer: false }}>
+        <InitColorSchemeScript attribute="data-scheme" defaultMode="system" {...(nonce ? { nonce } : {})} />
+        <AppRouterCacheProvider options={{ enableCssLayer: false, ...(nonce ? { nonce } : {}) }}>
           <Providers>{children}</Providers>
         </AppRouterCacheProvider>
       </body>

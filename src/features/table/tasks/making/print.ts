@@ -5,14 +5,14 @@ import type { Size } from '@/core/geometry/box';
 const HELD = 600_000;
 
 /** A page of markup in which every picture is a sheet; lengths in points. */
-export function printable(sheets: readonly { paper: Size; address: string }[]): string {
+export function printable(sheets: readonly { paper: Size; address: string }[], nonce = ''): string {
   const sizes = [...new Map(sheets.map(({ paper }) => [nameOf(paper), paper])).entries()];
   const rules = sizes.map(
     ([name, { width, height }]) =>
       `@page ${name} { size: ${width}pt ${height}pt; margin: 0 } .${name} { page: ${name}; width: ${width}pt; height: ${height}pt }`,
   );
   const pages = sheets.map(({ paper, address }) => `<img class="${nameOf(paper)}" src="${address}" alt="">`);
-  return `<!doctype html><style>@page { margin: 0 } html, body { margin: 0 } img { display: block; break-after: page } img:last-child { break-after: auto } ${rules.join(' ')}</style>${pages.join('')}`;
+  return `<!doctype html><style nonce="${nonce}">@page { margin: 0 } html, body { margin: 0 } img { display: block; break-after: page } img:last-child { break-after: auto } ${rules.join(' ')}</style>${pages.join('')}`;
 }
 
 const nameOf = ({ width, height }: Size): string => `s${Math.round(10 * width)}x${Math.round(10 * height)}`;
@@ -24,7 +24,8 @@ export async function printSheets(sheets: readonly { paper: Size; blob: Blob }[]
   frame.style.cssText = 'position:fixed;width:0;height:0;border:0;visibility:hidden';
   frame.title = 'Printed';
   frame.dataset.testid = 'print-frame';
-  frame.srcdoc = printable(addressed);
+  // What may be written into the page may be in its frames.
+  frame.srcdoc = printable(addressed, document.querySelector<HTMLElement>('script[nonce]')?.nonce);
   const loaded = new Promise((done) => frame.addEventListener('load', done, { once: true }));
   document.body.append(frame);
   await loaded;
