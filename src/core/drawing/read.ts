@@ -8,6 +8,7 @@ import { hexOf, rgbOf } from '@/core/color/hex';
 import { formatHex, parseColour } from '@/core/color/spaces';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { parsePath, pathBounds, transformPath, type Path } from '@/core/geometry/path';
+import { Budget } from '@/core/drawing/budget';
 import { CSS_PPI, points, shapeData, spelledOut, transformOf } from '@/core/drawing/shapes';
 import { fail, ok, type Result } from '@/core/result';
 import type { Drawing, DrawingPart, Line } from '@/core/drawing/drawing';
@@ -17,13 +18,6 @@ const MOST_DRAWING_BYTES = 8 * 2 ** 20;
 const MOST_PARTS = 20_000;
 const DEEPEST = 60;
 const MOST_TILES = 40_000;
-/**
- * What a drawing may come to, however few bytes say so: elements gone through, uses followed; points of all its parts; points as
- * often as they are painted. Each is some seconds of a slow machine at the most, and ten times what the largest of our own takes.
- */
-const MOST_VISITS = 400_000;
-const MOST_POINTS = 2_000_000;
-const MOST_PAINTED = 12_000_000;
 /** Points this far off, in points, are no drawing any more. */
 const FARTHEST = 1e6;
 /** No paint or colour is said in more letters. */
@@ -137,9 +131,7 @@ class Reader {
   private readonly shades = new WeakMap<Element, string[]>();
   private readonly means = new Map<string, string | null>();
   private readonly classes = new Map<string, Record<string, string>>();
-  private visits = 0;
-  private points = 0;
-  private painted = 0;
+  private readonly budget = new Budget();
 
   constructor(private readonly svg: Element) {}
 
@@ -164,11 +156,6 @@ class Reader {
     return ok({ drawing: { width, height, parts: this.parts }, dropped: [...this.dropped] });
   }
 
-  private visit(many = 1): void {
-    this.visits += many;
-    if (this.visits > MOST_VISITS) throw new RangeError(TOO_MUCH);
-  }
-
   private index(element: Element): void {
     if (element.attributes.id) this.byId.set(element.attributes.id, element);
     if (element.name === 'style')
@@ -179,7 +166,7 @@ class Reader {
         for (const name of names.split(',')) {
           const simple = /^\.([\w-]+)$/.exec(name.trim())?.[1];
           if (!simple) continue;
-          this.visit(1 + Object.keys(said).length);
+          this.budget.visit(1 + Object.keys(said).length);
           this.rules.set(simple, Object.assign(this.rules.get(simple) ?? {}, said));
         }
       }
@@ -222,7 +209,7 @@ class Reader {
   ): void {
     const name = element.name.toLowerCase();
     const { attributes } = element;
-    this.visit();
+    this.budget.visit();
     if (SILENT.test(name)) return;
     const style = this.style(element, inherited);
     if (attributes.display === 'none') return;
@@ -303,9 +290,7 @@ class Reader {
   ): void {
     if (opacity <= 0) return;
     if (this.parts.length >= MOST_PARTS) throw new RangeError(`of more than ${MOST_PARTS} parts`);
-    this.points += path.length;
-    this.painted += path.length * at.length;
-    if (this.points > MOST_POINTS || this.painted > MOST_PAINTED) throw new RangeError(TOO_MUCH);
+    this.budget.paint(path.length, at.length);
     const placed = transformPath(map, path);
     if (!placed.every(isSound) || (line && !(line.width < FARTHEST))) {
       this.dropped.add(UNREADABLE);
@@ -344,7 +329,7 @@ class Reader {
     const rows = Math.ceil(box.height / h) + 3;
     if (!(columns * rows <= MOST_TILES)) throw new RangeError('with a pattern too fine to be opened safely');
     const [a, b, c, d] = map;
-    this.visit(columns * rows);
+    this.budget.visit(columns * rows);
     const tiles = Array.from({ length: columns * rows }, (_, i): Point => {
       const tx = (first.x + (i % columns)) * w + Number(x);
       const ty = (first.y + Math.floor(i / columns)) * h + Number(y);
@@ -396,7 +381,7 @@ class Reader {
       for (const name of names.split(/\s+/)) Object.assign(known, this.rules.get(name));
       this.classes.set(names, known);
     }
-    this.visit(Object.keys(known).length >> 3);
+    this.budget.visit(Object.keys(known).length >> 3);
     return known;
   }
 
@@ -432,7 +417,6 @@ class Reader {
   }
 }
 
-const TOO_MUCH = 'that comes to too much to be opened safely, small as its file is';
 const UNREADABLE = 'a shape that cannot be read';
 
 /** Whether all its numbers are, and lie where a page could be. */

@@ -1,6 +1,6 @@
 /** Faces in photos, found beside the page; fetched when first wanted, and off by a switch. */
-import { wrap, type Remote } from 'comlink';
 import type { Box } from '@/core/geometry/box';
+import { Hands } from '@/workers/hands';
 import type { FaceFinder } from '@/workers/faces.worker';
 
 /** Where the model lies: the house puts it there. */
@@ -23,29 +23,15 @@ export function lookForFaces(on: boolean): void {
   }
 }
 
-interface Finder {
-  faces: Remote<FaceFinder>;
-  /** Rejects if the worker ends by itself. */
-  died: Promise<never>;
-}
-
-let finder: Finder | undefined;
-
-function hire(): Finder {
-  const worker = new Worker(new URL('../../workers/faces.worker.ts', import.meta.url), { type: 'module' });
-  const died = new Promise<never>((_, reject) =>
-    worker.addEventListener('error', () => {
-      finder = undefined;
-      worker.terminate();
-      reject(new Error('died'));
-    }),
-  );
-  died.catch(() => {});
-  return { faces: wrap<FaceFinder>(worker), died };
-}
+const finders = new Hands<FaceFinder>(
+  () => new Worker(new URL('../../workers/faces.worker.ts', import.meta.url), { type: 'module' }),
+  1,
+);
+/** Milliseconds for the model to be there and one picture to be looked at. */
+const LONGEST_LOOK = 120_000;
 
 /** Faces of an upright picture, as shares of its width and height. Rejects if the model or the picture cannot be read. */
-export async function facesIn(picture: Blob): Promise<Box[]> {
-  const { faces, died } = (finder ??= hire());
-  return Promise.race([faces.find(picture, new URL(MODEL_AT, location.href).href), died]);
-}
+export const facesIn = (picture: Blob): Promise<Box[]> =>
+  finders.do((faces) => faces.find(picture, new URL(MODEL_AT, location.href).href), {
+    limit: LONGEST_LOOK,
+  });

@@ -1,5 +1,4 @@
 /** Days to remember: put in, taken out, read from files and saved as one. Fetched with its sheet. */
-import { wrap, type Remote } from 'comlink';
 import { MOST_EVENTS, type DayEvent } from '@/core/calendar/events';
 import { fileTitle } from '@/core/product';
 import { calendarIn } from '@/core/product/calendar';
@@ -8,6 +7,8 @@ import { download, fileName } from '@/features/shared/download';
 import { newId } from '@/features/shared/ids';
 import { yearsOf } from '@/features/table/acts/calendar';
 import type { SessionStore } from '@/features/table/session';
+import { fail } from '@/core/result';
+import { Hands, limitFor } from '@/workers/hands';
 import type { DaysReader } from '@/workers/days.worker';
 
 export const remember = (store: SessionStore, events: readonly DayEvent[], label?: string): void =>
@@ -21,19 +22,20 @@ export const forgetDays = (store: SessionStore, events: readonly DayEvent[]): vo
     ),
   );
 
-let reader: { worker: Worker; days: Remote<DaysReader> } | undefined;
+const readers = new Hands<DaysReader>(
+  () => new Worker(new URL('../../../workers/days.worker.ts', import.meta.url), { type: 'module' }),
+  1,
+);
 
 /** Days to remember from a file of another program; what comes by a rule is taken for the years of the calendar. */
 export async function daysOfFile(store: SessionStore, file: File): Promise<string[]> {
   const { product } = store.getState().history.project;
   const [from, to] = yearsOf(calendarIn(product));
-  if (!reader) {
-    const worker = new Worker(new URL('../../../workers/days.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    reader = { worker, days: wrap<DaysReader>(worker) };
-  }
-  const read = await reader.days.read(file, from, to);
+  const read = await readers
+    .do(async (days) => days.read(file, from, to), { limit: limitFor(file) })
+    .catch(() =>
+      fail(`${file.name} takes too long to be read, or more memory than there is. Nothing was put in.`),
+    );
   if (!read.ok) return [read.message];
   const { events = [] } = store.getState().history.project;
   const known = new Set(events.map(sameDay));
