@@ -1,6 +1,6 @@
 /**
  * npm run harden: attacks on what people keep, seeded and bounded, as a table; ends with 1 if a promise was broken.
- * `--long` tries as often as a release asks for, `--only mutations,kills,browser` some of it, `--seed N` begins elsewhere.
+ * `--long` tries as often as a release asks for, `--only mutations,doors,kills,browser` some of it, `--seed N` begins elsewhere.
  * Kills and browser need a build (bin/build) and Debian's Chromium.
  */
 import '../testing/indexeddb';
@@ -32,6 +32,11 @@ if (wants('mutations')) {
   add(await flippedFiles(often(300, 3000), seed));
   add(await spoiltRows(often(60, 600), seed));
   add(await anyEdits(often(20, 400), seed));
+}
+if (wants('doors')) {
+  const { bombs, spoiltFiles } = await import('./doors');
+  (await spoiltFiles(often(120, 1300), seed)).forEach(add);
+  add(await bombs());
 }
 if (wants('kills')) {
   const server = await serve();

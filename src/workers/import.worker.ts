@@ -339,7 +339,11 @@ async function seeFont(file: Blob, fileName: string, sha: string): Promise<Resul
   });
 }
 
+const outlinesOf = async (file: Blob, name: string) =>
+  (await import('@/core/cutter/read/read')).readOutlines(name, new Uint8Array(await file.arrayBuffer()));
+
 const importer = {
+  outlinesOf,
   openProject,
   seeFont,
   importPicture,

@@ -1,5 +1,6 @@
 /** Picture files into the store, through the import workers: several at once, counted, cancellable. */
 import type { Remote } from 'comlink';
+import type { ReadOutlines } from '@/core/cutter/read/outlines';
 import type { Asset } from '@/core/picture/asset';
 import { fail, type Result } from '@/core/result';
 import { Hands, JobEnded, limitFor, type Why } from '@/workers/hands';
@@ -198,6 +199,10 @@ export const tracePicture = (file: Blob, tracing: Tracing, side: number): Promis
 /** A project file unpacked and checked, beside the page; nothing is stored. */
 export const unpackedProject = (file: Blob): Promise<Result<OpenedFile>> =>
   asked(file, async (reader) => reader.openProject(file), { name: 'It' });
+
+/** Outlines of a file for cutters, or of a drawing. */
+export const outlinesOf = (file: File): Promise<Result<ReadOutlines>> =>
+  asked(file, async (reader) => reader.outlinesOf(file, file.name), { name: file.name });
 
 /** What a font file is, looked at beside the page. Throws JobEnded where that is cancelled. */
 export const seenFont = (file: File, sha: string, signal: AbortSignal): Promise<Result<SeenFont>> =>

@@ -201,6 +201,21 @@ describe('what comes in', () => {
     }
   });
 
+  test('vertices with more said of them than where they lie, or fewer of them than are stated, are read and end', () => {
+    const corner = (x: number, y: number, more = '') => ` 10\n${x}\n${more} 20\n${y}\n`;
+    const square = (count: number, more: string) =>
+      ` 0\nLWPOLYLINE\n 8\n0\n 90\n${count}\n 70\n1\n${corner(0, 0, more)}${corner(10, 0)} 91\n7\n${corner(10, 10)}${corner(0, 10)} 210\n0\n`;
+    for (const [count, more] of [
+      [4, ''],
+      [4, ' 2\nC\n'],
+      [99_999_999, ''],
+    ] as const) {
+      const found = read('a.dxf', dxf('', square(count, more)));
+      if (!found.ok) throw new Error(found.message);
+      expect(found.value.outlines.map(({ points, closed }) => [points.length, closed])).toEqual([[4, true]]);
+    }
+  });
+
   test('HP-GL: relative ways, arcs and circles; what is not known is named and the rest is read', () => {
     const found = read(
       'a.plt',

@@ -35,12 +35,40 @@ type Entity = IEntity & {
   closed?: boolean;
 };
 
+/** Group codes of a vertex of LWPOLYLINE (DXF reference). */
+const OF_VERTEX = new Set([10, 20, 30, 40, 41, 42]);
+const [KIND, POINT, COUNT] = [0, 10, 90];
+
+/**
+ * The file with nothing among a light polyline's vertices but what is theirs, and as many of them stated as there are: the
+ * parser begins a first vertex anew for ever where anything else follows it, and makes as many as are stated.
+ */
+function tamed(text: string): string {
+  const lines = text.split(/\r\n|\r|\n/);
+  const out: string[] = [];
+  for (let at = 0; at < lines.length;) {
+    const [code, value = ''] = [Number(lines[at]), lines[at + 1]];
+    out.push(lines[at]!, value);
+    at += 2;
+    if (code !== KIND || value.trim() !== 'LWPOLYLINE') continue;
+    const groups: [code: number, value: string][] = [];
+    for (; at < lines.length && Number(lines[at]) !== KIND; at += 2)
+      groups.push([Number(lines[at]), lines[at + 1] ?? '']);
+    const first = groups.findIndex(([each]) => each === POINT);
+    const count = groups.filter(([each]) => each === POINT).length;
+    for (const [i, [each, said]] of groups.entries())
+      if (each === COUNT) out.push(String(each), String(count));
+      else if (first < 0 || i < first || OF_VERTEX.has(each)) out.push(String(each), said);
+  }
+  return out.join('\n');
+}
+
 export function readDxf(text: string): Result<ReadOutlines> {
   if (text.startsWith('AutoCAD Binary DXF'))
     return fail('is a binary DXF, which is not read: save it as text');
   let file: ReturnType<DxfParser['parseSync']>;
   try {
-    file = new DxfParser().parseSync(text);
+    file = new DxfParser().parseSync(tamed(text));
   } catch {
     file = null;
   }

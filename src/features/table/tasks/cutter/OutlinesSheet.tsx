@@ -5,9 +5,10 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconFileImport } from '@tabler/icons-react';
 import { useMemo, useRef, useState } from 'react';
-import { inUnit, OUTLINE_ENDINGS, readOutlines } from '@/core/cutter/read/read';
+import { inUnit, OUTLINE_ENDINGS } from '@/core/cutter/read/read';
 import type { FileUnit, ReadOutlines } from '@/core/cutter/read/outlines';
 import { formatSize } from '@/core/units/lengths';
+import { outlinesOf } from '@/features/shared/bringIn';
 import { layOutlines } from '@/features/table/acts/outlines';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -36,7 +37,7 @@ export function OutlinesSheet({ onClose }: { onClose: () => void }) {
   const [problem, setProblem] = useState<string | null>(null);
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
-    const read = readOutlines(chosen.name, new Uint8Array(await chosen.arrayBuffer()));
+    const read = await outlinesOf(chosen);
     setFile(read.ok ? { name: chosen.name.replace(/\.\w+$/, ''), read: read.value } : null);
     setProblem(read.ok ? null : `${read.message} Nothing was changed.`);
   };
