@@ -5,10 +5,11 @@ import {
   FINE_TABLES,
   RELATIVE,
   RGBA_8,
+  profilesIn,
   type Lcms,
   type OpenLcms,
 } from '@/core/press/lcms';
-import { pressProfile } from '@/core/press/profile';
+import { pressProfile, profileKey } from '@/core/press/profile';
 import { fail, ok, type Result } from '@/core/result';
 
 export interface Inks {
@@ -28,14 +29,8 @@ export async function openInks(profile: Uint8Array, openLcms: OpenLcms): Promise
   const facts = pressProfile(profile);
   if (!facts.ok) return facts;
   const lcms = await openLcms();
-  const held: number[] = [];
-  const opened = (bytes: Uint8Array): number => {
-    const at = lcms._malloc(bytes.length);
-    held.push(at);
-    lcms.HEAPU8.set(bytes, at);
-    return lcms.ccall('cmsOpenProfileFromMem', 'number', ['number', 'number'], [at, bytes.length]);
-  };
-  const ink = opened(profile);
+  const profiles = profilesIn(lcms);
+  const ink = profiles.open(profile);
   if (!ink) return fail('This colour profile is damaged: it cannot be read.');
   const toInks = (from: number): number =>
     lcms.cmsCreateTransform(from, RGBA_8, ink, CMYK_8, RELATIVE, FINE_TABLES | BLACK_POINT);
@@ -44,10 +39,10 @@ export async function openInks(profile: Uint8Array, openLcms: OpenLcms): Promise
   // The photos of one camera have one profile.
   const known = new Map<string, number>();
   const fromOwn = (own: Uint8Array): number => {
-    const key = `${own.length} ${own.reduce((sum, byte) => Math.imul(sum ^ byte, 0x01000193) >>> 0, 0x811c9dc5)}`;
+    const key = profileKey(own);
     let transform = known.get(key);
     if (transform === undefined) {
-      const from = opened(own);
+      const from = profiles.open(own);
       known.set(key, (transform = (from && toInks(from)) || screen));
     }
     return transform;
@@ -57,7 +52,7 @@ export async function openInks(profile: Uint8Array, openLcms: OpenLcms): Promise
     close() {
       for (const transform of new Set([screen, ...known.values()])) lcms.cmsDeleteTransform(transform);
       lcms.cmsCloseProfile(ink);
-      held.forEach((at) => lcms._free(at));
+      profiles.letGo();
     },
   });
 }

@@ -46,3 +46,17 @@ export const ABSOLUTE = 3;
 export const FINE_TABLES = 0x0400;
 export const BLACK_POINT = 0x2000;
 export const SOFT_PROOFING = 0x4000;
+
+/** Opens profiles from their bytes, 0 for one that cannot be read, and holds the memory they lie in until all are let go. */
+export function profilesIn(lcms: Lcms) {
+  const held: number[] = [];
+  return {
+    open(bytes: Uint8Array): number {
+      const at = lcms._malloc(bytes.length);
+      held.push(at);
+      lcms.HEAPU8.set(bytes, at);
+      return lcms.ccall('cmsOpenProfileFromMem', 'number', ['number', 'number'], [at, bytes.length]);
+    },
+    letGo: (): void => held.splice(0).forEach((at) => lcms._free(at)),
+  };
+}

@@ -11,6 +11,7 @@ import {
   RGB_8,
   RGBA_8,
   SOFT_PROOFING,
+  profilesIn,
   type Lcms,
   type OpenLcms,
 } from '@/core/press/lcms';
@@ -61,14 +62,8 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
   const facts = pressProfile(profile);
   if (!facts.ok) return facts;
   const lcms = await openLcms();
-  const held: number[] = [];
-  const opened = (bytes: Uint8Array): number => {
-    const at = lcms._malloc(bytes.length);
-    held.push(at);
-    lcms.HEAPU8.set(bytes, at);
-    return lcms.ccall('cmsOpenProfileFromMem', 'number', ['number', 'number'], [at, bytes.length]);
-  };
-  const ink = opened(profile);
+  const profiles = profilesIn(lcms);
+  const ink = profiles.open(profile);
   if (!ink) return fail('This colour profile is damaged: it cannot be read.');
   const screen = lcms.cmsCreate_sRGBProfile();
   const transforms = new Map<string, number>();
@@ -79,7 +74,7 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
     return transform;
   };
   let p3 = 0;
-  const given = (wide: boolean): number => (wide ? (p3 ||= opened(p3Profile())) : screen);
+  const given = (wide: boolean): number => (wide ? (p3 ||= profiles.open(p3Profile())) : screen);
   const distances = new Map<boolean, Uint8Array>();
 
   const press: Press = {
@@ -107,7 +102,7 @@ export async function openPress(profile: Uint8Array, openLcms: OpenLcms): Promis
       lcms.cmsCloseProfile(screen);
       lcms.cmsCloseProfile(ink);
       if (p3) lcms.cmsCloseProfile(p3);
-      held.forEach((at) => lcms._free(at));
+      profiles.letGo();
     },
   };
   try {

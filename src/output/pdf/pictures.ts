@@ -1,5 +1,6 @@
 /** Picture files in a PDF: JPEG as its own bytes, everything else as packed pixels (ISO 32000-1, 8.9). */
 import type { PDFRef } from '@cantoo/pdf-lib';
+import { profileKey } from '@/core/press/profile';
 import type { Colours } from '@/output/pdf/colours';
 import { factsOf } from '@/output/pdf/jpeg';
 import { streamOf, type Packer } from '@/output/pdf/stream';
@@ -14,15 +15,11 @@ function profileOf(
   of: { N: number; Alternate: string },
   profiles: Profiles,
 ): PDFRef {
-  const key = `${of.N} ${String.fromCharCode(...profile.subarray(0, 128))} ${profile.length} ${sumOf(profile)}`;
+  const key = `${of.N} ${profileKey(profile)}`;
   const ref = profiles.get(key) ?? packer.stream(profile, of);
   profiles.set(key, ref);
   return ref;
 }
-
-/** FNV-1a, public domain. */
-const sumOf = (bytes: Uint8Array): number =>
-  bytes.reduce((sum, byte) => Math.imul(sum ^ byte, 0x01000193) >>> 0, 0x811c9dc5);
 
 /** The JPEG file as an image, not one byte changed. Its stored pixels, before any Exif turn. */
 export function embedJpeg(packer: Packer, parts: readonly Uint8Array[], profiles: Profiles): PDFRef {
