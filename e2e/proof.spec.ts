@@ -38,6 +38,8 @@ test('paper has a white of its own; a curtain shows the screen’s beside it, an
   expect(await axe(page)).toEqual([]);
   const white = await middleOf(page);
   expect(Math.min(...white)).toBeGreaterThan(250);
+  await proof(page).getByRole('button', { name: 'How colours are brought there' }).press('Enter');
+  expect(await axe(page)).toEqual([]);
   await proof(page).getByRole('switch', { name: 'Show the paper’s own white' }).press('Space');
   await expect.poll(async () => Math.min(...(await middleOf(page)))).toBeLessThan(248);
   // Drawn back, the curtain hides the press: the screen's white again.
@@ -104,7 +106,7 @@ test('what the checks found is shown where it lies, and on the table; pages are 
   page,
 }) => {
   await newPage(page);
-  await bringIn(page, photo('fly-in-first-launch'));
+  await bringIn(page, photo('lantern-night'));
   await layByEnter(photosInBox(page).first());
   // All but straight, and over the edge.
   await set(page, 'Turned', '0.3');
@@ -122,6 +124,13 @@ test('what the checks found is shown where it lies, and on the table; pages are 
     await proof(page).getByRole('combobox', { name: 'Looked at' }).click();
     await page.getByRole('option', { name: seen }).click();
   }
+  // A shop that takes less ink than the paper bears: where more lies is told, and looked at.
+  const thick = found.filter({ hasText: /Up to \d+ % of ink, and the paper bears 220 %/ });
+  await expect(thick).toHaveCount(0);
+  await proof(page).getByRole('button', { name: 'How colours are brought there' }).click();
+  await proof(page).getByRole('combobox', { name: 'Ink the shop takes on one spot' }).click();
+  await page.getByRole('option', { name: 'Up to 220 %' }).click();
+  await expect(thick).toContainText('lantern-night');
   await proof(page).getByRole('button', { name: 'True size' }).click();
   await printed(page);
   await cut.getByRole('button', { name: 'Show' }).click();

@@ -9,8 +9,7 @@ import type { Picture } from '@/core/picture/picture';
 import { toolsFor } from '@/core/page/outlines';
 import { surfaceOf, type Project } from '@/core/project/model';
 import { ok, type Result } from '@/core/result';
-import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
-import { shaOfFamily } from '@/core/text/families';
+import { needsOf } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 import { inOneFile, type MakeOptions } from '@/output/formats';
 import { make, makeSheets } from '@/output/make';
@@ -19,6 +18,7 @@ import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
 import { greyJpegAt, lcmsAt } from '@/workers/beside';
 import { bytesAt } from '@/workers/fetched';
+import { fontsAt, type Fonts } from '@/workers/fonts';
 import { openZip } from '@/workers/zipped';
 
 export interface Order {
@@ -31,24 +31,26 @@ export interface Order {
   now: number;
 }
 
-let opening: Promise<Typesetter> | undefined;
-let shipped: ReadFont;
+let opening: Fonts | undefined;
 let subsetterAt: string;
 
 /** Opens the fonts that lie at `fonts`; asked for ahead of the first order, so that making begins at once. */
 async function warm(fonts: string): Promise<void> {
   subsetterAt = `${fonts}/subset.wasm`;
-  shipped = async (name) => new Uint8Array(await (await fetch(`${fonts}/${name}.ttf`)).arrayBuffer());
-  await (opening ??= openTypesetter(shipped));
+  await (opening ??= fontsAt(fonts)).shipped;
 }
+
+const opened = (): Fonts => {
+  if (!opening) throw new Error('The fonts have not been opened.');
+  return opening;
+};
 
 /** What is made, drawn, and what it is made with. */
 async function readied({ project, taken, options, files, now }: Order) {
-  if (!opening) throw new Error('The fonts have not been opened.');
-  const typesetter = await equipped(await opening, needsOf(project), async (name) => {
-    const own = files.get(shaOfFamily(name) ?? '')?.own;
-    return own ? new Uint8Array(await own.arrayBuffer()) : shipped(name);
-  });
+  const typesetter = await opened().for(
+    needsOf(project),
+    new Map([...files].map(([sha, { own }]) => [sha, own])),
+  );
   const tools = toolsFor(project, typesetter);
   const pictures = taken.map(({ surface: { id }, panel }) => {
     const surface = surfaceOf(project, id);
@@ -131,8 +133,7 @@ const planPictures = ({ sheets }: MakeOptions, typesetter: Typesetter): Picture[
 
 /** The sheet a printer is measured with, printed on both sides. */
 async function testSheetOf(paper: Size, now: number): Promise<Result<Blob>> {
-  if (!opening) throw new Error('The fonts have not been opened.');
-  const typesetter = await opening;
+  const typesetter = await opened().shipped;
   const options: MakeOptions = { format: 'pdf', ppi: 300, withBleed: false, cropMarks: false };
   const shop = shopFor({ assets: {} }, new Map(), typesetter, now);
   return blobOf(await make(testSheet(paper, typesetter), options, shop), 'pdf');

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { converter, differenceCiede2000 } from 'culori';
 import { adobeRgb } from '@/core/press/adobe-rgb';
 import { CONDITIONS } from '@/core/press/conditions';
+import { heavyPlaces } from '@/core/press/heavy';
 import { lookedAt } from '@/core/press/look';
 import { openPress, type Press, type ProofHow } from '@/core/press/press';
 import { isWide, p3Profile } from '@/core/press/wide';
@@ -107,6 +108,29 @@ test('what is beyond reach is counted, and striped where that is asked for', asy
   const greens = new Set(Array.from({ length: 64 }, (_, i) => marked.pixels.slice(4 * i, 4 * i + 3).join()));
   expect(greens.size).toBe(2);
   press.close();
+});
+
+test('more ink than a shop takes is found where it lies, and none where the paper bears it', async () => {
+  // A page of 24 by 12, as dark as a photo gets on the right.
+  const dark = [6, 4, 2];
+  const page = new Uint8ClampedArray(
+    Array.from({ length: 288 }, (_, i) => [...(i % 24 < 12 ? [230, 224, 210] : dark), 255]).flat(),
+  );
+  for (const { file, mostInk } of CONDITIONS) {
+    const press = await opened(file);
+    expect(heavyPlaces(press, page, 24, HOW, mostInk)).toEqual([]);
+    const places = heavyPlaces(press, page, 24, HOW, 220);
+    expect(places.map(({ x, y }) => [x, y])).toEqual([
+      [0.625, 0.25],
+      [0.875, 0.25],
+      [0.625, 0.75],
+      [0.875, 0.75],
+    ]);
+    const [theirs] = transicc(['-t1', '-b', '-i*sRGB', `-o${join(PROFILES, file)}`], [dark]);
+    const sum = theirs!.reduce((all, ink) => all + ink, 0);
+    for (const { ink } of places) expect(Math.abs(ink - sum)).toBeLessThan(2);
+    press.close();
+  }
 });
 
 // colord-data's Adobe RGB (1998) is Debian's.

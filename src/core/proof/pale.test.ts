@@ -1,4 +1,6 @@
 /** Contrast by the examples that go with WCAG 2.2, and words on pages. */
+import { toolsFor } from '@/core/page/outlines';
+import { heavyInk } from '@/core/proof/heavy-ink';
 import { contrast, luminance, paleWords, type PagePixels } from '@/core/proof/pale';
 import type { Piece } from '@/core/piece/piece';
 import { laid, wordsOf } from '../../../scripts/testing/samples';
@@ -44,4 +46,29 @@ test('words are held to what their size wants, on the paper as it looks', () => 
   expect(told(24, 0xb4)).toEqual([['Pale on what lies behind: a contrast of 2.2 t', true]]);
   // All but the same as what is behind.
   expect(told(24, 0x7c)).toEqual([['Pale on what lies behind: a contrast of 1.0 t', true]]);
+});
+
+test('ink that lies too thick is told of the piece that is uppermost there, with the most of it', () => {
+  const [under, over] = ['Under', 'Over'].map((name, i) => ({
+    ...wordsOf(name, 'x', 20),
+    ...{ name, outline: { kind: 'rectangle' as const } },
+    placement: {
+      ...wordsOf(name, 'x', 20).placement,
+      ...{ x: 100 + 60 * i, y: 100, width: 120, height: 120 },
+    },
+  })) as [Piece, Piece];
+  const project = laid([under, over]);
+  const [page] = project.surfaces as [(typeof project.surfaces)[0]];
+  const place = (x: number, ink: number) => ({ x: x / page.width, y: 100 / page.height, ink });
+  const found = heavyInk(
+    page,
+    [place(60, 311), place(150, 322.4), place(200, 340), place(page.width - 1, 305)],
+    300,
+    toolsFor(project, null as never),
+  );
+  expect(found.map(({ piece, name, says }) => [piece?.id, name, says.slice(0, 44)])).toEqual([
+    [under.id, 'Under', 'Up to 311 % of ink, and the paper bears 300 '],
+    [over.id, 'Over', 'Up to 340 % of ink, and the paper bears 300 '],
+    [undefined, 'The page itself', 'Up to 305 % of ink, and the paper bears 300 '],
+  ]);
 });

@@ -26,17 +26,20 @@ export async function filesFor(
       );
     files.set(sha, { own, readable });
   }
-  for (const name of needsOf({ surfaces }).fonts) {
-    const sha = shaOfFamily(name);
-    const own = sha && (await assetBlob(sha));
-    if (sha && own) files.set(sha, { own, readable: own });
-  }
+  for (const [sha, own] of await ownFontsOf({ surfaces })) files.set(sha, { own, readable: own });
   for (const sha of more) {
     const own = await assetBlob(sha);
     if (!own) return fail('The colour profile is not in this browser. Bring it in again; nothing was made.');
     files.set(sha, { own, readable: own });
   }
   return ok(files);
+}
+
+/** A person's own fonts that words are set in, by SHA-256, as far as they are in this browser. */
+export async function ownFontsOf(of: Pick<Project, 'surfaces'>): Promise<Map<string, Blob>> {
+  const shas = needsOf(of).fonts.flatMap((name) => shaOfFamily(name) ?? []);
+  const found = await Promise.all(shas.map(async (sha) => [sha, await assetBlob(sha)] as const));
+  return new Map(found.flatMap(([sha, own]) => (own ? [[sha, own] as const] : [])));
 }
 
 export const makeWorker = (): Worker =>

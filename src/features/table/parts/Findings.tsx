@@ -1,55 +1,17 @@
 'use client';
 /** What the checks before printing found, a line each: where it lies, and one press from its cure. */
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { IconAlertTriangle, IconCircleCheck, IconInfoCircle } from '@tabler/icons-react';
-import { memo, useCallback, useMemo } from 'react';
-import { surfaceOf, type Project, type Surface } from '@/core/project/model';
-import { checked } from '@/core/proof';
+import { memo, useCallback } from 'react';
 import type { Finding } from '@/core/proof/check';
-import type { Typesetter } from '@/core/text/typesetter';
 import { layCaption } from '@/features/table/acts';
+import type { Findings as Checked, Found } from '@/features/table/parts/checks';
 import { useRoom } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
-
-export interface Found extends Finding {
-  check: string;
-  at: Surface;
-}
-
-/** Checks of sides that did not change find what they found. */
-const known = new WeakMap<
-  Surface,
-  { project: Project; typesetter: Typesetter; says: ReturnType<typeof checked> }
->();
-function checkedOnce(project: Project, at: Surface, typesetter: Typesetter) {
-  const last = known.get(at);
-  if (last?.project === project && last.typesetter === typesetter) return last.says;
-  const says = checked(project, at, typesetter);
-  known.set(at, { project, typesetter, says });
-  return says;
-}
-
-/** What the checks found on sides, and what was clear on all of them. */
-export function useFindings(
-  project: Project,
-  taken: readonly { surface: Pick<Surface, 'id'> }[],
-  typesetter: Typesetter,
-): { found: Found[]; clear: string[] } {
-  const ids = [...new Set(taken.map(({ surface }) => surface.id))].join(' ');
-  return useMemo(() => {
-    const each = ids.split(' ').map((id) => {
-      const at = surfaceOf(project, id);
-      return { at, ...checkedOnce(project, at, typesetter) };
-    });
-    return {
-      found: each.flatMap(({ at, found }) => found.map((finding) => ({ ...finding, at }))),
-      clear: each[0]!.clear.filter((says) => each.every(({ clear }) => clear.includes(says))),
-    };
-  }, [project, ids, typesetter]);
-}
 
 /** What is pressed to do something about a finding. */
 const CURES: Record<Finding['cure'], { says: string; run(store: SessionStore, finding: Finding): void }> = {
@@ -64,6 +26,7 @@ export const keyOf = ({ check, at, piece, says }: Found): string =>
 interface Props {
   found: readonly Found[];
   clear: readonly string[];
+  state: Checked['state'];
   /** Each is told with the side it is on. */
   several: boolean;
   disabled?: boolean;
@@ -75,7 +38,16 @@ interface Props {
   placed?: string | null;
 }
 
-export function Findings({ found, clear, several, disabled = false, onShown, onPlace, placed }: Props) {
+export function Findings({
+  found,
+  clear,
+  state,
+  several,
+  disabled = false,
+  onShown,
+  onPlace,
+  placed,
+}: Props) {
   const { store } = useRoom();
   const cure = useCallback(
     (finding: Found) => {
@@ -88,6 +60,17 @@ export function Findings({ found, clear, several, disabled = false, onShown, onP
   );
   return (
     <>
+      {state === 'looking' && (
+        <Typography variant="body2" color="text.secondary">
+          Looking everything over …
+        </Typography>
+      )}
+      {state === 'failed' && (
+        <Alert severity="warning">
+          The checks did not run: a part of the program could not be fetched, or there is too little memory.
+          Close this and open it again.
+        </Alert>
+      )}
       {clear.map((says) => (
         <Box key={says} sx={{ display: 'flex', gap: 1, color: 'success.main' }}>
           <IconCircleCheck size={20} style={{ flexShrink: 0 }} />

@@ -14,7 +14,8 @@ import { SHEET_PAPERS } from '@/core/product/sheet/start';
 import type { Surface } from '@/core/project/model';
 import { formatSides } from '@/core/units/lengths';
 import { download } from '@/features/shared/download';
-import { Findings, useFindings } from '@/features/table/parts/Findings';
+import { useFindings } from '@/features/table/parts/checks';
+import { Findings } from '@/features/table/parts/Findings';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { FoldingControls } from '@/features/table/tasks/making/FoldingControls';
 import { FileActions } from '@/features/table/tasks/making/FileActions';
@@ -59,7 +60,7 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
   const { making, start, print, tryOut, testSheet, cancel } = file;
   const [tray, setTray] = useState<Tray | null>(null);
   const typesetter = useSession((session) => session.typesetter);
-  const { found, clear } = useFindings(project, taken, typesetter);
+  const findings = useFindings(project, taken);
   const { unit } = project;
   const named = (by: string) =>
     namesBy(
@@ -165,7 +166,7 @@ export function FileMade({ purpose, wished, chosen, file, onWish, onClose }: Pro
           )}
           <Outcome making={making} />
           <Typography variant="h3">What the checks found</Typography>
-          <Findings {...{ found, clear, several, disabled: busy, onShown: onClose }} />
+          <Findings {...findings} {...{ several, disabled: busy, onShown: onClose }} />
           {tray && <PrinterTray {...tray} onClose={() => setTray(null)} />}
         </>
       }

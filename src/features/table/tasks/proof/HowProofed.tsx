@@ -2,14 +2,16 @@
 /** On what a page is printed, how its colours are brought there, and what that comes to. */
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { IconChevronDown, IconChevronRight } from '@tabler/icons-react';
+import { useState } from 'react';
 import type { Condition } from '@/core/press/conditions';
 import { OwnProfiles } from '@/features/table/tasks/proof/OwnProfiles';
-import type { ProofSettings } from '@/features/table/tasks/proof/settings';
+import { INK_LIMITS, type ProofSettings } from '@/features/table/tasks/proof/settings';
 import type { Printed } from '@/features/table/tasks/proof/usePress';
 import { Chosen } from '@/ui/Chosen';
+import { Turned } from '@/ui/Turned';
 
 interface Props {
   settings: ProofSettings;
@@ -22,7 +24,9 @@ interface Props {
 }
 
 export function HowProofed({ settings, conditions, on, printed, problem, onChange }: Props) {
-  const { intent } = settings;
+  const { intent, mostInk } = settings;
+  const [more, setMore] = useState(false);
+  const most = mostInk ?? on?.mostInk;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
       <Chosen
@@ -41,29 +45,70 @@ export function HowProofed({ settings, conditions, on, printed, problem, onChang
           <Typography variant="body2" color="text.secondary">
             {on.file ? `${on.says}. Measured as ${on.data}.` : 'Brought in; it travels with the project.'}
           </Typography>
-          <Chosen
-            label="Colours no press reaches"
-            value={intent}
-            all={[
-              ['relative', 'Nearest ones; all others stay'],
-              ['perceptual', 'All eased in together'],
-            ]}
-            disabled={false}
-            onChoose={(next) => onChange({ intent: next })}
-          />
-          <Box sx={{ display: 'flex', flexDirection: 'column' }}>
-            <Toggle name="Mark them with stripes" of="marked" {...{ settings, onChange }} />
-            <Toggle name="Show the paper’s own white" of="paper" {...{ settings, onChange }} />
-            <Toggle name="Black as dark as the press can" of="blackPoint" {...{ settings, onChange }} />
-          </Box>
           {problem ? (
             <Alert severity="warning">{problem}</Alert>
           ) : (
             <Typography variant="body2" role="status" data-testid="proof-told">
               {printed
-                ? `${inShare(printed.beyond)} of this page is beyond its reach. Most ink on one spot: ${Math.round(printed.mostInk)} %${on.mostInk ? ` of the ${on.mostInk} % it bears` : ''}.`
+                ? `${inShare(printed.beyond)} of this page is beyond its reach. Most ink on one spot: ${Math.round(printed.mostInk)} %${most ? ` of ${most} %` : ''}.`
                 : 'Working out the colours …'}
             </Typography>
+          )}
+          <Button
+            size="small"
+            color="inherit"
+            aria-expanded={more}
+            startIcon={more ? <IconChevronDown size={18} /> : <IconChevronRight size={18} />}
+            onClick={() => setMore(!more)}
+            sx={{ alignSelf: 'flex-start', ml: -0.5 }}
+          >
+            How colours are brought there
+          </Button>
+          {more && (
+            <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25, pt: 0.5 }}>
+              <Chosen
+                label="Colours no press reaches"
+                value={intent}
+                all={[
+                  ['relative', 'Nearest ones; all others stay'],
+                  ['perceptual', 'All eased in together'],
+                ]}
+                disabled={false}
+                onChoose={(next) => onChange({ intent: next })}
+              />
+              <Chosen
+                label="Ink the shop takes on one spot"
+                value={String(mostInk ?? null)}
+                all={[
+                  ['null', on.mostInk ? `What this paper bears: ${on.mostInk} %` : 'It did not say'],
+                  ...INK_LIMITS.filter((most) => most !== on.mostInk).map(
+                    (most) => [String(most), `Up to ${most} %`] as const,
+                  ),
+                ]}
+                disabled={false}
+                onChoose={(next) => onChange({ mostInk: next === 'null' ? null : Number(next) })}
+              />
+              <Box sx={{ display: 'flex', flexDirection: 'column' }}>
+                <Turned
+                  label="Mark them with stripes"
+                  on={settings.marked}
+                  disabled={false}
+                  onTurn={(marked) => onChange({ marked })}
+                />
+                <Turned
+                  label="Show the paper’s own white"
+                  on={settings.paper}
+                  disabled={false}
+                  onTurn={(paper) => onChange({ paper })}
+                />
+                <Turned
+                  label="Black as dark as the press can"
+                  on={settings.blackPoint}
+                  disabled={false}
+                  onTurn={(blackPoint) => onChange({ blackPoint })}
+                />
+              </Box>
+            </Box>
           )}
         </>
       )}
@@ -78,17 +123,3 @@ const inShare = (share: number): string =>
     : share < 0.0005
       ? 'Less than 0.1 %'
       : `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
-
-interface ToggleProps {
-  name: string;
-  of: 'marked' | 'paper' | 'blackPoint';
-  settings: ProofSettings;
-  onChange: (change: Partial<ProofSettings>) => void;
-}
-
-const Toggle = ({ name, of, settings, onChange }: ToggleProps) => (
-  <FormControlLabel
-    control={<Switch checked={settings[of]} onChange={(event) => onChange({ [of]: event.target.checked })} />}
-    label={name}
-  />
-);

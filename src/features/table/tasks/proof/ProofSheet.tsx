@@ -14,7 +14,8 @@ import { boundOn, hangs, heldOf } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import { lookedOver } from '@/core/proof/look-over';
 import { formatSize } from '@/core/units/lengths';
-import { Findings, keyOf, useFindings, type Found } from '@/features/table/parts/Findings';
+import { useFindings, type Found } from '@/features/table/parts/checks';
+import { Findings, keyOf } from '@/features/table/parts/Findings';
 import { NearPicture } from '@/features/table/parts/NearPicture';
 import { WideSheet } from '@/features/table/parts/WideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -23,9 +24,10 @@ import { LookOver } from '@/features/table/tasks/proof/LookOver';
 import { WALL } from '@/features/table/tasks/proof/OnWall';
 import { ProofPage, SEEN, useRoomIn, type Seen } from '@/features/table/tasks/proof/ProofPage';
 import { FIRST_SETTINGS, readProofSettings } from '@/features/table/tasks/proof/settings';
-import { usePale } from '@/features/table/tasks/proof/usePale';
 import { usePagePixels } from '@/features/table/tasks/proof/usePagePixels';
+import { usePixelChecks } from '@/features/table/tasks/proof/usePixelChecks';
 import { usePress } from '@/features/table/tasks/proof/usePress';
+import { usePressRoom } from '@/features/table/tasks/proof/usePressRoom';
 import { Chosen } from '@/ui/Chosen';
 import { useKept } from '@/ui/useKept';
 
@@ -79,15 +81,16 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const pixels = usePagePixels(project, surface, sideOf, beside);
   const conditions = useMemo(() => conditionsFor(project.profiles), [project.profiles]);
   const on = conditions.find((one) => one.id === settings.condition) ?? null;
-  const { printed, problem } = usePress(pixels, on, settings);
+  const askPress = usePressRoom();
+  const { printed, problem } = usePress(askPress, pixels, on, settings);
   const all = useMemo(() => surfaces.map((each) => ({ surface: each })), [surfaces]);
   const measured = useMemo(
     () => (aim === 'over' && pixels ? lookedOver(project, surface.id, pixels, typesetter) : null),
     [aim, pixels, project, surface.id, typesetter],
   );
-  const { found: checked, clear } = useFindings(project, all, typesetter);
-  const pale = usePale(project);
-  const found = useMemo(() => [...checked, ...pale.found], [checked, pale.found]);
+  const { found: checked, clear, state } = useFindings(project, all);
+  const looks = usePixelChecks(project, askPress, on, settings);
+  const found = useMemo(() => [...checked, ...looks.found], [checked, looks.found]);
   // What is on the page that is shown comes first; the page itself is not kept waiting for that.
   const first = useDeferredValue(surface.id);
   const sorted = useMemo(
@@ -225,13 +228,14 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
           <LookOver measured={measured} shown={measure} onShow={setMeasure} />
         ) : (
           <>
-            {pale.looked < count && (
+            {looks.looked < count && (
               <Typography variant="body2" color="text.secondary">
-                Looking at how words stand off, page {pale.looked + 1} of {count} …
+                Looking at how words stand off{on ? ' and where ink lies thick' : ''}, page {looks.looked + 1}{' '}
+                of {count} …
               </Typography>
             )}
             <Listed
-              {...{ found: sorted, clear, several: count > 1, onShown: onClose, onPlace: showPlace }}
+              {...{ found: sorted, clear, state, several: count > 1, onShown: onClose, onPlace: showPlace }}
               placed={place}
             />
           </>

@@ -1,5 +1,5 @@
 /** How pages are looked at before they are printed, kept in this browser. */
-import { boolean, object, string, type InferType } from 'yup';
+import { boolean, number, object, string, type InferType } from 'yup';
 import { FIRST_HOW } from '@/core/press/press';
 
 const schema = object({
@@ -12,6 +12,8 @@ const schema = object({
   paper: boolean().required(),
   marked: boolean().required(),
   trueSize: boolean().required(),
+  /** The most ink on one spot the shop takes, all four together, percent; without, what the condition bears. */
+  mostInk: number().integer().min(150).max(400).nullable().optional(),
 }).noUnknown();
 
 export type ProofSettings = InferType<typeof schema>;
@@ -19,5 +21,7 @@ export const FIRST_SETTINGS: ProofSettings = {
   ...FIRST_HOW,
   ...{ condition: 'coated', marked: false, trueSize: false },
 };
+/** What shops ask for, from newsprint to heavy art paper (common practice, no source). */
+export const INK_LIMITS = [220, 240, 260, 280, 300, 320, 340, 360] as const;
 export const readProofSettings = (kept: unknown): ProofSettings =>
   schema.validateSync(kept, { strict: true });
