@@ -67,12 +67,15 @@ export function useFindings(project: Project, taken: readonly { surface: Pick<Su
 function together(project: Project, ids: readonly string[], said: ReadonlyMap<string, Said>): Findings {
   const each = ids.map((id) => ({ at: surfaceOf(project, id), says: said.get(id)! }));
   return {
-    found: each.flatMap(({ at, says }) =>
-      says.found.map((one) => ({
-        ...one,
-        ...{ at, piece: at.pile.find(({ id }) => id === one.piece) ?? null },
-      })),
-    ),
+    // Warnings first.
+    found: each
+      .flatMap(({ at, says }) =>
+        says.found.map((one) => ({
+          ...one,
+          ...{ at, piece: at.pile.find(({ id }) => id === one.piece) ?? null },
+        })),
+      )
+      .sort((one, other) => Number(other.warns) - Number(one.warns)),
     clear: each[0]!.says.clear.filter((clear) => each.every(({ says }) => says.clear.includes(clear))),
     state: 'looked',
   };

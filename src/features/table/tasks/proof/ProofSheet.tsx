@@ -91,12 +91,12 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const { found: checked, clear, state } = useFindings(project, all);
   const looks = usePixelChecks(project, askPress, on, settings);
   const found = useMemo(() => [...checked, ...looks.found], [checked, looks.found]);
-  // What is on the page that is shown comes first; the page itself is not kept waiting for that.
+  // What is on the page that is shown comes first, and warnings before the rest; the page itself is not kept waiting for that.
   const first = useDeferredValue(surface.id);
-  const sorted = useMemo(
-    () => [...found.filter((one) => one.at.id === first), ...found.filter((one) => one.at.id !== first)],
-    [found, first],
-  );
+  const sorted = useMemo(() => {
+    const late = ({ at, warns }: Found): number => (at.id === first ? 0 : 2) + (warns ? 0 : 1);
+    return found.toSorted((one, other) => late(one) - late(other));
+  }, [found, first]);
   const placed = found.find((one) => keyOf(one) === place && one.at.id === surface.id);
   const turnTo = useCallback((next: string) => {
     setId(next);
