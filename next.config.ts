@@ -7,7 +7,12 @@ const nodeOnly = { browser: './node-only.mjs' };
 const guarded = process.env.NODE_ENV === 'production';
 const listed = (all: Record<string, string>) => Object.entries(all).map(([key, value]) => ({ key, value }));
 
+/** Names the build, by which versions of the program know each other apart; workers of the build are given it. */
+const build = (process.env.BELLAGRAPH_BUILD ??= Date.now().toString(36));
+
 const config: NextConfig = {
+  generateBuildId: () => build,
+  env: { BELLAGRAPH_BUILD: build },
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
@@ -17,7 +22,7 @@ const config: NextConfig = {
     guarded
       ? [
           { source: '/:path*', headers: listed(COMMON) },
-          ...['/_next/:path*', '/house/:path*', '/demo/:path*', '/api/:path*'].map((source) => ({
+          ...['/_next/:path*', '/house/:path*', '/demo/:path*', '/api/:path*', '/sw.js'].map((source) => ({
             source,
             headers: listed({ 'Content-Security-Policy': filePolicy }),
           })),

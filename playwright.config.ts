@@ -31,6 +31,8 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // What is kept for offline is fetched by the tests of that alone.
+    serviceWorkers: 'block',
     launchOptions: CHROMIUM,
     // Recording costs more than the test itself: only what failed once is recorded.
     trace: 'on-first-retry',

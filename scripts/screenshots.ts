@@ -383,7 +383,11 @@ await mkdir(FOLDER, { recursive: true });
 const server = await serve({ demo: true });
 try {
   const browser = await chromium.launch(CHROMIUM);
-  const page = await browser.newPage({ baseURL: server.base, viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({
+    baseURL: server.base,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  });
   await tour(page);
   await browser.close();
 } finally {

@@ -60,7 +60,11 @@ const best = (times: readonly number[]): number =>
   [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
 
 async function withPage<T>(browser: Browser, work: (page: Page) => Promise<T>): Promise<T> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, acceptDownloads: true });
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    serviceWorkers: 'block',
+  });
   // The script runner names functions; pages do not know how.
   await context.addInitScript('globalThis.__name = (named) => named');
   const page = await context.newPage();

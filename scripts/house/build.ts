@@ -8,6 +8,7 @@ import { CONDITIONS } from '@/core/press/conditions';
 import { plainFont } from '@/core/text/woff';
 import { jpegWithDensity } from '@/output/pixels/density';
 import { readNodeFont, ROOT, SUBSETTER } from '../node/platform';
+import { icons } from './icons';
 import { HOUSE_PAPERS, SIDE } from './papers';
 
 const FOLDER = join(ROOT, 'public', 'house');
@@ -74,6 +75,8 @@ async function build(): Promise<void> {
   await copyFile(`${jpeg}.wasm`, join(FOLDER, 'press', 'jpeg.wasm'));
   for (const { file } of CONDITIONS)
     await copyFile(join(ROOT, 'scripts', 'house', 'press', file), join(FOLDER, 'press', file));
+  await mkdir(join(FOLDER, 'icons'), { recursive: true });
+  for (const { name, png } of await icons()) await writeFile(join(FOLDER, 'icons', name), png);
   // Enough to begin with; the papers follow.
   if (process.argv.includes('--fonts')) return;
   const list = [];

@@ -4,15 +4,18 @@ import '@fontsource/atkinson-hyperlegible-next/latin-600.css';
 import '@fontsource/fraunces/latin-600.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
-import type { Metadata } from 'next';
+import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { Program } from '@/features/shared/offline/Program';
 import { Providers } from '@/ui/Providers';
 
 export const metadata: Metadata = {
   title: 'Bellagraph',
   description: 'Compose photos, papers and words into scrapbook layouts, and prepare them for printing.',
 };
+
+export const viewport: Viewport = { themeColor: '#9e2b45' };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // What is written into the page itself is known by it (proxy.ts).
@@ -22,7 +25,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <InitColorSchemeScript attribute="data-scheme" defaultMode="system" {...(nonce ? { nonce } : {})} />
         <AppRouterCacheProvider options={{ enableCssLayer: false, ...(nonce ? { nonce } : {}) }}>
-          <Providers>{children}</Providers>
+          <Providers>
+            {children}
+            <Program />
+          </Providers>
         </AppRouterCacheProvider>
       </body>
     </html>

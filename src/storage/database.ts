@@ -7,6 +7,7 @@ import type { Step } from '@/core/project/history';
 import type { Kit, Supply } from '@/core/supplies/model';
 import type { ProductName } from '@/core/product';
 import type { Project } from '@/core/project/model';
+import { alone } from '@/storage/sole';
 
 export interface ProjectRow {
   id: string;
@@ -190,3 +191,7 @@ export const shasIn = (value: unknown): string[] => [
 ];
 
 export const database = new Database();
+
+database.on('ready', () => alone(globalThis.navigator?.locks), true);
+// Another version waits until this page is closed; only a store that is thrown away is let go.
+database.on('versionchange', ({ newVersion }) => newVersion === null);

@@ -26,6 +26,9 @@ export class Newer extends Error {
   override name = 'NewerError';
 }
 
+/** As browsers say that something could not be fetched. */
+const UNREACHED = /fetch|network|load failed/i;
+
 /** The sentence for any error of the store; `doing` names what was not done: “The project was not copied”. */
 export function inWords(error: unknown, doing: string): string {
   if (error instanceof Refused) return error.message;
@@ -33,7 +36,7 @@ export function inWords(error: unknown, doing: string): string {
   if (isFull(error))
     return `${doing}: there is no room left in this browser's store. Delete a project, or free some disk space, and try again.`;
   if (names.includes('NewerStoreError') || names.includes('NewerError'))
-    return `${doing}: this browser's store was written by a newer Bellagraph. Nothing was changed. Load the page again to get the newer one.`;
+    return `${doing}: this browser's store was written by a newer Bellagraph. Nothing was changed. Close all tabs of Bellagraph and open it again to get the newer one.`;
   if (names.includes('GoneError')) return `${doing}: it was deleted meanwhile.`;
   if (names.includes('DisplacedError')) return `${doing}: it was opened in another tab meanwhile.`;
   if (
@@ -42,5 +45,7 @@ export function inWords(error: unknown, doing: string): string {
     )
   )
     return `${doing}: this browser's store could not be opened. Load the page again; private windows of some browsers have none.`;
+  if (error instanceof TypeError && UNREACHED.test(error.message))
+    return `${doing}: there is no network just now. Nothing was changed; try again when there is one.`;
   return `${doing}. ${error instanceof Error && error.message ? `The browser said: ${error.message.slice(0, 160)}` : ''}`.trim();
 }

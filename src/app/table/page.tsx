@@ -1,6 +1,11 @@
-import { TableRoom } from '@/features/table/TableRoom';
+import { Suspense } from 'react';
+import { Table } from '@/features/table/Table';
 
-export default async function TablePage({ searchParams }: { searchParams: Promise<{ project?: string }> }) {
-  const { project } = await searchParams;
-  return <TableRoom key={project} id={project ?? ''} />;
+/** Which project it is, the browser knows: kept without a network, the page is the same for all of them. */
+export default function TablePage() {
+  return (
+    <Suspense>
+      <Table />
+    </Suspense>
+  );
 }

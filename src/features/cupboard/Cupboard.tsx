@@ -43,7 +43,7 @@ export function Cupboard(props: CupboardProps) {
     return (
       <Box role="status" sx={{ flex: 1, display: 'grid', placeItems: 'center' }}>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <CircularProgress size={24} /> Opening the cupboard …
+          <CircularProgress size={24} aria-hidden /> Opening the cupboard …
         </Box>
       </Box>
     );

@@ -10,6 +10,7 @@ import { IconDownload, IconFolder, IconHeart, IconPencil, IconStack2 } from '@ta
 import { useState, type ReactNode } from 'react';
 import type { Kit } from '@/core/supplies/model';
 import type { Filter } from '@/core/supplies/search';
+import { KeepKits } from '@/features/cupboard/KeepKits';
 import { KitSheet } from '@/features/cupboard/KitSheet';
 import type { Bringing } from '@/features/cupboard/useBringing';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
@@ -115,6 +116,7 @@ export function KitShelf({ cupboard, shown, onShow, bringing }: Props) {
         >
           Bring in a folder
         </Button>
+        <KeepKits />
         <Button
           size="small"
           color="inherit"

@@ -10,6 +10,7 @@ import { useDeferredValue, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { byStretch, foundBy, type Wish } from '@/features/home/finding';
 import { NewPanel } from '@/features/home/NewPanel';
+import { NewerOffer, WithoutNetwork } from '@/features/home/OfTheProgram';
 import { ProjectSheet } from '@/features/home/ProjectSheet';
 import { useHome, type HomeProject, type SpaceUsed } from '@/features/home/useHome';
 import { Mark } from '@/ui/Mark';
@@ -95,9 +96,11 @@ export function Home({ demo }: { demo: boolean }) {
         >
           The cupboard of supplies
         </Button>
+        <NewerOffer />
         <Typography variant="caption" color="text.secondary" sx={{ mt: 'auto', pt: 2.5 }}>
           {home.space ? spaceInWords(home.space) : ' '}
           {home.projects && reminder(home.projects)}
+          <WithoutNetwork />
         </Typography>
       </Box>
       <Box component="main" sx={{ bgcolor: 'table.main', p: { xs: 3, md: 5 }, minWidth: 0 }}>

@@ -9,7 +9,11 @@ import { assetBlob, storedAsset } from '@/storage/assets';
 
 async function fetched(at: string, name: string): Promise<Result<Blob>> {
   const answer = await fetch(at).catch(() => null);
-  return answer?.ok ? ok(await answer.blob()) : fail(`${name} could not be read. Nothing was changed.`);
+  if (!answer)
+    return fail(
+      `${name} was never fetched, and there is no network just now. Nothing was changed. “Keep all kits for offline” in the cupboard has them all here the next time.`,
+    );
+  return answer.ok ? ok(await answer.blob()) : fail(`${name} could not be read. Nothing was changed.`);
 }
 
 /** What is known of a supply's picture, with its file in the store: named, sized and lifted as the supply says. */

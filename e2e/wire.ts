@@ -1,0 +1,49 @@
+/** A line to the served app that can be cut and mended, and over which a newer version of the program can come. */
+import { createServer, request } from 'node:http';
+import type { AddressInfo } from 'node:net';
+
+export interface Wire {
+  at: string;
+  cut(): void;
+  mend(): void;
+  /** From now on the program has another service worker: what was one build becomes the one before. */
+  newer(): void;
+  close(): Promise<void>;
+}
+
+export async function openWire(target: string): Promise<Wire> {
+  const { hostname, port } = new URL(target);
+  let [whole, versions] = [true, 0];
+  const server = createServer((asked, answer) => {
+    if (!whole) return void asked.socket.destroy();
+    const { method, url } = asked;
+    const altered = url === '/sw.js' && versions > 0;
+    const headers = { ...asked.headers };
+    // All of it, and uncompressed, so that something can be added.
+    if (altered)
+      for (const name of ['accept-encoding', 'if-none-match', 'if-modified-since']) delete headers[name];
+    const further = request({ hostname, port, method, path: url, headers }, (got) => {
+      if (altered) delete got.headers['content-length'];
+      answer.writeHead(got.statusCode!, got.headers);
+      got.on('end', () => answer.end(altered ? `\n// ${versions}` : undefined));
+      got.pipe(answer, { end: false });
+    });
+    further.on('error', () => answer.destroy());
+    asked.pipe(further);
+  });
+  await new Promise<void>((ready) => server.listen(0, ready));
+  return {
+    at: `http://localhost:${(server.address() as AddressInfo).port}`,
+    cut() {
+      whole = false;
+      server.closeAllConnections();
+    },
+    mend: () => void (whole = true),
+    newer: () => void (versions += 1),
+    close: () =>
+      new Promise((closed) => {
+        server.close(() => closed());
+        server.closeAllConnections();
+      }),
+  };
+}

@@ -1,0 +1,118 @@
+/** What ships with the app, kept in this browser for a time without a network: the house at once, kits where that is wished. */
+import { HOUSE_CACHE } from '@/workers/offline';
+
+export interface HouseFiles {
+  /** Another one when any of them changed. */
+  version: string;
+  /** By their names under /house/, with their size. */
+  files: { name: string; bytes: number }[];
+}
+
+const WISH = 'keep all kits';
+const KEPT = 'house kept';
+/** Files that are fetched at a time: what somebody waits for goes first. */
+const AT_ONCE = 4;
+
+/** What a kit is made of; by its small pictures it is looked through, and these are of the house. */
+const isKit = ({ name }: { name: string }): boolean =>
+  name.startsWith('kits/') && !/\.small\.\w+$/.test(name);
+const at = (name: string): string => `/house/${name}`;
+
+/** Whether all kits are to be kept. */
+export const keepsKits = (): boolean => {
+  try {
+    return localStorage.getItem(WISH) === 'yes';
+  } catch {
+    return false;
+  }
+};
+function wishKits(kept: boolean): void {
+  try {
+    if (kept) localStorage.setItem(WISH, 'yes');
+    else localStorage.removeItem(WISH);
+  } catch {
+    // Without a place to remember it, what is fetched stays all the same.
+  }
+}
+
+/** What there is; null while it is still being drawn, or without a network. */
+async function listed(): Promise<HouseFiles | null> {
+  const answer = await fetch(at('list')).catch(() => null);
+  return answer?.ok ? ((await answer.json()) as HouseFiles) : null;
+}
+
+/** Empty if what it holds is of an older house. */
+async function cacheFor({ version }: HouseFiles): Promise<Cache> {
+  const cache = await caches.open(HOUSE_CACHE);
+  const kept = await cache.match(at(KEPT)).then((answer) => answer?.text());
+  if (kept === version) return cache;
+  await caches.delete(HOUSE_CACHE);
+  const anew = await caches.open(HOUSE_CACHE);
+  await anew.put(at(KEPT), new Response(version));
+  return anew;
+}
+
+export type KeepReport = (bytes: number, all: number) => void;
+
+/** Fetches what is not kept yet. Rejects where one cannot be had, or there is no room; what was fetched stays. */
+async function keep(
+  files: HouseFiles['files'],
+  cache: Cache,
+  report?: KeepReport,
+  signal?: AbortSignal,
+): Promise<void> {
+  const kept = new Set((await cache.keys()).map(({ url }) => new URL(url).pathname));
+  const all = files.reduce((sum, { bytes }) => sum + bytes, 0);
+  const missing = files.filter(({ name }) => !kept.has(at(name)));
+  let done = all - missing.reduce((sum, { bytes }) => sum + bytes, 0);
+  report?.(done, all);
+  const queue = missing.values();
+  const fetching = async (): Promise<void> => {
+    for (const { name, bytes } of queue) {
+      signal?.throwIfAborted();
+      const answer = await fetch(at(name), { priority: 'low', ...(signal ? { signal } : {}) });
+      if (!answer.ok) throw new Error(`${name} could not be fetched (${answer.status})`);
+      await cache.put(at(name), answer);
+      done += bytes;
+      report?.(done, all);
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, fetching));
+}
+
+/** The house, and kits if they are to be kept; true once all of that is here. */
+export async function keepHouse(): Promise<boolean> {
+  const list = await listed();
+  if (!list) return false;
+  const cache = await cacheFor(list);
+  await keep(keepsKits() ? list.files : list.files.filter((file) => !isKit(file)), cache);
+  return true;
+}
+
+/** How large all kits are, in bytes, and how much of them is here; null where that cannot be found out. */
+export async function kitsSize(): Promise<{ all: number; kept: number } | null> {
+  const list = await listed();
+  if (!list) return null;
+  const kept = new Set(
+    (await (await cacheFor(list)).keys()).map(({ url }) => new URL(url).pathname.slice(at('').length)),
+  );
+  const kits = list.files.filter(isKit);
+  const size = (files: HouseFiles['files']) => files.reduce((sum, { bytes }) => sum + bytes, 0);
+  return { all: size(kits), kept: size(kits.filter(({ name }) => kept.has(name))) };
+}
+
+/** All kits are fetched, and kept from then on. Rejects where one cannot be had, or there is no room. */
+export async function keepKits(report: KeepReport, signal: AbortSignal): Promise<void> {
+  const list = await listed();
+  if (!list) throw new Error('there is no network');
+  await keep(list.files.filter(isKit), await cacheFor(list), report, signal);
+  wishKits(true);
+}
+
+/** The room they take is given back; what is used is fetched again. */
+export async function letKitsGo(): Promise<void> {
+  wishKits(false);
+  const cache = await caches.open(HOUSE_CACHE);
+  for (const request of await cache.keys())
+    if (isKit({ name: new URL(request.url).pathname.slice(at('').length) })) await cache.delete(request);
+}
