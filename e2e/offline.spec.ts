@@ -121,7 +121,7 @@ test('all kits are kept when that is wished, with the room they take, and lie on
   wire,
 }) => {
   await page.goto(`${wire.at}/cupboard`);
-  const keep = page.getByRole('button', { name: /^Keep all kits for offline \(\d\d MB\)/ });
+  const keep = page.getByRole('button', { name: /^Kits for offline \(\d\d MB\)/ });
   await expect(keep).toBeVisible();
   expect(await axe(page)).toEqual([]);
   await keep.press('Enter');

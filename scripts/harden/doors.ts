@@ -2,6 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { strToU8, zipSync } from 'fflate';
+import load from 'libheif-js/libheif-wasm/libheif-bundle.mjs';
 import { readDaysFile } from '@/core/calendar/files';
 import { readOutlines } from '@/core/cutter/read/read';
 import { readDrawing } from '@/core/drawing/read';
@@ -14,6 +15,7 @@ import { plainFont } from '@/core/text/woff';
 import { lookAtFont } from '@/core/text/own';
 import { jpegFacts } from '@/output/pdf/jpeg';
 import { fileNotes } from '@/workers/fileNotes';
+import { heicPixels } from '@/workers/heic';
 import { KitZip } from '@/workers/zip';
 import { PROFILES, readNodeFont, ROOT } from '../node/platform';
 import { DRAWN_BOMBS } from '../testing/bombs';
@@ -59,6 +61,8 @@ const calendar = strToU8(
   'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:1\r\nSUMMARY:Fly-in\r\nDTSTART;VALUE=DATE:20270612\r\nRRULE:FREQ=YEARLY;INTERVAL=1\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n',
 );
 
+const heif = load();
+
 const DOORS: readonly Door[] = [
   {
     ...{ name: 'drawings', text: true as const, whole: () => shipped('.svg', 24) },
@@ -100,6 +104,11 @@ const DOORS: readonly Door[] = [
       }
       return readHeader(bytes);
     },
+  },
+  {
+    name: 'HEIC',
+    whole: () => [new Uint8Array(readFileSync(join(ROOT, 'e2e', 'fixtures', 'kite.heic')))],
+    read: (bytes) => heicPixels(bytes, heif),
   },
   {
     name: 'days of other calendars',

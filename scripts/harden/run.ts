@@ -37,6 +37,7 @@ if (wants('doors')) {
   const { bombs, spoiltFiles } = await import('./doors');
   (await spoiltFiles(often(120, 1300), seed)).forEach(add);
   add(await bombs());
+  add(await (await import('./names')).worstNames());
 }
 if (wants('kills')) {
   const server = await serve();

@@ -1,7 +1,9 @@
 /** Picture files to bitmaps, and bitmaps to smaller ones, in a worker. */
-import { MOST_PIXELS } from '@/core/picture/asset';
-import { LONGEST_PICTURE_SIDE, type PictureHeader } from '@/core/pixels/header';
-import { fail, ok, type Result } from '@/core/result';
+import type { PictureHeader } from '@/core/pixels/header';
+import { ok, type Result } from '@/core/result';
+import { Hands, limitFor } from '@/workers/hands';
+import type { HeicPixels } from '@/workers/heic';
+import type { HeicDecoder } from '@/workers/heic.worker';
 
 /** Longest sides of the smaller copies, pixels: for the workbox, and for the page on the screen. */
 export const THUMB_SIDE = 320;
@@ -38,20 +40,23 @@ export async function decodeReduced(
   }
 }
 
+const heics = new Hands<HeicDecoder>(
+  () => new Worker(new URL('./heic.worker.ts', import.meta.url), { type: 'module' }),
+  1,
+);
+
 export async function decodeHeic(bytes: Uint8Array): Promise<Result<ImageBitmap>> {
-  const { default: load } = await import('libheif-js/libheif-wasm/libheif-bundle.mjs');
-  const [image] = new (load().HeifDecoder)().decode(bytes);
-  if (!image) return fail('is damaged: the picture in it cannot be decoded');
-  const width = image.get_width();
-  const height = image.get_height();
-  if (width * height > MOST_PIXELS || Math.max(width, height) > LONGEST_PICTURE_SIDE)
-    return fail(`is ${width} x ${height} pixels: more than can be opened safely`);
-  const pixels = await new Promise<ImageData | null>((resolve) =>
-    image.display(new ImageData(width, height), resolve),
-  );
-  return pixels
-    ? ok(await createImageBitmap(pixels))
-    : fail('is damaged: the picture in it cannot be decoded');
+  try {
+    const pixels = await heics.do(async (decoder): Promise<Result<HeicPixels>> => decoder.decode(bytes), {
+      limit: limitFor({ size: bytes.length }),
+    });
+    if (!pixels.ok) return pixels;
+    const { data, width, height } = pixels.value;
+    return ok(await createImageBitmap(new ImageData(data, width, height)));
+  } finally {
+    // Its memory never shrinks: the next one begins anew.
+    heics.letGo();
+  }
 }
 
 export async function smaller(bitmap: ImageBitmap, longest: number): Promise<ImageBitmap> {

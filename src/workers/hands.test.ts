@@ -80,3 +80,13 @@ test('what was cancelled before its turn begins no worker; a larger file may tak
   expect(begun).toHaveLength(0);
   expect(limitFor({ size: 200e6 })).toBeGreaterThan(10 * limitFor({ size: 1000 }));
 });
+
+test('let go, whatever is under way ends, and what is asked next begins anew', async () => {
+  const { hands, begun } = staff(2);
+  const hanging = why(hands.do((a) => a.hangs(), LONG));
+  await hands.do((a) => a.twice(1), LONG);
+  hands.letGo();
+  expect(await hanging).toBe('cancelled');
+  expect(begun.map(({ terminated }) => terminated)).toEqual([true, true]);
+  expect(await hands.do((a) => a.twice(21), LONG)).toBe(42);
+});

@@ -33,6 +33,8 @@ export class Hands<Api> {
   private readonly free: Hand<Api>[] = [];
   private busy = 0;
   private readonly waiting: (() => void)[] = [];
+  /** Ends what is under way. */
+  private readonly ends = new Set<() => void>();
 
   constructor(
     private readonly begin: () => Worker,
@@ -54,9 +56,11 @@ export class Hands<Api> {
         const [cancelled, timer] = [ended('cancelled'), setTimeout(ended('too long'), limit)];
         mine.died = ended('died');
         signal?.addEventListener('abort', cancelled);
+        this.ends.add(cancelled);
         end = () => {
           clearTimeout(timer);
           signal?.removeEventListener('abort', cancelled);
+          this.ends.delete(cancelled);
         };
         job(mine.api).then(resolve, reject);
       });
@@ -72,6 +76,12 @@ export class Hands<Api> {
       this.busy -= 1;
       this.waiting.shift()?.();
     }
+  }
+
+  /** Whatever is under way ends, and nobody waits for more; whoever asks again begins anew. */
+  letGo(): void {
+    for (const end of this.ends) end();
+    for (const { worker } of this.free.splice(0)) worker.terminate();
   }
 
   private hire(): Hand<Api> {

@@ -8,6 +8,7 @@ import { likenessOf } from '@/core/photos/likeness';
 import { shrunk } from '@/core/pixels/shrink';
 import { readHeader, type PictureHeader } from '@/core/pixels/header';
 import { sha256 } from '@/core/sha';
+import { asName } from '@/core/text/named';
 import { PRINT_PPI } from '@/core/units/lengths';
 import type { Tracing } from '@/core/pixels/outline';
 import type { ReadDrawing } from '@/core/drawing/read';
@@ -123,7 +124,7 @@ async function importBytes(
   const asset: Asset = {
     sha,
     type,
-    name: name.slice(0, 400),
+    name: asName(name, LONGEST_FILE_NAME) || 'Picture',
     bytes: bytes.length,
     ...decoded.stored,
     orientation,
@@ -138,6 +139,9 @@ async function importBytes(
     dropped: screened ? ['its press colours (CMYK), which were turned into those of the screen'] : [],
   });
 }
+
+/** Letters that are kept of a file's name. */
+const LONGEST_FILE_NAME = 400;
 
 /** Pixels an inch that a drawing's size is counted in. */
 const DRAWING_PPI = 300;
@@ -156,7 +160,7 @@ async function importDrawing(
   const asset: Asset = {
     sha: await sha256(bytes),
     type: 'image/svg+xml',
-    name: name.slice(0, 400),
+    name: asName(name, LONGEST_FILE_NAME) || 'Picture',
     bytes: bytes.length,
     width: pixels(drawing.width),
     height: pixels(drawing.height),

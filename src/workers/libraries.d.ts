@@ -2,10 +2,14 @@ declare module 'libheif-js/libheif-wasm/libheif-bundle.mjs' {
   interface HeifImage {
     get_width(): number;
     get_height(): number;
-    display(target: ImageData, done: (filled: ImageData | null) => void): void;
+    /** Takes what is no ImageData just as well. */
+    display<Target extends { data: Uint8ClampedArray; width: number; height: number }>(
+      target: Target,
+      done: (filled: Target | null) => void,
+    ): void;
   }
-  interface LibHeif {
-    HeifDecoder: new () => { decode(bytes: Uint8Array): HeifImage[] };
+  export interface LibHeif {
+    HeifDecoder: new () => { decode(bytes: Uint8Array): HeifImage[] | null };
   }
   export default function load(): LibHeif;
 }

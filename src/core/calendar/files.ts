@@ -9,6 +9,7 @@ import { LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
 import type { TypedEvent } from '@/core/calendar/typed';
 import { dayOf, FIRST_YEAR, isDate, LAST_YEAR, numberOf, type Day, type Weekday } from '@/core/dates/days';
 import { fail, ok, type Result } from '@/core/result';
+import { asName } from '@/core/text/named';
 
 /** Node finds it within `default`, bundlers beside it. */
 const { RRule } = 'RRule' in rrule ? rrule : (rrule as { default: typeof rrule }).default;
@@ -77,11 +78,7 @@ const entries = (lines: string, name: string): string[] =>
       .join('\r\n'),
   );
 
-const named = (text: unknown): string =>
-  String(text ?? '')
-    .replace(/\s+/g, ' ')
-    .trim()
-    .slice(0, LONGEST_EVENT);
+const named = (text: unknown): string => asName(String(text ?? ''), LONGEST_EVENT);
 
 function eventDays(entry: string, from: number, to: number): TypedEvent[] {
   const [, , parts] = ICAL.parse(`BEGIN:VCALENDAR\r\n${entry}\r\nEND:VCALENDAR`) as [

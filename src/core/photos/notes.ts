@@ -1,5 +1,6 @@
 /** What is known of a photo beyond its pixels: who, where, what of it, how good. Read from the file, then a person’s own. */
 import { array, number, object, string } from 'yup';
+import { asName } from '@/core/text/named';
 
 export interface PhotoNotes {
   /** What is seen, or what happened. */
@@ -35,7 +36,7 @@ export const notesSchema = object({
 
 /** Names as they are typed in a row, with commas between; each once, in their order. */
 export const namesIn = (text: string): string[] => {
-  const names = text.split(/[,;\n]/).map((name) => tidy(name, LONGEST_NAME));
+  const names = text.split(/[,;\n]/).map((name) => asName(name, LONGEST_NAME));
   return [...new Set(names.filter(Boolean))].slice(0, MOST_PEOPLE);
 };
 
@@ -51,7 +52,7 @@ const tidy = (text: string, longest: number): string =>
 export function tidyNotes(notes: PhotoNotes): PhotoNotes | undefined {
   const caption = tidy(notes.caption ?? '', LONGEST_CAPTION);
   const people = namesIn((notes.people ?? []).join(','));
-  const place = tidy(notes.place ?? '', LONGEST_NAME);
+  const place = asName(notes.place ?? '', LONGEST_NAME);
   const stars = Math.round(notes.stars ?? 0);
   const { north = NaN, east = NaN } = notes.position ?? {};
   const tidied: PhotoNotes = {

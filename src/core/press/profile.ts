@@ -1,6 +1,7 @@
 /** What an ICC profile says of itself in its header (ICC.1:2022, 7.2), before anything is made of it. */
 import { LONGEST_PROFILE } from '@/core/press/conditions';
 import { fail, ok, type Result } from '@/core/result';
+import { asName } from '@/core/text/named';
 
 export interface ProfileFacts {
   /** Four letters, as `CMYK` or `RGB `. */
@@ -55,7 +56,7 @@ function nameOf(bytes: Uint8Array): string {
       word(at) === 'mluc'
         ? text(at + view.getUint32(at + 24), view.getUint32(at + 20), true)
         : text(at + 12, view.getUint32(at + 8), false);
-    return said.replace(/[\u0000-\u001f\ufffd]+/g, ' ').trim();
+    return asName(said.replace(/[\u0000-\u001f\ufffd]+/g, ' '), 1000);
   }
   return '';
 }

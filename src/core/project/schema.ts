@@ -17,6 +17,7 @@ import { LIKENESS } from '@/core/photos/likeness';
 import { notesSchema } from '@/core/photos/notes';
 import { LOCAL_TIME } from '@/core/photos/when';
 import { LONGEST_PROFILE, MOST_PROFILES } from '@/core/press/conditions';
+import { LONGEST_FONT_NAME } from '@/core/text/named';
 import { LARGEST_PROFILE } from '@/core/press/profile';
 import { isReadablePath } from '@/core/piece/outline/path';
 import { OUTLINES } from '@/core/piece/outline';
@@ -52,7 +53,6 @@ export function pastLimits({ surfaces }: Pick<Project, 'surfaces'>): string | nu
 /** Text styles, and fonts of one's own, that a project keeps. */
 export const MOST_STYLES = 200;
 export const MOST_FONTS = 200;
-export const LONGEST_FONT_NAME = 120;
 /** Bytes of a font file. */
 export const LARGEST_FONT = 40_000_000;
 /** Letters of an alphabet laid as one group. */

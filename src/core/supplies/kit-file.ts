@@ -5,6 +5,7 @@ import { HEX_COLOUR } from '@/core/color/hex';
 import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
 import { fail, ok, type Result } from '@/core/result';
 import { trailSchema, type Trail } from '@/core/trail';
+import { asName } from '@/core/text/named';
 import { leadsOut } from '@/core/zip-names';
 import {
   KINDS,
@@ -111,6 +112,26 @@ const kitSchema = object(kitFields).noUnknown();
 export const writeKit = (file: KitFile): string =>
   JSON.stringify({ format: 'bellagraph-kit', version: KIT_VERSION, ...file }, null, 1);
 
+/** With names and tags as they can be seen; what else is wrong with it is left for the schema to find. */
+function cleaned(file: Record<string, unknown>): Record<string, unknown> {
+  const { kit, supplies, ...rest } = writableAll(file);
+  return {
+    ...rest,
+    ...('kit' in file ? { kit: labelled(kit) } : {}),
+    ...('supplies' in file ? { supplies: Array.isArray(supplies) ? supplies.map(labelled) : supplies } : {}),
+  };
+}
+const shown = (value: unknown): unknown => (typeof value === 'string' ? asName(value, value.length) : value);
+function labelled(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null) return value;
+  const { name, tags } = value as { name?: unknown; tags?: unknown };
+  return {
+    ...value,
+    ...(name === undefined ? {} : { name: shown(name) }),
+    ...(Array.isArray(tags) ? { tags: tags.map(shown) } : {}),
+  };
+}
+
 /** Reads kit.json, or says in words why it cannot be believed. */
 export function readKit(json: string): Result<KitFile> {
   let file: { format?: unknown; version?: unknown } & Record<string, unknown>;
@@ -128,7 +149,7 @@ export function readKit(json: string): Result<KitFile> {
         : 'its kit.json does not say which version it is',
     );
   try {
-    return ok(kitSchema.validateSync(writableAll(rest), { strict: true }) as KitFile);
+    return ok(kitSchema.validateSync(cleaned(rest), { strict: true }) as KitFile);
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     return fail(`its kit.json is damaged: ${whatIsWrong(rest, error)}`);
@@ -178,6 +199,9 @@ export function readMarks(json: string): HouseMark[] | undefined {
   }
 }
 
+/** Letters of a name that its file keeps. */
+const LONGEST_PATH_NAME = 100;
+
 /** The path each supply's file takes in the zip: its kind's folder and its name, told apart where names meet. */
 export function pathsFor(
   supplies: readonly Supply[],
@@ -191,7 +215,8 @@ export function pathsFor(
       supply.name
         .replace(/[^\p{L}\p{N} ,&'’()+-]+/gu, ' ')
         .replace(/\s+/g, ' ')
-        .trim() || supply.kind;
+        .trim()
+        .slice(0, LONGEST_PATH_NAME) || supply.kind;
     for (let i = 1; ; i++) {
       const path = `${KINDS[supply.kind].folder}/${plain}${i > 1 ? ` ${i}` : ''}.${extension(supply)}`;
       if (taken.has(path.toLowerCase())) continue;

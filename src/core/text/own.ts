@@ -1,4 +1,5 @@
 /** Fonts a person brings in: looked at before they are used, and what can be said of them. */
+import { asName, LONGEST_FONT_NAME } from '@/core/text/named';
 import { openFont, type OpenFont } from '@/core/text/shaper';
 import { tablesOf } from '@/core/text/sfnt';
 import { FontTooLarge, plainFont } from '@/core/text/woff';
@@ -57,7 +58,15 @@ export async function lookAtFont(
     const drawn = [...LETTERS].find((letter) => font.has(letter.codePointAt(0)!));
     if (drawn) font.outline(font.shape(drawn)[0]!.id);
     const few = [...LETTERS].filter((letter) => lacks.includes(letter)).length > LETTERS.length / 2;
-    return ok({ font, name: font.family.trim() || fileName.replace(/\.[^.]+$/, ''), lacks, few });
+    return ok({
+      font,
+      name:
+        asName(font.family, LONGEST_FONT_NAME) ||
+        asName(fileName.replace(/\.[^.]+$/, ''), LONGEST_FONT_NAME) ||
+        'Font',
+      lacks,
+      few,
+    });
   } catch (error) {
     return error instanceof FontTooLarge ? fail(`${fileName} was not opened. ${error.message}`) : damaged;
   }

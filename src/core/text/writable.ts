@@ -9,6 +9,10 @@ export const isWritable = (text: string): boolean => !UNWRITABLE.test(text);
 /** The text with a space for each of them: as long as before, so that places in it stay. The same where there are none. */
 export const writable = (text: string): string => (isWritable(text) ? text : text.replace(EACH, ' '));
 
+const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
+/** The text as XML says it, in an element or between double quotes. */
+export const asXml = (text: string): string => writable(text).replace(/[&<>"]/g, (c) => ENTITIES[c]!);
+
 /** A value of any shape with all its texts so; the same value where nothing is wrong with it. */
 export function writableAll<T>(value: T): T {
   if (typeof value === 'string') return writable(value) as T;

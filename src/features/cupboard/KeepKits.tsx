@@ -1,6 +1,7 @@
 'use client';
 /** All kits kept for a time without a network, with the room they take. */
 import Button from '@mui/material/Button';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconCloudDownload } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
@@ -69,13 +70,15 @@ export function KeepKits() {
       </>
     );
   return (
-    <Button
-      size="small"
-      color="inherit"
-      startIcon={<IconCloudDownload size={18} />}
-      onClick={() => void keep()}
-    >
-      Keep all kits for offline ({inMB(size.all)})
-    </Button>
+    <Tooltip title="Fetches all kits, so that they are here without a network">
+      <Button
+        size="small"
+        color="inherit"
+        startIcon={<IconCloudDownload size={18} />}
+        onClick={() => void keep()}
+      >
+        Kits for offline ({inMB(size.all)})
+      </Button>
+    </Tooltip>
   );
 }

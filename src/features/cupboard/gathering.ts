@@ -1,5 +1,6 @@
 /** Files, folders and kits' zips into the store, sorted by guess or as their kit.json says; nothing is in the cupboard yet. */
 import { plainName } from '@/core/project/create';
+import { asName } from '@/core/text/named';
 import { contentOf, HEAD } from '@/core/pixels/header';
 import { ok, type Result } from '@/core/result';
 import type { HouseMark, KitEntry, KitFile } from '@/core/supplies/kit-file';
@@ -199,8 +200,7 @@ function rowsOf(arrived: readonly Arrived[], entries: ReadonlyMap<string, KitEnt
 
 /** `kites_03-red.png` as `kites 03 red`. */
 const readable = (path: string): string =>
-  plainName(path.split('/').pop()!).replace(/[_-]+/g, ' ').replace(/\s+/g, ' ').trim().slice(0, 200) ||
-  'Untitled';
+  asName(plainName(path.split('/').pop()!).replace(/[_-]+/g, ' '), 200) || 'Untitled';
 
 /** What kit.json holds by itself: ink sets and ready lines. */
 const withoutFiles = (about: KitFile | undefined): Row[] =>

@@ -1,9 +1,16 @@
-/** A title without what file systems refuse. */
-export const fileName = (title: string): string =>
-  title
-    .replace(/[\\/:*?"<>|\u0000-\u001f]+/g, ' ')
-    .trim()
-    .slice(0, 80) || 'Untitled';
+import { asName } from '@/core/text/named';
+
+/** Names that are devices, whatever ending they have (Win32 file system conventions). */
+const DEVICE = /^(con|prn|aux|nul|com\d|lpt\d)$/i;
+
+/** A title without what file systems refuse: separators, wildcards, a dot at either end, names of devices. */
+export function fileName(title: string): string {
+  const plain = asName(asName(title, title.length).replace(/[\\/:*?"<>|]+/g, ' '), 80).replace(
+    /^[\s.]+|[\s.]+$/g,
+    '',
+  );
+  return !plain || DEVICE.test(plain) ? `Untitled ${plain}`.trim() : plain;
+}
 
 /** Hands a file to the user. */
 export function download(blob: Blob, name: string): void {

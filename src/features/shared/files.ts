@@ -1,9 +1,10 @@
 /** Project files from and to the user's disk. */
 import type { Asset } from '@/core/picture/asset';
 import type { History } from '@/core/project/history';
-import type { Project } from '@/core/project/model';
+import { LONGEST_TITLE, type Project } from '@/core/project/model';
 import { fileTitle } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
+import { asName } from '@/core/text/named';
 import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
@@ -36,7 +37,9 @@ export async function openFile(
     const opened = await takeIn(file, brought);
     if (!opened.ok) return refused(opened.message);
     const { preview, orders, mended } = opened.value;
-    const made = await change({ ...opened.value.project, id: newId });
+    const { project } = opened.value;
+    const title = asName(project.title, LONGEST_TITLE);
+    const made = await change({ ...project, title, id: newId });
     await addProject(made, now);
     await keepOrders(newId, orders);
     if (preview) await database.previews.put({ project: newId, blob: preview });

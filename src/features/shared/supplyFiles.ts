@@ -11,7 +11,7 @@ async function fetched(at: string, name: string): Promise<Result<Blob>> {
   const answer = await fetch(at).catch(() => null);
   if (!answer)
     return fail(
-      `${name} was never fetched, and there is no network just now. Nothing was changed. “Keep all kits for offline” in the cupboard has them all here the next time.`,
+      `${name} was never fetched, and there is no network just now. Nothing was changed. “Kits for offline” in the cupboard has them all here the next time.`,
     );
   return answer.ok ? ok(await answer.blob()) : fail(`${name} could not be read. Nothing was changed.`);
 }

@@ -1,10 +1,7 @@
 /** A mat as SVG 1.1 in true millimetres or inches: a group for the mat and its paper, within it one for each tool. */
-import { writable } from '@/core/text/writable';
+import { asXml } from '@/core/text/writable';
 import { fromPoints } from '@/core/units/lengths';
 import { layersOf, STROKES, type CutSheet } from '@/output/cut/sheet';
-
-const escape = (text: string): string =>
-  writable(text).replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
 /** Decimals of a coordinate: a thousandth of a millimetre, of an inch a ten-thousandth. */
 const DECIMALS = { mm: 3, in: 4 };
@@ -20,9 +17,9 @@ export function writeCutSvg(sheet: CutSheet): string {
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${width}${unit}" height="${height}${unit}" viewBox="0 0 ${width} ${height}">`,
-    `<title>${escape(title)}</title>`,
-    `<g id="mat-${mat}" data-paper="${escape(paper.name)}" data-colour="${paper.colour}" fill="none" stroke-width="${HAIRLINE[unit]}">`,
-    `<title>${escape(`Mat ${mat}: ${paper.name}`)}</title>`,
+    `<title>${asXml(title)}</title>`,
+    `<g id="mat-${mat}" data-paper="${asXml(paper.name)}" data-colour="${paper.colour}" fill="none" stroke-width="${HAIRLINE[unit]}">`,
+    `<title>${asXml(`Mat ${mat}: ${paper.name}`)}</title>`,
     ...(marks.length
       ? [
           `<g id="mat-${mat}-print" fill="#000000" stroke="none"><title>Printed, not cut</title>${marks

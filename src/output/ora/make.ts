@@ -1,4 +1,5 @@
 /** A Picture as OpenRaster (openraster.org, baseline 0.0.6): a layer for every piece, for programs that paint. */
+import { asXml } from '@/core/text/writable';
 import { configure, TextReader, Uint8ArrayReader, Uint8ArrayWriter, ZipWriter } from '@zip.js/zip.js';
 import type { Blend } from '@/core/picture/blend';
 import type { DrawnPiece, Picture } from '@/core/picture/picture';
@@ -24,9 +25,6 @@ interface Layer {
   blend: Blend | undefined;
 }
 
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
-
 /** What is on a page, the uppermost first; `svg:` names of blending are those of W3C's modes. */
 const stackXml = (width: number, height: number, ppi: number, layers: readonly Layer[]): string =>
   [
@@ -37,7 +35,7 @@ const stackXml = (width: number, height: number, ppi: number, layers: readonly L
       .toReversed()
       .map(
         ({ name, src, x, y, blend }) =>
-          `<layer name="${escaped(name)}" src="${src}" x="${x}" y="${y}" composite-op="svg:${blend ?? 'src-over'}"/>`,
+          `<layer name="${asXml(name)}" src="${src}" x="${x}" y="${y}" composite-op="svg:${blend ?? 'src-over'}"/>`,
       ),
     '</stack>',
     '</image>',

@@ -1,4 +1,5 @@
 /** What makes a PDF one for a press: PDF/X-4 (ISO 15930-7:2010), its output intent, and what it says of itself. */
+import { asXml } from '@/core/text/writable';
 import {
   PDFDict,
   PDFHeader,
@@ -59,9 +60,6 @@ export function markForPress(
   catalog.set(PDFName.of('Metadata'), context.register(streamOf(facts, xmp)));
 }
 
-const escaped = (text: string): string =>
-  text.replace(/[&<>]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[c]!);
-
 /** XMP (ISO 16684-1), with the properties that ISO 15930-7, 6.4 asks for. */
 function packet(title: string, made: Date, id: string): string {
   const date = `${made.toISOString().slice(0, 19)}Z`;
@@ -70,7 +68,7 @@ function packet(title: string, made: Date, id: string): string {
 <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
 <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/" xmlns:xmpMM="http://ns.adobe.com/xap/1.0/mm/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/" xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/">
 <dc:format>application/pdf</dc:format>
-<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${escaped(title)}</rdf:li></rdf:Alt></dc:title>
+<dc:title><rdf:Alt><rdf:li xml:lang="x-default">${asXml(title)}</rdf:li></rdf:Alt></dc:title>
 <xmp:CreateDate>${date}</xmp:CreateDate><xmp:ModifyDate>${date}</xmp:ModifyDate><xmp:MetadataDate>${date}</xmp:MetadataDate>
 <xmp:CreatorTool>Bellagraph</xmp:CreatorTool>
 <xmpMM:DocumentID>${uuid}</xmpMM:DocumentID><xmpMM:VersionID>1</xmpMM:VersionID><xmpMM:RenditionClass>default</xmpMM:RenditionClass>

@@ -1,5 +1,5 @@
 /** A Picture as SVG 1.1 with its pictures inside: one file, true size in its width and height. */
-import { writable } from '@/core/text/writable';
+import { asXml } from '@/core/text/writable';
 import { drawingMarks } from '@/core/drawing/write';
 import type { Matrix } from '@/core/geometry/matrix';
 import { pathData, type Path } from '@/core/geometry/path';
@@ -31,9 +31,6 @@ export interface SvgSource {
 
 const number = (value: number): string => String(Math.round(value * 1e4) / 1e4);
 const matrix = (map: Matrix): string => `matrix(${map.map((v) => Number(v.toPrecision(9))).join(' ')})`;
-const escape = (text: string): string =>
-  writable(text).replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
-
 export function writeSvg(picture: Picture, bleed: boolean, source: SvgSource): string {
   const all = madeOf(picture, bleed);
   const { width, height } = all;
@@ -64,7 +61,7 @@ export function writeSvg(picture: Picture, bleed: boolean, source: SvgSource): s
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${number(width / 72)}in" height="${number(height / 72)}in" ` +
       `viewBox="${[all.x, all.y, width, height].map(number).join(' ')}">`,
-    `<title>${escape(picture.title)}</title>`,
+    `<title>${asXml(picture.title)}</title>`,
     `<defs>${defs.join('\n')}</defs>`,
     ...(picture.ground
       ? [
@@ -90,7 +87,7 @@ function group(piece: DrawnPiece, index: number, sheet: Sheet): string {
   const marks = piece.marks.map((mark, i) => draw(mark, `p${index + 1}-${i + 1}`, sheet));
   const fade = piece.opacity < 1 ? ` opacity="${number(piece.opacity)}"` : '';
   const blend = piece.blend ? ` style="mix-blend-mode:${piece.blend}"` : '';
-  return `<g transform="${matrix(piece.matrix)}"${fade}${blend}><title>${escape(piece.words ?? piece.name)}</title>${marks.join('')}</g>`;
+  return `<g transform="${matrix(piece.matrix)}"${fade}${blend}><title>${asXml(piece.words ?? piece.name)}</title>${marks.join('')}</g>`;
 }
 
 function draw(mark: Mark, id: string, sheet: Sheet): string {

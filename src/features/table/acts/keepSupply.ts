@@ -1,5 +1,5 @@
 /** What lies on the page as a supply: pieces as a picture with a clear ground, a page as a ready-made page. */
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import type { Piece } from '@/core/piece/piece';
 import { partsOf, readyMade, sheetOfPieces } from '@/core/project/keep';
 import { sketchOf } from '@/core/project/frames';
@@ -19,6 +19,7 @@ import { assetBlob, storePage } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
 import { packProject } from '@/storage/project-file';
 import { addKit } from '@/storage/supplies';
+import { Hands } from '@/workers/hands';
 import type { Maker } from '@/workers/make.worker';
 
 export interface Kept {
@@ -48,6 +49,9 @@ export async function keepParts(
   return ok(null);
 }
 
+/** Milliseconds a picture of pieces may take. */
+const LONGEST = 600_000;
+
 /** Pieces as a picture file with a clear ground, in this browser's store: recoloured, cut and stroked as they are. */
 export async function picturedPieces(
   project: Project,
@@ -58,19 +62,23 @@ export async function picturedPieces(
   const sheet = sheetOfPieces(surface, pieces);
   const files = await filesFor(project, [sheet]);
   if (!files.ok) return files;
-  const worker = makeWorker();
+  const hands = new Hands<Maker>(makeWorker, 1);
   try {
-    const maker = wrap<Maker>(worker);
-    await maker.warm(new URL(FONTS_AT, location.href).href);
-    const made = await maker.makeFile(
-      {
-        project: { ...project, surfaces: [sheet] },
-        taken: [{ surface: sheet, name: sheet.name }],
-        options: { format: 'png', ppi: PRINT_PPI, withBleed: false, cropMarks: false },
-        files: files.value,
-        now: Date.now(),
+    const made = await hands.do(
+      async (maker): Promise<Result<Blob>> => {
+        await maker.warm(new URL(FONTS_AT, location.href).href);
+        return maker.makeFile(
+          {
+            project: { ...project, surfaces: [sheet] },
+            taken: [{ surface: sheet, name: sheet.name }],
+            options: { format: 'png', ppi: PRINT_PPI, withBleed: false, cropMarks: false },
+            files: files.value,
+            now: Date.now(),
+          },
+          proxy(() => {}),
+        );
       },
-      proxy(() => {}),
+      { limit: LONGEST },
     );
     if (!made.ok) return made;
     const brought = await bringIn(
@@ -80,7 +88,7 @@ export async function picturedPieces(
     const [arrived] = brought.arrived;
     return arrived ? ok(arrived) : fail(describeTrouble(brought) ?? 'It could not be kept.');
   } finally {
-    worker.terminate();
+    hands.letGo();
   }
 }
 

@@ -1,11 +1,11 @@
 /** A plan of the book, made anew in the worker whenever what is wished changes. */
-import { wrap, type Remote } from 'comlink';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { BookDesign } from '@/core/book/design';
 import { roomFor } from '@/core/book/flow';
 import type { FlowWish, Plan } from '@/core/book/plan';
 import type { Asset } from '@/core/picture/asset';
 import type { Project } from '@/core/project/model';
+import { useHands } from '@/features/table/parts/useHands';
 import type { Planner } from '@/workers/book.worker';
 
 export interface PlanNow {
@@ -18,6 +18,11 @@ export interface PlanNow {
 
 /** Changes that follow each other within this are planned as one, milliseconds. */
 const AFTER = 60;
+/** Milliseconds a plan of the most photos may take. */
+const LONGEST = 300_000;
+
+const begin = (): Worker =>
+  new Worker(new URL('../../../../workers/book.worker.ts', import.meta.url), { type: 'module' });
 
 export function usePlan(
   design: BookDesign | null,
@@ -25,44 +30,30 @@ export function usePlan(
   photos: readonly Asset[],
   wish: FlowWish,
 ): PlanNow {
-  const bench = useRef<{ worker: Worker; planner: Remote<Planner> } | null>(null);
+  const hands = useHands<Planner>(begin);
   const asked = useMemo(
     () => (design && photos.length ? { design, photos, wish } : null),
     [design, photos, wish],
   );
   const [made, setMade] = useState<{ asked: typeof asked; plan: Plan | null; trouble: string | null }>();
-  useEffect(
-    () => () => {
-      bench.current?.worker.terminate();
-      bench.current = null;
-    },
-    [],
-  );
   useEffect(() => {
     if (!asked) return;
-    let gone = false;
+    const over = new AbortController();
     const late = setTimeout(() => {
-      if (!bench.current) {
-        const worker = new Worker(new URL('../../../../workers/book.worker.ts', import.meta.url), {
-          type: 'module',
-        });
-        bench.current = { worker, planner: wrap<Planner>(worker) };
-      }
-      const { worker, planner } = bench.current;
-      const died = new Promise<never>((_, reject) => {
-        worker.onerror = () => reject(new Error('died'));
-      });
-      Promise.race([planner.plan(asked.photos, roomFor(asked.design, project), asked.wish), died])
-        .then((plan) => !gone && setMade({ asked, plan, trouble: null }))
-        .catch(() => {
-          bench.current?.worker.terminate();
-          bench.current = null;
-          if (!gone)
-            setMade({ asked, plan: null, trouble: 'The pages could not be planned. Nothing was changed.' });
-        });
+      hands
+        .do((planner) => planner.plan(asked.photos, roomFor(asked.design, project), asked.wish), {
+          limit: LONGEST,
+          signal: over.signal,
+        })
+        .then((plan) => !over.signal.aborted && setMade({ asked, plan, trouble: null }))
+        .catch(
+          () =>
+            !over.signal.aborted &&
+            setMade({ asked, plan: null, trouble: 'The pages could not be planned. Nothing was changed.' }),
+        );
     }, AFTER);
     return () => {
-      gone = true;
+      over.abort();
       clearTimeout(late);
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- a plan is of the photos and the wish; pages kept are read as it is made

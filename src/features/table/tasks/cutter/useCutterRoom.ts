@@ -3,13 +3,14 @@ import { useCallback, useMemo, useState } from 'react';
 import type { Cure } from '@/core/cutter/checks/check';
 import type { CutterSettings } from '@/core/cutter/settings';
 import { sheetIn } from '@/core/product/sheet';
+import type { Result } from '@/core/result';
 import { CUT_SCOPES, cutOtherwise, placesToCut, type CutScope } from '@/features/table/acts/cutter';
 import { usePlans } from '@/features/table/parts/usePlans';
 import { useThumbs } from '@/features/table/parts/useThumbs';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { usePrepared } from '@/features/table/tasks/cutter/useCutter';
+import { LONGEST, usePrepared } from '@/features/table/tasks/cutter/useCutter';
 import { useSettings } from '@/features/table/tasks/cutter/useSettings';
-import type { CutOrder } from '@/workers/cutter.worker';
+import type { CutOrder, Tried } from '@/workers/cutter.worker';
 
 export function useCutterRoom() {
   const { store } = useRoom();
@@ -37,7 +38,7 @@ export function useCutterRoom() {
     () => placesToCut({ history, surfaceId, selection, typesetter }, scope, packed?.plans),
     [history, surfaceId, selection, typesetter, scope, packed],
   );
-  const { prepared, current, problem, ready } = usePrepared(places, settings);
+  const { prepared, current, problem, hands } = usePrepared(places, settings);
   const assets = useMemo(
     () => [...new Set(places.flatMap(({ items }) => items.flatMap(({ paper }) => paper.asset ?? [])))],
     [places],
@@ -45,18 +46,13 @@ export function useCutterRoom() {
   const thumbs = useThumbs(assets);
   const order = useMemo(() => ({ mats: prepared?.mats ?? [], settings }), [prepared, settings]);
   const make = useCallback(
-    (of: CutOrder) => {
-      const { cutter, failed } = ready();
-      return Promise.race([cutter.filesOf(of), failed]);
-    },
-    [ready],
+    (of: CutOrder) => hands.do((cutter) => cutter.filesOf(of), { limit: LONGEST }),
+    [hands],
   );
   const tryIt = useCallback(
-    (of: CutOrder, one: number) => {
-      const { cutter, failed } = ready();
-      return Promise.race([cutter.tried(of, one), failed]);
-    },
-    [ready],
+    (of: CutOrder, one: number): Promise<Result<Tried>> =>
+      hands.do(async (cutter) => cutter.tried(of, one), { limit: LONGEST }),
+    [hands],
   );
   const cure = (cures: readonly Cure[]) => {
     for (const each of cures) if ('set' in each) change(each.set);

@@ -1,5 +1,5 @@
 /** The worker in which files are made: ready as soon as somebody may ask for one, and let go with the dialog. */
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef } from 'react';
 import type { Size } from '@/core/geometry/box';
 import type { Taken } from '@/core/product';
@@ -8,6 +8,7 @@ import { fail, type Result } from '@/core/result';
 import { fileName } from '@/features/shared/download';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { filesFor, makeWorker } from '@/features/table/acts/filesFor';
+import { useHands } from '@/features/table/parts/useHands';
 import type { MakeOptions } from '@/output/formats';
 import type { Point } from '@/output/pdf/preflight';
 import type { Progress } from '@/output/stock';
@@ -36,33 +37,24 @@ export interface MakerRoom {
   stop(): void;
 }
 
+/** Milliseconds a file may take: a page with the most on it, at the most pixels an inch, takes a slow machine a minute. */
+const longest = (pages: number): number => 600_000 + 60_000 * pages;
+
+/** Opens the fonts, which stay so from one file to the next. */
+const warm = (maker: Remote<Maker>): Promise<void> => maker.warm(new URL(FONTS_AT, location.href).href);
+
 export function useMaker(): MakerRoom {
-  const bench = useRef<{ worker: Worker; maker: Remote<Maker>; failed: Promise<never> } | null>(null);
+  const hands = useHands<Maker>(makeWorker);
   const run = useRef(0);
-
-  /** With its fonts open; kept from one file to the next. */
-  const ready = useCallback(() => {
-    if (!bench.current) {
-      const worker = makeWorker();
-      const failed = new Promise<never>((_, reject) =>
-        worker.addEventListener('error', () => reject(new Error('out of memory or damaged'))),
-      );
-      failed.catch(() => {});
-      bench.current = { worker, maker: wrap<Maker>(worker), failed };
-      void bench.current.maker.warm(new URL(FONTS_AT, location.href).href).catch(() => {});
-    }
-    return bench.current;
-  }, []);
-
-  const stop = useCallback(() => {
-    bench.current?.worker.terminate();
-    bench.current = null;
-    run.current += 1;
-  }, []);
   useEffect(() => {
-    ready();
-    return stop;
-  }, [ready, stop]);
+    // Somebody is about to ask for a file.
+    hands.do(warm, { limit: longest(0) }).catch(() => {});
+  }, [hands]);
+  const stop = useCallback(() => {
+    run.current += 1;
+    hands.letGo();
+  }, [hands]);
+  useEffect(() => stop, [stop]);
 
   /** Whatever is made of pages, unless it was stopped meanwhile. */
   const working = useCallback(
@@ -82,8 +74,6 @@ export function useMaker(): MakerRoom {
         const gathered = await filesFor(project, surfaces, press && !press.file ? [press.id] : []);
         if (run.current !== mine) return null;
         if (!gathered.ok) return gathered;
-        const { maker, failed } = ready();
-        await maker.warm(new URL(FONTS_AT, location.href).href);
         const sides = taken.map(({ surface: { id, name }, panel }, i) => ({
           ...{ surface: { id }, panel },
           name: names?.[i] ?? fileName(panel?.name ?? name),
@@ -92,17 +82,24 @@ export function useMaker(): MakerRoom {
         const told = proxy((share: number, doing: string) => {
           if (run.current === mine) report(share, doing);
         });
-        const made = await Promise.race([work(maker, order, told), failed]);
+        const made = await hands.do(
+          async (maker) => {
+            await warm(maker);
+            return work(maker, order, told);
+          },
+          {
+            limit: longest(taken.length),
+          },
+        );
         return run.current === mine ? made : null;
       } catch (error) {
         if (run.current !== mine) return null;
-        stop();
         return fail(
           `The file could not be made (${(error as Error).message}). Your page is untouched; a lower ppi, or a PDF, needs less memory.`,
         );
       }
     },
-    [ready, stop],
+    [hands],
   );
 
   const make = useCallback<MakerRoom['make']>(
@@ -122,22 +119,24 @@ export function useMaker(): MakerRoom {
   const testSheet = useCallback<MakerRoom['testSheet']>(
     async ({ width, height }) => {
       try {
-        const { maker, failed } = ready();
-        await maker.warm(new URL(FONTS_AT, location.href).href);
-        return await Promise.race([maker.testSheetOf({ width, height }, Date.now()), failed]);
+        return await hands.do(
+          async (maker): Promise<Result<Blob>> => {
+            await warm(maker);
+            return maker.testSheetOf({ width, height }, Date.now());
+          },
+          { limit: longest(1) },
+        );
       } catch (error) {
         return fail(`The test sheet was not made (${(error as Error).message}).`);
       }
     },
-    [ready],
+    [hands],
   );
 
   const readBack = useCallback<MakerRoom['readBack']>(
-    (file, { inks }) => {
-      const { maker, failed } = ready();
-      return Promise.race([maker.readBack(file, { inks }), failed]);
-    },
-    [ready],
+    (file, { inks }) =>
+      hands.do((maker) => maker.readBack(file, { inks }), { limit: longest(file.size / 1e6) }),
+    [hands],
   );
 
   return { make, sheets, testSheet, readBack, stop };

@@ -5,6 +5,7 @@ import type { Looked } from '@/core/press/look';
 import type { Result } from '@/core/result';
 import type { ProofSettings } from '@/features/table/tasks/proof/settings';
 import type { AskPress } from '@/features/table/tasks/proof/usePressRoom';
+import { JobEnded } from '@/workers/hands';
 
 export interface Printed extends Omit<Looked, 'pixels'> {
   image: ImageData;
@@ -43,8 +44,13 @@ export function usePress(
         const { pixels: made, ...told } = looked.value;
         setPrinted({ ...told, image: new ImageData(made, pixels.width, pixels.height), of: pixels });
       },
-      () =>
-        !gone && setProblem('The colour profile could not be fetched. The page is shown as on the screen.'),
+      (error: unknown) =>
+        !gone &&
+        setProblem(
+          error instanceof JobEnded
+            ? 'The colours could not be worked out: it took too long, or more memory than there is.'
+            : 'The colour profile could not be fetched. The page is shown as on the screen.',
+        ),
     );
     return () => {
       gone = true;

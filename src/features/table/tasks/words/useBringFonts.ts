@@ -1,7 +1,7 @@
 /** Fonts of one's own on their way in: looked at one after another beside the page, kept, and told about. */
 import { useCallback, useRef, useState } from 'react';
 import { bringFonts } from '@/core/project/edits/fonts';
-import { LONGEST_FONT_NAME } from '@/core/project/schema';
+import { LONGEST_FONT_NAME } from '@/core/text/named';
 import { sha256 } from '@/core/sha';
 import { ownFamily } from '@/core/text/families';
 import { openFont } from '@/core/text/shaper';
