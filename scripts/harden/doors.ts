@@ -63,7 +63,7 @@ const calendar = strToU8(
 
 const heif = load();
 
-const DOORS: readonly Door[] = [
+export const DOORS: readonly Door[] = [
   {
     ...{ name: 'drawings', text: true as const, whole: () => shipped('.svg', 24) },
     read(bytes) {
@@ -131,7 +131,7 @@ function finite(value: unknown): boolean {
 }
 
 /** One to four bytes other, a stretch gone, doubled, or nonsense. */
-function bent(bytes: Uint8Array, chance: Chance): Uint8Array {
+export function bent(bytes: Uint8Array, chance: Chance): Uint8Array {
   const out = Uint8Array.from(bytes);
   const [from, long] = [chance.below(out.length), 1 + chance.below(Math.min(200, out.length))];
   switch (chance.below(4)) {
@@ -169,7 +169,7 @@ const WORDS = [
 ];
 
 /** One to three of its numbers or words are others. */
-function reworded(bytes: Uint8Array, chance: Chance): Uint8Array {
+export function reworded(bytes: Uint8Array, chance: Chance): Uint8Array {
   let text = said(bytes);
   for (let i = 0; i <= chance.below(3); i++) {
     const places = [...text.matchAll(/-?\d+(?:\.\d+)?|[A-Za-z]{2,}/g)];

@@ -1,6 +1,6 @@
 /**
  * npm run harden: attacks on what people keep, seeded and bounded, as a table; ends with 1 if a promise was broken.
- * `--long` tries as often as a release asks for, `--only mutations,doors,kills,browser` some of it, `--seed N` begins elsewhere.
+ * `--long` tries as often as a release asks for, `--only mutations,doors,in-browser,kills,browser` some of it, `--seed N` begins elsewhere.
  * Kills and browser need a build (bin/build) and Debian's Chromium.
  */
 import '../testing/indexeddb';
@@ -38,6 +38,14 @@ if (wants('doors')) {
   (await spoiltFiles(often(120, 1300), seed)).forEach(add);
   add(await bombs());
   add(await (await import('./names')).worstNames());
+}
+if (wants('in-browser')) {
+  const server = await serve();
+  try {
+    (await (await import('./in-browser')).spoiltInBrowser(server.base, often(25, 500), seed)).forEach(add);
+  } finally {
+    server.stop();
+  }
 }
 if (wants('kills')) {
   const server = await serve();

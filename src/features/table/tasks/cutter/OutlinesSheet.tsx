@@ -35,9 +35,13 @@ export function OutlinesSheet({ onClose }: { onClose: () => void }) {
   const [file, setFile] = useState<{ name: string; read: ReadOutlines } | null>(null);
   const [asOne, setAsOne] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  const asked = useRef(0);
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
+    const mine = ++asked.current;
     const read = await outlinesOf(chosen);
+    // One that takes longer does not come in place of what was chosen after it.
+    if (asked.current !== mine) return;
     setFile(read.ok ? { name: chosen.name.replace(/\.\w+$/, ''), read: read.value } : null);
     setProblem(read.ok ? null : `${read.message} Nothing was changed.`);
   };
