@@ -108,9 +108,21 @@ export function Home({ demo }: { demo: boolean }) {
           On your table
         </Typography>
         {home.busy && (
-          <Box role="status" sx={{ maxWidth: 420, mb: 3 }}>
-            <Typography sx={{ mb: 1 }}>{home.busy}</Typography>
-            <LinearProgress aria-label={home.busy} />
+          <Box sx={{ maxWidth: 420, mb: 3 }}>
+            <Typography role="status" sx={{ mb: 1 }}>
+              {home.busy.says}
+            </Typography>
+            <LinearProgress
+              aria-label={home.busy.says}
+              {...(home.busy.share === undefined
+                ? {}
+                : { variant: 'determinate', value: 100 * home.busy.share })}
+            />
+            {home.busy.stop && (
+              <Button size="small" color="inherit" onClick={home.busy.stop} sx={{ mt: 0.5 }}>
+                Stop
+              </Button>
+            )}
           </Box>
         )}
         <StillDrawn what="The demo’s pages are" />

@@ -28,6 +28,20 @@ export interface SpaceUsed {
   persisted?: boolean;
 }
 
+/** Something that takes its time. */
+export interface Busy {
+  says: string;
+  /** How far it is, 0 to 1, where that is known. */
+  share?: number;
+  /** Has enough of it. */
+  stop?: () => void;
+}
+
+function stopping() {
+  const controller = new AbortController();
+  return { signal: controller.signal, stop: () => controller.abort() };
+}
+
 /** Opening and packing files weighs more than the rest of this room: fetched when first needed. */
 const filing = () => import('@/features/shared/files');
 const histories = () => import('@/storage/projects');
@@ -39,7 +53,7 @@ export function useHome(demo: boolean) {
   useUnforeseen();
   const [projects, setProjects] = useState<HomeProject[] | null>(null);
   const [deleted, setDeleted] = useState<DeletedProject[]>([]);
-  const [busy, setBusy] = useState<string | null>(null);
+  const [busy, setBusy] = useState<Busy | null>(null);
   const [space, setSpace] = useState<SpaceUsed>();
   const addresses = useRef<string[]>([]);
 
@@ -93,9 +107,20 @@ export function useHome(demo: boolean) {
       attempt('Not all files were opened', async () => {
         const lines: string[] = [];
         let trouble = false;
+        const { signal, stop } = stopping();
         for (const [i, file] of files.entries()) {
-          setBusy(`Opening ${file.name}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''} …`);
-          const opened = await (await filing()).openFile(file, newId(), Date.now());
+          const says = `Opening ${file.name}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''} …`;
+          setBusy({ says, stop });
+          if (signal.aborted) {
+            lines.push(`${file.name} was not opened. It was stopped.`);
+            continue;
+          }
+          const opened = await (
+            await filing()
+          ).openFile(file, newId(), Date.now(), {
+            signal,
+            counted: (done, of) => setBusy({ says, stop, share: done / of }),
+          });
           lines.push(
             opened.ok ? `Opened “${opened.value.title}”.` : opened.message,
             ...(opened.mended ?? []),
@@ -115,7 +140,7 @@ export function useHome(demo: boolean) {
         await attempt('The pages of the demo were not laid out', () =>
           bringDemo(async (text) => {
             if (gone) return;
-            setBusy(text);
+            setBusy({ says: text });
             // What takes its time does not hold up what lies here already.
             await refresh();
           }),
@@ -148,7 +173,7 @@ export function useHome(demo: boolean) {
       }),
     beginWith: (supply: Supply) =>
       attempt(`“${supply.name}” was not begun`, async () => {
-        setBusy(`Laying out “${supply.name}” …`);
+        setBusy({ says: `Laying out “${supply.name}” …` });
         const { openPageSupply } = await import('@/features/shared/supplyFiles');
         const opened = await openPageSupply(supply, newId(), Date.now());
         if (opened.ok) open(opened.value.id);
@@ -181,7 +206,7 @@ export function useHome(demo: boolean) {
       }),
     save: (project: HomeProject) =>
       attempt(`“${project.title}” was not saved as a file`, async () => {
-        setBusy(`Packing “${project.title}” …`);
+        setBusy({ says: `Packing “${project.title}” …` });
         const opened = await (await histories()).openProject(project.id);
         if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
         notify(await (await filing()).saveAsFile(opened.value));

@@ -197,8 +197,8 @@ export const tracePicture = (file: Blob, tracing: Tracing, side: number): Promis
   ask(file, (importer) => importer.tracePicture(file, tracing, side));
 
 /** A project file unpacked and checked, beside the page; nothing is stored. */
-export const unpackedProject = (file: Blob): Promise<Result<OpenedFile>> =>
-  asked(file, async (reader) => reader.openProject(file), { name: 'It' });
+export const unpackedProject = (file: Blob, signal?: AbortSignal): Promise<Result<OpenedFile>> =>
+  asked(file, async (reader) => reader.openProject(file), { name: 'It', ...(signal ? { signal } : {}) });
 
 /** Outlines of a file for cutters, or of a drawing. */
 export const outlinesOf = (file: File): Promise<Result<ReadOutlines>> =>

@@ -28,18 +28,22 @@ export async function openFile(
   file: File,
   newId: string,
   now: number,
-  change: (project: Project) => Promise<Project> = async (project) => project,
+  {
+    change = async (project) => project,
+    ...how
+  }: Opening & { change?: (project: Project) => Promise<Project> } = {},
 ): Promise<OpenedProject> {
   const refused = (why: string) => fail(`${file.name} was not opened. ${why}`);
   if (file.size > LIMITS.unpacked) return refused(`It is larger than ${LIMITS.unpacked / 2 ** 30} GB.`);
   const brought: string[] = [];
   try {
-    const opened = await takeIn(file, brought);
+    const opened = await takeIn(file, brought, how);
     if (!opened.ok) return refused(opened.message);
     const { preview, orders, mended } = opened.value;
     const { project } = opened.value;
     const title = asName(project.title, LONGEST_TITLE);
     const made = await change({ ...project, title, id: newId });
+    how.signal?.throwIfAborted();
     await addProject(made, now);
     await keepOrders(newId, orders);
     if (preview) await database.previews.put({ project: newId, blob: preview });
@@ -47,6 +51,7 @@ export async function openFile(
   } catch (error) {
     // What came in before there was no more room is of no use by itself.
     await throwOutUnused(brought).catch(() => {});
+    if (how.signal?.aborted) return refused('It was stopped; nothing of it is left.');
     return fail(inWords(error, `${file.name} was not opened`));
   }
 }
@@ -63,9 +68,19 @@ export async function openParts(file: Blob, name: string): Promise<Result<Projec
   }
 }
 
+/** How a file is opened: whoever waits hears how many of its pictures are read, and may have enough of it. */
+interface Opening {
+  counted?: (done: number, of: number) => void;
+  signal?: AbortSignal;
+}
+
 /** Unpacks a file and stores its pictures and fonts, all or none; `brought` hears what was not here before. */
-async function takeIn(file: Blob, brought: string[]): Promise<Result<OpenedFile>> {
-  const opened = await unpackedProject(file);
+async function takeIn(
+  file: Blob,
+  brought: string[],
+  { counted, signal }: Opening = {},
+): Promise<Result<OpenedFile>> {
+  const opened = await unpackedProject(file, signal);
   if (!opened.ok) return opened;
   const { project, assets, fonts, mended } = opened.value;
   for (const sha of [...assets.keys(), ...fonts.keys()]) if (!(await hasAsset(sha))) brought.push(sha);
@@ -79,7 +94,10 @@ async function takeIn(file: Blob, brought: string[]): Promise<Result<OpenedFile>
     if (here) held.push(here);
     else pictures.push({ file: new File([bytes], name, { type }), path: name, known });
   }
-  const arrived = await bringIn(pictures, new AbortController().signal);
+  const arrived = await bringIn(pictures, signal ?? new AbortController().signal, (done) =>
+    counted?.(done, pictures.length),
+  );
+  signal?.throwIfAborted();
   if (arrived.full) throw Object.assign(new Error(), { name: 'QuotaExceededError' });
   if (arrived.refused.length) {
     await throwOutUnused(brought);

@@ -54,14 +54,16 @@ export async function openPageSupply(supply: Supply, id: string, now: number): P
   if (!blob.ok) return blob;
   // What reads files weighs more than the rest: fetched when it is first needed.
   const { openFile } = await import('@/features/shared/files');
-  return openFile(new File([blob.value], `${supply.name}.bellagraph`), id, now, async (project) => {
-    const today = new Date(now);
-    const month = { year: today.getFullYear(), month: today.getMonth() + 1 };
-    if (asNew(project.product, month) === project.product) return project;
-    const [{ begunAnew }, { typesetterFor }] = await Promise.all([
-      import('@/core/calendar/follows'),
-      import('@/features/shared/fonts'),
-    ]);
-    return begunAnew(project, month, await typesetterFor(project));
+  return openFile(new File([blob.value], `${supply.name}.bellagraph`), id, now, {
+    change: async (project) => {
+      const today = new Date(now);
+      const month = { year: today.getFullYear(), month: today.getMonth() + 1 };
+      if (asNew(project.product, month) === project.product) return project;
+      const [{ begunAnew }, { typesetterFor }] = await Promise.all([
+        import('@/core/calendar/follows'),
+        import('@/features/shared/fonts'),
+      ]);
+      return begunAnew(project, month, await typesetterFor(project));
+    },
   });
 }

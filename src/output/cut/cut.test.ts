@@ -208,12 +208,15 @@ describe('what comes in', () => {
     for (const [count, more] of [
       [4, ''],
       [4, ' 2\nC\n'],
+      [4, ' 90\n4\n'],
       [99_999_999, ''],
     ] as const) {
       const found = read('a.dxf', dxf('', square(count, more)));
       if (!found.ok) throw new Error(found.message);
       expect(found.value.outlines.map(({ points, closed }) => [points.length, closed])).toEqual([[4, true]]);
     }
+    // A code that is none.
+    expect(read('a.dxf', dxf('', square(4, '').replace(' 90\n4\n', ' 0 90\n')))).toMatchObject({ ok: false });
   });
 
   test('HP-GL: relative ways, arcs and circles; what is not known is named and the rest is read', () => {

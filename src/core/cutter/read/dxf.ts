@@ -38,39 +38,54 @@ type Entity = IEntity & {
 /** Group codes of a vertex of LWPOLYLINE (DXF reference). */
 const OF_VERTEX = new Set([10, 20, 30, 40, 41, 42]);
 const [KIND, POINT, COUNT] = [0, 10, 90];
+const LAST_CODE = 1071;
+type Group = [code: number, value: string];
+
+/** The groups of a file, by twos of its lines; null where a code is none (DXF reference: 0 to 1071). */
+function groupsIn(text: string): Group[] | null {
+  const lines = text.split(/\r\n|\r|\n/);
+  const groups: Group[] = [];
+  for (let at = 0; at + 1 < lines.length; at += 2) {
+    const said = lines[at]!.trim();
+    const code = Number(said);
+    if (!/^\d+$/.test(said) || code > LAST_CODE) return null;
+    groups.push([code, lines[at + 1]!]);
+    if (code === KIND && lines[at + 1]!.trim() === 'EOF') break;
+  }
+  return groups;
+}
 
 /**
  * The file with nothing among a light polyline's vertices but what is theirs, and as many of them stated as there are: the
  * parser begins a first vertex anew for ever where anything else follows it, and makes as many as are stated.
  */
-function tamed(text: string): string {
-  const lines = text.split(/\r\n|\r|\n/);
-  const out: string[] = [];
-  for (let at = 0; at < lines.length;) {
-    const [code, value = ''] = [Number(lines[at]), lines[at + 1]];
-    out.push(lines[at]!, value);
-    at += 2;
+function tamed(groups: readonly Group[]): string {
+  const out: Group[] = [];
+  for (let at = 0; at < groups.length;) {
+    const [code, value] = groups[at]!;
+    out.push(groups[at++]!);
     if (code !== KIND || value.trim() !== 'LWPOLYLINE') continue;
-    const groups: [code: number, value: string][] = [];
-    for (; at < lines.length && Number(lines[at]) !== KIND; at += 2)
-      groups.push([Number(lines[at]), lines[at + 1] ?? '']);
-    const first = groups.findIndex(([each]) => each === POINT);
-    const count = groups.filter(([each]) => each === POINT).length;
-    for (const [i, [each, said]] of groups.entries())
-      if (each === COUNT) out.push(String(each), String(count));
-      else if (first < 0 || i < first || OF_VERTEX.has(each)) out.push(String(each), said);
+    const from = at;
+    while (at < groups.length && groups[at]![0] !== KIND) at++;
+    const own = groups.slice(from, at);
+    const first = own.findIndex(([each]) => each === POINT);
+    const count = own.filter(([each]) => each === POINT).length;
+    for (const [i, [each, said]] of own.entries())
+      if (first >= 0 && i >= first ? OF_VERTEX.has(each) : each !== COUNT) out.push([each, said]);
+      else if (each === COUNT && i < first) out.push([each, String(count)]);
   }
-  return out.join('\n');
+  return out.flat().join('\n');
 }
 
 export function readDxf(text: string): Result<ReadOutlines> {
   if (text.startsWith('AutoCAD Binary DXF'))
     return fail('is a binary DXF, which is not read: save it as text');
-  let file: ReturnType<DxfParser['parseSync']>;
+  const groups = groupsIn(text);
+  let file: ReturnType<DxfParser['parseSync']> = null;
   try {
-    file = new DxfParser().parseSync(tamed(text));
+    if (groups) file = new DxfParser().parseSync(tamed(groups));
   } catch {
-    file = null;
+    // It is told as what it is.
   }
   if (!file?.entities) return fail('is a damaged DXF: it cannot be read');
   const dropped = new Set<string>();
