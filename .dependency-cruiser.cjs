@@ -6,7 +6,7 @@ const above = (floor) => floors.slice(0, floors.indexOf(floor)).join('|');
 const sideways = [
   { from: 'ui', to: 'workers|storage|output' },
   // What a project's file is, is known to whoever opens one.
-  { from: 'workers', to: 'storage', but: '^src/storage/project-file\\.ts$' },
+  { from: 'workers', to: 'storage', but: '^src/storage/(project-file|file-limits)\\.ts$' },
   { from: 'storage', to: 'output' },
   // Stand-ins are spoken to as a printer or a shop is, and know files alone.
   { from: '(features|ui|workers|storage)', to: 'standins' },

@@ -1,7 +1,7 @@
 /**
  * npm run bench: what the app costs, each figure beside the floor measured in the same run. Writes bench.json.
  * Needs a build (bin/build) and Debian's Chromium. `--only drag,png,pdf,import,size,arrange,cutting,photos,inks,dyes,words,kept,cupboard,card,
- * calendar,book,sheet,cutter,lines,proof,out` runs some.
+ * calendar,book,sheet,cutter,lines,doors,proof,out` runs some.
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
@@ -22,6 +22,7 @@ import { cutter } from './cutter';
 import { cutting } from './cutting';
 import { importing } from './importing';
 import { lines } from './lines';
+import { doors } from './doors';
 import { dyes } from './dyes';
 import { inks } from './inks';
 import { keeping } from './kept';
@@ -299,6 +300,7 @@ try {
   if (wants('sheet')) await sheet(note);
   if (wants('cutter')) await cutter(note);
   if (wants('lines')) await lines(browser, { withPage, openFile, note });
+  if (wants('doors')) await doors(browser, BASE, withPage, note);
   if (wants('proof')) await proof(browser, { withPage, openFile, note });
   if (wants('out')) await out(note);
   if (wants('cutting')) await cutting({ note });

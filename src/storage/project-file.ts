@@ -19,16 +19,11 @@ import type { FontFile, Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { sha256 } from '@/core/sha';
 import { leadsOut } from '@/core/zip-names';
+import { GIGABYTE, LIMITS, MEGABYTE } from '@/storage/file-limits';
 
 configure({ useWebWorkers: false });
 
-export const FILE_ENDING = '.bellagraph';
 const FILE_MIME = 'application/vnd.bellagraph+zip';
-
-const MEGABYTE = 2 ** 20;
-const GIGABYTE = 2 ** 30;
-/** What a file holds at most, unpacked; whoever packs keeps to it as well. */
-export const LIMITS = { unpacked: 16 * GIGABYTE, project: 256 * MEGABYTE, entries: 20_500 };
 
 export interface OpenedFile {
   project: Project;

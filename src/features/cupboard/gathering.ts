@@ -19,7 +19,7 @@ import {
 import { newId } from '@/features/shared/ids';
 import { storePage } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
-import { FILE_ENDING } from '@/storage/project-file';
+import { FILE_ENDING } from '@/storage/file-limits';
 
 /** A supply as it may become, with what was guessed of it. */
 export interface Row extends Omit<Supply, 'kit' | 'order' | 'added'> {

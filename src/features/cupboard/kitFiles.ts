@@ -5,7 +5,7 @@ import { pathsFor, writeKit, writeMarks, type KitEntry } from '@/core/supplies/k
 import type { Kit, Supply } from '@/core/supplies/model';
 import { download, fileName } from '@/features/shared/download';
 import { fileOfSupply } from '@/features/shared/supplyFiles';
-import { FILE_ENDING } from '@/storage/project-file';
+import { FILE_ENDING } from '@/storage/file-limits';
 
 configure({ useWebWorkers: false });
 

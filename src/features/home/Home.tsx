@@ -10,16 +10,20 @@ import { useDeferredValue, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { byStretch, foundBy, type Wish } from '@/features/home/finding';
 import { NewPanel } from '@/features/home/NewPanel';
-import { NewerOffer, WithoutNetwork } from '@/features/home/OfTheProgram';
 import { ProjectSheet } from '@/features/home/ProjectSheet';
 import { useHome, type HomeProject, type SpaceUsed } from '@/features/home/useHome';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { fetched } from '@/ui/fetched';
+import { useProgram } from '@/features/shared/offline/Program';
 import { StillDrawn } from '@/features/shared/StillDrawn';
 
 const DeletedLately = fetched('What was deleted lately', () =>
   import('@/features/home/DeletedLately').then((m) => m.DeletedLately),
+);
+
+const NewerOffer = fetched('The newer version', () =>
+  import('@/features/home/NewerOffer').then((m) => m.NewerOffer),
 );
 
 const Finder = fetched('The finder', () => import('@/features/home/Finder').then((m) => m.Finder));
@@ -33,6 +37,7 @@ const FIRST_SHEETS = 24;
 export function Home({ demo }: { demo: boolean }) {
   const [now] = useState(() => Date.now());
   const home = useHome(demo);
+  const { kept, newer } = useProgram();
   // The first sheets lie there at once; the rest follow without holding up the room.
   const all = useDeferredValue(home.projects?.length ?? 0, FIRST_SHEETS);
   const [wish, setWish] = useState<Wish>({ words: '', product: null });
@@ -96,11 +101,11 @@ export function Home({ demo }: { demo: boolean }) {
         >
           The cupboard of supplies
         </Button>
-        <NewerOffer />
+        {newer && <NewerOffer />}
         <Typography variant="caption" color="text.secondary" sx={{ mt: 'auto', pt: 2.5 }}>
           {home.space ? spaceInWords(home.space) : ' '}
           {home.projects && reminder(home.projects)}
-          <WithoutNetwork />
+          {kept && ' It works without a network, too.'}
         </Typography>
       </Box>
       <Box component="main" sx={{ bgcolor: 'table.main', p: { xs: 3, md: 5 }, minWidth: 0 }}>

@@ -8,7 +8,8 @@ import { asName } from '@/core/text/named';
 import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
-import { FILE_ENDING, LIMITS, packProject, type OpenedFile, type PackedFile } from '@/storage/project-file';
+import { FILE_ENDING, LIMITS } from '@/storage/file-limits';
+import type { OpenedFile, PackedFile } from '@/storage/project-file';
 import { keepOrders, ordersOf } from '@/storage/orders';
 import { throwOutUnused } from '@/storage/deleted';
 import { addProject } from '@/storage/shelved';
@@ -132,6 +133,8 @@ function asMeasured(
 /** The project as a file, with the small picture it is known by at Home. */
 export async function packed(project: Project): Promise<Result<PackedFile>> {
   const preview = await database.previews.get(project.id).catch(() => undefined);
+  // Fetched when it is first needed: what opens files has no use for it.
+  const { packProject } = await import('@/storage/project-file');
   const orders = (await ordersOf(project.id)).map(({ files, shop, sent, ticket, state }) => ({
     ...{ kept: { shop, sent, ticket, state }, files },
   }));

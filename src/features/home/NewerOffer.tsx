@@ -1,15 +1,12 @@
 'use client';
-/** What is to be told of the program itself: a newer one is there, or that it works without a network. */
+/** A newer version of the program is here, and can be begun. */
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { beginNewer } from '@/features/shared/offline/program';
-import { useProgram } from '@/features/shared/offline/Program';
 import { useNotify } from '@/ui/notices';
 
 export function NewerOffer() {
-  const { newer } = useProgram();
   const notify = useNotify();
-  if (!newer) return null;
   const begin = async () => {
     if (!(await beginNewer()))
       notify({
@@ -30,9 +27,4 @@ export function NewerOffer() {
       A newer Bellagraph is here.
     </Alert>
   );
-}
-
-export function WithoutNetwork() {
-  const { kept } = useProgram();
-  return kept ? ' It works without a network, too.' : null;
 }
