@@ -1,12 +1,10 @@
 'use client';
 /** All families, shown in the words that are being written. */
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
 import Chip from '@mui/material/Chip';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconStar, IconStarFilled, IconTrash } from '@tabler/icons-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { takeOutFont, writtenInFamily } from '@/core/project/edits/fonts';
 import { FAMILIES, ownFamily, PAIRS, shaOfFamily, type Family } from '@/core/text/families';
 import * as act from '@/features/table/acts';
@@ -14,9 +12,9 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces } from '@/features/table/session';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { BringFont } from '@/features/table/tasks/words/BringFont';
-import { faceOf, showFaces } from '@/features/table/tasks/words/faces';
+import { showFaces } from '@/features/table/tasks/words/faces';
+import { FamilyRow } from '@/features/table/tasks/words/FamilyRow';
 import { useFontNotes } from '@/features/table/tasks/words/useFontNotes';
-import { SmallButton } from '@/ui/SmallButton';
 
 const LOOKS: Record<Family['look'] | 'own', string> = {
   script: 'Script',
@@ -72,28 +70,33 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
         ['All', shown],
       ]
     : [['Found', shown]];
-  const choose = (id: string) => {
-    if (readOnly || !piece) return;
-    note(id);
-    act.giveFamily(store, id);
-  };
-  const takeOut = (id: string) => {
-    const { history, perform } = store.getState();
-    const font = history.project.fonts?.find(({ sha }) => ownFamily(sha) === id);
-    if (!font) return;
-    const { pieces, styles } = writtenInFamily(history.project, id);
-    if (pieces + styles === 0) {
-      setUsed(null);
-      return perform(takeOutFont(font));
-    }
-    const by = [
-      ...(pieces ? [`${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`] : []),
-      ...(styles ? [`${styles} ${styles === 1 ? 'style' : 'styles'}`] : []),
-    ].join(' and ');
-    setUsed(
-      `${by} of this project ${pieces + styles === 1 ? 'is' : 'are'} written in ${font.name}. It stays until they have another family.`,
-    );
-  };
+  const choose = useCallback(
+    (id: string) => {
+      note(id);
+      act.giveFamily(store, id);
+    },
+    [store, note],
+  );
+  const takeOut = useCallback(
+    (id: string) => {
+      const { history, perform } = store.getState();
+      const font = history.project.fonts?.find(({ sha }) => ownFamily(sha) === id);
+      if (!font) return;
+      const { pieces, styles } = writtenInFamily(history.project, id);
+      if (pieces + styles === 0) {
+        setUsed(null);
+        return perform(takeOutFont(font));
+      }
+      const by = [
+        ...(pieces ? [`${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`] : []),
+        ...(styles ? [`${styles} ${styles === 1 ? 'style' : 'styles'}`] : []),
+      ].join(' and ');
+      setUsed(
+        `${by} of this project ${pieces + styles === 1 ? 'is' : 'are'} written in ${font.name}. It stays until they have another family.`,
+      );
+    },
+    [store],
+  );
   return (
     <SideSheet title="Letters" onClose={onClose}>
       <TextField
@@ -133,56 +136,16 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
                   {title}
                 </Typography>
                 {list.map(({ id, name }) => (
-                  <Box key={id} sx={{ display: 'flex', alignItems: 'center' }}>
-                    <ButtonBase
-                      aria-pressed={now === id}
-                      disabled={readOnly || !piece}
-                      onMouseDown={(event) => event.preventDefault()}
-                      onClick={() => choose(id)}
-                      sx={{
-                        flex: 1,
-                        minWidth: 0,
-                        display: 'block',
-                        textAlign: 'left',
-                        px: 1,
-                        py: 0.5,
-                        borderRadius: 1.5,
-                        bgcolor: now === id ? 'action.selected' : undefined,
-                        '&:hover': { bgcolor: 'action.hover' },
-                      }}
-                    >
-                      <Box
-                        component="span"
-                        aria-hidden={sample ? true : undefined}
-                        sx={{
-                          display: 'block',
-                          fontFamily: faceOf(id),
-                          fontSize: 25,
-                          lineHeight: 1.25,
-                          whiteSpace: 'nowrap',
-                          overflow: 'hidden',
-                        }}
-                      >
-                        {sample || name}
-                      </Box>
-                      {sample && (
-                        <Typography component="span" variant="caption" color="text.secondary">
-                          {name}
-                        </Typography>
-                      )}
-                    </ButtonBase>
-                    <SmallButton
-                      label={favourites.includes(id) ? `${name} is a favourite` : `Make ${name} a favourite`}
-                      onClick={() => toggle(id)}
-                    >
-                      {favourites.includes(id) ? <IconStarFilled size={17} /> : <IconStar size={17} />}
-                    </SmallButton>
-                    {shaOfFamily(id) && !readOnly && (
-                      <SmallButton label={`Take ${name} out of this project`} onClick={() => takeOut(id)}>
-                        <IconTrash size={17} />
-                      </SmallButton>
-                    )}
-                  </Box>
+                  <FamilyRow
+                    key={id}
+                    {...{ id, name, sample, disabled: readOnly || !piece }}
+                    on={now === id}
+                    favourite={favourites.includes(id)}
+                    own={!readOnly && Boolean(shaOfFamily(id))}
+                    onChoose={choose}
+                    onFavourite={toggle}
+                    onTakeOut={takeOut}
+                  />
                 ))}
               </Box>
             ),

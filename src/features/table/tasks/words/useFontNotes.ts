@@ -1,5 +1,5 @@
 /** Which families a person likes and which were used last; kept in the browser. */
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 
 const KEY = 'bellagraph families';
 const MOST_RECENT = 4;
@@ -22,24 +22,30 @@ function read(): Notes {
 
 export function useFontNotes() {
   const [notes, setNotes] = useState(read);
-  const keep = (next: Notes) => {
-    setNotes(next);
-    try {
-      localStorage.setItem(KEY, JSON.stringify(next));
-    } catch {
-      // Without room for it the list is as it was at the next visit.
-    }
-  };
-  return {
-    ...notes,
-    toggle: (id: string) =>
-      keep({
-        ...notes,
-        favourites: notes.favourites.includes(id)
-          ? notes.favourites.filter((one) => one !== id)
-          : [...notes.favourites, id],
+  const keep = useCallback(
+    (change: (before: Notes) => Partial<Notes>) =>
+      setNotes((before) => {
+        const next = { ...before, ...change(before) };
+        try {
+          localStorage.setItem(KEY, JSON.stringify(next));
+        } catch {
+          // Without room for it the list is as it was at the next visit.
+        }
+        return next;
       }),
-    note: (id: string) =>
-      keep({ ...notes, recent: [id, ...notes.recent.filter((one) => one !== id)].slice(0, MOST_RECENT) }),
-  };
+    [],
+  );
+  const toggle = useCallback(
+    (id: string) =>
+      keep(({ favourites }) => ({
+        favourites: favourites.includes(id) ? favourites.filter((one) => one !== id) : [...favourites, id],
+      })),
+    [keep],
+  );
+  const note = useCallback(
+    (id: string) =>
+      keep(({ recent }) => ({ recent: [id, ...recent.filter((one) => one !== id)].slice(0, MOST_RECENT) })),
+    [keep],
+  );
+  return { ...notes, toggle, note };
 }
