@@ -1,5 +1,5 @@
 /** The cupboard as it stands: everything in it, found as one types, changed and kept. */
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import type { HouseMark } from '@/core/supplies/kit-file';
 import type { Kit, Supply } from '@/core/supplies/model';
 import { SupplySearch, tagsInUse, type Filter } from '@/core/supplies/search';
@@ -57,7 +57,10 @@ export function useCupboard(): Cupboard | null {
 
   const changed = useCallback(
     (kits?: ReadonlyMap<string, Kit>) =>
-      setStock((now) => now && { ...now, kits: kits ?? now.kits, version: now.version + 1 }),
+      // There is much to draw: in between, the page has its turn.
+      startTransition(() =>
+        setStock((now) => now && { ...now, kits: kits ?? now.kits, version: now.version + 1 }),
+      ),
     [],
   );
 
