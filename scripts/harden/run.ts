@@ -1,6 +1,6 @@
 /**
  * npm run harden: attacks on what people keep, seeded and bounded, as a table; ends with 1 if a promise was broken.
- * `--long` tries as often as a release asks for, `--only mutations,doors,in-browser,kills,browser` some of it, `--seed N` begins elsewhere.
+ * `--long` tries as often as a release asks for, `--only mutations,doors,in-browser,offline,kills,browser` some of it, `--seed N` begins elsewhere.
  * Kills and browser need a build (bin/build) and Debian's Chromium.
  */
 import '../testing/indexeddb';
@@ -43,6 +43,14 @@ if (wants('in-browser')) {
   const server = await serve();
   try {
     (await (await import('./in-browser')).spoiltInBrowser(server.base, often(25, 500), seed)).forEach(add);
+  } finally {
+    server.stop();
+  }
+}
+if (wants('offline')) {
+  const server = await serve();
+  try {
+    add(await (await import('./offline')).workedOffline(server.base, often(0, 60)));
   } finally {
     server.stop();
   }
