@@ -197,6 +197,25 @@ test('Home says what the browser answered about its store, and which project has
   await expect(foot).not.toContainText('in no file yet');
 });
 
+test('opening a project file can be stopped: nothing of it is left', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
+  await page.getByRole('button', { name: 'Stop', exact: true }).press('Enter');
+  await expect(notice(page)).toContainText('was not opened. It was stopped; nothing of it is left.');
+  await expect(page.getByRole('button', { name: /^Open Fly-in/ })).toHaveCount(0);
+  const left = await page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        const open = indexedDB.open('bellagraph');
+        open.onsuccess = () => {
+          const counted = open.result.transaction('assets').objectStore('assets').count();
+          counted.onsuccess = () => (open.result.close(), done(counted.result));
+        };
+      }),
+  );
+  expect(left).toBe(0);
+});
+
 test('what a key opens has the focus as soon as it is there: what is pressed next is meant for it', async ({
   page,
 }) => {
