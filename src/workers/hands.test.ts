@@ -81,6 +81,19 @@ test('what was cancelled before its turn begins no worker; a larger file may tak
   expect(limitFor({ size: 200e6 })).toBeGreaterThan(10 * limitFor({ size: 1000 }));
 });
 
+test('one that waits for its turn is cancelled at once, whatever is under way; the next one after it has the turn', async () => {
+  const { hands } = staff(1);
+  const [first, second] = [new AbortController(), new AbortController()];
+  const hanging = why(hands.do((a) => a.hangs(), { ...LONG, signal: first.signal }));
+  const waiting = why(hands.do((a) => a.twice(1), { ...LONG, signal: second.signal }));
+  const after = hands.do((a) => a.twice(2), LONG);
+  second.abort();
+  expect(await waiting).toBe('cancelled');
+  first.abort();
+  expect(await hanging).toBe('cancelled');
+  expect(await after).toBe(4);
+});
+
 test('let go, whatever is under way ends, and what is asked next begins anew', async () => {
   const { hands, begun } = staff(2);
   const hanging = why(hands.do((a) => a.hangs(), LONG));

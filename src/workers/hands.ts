@@ -44,7 +44,7 @@ export class Hands<Api> {
 
   /** What the job answers; rejects with JobEnded where it was ended, and with the job's own error. */
   async do<T>(job: (api: Remote<Api>) => Promise<T>, { limit, signal }: Terms): Promise<T> {
-    while (this.busy >= this.most) await new Promise<void>((turn) => this.waiting.push(turn));
+    while (this.busy >= this.most) await this.turn(signal);
     this.busy += 1;
     let hand: Hand<Api> | null = null;
     let end: () => void = () => {};
@@ -76,6 +76,22 @@ export class Hands<Api> {
       this.busy -= 1;
       this.waiting.shift()?.();
     }
+  }
+
+  /** Resolves when one of those that are at work is done; rejects at once where nobody waits for it any more. */
+  private turn(signal: AbortSignal | undefined): Promise<void> {
+    return new Promise((resolve, reject) => {
+      const mine = () => {
+        signal?.removeEventListener('abort', gone);
+        resolve();
+      };
+      const gone = () => {
+        this.waiting.splice(this.waiting.indexOf(mine), 1);
+        reject(new JobEnded('cancelled'));
+      };
+      signal?.addEventListener('abort', gone, { once: true });
+      this.waiting.push(mine);
+    });
   }
 
   /** Whatever is under way ends, and nobody waits for more; whoever asks again begins anew. */

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Plans } from '@/core/packing/sheets';
 import type { SheetProduct } from '@/core/product/sheet';
 import { useHands } from '@/features/table/parts/useHands';
+import { useNotify } from '@/ui/notices';
 import type { Packer } from '@/workers/packing.worker';
 
 /** Milliseconds the most things on the most sheets may take. */
@@ -14,6 +15,7 @@ const begin = (): Worker =>
 /** The last ones, which stay while others are made; null before the first, and for what is no sheet. */
 export function usePlans(product: SheetProduct | null): Plans | null {
   const hands = useHands<Packer>(begin);
+  const notify = useNotify();
   const [made, setMade] = useState<Plans | null>(null);
   useEffect(() => {
     if (!product) return;
@@ -22,12 +24,15 @@ export function usePlans(product: SheetProduct | null): Plans | null {
       .do((packer) => packer.plansOf(product), { limit: LONGEST, signal: gone.signal })
       .then(
         (plans) => !gone.signal.aborted && setMade(plans),
-        (error: unknown) => {
-          // Without a plan the last one stays, as it does while one is made.
-          if (!gone.signal.aborted) console.error(error);
+        ({ message }: Error) => {
+          if (gone.signal.aborted) return;
+          notify({
+            text: `What lies on which sheet could not be worked out (${message}). What was last found stays, and nothing was changed.`,
+            tone: 'error',
+          });
         },
       );
     return () => gone.abort();
-  }, [hands, product]);
+  }, [hands, notify, product]);
   return product ? made : null;
 }
