@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconArrowBackUp } from '@tabler/icons-react';
 import { useState } from 'react';
-import type { DeletedProject } from '@/features/home/useHome';
+import type { DeletedProject } from '@/features/home/useListed';
 
 interface Props {
   projects: readonly DeletedProject[];

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { IconDots } from '@tabler/icons-react';
 import { useState } from 'react';
 import { nameOfSize } from '@/core/units/sizes';
-import type { HomeProject } from '@/features/home/useHome';
+import type { HomeProject } from '@/features/home/useListed';
 import { fetched } from '@/ui/fetched';
 
 const SheetMenu = fetched('This menu', () => import('@/features/home/SheetMenu').then((m) => m.SheetMenu));

@@ -1,32 +1,15 @@
 /** The projects on the home table, and what can be done with them. */
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { Supply } from '@/core/supplies/model';
 import type { Begun } from '@/features/home/begin';
+import { bringDemo } from '@/features/home/demo';
+import { useListed, type HomeProject } from '@/features/home/useListed';
 import { newId } from '@/features/shared/ids';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
-import { lastBackup } from '@/storage/backup';
-import { database } from '@/storage/database';
-import type { listDeleted } from '@/storage/deleted';
-import { hasProject, listProjects, type ProjectCard } from '@/storage/shelf';
+import type { ProjectCard } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
-import { drawn } from '@/features/shared/drawn';
-
-export interface HomeProject extends ProjectCard {
-  /** Address of its preview picture, if it has one. */
-  preview?: string;
-}
-
-export type DeletedProject = Awaited<ReturnType<typeof listDeleted>>[number];
-
-export interface SpaceUsed {
-  bytes: number;
-  /** When a project was last saved as a file, milliseconds since 1970. */
-  lastBackup?: number;
-  /** Whether the browser keeps the store until it is told otherwise; undefined if it does not say. */
-  persisted?: boolean;
-}
 
 /** Something that takes its time. */
 export interface Busy {
@@ -51,18 +34,8 @@ export function useHome(demo: boolean) {
   const router = useRouter();
   const notify = useNotify();
   useUnforeseen();
-  const [projects, setProjects] = useState<HomeProject[] | null>(null);
-  const [deleted, setDeleted] = useState<DeletedProject[]>([]);
+  const { projects, deleted, space, refresh, listDeletedAgain } = useListed();
   const [busy, setBusy] = useState<Busy | null>(null);
-  const [space, setSpace] = useState<SpaceUsed>();
-  const addresses = useRef<string[]>([]);
-
-  const forgetAddresses = () => {
-    addresses.current.forEach((address) => URL.revokeObjectURL(address));
-    addresses.current = [];
-  };
-  useEffect(() => forgetAddresses, []);
-
   /** Says in words what went wrong with something asked for; “busy” ends whatever happens. */
   const attempt = useCallback(
     async (doing: string, act: () => Promise<void>) => {
@@ -76,29 +49,6 @@ export function useHome(demo: boolean) {
     },
     [notify],
   );
-
-  const refresh = useCallback(async () => {
-    const cards = await listProjects();
-    const previews = await database.previews.bulkGet(cards.map((card) => card.id)).catch(() => []);
-    const old = addresses.current;
-    addresses.current = [];
-    setProjects(
-      cards.map((card, i) => {
-        const blob = previews[i]?.blob;
-        const preview = blob && URL.createObjectURL(blob);
-        if (preview) addresses.current.push(preview);
-        return { ...card, preview };
-      }),
-    );
-    old.forEach((address) => URL.revokeObjectURL(address));
-    setDeleted(await (await binned()).listDeleted());
-    const [estimate, backup, persisted] = await Promise.all([
-      navigator.storage?.estimate?.().catch(() => undefined),
-      lastBackup(),
-      navigator.storage?.persisted?.().catch(() => undefined),
-    ]);
-    setSpace({ bytes: estimate?.usage ?? 0, lastBackup: backup, persisted });
-  }, []);
 
   const open = useCallback((id: string) => router.push(`/table?project=${id}`), [router]);
 
@@ -148,14 +98,14 @@ export function useHome(demo: boolean) {
       }
       if (!gone) await refresh();
       // What cannot be thrown away today can be tomorrow.
-      const { listDeleted, purge } = await binned();
+      const { purge } = await binned();
       await purge(Date.now()).catch(() => {});
-      if (!gone) setDeleted(await listDeleted());
+      if (!gone) await listDeletedAgain();
     });
     return () => {
       gone = true;
     };
-  }, [attempt, demo, refresh]);
+  }, [attempt, demo, refresh, listDeletedAgain]);
 
   return {
     projects,
@@ -220,27 +170,4 @@ export function useHome(demo: boolean) {
       await refresh();
     });
   }
-}
-
-const DEMO_DONE = 'demo brought in';
-let bringing: Promise<void> | undefined;
-
-/** Brings in the demo's projects, once in the life of this browser's store; what a broken-off visit brought is not brought again. */
-function bringDemo(say: (text: string) => Promise<void>): Promise<void> {
-  bringing ??= (async () => {
-    if (await database.settings.get(DEMO_DONE)) return;
-    const names = await drawn('/demo/projects.json', (names: string[]) => names);
-    for (const [i, name] of names.entries()) {
-      const id = name.replace(/\.bellagraph$/, '');
-      if (await hasProject(id)) continue;
-      await say(`Laying out the kite club's pages: ${i + 1} of ${names.length} …`);
-      const blob = await (await fetch(`/demo/${name}`)).blob();
-      const opened = await (await filing()).openFile(new File([blob], name), id, Date.now());
-      if (!opened.ok) throw new Error(opened.message);
-    }
-    await database.settings.put({ key: DEMO_DONE, value: true });
-  })();
-  // What failed is tried again on the next visit.
-  bringing.catch(() => (bringing = undefined));
-  return bringing;
 }
