@@ -125,6 +125,20 @@ const ENTRIES: readonly Entry[] = [
       await ask(page, 'Outlines from a file');
     },
   },
+  {
+    ...{ name: 'days', ending: 'ics', text: true as const, many: 1, input: '[aria-label="File with days"]' },
+    whole: byName('days of other calendars').whole,
+    async open(page, base) {
+      await page.goto(base);
+      await page.getByRole('button', { name: 'Calendar', exact: true }).first().click();
+      await page
+        .getByRole('button', { name: /^New calendar/ })
+        .first()
+        .click();
+      await page.getByTestId('stage').waitFor();
+      await ask(page, 'Days to remember');
+    },
+  },
 ];
 
 /** Milliseconds after which a door hangs. */

@@ -33,10 +33,8 @@ export async function daysOfFile(store: SessionStore, file: File): Promise<strin
   const [from, to] = yearsOf(calendarIn(product));
   const read = await readers
     .do(async (days) => days.read(file, from, to), { limit: limitFor(file) })
-    .catch(() =>
-      fail(`${file.name} takes too long to be read, or more memory than there is. Nothing was put in.`),
-    );
-  if (!read.ok) return [read.message];
+    .catch(() => fail('It takes too long to be read, or more memory than there is. Nothing was put in.'));
+  if (!read.ok) return [`${file.name}: ${read.message}`];
   const { events = [] } = store.getState().history.project;
   const known = new Set(events.map(sameDay));
   const fresh = read.value.events.filter((event) => !known.has(sameDay(event)));
