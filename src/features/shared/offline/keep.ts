@@ -35,10 +35,16 @@ function wishKits(kept: boolean): void {
   }
 }
 
-/** What there is; null while it is still being drawn, or without a network. */
+/** How the server answers while some of it is still being drawn, and milliseconds until it is asked again. */
+const [STILL_DRAWN, ASK_AGAIN] = [503, 5000];
+
+/** What there is, once it is all drawn; null without a network. */
 async function listed(): Promise<HouseFiles | null> {
-  const answer = await fetch(at('list')).catch(() => null);
-  return answer?.ok ? ((await answer.json()) as HouseFiles) : null;
+  for (;;) {
+    const answer = await fetch(at('list')).catch(() => null);
+    if (answer?.status !== STILL_DRAWN) return answer?.ok ? ((await answer.json()) as HouseFiles) : null;
+    await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN));
+  }
 }
 
 /** Empty if what it holds is of an older house. */
