@@ -12,6 +12,9 @@ const NOTHING = { kept: false, newer: false };
 /** What is known of the program itself. */
 export const useProgram = () => useSyncExternalStore(program.listen, program.now, () => NOTHING);
 
+/** It is read out as soon as it is there. */
+const focusOn = (shown: HTMLElement | null): void => shown?.focus();
+
 export function Program() {
   useEffect(keepProgram, []);
   const waits = useSyncExternalStore(otherVersion.listen, otherVersion.now, () => false);
@@ -19,6 +22,8 @@ export function Program() {
   return (
     <Box
       role="alertdialog"
+      tabIndex={-1}
+      ref={focusOn}
       aria-modal="true"
       aria-labelledby="other-version"
       aria-describedby="other-version-says"
