@@ -12,6 +12,7 @@ import { characterOf, missingLetters } from '@/core/supplies/letters';
 import { lookOf } from '@/core/supplies/look';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { SupplySearch } from '@/core/supplies/search';
+import { asName } from '@/core/text/named';
 import { DOUBTFUL, guessKinds, type Seen } from '@/core/supplies/sort';
 import { paintDrawing } from '@/output/pixels/marks';
 import { node, ROOT } from '../../../scripts/node/platform';
@@ -165,7 +166,11 @@ describe('kit.json', () => {
   const schema = JSON.parse(readFileSync(join(ROOT, 'docs/kit.schema.json'), 'utf8'));
   const check = new Ajv2020().compile(schema);
   const text = (longest: number) =>
-    fc.string({ minLength: 1, maxLength: longest }).filter((s) => s.trim() === s && s.length > 0);
+    // As names are stored: what can be seen of them.
+    fc
+      .string({ minLength: 1, maxLength: longest })
+      .map((s) => asName(s, longest))
+      .filter((s) => s.length > 0);
   const entry = fc.record(
     {
       kind: fc.constantFrom(...SUPPLY_KINDS),

@@ -70,7 +70,7 @@ export function KeepKits() {
       </>
     );
   return (
-    <Tooltip title="Fetches all kits, so that they are here without a network">
+    <Tooltip describeChild title="Fetches all kits, so that they are here without a network">
       <Button
         size="small"
         color="inherit"

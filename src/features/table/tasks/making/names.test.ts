@@ -26,7 +26,7 @@ test('files are called by a pattern; no two alike, none as file systems refuse',
   expect(named(FIRST_PATTERN, ['Front', 'Back'])).toEqual({ ok: true, value: ['1 Front', '2 Back'] });
   expect(named('{date} {title}', ['a', 'b'])).toEqual({
     ok: true,
-    value: ['2026-11-28 A year  kites', '2026-11-28 A year  kites 2'],
+    value: ['2026-11-28 A year kites', '2026-11-28 A year kites 2'],
   });
   expect(named('{number}', Array.from({ length: 12 }, String))).toMatchObject({
     value: expect.arrayContaining(['01', '12']),
