@@ -98,8 +98,10 @@ test('let go, whatever is under way ends, and what is asked next begins anew', a
   const { hands, begun } = staff(2);
   const hanging = why(hands.do((a) => a.hangs(), LONG));
   await hands.do((a) => a.twice(1), LONG);
+  const [other, waiting] = [hands.do((a) => a.hangs(), LONG), hands.do((a) => a.twice(3), LONG)].map(why);
   hands.letGo();
-  expect(await hanging).toBe('cancelled');
+  // Nor is one begun for what waited for its turn.
+  expect(await Promise.all([hanging, other, waiting])).toEqual(['cancelled', 'cancelled', 'cancelled']);
   expect(begun.map(({ terminated }) => terminated)).toEqual([true, true]);
   expect(await hands.do((a) => a.twice(21), LONG)).toBe(42);
 });

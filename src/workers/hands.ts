@@ -33,7 +33,7 @@ export class Hands<Api> {
   private readonly free: Hand<Api>[] = [];
   private busy = 0;
   private readonly waiting: (() => void)[] = [];
-  /** Ends what is under way. */
+  /** Ends what is under way, and what waits for its turn. */
   private readonly ends = new Set<() => void>();
 
   constructor(
@@ -81,15 +81,21 @@ export class Hands<Api> {
   /** Resolves when one of those that are at work is done; rejects at once where nobody waits for it any more. */
   private turn(signal: AbortSignal | undefined): Promise<void> {
     return new Promise((resolve, reject) => {
-      const mine = () => {
+      const over = () => {
         signal?.removeEventListener('abort', gone);
+        this.ends.delete(gone);
+      };
+      const mine = () => {
+        over();
         resolve();
       };
       const gone = () => {
+        over();
         this.waiting.splice(this.waiting.indexOf(mine), 1);
         reject(new JobEnded('cancelled'));
       };
-      signal?.addEventListener('abort', gone, { once: true });
+      signal?.addEventListener('abort', gone);
+      this.ends.add(gone);
       this.waiting.push(mine);
     });
   }
