@@ -18,7 +18,13 @@ const TYPES: Record<string, string> = {
   '.icc': 'application/vnd.iccprofile',
 };
 
-const PUBLIC = join(/* turbopackIgnore: true */ process.cwd(), 'public');
+export const PUBLIC = join(/* turbopackIgnore: true */ process.cwd(), 'public');
+
+/** The answer while some of it is still on its way. */
+export async function notYet(): Promise<Response | null> {
+  const drawing = await stat(join(/* turbopackIgnore: true */ PUBLIC, '.drawing')).catch(() => null);
+  return drawing && new Response(null, { status: 503, headers: { 'retry-after': '2' } });
+}
 
 interface Asked {
   params: Promise<{ path: string[] }>;
@@ -39,9 +45,6 @@ export const drawnIn =
         },
       });
     } catch {
-      const drawing = await stat(join(/* turbopackIgnore: true */ PUBLIC, '.drawing')).catch(() => null);
-      return drawing
-        ? new Response(null, { status: 503, headers: { 'retry-after': '2' } })
-        : new Response(null, { status: 404 });
+      return (await notYet()) ?? new Response(null, { status: 404 });
     }
   };

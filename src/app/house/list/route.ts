@@ -2,15 +2,14 @@
 import { createHash } from 'node:crypto';
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { join, sep } from 'node:path';
+import { notYet, PUBLIC } from '@/app/drawn';
 import type { HouseFiles } from '@/features/shared/offline/keep';
 
 export const dynamic = 'force-dynamic';
 
-const PUBLIC = join(/* turbopackIgnore: true */ process.cwd(), 'public');
-
 export async function GET(): Promise<Response> {
-  const drawing = await stat(join(/* turbopackIgnore: true */ PUBLIC, '.drawing')).catch(() => null);
-  if (drawing) return new Response(null, { status: 503, headers: { 'retry-after': '2' } });
+  const early = await notYet();
+  if (early) return early;
   const folder = join(/* turbopackIgnore: true */ PUBLIC, 'house');
   const entries = await readdir(folder, { recursive: true, withFileTypes: true });
   const print = createHash('sha256');

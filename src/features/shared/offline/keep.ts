@@ -1,4 +1,5 @@
 /** What ships with the app, kept in this browser for a time without a network: the house at once, kits where that is wished. */
+import { drawn } from '@/features/shared/drawn';
 import { HOUSE_CACHE } from '@/workers/offline';
 
 export interface HouseFiles {
@@ -35,17 +36,9 @@ function wishKits(kept: boolean): void {
   }
 }
 
-/** How the server answers while some of it is still being drawn, and milliseconds until it is asked again. */
-const [STILL_DRAWN, ASK_AGAIN] = [503, 5000];
-
 /** What there is, once it is all drawn; null without a network. */
-async function listed(): Promise<HouseFiles | null> {
-  for (;;) {
-    const answer = await fetch(at('list')).catch(() => null);
-    if (answer?.status !== STILL_DRAWN) return answer?.ok ? ((await answer.json()) as HouseFiles) : null;
-    await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN));
-  }
-}
+const listed = (): Promise<HouseFiles | null> =>
+  drawn(at('list'), (list: HouseFiles): HouseFiles | null => list).catch(() => null);
 
 /** Empty if what it holds is of an older house. */
 async function cacheFor({ version }: HouseFiles): Promise<Cache> {
