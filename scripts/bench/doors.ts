@@ -11,6 +11,7 @@ import { writeKit } from '@/core/supplies/kit-file';
 import { Hands } from '@/workers/hands';
 import { readNodeFont, ROOT } from '../node/platform';
 import { quarters } from '../testing/samples';
+import { newPage } from './importing';
 import { quickest, type Note, type WithPage } from './measure';
 
 const PHOTOS = join(ROOT, 'public/demo/photos');
@@ -27,13 +28,6 @@ async function longestTask(page: Page, work: () => Promise<unknown>): Promise<nu
   await work();
   await page.waitForTimeout(300);
   return page.evaluate(() => Math.max(0, ...(window as unknown as { doorTasks: number[] }).doorTasks));
-}
-
-async function newPage(page: Page, base: string): Promise<void> {
-  await page.goto(`${base}/`);
-  await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
-  await page.getByTestId('stage').waitFor();
-  await page.waitForTimeout(1500);
 }
 
 /** A kit of sixty pictures that nobody has. */

@@ -52,7 +52,7 @@ async function bySharp(files: readonly string[]): Promise<number> {
   return (performance.now() - start) / 1000;
 }
 
-async function newPage(page: Page, base: string): Promise<void> {
+export async function newPage(page: Page, base: string): Promise<void> {
   await page.goto(`${base}/`);
   await page.getByRole('button', { name: 'New layout 12 x 12 in' }).click();
   await page.getByTestId('stage').waitFor();

@@ -1,29 +1,17 @@
 /**
  * Two versions of the program never write one store. Whoever opens it holds a lock that is shared by tabs of its own build; a
- * tab of another build waits until those have gone (Web Locks API, W3C). The store itself is not opened before.
+ * tab of another build waits until those have gone (Web Locks API, W3C). Nothing of the store is read or written before.
  */
+
+import { watched } from '@/core/watched';
 
 /** Names this build; the same for all that is compiled at once. */
 const BUILD = process.env.BELLAGRAPH_BUILD ?? 'unbuilt';
 const PREFIX = 'bellagraph program ';
 const DOOR = 'bellagraph door';
 
-let waits = false;
-const listeners = new Set<() => void>();
-const say = (now: boolean): void => {
-  if (waits === now) return;
-  waits = now;
-  listeners.forEach((hear) => hear());
-};
-
-/** Whether a tab of another version is in the way, and who wants to hear of it. */
-export const otherVersion = {
-  now: (): boolean => waits,
-  listen: (hear: () => void): (() => void) => {
-    listeners.add(hear);
-    return () => void listeners.delete(hear);
-  },
-};
+/** Whether a tab of another version is in the way. */
+export const otherVersion = watched(false);
 
 /** Resolves once no other version has the store, and none can come to it as long as this page lives. */
 export async function alone(locks: LockManager | undefined, build = BUILD): Promise<void> {
@@ -43,7 +31,7 @@ export async function alone(locks: LockManager | undefined, build = BUILD): Prom
       });
       return null;
     });
-    say(other !== null);
+    otherVersion.say(other !== null);
     if (!other) return;
     await locks.request(other, () => {});
   }

@@ -1,4 +1,5 @@
 /** The program kept for a time without a network, and newer ones, which are offered. */
+import { watched } from '@/core/watched';
 import { keepHouse } from '@/features/shared/offline/keep';
 import { TAKE_OVER } from '@/workers/offline';
 
@@ -9,19 +10,8 @@ export interface ProgramState {
   newer: boolean;
 }
 
-let state: ProgramState = { kept: false, newer: false };
-const listeners = new Set<() => void>();
-const say = (change: Partial<ProgramState>): void => {
-  state = { ...state, ...change };
-  listeners.forEach((hear) => hear());
-};
-export const program = {
-  now: (): ProgramState => state,
-  listen: (hear: () => void): (() => void) => {
-    listeners.add(hear);
-    return () => void listeners.delete(hear);
-  },
-};
+export const program = watched<ProgramState>({ kept: false, newer: false });
+const say = (change: Partial<ProgramState>): void => program.say({ ...program.now(), ...change });
 
 let waiting: ServiceWorker | null = null;
 
