@@ -1,6 +1,8 @@
 /** Names out of files: one line of what can be seen. */
 import fc from 'fast-check';
+import { withCleanNames } from '@/core/project/names';
 import { asName } from '@/core/text/named';
+import { assetOf, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
 
 test('what is not seen, or turns letters round, is gone; scripts and emoji are as they were', () => {
   expect(asName('kite\u202egnp.exe', 400)).toBe('kitegnp.exe');
@@ -22,4 +24,35 @@ test('any text becomes a name that stays as it is', () => {
       expect(name).not.toMatch(/[\n\r\u202e\u0000-\u001f]/);
     }),
   );
+});
+
+test('every name of a project from a file is cleaned, and no word that stands on a page', () => {
+  const photo = assetOf(quarters(6, 4), 6, 4, {
+    name: 'kite\u202egnp.exe',
+    notes: { people: ['Ada\u0000', '\u200b'], place: 'Salt\nmarsh', caption: 'Two\nlines' },
+  });
+  const page = laid(
+    [
+      { ...photoOf('photo', photo, { x: 10, y: 10, width: 90, height: 60 }), name: 'A\tphoto' },
+      wordsOf('words', 'two\nlines'),
+    ],
+    [photo],
+  );
+  const holidays = { country: 'AT', days: [], out: [], names: { 'first\n': 'May\u2067 Day' } };
+  const foreign = { kind: 'foreign', written: { kind: 'fan', name: 'a\nb' } } as const;
+  const clean = withCleanNames({ ...page, title: '\u202e', holidays, product: foreign });
+  expect(clean.title).toBe('Unnamed');
+  expect(clean.surfaces[0]!.pile.map(({ name }) => name)).toEqual([
+    'A photo',
+    page.surfaces[0]!.pile[1]!.name,
+  ]);
+  expect(clean.surfaces[0]!.pile[1]!.material).toEqual(page.surfaces[0]!.pile[1]!.material);
+  expect(clean.assets[photo.sha]).toMatchObject({
+    name: 'kitegnp.exe',
+    notes: { people: ['Ada', 'Unnamed'], place: 'Salt marsh', caption: 'Two\nlines' },
+  });
+  expect(clean.holidays!.names).toEqual({ 'first\n': 'May Day' });
+  expect(clean.product).toEqual(foreign);
+  const plain = withCleanNames(laid([]));
+  expect(withCleanNames(plain)).toEqual(plain);
 });

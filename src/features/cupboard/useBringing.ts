@@ -1,5 +1,5 @@
 /** Bringing supplies in: chosen or dropped, read, then looked over before they are put away. */
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { newKit, type Kit, type Supply } from '@/core/supplies/model';
 import { gatherFiles, type Batch, type Gathered, type Row } from '@/features/cupboard/gathering';
@@ -37,7 +37,9 @@ const supplyOf = ({ sure: _, why: __, ...row }: Row, kit: string, order: number,
 
 export function useBringing(cupboard: Cupboard): Bringing {
   const notify = useNotify();
-  const [stage, setStage] = useState<BringingStage>({ kind: 'idle' });
+  const [stage, setStageNow] = useState<BringingStage>({ kind: 'idle' });
+  /** There is much to draw: in between, the page has its turn. */
+  const setStage = useCallback((stage: BringingStage) => startTransition(() => setStageNow(stage)), []);
   const now = useRef(cupboard);
   useEffect(() => {
     now.current = cupboard;
@@ -114,7 +116,7 @@ export function useBringing(cupboard: Cupboard): Bringing {
       else if (!rows.length)
         notify({ text: skipped.join('\n') || 'Nothing new was in there.', tone: 'warning' });
     },
-    [notify, putKitAway],
+    [notify, putKitAway, setStage],
   );
 
   const keep = useCallback(
@@ -134,13 +136,13 @@ export function useBringing(cupboard: Cupboard): Bringing {
       });
       await throwOutUnused();
     },
-    [notify, putAway],
+    [notify, putAway, setStage],
   );
 
   const discard = useCallback(() => {
     setStage({ kind: 'idle' });
     void throwOutUnused(picturesOf(stage.kind === 'review' ? stage.batch.rows : []));
-  }, [stage]);
+  }, [stage, setStage]);
 
   const { getRootProps, getInputProps, open } = useDropzone({
     onDrop: (files) => void bring(files),

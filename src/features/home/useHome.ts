@@ -1,6 +1,6 @@
 /** The projects on the home table, and what can be done with them. */
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState } from 'react';
 import type { Supply } from '@/core/supplies/model';
 import type { Begun } from '@/features/home/begin';
 import { bringDemo } from '@/features/home/demo';
@@ -35,7 +35,9 @@ export function useHome(demo: boolean) {
   const notify = useNotify();
   useUnforeseen();
   const { projects, deleted, space, refresh, listDeletedAgain } = useListed();
-  const [busy, setBusy] = useState<Busy | null>(null);
+  const [busy, setBusyNow] = useState<Busy | null>(null);
+  /** The page has its turn while it is drawn. */
+  const setBusy = useCallback((busy: Busy | null) => startTransition(() => setBusyNow(busy)), []);
   /** Says in words what went wrong with something asked for; “busy” ends whatever happens. */
   const attempt = useCallback(
     async (doing: string, act: () => Promise<void>) => {
@@ -47,7 +49,7 @@ export function useHome(demo: boolean) {
         setBusy(null);
       }
     },
-    [notify],
+    [notify, setBusy],
   );
 
   const open = useCallback((id: string) => router.push(`/table?project=${id}`), [router]);
@@ -80,7 +82,7 @@ export function useHome(demo: boolean) {
         if (lines.length) notify({ text: lines.join('\n'), ...(trouble ? { tone: 'error' } : {}) });
         await refresh();
       }),
-    [attempt, notify, refresh],
+    [attempt, notify, refresh, setBusy],
   );
 
   useEffect(() => {
@@ -105,7 +107,7 @@ export function useHome(demo: boolean) {
     return () => {
       gone = true;
     };
-  }, [attempt, demo, refresh, listDeletedAgain]);
+  }, [attempt, demo, refresh, listDeletedAgain, setBusy]);
 
   return {
     projects,

@@ -1,5 +1,5 @@
 /** What lies on the home table, what was deleted lately, and what all of it takes. */
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import { lastBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import type { listDeleted } from '@/storage/deleted';
@@ -42,14 +42,14 @@ export function useListed() {
     const previews = await database.previews.bulkGet(cards.map((card) => card.id)).catch(() => []);
     const old = addresses.current;
     addresses.current = [];
-    setProjects(
-      cards.map((card, i) => {
-        const blob = previews[i]?.blob;
-        const preview = blob && URL.createObjectURL(blob);
-        if (preview) addresses.current.push(preview);
-        return { ...card, preview };
-      }),
-    );
+    const listed = cards.map((card, i) => {
+      const blob = previews[i]?.blob;
+      const preview = blob && URL.createObjectURL(blob);
+      if (preview) addresses.current.push(preview);
+      return { ...card, preview };
+    });
+    // Many are drawn: in between, the page has its turn.
+    startTransition(() => setProjects(listed));
     old.forEach((address) => URL.revokeObjectURL(address));
     await listDeletedAgain();
     const [estimate, backup, persisted] = await Promise.all([

@@ -1,10 +1,10 @@
 /** Project files from and to the user's disk. */
 import type { Asset } from '@/core/picture/asset';
 import type { History } from '@/core/project/history';
-import { LONGEST_TITLE, type Project } from '@/core/project/model';
+import type { Project } from '@/core/project/model';
 import { fileTitle } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
-import { asName } from '@/core/text/named';
+import { withCleanNames } from '@/core/project/names';
 import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
@@ -42,8 +42,7 @@ export async function openFile(
     if (!opened.ok) return refused(opened.message);
     const { preview, orders, mended } = opened.value;
     const { project } = opened.value;
-    const title = asName(project.title, LONGEST_TITLE);
-    const made = await change({ ...project, title, id: newId });
+    const made = await change({ ...project, id: newId });
     how.signal?.throwIfAborted();
     await addProject(made, now);
     await keepOrders(newId, orders);
@@ -83,7 +82,8 @@ async function takeIn(
 ): Promise<Result<OpenedFile>> {
   const opened = await unpackedProject(file, signal);
   if (!opened.ok) return opened;
-  const { project, assets, fonts, mended } = opened.value;
+  const { assets, fonts, mended } = opened.value;
+  const project = withCleanNames(opened.value.project);
   for (const sha of [...assets.keys(), ...fonts.keys()]) if (!(await hasAsset(sha))) brought.push(sha);
   // What lies here already, byte for byte, was read when it came.
   const held: Asset[] = [];
