@@ -82,7 +82,7 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await expect(slabs(page).first()).toContainText('Boathouse frame');
   await expect(slabs(page).last()).toContainText('fly-in-first-launch');
   await page.getByTestId('stage').press('Escape');
-  await lay(page, 'Kite, solid');
+  await lay(page, 'Kite, tone');
   await page.getByRole('button', { name: /^Material / }).click();
   await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
   await page.getByRole('button', { name: 'Kite red', exact: true }).click();

@@ -20,10 +20,10 @@ import { paintDrawing } from '@/output/pixels/marks';
 import { fingerprint, isBuilt } from '../house/build';
 import { node, nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';
-import { byHand } from './icons/pen';
 import { readyBooks } from './books';
 import { readyCalendars } from './calendars';
 import { readyCards } from './cards';
+import { drawn, engrave, sized, toneOf } from './engrave/press';
 import { inkFinder, type HouseKit } from './kit';
 import { HOUSE_KITS } from './kits';
 import { namedIn } from '@/core/piece/assets';
@@ -31,16 +31,21 @@ import { coloursOf } from '@/core/trail';
 import { readyLines, sampleOf, type ReadyLine } from './lines';
 import { letter, LETTERS } from './letters';
 import { readyPages, sketch, SKETCHES } from './pages';
+import { textured, type Texture } from './papers/nature';
 import { readyPockets } from './pockets';
 import { PPI } from './relief';
 import { pixelsOf, THUMB, thumbOf } from './small';
 import { letterName, wordStamp } from './stamps';
-import { cardstock, edge, stamp } from './tiles';
+import { cardstock, edge } from './tiles';
 
+/** So many of a kit's cards are plain; the others have a texture. */
+const PLAIN = 4;
+const TEXTURES: readonly Texture[] = ['linen', 'ribbed', 'canvas', 'felted', 'brushed'];
 /** Which kit each sketch belongs to. */
 const SKETCH_HOMES = [0, 1, 2, 3, 3, 4];
 const FOLDER = join(ROOT, 'public', 'house', 'kits');
-const LICENCE = 'Made for Bellagraph. Use it in your own pages, printed or shared, as you like.';
+const LICENCE =
+  'Made for Bellagraph. Use it in anybody’s pages, printed, shared or sold, as you like; not as a kit of your own.';
 
 const slug = (name: string): string =>
   name
@@ -135,7 +140,7 @@ class Stock {
   ): Promise<void> {
     // WebP keeps their softness and their edges at a tenth of the bytes of PNG.
     const { width, height } = canvas;
-    const file = canvas.toBuffer('image/webp', 92);
+    const file = canvas.toBuffer('image/webp', 82);
     await this.put(kind, name, tags, file, 'image/webp', canvas, { width, height }, more);
   }
 
@@ -232,14 +237,16 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
   await mkdir(join(FOLDER, kit.id), { recursive: true });
   const stock = new Stock(kit);
   const inks = inkFinder(kit.inks);
-  for (const [name, tags, svg] of kit.papers)
-    await stock.drawing('paper', name, `${tags} paper pattern`, svg);
+  for (const [name, tags, draw] of kit.papers)
+    await stock.drawing('paper', name, `${tags} paper pattern`, draw());
   for (const [i, name] of kit.card.entries())
     await stock.drawing(
       'cardstock',
       `${name} cardstock`,
       `solid plain ${slug(name)}`,
-      cardstock(inks(name), index * 10 + i),
+      i < PLAIN
+        ? cardstock(inks(name), index * 10 + i)
+        : textured(inks(name), TEXTURES[(index + i) % TEXTURES.length]!, index * 10 + i),
     );
   for (const [name, tags, lift, draw] of kit.bits)
     await stock.picture('embellishment', name, tags, draw(), { lift });
@@ -247,14 +254,18 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
     await stock.picture('frame', name, tags, draw(), { lift: 1.2 });
   for (const [name, cut, ink] of kit.edges)
     await stock.drawing('edge', name, `edge border ${cut}`, edge(cut, inks(ink)));
-  const line = kit.icons.map(
-    (icon, i) => [icon.name, icon.tags, stamp(byHand(icon.line, 7 * i + index), 1.5, false)] as const,
-  );
-  const solid = kit.icons.flatMap((icon) =>
-    icon.solid ? [[`${icon.name}, solid`, icon.tags, stamp(icon.solid, 1.2, true)] as const] : [],
-  );
-  for (const [name, tags, svg] of [...line, ...solid.slice(0, Math.max(14 - line.length, 6))])
-    await stock.drawing('stamp', name, `${tags.join(' ')} stamp`, svg);
+  for (const { name, tags, size, forms, tone } of kit.stamps) {
+    const cut = engrave(sized(forms(), size));
+    await stock.drawing('stamp', name, `${tags} stamp engraving`, drawn(cut));
+    // As large as its lines: laid where they lie, it is the colour beneath them.
+    if (tone)
+      await stock.drawing(
+        'stamp',
+        `${name}, tone`,
+        `${tags} stamp tone`,
+        drawn({ ...cut, line: toneOf(cut) }),
+      );
+  }
   for (const [text, family] of kit.words)
     await stock.drawing(
       'wordart',

@@ -147,6 +147,7 @@ export class Composer {
     });
   }
 
+  /** Words about x, y; smaller where they would be wider than `most` inches. */
   words(
     role: 'title' | 'journaling',
     text: string,
@@ -156,15 +157,20 @@ export class Composer {
     x: number,
     y: number,
     turn = 0,
+    most = Infinity,
   ): this {
-    const piece = wordsPiece(
-      this.from.id(),
-      role,
-      { kind: 'glyphs', text, family, size, align: 'centre', leading: 1.15, wrap: false },
-      colour,
-      { x: toPoints(x, 'in'), y: toPoints(y, 'in') },
-      this.from.typesetter,
-    );
+    const of = (points: number): Piece =>
+      wordsPiece(
+        this.from.id(),
+        role,
+        { kind: 'glyphs', text, family, size: points, align: 'centre', leading: 1.15, wrap: false },
+        colour,
+        { x: toPoints(x, 'in'), y: toPoints(y, 'in') },
+        this.from.typesetter,
+      );
+    const wished = of(size);
+    const share = toPoints(most, 'in') / wished.placement.width;
+    const piece = share < 1 ? of(Math.floor(size * share)) : wished;
     return this.put({ ...piece, placement: { ...piece.placement, turn } });
   }
 

@@ -1,8 +1,15 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
+import { keepsakes } from './common';
+import { NIGHT_STAMPS } from './engrave/night';
 import { FESTIVE } from './icons/festive';
-import { inkFinder, inksOf, type HouseKit } from './kit';
+import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
+import * as g from './papers/geometry';
+import * as w from './papers/nature';
+import { toile } from './papers/toile';
 import * as t from './tiles';
+
+const m = motifFinder(NIGHT_STAMPS);
 
 const inks = inksOf(
   'Snow #f7f4ee',
@@ -30,28 +37,130 @@ export const festive: HouseKit = {
   tags: ['festive', 'winter', 'night'],
   inks,
   icons: FESTIVE,
+  stamps: NIGHT_STAMPS,
   title: 'great-vibes',
   titleInk: 'Berry',
   papers: [
     [
       'Lantern parade',
       'lantern light night',
-      t.toss(k('Midnight'), [k('Lantern'), k('Flame'), k('Frost')], icons(0, 1, 2, 1), 51),
+      () =>
+        toile({
+          ground: k('Dusk'),
+          line: k('Midnight'),
+          strewn: [
+            { motif: m('Paper lantern'), size: 1.9, tone: k('Lantern') },
+            { motif: m('Ribbed lantern'), size: 1.9, tone: k('Flame') },
+            { motif: m('Star lantern'), size: 1.7, tone: k('Frost') },
+          ],
+          seed: 51,
+          lean: 10,
+          between: { ink: k('Flame'), kind: 'stars', count: 60 },
+        }),
     ],
-    ['Starfield', 'star night sky', t.confetti(k('Midnight'), [k('Gilt'), k('Frost'), k('Snow')], 52)],
+    ['Starfield', 'star night sky', () => t.confetti(k('Midnight'), [k('Gilt'), k('Frost'), k('Snow')], 52)],
     [
       'First frost',
       'snowflake winter ice',
-      t.toss(k('Frost'), [k('Snow'), k('Dusk'), k('Snow')], icons(4, 4, 2, 4), 53, 50),
+      () =>
+        toile({
+          ground: k('Frost'),
+          line: k('Dusk'),
+          strewn: [
+            { motif: m('Snow crystal'), size: 1.7, tone: k('Snow') },
+            { motif: m('Snow crystal'), size: 1.0, tone: k('Snow') },
+          ],
+          seed: 53,
+          lean: 60,
+          between: { ink: k('Snow'), kind: 'dots', count: 90 },
+        }),
     ],
-    ['Scarf', 'plaid check wool', t.plaid(k('Berry'), k('Plum'), k('Gilt'))],
-    ['Wrapping stripe', 'stripe gift paper', t.stripe(k('Snow'), k('Berry'), k('Pine'))],
-    ['Pine wood', 'tree pine winter', t.rows(k('Snow'), k('Pine'), FESTIVE[7]!, 34)],
-    ['Party dots', 'dots party spot', t.spots(k('Plum'), k('Lantern'))],
-    ['Holly check', 'gingham check green', t.gingham(k('Snow'), k('Pine'))],
-    ['Rooftops', 'chevron zigzag night', t.chevron(k('Dusk'), k('Midnight'))],
+    [
+      'Scarf',
+      'plaid check wool',
+      () =>
+        g.tartan([
+          [k('Berry'), 18],
+          [k('Plum'), 10],
+          [k('Berry'), 3],
+          [k('Gilt'), 2],
+          [k('Berry'), 3],
+          [k('Plum'), 6],
+          [k('Pine'), 8],
+          [k('Gilt'), 2],
+          [k('Berry'), 14],
+        ]),
+    ],
+    ['Wrapping stripe', 'stripe gift paper', () => t.stripe(k('Snow'), k('Berry'), k('Pine'))],
+    [
+      'Pine wood',
+      'tree pine winter',
+      () =>
+        toile({
+          ground: k('Snow'),
+          line: k('Pine'),
+          strewn: [
+            { motif: m('Fir tree'), size: 2.2 },
+            { motif: m('Fir tree'), size: 1.5 },
+          ],
+          seed: 54,
+          lean: 3,
+        }),
+    ],
+    ['Party dots', 'dots party spot', () => t.spots(k('Plum'), k('Lantern'))],
+    ['Holly check', 'gingham check green', () => t.gingham(k('Snow'), k('Pine'))],
+    ['Rooftops', 'chevron zigzag night', () => t.chevron(k('Dusk'), k('Midnight'))],
+    [
+      'Feast toile',
+      'toile gift bell',
+      () =>
+        toile({
+          ground: k('Berry'),
+          line: k('Snow'),
+          strewn: [
+            { motif: m('Bells'), size: 1.8 },
+            { motif: m('Gift'), size: 1.6 },
+            { motif: m('Bauble'), size: 1.4 },
+            { motif: m('Two glasses'), size: 1.7 },
+            { motif: m('Candle lantern'), size: 1.7 },
+          ],
+          seed: 101,
+          between: { ink: k('Gilt'), kind: 'stars', count: 50 },
+        }),
+    ],
+    [
+      'Holly toile',
+      'holly pine winter',
+      () =>
+        toile({
+          ground: k('Snow'),
+          line: k('Pine'),
+          strewn: [
+            { motif: m('Holly'), size: 1.6, tone: k('Holly') },
+            { motif: m('Pine and cones'), size: 2 },
+          ],
+          seed: 102,
+          lean: 90,
+          between: { ink: k('Berry'), kind: 'dots', count: 80 },
+        }),
+    ],
+    [
+      'Marbled night',
+      'marble night ink',
+      () =>
+        w.marble(k('Midnight'), [k('Dusk'), k('Plum'), k('Midnight'), k('Berry'), k('Gilt')], 103, 'swirl'),
+    ],
+    ['Gilt brocade', 'damask gold woven', () => g.damask(k('Plum'), k('Berry'), k('Gilt'))],
+    [
+      'Winter quilt',
+      'quilt star patch',
+      () => g.quilt(k('Snow'), [k('Berry'), k('Pine'), k('Gilt')], 'star'),
+    ],
+    ['Snow rings', 'indigo stitch dye', () => w.resist(k('Midnight'), k('Frost'), 104, 'rings')],
+    ['Before dark', 'ombre dusk sky', () => w.ombre(k('Frost'), k('Dusk'), 105)],
+    ['Rolling snow', 'sashiko stitch wave', () => g.sashiko(k('Dusk'), k('Snow'), 'waves')],
   ],
-  card: ['Snow', 'Berry', 'Pine', 'Midnight'],
+  card: ['Snow', 'Berry', 'Pine', 'Midnight', 'Flame', 'Plum', 'Frost', 'Holly'],
   words: [
     ['light the lanterns', 'great-vibes'],
     ['let it snow', 'abril-fatface'],
@@ -139,6 +248,16 @@ export const festive: HouseKit = {
     ],
     ['Winter leaf', 'leaf green winter', 1, () => b.leaf(1.6, c('Pine'), '#86b39f', 520, 4)],
     ['Gold splash', 'splatter gold paint', 0, () => b.splatter(1.9, c('Gilt'), 521)],
+    ...keepsakes({
+      main: k('Dusk'),
+      second: k('Berry'),
+      pale: k('Snow'),
+      deep: k('Midnight'),
+      bright: k('Flame'),
+      metal: 'Silver',
+      motifs: [m('Star lantern'), m('Paper lantern'), m('Fir tree'), m('Balloons'), m('Holly')],
+      seed: 1400,
+    }),
   ],
   frames: [
     [
@@ -190,5 +309,13 @@ export const festive: HouseKit = {
     ['First snow', 'gone by noon'],
     ['The feast', 'all of us at one table'],
     ['Midnight', 'a new year begins'],
+    ['Nine lights', 'all along the street'],
+    ['Five candles', 'and one wish'],
+    ['Under the tree', 'what was found there'],
+    ['Our winter', 'from frost to thaw'],
+    ['Seven nights', 'a line for each'],
+    ['All at one table', 'and who sat where'],
+    ['Cards that came', 'from near and far'],
+    ['Winter squares', 'a bit of everything'],
   ],
 };

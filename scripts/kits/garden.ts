@@ -1,8 +1,15 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
+import { keepsakes } from './common';
+import { GARDEN_STAMPS } from './engrave/garden';
 import { GARDEN } from './icons/garden';
-import { inkFinder, inksOf, type HouseKit } from './kit';
+import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
+import * as g from './papers/geometry';
+import * as w from './papers/nature';
+import { toile } from './papers/toile';
 import * as t from './tiles';
+
+const m = motifFinder(GARDEN_STAMPS);
 
 const inks = inksOf(
   'Linen #f5eee0',
@@ -30,32 +37,164 @@ export const garden: HouseKit = {
   tags: ['garden', 'nature', 'spring'],
   inks,
   icons: GARDEN,
+  stamps: GARDEN_STAMPS,
   title: 'great-vibes',
   titleInk: 'Beetroot',
   papers: [
     [
       'Cottage border',
       'flower daisy tulip',
-      t.toss(k('Linen'), [k('Peony'), k('Fern'), k('Marigold')], icons(0, 1, 9, 0), 21),
+      () =>
+        toile({
+          ground: k('Linen'),
+          line: k('Soil'),
+          strewn: [
+            { motif: m('Open rose'), size: 1.7, tone: k('Petal') },
+            { motif: m('Poppy'), size: 1.9, tone: k('Peony') },
+            { motif: m('Tulip'), size: 2, tone: k('Marigold') },
+            { motif: m('Daisies'), size: 1.4, tone: k('Primrose') },
+            { motif: m('Leafy twig'), size: 1.6, tone: k('Leaf') },
+          ],
+          seed: 21,
+          lean: 26,
+          between: { ink: k('Moss'), kind: 'dots', count: 50 },
+        }),
     ],
     [
       'Fern house',
       'fern leaf green',
-      t.toss(k('Rain'), [k('Fern'), k('Leaf'), k('Linen')], icons(2, 3, 2, 3), 22, 64),
+      () =>
+        toile({
+          ground: k('Rain'),
+          line: k('Fern'),
+          strewn: [
+            { motif: m('Fern'), size: 2.8 },
+            { motif: m('Ivy'), size: 2, tone: k('Leaf') },
+            { motif: m('Leafy twig'), size: 2.2, tone: k('Moss') },
+          ],
+          seed: 22,
+          lean: 70,
+        }),
     ],
-    ['Petal dots', 'dots pink spot', t.spots(k('Petal'), k('Linen'))],
-    ['Potting shed', 'plaid check rustic', t.plaid(k('Linen'), k('Leaf'), k('Peony'))],
-    ['Seed rows', 'stripe row ticking', t.ticking(k('Linen'), k('Fern'))],
-    ['Butterflies', 'butterfly insect summer', t.rows(k('Primrose'), k('Linen'), GARDEN[4]!, 36)],
-    ['Trellis', 'diamond lattice garden', t.diamonds(k('Linen'), k('Petal'), k('Fern'))],
+    ['Petal dots', 'dots pink spot', () => t.spots(k('Petal'), k('Linen'))],
+    [
+      'Potting shed',
+      'plaid check rustic',
+      () =>
+        g.tartan([
+          [k('Linen'), 14],
+          [k('Leaf'), 10],
+          [k('Linen'), 3],
+          [k('Fern'), 5],
+          [k('Linen'), 8],
+          [k('Peony'), 3],
+          [k('Linen'), 14],
+        ]),
+    ],
+    ['Seed rows', 'stripe row ticking', () => t.ticking(k('Linen'), k('Fern'))],
+    [
+      'Butterflies',
+      'butterfly insect summer',
+      () =>
+        toile({
+          ground: k('Primrose'),
+          line: k('Soil'),
+          strewn: [
+            { motif: m('Butterfly'), size: 1.7, tone: k('Marigold') },
+            { motif: m('Butterfly'), size: 1.2, tone: k('Linen') },
+          ],
+          seed: 24,
+          lean: 50,
+          between: { ink: k('Marigold'), kind: 'dots', count: 70 },
+        }),
+    ],
+    ['Trellis', 'diamond lattice garden', () => t.diamonds(k('Linen'), k('Petal'), k('Fern'))],
     [
       'Bee line',
       'bee insect honey',
-      t.toss(k('Primrose'), [k('Soil'), k('Marigold')], icons(5, 0, 5, 8), 23, 44),
+      () =>
+        toile({
+          ground: k('Primrose'),
+          line: k('Soil'),
+          strewn: [
+            { motif: m('Bee'), size: 1.2, tone: k('Marigold') },
+            { motif: m('Lavender'), size: 1.7 },
+          ],
+          seed: 23,
+          lean: 60,
+          between: { ink: k('Marigold'), kind: 'dashes', count: 90 },
+        }),
     ],
-    ['Bluebell check', 'gingham check blue', t.gingham(k('Linen'), k('Bluebell'))],
+    ['Bluebell check', 'gingham check blue', () => t.gingham(k('Linen'), k('Bluebell'))],
+    [
+      'Rose garden',
+      'rose flower large',
+      () =>
+        toile({
+          ground: k('Beetroot'),
+          line: k('Soil'),
+          strewn: [
+            { motif: m('Open rose'), size: 2.8, tone: k('Peony') },
+            { motif: m('Dahlia'), size: 2.3, tone: k('Petal') },
+            { motif: m('Leafy twig'), size: 2.2, tone: k('Moss') },
+            { motif: m('Daisies'), size: 1.8, tone: k('Primrose') },
+          ],
+          seed: 71,
+          lean: 60,
+          apart: 4,
+          tile: 576,
+        }),
+    ],
+    [
+      'Orchard',
+      'fruit pear apple',
+      () =>
+        toile({
+          ground: k('Linen'),
+          line: k('Fern'),
+          strewn: [
+            { motif: m('Pear'), size: 1.5, tone: k('Primrose') },
+            { motif: m('Apple'), size: 1.4, tone: k('Petal') },
+            { motif: m('Strawberry'), size: 1.2, tone: k('Peony') },
+            { motif: m('Leafy twig'), size: 1.8 },
+          ],
+          seed: 72,
+          lean: 34,
+          between: { ink: k('Leaf'), kind: 'dots', count: 60 },
+        }),
+    ],
+    [
+      'Garden toile',
+      'toile bird flower',
+      () =>
+        toile({
+          ground: k('Linen'),
+          line: k('Bluebell'),
+          strewn: [
+            { motif: m('Robin'), size: 2 },
+            { motif: m('Rose'), size: 2.2 },
+            { motif: m('Watering can'), size: 1.8 },
+            { motif: m('Snail'), size: 1.2 },
+            { motif: m('Tulip'), size: 1.8 },
+          ],
+          seed: 73,
+        }),
+    ],
+    ['Old brocade', 'damask leaf woven', () => g.damask(k('Petal'), k('Linen'), k('Peony'))],
+    [
+      'Patchwork star',
+      'quilt star patch',
+      () => g.quilt(k('Linen'), [k('Peony'), k('Leaf'), k('Primrose')], 'star'),
+    ],
+    [
+      'Rain on leaves',
+      'watercolour wash green',
+      () => w.wash(k('Linen'), [k('Leaf'), k('Rain'), k('Petal')], 74),
+    ],
+    ['Hemp leaf', 'sashiko stitch leaf', () => g.sashiko(k('Bluebell'), k('Linen'), 'leaf')],
+    ['Potpourri', 'lace crochet pink', () => g.lace(k('Petal'), k('Linen'))],
   ],
-  card: ['Linen', 'Petal', 'Fern', 'Marigold'],
+  card: ['Linen', 'Petal', 'Fern', 'Marigold', 'Leaf', 'Primrose', 'Bluebell', 'Peony'],
   words: [
     ['in bloom', 'great-vibes'],
     ['home grown', 'zilla-slab'],
@@ -137,6 +276,16 @@ export const garden: HouseKit = {
       0.2,
       () => b.scrap(2.4, 2.8, c('Primrose'), c('Linen'), b.PRINTS.dots!, 222),
     ],
+    ...keepsakes({
+      main: k('Leaf'),
+      second: k('Peony'),
+      pale: k('Linen'),
+      deep: k('Beetroot'),
+      bright: k('Marigold'),
+      metal: 'Copper',
+      motifs: [m('Bee'), m('Robin'), m('Butterfly'), m('Watering can'), m('Poppy')],
+      seed: 1100,
+    }),
   ],
   frames: [
     [
@@ -176,5 +325,13 @@ export const garden: HouseKit = {
     ['Home grown', 'what came up this year'],
     ['Small things', 'found under the leaves'],
     ['The year outside', 'from spring to frost'],
+    ['Everything at once', 'June, from the kitchen door'],
+    ['Seed to salad', 'five weeks of it'],
+    ['The best corner', 'where the bees go'],
+    ['The garden book', 'one whole year'],
+    ['Garden diary', 'sun, rain and slugs'],
+    ['The long border', 'from end to end'],
+    ['Cut flowers', 'and who had them'],
+    ['Bed by bed', 'what went where'],
   ],
 };

@@ -1,8 +1,11 @@
 /** What a house kit is made of, before it is drawn. */
 import type { Canvas } from '@napi-rs/canvas';
+import type { Motif } from './engrave/surface';
 import type { Icon } from './icons/pen';
 import type { Body } from './letters';
 import type { EdgeCut, Ink } from './tiles';
+
+export type { Ink };
 
 export interface HouseKit {
   id: string;
@@ -11,9 +14,12 @@ export interface HouseKit {
   tags: readonly string[];
   /** Twelve, from light to dark within each family. */
   inks: readonly Ink[];
+  /** Plain shapes that bits are sawn from and papers scatter. */
   icons: readonly Icon[];
-  /** Patterned papers: name, tags, SVG. */
-  papers: readonly (readonly [string, string, string])[];
+  /** Its engraved stamps. */
+  stamps: readonly Motif[];
+  /** Patterned papers: name, tags, and how its SVG is made. */
+  papers: readonly (readonly [string, string, () => string])[];
   /** Inks that also come as cardstock. */
   card: readonly string[];
   /** Word stamps: text, family. */
@@ -44,3 +50,12 @@ export const inksOf = (...pairs: readonly string[]): Ink[] =>
     const at = pair.lastIndexOf(' ');
     return { name: pair.slice(0, at), colour: pair.slice(at + 1) };
   });
+
+/** Motifs by their name. */
+export const motifFinder =
+  (motifs: readonly Motif[]) =>
+  (name: string): Motif => {
+    const found = motifs.find((one) => one.name === name);
+    if (!found) throw new Error(`No stamp ${name}.`);
+    return found;
+  };

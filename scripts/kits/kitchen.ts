@@ -1,8 +1,15 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
+import { keepsakes } from './common';
+import { KITCHEN_STAMPS } from './engrave/kitchen';
 import { KITCHEN } from './icons/kitchen';
-import { inkFinder, inksOf, type HouseKit } from './kit';
+import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
+import * as g from './papers/geometry';
+import * as w from './papers/nature';
+import { toile } from './papers/toile';
 import * as t from './tiles';
+
+const m = motifFinder(KITCHEN_STAMPS);
 
 const inks = inksOf(
   'Flour #faf4e8',
@@ -30,32 +37,125 @@ export const kitchen: HouseKit = {
   tags: ['kitchen', 'home', 'baking'],
   inks,
   icons: KITCHEN,
+  stamps: KITCHEN_STAMPS,
   title: 'zilla-slab',
   titleInk: 'Jam',
   papers: [
     [
       'Tea at four',
       'tea pot cup',
-      t.toss(k('Mint'), [k('Flour'), k('Enamel'), k('Jam')], icons(0, 1, 4, 1), 31),
+      () =>
+        toile({
+          ground: k('Mint'),
+          line: k('Ink pot'),
+          strewn: [
+            { motif: m('Teapot'), size: 1.9, tone: k('Flour') },
+            { motif: m('Teacup'), size: 1.6, tone: k('Rhubarb') },
+            { motif: m('Cupcake'), size: 1.4, tone: k('Flour') },
+          ],
+          seed: 31,
+          lean: 14,
+          between: { ink: k('Flour'), kind: 'dots', count: 70 },
+        }),
     ],
-    ['Tablecloth', 'gingham check red', t.gingham(k('Flour'), k('Jam'))],
-    ['Tea towel', 'stripe linen towel', t.ticking(k('Flour'), k('Enamel'))],
-    ['Recipe card', 'ledger lines recipe', t.ledger(k('Flour'), k('Steam'), k('Rhubarb'))],
-    ['Oilcloth', 'plaid check cloth', t.plaid(k('Butter'), k('Flour'), k('Jam'))],
+    ['Tablecloth', 'gingham check red', () => t.gingham(k('Flour'), k('Jam'))],
+    ['Tea towel', 'stripe linen towel', () => t.ticking(k('Flour'), k('Enamel'))],
+    ['Recipe card', 'ledger lines recipe', () => t.ledger(k('Flour'), k('Steam'), k('Rhubarb'))],
+    [
+      'Oilcloth',
+      'plaid check cloth',
+      () =>
+        g.tartan([
+          [k('Butter'), 16],
+          [k('Flour'), 6],
+          [k('Jam'), 3],
+          [k('Flour'), 6],
+          [k('Butter'), 10],
+          [k('Jam'), 8],
+          [k('Butter'), 12],
+        ]),
+    ],
     [
       'Baking day',
       'baking whisk cake',
-      t.toss(k('Flour'), [k('Crust'), k('Jam'), k('Sage')], icons(2, 4, 3, 7), 32, 48),
+      () =>
+        toile({
+          ground: k('Flour'),
+          line: k('Cocoa'),
+          strewn: [
+            { motif: m('Rolling pin'), size: 1.8 },
+            { motif: m('Loaf'), size: 1.6, tone: k('Honey') },
+            { motif: m('Pretzel'), size: 1.3, tone: k('Crust') },
+            { motif: m('Croissant'), size: 1.3, tone: k('Honey') },
+            { motif: m('Whisk'), size: 1.6 },
+          ],
+          seed: 32,
+          lean: 60,
+          between: { ink: k('Rhubarb'), kind: 'dots', count: 60 },
+        }),
     ],
     [
       'Sprinkles',
       'confetti sweet dots',
-      t.confetti(k('Flour'), [k('Rhubarb'), k('Mint'), k('Honey'), k('Enamel')], 33),
+      () => t.confetti(k('Flour'), [k('Rhubarb'), k('Mint'), k('Honey'), k('Enamel')], 33),
     ],
-    ['Air mail', 'letter stripe mail', t.stripe(k('Flour'), k('Enamel'), k('Jam'))],
-    ['Kitchen tiles', 'tile diamond floor', t.diamonds(k('Flour'), k('Steam'), k('Enamel'))],
+    ['Air mail', 'letter stripe mail', () => t.stripe(k('Flour'), k('Enamel'), k('Jam'))],
+    ['Kitchen tiles', 'tile diamond floor', () => t.diamonds(k('Flour'), k('Steam'), k('Enamel'))],
+    [
+      'Preserves',
+      'jam fruit jar',
+      () =>
+        toile({
+          ground: k('Butter'),
+          line: k('Cocoa'),
+          strewn: [
+            { motif: m('Jam jar'), size: 1.7, tone: k('Rhubarb') },
+            { motif: m('Cherries'), size: 1.4, tone: k('Jam') },
+            { motif: m('Lemon'), size: 1.6, tone: k('Flour') },
+            { motif: m('Pie'), size: 1.7 },
+          ],
+          seed: 81,
+          lean: 14,
+          between: { ink: k('Honey'), kind: 'dots', count: 60 },
+        }),
+    ],
+    [
+      'Kitchen toile',
+      'toile tea bread',
+      () =>
+        toile({
+          ground: k('Flour'),
+          line: k('Enamel'),
+          strewn: [
+            { motif: m('Kettle'), size: 1.9 },
+            { motif: m('Loaf'), size: 1.8 },
+            { motif: m('Pepper mill'), size: 1.5 },
+            { motif: m('Egg in a cup'), size: 1.4 },
+            { motif: m('Jug of flowers'), size: 1.9 },
+          ],
+          seed: 82,
+        }),
+    ],
+    [
+      'Terrazzo',
+      'terrazzo stone floor',
+      () => g.terrazzo(k('Flour'), [k('Rhubarb'), k('Mint'), k('Honey'), k('Enamel')], 83),
+    ],
+    [
+      'Pinwheels',
+      'quilt patch wheel',
+      () => g.quilt(k('Flour'), [k('Mint'), k('Rhubarb'), k('Butter')], 'pinwheel'),
+    ],
+    ['Dishcloth', 'sashiko stitch circle', () => g.sashiko(k('Enamel'), k('Flour'), 'circles')],
+    ['Chopping board', 'wood grain board', () => w.woodgrain(k('Honey'), k('Crust'), 84, 3)],
+    ['Crochet mat', 'lace crochet round', () => g.lace(k('Sage'), k('Flour'))],
+    [
+      'Marble cake',
+      'marble swirl cake',
+      () => w.marble(k('Butter'), [k('Cocoa'), k('Butter'), k('Crust'), k('Flour')], 85, 'swirl'),
+    ],
   ],
-  card: ['Flour', 'Butter', 'Enamel', 'Jam'],
+  card: ['Flour', 'Butter', 'Enamel', 'Jam', 'Mint', 'Rhubarb', 'Honey', 'Cocoa'],
   words: [
     ['baked today', 'zilla-slab'],
     ['put the kettle on', 'special-elite'],
@@ -138,6 +238,16 @@ export const kitchen: HouseKit = {
       0.2,
       () => b.scrap(3, 2.2, c('Flour'), c('Steam'), b.PRINTS.ticks!, 320),
     ],
+    ...keepsakes({
+      main: k('Enamel'),
+      second: k('Jam'),
+      pale: k('Flour'),
+      deep: k('Cocoa'),
+      bright: k('Honey'),
+      metal: 'Copper',
+      motifs: [m('Cherries'), m('Teapot'), m('Loaf'), m('Cake on a stand'), m('Lemon')],
+      seed: 1200,
+    }),
   ],
   frames: [
     [
@@ -169,5 +279,13 @@ export const kitchen: HouseKit = {
     ['Tea at four', 'and one more slice'],
     ['Dear all', 'letters we kept'],
     ['By hand', 'a recipe worth keeping'],
+    ['Nine bakes', 'some of them round'],
+    ['Step by step', 'how it went'],
+    ['Market day', 'and what became of it'],
+    ['Our kitchen', 'recipes and people'],
+    ['A week of suppers', 'Monday to Sunday'],
+    ['The long table', 'everybody came'],
+    ['Letters and jam', 'sent with love'],
+    ['Odds and ends', 'all of it eaten'],
   ],
 };

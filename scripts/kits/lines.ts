@@ -62,9 +62,9 @@ const READY: Record<string, (kit: Drawer) => ReadyLine[]> = {
       },
     },
     {
-      name: 'Hearts in a row',
-      tags: 'heart stamp border',
-      trail: { ...newStamps([picture('Heart, solid')], ink('Rhubarb'), 16), spacing: 1.25 },
+      name: 'Cherries in a row',
+      tags: 'cherry stamp border',
+      trail: { ...newStamps([picture('Cherries, tone')], ink('Rhubarb'), 20), spacing: 1.25 },
     },
   ],
   windward: ({ ink, picture }) => [

@@ -4,12 +4,11 @@ import { newLayout, type Compartment, type Project } from '@/core/project/model'
 import { toPoints } from '@/core/units/lengths';
 import type { Typesetter } from '@/core/text/typesetter';
 import { box, Composer, Material, ROUND } from './compose';
+import { MORE, type Design } from './designs';
 import { inkFinder, type HouseKit } from './kit';
 import { rgb } from './relief';
 
 const SIDE = toPoints(12, 'in');
-
-type Design = (on: Composer, kit: HouseKit, title: string, under: string) => void;
 
 export const bit = (kit: HouseKit, tag: string, which = 0): string => {
   const found = kit.bits.filter(([, tags]) => tags.split(' ').includes(tag));
@@ -125,7 +124,7 @@ const story: Design = (on, kit, title, under) =>
     .thing(bit(kit, 'sew', 0), 10.9, 10.4)
     .thing(bit(kit, 'sew', 1), 11.3, 9.9);
 
-const DESIGNS: readonly Design[] = [focal, four, roundel, story];
+const DESIGNS: readonly Design[] = [focal, four, roundel, story, ...MORE];
 
 export function readyPages(
   kit: HouseKit,

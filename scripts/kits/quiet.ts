@@ -1,8 +1,16 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
+import { keepsakes } from './common';
+import { QUIET_STAMPS } from './engrave/quiet';
+import { SEA } from './engrave/sea';
 import { QUIET } from './icons/quiet';
-import { inkFinder, inksOf, type HouseKit } from './kit';
+import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
+import * as g from './papers/geometry';
+import * as w from './papers/nature';
+import { toile } from './papers/toile';
 import * as t from './tiles';
+
+const m = motifFinder([...QUIET_STAMPS, ...SEA]);
 
 const inks = inksOf(
   'Paper #fbf9f4',
@@ -30,28 +38,118 @@ export const quiet: HouseKit = {
   tags: ['neutral', 'everyday', 'simple'],
   inks,
   icons: QUIET,
+  stamps: QUIET_STAMPS,
   title: 'caveat',
   titleInk: 'Walnut',
   papers: [
     [
       'Feather fall',
       'feather soft light',
-      t.toss(k('Linen'), [k('Stone'), k('Paper'), k('Dusk rose')], icons(0, 0, 1, 0), 41, 58),
+      () =>
+        toile({
+          ground: k('Linen'),
+          line: k('Slate'),
+          strewn: [
+            { motif: m('Quill feather'), size: 2.2 },
+            { motif: m('Quill feather'), size: 1.5 },
+          ],
+          seed: 41,
+          lean: 180,
+        }),
     ],
-    ['Ledger', 'ledger lines writing', t.ledger(k('Paper'), k('Oat'), k('Dusk rose'))],
-    ['Graph', 'grid graph square', t.grid(k('Paper'), k('Thread'))],
-    ['Herringbone', 'herringbone weave tweed', t.herringbone(k('Oat'), k('Linen'))],
-    ['Pinpricks', 'dots pin fine', t.pinDots(k('Kraft'), k('Paper'))],
-    ['Mattress ticking', 'stripe ticking linen', t.ticking(k('Linen'), k('Slate'))],
+    ['Ledger', 'ledger lines writing', () => t.ledger(k('Paper'), k('Oat'), k('Dusk rose'))],
+    ['Graph', 'grid graph square', () => t.grid(k('Paper'), k('Thread'))],
+    ['Herringbone', 'herringbone weave tweed', () => t.herringbone(k('Oat'), k('Linen'))],
+    ['Pinpricks', 'dots pin fine', () => t.pinDots(k('Kraft'), k('Paper'))],
+    ['Mattress ticking', 'stripe ticking linen', () => t.ticking(k('Linen'), k('Slate'))],
     [
       'Sewing box',
       'sewing thread needle',
-      t.toss(k('Paper'), [k('Slate'), k('Clay'), k('Eucalyptus')], icons(3, 4, 5, 3), 42, 46),
+      () =>
+        toile({
+          ground: k('Paper'),
+          line: k('Walnut'),
+          strewn: [
+            { motif: m('Ball of wool'), size: 1.7, tone: k('Dusk rose') },
+            { motif: m('Spectacles'), size: 1.5 },
+            { motif: m('Key'), size: 1.3 },
+            { motif: m('Ink and quill'), size: 1.7, tone: k('Eucalyptus') },
+          ],
+          seed: 42,
+          lean: 30,
+          between: { ink: k('Clay'), kind: 'dashes', count: 60 },
+        }),
     ],
-    ['Soft plaid', 'plaid check wool', t.plaid(k('Paper'), k('Oat'), k('Eucalyptus'))],
-    ['Quilted', 'diamond quilt stitch', t.diamonds(k('Thread'), k('Linen'), k('Paper'))],
+    [
+      'Soft plaid',
+      'plaid check wool',
+      () =>
+        g.tartan([
+          [k('Paper'), 18],
+          [k('Oat'), 8],
+          [k('Paper'), 4],
+          [k('Eucalyptus'), 10],
+          [k('Paper'), 4],
+          [k('Slate'), 2],
+          [k('Paper'), 14],
+        ]),
+    ],
+    ['Quilted', 'diamond quilt stitch', () => t.diamonds(k('Thread'), k('Linen'), k('Paper'))],
+    [
+      'Reading room',
+      'toile book lamp',
+      () =>
+        toile({
+          ground: k('Graphite'),
+          line: k('Thread'),
+          strewn: [
+            { motif: m('Open book'), size: 1.9 },
+            { motif: m('Candle'), size: 1.6 },
+            { motif: m('Owl'), size: 1.8 },
+            { motif: m('Oil lamp'), size: 1.6 },
+            { motif: m('Pocket watch'), size: 1.4 },
+          ],
+          seed: 91,
+          lean: 18,
+        }),
+    ],
+    [
+      'Moth light',
+      'moth night insect',
+      () =>
+        toile({
+          ground: k('Stone'),
+          line: k('Graphite'),
+          strewn: [
+            { motif: m('Moth'), size: 1.6, tone: k('Paper') },
+            { motif: m('Moth'), size: 1.1, tone: k('Thread') },
+          ],
+          seed: 92,
+          lean: 60,
+        }),
+    ],
+    ['Score', 'music notes sheet', () => g.music(k('Paper'), k('Stone'), k('Slate'), 93)],
+    ['Faded brocade', 'damask woven leaf', () => g.damask(k('Oat'), k('Linen'), k('Kraft'))],
+    [
+      'Endpaper',
+      'marble book combed',
+      () =>
+        w.marble(
+          k('Paper'),
+          [k('Slate'), k('Dusk rose'), k('Eucalyptus'), k('Oat'), k('Paper')],
+          94,
+          'combed',
+        ),
+    ],
+    ['Study floor', 'wood grain board', () => w.woodgrain(k('Kraft'), k('Walnut'), 95)],
+    [
+      'Slow water',
+      'watercolour wash soft',
+      () => w.wash(k('Paper'), [k('Dusk rose'), k('Eucalyptus'), k('Oat')], 96),
+    ],
+    ['Thread lace', 'lace crochet linen', () => g.lace(k('Thread'), k('Paper'))],
   ],
-  card: ['Paper', 'Oat', 'Kraft', 'Graphite'],
+  card: ['Paper', 'Oat', 'Kraft', 'Graphite', 'Dusk rose', 'Eucalyptus', 'Slate', 'Linen'],
   words: [
     ['these days', 'caveat'],
     ['remember this', 'special-elite'],
@@ -130,6 +228,16 @@ export const quiet: HouseKit = {
       0.2,
       () => b.scrap(3, 2.2, c('Kraft'), '#d3b48d', b.PRINTS.stripe!, 421),
     ],
+    ...keepsakes({
+      main: k('Eucalyptus'),
+      second: k('Dusk rose'),
+      pale: k('Paper'),
+      deep: k('Walnut'),
+      bright: k('Clay'),
+      metal: 'Brass',
+      motifs: [m('Key'), m('Owl'), m('Open book'), m('Pocket watch'), m('Moth')],
+      seed: 1300,
+    }),
   ],
   frames: [
     [
@@ -172,5 +280,13 @@ export const quiet: HouseKit = {
     ['Just us', 'a Sunday at home'],
     ['Remember this', 'the ordinary light'],
     ['Still here', 'one year on'],
+    ['Nine small things', 'kept for no reason'],
+    ['A slow week', 'day by day'],
+    ['Found in a drawer', 'and put back again'],
+    ['These years', 'the first book'],
+    ['Notes at night', 'a line for each day'],
+    ['One long view', 'from the window'],
+    ['Three letters', 'read again'],
+    ['Good hours', 'the ones we liked'],
   ],
 };

@@ -95,8 +95,10 @@ export interface Body {
   gloss?: number;
   /** How tight the shine is. */
   polish?: number;
-  /** How much of it one cannot see through, 0 to 1. */
-  opacity?: number;
+  /** How much of it one cannot see through, 0 to 1, everywhere or by place. */
+  opacity?: number | ((x: number, y: number, depth: number) => number);
+  /** Polished metal: it shows the room about it, a window above and a dark table below. */
+  mirror?: boolean;
 }
 
 const unit = ([x, y, z]: Rgb): Rgb => {
@@ -106,12 +108,25 @@ const unit = ([x, y, z]: Rgb): Rgb => {
 const LAMP = unit([-0.52, -0.66, 0.86]);
 const HALF = unit([LAMP[0], LAMP[1], LAMP[2] + 1]);
 
+/** What a polished face that leans by (nx, ny) shows of the room, 0 dark to 1.3 bright. */
+function roomIn(nx: number, ny: number, nz: number): number {
+  // Where a look from straight above is thrown back to.
+  const [rx, ry] = [2 * nz * nx, 2 * nz * ny];
+  const up = -ry * 0.8 - rx * 0.6;
+  const window_ = Math.exp(-(((up - 0.62) / 0.2) ** 2));
+  const horizon = 0.42 * Math.exp(-(((up + 0.12) / 0.1) ** 2));
+  const floor = 0.2 * Math.exp(-(((up + 0.78) / 0.2) ** 2));
+  return Math.min(1.35, 0.6 + 0.16 * up + 0.8 * window_ + floor - horizon);
+}
+
 /** The body as one sees it: diffuse light, a shine, and darkness in its hollows. */
-export function lit({ plate: p, rise, colour, gloss = 0, polish = 24, opacity = 1 }: Body): Canvas {
+export function lit({ plate: p, rise, colour, gloss = 0, polish = 24, opacity = 1, mirror }: Body): Canvas {
+  const solid = typeof opacity === 'number' ? () => opacity : opacity;
   const { width, height, cover, depth } = p;
   const heights = new Float32Array(width * height);
   for (let y = 0, i = 0; y < height; y++)
     for (let x = 0; x < width; x++, i++) heights[i] = cover[i]! > 0.02 ? rise(x, y, depth[i]!) : 0;
+  if (mirror) smoothed(heights, cover, width, height);
   const around = softened(heights, width, height, Math.max(3, Math.round(width / 90)));
   const canvas = createCanvas(width, height);
   const context = canvas.getContext('2d');
@@ -132,15 +147,30 @@ export function lit({ plate: p, rise, colour, gloss = 0, polish = 24, opacity = 
       const shine =
         gloss > 0 ? gloss * Math.max(0, (nx * HALF[0] + ny * HALF[1] + HALF[2]) / l) ** polish : 0;
       const hollow = Math.max(0.55, 1 - Math.max(0, around[i]! - h) * 0.05);
-      const light = (0.42 + 0.58 * diffuse) * hollow;
+      const light = (mirror ? roomIn(nx / l, ny / l, 1 / l) : 0.42 + 0.58 * diffuse) * hollow;
       const [r, g, b] = colour(x, y, depth[i]!);
       data[4 * i] = Math.min(255, r * light + 255 * shine);
       data[4 * i + 1] = Math.min(255, g * light + 255 * shine);
       data[4 * i + 2] = Math.min(255, b * light + 255 * shine);
-      data[4 * i + 3] = 255 * cover[i]! * opacity;
+      data[4 * i + 3] = 255 * cover[i]! * solid(x, y, depth[i]!);
     }
   context.putImageData(image, 0, 0);
   return canvas;
+}
+
+/** A polished face has no steps: its heights are blurred within it. */
+function smoothed(heights: Float32Array, cover: Float32Array, width: number, height: number): void {
+  const whole = heights.map((h, i) => (cover[i]! >= 0.5 ? h : 0));
+  const [sum, weight] = [
+    softened(whole, width, height, 2),
+    softened(
+      cover.map((c) => (c >= 0.5 ? 1 : 0)),
+      width,
+      height,
+      2,
+    ),
+  ];
+  for (let i = 0; i < heights.length; i++) if (weight[i]! > 0.01) heights[i] = sum[i]! / weight[i]!;
 }
 
 /** A box blur, twice. */

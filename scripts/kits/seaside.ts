@@ -1,8 +1,15 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
+import { keepsakes } from './common';
+import { SEA } from './engrave/sea';
 import { SEASIDE } from './icons/seaside';
-import { inkFinder, inksOf, type HouseKit } from './kit';
+import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
+import * as g from './papers/geometry';
+import * as w from './papers/nature';
+import { toile } from './papers/toile';
 import * as t from './tiles';
+
+const m = motifFinder(SEA);
 
 const inks = inksOf(
   'Sailcloth #f6f0e0',
@@ -30,28 +37,135 @@ export const seaside: HouseKit = {
   tags: ['seaside', 'summer', 'holiday'],
   inks,
   icons: SEASIDE,
+  stamps: SEA,
   title: 'abril-fatface',
   titleInk: 'Kite red',
   papers: [
     [
       'Kites aloft',
       'kite wind sky',
-      t.toss(k('Sky'), [k('Sailcloth'), k('Kite red'), k('Deep water')], icons(0, 2, 1, 4), 11),
+      () =>
+        toile({
+          ground: k('Sky'),
+          line: k('Deep water'),
+          strewn: [
+            { motif: m('Kite'), size: 2.3, tone: k('Sailcloth') },
+            { motif: m('Box kite'), size: 1.6, tone: k('Kite red') },
+            { motif: m('Gull'), size: 1.7, tone: k('Sailcloth') },
+          ],
+          seed: 11,
+          lean: 24,
+          between: { ink: k('Sailcloth'), kind: 'dots', count: 70 },
+        }),
     ],
-    ['Deckchair stripe', 'stripe beach summer', t.stripe(k('Sailcloth'), k('Kite red'), k('Buoy'))],
-    ['Swell', 'wave sea water', t.scallops(k('Sailcloth'), k('Lagoon'), k('Sea glass'))],
-    ['Signal check', 'gingham check picnic', t.gingham(k('Sailcloth'), k('Deep water'))],
-    ['Pebble dots', 'dots sand spot', t.spots(k('Dune'), k('Sailcloth'))],
-    ['Tide tables', 'grid ledger number', t.grid(k('Sailcloth'), k('Sky'))],
+    ['Deckchair stripe', 'stripe beach summer', () => t.stripe(k('Sailcloth'), k('Kite red'), k('Buoy'))],
+    ['Swell', 'wave sea water', () => t.scallops(k('Sailcloth'), k('Lagoon'), k('Sea glass'))],
+    ['Signal check', 'gingham check picnic', () => t.gingham(k('Sailcloth'), k('Deep water'))],
+    ['Pebble dots', 'dots sand spot', () => t.spots(k('Dune'), k('Sailcloth'))],
+    ['Tide tables', 'grid ledger number', () => t.grid(k('Sailcloth'), k('Sky'))],
     [
       'Shell hunt',
       'shell starfish beach',
-      t.toss(k('Sailcloth'), [k('Coral'), k('Driftwood'), k('Sea glass')], icons(6, 7, 11, 6), 12, 46),
+      () =>
+        toile({
+          ground: k('Sailcloth'),
+          line: k('Rope'),
+          strewn: [
+            { motif: m('Nautilus'), size: 1.5, tone: k('Coral') },
+            { motif: m('Scallop shell'), size: 1.4, tone: k('Dune') },
+            { motif: m('Turret shell'), size: 1.5, tone: k('Sea glass') },
+            { motif: m('Starfish'), size: 1.2, tone: k('Buoy') },
+            { motif: m('Whelk'), size: 1.3, tone: k('Dune') },
+          ],
+          seed: 12,
+          lean: 180,
+          between: { ink: k('Driftwood'), kind: 'dots', count: 90 },
+        }),
     ],
-    ['Gulls', 'gull bird sky', t.rows(k('Sea glass'), k('Sailcloth'), SEASIDE[4]!, 34)],
-    ['Windbreak', 'plaid check beach', t.plaid(k('Sailcloth'), k('Coral'), k('Lagoon'))],
+    [
+      'Gulls',
+      'gull bird sky',
+      () =>
+        toile({
+          ground: k('Sea glass'),
+          line: k('Harbour'),
+          strewn: [{ motif: m('Gull'), size: 1.6, tone: k('Sailcloth') }],
+          seed: 13,
+          lean: 28,
+        }),
+    ],
+    [
+      'Windbreak',
+      'plaid check beach',
+      () =>
+        g.tartan([
+          [k('Sailcloth'), 16],
+          [k('Coral'), 10],
+          [k('Sailcloth'), 4],
+          [k('Lagoon'), 14],
+          [k('Sailcloth'), 3],
+          [k('Buoy'), 2],
+          [k('Sailcloth'), 12],
+        ]),
+    ],
+    [
+      'Harbour toile',
+      'toile harbour boat',
+      () =>
+        toile({
+          ground: k('Sailcloth'),
+          line: k('Lagoon'),
+          strewn: [
+            { motif: m('Lighthouse'), size: 2.6 },
+            { motif: m('Sailboat'), size: 2 },
+            { motif: m('Anchor'), size: 1.6 },
+            { motif: m('Fish'), size: 1.5 },
+            { motif: m('Compass rose'), size: 1.5 },
+          ],
+          seed: 61,
+          between: { ink: k('Lagoon'), kind: 'dots', count: 60 },
+        }),
+    ],
+    [
+      'Rock pool',
+      'crab urchin shell',
+      () =>
+        toile({
+          ground: k('Lagoon'),
+          line: k('Deep water'),
+          strewn: [
+            { motif: m('Crab'), size: 1.9, tone: k('Coral') },
+            { motif: m('Sea urchin'), size: 1.2, tone: k('Sailcloth') },
+            { motif: m('Scallop shell'), size: 1.3, tone: k('Dune') },
+            { motif: m('Starfish'), size: 1.3, tone: k('Buoy') },
+          ],
+          seed: 62,
+          lean: 180,
+          between: { ink: k('Sea glass'), kind: 'dots', count: 80 },
+        }),
+    ],
+    [
+      'Marbled tide',
+      'marble water sea',
+      () =>
+        w.marble(
+          k('Sailcloth'),
+          [k('Lagoon'), k('Deep water'), k('Sea glass'), k('Sky'), k('Sailcloth')],
+          63,
+          'combed',
+        ),
+    ],
+    ['Soundings', 'map contour chart', () => w.contours(k('Sailcloth'), k('Lagoon'), 64, k('Sky'))],
+    ['Indigo nets', 'indigo stitch dye', () => w.resist(k('Deep water'), k('Sailcloth'), 65, 'diamonds')],
+    ['Boardwalk', 'wood grain board', () => w.woodgrain(k('Dune'), k('Rope'), 66)],
+    [
+      'Washed shore',
+      'watercolour wash sand',
+      () => w.wash(k('Sailcloth'), [k('Sea glass'), k('Sky'), k('Dune')], 67),
+    ],
+    ['Morning haze', 'ombre sky soft', () => w.ombre(k('Sailcloth'), k('Sky'), 68)],
   ],
-  card: ['Sailcloth', 'Dune', 'Lagoon', 'Kite red'],
+  card: ['Sailcloth', 'Dune', 'Lagoon', 'Kite red', 'Sky', 'Coral', 'Deep water', 'Buoy'],
   words: [
     ['hello, wind', 'great-vibes'],
     ['sand in our shoes', 'special-elite'],
@@ -160,6 +274,16 @@ export const seaside: HouseKit = {
       0.2,
       () => b.scrap(3, 2, c('Sailcloth'), c('Sky'), b.PRINTS.grid!, 119),
     ],
+    ...keepsakes({
+      main: k('Lagoon'),
+      second: k('Kite red'),
+      pale: k('Sailcloth'),
+      deep: k('Deep water'),
+      bright: k('Buoy'),
+      metal: 'Brass',
+      motifs: [m('Anchor'), m('Lighthouse'), m('Gull'), m('Sailboat'), m('Scallop shell')],
+      seed: 1000,
+    }),
   ],
   frames: [
     [
@@ -211,5 +335,13 @@ export const seaside: HouseKit = {
     ['Low tide', 'what the sea left'],
     ['Sand & salt', 'one long summer day'],
     ['The crossing', 'first time on the boat'],
+    ['Nine gulls', 'one afternoon on the cliff'],
+    ['Five tides', 'the same beach, all week'],
+    ['Found on the strand', 'pockets full of it'],
+    ['The summer book', 'by the sea'],
+    ['Log of the week', 'what we did, and when'],
+    ['Wide horizon', 'from the very top'],
+    ['Three cards', 'sent from the shore'],
+    ['Rock pools', 'a week of looking down'],
   ],
 };

@@ -7,16 +7,16 @@ export interface Ink {
   colour: string;
 }
 
-const SIDE = 864;
-const fill = ({ name, colour }: Ink, extra = ''): string =>
+export const SIDE = 864;
+export const fill = ({ name, colour }: Ink, extra = ''): string =>
   `fill="${colour}" data-fill-ink="${name}"${extra}`;
-const stroke = ({ name, colour }: Ink, width: number, extra = ''): string =>
+export const stroke = ({ name, colour }: Ink, width: number, extra = ''): string =>
   `fill="none" stroke="${colour}" data-stroke-ink="${name}" stroke-width="${width}" stroke-linecap="round" stroke-linejoin="round"${extra}`;
 
-export function sheet(ground: Ink, w: number, h: number, tile: string, over = ''): string {
+export function sheet(ground: Ink, w: number, h: number, tile: string, over = '', drawings = ''): string {
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="12in" height="12in" viewBox="0 0 ${SIDE} ${SIDE}">` +
-    `<defs><pattern id="t" width="${w}" height="${h}" patternUnits="userSpaceOnUse">${tile}</pattern></defs>` +
+    `<defs>${drawings}<pattern id="t" width="${w}" height="${h}" patternUnits="userSpaceOnUse">${tile}</pattern></defs>` +
     `<rect width="${SIDE}" height="${SIDE}" ${fill(ground)}/>` +
     (tile ? `<rect width="${SIDE}" height="${SIDE}" fill="url(#t)"/>` : '') +
     `${over}</svg>\n`
@@ -186,11 +186,6 @@ export const rows = (a: Ink, b: Ink, icon: Icon, size = 26): string =>
       )
       .join(''),
   );
-
-/** A stamp of a drawing, `size` inches. */
-export const stamp = (data: string, size: number, filled: boolean, weight = 2.6): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="${size}in" height="${size}in" viewBox="-4 -4 108 108">` +
-  `<path d="${data}" ${filled ? 'fill="#000000" fill-rule="evenodd"' : `fill="none" stroke="#000000" stroke-width="${weight}" stroke-linecap="round" stroke-linejoin="round"`}/></svg>\n`;
 
 export type EdgeCut = 'scallop' | 'pinked' | 'wave' | 'lace';
 /** A strip of card cut along one side: a whole number of repeats over 12 in. */

@@ -3,4 +3,5 @@ export * from './cloth';
 export * from './frames';
 export * from './hard';
 export * from './metal';
+export * from './keepsakes';
 export * from './paper';

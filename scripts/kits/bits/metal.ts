@@ -1,7 +1,7 @@
 /** Brads, eyelets, clips and staples. */
 import { Path2D, type Canvas } from '@napi-rs/canvas';
 import { noise } from '../../art/noise';
-import { inch, lit, plate, rgb, rounded, scaled, trimmed } from '../relief';
+import { inch, lit, pileUp, plate, rgb, rounded, scaled, trimmed } from '../relief';
 import { PAD } from './pad';
 
 export function brad(size: number, hex: string, seed: number, shape?: Path2D): Canvas {
@@ -22,10 +22,11 @@ export function brad(size: number, hex: string, seed: number, shape?: Path2D): C
         g.fill();
       }
     }),
-    rise: (_, __, depth) => rounded(depth, d * 0.34) * 0.8,
-    colour: (x, y) => scaled(base, 0.9 + 0.16 * scratches((x + y * 0.6) / 3, (y - x * 0.4) / 34)),
-    gloss: 0.7,
-    polish: 30,
+    rise: (_, __, depth) => rounded(depth, d * 0.4) * 0.8,
+    colour: (x, y) => scaled(base, 1.02 + 0.03 * scratches((x + y * 0.6) / 2, (y - x * 0.4) / 60)),
+    gloss: 0.5,
+    polish: 60,
+    mirror: true,
   });
 }
 /** Wire of radius r (inches) along path data in a box of w x h inches. */
@@ -51,9 +52,10 @@ export function wire(
     lit({
       plate: p,
       rise: (_, __, depth) => rounded(depth, radius),
-      colour: (x, y) => scaled(base, 0.92 + 0.12 * scratch(x / 5, y / 5)),
-      gloss,
-      polish: 22,
+      colour: (x, y) => scaled(base, 1 + 0.03 * scratch(x / 5, y / 5)),
+      gloss: gloss * 0.6,
+      polish: 40,
+      mirror: true,
     }),
   );
 }
@@ -76,6 +78,36 @@ export const staple = (hex: string, seed: number): Canvas =>
     seed,
     0.85,
   );
+/** A pin that closes: its spring coiled, its point under a cap. */
+export function safetyPin(hex: string, seed: number): Canvas {
+  const bow = wire(
+    1.7,
+    0.5,
+    'M1.5 0.12L0.26 0.1C0.08 0.1 0.06 0.34 0.22 0.34C0.36 0.34 0.34 0.16 0.22 0.18C0.12 0.2 0.14 0.4 0.3 0.4L1.46 0.36',
+    0.019,
+    hex,
+    seed,
+  );
+  const base = rgb(hex);
+  const cap = lit({
+    plate: plate(inch(0.3) + 2 * PAD, inch(0.4) + 2 * PAD, (g) => {
+      g.beginPath();
+      g.roundRect(PAD, PAD, inch(0.24), inch(0.36), inch(0.11));
+      g.fill();
+    }),
+    rise: (_, __, depth) => rounded(depth, inch(0.07)),
+    colour: () => base,
+    gloss: 0.4,
+    polish: 50,
+    mirror: true,
+  });
+  return trimmed(
+    pileUp(bow.width + 60, Math.max(bow.height, cap.height) + 30, [
+      { of: bow, x: bow.width / 2 + 6, y: bow.height / 2 + 16, lift: 2 },
+      { of: cap, x: bow.width - 6, y: bow.height / 2 + 16, lift: 4 },
+    ]),
+  );
+}
 /** A metal ring: an eyelet. */
 export function eyelet(size: number, hex: string, seed: number): Canvas {
   const d = inch(size);
@@ -90,8 +122,9 @@ export function eyelet(size: number, hex: string, seed: number): Canvas {
       g.fill('evenodd');
     }),
     rise: (_, __, depth) => rounded(depth, d * 0.13),
-    colour: (x, y) => scaled(base, 0.92 + 0.12 * scratch(x / 4, y / 4)),
-    gloss: 0.75,
-    polish: 24,
+    colour: (x, y) => scaled(base, 1 + 0.03 * scratch(x / 4, y / 4)),
+    gloss: 0.45,
+    polish: 50,
+    mirror: true,
   });
 }

@@ -3,20 +3,9 @@ import { INK_YEARS } from '@/core/calendar/inks';
 import { box, ROUND } from '../compose';
 import { at, type Design } from './design';
 const GARDEN = [
-  ...[
-    'Snail',
-    'Bird',
-    'Seedling',
-    'Daisy',
-    'Tulip',
-    'Bee',
-    'Butterfly',
-    'Watering can',
-    'Carrot',
-    'Mushroom',
-  ],
-  ...['Fern', 'Sprig'],
-];
+  ...['Robin', 'Oak and acorns', 'Seedling in a pot', 'Tulip', 'Bee', 'Butterfly'],
+  ...['Strawberry', 'Poppy', 'Snail', 'Toadstools', 'Pumpkin', 'Pear'],
+].map((name) => `${name}, tone`);
 const PETALS = [
   'Peony flower',
   'Primrose flower',
@@ -54,7 +43,7 @@ export const garden: Design = {
       );
       on.paper('Linen cardstock', box(x + 1.86, y - 0.22, 0.72, 0.72), 0, 'mat', ROUND).thing(
         GARDEN[i]!,
-        ...([x + 2.22, y + 0.14, at([6, -8, 3], i), 0.32, set[1]] as const),
+        ...([x + 2.22, y + 0.14, at([6, -8, 3], i), 0.42, set[1]] as const),
       );
     }
     PETALS.forEach((name, i) => {

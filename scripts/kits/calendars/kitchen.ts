@@ -9,17 +9,17 @@ const KITCHEN: readonly (readonly [
   button: string,
 ])[] = [
   ['Tea towel', 'Enamel', 'Teapot', 'Card cup', 'Enamel button'],
-  ['Sprinkles', 'Jam', 'Heart', 'Felt heart', 'Heart brad'],
+  ['Sprinkles', 'Jam', 'Cherries', 'Felt heart', 'Heart brad'],
   ['Recipe card', 'Butter', 'Whisk', 'Jar label', 'Butter button'],
   ['Kitchen tiles', 'Enamel', 'Rolling pin', 'Wooden teapot', 'Copper brad'],
   ['Oilcloth', 'Jam', 'Cupcake', 'Doily', 'Jam button'],
-  ['Baking day', 'Butter', 'Lemon slice', 'Card cup', 'Butter button'],
-  ['Tablecloth', 'Enamel', 'Jar of jam', 'Felt heart', 'Jam button'],
-  ['Tea at four', 'Jam', 'Cup and saucer', 'Wooden teapot', 'Enamel button'],
-  ['Air mail', 'Enamel', 'Envelope', 'Card envelope', 'Paper clip'],
-  ['Recipe card', 'Jam', 'Wheat', 'Jar label', 'Copper brad'],
-  ['Kitchen tiles', 'Butter', 'Biscuit', 'Card cup', 'Enamel button'],
-  ['Tablecloth', 'Jam', 'Cupcake', 'Doily', 'Heart brad'],
+  ['Baking day', 'Butter', 'Lemon', 'Card cup', 'Butter button'],
+  ['Tablecloth', 'Enamel', 'Jam jar', 'Felt heart', 'Jam button'],
+  ['Tea at four', 'Jam', 'Teacup', 'Wooden teapot', 'Enamel button'],
+  ['Air mail', 'Enamel', 'Letter', 'Card envelope', 'Paper clip'],
+  ['Recipe card', 'Jam', 'Loaf', 'Jar label', 'Copper brad'],
+  ['Kitchen tiles', 'Butter', 'Pretzel', 'Card cup', 'Enamel button'],
+  ['Tablecloth', 'Jam', 'Pie', 'Doily', 'Heart brad'],
 ];
 
 export const kitchen: Design = {
@@ -55,7 +55,7 @@ export const kitchen: Design = {
       ...([x + 1.45, 0.62, at([-4, 5, 2], i), 0.62] as const),
     );
     title(box(c + 0.15, 0.55, 2.3, 0.55), 21, { align: 'left' });
-    on.thing(stamp, c + 2.66, 0.86, at([6, -8, 0], i), 0.42, inks[1]);
+    on.thing(stamp, c + 2.66, 0.86, at([6, -8, 0], i), 0.62, inks[1]);
     month(box(c + 0.15, 1.18, 2.75, 3.25), {
       ...{ layout: 'open', noteScale: 1.8 },
       ...{ numbers: { family: 'zilla-slab' }, heads: { family: 'zilla-slab' } },

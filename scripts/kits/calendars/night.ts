@@ -8,18 +8,18 @@ const NIGHT: readonly (readonly [
   thing: string,
   second: string,
 ])[] = [
-  ['First frost', 'Midnight', 'Snowflake', 'Frost drops', 'Midnight button'],
-  ['Party dots', 'Berry', 'Candle', 'Gift bow', 'Berry button'],
-  ['Pine wood', 'Pine', 'Bell', 'Wooden star', 'Gilt brad'],
+  ['First frost', 'Midnight', 'Snow crystal', 'Frost drops', 'Midnight button'],
+  ['Party dots', 'Berry', 'Candle lantern', 'Gift bow', 'Berry button'],
+  ['Pine wood', 'Pine', 'Bells', 'Wooden star', 'Gilt brad'],
   ['Rooftops', 'Midnight', 'Paper lantern', 'Card lantern', 'Star brad'],
-  ['Wrapping stripe', 'Berry', 'Parcel', 'Card parcel', 'Berry button'],
-  ['Starfield', 'Midnight', 'Moon', 'Felt moon', 'Star brad'],
-  ['Lantern parade', 'Berry', 'Firework', 'Party bunting', 'Gilt brad'],
-  ['Party dots', 'Pine', 'Star', 'Wooden star', 'Midnight button'],
-  ['Scarf', 'Midnight', 'Lantern', 'Card lantern', 'Gilt brad'],
-  ['Rooftops', 'Berry', 'String of lights', 'Felt moon', 'Berry button'],
-  ['Starfield', 'Pine', 'Paper lantern', 'Card parcel', 'Star brad'],
-  ['Holly check', 'Berry', 'Holly branch', 'Gold bow', 'Berry button'],
+  ['Wrapping stripe', 'Berry', 'Gift', 'Card parcel', 'Berry button'],
+  ['Starfield', 'Midnight', 'Star lantern', 'Felt moon', 'Star brad'],
+  ['Lantern parade', 'Berry', 'Fireworks', 'Party bunting', 'Gilt brad'],
+  ['Party dots', 'Pine', 'Sparkler', 'Wooden star', 'Midnight button'],
+  ['Scarf', 'Midnight', 'Ribbed lantern', 'Card lantern', 'Gilt brad'],
+  ['Rooftops', 'Berry', 'Bunting', 'Felt moon', 'Berry button'],
+  ['Starfield', 'Pine', 'Two glasses', 'Card parcel', 'Star brad'],
+  ['Holly check', 'Berry', 'Holly', 'Gold bow', 'Berry button'],
 ];
 
 export const night: Design = {
@@ -48,7 +48,7 @@ export const night: Design = {
     on.paper(`${card} cardstock`, box(p, 0.9, 2.5, 2.5), 0, 'mat', ROUND);
     photo(box(p + 0.13, 1.03, 2.24, 2.24), 0, ROUND);
     title(box(left ? 3.6 : 0.95, 1.2, 3.95, 1.3), 56);
-    on.thing(stamp, left ? 5.6 : 2.9, 2.75, at([-6, 8, 0], i), 0.6, inks[1]);
+    on.thing(stamp, left ? 5.6 : 2.9, 2.75, at([-6, 8, 0], i), 0.85, inks[1]);
     month(box(0.95, 3.9, 6.6, 6.3), {
       ...{ numberScale: 1.6, noteScale: 1.4, numbers: { family: 'zilla-slab' }, heads: { family: 'caveat' } },
     });

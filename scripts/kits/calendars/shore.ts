@@ -14,11 +14,11 @@ const SHORE: readonly (readonly [
   ['Pebble dots', 'Kite red', 'Sailboat', 'Wooden boat', 'Coral button'],
   ['Gulls', 'Dune', 'Gull', 'Loop of rope', 'Driftwood button'],
   ['Kites aloft', 'Kite red', 'Kite', 'Card kite', 'Enamel drops'],
-  ['Deckchair stripe', 'Lagoon', 'Windsock', 'Regatta bow', 'Coral button'],
+  ['Deckchair stripe', 'Lagoon', 'Beach umbrella', 'Regatta bow', 'Coral button'],
   ['Swell', 'Dune', 'Scallop shell', 'Wooden starfish', 'Deep water button'],
-  ['Shell hunt', 'Kite red', 'Sun over sea', 'Wooden boat', 'Brass brad'],
+  ['Shell hunt', 'Kite red', 'Nautilus', 'Wooden boat', 'Brass brad'],
   ['Signal check', 'Dune', 'Bucket and spade', 'Wooden starfish', 'Coral button'],
-  ['Windbreak', 'Lagoon', 'Swallow kite', 'Card kite', 'Driftwood button'],
+  ['Windbreak', 'Lagoon', 'Compass rose', 'Card kite', 'Driftwood button'],
   ['Tide tables', 'Kite red', 'Box kite', 'Loop of rope', 'Brass clip'],
   ['Gulls', 'Lagoon', 'Lighthouse', 'Luggage tag', 'Deep water button'],
   ['Deckchair stripe', 'Dune', 'Starfish', 'Regatta bow', 'Enamel drops'],
@@ -77,14 +77,14 @@ export const shore: Design = {
       photo(box(x + 0.32, 1.07, 6.66, 6.31), turn);
       const side = left ? 9.35 : 1.65;
       on.paper('Sailcloth cardstock', box(side - 1.05, 1.05, 2.1, 2.1), 0, 'mat', punched('sun'))
-        .thing(stamp, side, 2.1, left ? 5 : -5, 0.85, inks[1])
+        .thing(stamp, side, 2.1, left ? 5 : -5, 1.15, inks[1])
         .thing(first, side + (left ? -0.2 : 0.2), 5.4, left ? 8 : -8, 1.25)
         .thing(second, left ? 8.05 : 2.95, 7.25, 10);
     }
     // Below the fold: the month with its neighbours.
     on.paper(paper, box(-0.2, 8.5, 11.4, 1.05), 0, 'paper', undefined, finishOf(0))
       .paper('Sailcloth cardstock', box(0.55, 9.2, 9.9, 7.35), 0, 'mat')
-      .thing(stamp, 1.55, 10.15, -6, 0.72, inks[1]);
+      .thing(stamp, 1.55, 10.05, -6, 0.95, inks[1]);
     title(box(2.4, 9.6, 5.2, 1.05), 46, { align: 'left' });
     small(box(7.25, 9.5, 1.4, 1.22), -1);
     small(box(8.85, 9.5, 1.4, 1.22), 1);
