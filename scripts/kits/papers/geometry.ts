@@ -6,6 +6,29 @@ const n = (v: number): string => String(Math.round(v * 100) / 100);
 const poly = (points: readonly (readonly [number, number])[]): string =>
   `M${points.map(([x, y]) => `${n(x)} ${n(y)}`).join('L')}Z`;
 
+/** Running stitches along a way: `on` of thread, then `off` beneath the cloth, a whole number of them. */
+function sewn(way: (t: number) => readonly [number, number], long: number, on: number, off: number): string {
+  const count = Math.max(1, Math.round(long / (on + off)));
+  const share = on / (on + off);
+  return Array.from({ length: count }, (_, i) => {
+    const from = (i + (1 - share) / 2) / count;
+    const to = (i + (1 + share) / 2) / count;
+    const [a, m, b] = [way(from), way((from + to) / 2), way(to)];
+    // A curve through the middle: its control lies as far again.
+    const c = [2 * m[0] - (a[0] + b[0]) / 2, 2 * m[1] - (a[1] + b[1]) / 2] as const;
+    return `M${n(a[0])} ${n(a[1])}Q${n(c[0])} ${n(c[1])} ${n(b[0])} ${n(b[1])}`;
+  }).join('');
+}
+const straight = (x0: number, y0: number, x1: number, y1: number, on: number, off: number): string =>
+  sewn((t) => [x0 + (x1 - x0) * t, y0 + (y1 - y0) * t], Math.hypot(x1 - x0, y1 - y0), on, off);
+const arc = (cx: number, cy: number, r: number, from: number, to: number, on: number, off: number): string =>
+  sewn(
+    (t) => [cx + r * Math.cos(from + (to - from) * t), cy + r * Math.sin(from + (to - from) * t)],
+    r * Math.abs(to - from),
+    on,
+    off,
+  );
+
 /** Blocks of half squares and quarters, as they are pieced: a star of eight points, a pinwheel, flying geese. */
 export function quilt(a: Ink, inks: readonly Ink[], kind: 'star' | 'pinwheel' | 'geese'): string {
   const u = 36;
@@ -61,14 +84,15 @@ export function quilt(a: Ink, inks: readonly Ink[], kind: 'star' | 'pinwheel' | 
 /** Quilting stitches beside the seams. */
 const stitches = (w: number, step: number, ink: Ink, h = w): string => {
   let d = '';
-  for (let x = 4; x < w; x += step) d += `M${x} 0V${h}`;
-  for (let y = 4; y < h; y += step) d += `M0 ${y}H${w}`;
-  return `<path d="${d}" ${stroke(ink, 0.7, ' stroke-dasharray="3 2.4" opacity="0.75"')}/>`;
+  for (let x = 4; x < w; x += step) d += straight(x, 0, x, h, 3, 2.4);
+  for (let y = 4; y < h; y += step) d += straight(0, y, w, y, 3, 2.4);
+  return `<path d="${d}" ${stroke(ink, 0.7, ' opacity="0.75"')}/>`;
 };
 
 /** Running stitches in three traditional nets: hemp leaf, circles that meet, waves. */
 export function sashiko(ground: Ink, thread: Ink, kind: 'leaf' | 'circles' | 'waves'): string {
-  const dash = ' stroke-dasharray="5.4 2.6"';
+  const [on, off] = [5.4, 2.6];
+  const full = 2 * Math.PI;
   if (kind === 'circles') {
     const r = 36;
     const d = [
@@ -78,43 +102,45 @@ export function sashiko(ground: Ink, thread: Ink, kind: 'leaf' | 'circles' | 'wa
       [2, 2],
       [1, 1],
     ]
-      .map(([x, y]) => `M${(x! - 1) * r} ${y! * r}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`)
+      .map(([x, y]) => arc(x! * r, y! * r, r, 0, full, on, off))
       .join('');
-    return sheet(ground, 2 * r, 2 * r, `<path d="${d}" ${stroke(thread, 1.5, dash)}/>`);
+    return sheet(ground, 2 * r, 2 * r, `<path d="${d}" ${stroke(thread, 1.5)}/>`);
   }
   if (kind === 'waves') {
     const r = 24;
-    // Row over row: each hides the lower half of the one behind it.
-    const scales = Array.from({ length: 9 }, (_, row) => row - 4).flatMap((row) =>
-      [-2, 0, 2, 4].map((x) => [(x + (row % 2 ? 1 : 0)) * r, row * (r / 2)] as const),
-    );
-    const marks = scales.map(
-      ([x, y]) =>
-        `<circle cx="${x}" cy="${y + r / 2}" r="${r}" ${fill(ground)}/>` +
-        [1, 0.68, 0.36]
-          .map(
-            (k) =>
-              `<circle cx="${x}" cy="${y + r / 2}" r="${n(r * k)}" ${stroke(thread, 1.3, ' stroke-dasharray="4 2.2"')}/>`,
-          )
-          .join(''),
-    );
-    return sheet(ground, 2 * r, r, marks.join(''));
+    // Each scale is seen from its top down to the two before it, half a radius lower.
+    const seenTo = (k: number): number => {
+      let a = 0;
+      while (a < Math.PI / 2 + 0.6) {
+        const [x, y] = [k * r * Math.sin(a), -k * r * Math.cos(a)];
+        if (Math.hypot(x - r, y - r / 2) < r || Math.hypot(x, y - r) < r) break;
+        a += 0.01;
+      }
+      return a;
+    };
+    let d = '';
+    for (let row = -2; row <= 3; row++)
+      for (const column of [-1, 0, 1, 2, 3])
+        for (const k of [1, 0.7, 0.4]) {
+          if ((row + column) % 2) continue;
+          const a = seenTo(k);
+          d += arc(column * r, (row * r) / 2 + r / 2, k * r, -Math.PI / 2 - a, -Math.PI / 2 + a, 4, 2.2);
+        }
+    return sheet(ground, 2 * r, r, `<path d="${d}" ${stroke(thread, 1.3)}/>`);
   }
   // Hemp leaf: hexagons of side s whose points all meet.
   const s = 40;
   const h = (s * Math.sqrt(3)) / 2;
-  let d = '';
-  const line = (x0: number, y0: number, x1: number, y1: number) =>
-    (d += `M${n(x0)} ${n(y0)}L${n(x1)} ${n(y1)}`);
+  const lines = new Map<string, string>();
+  const line = (x0: number, y0: number, x1: number, y1: number) => {
+    const ends = [`${n(x0)} ${n(y0)}`, `${n(x1)} ${n(y1)}`].sort().join(' ');
+    if (!lines.has(ends)) lines.set(ends, straight(x0, y0, x1, y1, on, off));
+  };
   const star = (cx: number, cy: number) => {
     for (let k = 0; k < 6; k++) {
       const [a, b] = [(Math.PI * k) / 3, (Math.PI * (k + 1)) / 3];
-      const [ax, ay, bx, by] = [
-        cx + s * Math.cos(a),
-        cy + s * Math.sin(a),
-        cx + s * Math.cos(b),
-        cy + s * Math.sin(b),
-      ];
+      const [ax, ay] = [cx + s * Math.cos(a), cy + s * Math.sin(a)];
+      const [bx, by] = [cx + s * Math.cos(b), cy + s * Math.sin(b)];
       const [gx, gy] = [(cx + ax + bx) / 3, (cy + ay + by) / 3];
       line(cx, cy, ax, ay);
       line(ax, ay, bx, by);
@@ -125,7 +151,7 @@ export function sashiko(ground: Ink, thread: Ink, kind: 'leaf' | 'circles' | 'wa
   };
   for (let i = -1; i <= 3; i++)
     for (let j = -1; j <= 3; j++) star(i * 1.5 * s, (j + (i % 2 ? 0.5 : 0)) * 2 * h);
-  return sheet(ground, 3 * s, 2 * h, `<path d="${d}" ${stroke(thread, 1.3, dash)}/>`);
+  return sheet(ground, 3 * s, 2 * h, `<path d="${[...lines.values()].join('')}" ${stroke(thread, 1.3)}/>`);
 }
 
 /** A sett: so many threads of each ink, to and fro, in twill. */
@@ -141,15 +167,21 @@ export function tartan(sett: readonly (readonly [Ink, number])[], thread = 1.5):
     weft += `<rect y="${n(at)}" width="${n(whole)}" height="${n(w)}" ${fill(ink, ' opacity="0.52"')}/>`;
     at += w;
   }
-  // Twill: the diagonal that two over and two under make.
-  const step = 6 * (whole / (6 * Math.round(whole / 6)));
-  let d = '';
-  for (let x = -whole; x < whole; x += step) d += `M${n(x)} ${n(whole)}L${n(x + whole)} 0`;
+  // Twill: the diagonal that two over and two under make, no farther than the tile.
+  const step = whole / Math.round(whole / 6);
+  const twill = (shift: number): string => {
+    let d = '';
+    for (let x = shift - whole; x < whole; x += step) {
+      const [from, to] = [Math.max(0, -x), Math.min(whole, whole - x)];
+      d += `M${n(x + from)} ${n(whole - from)}L${n(x + to)} ${n(whole - to)}`;
+    }
+    return d;
+  };
   return sheet(
     sett[0]![0],
     whole,
     whole,
-    `${warp}${weft}<path d="${d}" fill="none" stroke="#ffffff" stroke-width="1.1" opacity="0.16"/><path d="${d}" transform="translate(${n(step / 2)} 0)" fill="none" stroke="#1c140c" stroke-width="1.1" opacity="0.1"/>`,
+    `${warp}${weft}<path d="${twill(0)}" fill="none" stroke="#ffffff" stroke-width="1.1" opacity="0.16"/><path d="${twill(step / 2)}" fill="none" stroke="#1c140c" stroke-width="1.1" opacity="0.1"/>`,
   );
 }
 

@@ -137,21 +137,20 @@ export function resist(dye: Ink, light: Ink, seed: number, kind: 'diamonds' | 'r
   const next = random(seed);
   const side = 216;
   let clouds = '';
-  const cloud = (x: number, y: number, r: number) => {
+  // Over all of the sheet: what can be seen through may not meet itself where tiles do.
+  for (let i = 0; i < 40; i++) {
+    const [x, y, r] = [next() * SIDE, next() * SIDE, 50 + 70 * next()];
     const shape = deformed(
-      Array.from({ length: 8 }, (_, i): P => [
-        x + r * Math.cos((i * Math.PI) / 4),
-        y + r * Math.sin((i * Math.PI) / 4),
-      ]),
+      Array.from({ length: 8 }, (_, k): P => {
+        const a = (k * Math.PI) / 4;
+        return [x + r * Math.cos(a), y + r * Math.sin(a)];
+      }),
       2,
       0.3,
       next,
     );
-    for (const dx of [-side, 0, side])
-      for (const dy of [-side, 0, side])
-        clouds += `<path d="${path(shape, dx, dy)}" ${fill(light, ' opacity="0.05"')}/>`;
-  };
-  for (let i = 0; i < 12; i++) cloud(next() * side, next() * side, 30 + 40 * next());
+    clouds += `<path d="${path(shape)}" ${fill(i % 2 ? light : dye, ' opacity="0.07"')}/>`;
+  }
   let marks = '';
   const stitch = (x: number, y: number, a: number) => {
     const [l, w] = [3.2 + 1.6 * next(), 1.5 + 0.9 * next()];
@@ -215,13 +214,13 @@ export function resist(dye: Ink, light: Ink, seed: number, kind: 'diamonds' | 'r
               Math.atan2(y1! - y0!, x1! - x0!),
             );
           }
-  return sheet(dye, side, side, clouds + marks);
+  return sheet(dye, side, side, marks, clouds);
 }
 
 /** One ink that comes up over another, from its foot to its head. */
 export function ombre(a: Ink, b: Ink, seed: number): string {
   const next = random(seed);
-  const bands = 60;
+  const bands = 24;
   const h = SIDE / bands;
   let out = '';
   for (let i = 0; i < bands; i++) {

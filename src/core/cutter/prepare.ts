@@ -33,7 +33,7 @@ export function prepare(places: readonly Place[], settings: CutterSettings): Pre
     const told = once(all);
     doubled.push(told.doubled);
     const points = laid.flatMap(({ part, map }) => (part.rings[0] ?? []).map((point) => apply(map, point)));
-    const deep = points.length ? Math.max(...points.map(({ y }) => y)) : 0;
+    const deep = points.reduce((most, { y }) => Math.max(most, y), 0);
     const area = laid.reduce(
       (sum, { part }) => sum + part.rings.reduce((all, ring) => all + signedArea(ring), 0),
       0,

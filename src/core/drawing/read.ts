@@ -6,10 +6,12 @@ import { XMLParser } from 'fast-xml-parser';
 import svgpath from 'svgpath';
 import { hexOf, rgbOf } from '@/core/color/hex';
 import { formatHex, parseColour } from '@/core/color/spaces';
+import { transformBox } from '@/core/geometry/box';
 import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { parsePath, pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import { Budget } from '@/core/drawing/budget';
 import { CSS_PPI, points, shapeData, spelledOut, transformOf } from '@/core/drawing/shapes';
+import { seenIn } from '@/core/drawing/tiles';
 import { fail, ok, type Result } from '@/core/result';
 import type { Drawing, DrawingPart, Line } from '@/core/drawing/drawing';
 
@@ -335,7 +337,11 @@ class Reader {
       const ty = (first.y + Math.floor(i / columns)) * h + Number(y);
       return { x: a * tx + c * ty, y: b * tx + d * ty };
     });
+    const before = this.parts.length;
     this.group(pattern.children, map, this.style(pattern, START), 1, tiles);
+    const shown = transformBox(map, box);
+    const tiled = this.parts.splice(before).map((part) => seenIn(shown, part));
+    for (const part of tiled) if (part.at.length) this.parts.push(part);
   }
 
   /** A paint as a flat colour; a gradient gives the mean of its stops. Null paints nothing. */

@@ -10,12 +10,16 @@ export interface Box extends Size {
   y: number;
 }
 
+/** The least box about some points, however many; of none it is nowhere. */
 export function boxOfPoints(points: readonly Point[]): Box {
-  const xs = points.map((p) => p.x);
-  const ys = points.map((p) => p.y);
-  const x = Math.min(...xs);
-  const y = Math.min(...ys);
-  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { x, y } of points) {
+    left = Math.min(left, x);
+    top = Math.min(top, y);
+    right = Math.max(right, x);
+    bottom = Math.max(bottom, y);
+  }
+  return { x: left, y: top, width: right - left, height: bottom - top };
 }
 
 /** A box of the given size with its centre at the origin: the frame every piece is described in. */

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { boxOfPoints } from '@/core/geometry/box';
 import {
   apply,
   compose,
@@ -26,6 +27,11 @@ const map = fc
   .map(([x, y, turn, scale, mirror]): Matrix =>
     compose(translation(x, y), rotation(turn), scaling(mirror ? -scale : scale, scale)),
   );
+
+test('the box of very many points is found', () => {
+  const points = Array.from({ length: 400_000 }, (_, i) => ({ x: i % 1000, y: -Math.floor(i / 1000) }));
+  expect(boxOfPoints(points)).toEqual({ x: 0, y: -399, width: 999, height: 399 });
+});
 
 describe('matrices', () => {
   test('a map and its way back leave every point where it was', () => {
