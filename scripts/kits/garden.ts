@@ -28,7 +28,6 @@ const inks = inksOf(
 const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(GARDEN[i]!.solid!);
-const icons = (...list: number[]) => list.map((i) => GARDEN[i]!);
 
 export const garden: HouseKit = {
   id: 'garden-year',

@@ -28,7 +28,6 @@ const inks = inksOf(
 const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(KITCHEN[i]!.solid!);
-const icons = (...list: number[]) => list.map((i) => KITCHEN[i]!);
 
 export const kitchen: HouseKit = {
   id: 'kitchen-table',

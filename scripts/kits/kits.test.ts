@@ -4,8 +4,9 @@ import { scaling } from '@/core/geometry/matrix';
 import { paintDrawing } from '@/output/pixels/marks';
 import { createCanvas } from '@napi-rs/canvas';
 import { node } from '../node/platform';
-import { drawn, engrave, sized, toneOf } from './engrave/press';
-import { shell } from './engrave/sea';
+import { sized } from './engrave/field';
+import { drawn, engrave, toneOf } from './engrave/press';
+import { shell } from './engrave/shells';
 import { HOUSE_KITS } from './kits';
 
 const opened = (svg: string) => {

@@ -29,7 +29,6 @@ const inks = inksOf(
 const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(QUIET[i]!.solid!);
-const icons = (...list: number[]) => list.map((i) => QUIET[i]!);
 
 export const quiet: HouseKit = {
   id: 'quiet-hours',

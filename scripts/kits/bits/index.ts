@@ -4,4 +4,5 @@ export * from './frames';
 export * from './hard';
 export * from './metal';
 export * from './keepsakes';
+export * from './soft';
 export * from './paper';

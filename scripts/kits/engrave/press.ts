@@ -1,20 +1,16 @@
-/**
- * Forms in relief engraved: lines along them that swell with the dark, cross-hatching where it is deepest, contours where they turn
- * away, all hidden by what lies in front.
- */
+/** Forms in relief engraved: lines along them that swell with the dark, cross-hatching where it is deepest, contours where they turn away, all hidden by what lies in front. */
 import { trace } from '@/core/pixels/trace';
-import { cross, dot, moved, scale, sub, unit, type Mark, type Surface, type V3 } from './surface';
+import { Field, fieldOf, FINE } from './field';
+import { darkness, LAMP, Sheet } from './lit';
+import { dot, type Mark, type Surface, unit } from './surface';
 
-/** Pixels an inch of the field in which it is found what lies in front. */
-const FINE = 320;
 /** Inches between lines, at the least; and of a plain contour. */
 const APART = 0.021;
+
 const CONTOUR = 0.0155;
+
 /** Thinnest line that is still cut, inches. */
 const THINNEST = 0.0034;
-const LAMP = unit([-0.5, -0.62, 0.72]);
-/** Light from the other side, so that the dark is never flat. */
-const BACK = unit([0.7, 0.35, 0.5]);
 
 interface P {
   x: number;
@@ -31,194 +27,6 @@ export interface Engraving {
   field: Field;
   width: number;
   height: number;
-}
-
-/** What is seen at each pixel. */
-export class Field {
-  readonly depth: Float32Array;
-  readonly id: Int16Array;
-  constructor(
-    readonly left: number,
-    readonly top: number,
-    readonly columns: number,
-    readonly rows: number,
-  ) {
-    this.depth = new Float32Array(columns * rows).fill(-1e9);
-    this.id = new Int16Array(columns * rows).fill(-1);
-  }
-  private at(x: number, y: number): number {
-    const i = Math.round((x - this.left) * FINE);
-    const j = Math.round((y - this.top) * FINE);
-    return i < 0 || j < 0 || i >= this.columns || j >= this.rows ? -1 : j * this.columns + i;
-  }
-  depthAt(x: number, y: number): number {
-    const k = this.at(x, y);
-    return k < 0 ? -1e9 : this.depth[k]!;
-  }
-  /** Whether a place of a surface is in sight. */
-  sees([x, y, z]: V3, id: number, slack: number): boolean {
-    for (const [dx, dy] of NEAR) {
-      const k = this.at(x + dx / FINE, y + dy / FINE);
-      if (k < 0) continue;
-      if (z >= this.depth[k]! - (this.id[k] === id ? slack : slack * 0.25)) return true;
-    }
-    return false;
-  }
-  triangle(a: V3, b: V3, c: V3, id: number): void {
-    const [ax, ay] = [(a[0] - this.left) * FINE, (a[1] - this.top) * FINE];
-    const [bx, by] = [(b[0] - this.left) * FINE, (b[1] - this.top) * FINE];
-    const [cx, cy] = [(c[0] - this.left) * FINE, (c[1] - this.top) * FINE];
-    const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
-    if (Math.abs(area) < 1e-9) return;
-    const x0 = Math.max(0, Math.ceil(Math.min(ax, bx, cx)));
-    const x1 = Math.min(this.columns - 1, Math.floor(Math.max(ax, bx, cx)));
-    const y0 = Math.max(0, Math.ceil(Math.min(ay, by, cy)));
-    const y1 = Math.min(this.rows - 1, Math.floor(Math.max(ay, by, cy)));
-    for (let y = y0; y <= y1; y++)
-      for (let x = x0; x <= x1; x++) {
-        const q = ((x - ax) * (cy - ay) - (y - ay) * (cx - ax)) / area;
-        const r = ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / area;
-        if (q < -1e-6 || r < -1e-6 || q + r > 1 + 1e-6) continue;
-        const z = a[2] + q * (b[2] - a[2]) + r * (c[2] - a[2]);
-        const k = y * this.columns + x;
-        if (z > this.depth[k]!) {
-          this.depth[k] = z;
-          this.id[k] = id;
-        }
-      }
-  }
-}
-const NEAR = [
-  [0, 0],
-  [1.6, 0],
-  [-1.6, 0],
-  [0, 1.6],
-  [0, -1.6],
-] as const;
-
-const MARGIN = 0.05;
-
-/** What is seen of some forms, from straight above. */
-export function fieldOf(surfaces: readonly Surface[]): Field {
-  const grids = surfaces.map(gridOf);
-  const all = grids.flatMap(({ points }) => points);
-  const xs = all.map(([x]) => x);
-  const ys = all.map(([, y]) => y);
-  const least = (of: readonly number[]) => of.reduce((a, b) => Math.min(a, b), Infinity);
-  const most = (of: readonly number[]) => of.reduce((a, b) => Math.max(a, b), -Infinity);
-  const [left, top] = [least(xs) - MARGIN, least(ys) - MARGIN];
-  const field = new Field(
-    left,
-    top,
-    Math.ceil((most(xs) + MARGIN - left) * FINE),
-    Math.ceil((most(ys) + MARGIN - top) * FINE),
-  );
-  grids.forEach(({ points, nu, nv, hole }, id) => {
-    for (let i = 0; i < nu; i++)
-      for (let j = 0; j < nv; j++) {
-        if (hole((i + 0.5) / nu, (j + 0.5) / nv)) continue;
-        const at = (di: number, dj: number) => points[(i + di) * (nv + 1) + j + dj]!;
-        field.triangle(at(0, 0), at(1, 0), at(0, 1), id);
-        field.triangle(at(1, 1), at(0, 1), at(1, 0), id);
-      }
-  });
-  return field;
-}
-
-function gridOf({ at, steps: [nu, nv], hole = () => false }: Surface) {
-  const points: V3[] = [];
-  for (let i = 0; i <= nu; i++) for (let j = 0; j <= nv; j++) points.push(at(i / nu, j / nv));
-  return { points, nu, nv, hole };
-}
-
-/** How many times finer lines are drawn than it is found what hides them. */
-const FINER = 3;
-
-interface Spot {
-  p: V3;
-  du: V3;
-  dv: V3;
-  /** Towards the viewer. */
-  n: V3;
-}
-
-/** A surface as lines are drawn on it: its places and their slopes, sampled once. */
-class Sheet {
-  readonly nu: number;
-  readonly nv: number;
-  /** Place, slope along u, slope along v: nine numbers a node. */
-  private readonly nodes: Float64Array;
-  constructor(
-    readonly surface: Surface,
-    readonly id: number,
-  ) {
-    const [nu, nv] = ([this.nu, this.nv] = [surface.steps[0] * FINER, surface.steps[1] * FINER]);
-    const n = (this.nodes = new Float64Array(9 * (nu + 1) * (nv + 1)));
-    const k = (i: number, j: number) => 9 * (i * (nv + 1) + j);
-    for (let i = 0; i <= nu; i++) for (let j = 0; j <= nv; j++) n.set(surface.at(i / nu, j / nv), k(i, j));
-    for (let i = 0; i <= nu; i++)
-      for (let j = 0; j <= nv; j++) {
-        const [i0, i1, j0, j1] = [
-          Math.max(0, i - 1),
-          Math.min(nu, i + 1),
-          Math.max(0, j - 1),
-          Math.min(nv, j + 1),
-        ];
-        for (let c = 0; c < 3; c++) {
-          n[k(i, j) + 3 + c] = ((n[k(i1, j) + c]! - n[k(i0, j) + c]!) * nu) / (i1 - i0);
-          n[k(i, j) + 6 + c] = ((n[k(i, j1) + c]! - n[k(i, j0) + c]!) * nv) / (j1 - j0);
-        }
-      }
-  }
-  /** The z of the cross product of the slopes at a node: its sign says which way it faces. */
-  facing(i: number, j: number): number {
-    const k = 9 * (i * (this.nv + 1) + j);
-    const n = this.nodes;
-    return n[k + 3]! * n[k + 7]! - n[k + 4]! * n[k + 6]!;
-  }
-  private between(u: number, v: number, from: number): V3 {
-    const { nu, nv, nodes: n } = this;
-    const i = Math.min(nu - 1, Math.floor(u * nu));
-    const j = Math.min(nv - 1, Math.floor(v * nv));
-    const [f, g] = [u * nu - i, v * nv - j];
-    const k = 9 * (i * (nv + 1) + j) + from;
-    const [kb, kc, kd] = [k + 9 * (nv + 1), k + 9, k + 9 * (nv + 2)];
-    const [wa, wb, wc, wd] = [(1 - f) * (1 - g), f * (1 - g), (1 - f) * g, f * g];
-    return [
-      n[k]! * wa + n[kb]! * wb + n[kc]! * wc + n[kd]! * wd,
-      n[k + 1]! * wa + n[kb + 1]! * wb + n[kc + 1]! * wc + n[kd + 1]! * wd,
-      n[k + 2]! * wa + n[kb + 2]! * wb + n[kc + 2]! * wc + n[kd + 2]! * wd,
-    ];
-  }
-  at(u: number, v: number): V3 {
-    return this.between(u, v, 0);
-  }
-  spot(u: number, v: number): Spot {
-    const [du, dv] = [this.between(u, v, 3), this.between(u, v, 6)];
-    const n = unit(cross(du, dv));
-    return { p: this.at(u, v), du, dv, n: n[2] < 0 ? scale(n, -1) : n };
-  }
-  gone(u: number, v: number): boolean {
-    return this.surface.hole?.(u, v) ?? false;
-  }
-}
-
-/** How dark a place is, 0 to 1: what the lamp leaves, what stands in its way, and its own tone. */
-function darkness(surface: Surface, u: number, v: number, p: V3, n: V3, field: Field): number {
-  const tone = typeof surface.tone === 'function' ? surface.tone(u, v) : (surface.tone ?? 0);
-  const lit = Math.max(0, dot(n, LAMP));
-  const back = 0.28 * Math.max(0, dot(n, BACK));
-  let cast = 0;
-  // Whatever rises above the way to the lamp throws its shade.
-  for (let s = 0.02; s < 0.3; s += 0.02) {
-    const over = field.depthAt(p[0] + LAMP[0] * s, p[1] + LAMP[1] * s) - (p[2] + LAMP[2] * s + 0.012);
-    if (over > 0) {
-      cast = 0.5 * (1 - s / 0.36);
-      break;
-    }
-  }
-  const dark = 1 - Math.min(1, (lit * 1.12 + back) * (1 - 0.55 * cast)) + 0.75 * tone + 0.35 * cast;
-  return Math.min(1, Math.max(0, dark));
 }
 
 const zeros = (i: number): number => (i === 0 ? 30 : 31 - Math.clz32(i & -i));
@@ -467,19 +275,6 @@ function smoothed(points: readonly (readonly [number, number])[], sharp: readonl
   return `${d}z`;
 }
 
-/** Forms as large as they are wished: `size` inches along their longer side. */
-export function sized(surfaces: readonly Surface[], size: number): Surface[] {
-  const all = surfaces.flatMap((one) => gridOf(one).points);
-  const span = (k: 0 | 1): number => {
-    const [least, most] = all.reduce<[number, number]>(
-      ([a, b], p) => [Math.min(a, p[k]), Math.max(b, p[k])],
-      [Infinity, -Infinity],
-    );
-    return most - least;
-  };
-  return moved(surfaces, { size: (size - 2 * MARGIN) / Math.max(span(0), span(1)) });
-}
-
 /** Engraves some forms. Its size is what they take, inches; `coarse` is how many times farther apart its lines are than a stamp's. */
 export function engrave(surfaces: readonly Surface[], coarse = 1): Engraving {
   const field = fieldOf(surfaces);
@@ -506,6 +301,7 @@ export function engrave(surfaces: readonly Surface[], coarse = 1): Engraving {
 
 /** Pixels an inch in which a tone is looked for. */
 const COARSE = FINE / 2;
+
 /** What is lit more than this is left out of a tone: a highlight. */
 const BRIGHTEST = 0.965;
 

@@ -1,6 +1,7 @@
 /** Papers printed with a kit's own engravings: scattered over a tile so that none touches another, with their tone beneath. */
 import { random } from '@/core/random';
-import { engrave, sized, toneOf, type Engraving } from '../engrave/press';
+import { sized } from '../engrave/field';
+import { engrave, toneOf, type Engraving } from '../engrave/press';
 import type { Motif } from '../engrave/surface';
 import { fill, sheet, stroke, type Ink } from '../tiles';
 

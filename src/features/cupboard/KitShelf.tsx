@@ -7,10 +7,11 @@ import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconDownload, IconFolder, IconHeart, IconPencil, IconStack2 } from '@tabler/icons-react';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Kit } from '@/core/supplies/model';
 import type { Filter } from '@/core/supplies/search';
 import { KeepKits } from '@/features/cupboard/KeepKits';
+import { KitCover, onCover } from '@/features/cupboard/KitCover';
 import { KitSheet } from '@/features/cupboard/KitSheet';
 import type { Bringing } from '@/features/cupboard/useBringing';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
@@ -27,6 +28,19 @@ interface Props {
 export function KitShelf({ cupboard, shown, onShow, bringing }: Props) {
   const notify = useNotify();
   const [editing, setEditing] = useState<Kit | null>(null);
+  const covers = useMemo(
+    () =>
+      new Map(
+        cupboard.kits.map((kit) => [
+          kit.id,
+          onCover(
+            kit,
+            cupboard.find('', { kit: kit.id }, () => false).toSorted((a, b) => a.order - b.order),
+          ),
+        ]),
+      ),
+    [cupboard],
+  );
   const save = async (kit: Kit) => {
     tell(
       await saveKit(
@@ -77,6 +91,7 @@ export function KitShelf({ cupboard, shown, onShow, bringing }: Props) {
         <Row
           key={kit.id}
           name={kit.name}
+          icon={<KitCover supplies={covers.get(kit.id) ?? []} />}
           on={shown.kit === kit.id}
           onShow={() => onShow({ kit: kit.id })}
           actions={
