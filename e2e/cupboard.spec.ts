@@ -281,3 +281,15 @@ for (const scheme of ['light', 'dark'] as const)
     await page.waitForTimeout(300);
     expect(await axe(page)).toEqual([]);
   });
+
+test('a cupboard that cannot be opened says so, and is opened at the next try', async ({ page }) => {
+  await page.route('**/house/kits.json', (route) => route.abort());
+  await page.goto('/cupboard');
+  await expect(page.getByRole('status')).toContainText('The cupboard could not be opened just now.');
+  await page.unroute('**/house/kits.json');
+  await page.getByRole('button', { name: 'Try again' }).press('Enter');
+  await expect(page.getByRole('option', { name: /^Kites aloft, / })).toBeVisible();
+  // On the shelf a kit is known by its own papers.
+  await page.getByRole('button', { name: 'Windward', exact: true }).click();
+  await expect(page.getByText(/supplies in Windward/)).toBeVisible();
+});

@@ -1,7 +1,7 @@
 /** Names out of files: one line of what can be seen. */
 import fc from 'fast-check';
 import { withCleanNames } from '@/core/project/names';
-import { asName } from '@/core/text/named';
+import { asName, calledFile } from '@/core/text/named';
 import { assetOf, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
 
 test('what is not seen, or turns letters round, is gone; scripts and emoji are as they were', () => {
@@ -13,6 +13,9 @@ test('what is not seen, or turns letters round, is gone; scripts and emoji are a
     expect(asName(whole, 400)).toBe(whole.normalize('NFC'));
   expect(asName('\ud800half', 400)).toBe('half');
   expect(asName('🪁🪁', 3)).toBe('🪁');
+  // What is told of a file is told by the name one sees.
+  expect(calledFile('box/kite\u202egnp.svg')).toBe('kitegnp.svg');
+  expect(calledFile('\u200b')).toBe('A file');
 });
 
 test('any text becomes a name that stays as it is', () => {

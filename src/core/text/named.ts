@@ -24,3 +24,6 @@ export const asName = (text: string, longest: number): string =>
     .slice(0, longest)
     .replace(/[\ud800-\udbff]$/, '')
     .trim();
+
+/** How a file is called in a sentence: the last part of its path, as it is shown. */
+export const calledFile = (path: string): string => asName(path.split('/').pop()!, 400) || 'A file';

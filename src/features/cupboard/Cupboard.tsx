@@ -38,13 +38,22 @@ export interface CupboardProps {
 }
 
 export function Cupboard(props: CupboardProps) {
-  const cupboard = useCupboard();
+  const { cupboard, again } = useCupboard();
   if (!cupboard)
     return (
       <Box role="status" sx={{ flex: 1, display: 'grid', placeItems: 'center' }}>
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <CircularProgress size={24} aria-hidden /> Opening the cupboard …
-        </Box>
+        {again ? (
+          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2, alignItems: 'center' }}>
+            The cupboard could not be opened just now. Everything in it is kept.
+            <Button variant="outlined" onClick={again}>
+              Try again
+            </Button>
+          </Box>
+        ) : (
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+            <CircularProgress size={24} aria-hidden /> Opening the cupboard …
+          </Box>
+        )}
       </Box>
     );
   return <Open {...props} cupboard={cupboard} />;

@@ -19,6 +19,7 @@ import {
 import { newId } from '@/features/shared/ids';
 import { storePage } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
+import { calledFile } from '@/core/text/named';
 import { FILE_ENDING } from '@/storage/file-limits';
 
 /** A supply as it may become, with what was guessed of it. */
@@ -92,10 +93,10 @@ async function sourcesIn(
     if (ending.endsWith('.zip') || content === 'zip') {
       const listed = await listZip(file);
       if (!listed.ok) {
-        skipped.push(`${file.name} ${listed.message}.`);
+        skipped.push(`${calledFile(file.name)} ${listed.message}.`);
         continue;
       }
-      skipped.push(...listed.value.skipped.map((line) => `${file.name}: ${line}`));
+      skipped.push(...listed.value.skipped.map((line) => `${calledFile(file.name)}: ${line}`));
       marks.push(...(listed.value.marks ?? []));
       for (const { at, paths, kit } of listed.value.kits) {
         const source = sourceOf(kit?.kit.name ?? plainName(file.name));

@@ -6,7 +6,6 @@ import { SupplySearch, tagsInUse, type Filter } from '@/core/supplies/search';
 import { addKit, openCupboard, putKit, putSupplies, takeOut } from '@/storage/supplies';
 import { useStillDrawn } from '@/features/shared/StillDrawn';
 import { houseStocked } from '@/features/shared/stock';
-import { useNotify } from '@/ui/notices';
 
 interface Stock {
   search: SupplySearch;
@@ -43,17 +42,17 @@ async function stocked(): Promise<Stock> {
 const inOrder = (a: Kit, b: Kit): number =>
   Number(b.house) - Number(a.house) || a.name.localeCompare(b.name, 'en');
 
-export function useCupboard(): Cupboard | null {
-  const notify = useNotify();
+/** The cupboard once it is open; `again` tries once more where it could not be opened. */
+export function useCupboard(): { cupboard: Cupboard | null; again: (() => void) | null } {
   const [stock, setStock] = useState<Stock | null>(null);
+  const [tries, setTries] = useState(0);
+  const [failed, setFailed] = useState(-1);
   // What comes late is looked up again.
   const late = useStillDrawn();
 
   useEffect(() => {
-    stocked().then(setStock, () =>
-      notify({ text: 'The cupboard could not be opened. Reload the page to try again.', tone: 'error' }),
-    );
-  }, [notify, late]);
+    stocked().then(setStock, () => setFailed(tries));
+  }, [tries, late]);
 
   const changed = useCallback(
     (kits?: ReadonlyMap<string, Kit>) =>
@@ -64,7 +63,8 @@ export function useCupboard(): Cupboard | null {
     [],
   );
 
-  return useMemo(() => {
+  const again = useMemo(() => (failed === tries ? () => setTries(tries + 1) : null), [failed, tries]);
+  const cupboard = useMemo<Cupboard | null>(() => {
     if (!stock) return null;
     const { search, kits, version } = stock;
     return {
@@ -118,4 +118,5 @@ export function useCupboard(): Cupboard | null {
       },
     };
   }, [stock, changed]);
+  return { cupboard, again };
 }

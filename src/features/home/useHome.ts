@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { startTransition, useCallback, useEffect, useState } from 'react';
 import type { Supply } from '@/core/supplies/model';
+import { calledFile } from '@/core/text/named';
 import type { Begun } from '@/features/home/begin';
 import { bringDemo } from '@/features/home/demo';
 import { useListed, type HomeProject } from '@/features/home/useListed';
@@ -61,10 +62,10 @@ export function useHome(demo: boolean) {
         let trouble = false;
         const { signal, stop } = stopping();
         for (const [i, file] of files.entries()) {
-          const says = `Opening ${file.name}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''} …`;
+          const says = `Opening ${calledFile(file.name)}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''} …`;
           setBusy({ says, stop });
           if (signal.aborted) {
-            lines.push(`${file.name} was not opened. It was stopped.`);
+            lines.push(`${calledFile(file.name)} was not opened. It was stopped.`);
             continue;
           }
           const opened = await (

@@ -13,6 +13,7 @@ import type { Facts } from '@/workers/facts';
 import type { Imported, Importer, SeenFont } from '@/workers/import.worker';
 import type { SheetParts } from '@/workers/sheet';
 import type { Tracing } from '@/core/pixels/outline';
+import { calledFile } from '@/core/text/named';
 import type { ToldTones, Traced } from '@/workers/template';
 
 /** A file as it is chosen, or one inside a kit's zip. */
@@ -76,7 +77,7 @@ export async function bringIn(
     imported: Result<Imported> | null,
     { file, path, index }: { file: File; path: string; index: number },
   ) => {
-    const name = path.split('/').pop()!;
+    const name = calledFile(path);
     try {
       if (!imported) throw new Error('unreadable');
       if (!imported.ok) result.refused.push(`${name} ${imported.message}.`);
@@ -104,7 +105,7 @@ export async function bringIn(
     let storing = Promise.resolve();
     for (let next = queue.shift(); next; next = queue.shift()) {
       const { file, path, zipped, known, index } = next;
-      const name = path.split('/').pop()!;
+      const name = calledFile(path);
       if (cancel.aborted || result.full) {
         result.left.push(name);
         continue;
@@ -202,11 +203,14 @@ export const unpackedProject = (file: Blob, signal?: AbortSignal): Promise<Resul
 
 /** Outlines of a file for cutters, or of a drawing. */
 export const outlinesOf = (file: File): Promise<Result<ReadOutlines>> =>
-  asked(file, async (reader) => reader.outlinesOf(file, file.name), { name: file.name });
+  asked(file, async (reader) => reader.outlinesOf(file, file.name), { name: calledFile(file.name) });
 
 /** What a font file is, looked at beside the page. Throws JobEnded where that is cancelled. */
 export const seenFont = (file: File, sha: string, signal: AbortSignal): Promise<Result<SeenFont>> =>
-  asked(file, async (reader) => reader.seeFont(file, file.name, sha), { name: file.name, signal });
+  asked(file, async (reader) => reader.seeFont(file, file.name, sha), {
+    name: calledFile(file.name),
+    signal,
+  });
 
 /** What to tell a person afterwards; null when all went well. */
 export function describeTrouble({ arrived, assets, refused, left, full }: BroughtIn): string | null {

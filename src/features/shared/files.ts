@@ -5,6 +5,7 @@ import type { Project } from '@/core/project/model';
 import { fileTitle } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import { withCleanNames } from '@/core/project/names';
+import { calledFile } from '@/core/text/named';
 import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
@@ -34,7 +35,7 @@ export async function openFile(
     ...how
   }: Opening & { change?: (project: Project) => Promise<Project> } = {},
 ): Promise<OpenedProject> {
-  const refused = (why: string) => fail(`${file.name} was not opened. ${why}`);
+  const refused = (why: string) => fail(`${calledFile(file.name)} was not opened. ${why}`);
   if (file.size > LIMITS.unpacked) return refused(`It is larger than ${LIMITS.unpacked / 2 ** 30} GB.`);
   const brought: string[] = [];
   try {
@@ -52,7 +53,7 @@ export async function openFile(
     // What came in before there was no more room is of no use by itself.
     await throwOutUnused(brought).catch(() => {});
     if (how.signal?.aborted) return refused('It was stopped; nothing of it is left.');
-    return fail(inWords(error, `${file.name} was not opened`));
+    return fail(inWords(error, `${calledFile(file.name)} was not opened`));
   }
 }
 

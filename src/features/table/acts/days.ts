@@ -8,6 +8,7 @@ import { newId } from '@/features/shared/ids';
 import { yearsOf } from '@/features/table/acts/calendar';
 import type { SessionStore } from '@/features/table/session';
 import { fail } from '@/core/result';
+import { calledFile } from '@/core/text/named';
 import { Hands, limitFor } from '@/workers/hands';
 import type { DaysReader } from '@/workers/days.worker';
 
@@ -34,7 +35,7 @@ export async function daysOfFile(store: SessionStore, file: File): Promise<strin
   const read = await readers
     .do(async (days) => days.read(file, from, to), { limit: limitFor(file) })
     .catch(() => fail('It takes too long to be read, or more memory than there is. Nothing was put in.'));
-  if (!read.ok) return [`${file.name}: ${read.message}`];
+  if (!read.ok) return [`${calledFile(file.name)}: ${read.message}`];
   const { events = [] } = store.getState().history.project;
   const known = new Set(events.map(sameDay));
   const fresh = read.value.events.filter((event) => !known.has(sameDay(event)));
@@ -43,7 +44,7 @@ export async function daysOfFile(store: SessionStore, file: File): Promise<strin
   if (taken.length) remember(store, taken, `put in ${taken.length} ${taken.length === 1 ? 'day' : 'days'}`);
   const twice = read.value.events.length - fresh.length;
   return [
-    `${taken.length} ${taken.length === 1 ? 'day' : 'days'} put in from ${file.name}.`,
+    `${taken.length} ${taken.length === 1 ? 'day' : 'days'} put in from ${calledFile(file.name)}.`,
     ...(twice ? [`${twice} ${twice === 1 ? 'was' : 'were'} known already.`] : []),
     ...(fresh.length > room
       ? [`${fresh.length - room} found no room: a project holds ${MOST_EVENTS.toLocaleString('en')}.`]

@@ -9,6 +9,7 @@ import { LARGEST_PROFILE, pressProfile } from '@/core/press/profile';
 import { bringProfile, takeOutProfile } from '@/core/project/edits/profiles';
 import { fail, type Result } from '@/core/result';
 import { sha256 } from '@/core/sha';
+import { calledFile } from '@/core/text/named';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { storeFile } from '@/storage/assets';
 import { inWords } from '@/storage/trouble';
@@ -54,7 +55,7 @@ export function OwnProfiles({ onBrought }: Props) {
           void bring(file)
             .catch((error) => fail(inWords(error, 'The profile was not kept')))
             .then((brought) => {
-              setProblem(brought.ok ? null : `${file.name}: ${brought.message}`);
+              setProblem(brought.ok ? null : `${calledFile(file.name)}: ${brought.message}`);
               if (brought.ok) onBrought(brought.value);
             });
         }}

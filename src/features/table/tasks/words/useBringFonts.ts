@@ -5,6 +5,7 @@ import { LONGEST_FONT_NAME } from '@/core/text/named';
 import { sha256 } from '@/core/sha';
 import { ownFamily } from '@/core/text/families';
 import { openFont } from '@/core/text/shaper';
+import { calledFile } from '@/core/text/named';
 import { seenFont } from '@/features/shared/bringIn';
 import { useRoom } from '@/features/table/room/context';
 import { storeFile } from '@/storage/assets';
@@ -37,7 +38,8 @@ export function useBringFonts() {
         await storeFile(sha, file);
       } catch (error) {
         const why = isFull(error) ? 'there is no room left in this browser’s store' : 'it could not be kept';
-        return { name: file.name, says: [`${file.name} was not brought in: ${why}.`], how: 'refused' };
+        const name = calledFile(file.name);
+        return { name, says: [`${name} was not brought in: ${why}.`], how: 'refused' };
       }
       const family = ownFamily(sha);
       const font = await openFont(family, new Uint8Array(await plain.arrayBuffer()));
@@ -56,12 +58,13 @@ export function useBringFonts() {
     setTold([]);
     setAsking([]);
     for (const [at, file] of files.entries()) {
-      setBusy({ at: at + 1, of: files.length, name: file.name });
+      const called = calledFile(file.name);
+      setBusy({ at: at + 1, of: files.length, name: called });
       const tell = (one: Told) => setTold((before) => [...before, one]);
       try {
         const sha = await sha256(new Uint8Array(await file.arrayBuffer()));
         const seen = await seenFont(file, sha, controller.signal);
-        if (!seen.ok) tell({ name: file.name, says: [seen.message], how: 'refused' });
+        if (!seen.ok) tell({ name: called, says: [seen.message], how: 'refused' });
         else if (seen.value.few) setAsking((before) => [...before, { ...seen.value, file, sha }]);
         else tell(await taken({ ...seen.value, file, sha }));
       } catch (error) {
@@ -69,7 +72,7 @@ export function useBringFonts() {
           tell({ name: '', says: [`Stopped: ${files.length - at} not brought in.`], how: 'left' });
           break;
         }
-        tell({ name: file.name, says: [`${file.name} could not be read.`], how: 'refused' });
+        tell({ name: called, says: [`${called} could not be read.`], how: 'refused' });
       }
     }
     cancelling.current = null;
