@@ -1,13 +1,24 @@
 /** What the kits are made of: shells as the paper has them, papers without seams, stamps that are themselves and readable. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { createCanvas } from '@napi-rs/canvas';
 import { readDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
+import type { Kit, Supply } from '@/core/supplies/model';
 import { paintDrawing } from '@/output/pixels/marks';
-import { createCanvas } from '@napi-rs/canvas';
-import { node } from '../node/platform';
-import { sized } from './engrave/field';
-import { drawn, engrave, toneOf } from './engrave/press';
+import { node, ROOT } from '../node/platform';
 import { shell } from './engrave/shells';
 import { HOUSE_KITS } from './kits';
+
+/** The kits as they were drawn. */
+const { kits, supplies }: { kits: Kit[]; supplies: Supply[] } = JSON.parse(
+  readFileSync(join(ROOT, 'public/house/kits.json'), 'utf8'),
+);
+const fileOf = ({ at }: Supply): string => readFileSync(join(ROOT, 'public', at!), 'utf8');
+const ofKind = (kit: string, kind: Supply['kind']): Supply[] =>
+  supplies.filter((one) => one.kit === kit && one.kind === kind);
+/** Letters an SVG may have. */
+const LARGEST = 225_000;
 
 const opened = (svg: string) => {
   const read = readDrawing(svg);
@@ -47,20 +58,24 @@ test('a shell grows by W a turn, and its parts keep D and T (Raup 1966)', () => 
   expect(Math.hypot(a[0]!, a[2]!)).toBeCloseTo(rc, 6);
 });
 
-test('stamps are true-sized, small enough to be opened at once, and no two alike', () => {
-  const prints = new Map<string, string>();
-  for (const kit of HOUSE_KITS) {
-    expect(kit.stamps.length + kit.stamps.filter(({ tone }) => tone).length).toBeGreaterThanOrEqual(24);
-    for (const { name, tags, size, forms } of kit.stamps.filter((_, i) => i % 7 === 0)) {
-      const cut = engrave(sized(forms(), size));
-      const svg = drawn(cut);
-      expect(svg.length).toBeLessThan(225_000);
-      expect(`${tags} stamp engraving`.split(' ').length).toBeGreaterThanOrEqual(4);
+test('stamps are tagged, true-sized, small enough to be opened at once, and no two alike; a tone fits its lines', () => {
+  for (const { id, stamps } of HOUSE_KITS) {
+    const prints = new Map<string, string>();
+    const drawn = ofKind(id, 'stamp');
+    expect(drawn.length).toBeGreaterThanOrEqual(24);
+    for (const supply of drawn) {
+      expect(supply.tags.length).toBeGreaterThanOrEqual(4);
+      expect(fileOf(supply).length).toBeLessThan(LARGEST);
+    }
+    for (const { name, size, tone } of stamps.filter((_, i) => i % 4 === 0)) {
+      const supply = drawn.find((one) => one.name === name)!;
+      const svg = fileOf(supply);
       const drawing = opened(svg);
       expect(Math.abs(Math.max(drawing.width, drawing.height) / 72 - size)).toBeLessThan(0.15);
-      // The tone lies beneath the lines: in the same box.
-      const tone = opened(drawn({ ...cut, line: toneOf(cut) }));
-      expect([tone.width, tone.height]).toEqual([drawing.width, drawing.height]);
+      if (tone) {
+        const beneath = opened(fileOf(drawn.find((one) => one.name === `${name}, tone`)!));
+        expect([beneath.width, beneath.height]).toEqual([drawing.width, drawing.height]);
+      }
       // A difference hash: which of two neighbours is darker, 8 x 8 (after Krawetz 2013).
       const pixels = painted(svg, 90);
       const cell = (i: number, j: number): number => {
@@ -83,43 +98,40 @@ test('stamps are true-sized, small enough to be opened at once, and no two alike
 });
 
 test('papers: as many as promised, in their own inks, without a seam where they repeat', () => {
-  for (const kit of HOUSE_KITS) {
-    expect(kit.papers.length + kit.card.length).toBeGreaterThanOrEqual(24);
-    expect(new Set(kit.papers.map(([name]) => name)).size).toBe(kit.papers.length);
-    const inks = new Map(kit.inks.map(({ name, colour }) => [name, colour]));
-    for (const [name, , draw] of kit.papers.filter((_, i) => i % 3 === 0)) {
-      const svg = draw();
-      expect(svg.length).toBeLessThan(225_000);
+  expect(kits.filter(({ house }) => house).length).toBeGreaterThan(HOUSE_KITS.length);
+  for (const { id, inks: own } of HOUSE_KITS) {
+    const papers = ofKind(id, 'paper');
+    expect(papers.length + ofKind(id, 'cardstock').length).toBeGreaterThanOrEqual(24);
+    expect(new Set(papers.map(({ name }) => name)).size).toBe(papers.length);
+    const inks = new Map(own.map(({ name, colour }) => [name, colour]));
+    papers.forEach((supply, i) => {
+      const { name } = supply;
+      const svg = fileOf(supply);
+      expect(svg.length).toBeLessThan(LARGEST);
       // What can be inked anew is named by one of the kit's inks, and has its very colour.
-      for (const [, attribute, colour, ink] of svg.matchAll(
-        /(fill|stroke)="(#[0-9a-f]{6})" data-(?:fill|stroke)-ink="([^"]+)"/g,
+      for (const [, colour, ink] of svg.matchAll(
+        /(?:fill|stroke)="(#[0-9a-f]{6})" data-(?:fill|stroke)-ink="([^"]+)"/g,
       ))
-        if (inks.get(ink!) !== colour) throw new Error(`${name}: ${attribute} ${ink} is ${colour}`);
+        if (inks.get(ink!) !== colour) throw new Error(`${name}: ${ink} is ${colour}`);
       const tile = /<pattern id="t" width="([\d.]+)" height="([\d.]+)"/.exec(svg)!;
-      const [w, h] = [Number(tile[1]), Number(tile[2])];
-      if (w >= 864 || 864 % w > 1e-6 || 864 % h > 1e-6) continue;
-      // Painted a tile to so many whole pixels, one tile on looks as the one before it.
+      // Painted so that a tile is a whole number of pixels, one tile on looks as the one before it.
       const side = 288;
+      const [dx, dy] = [1, 2].map((k) => (Number(tile[k]) * side) / 864) as [number, number];
+      if (i % 4 || dx >= side || dy >= side || !Number.isInteger(dx) || !Number.isInteger(dy)) return;
       const pixels = painted(svg, side);
-      const [dx, dy] = [(w * side) / 864, (h * side) / 864];
-      if (!Number.isInteger(dx) || !Number.isInteger(dy)) continue;
-      let sum = 0;
-      let count = 0;
+      const at = (x: number, y: number, c: number): number => pixels[4 * (y * side + x) + c]!;
+      let [sum, count] = [0, 0];
       for (let y = 0; y + dy < side; y += 3)
         for (let x = 0; x + dx < side; x += 3)
-          for (let c = 0; c < 3; c++, count++)
-            sum += Math.abs(pixels[4 * (y * side + x) + c]! - pixels[4 * ((y + dy) * side + x + dx) + c]!);
-      if (count && sum / count >= 1)
-        throw new Error(`${name}: ${sum / count} a pixel from one tile to the next`);
+          for (let c = 0; c < 3; c++, count++) sum += Math.abs(at(x, y, c) - at(x + dx, y + dy, c));
+      if (sum / count >= 1) throw new Error(`${name}: ${sum / count} from one tile to the next`);
       // Across the edge of the tile nothing jumps more than within it.
-      const jump = (at: number): number => {
-        let all = 0;
-        for (let y = 0; y < side; y++)
-          all += Math.abs(pixels[4 * (y * side + at) + 1]! - pixels[4 * (y * side + at - 1) + 1]!);
-        return all / side;
-      };
-      const within = Array.from({ length: Math.min(dx, side - 2) - 1 }, (_, i) => jump(i + 1));
-      if (dx < side) expect(jump(dx)).toBeLessThanOrEqual(Math.max(...within) + 1);
-    }
+      const jump = (x: number): number =>
+        Array.from({ length: side }, (_, y) => Math.abs(at(x, y, 1) - at(x - 1, y, 1))).reduce(
+          (a, b) => a + b,
+        ) / side;
+      const within = Array.from({ length: dx - 1 }, (_, k) => jump(k + 1));
+      expect(jump(dx)).toBeLessThanOrEqual(Math.max(...within) + 1);
+    });
   }
 });
