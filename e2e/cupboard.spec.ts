@@ -45,11 +45,12 @@ test('the right thing is found before the word is done, gathered by one key, lai
   await page.getByRole('button', { name: 'Any kind' }).click();
   await page.getByRole('menuitem', { name: 'embellishments' }).click();
   await page.keyboard.press('Escape');
-  await expect(found(page)).toHaveCount(2);
+  await expect(found(page)).toHaveCount(4);
   const card = found(page).filter({ hasText: 'Card kite' });
   await search(page).press('ArrowDown');
   await expect(found(page).first()).toBeFocused();
-  await page.keyboard.press('ArrowRight');
+  const place = (await found(page).allInnerTexts()).findIndex((text) => text.includes('Card kite'));
+  for (let i = 0; i < place; i++) await page.keyboard.press('ArrowRight');
   await expect(card).toBeFocused();
   await page.keyboard.press('g');
   await expect(notice(page)).toContainText('1 supply lies in the workbox.');
@@ -82,7 +83,7 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await expect(slabs(page).first()).toContainText('Boathouse frame');
   await expect(slabs(page).last()).toContainText('fly-in-first-launch');
   await page.getByTestId('stage').press('Escape');
-  await lay(page, 'Kite, tone');
+  await lay(page, 'Lighthouse, tone');
   await page.getByRole('button', { name: /^Material / }).click();
   await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
   await page.getByRole('button', { name: 'Kite red', exact: true }).click();
@@ -288,7 +289,7 @@ test('a cupboard that cannot be opened says so, and is opened at the next try', 
   await expect(page.getByRole('status')).toContainText('The cupboard could not be opened just now.');
   await page.unroute('**/house/kits.json');
   await page.getByRole('button', { name: 'Try again' }).press('Enter');
-  await expect(page.getByRole('option', { name: /^Kites aloft, / })).toBeVisible();
+  await expect(page.getByRole('option').first()).toBeVisible();
   // On the shelf a kit is known by its own papers.
   await page.getByRole('button', { name: 'Windward', exact: true }).click();
   await expect(page.getByText(/supplies in Windward/)).toBeVisible();
