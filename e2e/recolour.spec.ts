@@ -1,6 +1,8 @@
 /** Pictures in other colours: parts marked by rough strokes and changed a day later; a stamp coloured in beneath its lines. */
 import { expect, test, type Page } from './test';
 import sharp from 'sharp';
+import { SEASIDE } from '../scripts/kits/icons/seaside';
+import { byHand } from '../scripts/kits/icons/pen';
 import { axe } from './axe';
 import {
   bringIn,
@@ -158,7 +160,16 @@ test('a boat gets a red hull and a cream sail, the mast as it is; a day later th
 
 test('a stamp is coloured in, area by area and with a brush, and no line is touched', async ({ page }) => {
   await newPage(page);
-  await layFromCupboard(page, 'Sailboat');
+  // A plain drawing: its lines close about their areas.
+  await page.getByTestId('photo-input').setInputFiles({
+    name: 'Sailboat stamp.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="1.5in" height="1.5in" viewBox="-4 -4 108 108"><path d="${byHand(SEASIDE.find(({ name }) => name === 'Sailboat')!.line, 35)}" fill="none" stroke="#000000" stroke-width="2.6" stroke-linecap="round" stroke-linejoin="round"/></svg>`,
+    ),
+  });
+  await page.getByRole('list', { name: 'Stamps' }).getByRole('button').first().dblclick();
+  await expect(slabs(page)).toHaveCount(1);
   await sixInches(page);
   const line = await seen(page, 0.481, 0.4);
   expect(Math.max(...line)).toBeLessThan(60);
