@@ -35,7 +35,6 @@ export const festive: HouseKit = {
   description: 'Lanterns, stars and first frost, for every feast after dark.',
   tags: ['festive', 'winter', 'night'],
   inks,
-  icons: FESTIVE,
   stamps: NIGHT_STAMPS,
   title: 'great-vibes',
   titleInk: 'Berry',

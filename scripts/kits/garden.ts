@@ -35,7 +35,6 @@ export const garden: HouseKit = {
   description: 'From the first seedling to the last leaf: flowers, ferns, felt and yarn.',
   tags: ['garden', 'nature', 'spring'],
   inks,
-  icons: GARDEN,
   stamps: GARDEN_STAMPS,
   title: 'great-vibes',
   titleInk: 'Beetroot',

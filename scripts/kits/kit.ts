@@ -1,7 +1,6 @@
 /** What a house kit is made of, before it is drawn. */
 import type { Canvas } from '@napi-rs/canvas';
 import type { Motif } from './engrave/surface';
-import type { Icon } from './icons/pen';
 import type { Body } from './letters';
 import type { EdgeCut, Ink } from './tiles';
 
@@ -14,8 +13,6 @@ export interface HouseKit {
   tags: readonly string[];
   /** Twelve, from light to dark within each family. */
   inks: readonly Ink[];
-  /** Plain shapes that bits are sawn from and papers scatter. */
-  icons: readonly Icon[];
   /** Its engraved stamps. */
   stamps: readonly Motif[];
   /** Patterned papers: name, tags, and how its SVG is made. */

@@ -35,7 +35,6 @@ export const kitchen: HouseKit = {
   description: 'Baking, letters and tea: enamel, gingham, recipe cards and icing.',
   tags: ['kitchen', 'home', 'baking'],
   inks,
-  icons: KITCHEN,
   stamps: KITCHEN_STAMPS,
   title: 'zilla-slab',
   titleInk: 'Jam',

@@ -36,7 +36,6 @@ export const quiet: HouseKit = {
   description: 'Kraft, linen and thread: neutrals that let the photos speak.',
   tags: ['neutral', 'everyday', 'simple'],
   inks,
-  icons: QUIET,
   stamps: QUIET_STAMPS,
   title: 'caveat',
   titleInk: 'Walnut',

@@ -35,7 +35,6 @@ export const seaside: HouseKit = {
   description: 'A windy day by the sea: kites, rope, sea glass and sailcloth.',
   tags: ['seaside', 'summer', 'holiday'],
   inks,
-  icons: SEASIDE,
   stamps: SEA,
   title: 'abril-fatface',
   titleInk: 'Kite red',

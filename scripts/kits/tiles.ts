@@ -1,6 +1,6 @@
 /** Papers as SVG: a ground and one repeated tile, sharp at any size, every colour named for its ink. 12 x 12 in. */
 import { random } from '@/core/random';
-import { byHand, starPath, type Icon } from './icons/pen';
+import { starPath } from './icons/pen';
 
 export interface Ink {
   name: string;
@@ -22,9 +22,6 @@ export function sheet(ground: Ink, w: number, h: number, tile: string, over = ''
     `${over}</svg>\n`
   );
 }
-
-const at = (d: string, x: number, y: number, size: number, turn = 0): string =>
-  `transform="translate(${x} ${y}) rotate(${turn}) scale(${size / 100}) translate(-50 -50)" d="${d}"`;
 
 /** One colour with the small flecks of good card. */
 export function cardstock(ink: Ink, seed: number): string {
@@ -137,56 +134,6 @@ export const confetti = (a: Ink, inks: readonly Ink[], seed: number): string => 
   });
   return sheet(a, 144, 144, bits.join(''));
 };
-/** Drawings scattered, in two inks, turned this way and that. */
-export const toss = (
-  a: Ink,
-  inks: readonly Ink[],
-  icons: readonly Icon[],
-  seed: number,
-  size = 52,
-): string => {
-  const next = random(seed);
-  const step = size * 1.5;
-  const cells = [0, 1, 2, 3].flatMap((row) => [0, 1, 2].map((column) => ({ row, column })));
-  const marks = cells.map(({ row, column }, k) => {
-    const icon = icons[k % icons.length]!;
-    const ink = inks[(k + row) % inks.length]!;
-    const x = (column + (row % 2 ? 0.75 : 0.25)) * step;
-    const y = (row + 0.5) * step * 0.86;
-    const turn = Math.round((next() - 0.5) * 50);
-    const bare = icon.solid && k % 2 === 0;
-    return bare
-      ? `<path ${at(icon.solid!, x, y, size * 0.8, turn)} fill-rule="evenodd" ${fill(ink)}/>`
-      : `<path ${at(byHand(icon.line, seed + k), x, y, size, turn)} ${stroke(ink, 2.6)}/>`;
-  });
-  // What hangs over the tile's right or lower side comes in again at the other.
-  const w = step * 3;
-  const h = step * 0.86 * 4;
-  const again = marks.filter((_, k) => cells[k]!.row % 2 === 1 && cells[k]!.column === 2);
-  return sheet(
-    a,
-    w,
-    h,
-    marks.join('') + again.map((mark) => `<g transform="translate(${-w} 0)">${mark}</g>`).join(''),
-  );
-};
-/** Small marks in even rows. */
-export const rows = (a: Ink, b: Ink, icon: Icon, size = 26): string =>
-  sheet(
-    a,
-    size * 2,
-    size * 2,
-    [
-      [0.5, 0.5],
-      [1.5, 1.5],
-    ]
-      .map(
-        ([x, y]) =>
-          `<path ${at(icon.solid ?? icon.line, x! * size, y! * size, size * 0.72)} ${icon.solid ? `fill-rule="evenodd" ${fill(b)}` : stroke(b, 4)}/>`,
-      )
-      .join(''),
-  );
-
 export type EdgeCut = 'scallop' | 'pinked' | 'wave' | 'lace';
 /** A strip of card cut along one side: a whole number of repeats over 12 in. */
 export function edge(cut: EdgeCut, ink: Ink): string {

@@ -1,5 +1,4 @@
 /** What is baked, and what with. */
-import { random } from '@/core/random';
 import {
   ball,
   bead,
@@ -269,10 +268,6 @@ export const pretzel = (): Surface[] => [
     ramp(0.06, 0.1, 0.14, 0.16, 0.15, 0.13, 0.13, 0.13, 0.15, 0.16, 0.14, 0.1, 0.06),
     { steps: [200, 22], tone: 0.12 },
   ),
-  ...Array.from({ length: 26 }, (_, i) => {
-    const next = random(i + 3);
-    return bead((next() - 0.5) * 1.7, -0.62 + 0.3 * (next() - 0.5), 0.16, 0.03, { steps: [8, 6] });
-  }).filter((_, i) => i < 0),
 ];
 
 export const pie = (): Surface[] => [

@@ -127,14 +127,12 @@ export const moon = (): Surface[] => {
     {
       at: (u, v) => {
         const a = -1.15 + 2.3 * u;
-        const s = 2 * v - 1;
-        const r = 1 - 0.0 * s;
         const inner: V3 = [
           0.42 + 0.78 * Math.cos(Math.PI - a * 1.18),
           0.78 * Math.sin(Math.PI - a * 1.18) * -1,
           0,
         ];
-        const outer: V3 = [r * Math.cos(Math.PI - a * 1.5), -r * Math.sin(Math.PI - a * 1.5), 0];
+        const outer: V3 = [Math.cos(Math.PI - a * 1.5), -Math.sin(Math.PI - a * 1.5), 0];
         const m = [0, 1].map((k) => outer[k]! + (inner[k]! - outer[k]!) * v);
         return [m[0]!, m[1]!, 0.22 * Math.sin(Math.PI * v)];
       },

@@ -213,7 +213,6 @@ export const cracker = (): Surface[] =>
         ],
         { bare: true },
       ),
-      ...starlet(0, 0, 0).slice(0, 0),
     ],
     { z: -16 },
   );

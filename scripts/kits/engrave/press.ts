@@ -23,7 +23,7 @@ export interface Engraving {
   /** Path data, filled by the non-zero rule, in `units` an inch. */
   line: string;
   units: number;
-  /** What of it is covered, for each part, in the same units. */
+  /** What is seen of it. */
   field: Field;
   width: number;
   height: number;

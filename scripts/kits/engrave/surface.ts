@@ -28,8 +28,6 @@ export interface Surface {
   dense?: number;
   /** Where there is nothing of it. */
   hole?: (u: number, v: number) => boolean;
-  /** Which part of a form in several colours it belongs to. */
-  part?: string;
   /** Its contour's weight, 1 as elsewhere. */
   contour?: number;
 }

@@ -1,14 +1,12 @@
 /** Tiles of a pattern. */
 import { outset, type Box } from '@/core/geometry/box';
+import { MITRE_LIMIT } from '@/core/geometry/offset';
 import { pathBounds } from '@/core/geometry/path';
 import type { DrawingPart } from '@/core/drawing/drawing';
 
-/** How far a mitre may reach, in widths of its line (SVG 1.1, 11.4: the limit is 4 by default). */
-const MITRE = 4;
-
 /** A part repeated only where some of it can be seen in a box. There may be millions: numbers are compared, and nothing else made. */
 export function seenIn(box: Box, part: DrawingPart): DrawingPart {
-  const reach = outset(pathBounds(part.path), part.line ? (part.line.width / 2) * MITRE : 0);
+  const reach = outset(pathBounds(part.path), part.line ? (part.line.width / 2) * MITRE_LIMIT : 0);
   const [left, right] = [box.x - reach.x - reach.width, box.x + box.width - reach.x];
   const [top, bottom] = [box.y - reach.y - reach.height, box.y + box.height - reach.y];
   const at = part.at.filter(({ x, y }) => x > left && x < right && y > top && y < bottom);

@@ -21,7 +21,7 @@ const JOINS: Record<Corners, JoinType> = {
   straight: JoinType.Bevel,
 };
 /** A mitred corner reaches at most this many times the distance out (the limit of our strokes). */
-const MITRE_LIMIT = 4;
+export const MITRE_LIMIT = 4;
 /** Decimals Clipper2 keeps; curves are cut into this many sides. */
 const DECIMALS = 4;
 const STEPS = 24;

@@ -11,6 +11,7 @@ import {
   translation,
   type Matrix,
 } from '@/core/geometry/matrix';
+import { MITRE_LIMIT } from '@/core/geometry/offset';
 import { pathBounds, rectanglePath, type Path } from '@/core/geometry/path';
 import type {
   Blended,
@@ -303,8 +304,6 @@ export function paintDrawing(
     }
   }
 }
-
-const MITRE_LIMIT = 4;
 
 /** A line along an edge, half of it on either side. */
 export function strokeAlong(
