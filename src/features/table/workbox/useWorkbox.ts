@@ -1,5 +1,5 @@
 /** What was gathered for the project, and bringing more in. */
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
@@ -121,7 +121,8 @@ export function useWorkbox() {
       if (!files.length || !keeper || store.getState().readOnly) return [];
       const controller = new AbortController();
       const cancel = () => controller.abort();
-      setCounting({ done: 0, of: files.length, cancel });
+      const count = (done: number) => startTransition(() => setCounting({ done, of: files.length, cancel }));
+      count(0);
       // What arrived goes into the workbox a few times a second, not one by one: the table stays quick.
       let waiting: Arrived[] = [];
       let told = 0;
@@ -139,7 +140,7 @@ export function useWorkbox() {
         waiting = [];
       };
       const ticking = setInterval(() => {
-        setCounting({ done: told, of: files.length, cancel });
+        count(told);
         setTimeout(show);
       }, SHOW_EVERY);
       const brought = await keeper.during(async (left) => {
@@ -152,7 +153,7 @@ export function useWorkbox() {
         show();
         return all;
       });
-      setCounting(null);
+      startTransition(() => setCounting(null));
       const trouble = describeTrouble(brought);
       if (trouble) notify({ text: trouble, tone: brought.full || brought.refused.length ? 'error' : 'info' });
       else

@@ -1,5 +1,5 @@
 /** Fonts of one's own on their way in: looked at one after another beside the page, kept, and told about. */
-import { useCallback, useRef, useState } from 'react';
+import { startTransition, useCallback, useRef, useState } from 'react';
 import { bringFonts } from '@/core/project/edits/fonts';
 import { LONGEST_FONT_NAME } from '@/core/text/named';
 import { sha256 } from '@/core/sha';
@@ -59,8 +59,8 @@ export function useBringFonts() {
     setAsking([]);
     for (const [at, file] of files.entries()) {
       const called = calledFile(file.name);
-      setBusy({ at: at + 1, of: files.length, name: called });
-      const tell = (one: Told) => setTold((before) => [...before, one]);
+      startTransition(() => setBusy({ at: at + 1, of: files.length, name: called }));
+      const tell = (one: Told) => startTransition(() => setTold((before) => [...before, one]));
       try {
         const sha = await sha256(new Uint8Array(await file.arrayBuffer()));
         const seen = await seenFont(file, sha, controller.signal);
@@ -76,7 +76,7 @@ export function useBringFonts() {
       }
     }
     cancelling.current = null;
-    setBusy(null);
+    startTransition(() => setBusy(null));
   };
 
   const answer = async (looked: Looked, take: boolean) => {
