@@ -109,6 +109,22 @@ export async function packProject(
   return ok({ blob: await zip.close(), missing });
 }
 
+/** A file that was packed without its pictures, with them; each is named by its asset. */
+export async function withPictures(
+  file: Blob,
+  pictures: readonly { asset: Asset; blob: Blob }[],
+): Promise<Blob> {
+  const zip = new ZipWriter(new BlobWriter(FILE_MIME), { keepOrder: true });
+  await zip.prependZip(new BlobReader(file));
+  for (const { asset, blob } of pictures)
+    await zip.add(assetPath(asset), new BlobReader(blob), {
+      level: 0,
+      lastModDate: new Date(2020, 0, 1),
+      extendedTimestamp: false,
+    });
+  return zip.close();
+}
+
 const inGigabytes = (bytes: number): string =>
   bytes < GIGABYTE ? `${Math.ceil(bytes / MEGABYTE)} MB` : `${(bytes / GIGABYTE).toFixed(1)} GB`;
 

@@ -14,7 +14,7 @@ import { database } from '@/storage/database';
 import { storeAsset } from '@/storage/assets';
 import { sha256 } from '@/core/sha';
 import { LIMITS } from '@/storage/file-limits';
-import { assetPath, packProject, unpackProject } from '@/storage/project-file';
+import { assetPath, packProject, unpackProject, withPictures } from '@/storage/project-file';
 import { noteLine } from '@/storage/line';
 import { claimProject, duplicateProject, keep, openProject } from '@/storage/projects';
 import { deleteProject, purge, undeleteProject } from '@/storage/deleted';
@@ -289,6 +289,17 @@ describe('project files', () => {
     const answer = await unpackProject(file);
     return answer.ok ? 'opened' : answer.message;
   };
+
+  test('a design that ships without its pictures opens whole once they are put in', async () => {
+    const bare = await packProject(full, async () => undefined, quarters(20, 20));
+    if (!bare.ok) throw new Error(bare.message);
+    expect(bare.value.missing).toHaveLength(1);
+    const whole = await withPictures(bare.value.blob, [{ asset, blob: new Blob([new Uint8Array(bytes)]) }]);
+    const { project: read, assets, mended } = await opening(new Uint8Array(await whole.arrayBuffer()));
+    expect(read).toEqual(full);
+    expect(Buffer.from(await assets.get(asset.sha)!.arrayBuffer()).equals(bytes)).toBe(true);
+    expect(mended).toEqual([]);
+  });
 
   test('round trip: project, pictures and preview to the last byte', async () => {
     const { project: read, assets, preview, mended } = await opening(await pack());

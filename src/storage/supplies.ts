@@ -39,11 +39,27 @@ export async function suppliesOfKind(kind: SupplyKind): Promise<Supply[]> {
   return found.sort((a, b) => b.added - a.added);
 }
 
-/** Letters of all alphabets, with the kits they are of. */
-export async function alphabets(): Promise<{ kit: Kit; letters: Supply[] }[]> {
+/** Letters of all alphabets, with the kits they are of and, where a kit has several, their names. */
+export async function alphabets(): Promise<{ kit: Kit; alphabet?: string; letters: Supply[] }[]> {
   const letters = await database.supplies.filter(({ kind }) => kind === 'alphabet').toArray();
   const kits = await database.kits.bulkGet([...new Set(letters.map(({ kit }) => kit))]);
-  return kits.flatMap((kit) => (kit ? [{ kit, letters: letters.filter((one) => one.kit === kit.id) }] : []));
+  return kits.flatMap((kit) => {
+    const own = letters.filter((one) => one.kit === kit?.id);
+    const named = [...new Set(own.map(({ alphabet }) => alphabet))];
+    return kit
+      ? named.map((alphabet) => ({ kit, alphabet, letters: own.filter((one) => one.alphabet === alphabet) }))
+      : [];
+  });
+}
+
+/** The pictures of a shipped kit at these places in it. */
+export async function suppliesAt(kit: string, places: readonly number[]): Promise<Supply[]> {
+  const wanted = new Set(places);
+  return database.supplies
+    .where('kit')
+    .equals(kit)
+    .filter(({ order, at, asset }) => wanted.has(order) && !!at && !!asset)
+    .toArray();
 }
 
 /** Puts the shipped kits in, once for each version of them; what a person made of them (favourites, tags) stays. */

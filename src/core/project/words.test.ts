@@ -32,6 +32,7 @@ import type { Piece } from '@/core/piece/piece';
 import { lackedBy, lieLetters } from '@/core/project/letters';
 import type { LaidLetters, Project } from '@/core/project/model';
 import { extentOf } from '@/core/piece/placement/placement';
+import { apart } from '@/core/text/accents';
 import { overlaps } from '@/core/geometry/box';
 import type { Edit } from '@/core/project/edits/edit';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -267,6 +268,56 @@ describe('letters of an alphabet', () => {
     const written = lieLetters({ ...letters, text: 'KHI', family: 'lora' }, find, typesetter);
     expect(written[1]).toMatchObject({ asset: null, character: 'H' });
     expect(written[1]!.height).toBeCloseTo(144, 3);
+  });
+
+  test('accented letters are made of the letter and its mark, stand as the letter does, and lean as one', () => {
+    const more = [tile(4, 60, 60), tile(5, 40, 70), tile(6, 60, 160), tile(7, 30, 60)];
+    const [acute, ogonek, dotless, apostrophe] = more.map(({ sha }) => sha) as [
+      string,
+      string,
+      string,
+      string,
+    ];
+    const marked: LaidLetters = {
+      ...letters,
+      alphabet: [
+        ...letters.alphabet,
+        { character: '´', assets: [acute] },
+        { character: '˛', assets: [ogonek] },
+        { character: 'ı', assets: [dotless] },
+        { character: '’', assets: [apostrophe] },
+      ],
+    };
+    const known = (sha: string) => [...assets, ...more].find((one) => one.sha === sha);
+    expect(lackedBy({ ...marked, text: 'éęÝíĽñ' })).toEqual(['Ľ', 'ñ']);
+    // Written apart or as one, it is the same letter.
+    const [base, mark] = lieLetters({ ...marked, text: 'e\u0301' }, known, typesetter);
+    expect([base!.asset, mark!.asset]).toEqual([e, acute]);
+    expect(mark!.x).toBeCloseTo(base!.x, 6);
+    expect(mark!.y + mark!.height / 2).toBeLessThan(base!.y - base!.height / 2);
+    const [plain] = lieLetters({ ...marked, text: 'e' }, known, typesetter);
+    expect(base!.y).toBeCloseTo(plain!.y, 6);
+    expect(lieLetters({ ...marked, text: 'í' }, known, typesetter).map(({ asset }) => asset)).toEqual([
+      dotless,
+      acute,
+    ]);
+    // An ogonek hangs from the right foot; what hangs below the line hangs no lower for its accent.
+    const [own, hung] = lieLetters({ ...marked, text: 'ę' }, known, typesetter);
+    expect(hung!.x + hung!.width / 2).toBeCloseTo(own!.x + own!.width / 2, 6);
+    expect(hung!.y).toBeGreaterThan(own!.y + own!.height / 2);
+    expect(lieLetters({ ...marked, text: 'ý' }, known, typesetter)[0]!.y).toBeCloseTo(
+      lieLetters({ ...marked, text: 'y' }, known, typesetter)[0]!.y,
+      6,
+    );
+    const far = ([a, b]: { x: number; y: number }[]) => Math.hypot(a!.x - b!.x, a!.y - b!.y);
+    const leant = lieLetters({ ...marked, text: 'é', lean: 20, seed: 4 }, known, typesetter);
+    expect(far(leant)).toBeCloseTo(far([base!, mark!]), 6);
+    expect(leant[1]!.turn).toBe(leant[0]!.turn);
+    expect(leant[1]!.x).not.toBeCloseTo(leant[0]!.x, 1);
+    // A caron beside a tall letter.
+    expect(apart('ď')).toEqual({ base: 'd', marks: [{ character: '’', seat: 'beside' }] });
+    expect(apart('Ď')).toEqual({ base: 'D', marks: [{ character: 'ˇ', seat: 'above' }] });
+    expect([apart('e'), apart('ử')]).toEqual([null, null]);
   });
 
   test('dancing is the same for the same seed; retyped they keep their place, their middle and their finish', () => {

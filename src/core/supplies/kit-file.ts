@@ -16,7 +16,7 @@ import {
   type SupplyKind,
 } from '@/core/supplies/model';
 
-export const KIT_VERSION = 1;
+export const KIT_VERSION = 2;
 export const MOST_SUPPLIES = 5000;
 
 /** What kit.json says of one supply. */
@@ -31,6 +31,8 @@ export interface KitEntry {
   /** How high it stands when laid, mm. */
   lift?: number;
   letters?: string;
+  /** Which of the kit's alphabets a letter is of; since version 2. */
+  alphabet?: string;
   inks?: NamedInk[];
   /** Of a ready line; its pictures are named by their SHA-256, among those of the kit. */
   trail?: Trail;
@@ -64,6 +66,9 @@ const insidePath = string()
   .test('inside', '${path} points outside of the kit', (path) => path === undefined || !leadsOut(path))
   .meta({ named: 'path' });
 
+/** Letters the name of an alphabet may have. */
+export const LONGEST_ALPHABET = 60;
+
 /** Inks a set may have. */
 export const MOST_INKS = 5000;
 
@@ -77,6 +82,7 @@ const entrySchema = object({
   ppi: number().min(1).max(10_000),
   lift: number().min(0).max(HIGHEST_LIFT),
   letters: string().min(1).max(8),
+  alphabet: string().min(1).max(LONGEST_ALPHABET),
   favourite: boolean(),
   trail: lazy((value: unknown) => (value === undefined ? mixed().notRequired() : trailSchema)).meta({
     options: [trailSchema],
@@ -132,6 +138,9 @@ function labelled(value: unknown): unknown {
   };
 }
 
+const isKnown = (version: unknown): boolean =>
+  Number.isInteger(version) && Number(version) >= 1 && Number(version) <= KIT_VERSION;
+
 /** Reads kit.json, or says in words why it cannot be believed. */
 export function readKit(json: string): Result<KitFile> {
   let file: { format?: unknown; version?: unknown } & Record<string, unknown>;
@@ -142,7 +151,8 @@ export function readKit(json: string): Result<KitFile> {
   }
   if (file?.format !== 'bellagraph-kit') return fail('its kit.json is of some other program');
   const { format: _, version, ...rest } = file;
-  if (version !== KIT_VERSION)
+  // What version 1 says means the same in version 2.
+  if (!isKnown(version))
     return fail(
       typeof version === 'number' && version > KIT_VERSION
         ? `it was made by a newer Bellagraph (kit version ${version}; this one reads up to ${KIT_VERSION})`
@@ -175,7 +185,7 @@ export interface HouseMark {
 
 const marksSchema = object({
   format: string().oneOf(['bellagraph-cupboard']).required(),
-  version: number().oneOf([KIT_VERSION]).required(),
+  version: number().integer().min(1).max(KIT_VERSION).required(),
   house: array(
     object({
       id: string().max(200).required(),

@@ -187,6 +187,8 @@ export interface Supply {
   colours: string[];
   /** The characters an alphabet's picture stands for: usually one. */
   letters?: string;
+  /** Which of its kit's alphabets a letter is of, where the kit has several. */
+  alphabet?: string;
   /** In the set's own order. */
   inks?: NamedInk[];
   /** Numbers of its inks in the order a person put them. */
@@ -195,6 +197,8 @@ export interface Supply {
   trail?: Trail;
   /** SHA-256 of the project file behind a ready-made page. */
   page?: string;
+  /** Of a shipped design, whose file holds no pictures: the places in its kit of what it is made of. */
+  made?: number[];
   /** Where the file of a shipped supply lies until it is first used, as an address of this site. */
   at?: string;
   /** Address of a shipped supply's small picture. */

@@ -7,7 +7,7 @@ import { readDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
 import type { Asset } from '@/core/picture/asset';
 import { colourWords, mainColours } from '@/core/supplies/colours';
-import { pathsFor, readKit, tagsFrom, writeKit, type KitFile } from '@/core/supplies/kit-file';
+import { KIT_VERSION, pathsFor, readKit, tagsFrom, writeKit, type KitFile } from '@/core/supplies/kit-file';
 import { characterOf, missingLetters } from '@/core/supplies/letters';
 import { lookOf } from '@/core/supplies/look';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
@@ -176,6 +176,7 @@ describe('kit.json', () => {
       ppi: fc.integer({ min: 1, max: 1200 }),
       lift: fc.double({ min: 0, max: 20, noNaN: true }),
       letters: text(3),
+      alphabet: text(12),
       favourite: fc.boolean(),
       trail: fc.constantFrom(...trailsOf('a'.repeat(64))),
       inks: fc.array(fc.record({ name: text(20), colour: fc.constantFrom('#a92f3f', '#ffffff') }), {
@@ -216,7 +217,9 @@ describe('kit.json', () => {
       return read.ok ? '' : read.message;
     };
     expect(refused({})).toBe('');
-    expect(refused({ version: 2 })).toContain('newer Bellagraph');
+    expect(refused({ version: KIT_VERSION })).toBe('');
+    expect(refused({ version: KIT_VERSION + 1 })).toContain('newer Bellagraph');
+    expect(refused({ version: 1.5 })).toContain('does not say');
     expect(refused({ format: 'other' })).toContain('some other program');
     expect(
       refused({ supplies: [{ kind: 'paper', name: 'x', tags: [], file: '../../etc/passwd' }] }),

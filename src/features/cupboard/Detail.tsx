@@ -17,6 +17,7 @@ import {
 } from '@tabler/icons-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
+import { LONGEST_ALPHABET } from '@/core/supplies/kit-file';
 import { KINDS, SUPPLY_KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
 import type { Unit } from '@/core/units/lengths';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
@@ -131,6 +132,14 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
           value={first.letters ?? ''}
           longest={8}
           onCommit={(letters) => change((supply) => ({ ...supply, letters: letters || undefined }))}
+        />
+      )}
+      {!kit?.house && chosen.every(({ kind }) => kind === 'alphabet') && (
+        <TextOnLeaving
+          label="Of the alphabet"
+          value={chosen.every(({ alphabet }) => alphabet === first.alphabet) ? (first.alphabet ?? '') : ''}
+          longest={LONGEST_ALPHABET}
+          onCommit={(alphabet) => change((supply) => ({ ...supply, alphabet: alphabet || undefined }))}
         />
       )}
       {kit?.house ? (

@@ -191,6 +191,7 @@ function rowsOf(arrived: readonly Arrived[], entries: ReadonlyMap<string, KitEnt
         ...(entry?.lift === undefined ? {} : { lift: entry.lift }),
       },
       ...(letters ? { letters } : {}),
+      ...(entry?.alphabet ? { alphabet: entry.alphabet } : {}),
       sure: entry ? 1 : guess.sure,
       why: entry
         ? 'its kit says so'

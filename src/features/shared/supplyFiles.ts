@@ -6,6 +6,7 @@ import { fail, ok, type Result } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { assetBlob, storedAsset } from '@/storage/assets';
+import { suppliesAt } from '@/storage/supplies';
 
 async function fetched(at: string, name: string): Promise<Result<Blob>> {
   const answer = await fetch(at).catch(() => null);
@@ -41,11 +42,32 @@ export async function pictureOf({
 }
 
 /** The bytes behind a supply: of its picture, or of its page. */
-export async function fileOfSupply({ asset, page, at, name }: Supply): Promise<Result<Blob>> {
+export async function fileOfSupply(supply: Supply): Promise<Result<Blob>> {
+  const { asset, page, at, name, made } = supply;
   const sha = asset?.sha ?? page;
   const kept = sha && (await assetBlob(sha));
   if (kept) return ok(kept);
-  return at ? fetched(at, name) : fail(`The file of ${name} is no longer in this browser.`);
+  if (!at) return fail(`The file of ${name} is no longer in this browser.`);
+  const file = await fetched(at, name);
+  return file.ok && made?.length ? completed(file.value, supply, made) : file;
+}
+
+/** A shipped design with the pictures of its kit that it is made of. */
+async function completed(
+  file: Blob,
+  { kit, name }: Supply,
+  made: readonly number[],
+): Promise<Result<Blob>> {
+  const parts = await suppliesAt(kit, made);
+  const pictures: { asset: Asset; blob: Blob }[] = [];
+  for (const part of parts) {
+    const blob = await fileOfSupply(part);
+    if (!blob.ok) return blob;
+    pictures.push({ asset: part.asset!, blob: blob.value });
+  }
+  if (pictures.length < made.length) return fail(`Not all of what ${name} is made of is in the cupboard.`);
+  const { withPictures } = await import('@/storage/project-file');
+  return ok(await withPictures(file, pictures));
 }
 
 /** A ready-made page as a project of its own. */

@@ -132,7 +132,7 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
         >
           {(all ?? []).map(({ id, name, letters }) => (
             <MenuItem key={id} value={id}>
-              {name}, {letters.length} letters
+              {name} ({letters.length} pieces)
             </MenuItem>
           ))}
         </TextField>

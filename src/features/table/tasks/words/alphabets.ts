@@ -1,5 +1,6 @@
 /** Alphabets at hand, and their letters' pictures as they are wanted. */
 import type { Asset } from '@/core/picture/asset';
+import { wantedFor } from '@/core/project/letters';
 import type { LaidLetters } from '@/core/project/model';
 import { openCounters } from '@/core/pixels/counters';
 import { ok, type Result } from '@/core/result';
@@ -20,7 +21,12 @@ export async function readAlphabets(): Promise<Alphabet[]> {
   await houseStocked();
   const all = await alphabets();
   return all
-    .map(({ kit, letters }) => ({ id: kit.id, name: kit.name, house: kit.house, letters }))
+    .map(({ kit, alphabet, letters }) => ({
+      id: alphabet ? `${kit.id} ${alphabet}` : kit.id,
+      name: alphabet ? `${alphabet}, of ${kit.name}` : kit.name,
+      house: kit.house,
+      letters,
+    }))
     .sort((a, b) => a.name.localeCompare(b.name));
 }
 
@@ -32,15 +38,16 @@ export function entriesOf({ letters }: Alphabet): LaidLetters['alphabet'] {
   return [...entries].map(([character, assets]) => ({ character, assets }));
 }
 
-/** How tall its tallest letter is at true size, points. */
-export const tallestOf = ({ letters }: Alphabet): number =>
-  Math.max(1, ...letters.flatMap(({ asset }) => (asset ? (asset.height * 72) / asset.ppi : [])));
+/** How tall its tallest capital or figure is at true size, points; its tallest picture if it has neither. */
+export function tallestOf({ letters }: Alphabet): number {
+  const among = letters.filter((one) => /^[A-Z0-9]$/.test(one.letters ?? ''));
+  const of = among.length ? among : letters;
+  return Math.max(1, ...of.flatMap(({ asset }) => (asset ? (asset.height * 72) / asset.ppi : [])));
+}
 
 /** The pictures a text needs, in the store. */
 export async function picturesFor({ letters }: Alphabet, text: string): Promise<Result<Asset[]>> {
-  const wanted = new Set(
-    [...text].flatMap((character) => [character, character.toUpperCase(), character.toLowerCase()]),
-  );
+  const wanted = wantedFor(text);
   const found: Asset[] = [];
   for (const letter of letters) {
     if (!letter.letters || !wanted.has(letter.letters)) continue;
