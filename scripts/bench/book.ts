@@ -16,6 +16,8 @@ import { newProject, type Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make } from '@/output/make';
 import { openedFile, packed, typesetterOf } from '../node/files';
+import { houseDesign } from '../node/house';
+import { DESIGN } from '../demo/book';
 import { nodeWorkshop, ROOT } from '../node/platform';
 import { percentile, quickest, type Note, type WithPage } from './measure';
 
@@ -49,7 +51,7 @@ export async function book(
   note: Note,
 ): Promise<void> {
   const demo = await openedFile(join(ROOT, 'public/demo/saltmarsh-year-book.bellagraph'));
-  const design = await openedFile(join(ROOT, 'public/house/kits/windward/book-salt-and-wind.bellagraph'));
+  const design = await houseDesign(...DESIGN);
   const typesetter = await typesetterOf(design);
   const bytes = new Map([...demo.bytes, ...design.bytes]);
   const year = demo.project.photos.map((sha) => demo.project.assets[sha]!);

@@ -10,8 +10,8 @@ import { newProject, type Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { toPoints } from '@/core/units/lengths';
 
-/** The supply of the design that is in the windward kit. */
-export const DESIGN_FILE = 'windward/book-salt-and-wind.bellagraph';
+/** The kit and the name of its design. */
+export const DESIGN = ['windward', 'Salt and wind'] as const;
 
 export function clubBook(
   made: Project,

@@ -5,20 +5,20 @@ import { newProject, type Project } from '@/core/project/model';
 import { toPoints } from '@/core/units/lengths';
 import type { Typesetter } from '@/core/text/typesetter';
 import { box, Composer, Material, punched, ROUND, type FindSupply } from './compose';
+import { greetings } from './greetings';
 import type { HouseKit } from './kit';
 
 /** The two sides; `front` and `right` count from their own panel's corner. */
-interface Sides {
+export interface Sides {
   outside: Composer;
   front: Composer;
   inside: Composer;
   right: Composer;
 }
 
-interface Design {
+export interface Design {
   title: string;
   tags: string;
-  kit: HouseKit['id'];
   /** Shut, inches. */
   width: number;
   height: number;
@@ -29,8 +29,11 @@ interface Design {
 }
 
 const INK = '#2b2a2e';
+/** So many cards has a kit. */
+const CARDS = 8;
 
-const DESIGNS: readonly Design[] = [
+/** Those that only one kit can make. */
+const OWN: readonly (Design & { kit: HouseKit['id'] })[] = [
   {
     title: 'Happy birthday',
     tags: 'birthday party wishes',
@@ -215,7 +218,8 @@ export function readyCards(
   supply: FindSupply,
   typesetter: Typesetter,
 ): { project: Project; tags: string }[] {
-  return DESIGNS.filter((design) => design.kit === kit.id).map((design, i) => ({
+  const own = OWN.filter((design) => design.kit === kit.id);
+  return [...own, ...greetings(kit).slice(0, CARDS - own.length)].map((design, i) => ({
     project: cardOf(`${kit.id}-card-${i + 1}`, design, supply, typesetter),
     tags: design.tags,
   }));

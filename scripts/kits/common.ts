@@ -115,3 +115,35 @@ export function keepsakes({
     [`${metal} staple`, 'staple metal wire fasten', 0.6, () => b.staple(hex, seed + 20)],
   ];
 }
+
+/** Frames that every kit has, in its own inks. */
+export function mounts({ main, second, pale, deep, bright, seed }: Keepsakes): HouseKit['frames'] {
+  return [
+    ['Slide mount', 'frame slide mount small', () => b.slideMount(pale.colour, main.colour, seed + 40)],
+    ['Photo border', 'frame photo border write', () => b.photoBorder('#f3eee3', deep.colour, seed + 41)],
+    [
+      `${main.name} stitched mat`,
+      'frame mat stitched sewn',
+      () => b.stitchedMat(4.6, 3.6, 0.55, main.colour, pale.colour, seed + 42),
+    ],
+    [
+      'Torn window',
+      'frame torn paper window',
+      () => b.tornWindow(5.4, 4.4, second.colour, pale.colour, b.PRINTS.dots!, seed + 43),
+    ],
+    ['Lace oval', 'frame lace oval paper', () => b.laceOval(4.2, 5.2, pale.colour, seed + 44)],
+    [
+      `Padded ${bright.name.toLowerCase()}`,
+      'frame padded cloth gingham',
+      () => b.paddedCloth(4.4, 4.4, 0.7, bright.colour, pale.colour, seed + 45),
+    ],
+  ];
+}
+
+/** Cut edges that every kit has beside its own, in its own inks. */
+export const borders = ({ main, second, pale, bright }: Keepsakes): HouseKit['edges'] => [
+  [`${pale.name} broderie`, 'broderie', pale.name],
+  [`${second.name} leaves`, 'leaves', second.name],
+  [`${main.name} fringe`, 'fringe', main.name],
+  [`${bright.name} perforation`, 'perforated', bright.name],
+];

@@ -1,13 +1,11 @@
 /** More designs for ready-made pages: nine photos, a strip, a cluster, a title page, a diary, a panorama, post, patchwork. */
 import { box, ROUND, type Composer } from './compose';
 import type { HouseKit } from './kit';
-import { bit, card, paper, readable } from './pages';
+import { bit, called, card, paper, readable } from './pages';
 
 export type Design = (on: Composer, kit: HouseKit, title: string, under: string) => void;
 
 const stampOf = (kit: HouseKit, i: number): string => kit.stamps[i % kit.stamps.length]!.name;
-/** The bit of a kit that is called so, whatever its ink. */
-const called = (kit: HouseKit, end: string): string => kit.bits.find(([name]) => name.endsWith(end))![0];
 
 const nine: Design = (on, kit, title, under) => {
   on.ground(card(kit, 0))
@@ -57,8 +55,9 @@ const cluster: Design = (on, kit, title, under) => {
     .thing(bit(kit, 'leaf', 0), 4.9, 8.5, 40)
     .thing(bit(kit, 'bow'), 8.2, 5.4, 12, 0.8)
     .thing(called(kit, 'corner'), 1.32, 1.62, -2, 1.1)
-    .words('title', title, kit.title, 62, readable(kit, 1, kit.titleInk), 8.7, 10.5, 0, 5.6)
-    .words('journaling', under, 'special-elite', 15, readable(kit, 1), 8.7, 11.2);
+    .paper(card(kit, 0), box(5.55, 9.7, 6.0, 1.85), 0, 'mat')
+    .words('title', title, kit.title, 58, readable(kit, 0, kit.titleInk), 8.55, 10.4, 0, 5.4)
+    .words('journaling', under, 'special-elite', 15, readable(kit, 0), 8.55, 11.15);
 };
 
 const titlePage: Design = (on, kit, title, under) => {

@@ -1,12 +1,13 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
-import { keepsakes } from './common';
+import { borders, keepsakes, mounts, type Keepsakes } from './common';
 import { NIGHT_STAMPS } from './engrave/night';
 import { FESTIVE } from './icons/festive';
 import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
 import * as g from './papers/geometry';
 import * as w from './papers/nature';
 import { toile } from './papers/toile';
+import * as o from './papers/whole';
 import * as t from './tiles';
 
 const m = motifFinder(NIGHT_STAMPS);
@@ -29,6 +30,17 @@ const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(FESTIVE[i]!.solid!);
 
+const own: Keepsakes = {
+  main: k('Dusk'),
+  second: k('Berry'),
+  pale: k('Snow'),
+  deep: k('Midnight'),
+  bright: k('Flame'),
+  metal: 'Silver',
+  motifs: [m('Star lantern'), m('Paper lantern'), m('Fir tree'), m('Balloons'), m('Holly')],
+  seed: 1400,
+};
+
 export const festive: HouseKit = {
   id: 'lantern-night',
   name: 'Lantern Night',
@@ -37,6 +49,7 @@ export const festive: HouseKit = {
   inks,
   stamps: NIGHT_STAMPS,
   title: 'great-vibes',
+  runs: [own.main.name, own.second.name, own.deep.name],
   titleInk: 'Berry',
   papers: [
     [
@@ -157,6 +170,7 @@ export const festive: HouseKit = {
     ['Snow rings', 'indigo stitch dye', () => w.resist(k('Midnight'), k('Frost'), 104, 'rings')],
     ['Before dark', 'ombre dusk sky', () => w.ombre(k('Frost'), k('Dusk'), 105)],
     ['Rolling snow', 'sashiko stitch wave', () => g.sashiko(k('Dusk'), k('Snow'), 'waves')],
+    ['Winter sky', 'star chart night', () => o.starChart(k('Midnight'), k('Gilt'), k('Snow'))],
   ],
   card: ['Snow', 'Berry', 'Pine', 'Midnight', 'Flame', 'Plum', 'Frost', 'Holly'],
   words: [
@@ -246,17 +260,9 @@ export const festive: HouseKit = {
     ],
     ['Winter leaf', 'leaf green winter', 1, () => b.leaf(1.6, c('Pine'), '#86b39f', 520, 4)],
     ['Gold splash', 'splatter gold paint', 0, () => b.splatter(1.9, c('Gilt'), 521)],
-    ...keepsakes({
-      main: k('Dusk'),
-      second: k('Berry'),
-      pale: k('Snow'),
-      deep: k('Midnight'),
-      bright: k('Flame'),
-      metal: 'Silver',
-      motifs: [m('Star lantern'), m('Paper lantern'), m('Fir tree'), m('Balloons'), m('Holly')],
-      seed: 1400,
-    }),
+    ...keepsakes(own),
   ],
+  heroes: ['Card lantern', 'Felt tree', 'Wooden star'],
   frames: [
     [
       'Night mat',
@@ -294,14 +300,19 @@ export const festive: HouseKit = {
           524,
         ),
     ],
+    ...mounts(own),
   ],
   edges: [
     ['Snow drift', 'wave', 'Snow'],
     ['Gilt lace', 'lace', 'Gilt'],
     ['Berry scallop', 'scallop', 'Berry'],
     ['Pine needles', 'pinked', 'Pine'],
+    ...borders(own),
   ],
-  alphabet: { name: 'Gilt', body: 'gilt', hex: '#b98a30', second: '#f0d58a', tall: 0.85 },
+  alphabets: [
+    { name: 'Gilt', body: 'gilt', hex: '#b98a30', second: '#f0d58a', tall: 0.85 },
+    { name: 'Snow puff', body: 'puffy', hex: '#e9eef2', second: '#c9d6e2', tall: 0.8 },
+  ],
   pages: [
     ['Lantern night', 'everyone carried one'],
     ['First snow', 'gone by noon'],

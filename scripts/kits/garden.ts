@@ -1,12 +1,13 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
-import { keepsakes } from './common';
+import { borders, keepsakes, mounts, type Keepsakes } from './common';
 import { GARDEN_STAMPS } from './engrave/garden';
 import { GARDEN } from './icons/garden';
 import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
 import * as g from './papers/geometry';
 import * as w from './papers/nature';
 import { toile } from './papers/toile';
+import * as o from './papers/whole';
 import * as t from './tiles';
 
 const m = motifFinder(GARDEN_STAMPS);
@@ -29,6 +30,17 @@ const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(GARDEN[i]!.solid!);
 
+const own: Keepsakes = {
+  main: k('Leaf'),
+  second: k('Peony'),
+  pale: k('Linen'),
+  deep: k('Beetroot'),
+  bright: k('Marigold'),
+  metal: 'Copper',
+  motifs: [m('Bee'), m('Robin'), m('Butterfly'), m('Watering can'), m('Poppy')],
+  seed: 1100,
+};
+
 export const garden: HouseKit = {
   id: 'garden-year',
   name: 'Garden Year',
@@ -37,6 +49,7 @@ export const garden: HouseKit = {
   inks,
   stamps: GARDEN_STAMPS,
   title: 'great-vibes',
+  runs: [own.main.name, own.second.name, own.deep.name],
   titleInk: 'Beetroot',
   papers: [
     [
@@ -191,6 +204,11 @@ export const garden: HouseKit = {
     ],
     ['Hemp leaf', 'sashiko stitch leaf', () => g.sashiko(k('Bluebell'), k('Linen'), 'leaf')],
     ['Potpourri', 'lace crochet pink', () => g.lace(k('Petal'), k('Linen'))],
+    [
+      'Seed packets',
+      'torn paper layers',
+      () => o.torn([k('Leaf'), k('Peony'), k('Linen'), k('Marigold')], k('Linen'), 71),
+    ],
   ],
   card: ['Linen', 'Petal', 'Fern', 'Marigold', 'Leaf', 'Primrose', 'Bluebell', 'Peony'],
   words: [
@@ -274,17 +292,9 @@ export const garden: HouseKit = {
       0.2,
       () => b.scrap(2.4, 2.8, c('Primrose'), c('Linen'), b.PRINTS.dots!, 222),
     ],
-    ...keepsakes({
-      main: k('Leaf'),
-      second: k('Peony'),
-      pale: k('Linen'),
-      deep: k('Beetroot'),
-      bright: k('Marigold'),
-      metal: 'Copper',
-      motifs: [m('Bee'), m('Robin'), m('Butterfly'), m('Watering can'), m('Poppy')],
-      seed: 1100,
-    }),
+    ...keepsakes(own),
   ],
+  heroes: ['Peony flower', 'Primrose flower', 'Green leaf'],
   frames: [
     [
       'Garden mat',
@@ -310,14 +320,19 @@ export const garden: HouseKit = {
           225,
         ),
     ],
+    ...mounts(own),
   ],
   edges: [
     ['Picket', 'pinked', 'Linen'],
     ['Petal edge', 'scallop', 'Peony'],
     ['Turned earth', 'wave', 'Soil'],
     ['Garden lace', 'lace', 'Fern'],
+    ...borders(own),
   ],
-  alphabet: { name: 'Garden yarn', body: 'yarn', hex: '#6f9455', second: '#4f7345', tall: 0.85 },
+  alphabets: [
+    { name: 'Garden yarn', body: 'yarn', hex: '#6f9455', second: '#4f7345', tall: 0.85 },
+    { name: 'Felt garden', body: 'felt', hex: '#d9808a', second: '#f7efe2', tall: 0.95 },
+  ],
   pages: [
     ['In bloom', 'the whole border at once'],
     ['Home grown', 'what came up this year'],

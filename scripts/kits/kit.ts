@@ -1,7 +1,8 @@
 /** What a house kit is made of, before it is drawn. */
+import type { Typesetter } from '@/core/text/typesetter';
 import type { Canvas } from '@napi-rs/canvas';
 import type { Motif } from './engrave/surface';
-import type { Body } from './letters';
+import type { Alphabet } from './letters';
 import type { EdgeCut, Ink } from './tiles';
 
 export type { Ink };
@@ -13,19 +14,23 @@ export interface HouseKit {
   tags: readonly string[];
   /** Twelve, from light to dark within each family. */
   inks: readonly Ink[];
+  /** Inks that also come as sets of their own, from pale to deep. */
+  runs: readonly [string, string, string];
   /** Its engraved stamps. */
   stamps: readonly Motif[];
   /** Patterned papers: name, tags, and how its SVG is made. */
-  papers: readonly (readonly [string, string, () => string])[];
+  papers: readonly (readonly [string, string, (typesetter: Typesetter) => string])[];
   /** Inks that also come as cardstock. */
   card: readonly string[];
   /** Word stamps: text, family. */
   words: readonly (readonly [string, string])[];
   /** Name, tags, lift in mm, and how it is drawn. */
   bits: readonly (readonly [string, string, number, () => Canvas])[];
+  /** Three of its bits that clusters are laid about. */
+  heroes: readonly [string, string, string];
   frames: readonly (readonly [string, string, () => Canvas])[];
   edges: readonly (readonly [string, EdgeCut, string])[];
-  alphabet?: { name: string; body: Body; hex: string; second: string; tall: number };
+  alphabets: readonly [Alphabet, Alphabet];
   /** Titles of its ready-made pages, with the words under them. */
   pages: readonly (readonly [string, string])[];
   /** Family and ink of their titles. */

@@ -1,12 +1,13 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
-import { keepsakes } from './common';
+import { borders, keepsakes, mounts, type Keepsakes } from './common';
 import { KITCHEN_STAMPS } from './engrave/kitchen';
 import { KITCHEN } from './icons/kitchen';
 import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
 import * as g from './papers/geometry';
 import * as w from './papers/nature';
 import { toile } from './papers/toile';
+import * as o from './papers/whole';
 import * as t from './tiles';
 
 const m = motifFinder(KITCHEN_STAMPS);
@@ -29,6 +30,17 @@ const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(KITCHEN[i]!.solid!);
 
+const own: Keepsakes = {
+  main: k('Enamel'),
+  second: k('Jam'),
+  pale: k('Flour'),
+  deep: k('Cocoa'),
+  bright: k('Honey'),
+  metal: 'Copper',
+  motifs: [m('Cherries'), m('Teapot'), m('Loaf'), m('Cake on a stand'), m('Lemon')],
+  seed: 1200,
+};
+
 export const kitchen: HouseKit = {
   id: 'kitchen-table',
   name: 'Kitchen Table',
@@ -37,6 +49,7 @@ export const kitchen: HouseKit = {
   inks,
   stamps: KITCHEN_STAMPS,
   title: 'zilla-slab',
+  runs: [own.main.name, own.second.name, own.deep.name],
   titleInk: 'Jam',
   papers: [
     [
@@ -152,6 +165,24 @@ export const kitchen: HouseKit = {
       'marble swirl cake',
       () => w.marble(k('Butter'), [k('Cocoa'), k('Butter'), k('Crust'), k('Flour')], 85, 'swirl'),
     ],
+    [
+      'Dear all',
+      'letter writing hand',
+      (typesetter) =>
+        o.letters(
+          k('Flour'),
+          k('Enamel'),
+          k('Jam'),
+          [
+            'the jam has set, twelve jars of it, and the kitchen is sticky to the ceiling.',
+            'thank you for the flour.',
+            'we sat until ten, and nobody washed up.',
+            'bring the big pan when you come.',
+            'there will be plums by Sunday.',
+          ],
+          typesetter,
+        ),
+    ],
   ],
   card: ['Flour', 'Butter', 'Enamel', 'Jam', 'Mint', 'Rhubarb', 'Honey', 'Cocoa'],
   words: [
@@ -236,17 +267,9 @@ export const kitchen: HouseKit = {
       0.2,
       () => b.scrap(3, 2.2, c('Flour'), c('Steam'), b.PRINTS.ticks!, 320),
     ],
-    ...keepsakes({
-      main: k('Enamel'),
-      second: k('Jam'),
-      pale: k('Flour'),
-      deep: k('Cocoa'),
-      bright: k('Honey'),
-      metal: 'Copper',
-      motifs: [m('Cherries'), m('Teapot'), m('Loaf'), m('Cake on a stand'), m('Lemon')],
-      seed: 1200,
-    }),
+    ...keepsakes(own),
   ],
+  heroes: ['Felt heart', 'Card cup', 'Wooden teapot'],
   frames: [
     [
       'Enamel frame',
@@ -264,14 +287,19 @@ export const kitchen: HouseKit = {
       'frame wood square',
       () => b.frame(4, 4, [{ x: 0.6, y: 0.6, w: 2.8, h: 2.8 }], 'wood', '#deb988', '#9d6f3d', 323),
     ],
+    ...mounts(own),
   ],
   edges: [
     ['Pie crust', 'scallop', 'Crust'],
     ['Pinking shears', 'pinked', 'Jam'],
     ['Shelf lace', 'lace', 'Flour'],
     ['Icing', 'wave', 'Rhubarb'],
+    ...borders(own),
   ],
-  alphabet: { name: 'Icing', body: 'icing', hex: '#d97f8b', second: '#ffffff', tall: 0.85 },
+  alphabets: [
+    { name: 'Icing', body: 'icing', hex: '#d97f8b', second: '#ffffff', tall: 0.85 },
+    { name: 'Cork board', body: 'cork', hex: '#c79a63', second: '#8f6234', tall: 0.8 },
+  ],
   pages: [
     ['Baked today', 'flour on everything'],
     ['Tea at four', 'and one more slice'],

@@ -1,14 +1,17 @@
 /** What the kits are made of: shells as the paper has them, papers without seams, stamps that are themselves and readable. */
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
 import { readDrawing } from '@/core/drawing/read';
+import { monthNames } from '@/core/dates/names';
 import { scaling } from '@/core/geometry/matrix';
+import { lackedBy } from '@/core/project/letters';
 import type { Kit, Supply } from '@/core/supplies/model';
 import { paintDrawing } from '@/output/pixels/marks';
-import { node, ROOT } from '../node/platform';
+import { node, nodeTypesetter, ROOT } from '../node/platform';
 import { shell } from './engrave/shells';
 import { HOUSE_KITS } from './kits';
+import { onChart, STARS } from './papers/whole';
 
 /** The kits as they were drawn. */
 const { kits, supplies }: { kits: Kit[]; supplies: Supply[] } = JSON.parse(
@@ -17,8 +20,10 @@ const { kits, supplies }: { kits: Kit[]; supplies: Supply[] } = JSON.parse(
 const fileOf = ({ at }: Supply): string => readFileSync(join(ROOT, 'public', at!), 'utf8');
 const ofKind = (kit: string, kind: Supply['kind']): Supply[] =>
   supplies.filter((one) => one.kit === kit && one.kind === kind);
+/** How many inks a kit's own set has. */
+const inksAmong = (kit: string): number => ofKind(kit, 'inks')[0]?.inks?.length ?? 0;
 /** Letters an SVG may have. */
-const LARGEST = 225_000;
+const LARGEST = 200_000;
 
 const opened = (svg: string) => {
   const read = readDrawing(svg);
@@ -62,7 +67,7 @@ test('stamps are tagged, true-sized, small enough to be opened at once, and no t
   for (const { id, stamps } of HOUSE_KITS) {
     const prints = new Map<string, string>();
     const drawn = ofKind(id, 'stamp');
-    expect(drawn.length).toBeGreaterThanOrEqual(24);
+    expect(drawn.length).toBeGreaterThanOrEqual(26);
     for (const supply of drawn) {
       expect(supply.tags.length).toBeGreaterThanOrEqual(4);
       expect(fileOf(supply).length).toBeLessThan(LARGEST);
@@ -135,3 +140,95 @@ test('papers: as many as promised, in their own inks, without a seam where they 
     });
   }
 });
+
+test('a kit is whole: frames, clusters, edges, inks, cards, pages; all kits together are soon fetched', () => {
+  const least: Partial<Record<Supply['kind'], number>> = {
+    embellishment: 36,
+    frame: 8,
+    pieces: 3,
+    edge: 8,
+    inks: 4,
+    line: 5,
+    page: 12,
+    card: 8,
+    sheet: 1,
+    sketch: 3,
+  };
+  for (const { id } of HOUSE_KITS) {
+    for (const [kind, count] of Object.entries(least)) {
+      const found = ofKind(id, kind as Supply['kind']);
+      if (found.length < count!) throw new Error(`${id} has ${found.length} of ${kind}`);
+      for (const { name, tags } of found) if (tags.length < 3) throw new Error(`${id}: ${name}`);
+    }
+    expect(ofKind(id, 'frame').filter(({ asset }) => asset)).toHaveLength(ofKind(id, 'frame').length);
+    expect(inksAmong(id)).toBeGreaterThanOrEqual(12);
+    // A design that ships names what it is made of, and all of it ships.
+    const places = new Set(supplies.filter(({ kit, at }) => kit === id && at).map(({ order }) => order));
+    for (const { name, made = [] } of supplies.filter(({ kit, page }) => kit === id && page))
+      if (!made.every((place) => places.has(place))) throw new Error(`${id}: ${name} lacks pictures`);
+  }
+  const bytes = readdirSync(join(ROOT, 'public/house/kits'), { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .reduce((sum, { parentPath, name }) => sum + statSync(join(parentPath, name)).size, 0);
+  expect(bytes).toBeLessThan(60e6);
+});
+
+/** What Western and Central Europe writes: Unicode's Latin-1 Supplement and the letters of Latin Extended-A in use there. */
+const WRITTEN =
+  'ÀÁÂÃÄÅÆÇÈÉÊËÌÍÎÏÐÑÒÓÔÕÖØÙÚÛÜÝÞßàáâãäåæçèéêëìíîïðñòóôõöøùúûüýþÿĀāĂăĄąĆćČčĎďĐđĒēĖėĘęĚěĞğĢĪīĮįĶķĹĺĻļĽľŁłŃńŅņŇňŌōŐőŒœŔŕŘřŚśŞşŠšŢţŤťŪūŮůŰűŲųŸŹźŻżŽžȘșȚț';
+
+test('every alphabet writes the languages of Western and Central Europe', () => {
+  for (const { id, alphabets } of HOUSE_KITS)
+    for (const { name } of alphabets) {
+      const own = ofKind(id, 'alphabet').filter((one) => one.alphabet === name);
+      const alphabet = own.map(({ letters, asset }) => ({ character: letters!, assets: [asset!.sha] }));
+      expect(lackedBy({ text: `${WRITTEN}0123456789.,;:!?&’“”„«»()*#€£%`, alphabet })).toEqual([]);
+      expect(new Set(own.map(({ asset }) => asset!.sha)).size).toBe(own.length);
+    }
+});
+
+test('sentiments have every glyph of what they say', async () => {
+  const typesetter = await nodeTypesetter();
+  for (const { words, title } of HOUSE_KITS)
+    for (const [text, family] of [...words, ...monthNames('en').map((name) => [name, title] as const)])
+      for (const { font, glyphs } of typesetter.set(
+        text,
+        { family, size: 20, align: 'left', leading: 1 },
+        null,
+      ).runs) {
+        expect(font.startsWith(family)).toBe(true);
+        // Glyph 0 stands for a missing one (OpenType, table glyf).
+        expect(glyphs.every(({ id }) => id !== 0)).toBe(true);
+      }
+});
+
+test('stars stand where the handbooks have them, and are drawn there', () => {
+  // Right ascension and declination for J2000, of almanacs; from memory.
+  const known: [number, [number, number, number], [number, number, number]][] = [
+    [32349, [6, 45, 8.9], [-16, 42, 58]],
+    [91262, [18, 36, 56.3], [38, 47, 1]],
+    [69673, [14, 15, 39.7], [19, 10, 57]],
+    [27989, [5, 55, 10.3], [7, 24, 25]],
+    [102098, [20, 41, 25.9], [45, 16, 49]],
+    [49669, [10, 8, 22.3], [11, 58, 2]],
+  ];
+  const chart = fileOf(ofKind('windward', 'paper').find(({ name }) => name === 'Night watch')!);
+  const discs = [...chart.matchAll(/M(-?[\d.]+) (-?[\d.]+)a([\d.]+) \3 0 1 0/g)].map(([, x, y, r]) => ({
+    x: Number(x) + Number(r),
+    y: Number(y),
+  }));
+  for (const [hip, [h, m, s], [d, minutes, seconds]] of known) {
+    const star = STARS.find((one) => one.hip === hip)!;
+    const dec = Math.sign(d) * (Math.abs(d) + minutes / 60 + seconds / 3600);
+    expect(Math.abs(star.ra - 15 * (h + m / 60 + s / 3600))).toBeLessThan(0.02);
+    expect(Math.abs(star.dec - dec)).toBeLessThan(0.02);
+    // So far from the pole as its declination says, and on its hour's line.
+    const [x, y] = onChart(star.ra, star.dec);
+    expect(discs.some((disc) => Math.hypot(disc.x - x, disc.y - y) < 0.2)).toBe(true);
+    expect(Math.hypot(x - 432, y - 432) / (90 - dec)).toBeCloseTo(Math.hypot(...off(0, 0)) / 90, 2);
+  }
+});
+const off = (ra: number, dec: number): [number, number] => {
+  const [x, y] = onChart(ra, dec);
+  return [x - 432, y - 432];
+};

@@ -225,6 +225,91 @@ const READY: Record<string, (kit: Drawer) => ReadyLine[]> = {
       trail: { ...newPaint('watercolour', ink('Bluebell')), width: 40 },
     },
   ],
+  'every-day': ({ ink, picture }) => [
+    {
+      name: 'Ruled in biro',
+      tags: 'pen line blue',
+      trail: { ...newPaint('pencil', ink('Biro')), width: 3 },
+    },
+    {
+      name: 'Jeans seam',
+      tags: 'stitch thread orange',
+      trail: sewn('back', [ink('Marmalade')], { length: 9, width: 2.2 }),
+    },
+    {
+      name: 'Red cross stitch',
+      tags: 'stitch thread cross red',
+      trail: sewn('cross', [ink('Post red')], { length: 9, height: 9 }),
+    },
+    {
+      name: 'Parcel string',
+      tags: 'string twine brown',
+      trail: { ...NEW_CORD, colours: [ink('Paper bag')], width: 5, fuzzy: true },
+    },
+    {
+      name: 'Squared tape',
+      tags: 'tape washi grid',
+      trail: {
+        ...NEW_RIBBON,
+        weave: 'tape',
+        colour: ink('Page'),
+        pattern: picture('Squared'),
+        width: 28,
+        ends: 'torn',
+      },
+    },
+    {
+      name: 'Paper planes',
+      tags: 'plane stamp row',
+      trail: { ...newStamps([picture('Paper plane')], ink('Denim'), 34), spacing: 1.3 },
+    },
+  ],
+  'little-one': ({ ink, picture }) => [
+    {
+      name: 'Blanket stitch',
+      tags: 'stitch thread blanket soft',
+      trail: sewn('blanket', [ink('Cheek')], { length: 10, height: 10 }),
+    },
+    {
+      name: 'Chain of milk',
+      tags: 'stitch thread chain white',
+      trail: sewn('chain', [ink('Pond')], { length: 10, height: 8 }),
+    },
+    {
+      name: 'Wooden beads',
+      tags: 'beads string toy',
+      trail: {
+        ...NEW_STRUNG,
+        colours: [ink('Biscuit'), ink('Duck egg'), ink('Cheek'), ink('Butter')],
+        width: 12,
+      },
+    },
+    {
+      name: 'Satin binding',
+      tags: 'ribbon satin blue',
+      trail: { ...NEW_RIBBON, colour: ink('Nap blue'), width: 22 },
+    },
+    {
+      name: 'Knitting wool',
+      tags: 'wool yarn string',
+      trail: { ...NEW_CORD, colours: [ink('Apricot')], width: 7, fuzzy: true },
+    },
+    {
+      name: 'Stars in a row',
+      tags: 'star felt row',
+      trail: {
+        ...newStamps([picture('Felt star')], ink('Butter'), 30),
+        own: true,
+        spacing: 1.25,
+        turned: 24,
+      },
+    },
+    {
+      name: 'Finger paint',
+      tags: 'brush tip watercolour',
+      trail: { ...newPaint('watercolour', ink('Apricot')), width: 36 },
+    },
+  ],
 };
 
 export const readyLines = (

@@ -8,11 +8,17 @@ import { MORE, type Design } from './designs';
 import { inkFinder, type HouseKit } from './kit';
 import { rgb } from './relief';
 
-const SIDE = toPoints(12, 'in');
+export const SIDE = toPoints(12, 'in');
 
 export const bit = (kit: HouseKit, tag: string, which = 0): string => {
   const found = kit.bits.filter(([, tags]) => tags.split(' ').includes(tag));
   return (found[which % Math.max(1, found.length)] ?? kit.bits[which % kit.bits.length]!)[0];
+};
+/** The bit of a kit that is called so, whatever its ink. */
+export const called = (kit: HouseKit, end: string): string => {
+  const found = kit.bits.find(([name]) => name.endsWith(end));
+  if (!found) throw new Error(`${kit.name} has no ${end}.`);
+  return found[0];
 };
 export const paper = (kit: HouseKit, i: number): string => kit.papers[i]![0];
 export const card = (kit: HouseKit, i: number): string => `${kit.card[i]!} cardstock`;
@@ -138,7 +144,8 @@ export function readyPages(
   });
 }
 
-function projectOf(id: string, title: string, on: Composer): Project {
+/** A page of its own, of what was laid. */
+export function projectOf(id: string, title: string, on: Composer): Project {
   const project = newLayout({ id, title, unit: 'in', width: SIDE, height: SIDE });
   project.surfaces[0]!.pile = on.pile;
   for (const [sha, [asset, compartment]] of on.from.used) {
@@ -146,77 +153,4 @@ function projectOf(id: string, title: string, on: Composer): Project {
     project[compartment].push(sha);
   }
   return project;
-}
-
-/** Plans of where photos go: name, tags, places in inches on a 12 x 12 in page. */
-export const SKETCHES: readonly (readonly [
-  string,
-  string,
-  readonly (readonly [number, number, number, number])[],
-])[] = [
-  [
-    'One and three',
-    'sketch four photos',
-    [
-      [0.75, 0.75, 7, 7],
-      [8.25, 0.75, 3, 3],
-      [8.25, 4, 3, 3],
-      [8.25, 7.25, 3, 3],
-    ],
-  ],
-  [
-    'Band of five',
-    'sketch five photos',
-    [
-      [0.6, 4, 2, 4],
-      [2.8, 4, 2, 4],
-      [5, 4, 2, 4],
-      [7.2, 4, 2, 4],
-      [9.4, 4, 2, 4],
-    ],
-  ],
-  [
-    'Wide and pair',
-    'sketch three photos',
-    [
-      [1, 1, 10, 5.5],
-      [1, 6.9, 4.85, 3.4],
-      [6.15, 6.9, 4.85, 3.4],
-    ],
-  ],
-  [
-    'Nine squares',
-    'sketch nine photos',
-    [0, 1, 2].flatMap((r) => [0, 1, 2].map((c) => [1 + c * 3.4, 1 + r * 3.4, 3.2, 3.2] as const)),
-  ],
-  [
-    'Corner cluster',
-    'sketch three photos',
-    [
-      [5, 0.8, 6.2, 4.6],
-      [2.6, 3.8, 3.4, 4.4],
-      [6.4, 5.8, 4.2, 3.2],
-    ],
-  ],
-  [
-    'Tall page',
-    'sketch two photos',
-    [
-      [0.9, 0.9, 5, 10.2],
-      [6.4, 5.4, 4.7, 5.7],
-    ],
-  ],
-];
-
-export function sketch(i: number): Project {
-  const [title, , places] = SKETCHES[i]!;
-  const nothing = new Material(
-    () => {
-      throw new Error('A sketch has no supplies.');
-    },
-    undefined as unknown as Typesetter,
-  );
-  const on = new Composer(nothing, { width: SIDE, height: SIDE });
-  places.forEach(([x, y, w, h]) => on.place(box(x, y, w, h)));
-  return projectOf(`sketch-${i + 1}`, title, on);
 }

@@ -1,4 +1,4 @@
-/** Eight pocket cards of each kit, composed of its own supplies: to write on, to fill a pocket, to open a page. */
+/** Twelve pocket cards of each kit, composed of its own supplies: to write on, to fill a pocket, to open a page. */
 import { mixed } from '@/core/color/hex';
 import { beginProduct, sidesOf } from '@/core/product';
 import { sheetIn, type SheetProduct, type Thing } from '@/core/product/sheet';
@@ -10,7 +10,7 @@ import { toPoints } from '@/core/units/lengths';
 import type { Typesetter } from '@/core/text/typesetter';
 import { box, Composer, Material, ROUND, type FindSupply } from './compose';
 import { inkFinder, type HouseKit } from './kit';
-import { bit, card, paper, readable } from './pages';
+import { bit, called, card, paper, readable } from './pages';
 
 /** What the cards of a kit say. */
 interface Said {
@@ -56,6 +56,20 @@ const SAID: Record<string, Said> = {
     hello: 'snow day',
     list: 'wishes',
     quote: 'the longest night\nhas the most stars',
+  },
+  'every-day': {
+    title: 'Cards for any day',
+    open: 'This\nweek',
+    hello: 'right now',
+    list: 'to do',
+    quote: 'nothing happened,\nand it was lovely',
+  },
+  'little-one': {
+    title: 'Cards for the first year',
+    open: 'Hello\nyou',
+    hello: 'so small',
+    list: 'firsts',
+    quote: 'the days are long,\nthe year is short',
   },
 };
 
@@ -169,6 +183,57 @@ const DESIGNS: readonly (readonly [Size, Design])[] = [
         .paper(card(kit, 0), box(0.2, 0.2, 3.6, 2.6), 0, 'mat')
         .words('journaling', quote, 'caveat', 23, readable(kit, 0, kit.titleInk), 2, 1.4);
       on.thing(bit(kit, 'sew', 1), 2, 2.38, 0, 0.6);
+    },
+  ],
+  // An engraving, printed in an ink.
+  [
+    STANDING,
+    (on, kit, { hello }) => {
+      const { name, size } = kit.stamps[0]!;
+      const ink = readable(kit, 0, kit.titleInk);
+      on.ground(card(kit, 0))
+        .paper(card(kit, 2), box(0.18, 0.18, 2.64, 3.64), 0, 'mat')
+        .paper(card(kit, 0), box(0.24, 0.24, 2.52, 3.52), 0, 'mat')
+        .thing(name, 1.5, 1.65, 0, 2.1 / size, readable(kit, 0))
+        .words('title', hello, kit.title, big(kit, 21), ink, 1.5, 3.3, 0, 2.2);
+    },
+  ],
+  // Three rounds of pattern over a line to write on.
+  [
+    LYING,
+    (on, kit) => {
+      on.ground(card(kit, 0));
+      for (const [i, sheet] of [1, 3, 12].entries())
+        on.paper(card(kit, 2), box(0.32 + 1.16 * i, 0.32, 1.04, 1.04), 0, 'mat', ROUND).paper(
+          paper(kit, sheet),
+          box(0.38 + 1.16 * i, 0.38, 0.92, 0.92),
+          0,
+          'mat',
+          ROUND,
+        );
+      ruled(on, line(kit), 0.35, 3.65, rows(1.85, 2.65, 0.4));
+    },
+  ],
+  // A ticket and a stamp of post, as what was kept of a day.
+  [
+    STANDING,
+    (on, kit) => {
+      on.ground(paper(kit, 6)).paper(card(kit, 0), box(0.25, 2.1, 2.5, 1.65), 0, 'mat');
+      on.thing(called(kit, 'Ticket'), 1.5, 0.95, -6, 0.85);
+      on.thing(bit(kit, 'post', 0), 2.2, 2.0, 7, 0.7);
+      ruled(on, line(kit), 0.45, 2.55, rows(2.75, 3.45, 0.35));
+    },
+  ],
+  // The best of it, and room to say so.
+  [
+    LYING,
+    (on, kit) => {
+      const ink = readable(kit, 0, kit.titleInk);
+      on.ground(card(kit, 0))
+        .paper(paper(kit, 13), box(2.75, -0.2, 1.5, 3.4))
+        .words('title', 'the best bit', kit.title, big(kit, 21), ink, 1.4, 0.5, 0, 2.2);
+      ruled(on, line(kit), 0.3, 2.5, rows(1.1, 2.7, 0.32));
+      on.thing(kit.heroes[0], 3.4, 1.5, 6, 0.62);
     },
   ],
 ];

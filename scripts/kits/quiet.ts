@@ -1,6 +1,6 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
-import { keepsakes } from './common';
+import { borders, keepsakes, mounts, type Keepsakes } from './common';
 import { QUIET_STAMPS } from './engrave/quiet';
 import { SEA } from './engrave/sea';
 import { QUIET } from './icons/quiet';
@@ -8,6 +8,7 @@ import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
 import * as g from './papers/geometry';
 import * as w from './papers/nature';
 import { toile } from './papers/toile';
+import * as o from './papers/whole';
 import * as t from './tiles';
 
 const m = motifFinder([...QUIET_STAMPS, ...SEA]);
@@ -30,6 +31,17 @@ const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(QUIET[i]!.solid!);
 
+const own: Keepsakes = {
+  main: k('Eucalyptus'),
+  second: k('Dusk rose'),
+  pale: k('Paper'),
+  deep: k('Walnut'),
+  bright: k('Clay'),
+  metal: 'Brass',
+  motifs: [m('Key'), m('Owl'), m('Open book'), m('Pocket watch'), m('Moth')],
+  seed: 1300,
+};
+
 export const quiet: HouseKit = {
   id: 'quiet-hours',
   name: 'Quiet Hours',
@@ -38,6 +50,7 @@ export const quiet: HouseKit = {
   inks,
   stamps: QUIET_STAMPS,
   title: 'caveat',
+  runs: [own.main.name, own.second.name, own.deep.name],
   titleInk: 'Walnut',
   papers: [
     [
@@ -146,6 +159,29 @@ export const quiet: HouseKit = {
       () => w.wash(k('Paper'), [k('Dusk rose'), k('Eucalyptus'), k('Oat')], 96),
     ],
     ['Thread lace', 'lace crochet linen', () => g.lace(k('Thread'), k('Paper'))],
+    [
+      'Old letters',
+      'letter writing hand',
+      (typesetter) =>
+        o.letters(
+          k('Paper'),
+          k('Walnut'),
+          k('Thread'),
+          [
+            'it has been raining since you left, and I have read two books.',
+            'the clock has stopped again, which suits me.',
+            'I found your glove.',
+            'write when you can, about anything at all.',
+            'the light in the hall is the same.',
+          ],
+          typesetter,
+        ),
+    ],
+    [
+      'Torn edges',
+      'torn paper layers',
+      () => o.torn([k('Oat'), k('Eucalyptus'), k('Linen'), k('Dusk rose')], k('Paper'), 72),
+    ],
   ],
   card: ['Paper', 'Oat', 'Kraft', 'Graphite', 'Dusk rose', 'Eucalyptus', 'Slate', 'Linen'],
   words: [
@@ -226,17 +262,9 @@ export const quiet: HouseKit = {
       0.2,
       () => b.scrap(3, 2.2, c('Kraft'), '#d3b48d', b.PRINTS.stripe!, 421),
     ],
-    ...keepsakes({
-      main: k('Eucalyptus'),
-      second: k('Dusk rose'),
-      pale: k('Paper'),
-      deep: k('Walnut'),
-      bright: k('Clay'),
-      metal: 'Brass',
-      motifs: [m('Key'), m('Owl'), m('Open book'), m('Pocket watch'), m('Moth')],
-      seed: 1300,
-    }),
+    ...keepsakes(own),
   ],
+  heroes: ['Felt star', 'Sage leaf', 'Wooden feather'],
   frames: [
     [
       'Gallery mat',
@@ -266,12 +294,18 @@ export const quiet: HouseKit = {
           424,
         ),
     ],
+    ...mounts(own),
   ],
   edges: [
     ['Linen hem', 'scallop', 'Thread'],
     ['Pinked kraft', 'pinked', 'Kraft'],
     ['Fine lace', 'lace', 'Paper'],
     ['Drift', 'wave', 'Stone'],
+    ...borders(own),
+  ],
+  alphabets: [
+    { name: 'Printed board', body: 'chipboard', hex: '#8fa08c', second: '#e9e4d6', tall: 0.85 },
+    { name: 'Wet brush', body: 'watercolour', hex: '#5f7384', second: '#93a7b4', tall: 0.9 },
   ],
   pages: [
     ['These days', 'nothing much, all of it good'],

@@ -1,12 +1,13 @@
 import { Path2D } from '@napi-rs/canvas';
 import * as b from './bits';
-import { keepsakes } from './common';
+import { borders, keepsakes, mounts, type Keepsakes } from './common';
 import { SEA } from './engrave/sea';
 import { SEASIDE } from './icons/seaside';
 import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
 import * as g from './papers/geometry';
 import * as w from './papers/nature';
 import { toile } from './papers/toile';
+import * as o from './papers/whole';
 import * as t from './tiles';
 
 const m = motifFinder(SEA);
@@ -29,6 +30,17 @@ const k = inkFinder(inks);
 const c = (name: string) => k(name).colour;
 const shape = (i: number) => new Path2D(SEASIDE[i]!.solid!);
 
+const own: Keepsakes = {
+  main: k('Lagoon'),
+  second: k('Kite red'),
+  pale: k('Sailcloth'),
+  deep: k('Deep water'),
+  bright: k('Buoy'),
+  metal: 'Brass',
+  motifs: [m('Anchor'), m('Lighthouse'), m('Gull'), m('Sailboat'), m('Scallop shell')],
+  seed: 1000,
+};
+
 export const seaside: HouseKit = {
   id: 'windward',
   name: 'Windward',
@@ -37,6 +49,7 @@ export const seaside: HouseKit = {
   inks,
   stamps: SEA,
   title: 'abril-fatface',
+  runs: [own.main.name, own.second.name, own.deep.name],
   titleInk: 'Kite red',
   papers: [
     [
@@ -162,6 +175,7 @@ export const seaside: HouseKit = {
       () => w.wash(k('Sailcloth'), [k('Sea glass'), k('Sky'), k('Dune')], 67),
     ],
     ['Morning haze', 'ombre sky soft', () => w.ombre(k('Sailcloth'), k('Sky'), 68)],
+    ['Night watch', 'star chart sky', () => o.starChart(k('Deep water'), k('Sea glass'), k('Sailcloth'))],
   ],
   card: ['Sailcloth', 'Dune', 'Lagoon', 'Kite red', 'Sky', 'Coral', 'Deep water', 'Buoy'],
   words: [
@@ -272,17 +286,9 @@ export const seaside: HouseKit = {
       0.2,
       () => b.scrap(3, 2, c('Sailcloth'), c('Sky'), b.PRINTS.grid!, 119),
     ],
-    ...keepsakes({
-      main: k('Lagoon'),
-      second: k('Kite red'),
-      pale: k('Sailcloth'),
-      deep: k('Deep water'),
-      bright: k('Buoy'),
-      metal: 'Brass',
-      motifs: [m('Anchor'), m('Lighthouse'), m('Gull'), m('Sailboat'), m('Scallop shell')],
-      seed: 1000,
-    }),
+    ...keepsakes(own),
   ],
+  heroes: ['Card kite', 'Wooden boat', 'Wooden starfish'],
   frames: [
     [
       'Boathouse frame',
@@ -320,14 +326,19 @@ export const seaside: HouseKit = {
           122,
         ),
     ],
+    ...mounts(own),
   ],
   edges: [
     ['Shoreline', 'wave', 'Lagoon'],
     ['Sail hem', 'scallop', 'Sailcloth'],
     ['Pinked sand', 'pinked', 'Dune'],
     ['Net', 'lace', 'Kite red'],
+    ...borders(own),
   ],
-  alphabet: { name: 'Deckboard', body: 'wood', hex: '#e0c08f', second: '#a97f4d', tall: 0.9 },
+  alphabets: [
+    { name: 'Deckboard', body: 'wood', hex: '#e0c08f', second: '#a97f4d', tall: 0.9 },
+    { name: 'Hull enamel', body: 'enamel', hex: '#24506b', second: '#e9dfc8', tall: 0.8 },
+  ],
   pages: [
     ['High wind', 'up all afternoon'],
     ['Low tide', 'what the sea left'],

@@ -34,20 +34,51 @@ export function cardstock(ink: Ink, seed: number): string {
   return sheet(ink, 144, 144, flecks);
 }
 
+/** Stripes from edge to edge: one length each, for pieces of one would show where they meet. */
+const columns = (ground: Ink, w: number, stripes: readonly (readonly [number, number, Ink])[]): string =>
+  sheet(
+    ground,
+    w,
+    SIDE,
+    stripes
+      .map(([x, wide, ink]) => `<rect x="${x}" width="${wide}" height="${SIDE}" ${fill(ink)}/>`)
+      .join(''),
+  );
+/** Bands both ways, over the whole sheet in the order they are given. */
+const bands = (
+  ground: Ink,
+  every: number,
+  of: readonly (readonly [at: number, wide: number, Ink, opacity: number])[],
+): string =>
+  sheet(
+    ground,
+    SIDE,
+    SIDE,
+    '',
+    of
+      .flatMap(([at, wide, ink, opacity]) => {
+        const more = opacity < 1 ? ` opacity="${opacity}"` : '';
+        const each = Array.from({ length: Math.ceil(SIDE / every) }, (_, i) => i * every + at);
+        return [
+          `<path d="${each.map((x) => `M${x} 0h${wide}V${SIDE}h${-wide}Z`).join('')}" ${fill(ink, more)}/>`,
+          `<path d="${each.map((y) => `M0 ${y}v${wide}H${SIDE}v${-wide}Z`).join('')}" ${fill(ink, more)}/>`,
+        ];
+      })
+      .join(''),
+  );
+
 export const stripe = (a: Ink, b: Ink, c: Ink): string =>
-  sheet(
-    a,
-    48,
-    48,
-    `<rect x="0" width="18" height="48" ${fill(b)}/><rect x="24" width="2" height="48" ${fill(c)}/><rect x="40" width="2" height="48" ${fill(c)}/>`,
-  );
+  columns(a, 48, [
+    [0, 18, b],
+    [24, 2, c],
+    [40, 2, c],
+  ]);
 export const ticking = (a: Ink, b: Ink): string =>
-  sheet(
-    a,
-    30,
-    30,
-    `<rect x="4" width="3" height="30" ${fill(b)}/><rect x="11" width="1.2" height="30" ${fill(b)}/><rect x="15" width="1.2" height="30" ${fill(b)}/>`,
-  );
+  columns(a, 27, [
+    [4, 3, b],
+    [11, 1.2, b],
+    [15, 1.2, b],
+  ]);
 export const spots = (a: Ink, b: Ink): string =>
   sheet(a, 36, 36, `<circle cx="9" cy="9" r="5.4" ${fill(b)}/><circle cx="27" cy="27" r="5.4" ${fill(b)}/>`);
 export const pinDots = (a: Ink, b: Ink): string =>
@@ -57,22 +88,13 @@ export const pinDots = (a: Ink, b: Ink): string =>
     18,
     `<circle cx="4.5" cy="4.5" r="1.5" ${fill(b)}/><circle cx="13.5" cy="13.5" r="1.5" ${fill(b)}/>`,
   );
-export const gingham = (a: Ink, b: Ink): string =>
-  sheet(
-    a,
-    36,
-    36,
-    `<rect width="18" height="36" ${fill(b, ' opacity="0.5"')}/><rect width="36" height="18" ${fill(b, ' opacity="0.5"')}/>`,
-  );
+export const gingham = (a: Ink, b: Ink): string => bands(a, 36, [[0, 18, b, 0.5]]);
 export const plaid = (a: Ink, b: Ink, c: Ink): string =>
-  sheet(
-    a,
-    96,
-    96,
-    `<rect x="12" width="30" height="96" ${fill(b, ' opacity="0.45"')}/><rect y="12" width="96" height="30" ${fill(b, ' opacity="0.45"')}/>` +
-      `<rect x="66" width="5" height="96" ${fill(c, ' opacity="0.8"')}/><rect y="66" width="96" height="5" ${fill(c, ' opacity="0.8"')}/>` +
-      `<rect x="25" width="2" height="96" ${fill(a)}/><rect y="25" width="96" height="2" ${fill(a)}/>`,
-  );
+  bands(a, 96, [
+    [12, 30, b, 0.45],
+    [66, 5, c, 0.8],
+    [25, 2, a, 1],
+  ]);
 /** Scales that lie over each other; each is drawn only where it shows, so that their order never matters. */
 export const scallops = (a: Ink, b: Ink, c: Ink): string => {
   const r = 22;
@@ -134,28 +156,84 @@ export const confetti = (a: Ink, inks: readonly Ink[], seed: number): string => 
   });
   return sheet(a, 144, 144, bits.join(''));
 };
-export type EdgeCut = 'scallop' | 'pinked' | 'wave' | 'lace';
+/** One repeat of a cut edge, from the right at x + w to the left at x, `base` being where the card ends, and its holes. */
+interface Cut {
+  /** How often it comes over 12 in. */
+  times: number;
+  rim: (x: number, w: number, base: number) => string;
+  holes?: (x: number, w: number, base: number) => string;
+}
+const hole = (x: number, y: number, r: number, ry = r): string =>
+  `M${x - r} ${y}a${r} ${ry} 0 1 0 ${2 * r} 0a${r} ${ry} 0 1 0 ${-2 * r} 0Z`;
+const scallop = (x: number, w: number, base: number, high = w / 2): string =>
+  `A${w / 2} ${high} 0 0 1 ${x} ${base}`;
+
+const CUTS = {
+  scallop: {
+    times: 36,
+    rim: scallop,
+    holes: (x, w, base) => hole(x + w / 2, base + 6, 2.2),
+  },
+  pinked: {
+    times: 72,
+    rim: (x, w, base) => `L${x + w / 2} ${base + w * 0.9}L${x} ${base}`,
+  },
+  wave: {
+    times: 18,
+    rim: (x, w, base) =>
+      `C${x + w * 0.75} ${base} ${x + w * 0.75} ${base + 20} ${x + w / 2} ${base + 20}C${x + w * 0.25} ${base + 20} ${x + w * 0.25} ${base} ${x} ${base}`,
+  },
+  lace: {
+    times: 24,
+    rim: (x, w, base) => scallop(x, w, base, w * 0.62),
+    holes: (x, w, base) =>
+      hole(x + w / 2, base + 6, 3.4) + hole(x + w / 2, base - 8, 2) + hole(x + w, base - 4, 1.5),
+  },
+  // Scallops with a flower of holes in each, as whitework has them.
+  broderie: {
+    times: 18,
+    rim: (x, w, base) => scallop(x, w, base, w * 0.5),
+    holes: (x, w, base) =>
+      [0, 1, 2, 3, 4, 5]
+        .map((k) => (Math.PI * k) / 3)
+        .map((a) => hole(x + w / 2 + 6.4 * Math.cos(a), base + 3 + 6.4 * Math.sin(a), 2.1))
+        .join('') +
+      hole(x + w / 2, base + 3, 2.6) +
+      [0.1, 0.3, 0.7, 0.9].map((t) => hole(x + t * w, base - 10, 1.3)).join(''),
+  },
+  // As the edge of a stamp of post.
+  perforated: {
+    times: 96,
+    rim: (x, w, base) =>
+      `V${base + 12}H${x + w * 0.78}A${w * 0.28} ${w * 0.28} 0 0 0 ${x + w * 0.22} ${base + 12}H${x}`,
+  },
+  fringe: {
+    times: 144,
+    rim: (x, w, base) => `V${base + 20}H${x + w * 0.24}V${base - 4}H${x}`,
+  },
+  // Pairs of leaves that hang from a rail.
+  leaves: {
+    times: 24,
+    rim: (x, w, base) =>
+      `H${x + w * 0.94}C${x + w} ${base + 10} ${x + w * 0.86} ${base + 20} ${x + w * 0.62} ${base + 23}C${x + w * 0.6} ${base + 12} ${x + w * 0.62} ${base + 5} ${x + w * 0.5} ${base}C${x + w * 0.38} ${base + 5} ${x + w * 0.4} ${base + 12} ${x + w * 0.38} ${base + 23}C${x + w * 0.14} ${base + 20} ${x} ${base + 10} ${x + w * 0.06} ${base}H${x}`,
+    holes: (x, w, base) =>
+      hole(x + w * 0.5, base - 8, 2.6) +
+      hole(x, base - 8, 1.3) +
+      hole(x + w * 0.25, base - 8, 1.3) +
+      hole(x + w * 0.75, base - 8, 1.3),
+  },
+} satisfies Record<string, Cut>;
+
+export type EdgeCut = keyof typeof CUTS;
 /** A strip of card cut along one side: a whole number of repeats over 12 in. */
 export function edge(cut: EdgeCut, ink: Ink): string {
   const [h, base] = [46, 20];
-  const n = { scallop: 36, pinked: 72, wave: 18, lace: 24 }[cut];
-  const w = SIDE / n;
-  let d = `M0 0H${SIDE}V${base}`;
-  for (let k = n - 1; k >= 0; k--) {
-    const x = k * w;
-    if (cut === 'pinked') d += `L${x + w / 2} ${base + w * 0.9}L${x} ${base}`;
-    else if (cut === 'wave')
-      d += `C${x + w * 0.75} ${base} ${x + w * 0.75} ${base + 20} ${x + w / 2} ${base + 20}C${x + w * 0.25} ${base + 20} ${x + w * 0.25} ${base} ${x} ${base}`;
-    else d += `A${w / 2} ${cut === 'lace' ? w * 0.62 : w / 2} 0 0 1 ${x} ${base}`;
-  }
-  d += 'Z';
-  if (cut === 'lace' || cut === 'scallop')
-    for (let k = 0; k < n; k++) {
-      const x = (k + 0.5) * w;
-      const r = cut === 'lace' ? 3.4 : 2.2;
-      d += `M${x - r} ${base + 6}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
-      if (cut === 'lace')
-        d += `M${x - 2} ${base - 8}a2 2 0 1 0 4 0a2 2 0 1 0 -4 0ZM${x + w / 2 - 1.5} ${base - 4}a1.5 1.5 0 1 0 3 0a1.5 1.5 0 1 0 -3 0Z`;
-    }
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="12in" height="${(h / 72).toFixed(4)}in" viewBox="0 0 ${SIDE} ${h}"><path d="${d}" fill-rule="evenodd" ${fill(ink)}/></svg>\n`;
+  const { times, rim, holes }: Cut = CUTS[cut];
+  const w = SIDE / times;
+  const each = Array.from({ length: times }, (_, k) => (times - 1 - k) * w);
+  const d = `M0 0H${SIDE}V${base}${each.map((x) => rim(x, w, base)).join('')}Z${each.map((x) => holes?.(x, w, base) ?? '').join('')}`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="12in" height="${(h / 72).toFixed(4)}in" viewBox="0 0 ${SIDE} ${h}"><path d="${short(d)}" fill-rule="evenodd" ${fill(ink)}/></svg>\n`;
 }
+/** Numbers to two places. */
+const short = (d: string): string =>
+  d.replace(/-?\d+\.\d{3,}/g, (number) => String(Number(Number(number).toFixed(2))));

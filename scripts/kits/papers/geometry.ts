@@ -161,27 +161,30 @@ export function tartan(sett: readonly (readonly [Ink, number])[], thread = 1.5):
   let at = 0;
   let warp = '';
   let weft = '';
+  // Threads run from edge to edge of the sheet: pieces of one would show where they meet.
   for (const [ink, count] of there) {
     const w = count * thread;
-    warp += `<rect x="${n(at)}" width="${n(w)}" height="${n(whole)}" ${fill(ink)}/>`;
-    weft += `<rect y="${n(at)}" width="${n(whole)}" height="${n(w)}" ${fill(ink, ' opacity="0.52"')}/>`;
+    warp += `<rect x="${n(at)}" width="${n(w)}" height="${SIDE}" ${fill(ink)}/>`;
+    const each = Array.from({ length: Math.ceil((SIDE - at) / whole) }, (_, i) => at + i * whole);
+    weft += `<path d="${each.map((y) => `M0 ${n(y)}h${SIDE}v${n(w)}h-${SIDE}Z`).join('')}" ${fill(ink, ' opacity="0.52"')}/>`;
     at += w;
   }
-  // Twill: the diagonal that two over and two under make, no farther than the tile.
+  // Twill: the diagonal that two over and two under make.
   const step = whole / Math.round(whole / 6);
   const twill = (shift: number): string => {
     let d = '';
-    for (let x = shift - whole; x < whole; x += step) {
-      const [from, to] = [Math.max(0, -x), Math.min(whole, whole - x)];
-      d += `M${n(x + from)} ${n(whole - from)}L${n(x + to)} ${n(whole - to)}`;
+    for (let x = shift - SIDE; x < SIDE; x += step) {
+      const [from, to] = [Math.max(0, -x), Math.min(SIDE, SIDE - x)];
+      d += `M${n(x + from)} ${n(SIDE - from)}L${n(x + to)} ${n(SIDE - to)}`;
     }
     return d;
   };
   return sheet(
     sett[0]![0],
     whole,
-    whole,
-    `${warp}${weft}<path d="${twill(0)}" fill="none" stroke="#ffffff" stroke-width="1.1" opacity="0.16"/><path d="${twill(step / 2)}" fill="none" stroke="#1c140c" stroke-width="1.1" opacity="0.1"/>`,
+    SIDE,
+    warp,
+    `${weft}<path d="${twill(0)}" fill="none" stroke="#ffffff" stroke-width="1.1" opacity="0.16"/><path d="${twill(step / 2)}" fill="none" stroke="#1c140c" stroke-width="1.1" opacity="0.1"/>`,
   );
 }
 
