@@ -12,14 +12,15 @@ import { blurIn } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
 import { invert } from '@/core/geometry/matrix';
-import type { Supply } from '@/core/supplies/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make } from '@/output/make';
 import { fingerprint, isBuilt } from '../house/build';
 import { nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
-import { openedFile, packed } from '../node/files';
+import { packed } from '../node/files';
+import { houseDesign } from '../node/house';
 import { withExif } from './photos/exif';
-import { clubBook, DESIGN_FILE } from './book';
+import { clubBook, DESIGN } from './book';
+import { kitPages } from './kit-pages';
 import { DAYS } from './calendar';
 import { demoProjects } from './layouts';
 import { DEMO_PHOTOS, type DemoPhoto } from './photos/photos';
@@ -106,7 +107,7 @@ async function photoAsset(
   ];
 }
 
-/** The year's photos, as they lie beside their script, and the book that is made of them. */
+/** The year's photos, as they lie beside their script, and the pages and the book that are made of them. */
 async function theYear(bytes: Map<string, Uint8Array>, typesetter: Typesetter) {
   const folder = join(ROOT, 'scripts', 'demo', 'year');
   const faces: Record<string, Asset['faces']> = JSON.parse(
@@ -118,12 +119,12 @@ async function theYear(bytes: Map<string, Uint8Array>, typesetter: Typesetter) {
     photos.push({ ...asset, faces: faces[photo.file] ?? [] });
     bytes.set(asset.sha, data);
   }
-  const kits = join(ROOT, 'public', 'house', 'kits');
-  const design = await openedFile(join(kits, DESIGN_FILE));
+  const design = await houseDesign(...DESIGN);
   for (const [sha, data] of design.bytes) bytes.set(sha, data);
-  const supplies: Supply[] = JSON.parse(await readFile(join(kits, 'windward', 'supplies.json'), 'utf8'));
-  const supply = supplies.find(({ kind }) => kind === 'book')!;
-  return { photos: photos.length, project: clubBook(design.project, supply.id, photos, typesetter) };
+  const pages = await kitPages(new Map(photos.map((asset) => [asset.name, asset])), typesetter);
+  for (const [sha, data] of pages.bytes) bytes.set(sha, data);
+  const book = clubBook(design.project, design.supply.id, photos, typesetter);
+  return { photos: photos.length, projects: [...pages.projects, book] };
 }
 
 async function build(): Promise<void> {
@@ -167,10 +168,10 @@ async function build(): Promise<void> {
       await readFile(join(ROOT, 'public/house/papers', `${id}.${EXTENSIONS[asset.type]}`)),
     );
   }
-  const { photos: year, project: book } = await theYear(bytes, typesetter);
+  const { photos: year, projects: ofTheYear } = await theYear(bytes, typesetter);
   const files = [];
   const photos = DEMO_PHOTOS.map((photo) => photo.file);
-  for (const project of [...demoProjects(assets, photos, typesetter), book]) {
+  for (const project of [...demoProjects(assets, photos, typesetter), ...ofTheYear]) {
     const shop = nodeWorkshop(
       (sha) => project.assets[sha]!,
       (sha) => bytes.get(sha)!,
