@@ -57,7 +57,8 @@ export class Stock {
   ): Promise<Asset> {
     const { lift, ...rest } = more;
     const ending = EXTENSIONS[type];
-    const path = `${this.kit.id}/${kind}-${slug(name)}${more.letters ? `-${more.letters.codePointAt(0)}` : ''}`;
+    const own = `${kind}-${slug(name)}${more.letters ? `-${more.letters.codePointAt(0)}` : ''}`;
+    const path = `${this.kit.id}/${own}`;
     const sha = createHash('sha256').update(file).digest('hex');
     const asset: Asset = {
       sha,
@@ -76,7 +77,8 @@ export class Stock {
     if (!small) await writeFile(join(FOLDER, thumb), thumbOf(picture).toBuffer('image/webp', 76));
     const { data } = pixelsOf(picture, 200);
     this.supplies.push({
-      id: `house ${this.kit.id} ${this.supplies.length + 1}`,
+      // What it is called, not where it lies: the next version of its kit knows it again.
+      id: `house ${this.kit.id} ${own}`,
       kind,
       name,
       tags: tags.split(' '),
@@ -154,7 +156,8 @@ export class Stock {
     const file = await packed(project, async () => undefined);
     const places = new Map(this.supplies.map(({ asset, order }) => [asset?.sha, order]));
     const made = Object.keys(project.assets).map((sha) => places.get(sha)!);
-    const path = `${this.kit.id}/${kind}-${slug(project.title)}`;
+    const own = `${kind}-${slug(project.title)}`;
+    const path = `${this.kit.id}/${own}`;
     await writeFile(join(FOLDER, `${path}.bellagraph`), file);
     // Pieces lie on no ground of their own.
     let thumb = `${path}.small.jpg`;
@@ -168,7 +171,7 @@ export class Stock {
       await writeFile(join(FOLDER, thumb), thumbOf(canvas).toBuffer('image/webp', 86));
     } else await writeFile(join(FOLDER, thumb), preview);
     this.supplies.push({
-      id: `house ${this.kit.id} ${this.supplies.length + 1}`,
+      id: `house ${this.kit.id} ${own}`,
       kind,
       name: project.title,
       tags: tags.split(' '),

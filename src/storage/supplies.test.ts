@@ -8,11 +8,13 @@ import { throwOutUnused } from '@/storage/deleted';
 import { addProject } from '@/storage/shelved';
 import {
   addKit,
+  alphabets,
   inkSets,
   noteUse,
   openCupboard,
   putSupplies,
   stockHouse,
+  suppliesAt,
   supplyById,
   takeOut,
   usesOf,
@@ -52,6 +54,29 @@ describe('shipped kits', () => {
       supplies: [supply('a', { tags: ['sea', 'new'] }), supply('c')],
     });
     expect(await supplyById('a')).toMatchObject({ favourite: true, used: 5, tags: ['sea', 'new', 'mine'] });
+    // What ships no more is not left behind; what has another id is known by its name; one's own stays.
+    await addKit(newKit('own', 'Own', 0), [supply('mine', { kit: 'own' })]);
+    await stockHouse({ version: '3', kits: [house], supplies: [supply('z', { name: 'a' })] });
+    expect((await openCupboard()).supplies.map(({ id }) => id)).toEqual(['mine', 'z']);
+    expect(await supplyById('z')).toMatchObject({ favourite: true, tags: ['sea', 'new', 'mine'] });
+  });
+  test('two alphabets of a kit are two; the pictures a shipped design is made of are found by their places', async () => {
+    const letter = (id: string, alphabet: string | undefined, order: number) =>
+      supply(id, { kind: 'alphabet', letters: 'A', alphabet, order, asset, at: `/${id}.webp` });
+    await stockHouse({
+      version: '1',
+      kits: [house],
+      supplies: [letter('p', 'Cork', 0), letter('q', 'Felt', 1), supply('bit', { order: 2 })],
+    });
+    await addKit(newKit('own', 'Own', 0), [{ ...letter('r', undefined, 0), kit: 'own' }]);
+    expect(
+      (await alphabets()).map(({ kit, alphabet, letters }) => [kit.id, alphabet, letters.length]),
+    ).toEqual([
+      ['house', 'Cork', 1],
+      ['house', 'Felt', 1],
+      ['own', undefined, 1],
+    ]);
+    expect((await suppliesAt('house', [1, 2])).map(({ id }) => id)).toEqual(['q']);
   });
 });
 

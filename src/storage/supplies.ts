@@ -66,12 +66,19 @@ export async function suppliesAt(kit: string, places: readonly number[]): Promis
 export async function stockHouse(list: HouseList): Promise<void> {
   if ((await database.settings.get(HOUSE_KEY))?.value === list.version) return;
   await database.transaction('rw', database.supplies, database.kits, database.settings, async () => {
-    const before = new Map(
-      (await database.supplies.bulkGet(list.supplies.map(({ id }) => id))).map((s) => [s?.id, s]),
-    );
+    const shipped = new Set(list.supplies.map(({ id }) => id));
+    const there = await database.supplies
+      .where('kit')
+      .anyOf(list.kits.map(({ id }) => id))
+      .toArray();
+    const before = new Map(there.map((supply) => [supply.id, supply]));
+    // What ships no more goes; what ships under another id is known again by its name.
+    const gone = there.filter(({ id }) => !shipped.has(id));
+    const byName = new Map(gone.map((supply) => [named(supply), supply]));
+    await database.supplies.bulkDelete(gone.map(({ id }) => id));
     await database.supplies.bulkPut(
       list.supplies.map((supply) => {
-        const own = before.get(supply.id);
+        const own = before.get(supply.id) ?? byName.get(named(supply));
         return own
           ? {
               ...supply,
@@ -87,6 +94,8 @@ export async function stockHouse(list: HouseList): Promise<void> {
     await database.settings.put({ key: HOUSE_KEY, value: list.version });
   });
 }
+
+const named = ({ kit, kind, name, letters }: Supply): string => [kit, kind, name, letters].join('\n');
 
 /** One's own order of a shipped set's inks, and which one retired; a set that came with other inks keeps neither. */
 function ownArrangement(supply: Supply, own: Supply): Pick<Supply, 'inks' | 'arranged'> {
