@@ -16,7 +16,8 @@ import { readyCalendars } from './calendars';
 import { readyCards } from './cards';
 import { readyClusters } from './clusters';
 import { sized } from './engrave/field';
-import { drawn, engrave, toneOf } from './engrave/press';
+import { drawn, engrave, toneOf, type Engraving } from './engrave/press';
+import type { Surface } from './engrave/surface';
 import { inkFinder } from './kit';
 import { HOUSE_KITS } from './kits';
 import { readyLines } from './lines';
@@ -52,6 +53,16 @@ const ombreOf = ({ name, colour }: NamedInk): NamedInk[] =>
     colour: mixed(colour, to as string, share as number),
   }));
 
+/** Letters that an engraving's drawing may have. */
+const LARGEST_CUT = 195_000;
+/** As fine as it may be. */
+function cutTo(most: number, forms: Surface[]): Engraving {
+  for (let coarse = 1; ; coarse *= 1.08) {
+    const cut = engrave(forms, coarse);
+    if (drawn(cut).length < most) return cut;
+  }
+}
+
 async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
   const kit = HOUSE_KITS[index]!;
   await mkdir(join(FOLDER, kit.id), { recursive: true });
@@ -75,7 +86,7 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
   for (const [name, cut, ink] of kit.edges)
     await stock.drawing('edge', name, `edge border ${cut}`, edge(cut, inks(ink)));
   for (const { name, tags, size, forms, tone } of kit.stamps) {
-    const cut = engrave(sized(forms(), size));
+    const cut = cutTo(LARGEST_CUT, sized(forms(), size));
     await stock.drawing('stamp', name, `${tags} stamp engraving`, drawn(cut));
     // As large as its lines: laid where they lie, it is the colour beneath them.
     if (tone)
@@ -233,7 +244,8 @@ async function build(): Promise<void> {
     )
   ).flat();
   for (const { id } of kits) await rm(join(FOLDER, id, 'supplies.json'));
-  for (const kit of kits) kit.cover = supplies.find((one) => one.kit === kit.id && one.kind === 'page')?.id;
+  for (const [i, kit] of kits.entries())
+    kit.cover = supplies.find((one) => one.kit === kit.id && one.name === HOUSE_KITS[i]!.heroes[0])?.id;
   await writeFile(
     join(ROOT, 'public/house/kits.json'),
     JSON.stringify({ version: print, kits: [...kits, own.kit], supplies: [...supplies, ...own.supplies] }),

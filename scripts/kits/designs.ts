@@ -162,9 +162,10 @@ const patchwork: Design = (on, kit, title, under) => {
     .words('journaling', under, 'special-elite', 14, readable(kit, 0), 6, 8.05)
     .thing(called(kit, 'brad'), 3.6, 6.3)
     .thing(called(kit, 'brad'), 8.4, 6.3)
-    .thing(bit(kit, 'felt', 0), 10.0, 4.6, 8, 0.8)
-    .thing(bit(kit, 'sew', 0), 4.6, 4.4)
-    .thing(bit(kit, 'sew', 1), 7.3, 9.9);
+    // On the papers, never on a photo.
+    .thing(bit(kit, 'felt', 0), 7.36, 4.64, 8, 0.8)
+    .thing(bit(kit, 'sew', 0), 1.92, 10.08)
+    .thing(bit(kit, 'sew', 1), 7.36, 10.08);
 };
 
 export const MORE: readonly Design[] = [nine, strip, cluster, titlePage, diary, panorama, post, patchwork];

@@ -64,11 +64,10 @@ export const garden: HouseKit = {
             { motif: m('Poppy'), size: 1.9, tone: k('Peony') },
             { motif: m('Tulip'), size: 2, tone: k('Marigold') },
             { motif: m('Daisies'), size: 1.4, tone: k('Primrose') },
-            { motif: m('Leafy twig'), size: 1.6, tone: k('Leaf') },
           ],
           seed: 21,
           lean: 26,
-          between: { ink: k('Moss'), kind: 'dots', count: 50 },
+          between: { ink: k('Moss'), kind: 'dots', count: 34 },
         }),
     ],
     [

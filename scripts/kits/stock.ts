@@ -26,6 +26,12 @@ import { pixelsOf, THUMB, thumbOf } from './small';
 
 export const FOLDER = join(ROOT, 'public', 'house', 'kits');
 
+/** At least four words that a thing is found by: where it has fewer, its kit's are its own. */
+export function tagged(tags: string, { tags: kits }: Pick<HouseKit, 'tags'>): string[] {
+  const own = [...new Set(tags.split(' '))];
+  return [...own, ...kits.filter((tag) => !own.includes(tag)).slice(0, Math.max(0, 4 - own.length))];
+}
+
 export const slug = (name: string): string =>
   name
     .toLowerCase()
@@ -72,7 +78,7 @@ export class Stock {
     };
     await writeFile(join(FOLDER, `${path}.${ending}`), file);
     // What is small already is its own small picture.
-    const small = Math.max(picture.width, picture.height) <= 1.25 * THUMB;
+    const small = type === 'image/webp' && Math.max(picture.width, picture.height) <= 2 * THUMB;
     const thumb = small ? `${path}.${ending}` : `${path}.small.webp`;
     if (!small) await writeFile(join(FOLDER, thumb), thumbOf(picture).toBuffer('image/webp', 76));
     const { data } = pixelsOf(picture, 200);
@@ -81,7 +87,7 @@ export class Stock {
       id: `house ${this.kit.id} ${own}`,
       kind,
       name,
-      tags: tags.split(' '),
+      tags: tagged(tags, this.kit),
       kit: this.kit.id,
       order: this.supplies.length,
       added: 0,
@@ -134,7 +140,7 @@ export class Stock {
       id: `house ${this.kit.id} inks${this.supplies.some(({ kind }) => kind === 'inks') ? ` ${slug(name)}` : ''}`,
       kind: 'inks',
       name,
-      tags: tags.split(' '),
+      tags: tagged(tags, this.kit),
       kit: this.kit.id,
       order: this.supplies.length,
       added: 0,
@@ -150,8 +156,6 @@ export class Stock {
     project: Project,
     typesetter: Typesetter,
   ): Promise<void> {
-    const ppi = kind === 'page' || kind === 'sketch' || kind === 'book' ? 40 : 64;
-    const preview = await this.pictured(project, 'jpg', ppi, typesetter);
     // Its pictures lie in the kit already: they are put in when it is opened.
     const file = await packed(project, async () => undefined);
     const places = new Map(this.supplies.map(({ asset, order }) => [asset?.sha, order]));
@@ -160,21 +164,21 @@ export class Stock {
     const path = `${this.kit.id}/${own}`;
     await writeFile(join(FOLDER, `${path}.bellagraph`), file);
     // Pieces lie on no ground of their own.
-    let thumb = `${path}.small.jpg`;
-    if (kind === 'pieces') {
-      const [sheet, ...more] = project.surfaces;
-      const bare = { ...project, surfaces: [{ ...sheet!, ground: 'transparent' }, ...more] };
-      const clear = await loadImage(await this.pictured(bare, 'png', 64, typesetter));
-      const canvas = createCanvas(clear.width, clear.height);
-      canvas.getContext('2d').drawImage(clear, 0, 0);
-      thumb = `${path}.small.webp`;
-      await writeFile(join(FOLDER, thumb), thumbOf(canvas).toBuffer('image/webp', 86));
-    } else await writeFile(join(FOLDER, thumb), preview);
+    const [sheet, ...more] = project.surfaces;
+    const shown =
+      kind === 'pieces' ? { ...project, surfaces: [{ ...sheet!, ground: 'transparent' }, ...more] } : project;
+    const ppi = kind === 'page' || kind === 'sketch' || kind === 'book' ? 40 : 64;
+    const canvas = await pictured(shown, ppi, this.bytes, typesetter);
+    const thumb = `${path}.small.webp`;
+    await writeFile(
+      join(FOLDER, thumb),
+      (kind === 'pieces' ? thumbOf(canvas) : canvas).toBuffer('image/webp', 80),
+    );
     this.supplies.push({
       id: `house ${this.kit.id} ${own}`,
       kind,
       name: project.title,
-      tags: tags.split(' '),
+      tags: tagged(tags, this.kit),
       kit: this.kit.id,
       order: this.supplies.length,
       added: 0,
@@ -187,27 +191,6 @@ export class Stock {
     });
   }
 
-  /** The front of a project, painted. */
-  private async pictured(
-    project: Project,
-    format: 'jpg' | 'png',
-    ppi: number,
-    typesetter: Typesetter,
-  ): Promise<Buffer> {
-    const shop = nodeWorkshop(
-      (sha) => project.assets[sha]!,
-      (sha) => this.bytes.get(sha)!,
-      typesetter,
-    );
-    const made = await make(
-      drawCover(project, toolsFor(project, typesetter)),
-      { format, ppi, withBleed: false, cropMarks: false },
-      shop,
-    );
-    if (!made.ok) throw new Error(made.message);
-    return Buffer.concat(made.value);
-  }
-
   /** A ready line, drawn in small. */
   async line({ name, tags, trail }: ReadyLine, typesetter: Typesetter): Promise<void> {
     const assets = namedIn(trail).map((sha) => [...this.assets.values()].find((one) => one.sha === sha)!);
@@ -218,7 +201,7 @@ export class Stock {
       id: `house ${this.kit.id} line ${slug(name)}`,
       kind: 'line',
       name,
-      tags: tags.split(' '),
+      tags: tagged(tags, this.kit),
       kit: this.kit.id,
       order: this.supplies.length,
       added: 0,
@@ -243,4 +226,28 @@ export class Stock {
     if (!asset || !supply) throw new Error(`${this.kit.name} has no ${name}.`);
     return { asset, compartment: KINDS[supply.kind].compartment! };
   }
+}
+
+/** The front of a project, painted. */
+export async function pictured(
+  project: Project,
+  ppi: number,
+  bytes: ReadonlyMap<string, Buffer>,
+  typesetter: Typesetter,
+): Promise<Canvas> {
+  const shop = nodeWorkshop(
+    (sha) => project.assets[sha]!,
+    (sha) => bytes.get(sha)!,
+    typesetter,
+  );
+  const made = await make(
+    drawCover(project, toolsFor(project, typesetter)),
+    { format: 'png', ppi, withBleed: false, cropMarks: false },
+    shop,
+  );
+  if (!made.ok) throw new Error(made.message);
+  const image = await loadImage(Buffer.concat(made.value));
+  const canvas = createCanvas(image.width, image.height);
+  canvas.getContext('2d').drawImage(image, 0, 0);
+  return canvas;
 }

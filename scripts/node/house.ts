@@ -9,11 +9,15 @@ import { ROOT } from './platform';
 
 const read = (at: string): Promise<Buffer> => readFile(join(ROOT, 'public', at));
 
-/** A shipped design, by its kit's id and its name, with its pictures. Throws if there is none. */
-export async function houseDesign(kit: string, name: string): Promise<FileOnDisk & { supply: Supply }> {
+/** A shipped design, by its kit's id, its name and, where two have it, its kind, with its pictures. Throws if there is none. */
+export async function houseDesign(
+  kit: string,
+  name: string,
+  kind?: Supply['kind'],
+): Promise<FileOnDisk & { supply: Supply }> {
   const { supplies }: HouseList = JSON.parse(String(await read('house/kits.json')));
   const own = supplies.filter((one) => one.kit === kit);
-  const design = own.find((one) => one.name === name && one.page);
+  const design = own.find((one) => one.name === name && one.page && (!kind || one.kind === kind));
   if (!design) throw new Error(`No ${name} in ${kit}.`);
   const pictures = (design.made ?? []).map(async (place) => {
     const { asset, at } = own.find(({ order }) => order === place)!;

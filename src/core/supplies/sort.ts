@@ -57,11 +57,14 @@ const wordsOf = (path: string): string[] =>
     .split(/[^a-z0-9]+|(?<=[a-z])(?=\d)/)
     .filter(Boolean);
 
-/** What the name says: a kind named by the file before one named by its folders, and those before a thing it names. */
+/** What the name says: a kind named by the file before one named by its folders (but one that is a kind's name alone), and those before a thing it names. */
 export function cueOf(path: string): SupplyKind | undefined {
   const parts = path.split('/').map(wordsOf).reverse();
   const among = (cues: typeof KIND_WORDS, words: readonly string[]) =>
     cues.find(([, pattern]) => words.some((word) => pattern.test(word)))?.[0];
+  // A folder that is called nothing else knows better than a word among others; one of bits may hold anything.
+  const shelf = parts[1]?.length === 1 ? among(KIND_WORDS, parts[1]) : undefined;
+  if (shelf && shelf !== 'embellishment' && parts[0]!.length > 1) return shelf;
   for (const words of parts) {
     const kind = among(KIND_WORDS, words);
     if (kind) return kind;

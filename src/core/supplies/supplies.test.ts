@@ -7,7 +7,7 @@ import { readDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
 import type { Asset } from '@/core/picture/asset';
 import { colourWords, mainColours } from '@/core/supplies/colours';
-import { KIT_VERSION, pathsFor, readKit, tagsFrom, writeKit, type KitFile } from '@/core/supplies/kit-file';
+import { pathsFor, readKit, tagsFrom, writeKit, type KitFile } from '@/core/supplies/kit-file';
 import { characterOf, missingLetters } from '@/core/supplies/letters';
 import { lookOf } from '@/core/supplies/look';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
@@ -217,8 +217,8 @@ describe('kit.json', () => {
       return read.ok ? '' : read.message;
     };
     expect(refused({})).toBe('');
-    expect(refused({ version: KIT_VERSION })).toBe('');
-    expect(refused({ version: KIT_VERSION + 1 })).toContain('newer Bellagraph');
+    expect(refused({ version: 2 })).toBe('');
+    expect(refused({ version: 3 })).toContain('newer Bellagraph');
     expect(refused({ version: 1.5 })).toContain('does not say');
     expect(refused({ format: 'other' })).toContain('some other program');
     expect(
@@ -320,12 +320,7 @@ describe('sorting by kind', () => {
           }),
         ),
       ).map(({ kind, letters }) => letters ?? kind);
-    expect(named('chunky_A.png', 'chunky_B.png', 'chunky_e.png', 'chunky_7.png')).toEqual([
-      'A',
-      'B',
-      'e',
-      '7',
-    ]);
+    expect(named('chunky_A.png', 'chunky_B.png', 'chunky_e.png', 'chunky_7.png').join('')).toBe('ABe7');
     expect(named('tag_a.png', 'tag_b.png', 'tag_c.png', 'tag_d.png')).not.toContain('a');
     expect(named('flower_1.png', 'flower_2.png', 'flower_5.png', 'flower_9.png')).not.toContain('1');
   });
