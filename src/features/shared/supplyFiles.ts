@@ -53,11 +53,7 @@ export async function fileOfSupply(supply: Supply): Promise<Result<Blob>> {
 }
 
 /** A shipped design with the pictures of its kit that it is made of. */
-async function completed(
-  file: Blob,
-  { kit, name }: Supply,
-  made: readonly number[],
-): Promise<Result<Blob>> {
+async function completed(file: Blob, { kit, name }: Supply, made: readonly number[]): Promise<Result<Blob>> {
   const parts = await suppliesAt(kit, made);
   const pictures: { asset: Asset; blob: Blob }[] = [];
   for (const part of parts) {
