@@ -3,7 +3,7 @@ import { evenly } from '@/core/geometry/sides';
 import { overlaps } from '@/core/geometry/box';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Project } from '@/core/project/model';
-import { bringPhoto, couldFill, fillPage, layPage, layTogether } from '@/features/table/acts/laid';
+import { layArt, bringPhoto, couldFill, fillPage, layPage, layTogether } from '@/features/table/acts/laid';
 import { aimed } from '@/features/table/acts/aimed';
 import { Refused } from '@/core/project/refused';
 import { createSession, selectedPieces, shownSurface, type SessionStore } from '@/features/table/session';
@@ -114,6 +114,28 @@ describe('laying from the cupboard', () => {
     layPage(store, ready(144), false);
     expect(store.getState().touchedLocked).toBeTruthy();
     expect(pile(store)).toHaveLength(2);
+  });
+
+  test('a tone goes beneath its lines where they lie, paler and grouped with them; lines come upon their tone', () => {
+    const lines = assetOf(quarters(50, 40), 300, 240, { name: 'Kite' });
+    const tone = { ...lines, sha: 'c'.repeat(64), name: 'Kite, tone' };
+    const store = table();
+    layArt(store, lines, 'stamps', { x: 140, y: 90 });
+    layArt(store, tone, 'stamps');
+    const [below, above] = pile(store);
+    expect([below!.name, above!.name]).toEqual(['Kite, tone', 'Kite']);
+    expect(below!.placement).toEqual(above!.placement);
+    expect(below!.groups).toEqual(above!.groups);
+    expect((below!.material as { ink: string }).ink).not.toBe((above!.material as { ink: string }).ink);
+    store.getState().undo();
+    expect(pile(store).map(({ name }) => name)).toEqual(['Kite']);
+    const other = table();
+    layArt(other, tone, 'stamps', { x: 140, y: 90 });
+    layArt(other, lines, 'stamps');
+    expect(pile(other).map(({ name }) => name)).toEqual(['Kite, tone', 'Kite']);
+    // What does not fit lies by itself.
+    layArt(other, { ...lines, sha: 'd'.repeat(64), name: 'Gull' }, 'stamps');
+    expect(pile(other).at(-1)!.groups).toBeUndefined();
   });
 
   test('several come at once: side by side on the page, one step, none on another', () => {

@@ -1,4 +1,5 @@
 /** How things out of the workbox and the cupboard come to the page, each kind in its own way. */
+import { mixed } from '@/core/color/hex';
 import { safeArea } from '@/core/geometry/sides';
 import type { Asset } from '@/core/picture/asset';
 import { toolsFor } from '@/core/page/outlines';
@@ -34,6 +35,7 @@ import {
   type Opening,
 } from '@/core/project/frames';
 import { COMPARTMENTS, surfaceOf, type Compartment, type Project, type Surface } from '@/core/project/model';
+import { fitsOn } from '@/core/supplies/layers';
 import { newId } from '@/features/shared/ids';
 import { freeSpot, layPhoto, middle } from '@/features/table/acts';
 import { mayHavePages, pageAfter, toPageAt } from '@/features/table/acts/pages';
@@ -54,6 +56,7 @@ const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => (
 export function layArt(store: SessionStore, asset: Asset, compartment: ArtCompartment, spot?: Spot): void {
   const session = store.getState();
   if (!spot && compartment === 'bits' && tie(session, asset)) return;
+  if (!spot && compartment === 'stamps' && layer(session, asset)) return;
   const piece = artPiece(newId(), asset, compartment, spot ?? freeSpot(session));
   session.perform(gathered(compartment, asset, layPieces(session.surfaceId, [piece], [asset])), {
     selection: [piece.id],
@@ -79,6 +82,35 @@ function tie(session: Session, asset: Asset): boolean {
   );
   return true;
 }
+
+/** The lines of a stamp on the tone that is selected, or a tone beneath its lines: from then on they are one. */
+function layer(session: Session, asset: Asset): boolean {
+  const [other, ...more] = settledPieces(session, session.selection);
+  if (!other || more.length || other.placement.locked || other.groups || other.material.kind !== 'art')
+    return false;
+  const known = session.history.project.assets[other.material.asset];
+  const lies = known && fitsOn(asset, known);
+  if (!lies) return false;
+  const fresh = artPiece(newId(), asset, 'stamps', other.placement);
+  const { ink } = other.material;
+  // A tone in the ink of its lines would hide them.
+  const material =
+    lies === 'beneath' && ink ? { ...fresh.material, ink: mixed(ink, '#ffffff', PALE) } : fresh.material;
+  const piece = { ...fresh, material, placement: { ...other.placement } };
+  const at = page(session).pile.findIndex(({ id }) => id === other.id) + (lies === 'above' ? 1 : 0);
+  const both = lies === 'above' ? [other, piece] : [piece, other];
+  session.perform(
+    together(`lay ${naming([piece])} ${lies} ${naming([other])}`, [
+      gather('stamps', [asset]),
+      layPieces(session.surfaceId, [piece], [asset], at),
+      groupPieces(session.surfaceId, both, { id: newId(), name: both[1]!.name }, session.entered),
+    ]),
+    { selection: both.map(({ id }) => id) },
+  );
+  return true;
+}
+/** How much of white there is in a tone that is laid beneath lines, 0 to 1. */
+const PALE = 0.62;
 
 /**
  * A photo to where it belongs: the opening, empty place or other photo it was dropped on; the place that is selected; else
