@@ -106,12 +106,12 @@ test('ready-made: the pocket cards of a kit, changed and kept, are packed by the
     .getByRole('button', { name: /Cards for the coast/ })
     .click();
   await expect(page.getByTestId('stage')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Card \d$/ })).toHaveCount(8);
+  await expect(page.getByRole('button', { name: /^Card \d+$/ })).toHaveCount(12);
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Shift+Z');
   const sheet = page.getByRole('dialog', { name: 'Sheet and paper' });
-  await expect(sheet.getByRole('status')).toHaveText(/^8 cards on 2 sheets of paper, in \d+ cuts\.$/);
-  await expect(sheet.getByRole('list', { name: 'Sheets of paper' }).getByRole('listitem')).toHaveCount(2);
+  await expect(sheet.getByRole('status')).toHaveText(/^12 cards on 3 sheets of paper, in \d+ cuts\.$/);
+  await expect(sheet.getByRole('list', { name: 'Sheets of paper' }).getByRole('listitem')).toHaveCount(3);
   expect(await axe(page)).toEqual([]);
 });
 

@@ -45,11 +45,12 @@ const ombreOf = ({ name, colour }: NamedInk): NamedInk[] =>
     ['palest', '#ffffff', 0.78],
     ['paler', '#ffffff', 0.55],
     ['pale', '#ffffff', 0.3],
-    ['', colour, 0],
+    // Named apart from the kit's own ink.
+    ['full', colour, 0],
     ['deep', '#14121a', 0.24],
     ['deepest', '#14121a', 0.46],
   ].map(([step, to, share]) => ({
-    name: `${name} ${step}`.trim(),
+    name: `${name} ${step}`,
     colour: mixed(colour, to as string, share as number),
   }));
 
@@ -120,7 +121,7 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
         letter(character, alphabet, 900 + 300 * set + i),
         { lift: LIFTED[alphabet.body] ?? 1.5, letters: character, alphabet: alphabet.name },
       );
-  stock.inks(`${kit.name} inks`, 'ink colour set kit', kit.inks);
+  stock.inks(`${kit.name} inks`, 'ink colour set', kit.inks);
   for (const name of kit.runs)
     stock.inks(`${name}, pale to deep`, `ink ombre run ${slug(name)}`, ombreOf(inks(name)));
   for (const ready of readyLines(
