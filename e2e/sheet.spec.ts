@@ -110,8 +110,8 @@ test('ready-made: the pocket cards of a kit, changed and kept, are packed by the
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Shift+Z');
   const sheet = page.getByRole('dialog', { name: 'Sheet and paper' });
-  await expect(sheet.getByRole('status')).toHaveText(/^12 cards on 3 sheets of paper, in \d+ cuts\.$/);
-  await expect(sheet.getByRole('list', { name: 'Sheets of paper' }).getByRole('listitem')).toHaveCount(3);
+  await expect(sheet.getByRole('status')).toHaveText(/^12 cards on 2 sheets of paper, in \d+ cuts\.$/);
+  await expect(sheet.getByRole('list', { name: 'Sheets of paper' }).getByRole('listitem')).toHaveCount(2);
   expect(await axe(page)).toEqual([]);
 });
 
