@@ -237,9 +237,13 @@ test('a ready-made card is begun with; living words follow what is known; an env
   await page.getByRole('button', { name: 'Card', exact: true }).click();
   await page.getByRole('button', { name: 'Ready-made' }).click();
   const cards = page.getByRole('list', { name: 'Ready-made cards' }).getByRole('button');
-  await expect(cards).toHaveCount(8);
+  // Eight of each kit.
+  await expect(cards).toHaveCount(56);
   expect(await axe(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Begin with Happy birthday' }).click();
+  await page
+    .getByRole('button', { name: 'Begin with Happy birthday' })
+    .filter({ has: page.locator('img[src*="lantern-night"]') })
+    .click();
   await expect(page.getByText('5 x 7 in card, folded at the left')).toBeVisible();
   const stage = page.getByTestId('stage');
   // Its band goes all the way round: moved here, it is moved inside.
