@@ -56,7 +56,7 @@ function composed(alphabet: LaidLetters['alphabet'], character: string) {
 /** The pictures' characters that a text may be laid in. */
 export const wantedFor = (text: string): Set<string> =>
   new Set(
-    [...text].flatMap((character) => {
+    [...text.normalize('NFC')].flatMap((character) => {
       const { base = '', marks = [] } = apart(character) ?? {};
       return [character, base, base.replace('i', 'ı')]
         .flatMap((one) => [one, one.toUpperCase(), one.toLowerCase()])

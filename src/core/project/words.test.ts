@@ -29,7 +29,7 @@ import { checked } from '@/core/proof';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { FIRST_WORDS } from '@/core/piece/material/words';
 import type { Piece } from '@/core/piece/piece';
-import { lackedBy, lieLetters } from '@/core/project/letters';
+import { lackedBy, lieLetters, wantedFor } from '@/core/project/letters';
 import type { LaidLetters, Project } from '@/core/project/model';
 import { extentOf } from '@/core/piece/placement/placement';
 import { apart } from '@/core/text/accents';
@@ -291,6 +291,7 @@ describe('letters of an alphabet', () => {
     const known = (sha: string) => [...assets, ...more].find((one) => one.sha === sha);
     expect(lackedBy({ ...marked, text: 'éęÝíĽñ' })).toEqual(['Ľ', 'ñ']);
     // Written apart or as one, it is the same letter.
+    expect(wantedFor('e\u0301')).toEqual(wantedFor('é'));
     const [base, mark] = lieLetters({ ...marked, text: 'e\u0301' }, known, typesetter);
     expect([base!.asset, mark!.asset]).toEqual([e, acute]);
     expect(mark!.x).toBeCloseTo(base!.x, 6);
