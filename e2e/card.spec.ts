@@ -240,10 +240,7 @@ test('a ready-made card is begun with; living words follow what is known; an env
   // Eight of each kit.
   await expect(cards).toHaveCount(56);
   expect(await axe(page)).toEqual([]);
-  await page
-    .getByRole('button', { name: 'Begin with Happy birthday' })
-    .filter({ has: page.locator('img[src*="lantern-night"]') })
-    .click();
+  await page.getByRole('button', { name: 'Begin with Happy birthday, of Lantern Night' }).click();
   await expect(page.getByText('5 x 7 in card, folded at the left')).toBeVisible();
   const stage = page.getByTestId('stage');
   // Its band goes all the way round: moved here, it is moved inside.

@@ -51,6 +51,12 @@ export class Album {
     return this;
   }
 
+  /** What was done on this page. */
+  note(text: string): this {
+    this.page.note = text;
+    return this;
+  }
+
   /** Another page of the same size; what follows is laid there. */
   turn(): this {
     const { project, page } = this;

@@ -20,6 +20,7 @@ import { packed } from '../node/files';
 import { houseDesign } from '../node/house';
 import { withExif } from './photos/exif';
 import { clubBook, DESIGN } from './book';
+import { handPages } from './hand-pages';
 import { kitPages } from './kit-pages';
 import { DAYS } from './calendar';
 import { demoProjects } from './layouts';
@@ -123,8 +124,10 @@ async function theYear(bytes: Map<string, Uint8Array>, typesetter: Typesetter) {
   for (const [sha, data] of design.bytes) bytes.set(sha, data);
   const pages = await kitPages(new Map(photos.map((asset) => [asset.name, asset])), typesetter);
   for (const [sha, data] of pages.bytes) bytes.set(sha, data);
+  const hand = await handPages(new Map(photos.map((asset) => [asset.name, asset])), typesetter);
+  for (const [sha, data] of hand.bytes) bytes.set(sha, data);
   const book = clubBook(design.project, design.supply.id, photos, typesetter);
-  return { photos: photos.length, projects: [...pages.projects, book] };
+  return { photos: photos.length, projects: [...pages.projects, ...hand.projects, book] };
 }
 
 async function build(): Promise<void> {

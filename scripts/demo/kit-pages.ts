@@ -16,6 +16,8 @@ interface KitPage {
   /** The kit and the name of its page. */
   of: readonly [kit: string, page: string];
   title: string;
+  /** What was done on it. */
+  note: string;
   /** In place of the title, of what stands under it, and of more that is written there. */
   words: Readonly<Record<string, string>>;
   /** The year's photos, in the order of the places. */
@@ -29,6 +31,7 @@ const HERITAGE: Tone = { values: { sepia: 78, fade: 34, vignette: 30 }, strength
 const PAGES: readonly KitPage[] = [
   {
     id: 'saltmarsh-title-page',
+    note: 'The first page of the album. One round photo in three frames of card, cut from the same sheet so that the corners meet; the two engravings are stamped in the ink of the title.',
     of: ['windward', 'The summer book'],
     title: 'Saltmarsh, this year',
     words: { 'The summer book': 'The kite club', 'by the sea': 'Saltmarsh Bay, 2026' },
@@ -36,6 +39,7 @@ const PAGES: readonly KitPage[] = [
   },
   {
     id: 'saltmarsh-quiet-morning',
+    note: 'One wide photo and a lot of air. The two small prints are tilted against each other and held by real pegs; nothing else on the page is louder than the sky.',
     of: ['quiet-hours', 'One long view'],
     title: 'Before the others came',
     words: { 'One long view': 'Before the others came', 'from the window': 'twenty past eight, and no wind' },
@@ -43,6 +47,7 @@ const PAGES: readonly KitPage[] = [
   },
   {
     id: 'saltmarsh-heritage',
+    note: 'Both photos were made brown and a little faded (the photo’s own light and tone), so that the page could be of any year. Kraft and linen behind them, one dark mat to hold the eye.',
     of: ['quiet-hours', 'Found in a drawer'],
     title: 'The boathouse, as it was',
     words: { 'Found in a drawer': 'As it was', 'and put back again': 'the boathouse, the first spring' },
@@ -51,6 +56,7 @@ const PAGES: readonly KitPage[] = [
   },
   {
     id: 'saltmarsh-boathouse-tea',
+    note: 'Three prints in a row on green, the story below the ribbon. The red of Ines’ jumper is the red of the edge and of the seal.',
     of: ['kitchen-table', 'Letters and jam'],
     title: 'Tea in the boathouse',
     words: { 'Letters and jam': 'Tea at the boathouse', 'sent with love': 'Wren brought the cake' },
@@ -58,6 +64,7 @@ const PAGES: readonly KitPage[] = [
   },
   {
     id: 'saltmarsh-rock-pools',
+    note: 'Seven photos of looking down. The smallest are all square and all one size; the big one breaks the row, and the shells lead back to it.',
     of: ['windward', 'Rock pools'],
     title: 'A week of looking down',
     words: { 'a week of looking down': 'Pip found eleven crabs' },
@@ -73,6 +80,7 @@ const PAGES: readonly KitPage[] = [
   },
   {
     id: 'saltmarsh-lighthouse',
+    note: 'A day in five photos, read from the upper left. Papers from the Every Day drawer, because it rained.',
     of: ['every-day', 'Rain again'],
     title: 'To the lighthouse and back',
     words: { 'Rain again': 'To the light & back', 'five days of it': 'nine miles, soup at the end' },
@@ -86,6 +94,7 @@ const PAGES: readonly KitPage[] = [
   },
   {
     id: 'saltmarsh-nine-lights',
+    note: 'Nine lights, nine photos, one size: a grid needs nothing else. The title runs up the side so that the grid can keep its corner.',
     of: ['lantern-night', 'Nine lights'],
     title: 'Nine lights',
     words: { 'all along the street': 'down the hill and along the quay' },
@@ -120,7 +129,7 @@ export async function kitPages(
 
 function filled(
   made: Project,
-  { id, title, words, photos, tone }: KitPage,
+  { id, title, note, words, photos, tone }: KitPage,
   known: ReadonlyMap<string, Asset>,
   typesetter: Typesetter,
 ): Project {
@@ -142,14 +151,14 @@ function filled(
     ...made,
     id,
     title,
-    surfaces: [{ ...surface, id: `${id}-1`, pile }],
+    surfaces: [{ ...surface, id: `${id}-1`, note, pile }],
     assets: { ...made.assets, ...Object.fromEntries(laid.map((asset) => [asset.sha, asset])) },
     photos: laid.map(({ sha }) => sha),
   };
 }
 
 /** A photo in an empty place, its focus in sight. */
-function inPlace(place: Piece, asset: Asset, tone: Tone | undefined): Piece {
+export function inPlace(place: Piece, asset: Asset, tone: Tone | undefined): Piece {
   const piece = exchanged(place, asset, 'photos');
   if (piece.material.kind !== 'photo') return piece;
   const window = keepCovered(

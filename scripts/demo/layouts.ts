@@ -20,6 +20,9 @@ export function demoProjects(
   typesetter: Typesetter,
 ): Project[] {
   const flyIn = new Album('saltmarsh-fly-in', 'Fly-in on the beach', 12, 12, assets, typesetter)
+    .note(
+      'The launch is the big photo; the rest of the day runs round it. Water below, gingham for the picnic, and one strip of kraft as the beach between them. The title is written, not stamped.',
+    )
     .gather(photos)
     .background('sailcloth-linen')
     .paper('tide-wash', { at: [6, 9.35], size: [12.25, 3.7] }, 'paper', { window: { x: 0.5, y: 0.62 } })
@@ -77,6 +80,9 @@ export function demoProjects(
     });
 
   const lanterns = new Album('saltmarsh-lanterns', 'Lantern night', 8, 8, assets, typesetter)
+    .note(
+      'Dark papers, light words: the lantern photos bring their own light, so that nothing else is bright.',
+    )
     .gather(['lantern-night.jpg', 'lighthouse-walk.jpg'])
     .background('boathouse-boards')
     .paper('sailcloth-white', { at: [4, 3.5], size: [7.1, 4.86], turn: 0.8 }, 'mat', {
@@ -98,6 +104,9 @@ export function demoProjects(
     });
 
   const pools = new Album('saltmarsh-tide-pools', 'Tide pools in July', 8.5, 11, assets, typesetter)
+    .note(
+      'The pool is the big print, the horizon lies just over its edge. Ledger paper keeps the count; a strip of herringbone holds the left side like a binding.',
+    )
     .gather(['tide-pools.jpg', 'fly-in-horizon.jpg', 'fly-in-through-the-grass.jpg'])
     .background('harbourmaster-ledger')
     .paper('harbour-herringbone', { at: [1.1, 5.5], size: [1.7, 11.25] })

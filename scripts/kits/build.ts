@@ -18,13 +18,14 @@ import { readyClusters } from './clusters';
 import { sized } from './engrave/field';
 import { drawn, engrave, toneOf, type Engraving } from './engrave/press';
 import type { Surface } from './engrave/surface';
-import { inkFinder } from './kit';
+import { inkFinder, motifFinder } from './kit';
 import { HOUSE_KITS } from './kits';
 import { readyLines } from './lines';
 import { letter, LETTERS, type Body } from './letters';
 import { readyPages } from './pages';
 import { textured, type Texture } from './papers/nature';
 import { readyPockets } from './pockets';
+import { inRound, onRibbon, overFlourish } from './sentiments';
 import { sketchesOf } from './sketches';
 import { pixelsOf } from './small';
 import { letterName, wordStamp } from './stamps';
@@ -71,6 +72,7 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
   const inks = inkFinder(kit.inks);
   for (const [name, tags, draw] of kit.papers)
     await stock.drawing('paper', name, `${tags} paper pattern`, draw(typesetter));
+  stock.backs();
   for (const [i, name] of kit.card.entries())
     await stock.drawing(
       'cardstock',
@@ -105,6 +107,27 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
       `words sentiment ${slug(text).split('-').slice(0, 2).join(' ')}`,
       wordStamp(text, family, typesetter),
     );
+  const { ribbon, round, flourish } = kit.lettered;
+  const told = (text: string, how: string) =>
+    `words sentiment ${how} ${slug(text).split('-').slice(0, 2).join(' ')}`;
+  await stock.drawing(
+    'wordart',
+    ribbon,
+    told(ribbon, 'ribbon'),
+    onRibbon(ribbon, 'abril-fatface', typesetter),
+  );
+  await stock.drawing(
+    'wordart',
+    round[0].toLowerCase(),
+    told(round[0], 'round'),
+    inRound(round[0], 'zilla-slab', motifFinder(kit.stamps)(round[1]), typesetter),
+  );
+  await stock.drawing(
+    'wordart',
+    flourish,
+    told(flourish, 'flourish'),
+    overFlourish(flourish, 'great-vibes', typesetter),
+  );
   for (const month of monthNames('en'))
     await stock.drawing(
       'wordart',

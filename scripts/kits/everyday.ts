@@ -168,6 +168,7 @@ export const everyday: HouseKit = {
     ['back in five minutes', 'special-elite'],
     ['the usual, please', 'great-vibes'],
   ],
+  lettered: { ribbon: 'done for today', round: ['ANY ORDINARY DAY', 'Camera'], flourish: 'more or less' },
   bits: [
     ['Biro button', 'button blue sew', 3, () => b.button(0.75, c('Biro'), 601)],
     ['Red button', 'button red sew', 3, () => b.button(0.58, c('Post red'), 602, 2, 'plastic', c('Page'))],
@@ -240,7 +241,7 @@ export const everyday: HouseKit = {
       1.5,
       () => b.dots([c('Biro'), c('Post red'), c('Marmalade'), c('Moss')], 618),
     ],
-    ['Coffee ring', 'splatter coffee drop', 0, () => b.splatter(1.8, c('Toast'), 619)],
+    ['Coffee ring', 'ring stain coffee cup', 0, () => b.cupRing(2.6, c('Toast'), 619)],
     [
       'Torn receipt',
       'scrap paper torn',

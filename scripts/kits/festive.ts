@@ -181,6 +181,7 @@ export const festive: HouseKit = {
     ['happy new year', 'zilla-slab'],
     ['stay up late', 'special-elite'],
   ],
+  lettered: { ribbon: 'make a wish', round: ['A NIGHT TO REMEMBER', 'Star lantern'], flourish: 'all aglow' },
   bits: [
     ['Berry button', 'button red sew', 3, () => b.button(0.7, c('Berry'), 501)],
     [

@@ -218,6 +218,7 @@ export const garden: HouseKit = {
     ['dig in', 'abril-fatface'],
     ['a year outdoors', 'great-vibes'],
   ],
+  lettered: { ribbon: 'grow a little', round: ['FROM OUR GARDEN', 'Daisies'], flourish: 'sun and rain' },
   bits: [
     [
       'Peony flower',

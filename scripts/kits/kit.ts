@@ -24,6 +24,8 @@ export interface HouseKit {
   card: readonly string[];
   /** Word stamps: text, family. */
   words: readonly (readonly [string, string])[];
+  /** Sentiments that are lettered: on a ribbon, in a round about one of its engravings, over a flourish. */
+  lettered: { ribbon: string; round: readonly [text: string, motif: string]; flourish: string };
   /** Name, tags, lift in mm, and how it is drawn. */
   bits: readonly (readonly [string, string, number, () => Canvas])[];
   /** Three of its bits that clusters are laid about. */

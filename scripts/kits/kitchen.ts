@@ -193,6 +193,7 @@ export const kitchen: HouseKit = {
     ['one more slice', 'abril-fatface'],
     ['made by hand', 'great-vibes'],
   ],
+  lettered: { ribbon: 'eat cake first', round: ['FROM OUR KITCHEN', 'Teapot'], flourish: 'second helpings' },
   bits: [
     ['Jam button', 'button red sew', 3, () => b.button(0.8, c('Jam'), 301)],
     ['Enamel button', 'button blue sew', 3, () => b.button(0.6, c('Enamel'), 302, 2, 'plastic', c('Flour'))],

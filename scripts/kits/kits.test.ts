@@ -67,7 +67,7 @@ test('stamps are tagged, true-sized, small enough to be opened at once, and no t
   for (const { id, stamps } of HOUSE_KITS) {
     const prints = new Map<string, string>();
     const drawn = ofKind(id, 'stamp');
-    expect(drawn.length).toBeGreaterThanOrEqual(25);
+    expect(drawn.length).toBeGreaterThanOrEqual(30);
     for (const supply of drawn) {
       expect(supply.tags.length).toBeGreaterThanOrEqual(4);
       expect(fileOf(supply).length).toBeLessThan(LARGEST);
@@ -109,6 +109,10 @@ test('papers: as many as promised, in their own inks, without a seam where they 
     expect(papers.length + ofKind(id, 'cardstock').length).toBeGreaterThanOrEqual(24);
     expect(new Set(papers.map(({ name }) => name)).size).toBe(papers.length);
     const inks = new Map(own.map(({ name, colour }) => [name, colour]));
+    // Printed on both sides, but for one where they are odd: each is the back of its back.
+    const backs = new Map(papers.flatMap(({ id, back }) => (back ? [[id, back] as const] : [])));
+    expect(backs.size).toBe(papers.length - (papers.length % 2));
+    for (const [one, other] of backs) expect([one === other, backs.get(other)]).toEqual([false, one]);
     papers.forEach((supply, i) => {
       const { name } = supply;
       const svg = fileOf(supply);
@@ -189,8 +193,14 @@ test('every alphabet writes the languages of Western and Central Europe', () => 
 
 test('sentiments have every glyph of what they say', async () => {
   const typesetter = await nodeTypesetter();
-  for (const { words, title } of HOUSE_KITS)
-    for (const [text, family] of [...words, ...monthNames('en').map((name) => [name, title] as const)])
+  for (const { words, title, lettered } of HOUSE_KITS)
+    for (const [text, family] of [
+      ...words,
+      [lettered.ribbon, 'abril-fatface'] as const,
+      [lettered.round[0], 'zilla-slab'] as const,
+      [lettered.flourish, 'great-vibes'] as const,
+      ...monthNames('en').map((name) => [name, title] as const),
+    ])
       for (const { font, glyphs } of typesetter.set(
         text,
         { family, size: 20, align: 'left', leading: 1 },

@@ -183,6 +183,7 @@ export const little: HouseKit = {
     ['fast asleep', 'special-elite'],
     ['one year old', 'abril-fatface'],
   ],
+  lettered: { ribbon: 'welcome, you', round: ['MADE WITH LOVE', 'Teddy bear'], flourish: 'sleep tight' },
   bits: [
     ['Milk button', 'button white sew', 3, () => b.button(0.75, '#f2ead8', 701, 4, 'plastic', c('Cheek'))],
     ['Pond button', 'button green sew', 3, () => b.button(0.6, c('Pond'), 702, 2)],

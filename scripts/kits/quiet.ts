@@ -192,6 +192,7 @@ export const quiet: HouseKit = {
     ['so thankful', 'great-vibes'],
     ['still', 'zilla-slab'],
   ],
+  lettered: { ribbon: 'a quiet day', round: ['KEPT FOR ALWAYS', 'Key'], flourish: 'in no hurry' },
   bits: [
     ['Horn button', 'button brown sew', 3, () => b.button(0.8, '#7d5f4a', 401)],
     ['Shell button', 'button white sew', 3, () => b.button(0.6, '#efe8dc', 402, 2, 'plastic', c('Clay'))],

@@ -186,6 +186,7 @@ export const seaside: HouseKit = {
     ['up, up, up', 'zilla-slab'],
     ['the best day', 'great-vibes'],
   ],
+  lettered: { ribbon: 'let it fly', round: ['GONE TO THE SHORE', 'Lighthouse'], flourish: 'fair winds' },
   bits: [
     ['Deep water button', 'button round sew', 3, () => b.button(0.85, c('Deep water'), 101)],
     [

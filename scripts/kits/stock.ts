@@ -122,6 +122,18 @@ export class Stock {
     await this.put(kind, name, tags, Buffer.from(svg), 'image/svg+xml', canvas, whole);
   }
 
+  /** Patterned papers are printed on both sides: the busiest of what lies here with the calmest, by what it takes to draw them. */
+  backs(): void {
+    const papers = this.supplies
+      .filter(({ kind }) => kind === 'paper')
+      .sort((a, b) => b.asset!.bytes - a.asset!.bytes);
+    for (let i = 0; i < papers.length >> 1; i++) {
+      const [one, other] = [papers[i]!, papers.at(-1 - i)!];
+      one.back = other.id;
+      other.back = one.id;
+    }
+  }
+
   async picture(
     kind: SupplyKind,
     name: string,

@@ -1,13 +1,53 @@
 /** What ships with the app, on this machine's disk. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Supply } from '@/core/supplies/model';
+import { createCanvas, loadImage } from '@napi-rs/canvas';
+import type { Asset } from '@/core/picture/asset';
+import { edgesOf } from '@/core/pixels/edges';
+import { KINDS, type Supply } from '@/core/supplies/model';
 import type { HouseList } from '@/storage/supplies';
 import { withPictures } from '@/storage/project-file';
+import type { FindSupply } from '../kits/compose';
+import { pixelsOf } from '../kits/small';
 import { openedFile, type FileOnDisk } from './files';
 import { ROOT } from './platform';
 
 const read = (at: string): Promise<Buffer> => readFile(join(ROOT, 'public', at));
+
+export interface Shelf {
+  find: FindSupply;
+  bytes: Map<string, Uint8Array>;
+}
+
+/** The things of a kit that are asked for while something is laid of them, each with its edge. Throws where there is none of a name. */
+export async function houseShelf(kit: string, lay: (find: FindSupply) => unknown): Promise<Shelf> {
+  const { supplies }: HouseList = JSON.parse(String(await read('house/kits.json')));
+  const listed = (name: string): Supply & { asset: Asset; at: string } => {
+    const found = supplies.find((one) => one.kit === kit && one.name === name && one.asset && one.at);
+    if (!found) throw new Error(`No ${name} in ${kit}.`);
+    return found as Supply & { asset: Asset; at: string };
+  };
+  const known = new Map<string, Asset>();
+  const find: FindSupply = (name) => {
+    const { asset, kind } = listed(name);
+    if (!known.has(name)) known.set(name, asset);
+    return { asset: known.get(name)!, compartment: KINDS[kind].compartment! };
+  };
+  // Once to learn what is asked for.
+  lay(find);
+  const bytes = new Map<string, Uint8Array>();
+  for (const [name, asset] of known) {
+    const data = new Uint8Array(await read(listed(name).at));
+    bytes.set(asset.sha, data);
+    const image = await loadImage(Buffer.from(data));
+    const canvas = createCanvas(image.width, image.height);
+    canvas.getContext('2d').drawImage(image, 0, 0);
+    const pixels = pixelsOf(canvas, 900);
+    const edges = edgesOf(pixels.data as unknown as Uint8ClampedArray, pixels, asset);
+    known.set(name, { ...asset, ...edges });
+  }
+  return { find, bytes };
+}
 
 /** A shipped design, by its kit's id, its name and, where two have it, its kind, with its pictures. Throws if there is none. */
 export async function houseDesign(

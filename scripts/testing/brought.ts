@@ -1,5 +1,6 @@
-/** Edits by chance of what is brought in beside pictures: fonts, colour profiles. */
+/** Edits by chance of what lies beside the pieces: fonts, colour profiles, a page's note. */
 import { bringFonts } from '@/core/project/edits/fonts';
+import { writeNote } from '@/core/project/edits/page';
 import { bringProfile, takeOutProfile } from '@/core/project/edits/profiles';
 import type { Hand } from './hand';
 
@@ -11,5 +12,6 @@ export const BROUGHT_EDITS = {
     bringFonts([{ sha: 'b'.repeat(64), name: chance.text(), bytes: chance.number() }]),
   bringProfile: ({ chance }: Hand) =>
     bringProfile({ sha: FRESH, name: chance.text(), bytes: chance.number() }),
+  writeNote: ({ s, chance }: Hand) => writeNote(s, chance.text()),
   takeOutProfile: () => takeOutProfile({ sha: HELD, name: 'Press' }),
 };

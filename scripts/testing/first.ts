@@ -68,6 +68,7 @@ export const first: Project = {
         i < 2 ? { ...piece, groups: ['g'], look: 'look' } : piece,
       ),
       groups: [{ id: 'g', name: 'Two' }],
+      note: 'Two papers of one kit.',
     },
     {
       ...newSurface('second', 'Page 2', { width: 400, height: 400 }, 'mm'),

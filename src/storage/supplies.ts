@@ -33,10 +33,14 @@ export const openCupboard = async (): Promise<Shelves> => ({
   kits: await database.kits.toArray(),
 });
 
+/** What kits are called, by their ids. */
+export const kitNames = async (): Promise<ReadonlyMap<string, string>> =>
+  new Map((await database.kits.toArray()).map(({ id, name }) => [id, name]));
+
 /** All supplies of a kind, one's own before those that came with the app. */
 export async function suppliesOfKind(kind: SupplyKind): Promise<Supply[]> {
   const found = await database.supplies.filter((supply) => supply.kind === kind).toArray();
-  return found.sort((a, b) => b.added - a.added);
+  return found.sort((a, b) => b.added - a.added || a.kit.localeCompare(b.kit) || a.order - b.order);
 }
 
 /** Letters of all alphabets, with the kits they are of and, where a kit has several, their names. */

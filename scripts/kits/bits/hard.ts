@@ -157,6 +157,52 @@ export function splatter(size: number, hex: string, seed: number): Canvas {
     }),
   );
 }
+
+/** What a wet cup left: a ring that dried from its rims, thin where the cup stood dry, and a drop or two. */
+export function cupRing(size: number, hex: string, seed: number): Canvas {
+  const s = inch(size);
+  const next = random(seed);
+  const wet = fbm(seed, 3);
+  const p = plate(s, s, (g) => {
+    const radius = s * 0.4;
+    // Where the rim stood, and once more where it was set down a hair aside.
+    for (const [aside, wide, dry] of [
+      [0, 0.05, 0.34],
+      [0.016, 0.016, 0.42],
+    ] as const)
+      for (let i = 0; i < 1400; i++) {
+        const a = (2 * Math.PI * i) / 1400;
+        const [cos, sin] = [Math.cos(a), Math.sin(a)];
+        const here = wet(3 + 40 * aside + 1.6 * cos, 3 + 1.6 * sin);
+        const fine = wet(9 + 14 * cos, 9 + 14 * sin) - 0.5;
+        if (here < dry) continue;
+        const w = s * (0.004 + wide * (here - 0.3) * (1 + 0.9 * fine));
+        const r = radius + s * 0.008 * fine;
+        g.beginPath();
+        g.arc(s * (0.5 + aside) + r * cos, s * (0.5 - aside) + r * sin, Math.max(1, w), 0, 7);
+        g.fill();
+      }
+    for (let i = 0; i < 4; i++) {
+      const [a, far] = [next() * 7, s * (0.3 + 0.17 * next())];
+      g.beginPath();
+      g.arc(s / 2 + far * Math.cos(a), s / 2 + far * Math.sin(a), s * (0.006 + 0.014 * next()), 0, 7);
+      g.fill();
+    }
+  });
+  const base = rgb(hex);
+  const bloom = fbm(seed + 1, 4);
+  return trimmed(
+    lit({
+      plate: p,
+      rise: () => 0,
+      // Pigment gathers where it dries first: at the rims.
+      colour: (x, y, depth) =>
+        scaled(base, 1.02 + 0.16 * bloom(x / 30, y / 30) - (depth < 4 ? 0.26 : depth < 8 ? 0.1 : 0)),
+      opacity: 0.72,
+    }),
+  );
+}
+
 /** A shape sawn from thin wood: grain on its face, its edge browned by the cut. */
 export function woodShape(size: number, shape: Path2D, light: string, dark: string, seed: number): Canvas {
   const s = inch(size);

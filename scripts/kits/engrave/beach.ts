@@ -66,7 +66,11 @@ export const bucket = (): Surface[] => [
 export const umbrella = (): Surface[] => [
   ...moved(
     [
-      tube((t) => [0, -0.9 + 2.5 * t, 0], 0.03, { round: 8, steps: [40, 8] }),
+      tube((t) => [0, -0.9 + 2.5 * t, 0], ramp(0.06, 0.06, 0.055, 0.02), {
+        round: 14,
+        steps: [60, 14],
+        tone: 0.25,
+      }),
       {
         at: (u, v) => {
           const a = 2 * Math.PI * u;
@@ -161,8 +165,8 @@ export const seaHolly = (): Surface[] => {
         [0.04, 0.2, -0.1],
         [-0.02, 1.3, -0.1],
       ]),
-      ramp(0.03, 0.038, 0.045),
-      { round: 10 },
+      ramp(0.045, 0.055, 0.06),
+      { round: 14, tone: 0.3 },
     ),
     tube(
       through([
@@ -170,8 +174,8 @@ export const seaHolly = (): Surface[] => {
         [-0.3, 0.5, -0.1],
         [0, 0.8, -0.1],
       ]),
-      0.027,
-      { round: 10 },
+      0.042,
+      { round: 14, tone: 0.3 },
     ),
     tube(
       through([
@@ -179,8 +183,8 @@ export const seaHolly = (): Surface[] => {
         [0.3, 0.35, -0.1],
         [0.03, 0.6, -0.1],
       ]),
-      0.027,
-      { round: 10 },
+      0.042,
+      { round: 14, tone: 0.3 },
     ),
     ...[
       [0.02, 0.95, 64],

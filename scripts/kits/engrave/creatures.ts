@@ -16,57 +16,97 @@ import {
   type Surface,
   through,
   tube,
+  type V3,
   wire,
 } from './surface';
 
-export const butterfly = (): Surface[] => {
-  const wing = (from: number, to: number, R: (u: number) => number, y: number, tone: number): Surface => ({
+/** A wing from its root out to a margin that runs from its leading edge round to its hind one; veins go out like rays. */
+export const wingOf = (
+  root: V3,
+  margin: readonly (readonly [x: number, y: number])[],
+  { scallops = 0, veins, tone }: { scallops?: number; veins: readonly number[]; tone: Surface['tone'] },
+): Surface => {
+  const rim = through(margin.map(([x, y]): V3 => [x, y, 0]));
+  return {
     at: (u, v) => {
-      const a = ((from + (to - from) * u) * Math.PI) / 180;
-      const r = R(u) * v;
-      return [0.05 + r * Math.sin(a), y - r * Math.cos(a), 0.25 * v * v + 0.02 * Math.sin(18 * u)];
+      const [x, y] = rim(u);
+      const far = v * (1 + 0.03 * scallops * Math.cos(2 * Math.PI * 9 * u) * Math.sin(Math.PI * u) ** 2 * v);
+      // Rays bow towards the leading edge, as veins do.
+      const bow = 0.12 * v * (1 - v) * (u - 0.5);
+      return [
+        root[0] + far * (x - root[0]) + bow * (y - root[1]),
+        root[1] + far * (y - root[1]) - bow * (x - root[0]),
+        root[2] + 0.2 * v * v + 0.015 * Math.sin(22 * u) * v,
+      ];
     },
-    steps: [48, 40],
+    steps: [72, 40],
     along: 'v',
-    edges: ['u0', 'u1', 'v1'],
-    tone: (u, v) =>
-      tone +
-      (v > 0.86 ? 0.7 : v > 0.8 ? 0 : 0.25 * (1 - v)) +
-      (v > 0.9 && Math.abs(((u * 7) % 1) - 0.5) < 0.22 ? -0.9 : 0),
-    marks: [0.13, 0.27, 0.41, 0.55, 0.69, 0.84].map((k) => ({
-      at: (t: number) => [k, 0.16 + 0.84 * t] as const,
-      weight: 0.8,
-    })),
-  });
+    edges: ['v1'],
+    tone,
+    marks: veins.map((u) => ({ at: (t: number) => [u, 0.08 + 0.9 * t] as const, weight: 0.7 })),
+  };
+};
+
+/** What lies on one side, on the other as well. */
+export const bothSides = (half: readonly Surface[]): Surface[] => [
+  ...half,
+  ...half.map((one): Surface => ({
+    ...one,
+    at: (u, v) => {
+      const [x, y, z] = one.at(u, v);
+      return [-x, y, z];
+    },
+  })),
+];
+
+export const butterfly = (): Surface[] => {
+  const tone =
+    (own: number) =>
+    (u: number, v: number): number =>
+      own +
+      (v > 0.85 ? 0.72 : 0.3 * (1 - v)) +
+      (v > 0.9 && v < 0.96 && Math.abs(((u * 11) % 1) - 0.5) < 0.2 ? -0.9 : 0);
+  const veins = [0.12, 0.22, 0.32, 0.42, 0.52, 0.62, 0.73, 0.85];
   const half = [
-    wing(
-      12,
-      96,
-      (u) => 1.32 * (0.86 + 0.2 * Math.cos(5.2 * (u - 0.12))) * (1 + 0.02 * Math.cos(44 * u)),
-      -0.16,
-      0.08,
+    wingOf(
+      [0.05, -0.2, 0],
+      [
+        [0.16, -0.5],
+        [0.5, -1.0],
+        [0.92, -1.28],
+        [1.22, -1.3],
+        [1.3, -1.08],
+        [1.2, -0.68],
+        [1.1, -0.32],
+        [0.86, -0.1],
+        [0.46, -0.06],
+        [0.14, -0.12],
+      ],
+      { scallops: 0.6, veins, tone: tone(0.08) },
     ),
-    wing(
-      92,
-      168,
-      (u) => 0.98 * (0.82 + 0.2 * Math.sin(Math.PI * u)) * (1 + 0.03 * Math.cos(38 * u)),
-      0.0,
-      0.16,
+    wingOf(
+      [0.05, 0.02, -0.06],
+      [
+        [0.2, -0.08],
+        [0.62, -0.12],
+        [0.96, 0.06],
+        [1.04, 0.36],
+        [0.9, 0.64],
+        [0.72, 0.84],
+        [0.62, 1.06],
+        [0.5, 0.88],
+        [0.3, 0.72],
+        [0.1, 0.34],
+      ],
+      { scallops: 1, veins, tone: tone(0.16) },
     ),
-    ring([0.62, 0.42, 0.16], 0.12, 0.016, 0, { bare: true }),
-    bead(0.62, 0.42, 0.14, 0.06, { tone: 1 }),
-    bead(0.86, -0.72, 0.22, 0.07, { tone: 1 }),
+    ring([0.62, 0.4, 0.14], 0.12, 0.016, 0, { bare: true }),
+    bead(0.62, 0.4, 0.12, 0.06, { tone: 1 }),
+    bead(0.8, -0.78, 0.12, 0.065, { tone: 1 }),
   ];
   return moved(
     [
-      ...half,
-      ...half.map((one): Surface => ({
-        ...one,
-        at: (u, v) => {
-          const [x, y, z] = one.at(u, v);
-          return [-x, y, z];
-        },
-      })),
+      ...bothSides(half),
       tube((t) => [0, -0.42 + 1.1 * t, 0.12], ramp(0.02, 0.075, 0.085, 0.06, 0.07, 0.06, 0.045, 0.01), {
         tone: 0.3,
         marks: Array.from({ length: 9 }, (_, i) => ({

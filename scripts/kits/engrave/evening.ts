@@ -1,5 +1,6 @@
 /** What one sees at night, and in winter. */
 import { random } from '@/core/random';
+import { bothSides, wingOf } from './creatures';
 import {
   ball,
   bead,
@@ -240,34 +241,49 @@ export const snowdrops = (): Surface[] => [
 ];
 
 export const mothWing = (): Surface[] => {
-  const wing = (from: number, to: number, R: (u: number) => number, y: number): Surface => ({
-    at: (u, v) => {
-      const a = ((from + (to - from) * u) * Math.PI) / 180;
-      const r = R(u) * v;
-      return [0.06 + r * Math.sin(a), y - r * Math.cos(a), 0.12 * v];
-    },
-    steps: [40, 40],
-    along: 'v',
-    edges: ['u0', 'u1', 'v1'],
-    tone: (_, v) => 0.1 + 0.45 * Math.abs(Math.sin(9 * v + 0.6)) ** 3 + (v > 0.93 ? 0.3 : 0),
-  });
+  const tone = (u: number, v: number): number =>
+    0.14 +
+    0.5 * Math.abs(Math.sin(8.5 * v + 0.5 + 0.35 * Math.sin(9 * u))) ** 4 +
+    (v > 0.92 ? 0.45 : 0) +
+    0.3 * (1 - v) ** 2;
+  const veins = [0.14, 0.26, 0.38, 0.5, 0.62, 0.74, 0.86];
   const half = [
-    wing(58, 128, (u) => 1.3 * (0.95 + 0.08 * Math.sin(4 * u)), -0.2),
-    wing(118, 172, (u) => 0.92 * (0.9 + 0.12 * Math.sin(Math.PI * u)), 0),
-    ring([0.66, -0.02, 0.14], 0.09, 0.016, 0, { bare: true }),
-    bead(0.66, -0.02, 0.1, 0.05, { tone: 1 }),
+    wingOf(
+      [0.1, -0.22, 0],
+      [
+        [0.3, -0.48],
+        [0.8, -0.84],
+        [1.28, -1.0],
+        [1.46, -0.9],
+        [1.36, -0.5],
+        [1.16, -0.08],
+        [0.84, 0.14],
+        [0.44, 0.08],
+        [0.16, -0.04],
+      ],
+      { scallops: 0.4, veins, tone },
+    ),
+    wingOf(
+      [0.1, 0.02, -0.08],
+      [
+        [0.26, 0],
+        [0.72, 0.04],
+        [1.0, 0.2],
+        [1.02, 0.48],
+        [0.84, 0.76],
+        [0.56, 0.86],
+        [0.32, 0.72],
+        [0.14, 0.36],
+      ],
+      { scallops: 0.8, veins, tone },
+    ),
+    ring([0.78, -0.36, 0.14], 0.1, 0.022, 0, { bare: true }),
+    bead(0.78, -0.36, 0.12, 0.05, { tone: 1 }),
   ];
   return [
-    ...half,
-    ...half.map((one): Surface => ({
-      ...one,
-      at: (u, v) => {
-        const [x, y, z] = one.at(u, v);
-        return [-x, y, z];
-      },
-    })),
+    ...bothSides(half),
     tube((t) => [0, -0.36 + 1.1 * t, 0.14], ramp(0.06, 0.15, 0.16, 0.13, 0.1, 0.02), {
-      tone: 0.3,
+      tone: 0.45,
       dense: 1.2,
       marks: Array.from({ length: 8 }, (_, i) => ({
         at: (t: number) => [0.42 + 0.065 * i, t] as const,

@@ -17,7 +17,7 @@ export const EVERYDAY_STAMPS: readonly Motif[] = [
   motif('Rain cloud', 'rain cloud weather', 2, rain, true),
   motif('Pencil', 'pencil write draw', 2.4, pencil, true),
   motif('Notebook', 'notebook write plan', 2.2, notebook, true),
-  motif('Scissors', 'scissors cut craft', 2.2, scissors),
+  motif('Scissors', 'scissors cut craft', 2.2, scissors, true),
   motif('Light bulb', 'bulb light idea', 2, bulb, true),
   motif('Headphones', 'headphones music listen', 2.2, headphones, true),
 ];

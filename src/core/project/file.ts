@@ -93,6 +93,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   17: (old) => old,
   // 19: colour profiles that were brought in. They may be absent.
   18: (old) => old,
+  // 20: notes of pages. They may be absent.
+  19: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

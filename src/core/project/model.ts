@@ -89,6 +89,8 @@ export interface Surface {
   locked: boolean;
   /** How it was laid by itself, of a book. */
   laid?: LaidBy;
+  /** What a person wants to remember of it: what was used, how it was made, what is still to do. Never printed. */
+  note?: string;
 }
 
 /** A page that was laid by itself: out of which spread of its design, and what its pile came to (`printOf`). */
@@ -177,6 +179,8 @@ export interface NewProject {
 }
 export interface NewLayout extends NewProject, Size {}
 
+/** Characters a page's note may have. */
+export const LONGEST_NOTE = 2000;
 /** Characters a project's title may have. */
 export const LONGEST_TITLE = 200;
 

@@ -25,7 +25,7 @@ import { FARTHEST_OUT, MOST_TUCKS, ROLES } from '@/core/piece/piece';
 import { FAR, placementSchema } from '@/core/piece/placement/placement';
 import { LONGEST_FACT, LONGEST_FACT_NAME, MOST_FACTS } from '@/core/project/edits/facts';
 import { LONGEST_LOOK, MOST_LOOKS } from '@/core/project/edits/looks';
-import { COMPARTMENTS, LONGEST_TITLE, type Project } from '@/core/project/model';
+import { COMPARTMENTS, LONGEST_NOTE, LONGEST_TITLE, type Project } from '@/core/project/model';
 import { STYLE_KEYS, styleFields } from '@/core/text/style';
 import { byKind, recordOf } from '@/core/schema/choice';
 import { productSchema } from '@/core/product/schemas';
@@ -271,6 +271,7 @@ const surfaceSchema = object({
   groups: array(groupSchema.required()).max(MOST_PIECES).required(),
   guides: guidesSchema,
   locked: boolean().required(),
+  note: string().min(1).max(LONGEST_NOTE),
   laid: object({
     spread: string().min(1).max(40).required(),
     print: string()

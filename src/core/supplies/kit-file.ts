@@ -16,7 +16,7 @@ import {
   type SupplyKind,
 } from '@/core/supplies/model';
 
-export const KIT_VERSION = 2;
+export const KIT_VERSION = 3;
 export const MOST_SUPPLIES = 5000;
 
 /** What kit.json says of one supply. */
@@ -33,6 +33,8 @@ export interface KitEntry {
   letters?: string;
   /** Which of the kit's alphabets a letter is of; since version 2. */
   alphabet?: string;
+  /** Path of the paper that is printed on its other side; since version 3. */
+  back?: string;
   inks?: NamedInk[];
   /** Of a ready line; its pictures are named by their SHA-256, among those of the kit. */
   trail?: Trail;
@@ -83,6 +85,7 @@ const entrySchema = object({
   lift: number().min(0).max(HIGHEST_LIFT),
   letters: string().min(1).max(8),
   alphabet: string().min(1).max(LONGEST_ALPHABET),
+  back: insidePath,
   favourite: boolean(),
   trail: lazy((value: unknown) => (value === undefined ? mixed().notRequired() : trailSchema)).meta({
     options: [trailSchema],
@@ -151,7 +154,7 @@ export function readKit(json: string): Result<KitFile> {
   }
   if (file?.format !== 'bellagraph-kit') return fail('its kit.json is of some other program');
   const { format: _, version, ...rest } = file;
-  // What version 1 says means the same in version 2.
+  // What older versions say means the same today.
   if (!isKnown(version))
     return fail(
       typeof version === 'number' && version > KIT_VERSION

@@ -185,6 +185,8 @@ export interface Supply {
   asset?: Asset;
   /** Up to three `#rrggbb` that are most of it, most first. */
   colours: string[];
+  /** Id of the paper that is printed on its other side. */
+  back?: string;
   /** The characters an alphabet's picture stands for: usually one. */
   letters?: string;
   /** Which of its kit's alphabets a letter is of, where the kit has several. */

@@ -217,8 +217,8 @@ describe('kit.json', () => {
       return read.ok ? '' : read.message;
     };
     expect(refused({})).toBe('');
-    expect(refused({ version: 2 })).toBe('');
-    expect(refused({ version: 3 })).toContain('newer Bellagraph');
+    expect(refused({ version: 3 })).toBe('');
+    expect(refused({ version: 4 })).toContain('newer Bellagraph');
     expect(refused({ version: 1.5 })).toContain('does not say');
     expect(refused({ format: 'other' })).toContain('some other program');
     expect(

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { IconPlus, IconSearch, IconX } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useRef, useState, type DragEvent } from 'react';
 import { missingLetters } from '@/core/supplies/letters';
-import { KINDS, type Kit, type Supply } from '@/core/supplies/model';
+import { KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import type { Filter } from '@/core/supplies/search';
 import type { Unit } from '@/core/units/lengths';
 import { BringSheet } from '@/features/cupboard/BringSheet';
@@ -24,6 +24,8 @@ import { useCupboard, type Cupboard as Stock } from '@/features/cupboard/useCupb
 import { StillDrawn } from '@/features/shared/StillDrawn';
 
 export interface CupboardProps {
+  /** The kinds it is opened for; everything if absent. */
+  kinds?: readonly SupplyKind[];
   unit: Unit;
   /** How often a picture lies on the pages at hand. */
   usedOf(sha: string | undefined): number;
@@ -61,13 +63,14 @@ export function Cupboard(props: CupboardProps) {
 
 function Open({
   cupboard,
+  kinds,
   unit,
   usedOf,
   ground = 'var(--mui-palette-table-main)',
   ...on
 }: CupboardProps & { cupboard: Stock }) {
   const [words, setWords] = useState('');
-  const [filter, setFilter] = useState<Filter>({});
+  const [filter, setFilter] = useState<Filter>(kinds ? { kinds } : {});
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [leaving, setLeaving] = useState<readonly Supply[]>([]);
   const last = useRef<string | null>(null);
@@ -224,6 +227,12 @@ function Open({
           onLay={on.onLay}
           onReplace={on.onReplace}
           onRemove={setLeaving}
+          onChoose={(supply) => {
+            // What was searched for may not be it: it is seen among its kit.
+            setWords('');
+            setFilter({ kit: supply.kit });
+            choose(supply, 'only');
+          }}
         />
       </Box>
       <TakeOut supplies={leaving} cupboard={cupboard} onClose={() => setLeaving([])} />

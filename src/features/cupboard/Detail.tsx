@@ -56,9 +56,12 @@ interface Props {
   /** Exchange the selected piece for this supply. */
   onReplace?: (supply: Supply) => void;
   onRemove: (supplies: readonly Supply[]) => void;
+  /** Chooses another in place of what is chosen. */
+  onChoose: (supply: Supply) => void;
 }
 
-export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onReplace, onRemove }: Props) {
+export function Detail(props: Props) {
+  const { chosen, cupboard, ground, unit, onGather, onLay, onReplace, onRemove, onChoose } = props;
   const [first] = chosen;
   if (!first)
     return (
@@ -110,6 +113,7 @@ export function Detail({ chosen, cupboard, ground, unit, onGather, onLay, onRepl
           Favourite
         </Button>
       </Box>
+      {one && first.back && <Back of={first} cupboard={cupboard} onChoose={onChoose} />}
       <Tags chosen={chosen} cupboard={cupboard} />
       <TextField
         select
@@ -221,6 +225,27 @@ function SheetButton({ name, icon, sheet }: SheetButtonProps) {
       </Button>
       {open && sheet(() => setOpen(false))}
     </>
+  );
+}
+
+/** What is printed on the other side of a paper; pressed, that is chosen. */
+function Back({ of, cupboard, onChoose }: { of: Supply } & Pick<Props, 'cupboard' | 'onChoose'>) {
+  const back = cupboard.find('', { kit: of.kit }, () => false).find(({ id }) => id === of.back);
+  if (!back) return null;
+  return (
+    <Button
+      color="inherit"
+      variant="outlined"
+      onClick={() => onChoose(back)}
+      sx={{ justifyContent: 'flex-start', gap: 1.5, p: 0.75, borderColor: 'divider' }}
+    >
+      <Box sx={{ position: 'relative', width: 44, height: 44, flexShrink: 0 }}>
+        <SupplyPicture supply={back} pad={0} />
+      </Box>
+      <span>
+        On its back: <b>{back.name}</b>
+      </span>
+    </Button>
   );
 }
 

@@ -172,13 +172,16 @@ export async function gatherFiles(
 
 function rowsOf(arrived: readonly Arrived[], entries: ReadonlyMap<string, KitEntry>): Row[] {
   const guesses = guessKinds(arrived.map((one) => ({ ...one, look: one.facts.look })));
+  const ids = new Map(arrived.map(({ path }) => [path, newId()]));
   return arrived.map((one, i): Row => {
     const entry = entries.get(one.path);
     const guess = guesses[i]!;
     const name = entry?.name ?? readable(one.path);
     const letters = entry ? entry.letters : guess.letters;
+    // Paths in kit.json begin where that lies.
+    const back = entry?.back && ids.get(one.path.slice(0, -entry.file!.length) + entry.back);
     return {
-      id: newId(),
+      id: ids.get(one.path)!,
       name,
       kind: entry?.kind ?? guess.kind,
       tags: entry?.tags ?? [],
@@ -192,6 +195,7 @@ function rowsOf(arrived: readonly Arrived[], entries: ReadonlyMap<string, KitEnt
       },
       ...(letters ? { letters } : {}),
       ...(entry?.alphabet ? { alphabet: entry.alphabet } : {}),
+      ...(back ? { back } : {}),
       sure: entry ? 1 : guess.sure,
       why: entry
         ? 'its kit says so'

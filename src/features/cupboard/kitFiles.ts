@@ -28,7 +28,7 @@ async function addKit(
   const missing: string[] = [];
   const entries: KitEntry[] = [];
   for (const supply of supplies) {
-    const { id, kind, name, tags, asset, letters, alphabet, inks, trail, favourite } = supply;
+    const { id, kind, name, tags, asset, letters, alphabet, back, inks, trail, favourite } = supply;
     const file = paths.get(id);
     if (file) {
       const blob = await fileOfSupply(supply);
@@ -47,6 +47,7 @@ async function addKit(
       ...(asset?.lift === undefined ? {} : { lift: asset.lift }),
       ...(letters ? { letters } : {}),
       ...(alphabet ? { alphabet } : {}),
+      ...(back && paths.has(back) ? { back: paths.get(back)! } : {}),
       ...(inks ? { inks } : {}),
       ...(trail ? { trail } : {}),
       ...(favourite ? { favourite } : {}),

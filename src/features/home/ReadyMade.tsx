@@ -40,10 +40,20 @@ export function ReadyMade({ product, onBegin }: Props) {
         scrollbarWidth: 'thin',
       }}
     >
-      {all.map(({ supply, address }) => (
-        <li key={supply.id}>
+      {all.map(({ supply, address, kit }, i) => (
+        <li key={supply.id} style={kit === all[i - 1]?.kit ? undefined : { gridColumnStart: 1 }}>
+          {kit !== all[i - 1]?.kit && (
+            // Over the first of its kit, as wide as three.
+            <Typography
+              variant="body2"
+              aria-hidden
+              sx={{ color: 'text.secondary', whiteSpace: 'nowrap', mt: i ? 1.5 : 0, mb: 1 }}
+            >
+              {kit}
+            </Typography>
+          )}
           <ButtonBase
-            aria-label={`Begin with ${supply.name}`}
+            aria-label={`Begin with ${supply.name}, of ${kit}`}
             onClick={() => onBegin(supply)}
             sx={{
               display: 'block',

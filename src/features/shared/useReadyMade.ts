@@ -3,11 +3,13 @@ import { useEffect, useState } from 'react';
 import type { Supply, SupplyKind } from '@/core/supplies/model';
 import { houseStocked } from '@/features/shared/stock';
 import { smallBlob } from '@/storage/assets';
-import { suppliesOfKind } from '@/storage/supplies';
+import { kitNames, suppliesOfKind } from '@/storage/supplies';
 
 export interface ReadyMadeSupply {
   supply: Supply;
   address: string | undefined;
+  /** What its kit is called. */
+  kit: string;
 }
 
 /** Null until they are known. */
@@ -18,14 +20,15 @@ export function useReadyMade(kind: SupplyKind): readonly ReadyMadeSupply[] | nul
     const own: string[] = [];
     void (async () => {
       await houseStocked().catch(() => {});
-      const supplies = await suppliesOfKind(kind);
+      const [supplies, kits] = await Promise.all([suppliesOfKind(kind), kitNames()]);
       const all = await Promise.all(
         supplies.map(async (supply): Promise<ReadyMadeSupply> => {
-          if (supply.thumb) return { supply, address: supply.thumb };
+          const kit = kits.get(supply.kit) ?? '';
+          if (supply.thumb) return { supply, address: supply.thumb, kit };
           const blob = supply.page && (await smallBlob(supply.page));
           const address = blob ? URL.createObjectURL(blob) : undefined;
           if (address) own.push(address);
-          return { supply, address };
+          return { supply, address, kit };
         }),
       );
       if (!gone) setFound({ kind, all });

@@ -4,7 +4,14 @@ import type { Draft } from 'immer';
 import { leafOf, rowsOf, type Product } from '@/core/product';
 import type { Edit } from '@/core/project/edits/edit';
 import { changeProduct } from '@/core/project/edits/product';
-import { surfaceOf, type Group, type Guide, type Project, type Surface } from '@/core/project/model';
+import {
+  LONGEST_NOTE,
+  surfaceOf,
+  type Group,
+  type Guide,
+  type Project,
+  type Surface,
+} from '@/core/project/model';
 
 /** Puts a page after another, or at the end. */
 export const addPage = (surface: Surface, after?: string): Edit => ({
@@ -92,6 +99,17 @@ export const movePage = (surfaceId: string, to: number): Edit => ({
 export function renumber(surface: { name: string }, i: number): void {
   if (/^Page \d+$/.test(surface.name)) surface.name = `Page ${i + 1}`;
 }
+
+/** What is to be remembered of a page; nothing where that is empty, cut off where it is too long. */
+export const writeNote = (surfaceId: string, note: string): Edit => ({
+  label: 'write note',
+  merge: `note ${surfaceId}`,
+  apply(project) {
+    const surface = surfaceOf(project, surfaceId);
+    if (note) surface.note = note.slice(0, LONGEST_NOTE);
+    else delete surface.note;
+  },
+});
 
 export const lockPage = (surfaceId: string, locked: boolean): Edit => ({
   label: locked ? 'lock page' : 'unlock page',

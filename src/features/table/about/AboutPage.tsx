@@ -13,16 +13,21 @@ import {
   IconCalendarCog,
   IconLayoutBoard,
   IconLayoutGrid,
+  IconNote,
   IconPalette,
   IconPhotoDown,
   IconSun,
 } from '@tabler/icons-react';
+import { useState } from 'react';
 import type { PageLight } from '@/core/piece/finish/light';
 import { settingsSay } from '@/core/product';
 import { bookIn } from '@/core/product/book';
 import { sheetIn } from '@/core/product/sheet';
 import { changeUnit } from '@/core/project/edits/gather';
 import { changeLight } from '@/core/project/edits/make';
+import { writeNote } from '@/core/project/edits/page';
+import { LONGEST_NOTE } from '@/core/project/model';
+import { TextOnLeaving } from '@/ui/TextOnLeaving';
 import { formatSides, PRINT_PPI } from '@/core/units/lengths';
 import { nameOfSize } from '@/core/units/sizes';
 import { KeepPage, KeepSketch } from '@/features/table/parts/KeepButtons';
@@ -71,6 +76,7 @@ export function AboutPage() {
         {nameOfSize(surface.width, surface.height, unit)}, {pixels(surface.width)} x {pixels(surface.height)}{' '}
         pixels at {PRINT_PPI} ppi, bleed {formatSides(surface.bleed, unit)}
       </Typography>
+      <PageNote key={surface.id} id={surface.id} note={surface.note ?? ''} disabled={readOnly} />
       <Box sx={{ display: 'flex', gap: 2, mt: 1.5 }}>
         <LightDial
           light={light}
@@ -164,6 +170,44 @@ export function AboutPage() {
       </Button>
       {!readOnly && <KeepPage />}
       {!readOnly && <KeepSketch />}
+    </Box>
+  );
+}
+
+interface NoteProps {
+  id: string;
+  note: string;
+  disabled: boolean;
+}
+
+/** What is to be remembered of a page; where there is nothing, a way to begin. */
+function PageNote({ id, note, disabled }: NoteProps) {
+  const perform = useSession((session) => session.perform);
+  const [begun, setBegun] = useState(false);
+  if (!note && disabled) return null;
+  if (!note && !begun)
+    return (
+      <Button
+        size="small"
+        color="inherit"
+        startIcon={<IconNote size={18} />}
+        onClick={() => setBegun(true)}
+        sx={{ display: 'flex', mt: 0.5 }}
+      >
+        Write a note
+      </Button>
+    );
+  return (
+    <Box sx={{ display: 'flex', mt: 1.5, '& > *': { flex: 1 } }}>
+      <TextOnLeaving
+        lines
+        begun={begun}
+        label="Note, never printed"
+        value={note}
+        longest={LONGEST_NOTE}
+        disabled={disabled}
+        onCommit={(text) => perform(writeNote(id, text))}
+      />
     </Box>
   );
 }

@@ -20,3 +20,4 @@ export * from '@/features/table/acts/opening';
 export * from '@/features/table/acts/gathered';
 export * from '@/features/table/acts/calendar';
 export * from '@/features/table/acts/sharing';
+export * from '@/features/table/acts/turning';

@@ -44,7 +44,7 @@ import { settledPieces, type Session, type SessionStore } from '@/features/table
 const page = (session: Session) => surfaceOf(session.history.project, session.surfaceId);
 
 /** What is laid belongs to the workbox from then on. */
-const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => ({
+export const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => ({
   ...edit,
   apply(project) {
     gather(compartment, [asset]).apply(project);

@@ -30,6 +30,7 @@ export function CupboardSheet({ laying, onClose }: Props) {
   const project = useSession(shownProject);
   const ground = useSession((session) => shownSurface(session).ground);
   const selected = useSession((session) => session.selection.length === 1);
+  const [kinds] = useState(() => store.getState().supplyKinds ?? undefined);
   const [carrying, setCarrying] = useState(false);
   const [onPage, setOnPage] = useState(false);
   const frame = useRef<HTMLDivElement>(null);
@@ -102,6 +103,7 @@ export function CupboardSheet({ laying, onClose }: Props) {
         </Tooltip>
       </Box>
       <Cupboard
+        kinds={kinds}
         unit={project.unit}
         usedOf={usedOf}
         ground={onPage ? ground : undefined}

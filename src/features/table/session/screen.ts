@@ -1,4 +1,4 @@
-/** How many CSS pixels a point takes on a screen: the CSS inch of 96 pixels, or in truth, as told with a card. */
+/** What belongs to a screen and is kept in its browser: how many CSS pixels a point takes (the CSS inch of 96, or in truth, as told with a card), how many rows the workbox has. */
 
 /** CSS pixels per point at 100 %. */
 export const TRUE_SIZE = 96 / 72;
@@ -14,3 +14,9 @@ export function knownScreen(): number | null {
 export const screenZoom = (): number => knownScreen() ?? TRUE_SIZE;
 
 export const keepScreen = (zoom: number): void => localStorage.setItem(KEY, String(zoom));
+
+const ROWS = 'bellagraph workbox rows';
+
+/** Rows of the workbox: one, unless it was drawn out to three. */
+export const knownRows = (): number => (globalThis.localStorage?.getItem(ROWS) === '3' ? 3 : 1);
+export const keepRows = (rows: number): void => localStorage.setItem(ROWS, String(rows));

@@ -1,6 +1,7 @@
 /** How the table is looked at, and what is shown and felt on it. */
 import type { Slice } from '@/features/table/session/slice';
-import { screenZoom } from '@/features/table/session/screen';
+import type { SupplyKind } from '@/core/supplies/model';
+import { keepRows, knownRows, screenZoom } from '@/features/table/session/screen';
 
 /** CSS pixels a point, and where the trim's top left corner lies on the stage. */
 export interface View {
@@ -35,6 +36,10 @@ export interface ViewSlice {
   trueZoom: number;
   /** Whether things snap while they are moved. */
   snapping: boolean;
+  /** How many rows of what was gathered the workbox shows. */
+  boxRows: number;
+  /** The kinds of supplies the cupboard was opened for; all of them for null. */
+  supplyKinds: readonly SupplyKind[] | null;
   /** Whether letters, strokes and corners grow with what they are on when it is scaled with others. */
   growContents: boolean;
 
@@ -45,6 +50,9 @@ export interface ViewSlice {
   measured(stage: ViewSlice['stage'], view: View): void;
   /** Shows what was not shown, or puts it away. */
   toggle(what: keyof Show): void;
+  /** Opens the cupboard where these kinds lie. */
+  lookInCupboard(kinds: readonly SupplyKind[]): void;
+  setBoxRows(rows: number): void;
   setAside(width: number): void;
   setTrueZoom(zoom: number): void;
   setSnapping(on: boolean): void;
@@ -70,12 +78,19 @@ export const viewSlice: Slice<ViewSlice> = (set, get) => ({
   trueZoom: screenZoom(),
   snapping: true,
   growContents: true,
+  boxRows: knownRows(),
+  supplyKinds: null,
   look: (view) => set({ view }),
   lookAt: (panel, view) => set({ panel, view }),
   measured: (stage, view) => set({ stage, view }),
   toggle(what) {
     const { show } = get();
-    set({ show: { ...show, [what]: !show[what] } });
+    set({ show: { ...show, [what]: !show[what] }, supplyKinds: null });
+  },
+  lookInCupboard: (supplyKinds) => set({ supplyKinds, show: { ...get().show, cupboard: true } }),
+  setBoxRows(boxRows) {
+    keepRows(boxRows);
+    set({ boxRows });
   },
   setAside: (aside) => set({ aside }),
   setTrueZoom: (trueZoom) => set({ trueZoom }),

@@ -11,7 +11,8 @@ import { writeCarried, type Carried } from '@/features/table/parts/carry';
 import type { BoxItem } from '@/features/table/workbox/useWorkbox';
 import { UsedMark, usedSays } from '@/ui/UsedMark';
 
-const THUMB_HEIGHT = 84;
+/** Height of what lies in a row, CSS pixels. */
+const HEIGHT = 66;
 /** Narrowest and widest a thumb gets. */
 const NARROWEST = 44;
 const WIDEST = 150;
@@ -20,12 +21,14 @@ interface Props {
   label: string;
   compartment: Compartment;
   items: readonly BoxItem[];
+  /** How many rows there is room for. */
+  rows: number;
   onLay: (carried: Carried, anchor: HTMLElement) => void;
   /** Takes it out of the workbox; absent where nothing can be changed. */
   onTakeOut?: (compartment: Compartment, sha: string) => void;
 }
 
-export function Items({ label, compartment, items, onLay, onTakeOut }: Props) {
+export function Items({ label, compartment, items, rows, onLay, onTakeOut }: Props) {
   const row = useRef<HTMLUListElement>(null);
   const walk = useCallback((key: string, index: number) => {
     const buttons = row.current?.querySelectorAll<HTMLElement>('[draggable]') ?? [];
@@ -44,10 +47,11 @@ export function Items({ label, compartment, items, onLay, onTakeOut }: Props) {
       sx={{
         display: 'flex',
         alignItems: 'center',
-        gap: 1.25,
-        overflowX: 'auto',
-        overflowY: 'hidden',
-        p: '5px 8px 7px',
+        gap: 1,
+        ...(rows > 1
+          ? { flexWrap: 'wrap', alignContent: 'flex-start', overflowY: 'auto', maxHeight: '100%' }
+          : { overflowX: 'auto', overflowY: 'hidden' }),
+        p: '4px 6px',
         m: 0,
         listStyle: 'none',
         scrollbarWidth: 'thin',
@@ -123,10 +127,8 @@ const Item = memo(function Item({
         }}
         sx={{
           display: 'block',
-          height: THUMB_HEIGHT,
-          width: sheet
-            ? THUMB_HEIGHT
-            : Math.min(WIDEST, Math.max(NARROWEST, (THUMB_HEIGHT * width) / height)),
+          height: HEIGHT,
+          width: sheet ? HEIGHT : Math.min(WIDEST, Math.max(NARROWEST, (HEIGHT * width) / height)),
           p: 0,
           border: 0,
           borderRadius: 0.5,

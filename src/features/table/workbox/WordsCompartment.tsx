@@ -39,22 +39,22 @@ export function WordsCompartment({ readOnly, onLay }: Props) {
       component="section"
       aria-label="Words"
       sx={{
-        width: 190,
         flexShrink: 0,
         ml: 1,
         px: 0.75,
         bgcolor: 'table.compartment',
         borderRadius: 1.5,
         display: 'flex',
-        flexDirection: 'column',
-        justifyContent: 'center',
-        gap: 0.75,
+        alignItems: 'center',
+        gap: 0.5,
         boxShadow: 'inset 0 2px 5px rgba(60,40,15,0.16)',
       }}
     >
-      <WordsButton role="title" sample="Aa" font="great-vibes" disabled={readOnly} onLay={onLay} />
-      <WordsButton role="journaling" sample="abc" font="caveat" disabled={readOnly} onLay={onLay} />
-      <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
+      <Box sx={{ display: 'grid', gap: 0.5 }}>
+        <WordsButton role="title" sample="Aa" font="great-vibes" disabled={readOnly} onLay={onLay} />
+        <WordsButton role="journaling" sample="abc" font="caveat" disabled={readOnly} onLay={onLay} />
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 36px)', gap: 0.5 }}>
         {MORE.map(({ name, keys, Icon, run }) => (
           <Tooltip key={name} title={`${name} (${keys})`}>
             <span>
@@ -68,7 +68,9 @@ export function WordsCompartment({ readOnly, onLay }: Props) {
                   borderColor: 'divider',
                   bgcolor: 'background.paper',
                   borderRadius: 1.5,
-                  p: 0.75,
+                  p: 0,
+                  width: 36,
+                  height: 36,
                 }}
               >
                 <Icon size={19} />
@@ -102,8 +104,8 @@ function WordsButton({ role, sample, font, disabled, onLay }: ButtonProps) {
         border: 1,
         borderColor: 'divider',
         bgcolor: 'background.paper',
-        height: 40,
-        px: 1.5,
+        height: 36,
+        px: 1.25,
         whiteSpace: 'nowrap',
       }}
     >

@@ -27,7 +27,7 @@ export const toPage = (view: View, point: Point): Point => apply(invert(viewMatr
  * (`aside`, CSS pixels), as far as there is room.
  */
 export function fitted(page: Size & { bleed: Sides }, stage: Size, aside = 0): View {
-  const margin = { left: 70, top: 40, right: 40, bottom: 26 };
+  const margin = { left: 70, top: RULER + 10, right: 24, bottom: 10 };
   const all = withBleed(page);
   const room = {
     width: Math.max(80, stage.width - margin.left - margin.right),

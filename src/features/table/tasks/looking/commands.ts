@@ -86,4 +86,10 @@ export const LOOKING: readonly Command[] = [
   toggles('?', 'Keys and how-to', 'keys'),
   toggles('P', 'Put the side panel away', 'side'),
   toggles('W', 'Put the workbox away', 'workbox'),
+  {
+    keys: '5',
+    name: 'One row in the workbox, or three',
+    group: 'Looking',
+    run: (store) => store.getState().setBoxRows(store.getState().boxRows > 1 ? 1 : 3),
+  },
 ];

@@ -144,6 +144,13 @@ export const PIECES: readonly Command[] = [
     run: (store) => act.mirror(store, 'y'),
   },
   {
+    name: 'Turn the paper over',
+    more: 'Papers of kits are printed on both sides',
+    group: 'Pieces',
+    needs: act.NO_PAPER,
+    run: act.turnOver,
+  },
+  {
     keys: 'L',
     name: 'Lock or unlock',
     group: 'Pieces',

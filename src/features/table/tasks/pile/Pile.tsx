@@ -14,6 +14,9 @@ import type { Slab } from '@/features/table/tasks/pile/Slab';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { surfaceOf } from '@/core/project/model';
 
+/** Height of the pile's head and of a slab, CSS pixels. */
+const [HEAD, SLAB] = [48, 34];
+
 type SlabProps = ComponentProps<typeof Slab>;
 
 export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string, string> }) {
@@ -95,7 +98,9 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
       component="section"
       aria-label="The pile"
       data-part
-      sx={{ display: 'flex', flexDirection: 'column', minHeight: 132, flex: '1 1 132px' }}
+      sx={{ display: 'flex', flexDirection: 'column', flex: '1 0 0' }}
+      // Six slabs are in sight whatever stands above them.
+      style={{ minHeight: HEAD + SLAB * Math.max(2, Math.min(6, rows.length)) }}
     >
       <Box
         sx={{
