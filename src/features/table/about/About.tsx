@@ -15,6 +15,7 @@ import type { Piece } from '@/core/piece/piece';
 import { renamePiece } from '@/core/project/edits/make';
 import { familyName } from '@/core/text/families';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
+import { AtHand } from '@/features/table/about/AtHand';
 import { AboutPage } from '@/features/table/about/AboutPage';
 import { KeepPieces } from '@/features/table/parts/KeepButtons';
 import { useSession } from '@/features/table/room/context';
@@ -140,6 +141,7 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
           {many ? '' : formatSize(piece.placement, unit)}
         </Typography>
       </Box>
+      <AtHand pieces={pieces} />
       {(Object.keys(rows) as Part[]).map((part) => (
         <Row
           key={part}

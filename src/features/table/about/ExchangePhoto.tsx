@@ -1,18 +1,23 @@
 'use client';
 /** Another photo of the workbox in the place of this one: it keeps its place, size, cut and finish. */
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Popover from '@mui/material/Popover';
-import { IconReplace } from '@tabler/icons-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { plainName } from '@/core/project/create';
 import type { Piece } from '@/core/piece/piece';
 import { exchange } from '@/features/table/acts/laid';
 import { useThumbs } from '@/features/table/parts/useThumbs';
 import { useRoom, useSession } from '@/features/table/room/context';
 
-export function ExchangePhoto({ piece, shown }: { piece: Piece; shown: string }) {
+interface Props {
+  piece: Piece;
+  shown: string;
+  /** What opens the choice; there may be none to choose from. */
+  button: (open: (anchor: HTMLElement) => void, none: boolean) => ReactNode;
+}
+
+export function ExchangePhoto({ piece, shown, button }: Props) {
   const { store } = useRoom();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const photos = useSession((session) => session.history.project.photos);
@@ -21,15 +26,7 @@ export function ExchangePhoto({ piece, shown }: { piece: Piece; shown: string })
   const others = photos.flatMap((sha) => (sha !== shown && assets[sha] ? [assets[sha]] : []));
   return (
     <>
-      <Button
-        size="small"
-        color="inherit"
-        disabled={!others.length}
-        startIcon={<IconReplace size={17} />}
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
-        {others.length ? 'Exchange it …' : 'Exchange it: no other photo in the workbox'}
-      </Button>
+      {button(setAnchor, others.length === 0)}
       <Popover
         open={anchor !== null}
         anchorEl={anchor}

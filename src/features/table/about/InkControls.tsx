@@ -15,20 +15,24 @@ const PALE = '#fdfbf6';
 
 interface Props {
   material: InkMaterial | GradientMaterial;
+  /** Its ink is chosen elsewhere. */
+  atHand: boolean;
   disabled: boolean;
   onChange: (material: InkMaterial | GradientMaterial) => void;
 }
 
-export function InkControls({ material, disabled, onChange }: Props) {
+export function InkControls({ material, atHand, disabled, onChange }: Props) {
   if (material.kind === 'ink')
     return (
       <>
-        <InkField
-          label="Ink"
-          colour={material.colour}
-          disabled={disabled}
-          onChange={(colour) => onChange({ kind: 'ink', colour })}
-        />
+        {!atHand && (
+          <InkField
+            label="Ink"
+            colour={material.colour}
+            disabled={disabled}
+            onChange={(colour) => onChange({ kind: 'ink', colour })}
+          />
+        )}
         <Button
           size="small"
           color="inherit"

@@ -29,9 +29,8 @@ import { changeMaterial, slidePicture } from '@/core/project/edits/make';
 import type { Unit } from '@/core/units/lengths';
 import { SharpnessLine } from '@/features/table/parts/SharpnessLine';
 import { PaperField } from '@/features/table/parts/PaperField';
-import { ExchangePhoto } from '@/features/table/about/ExchangePhoto';
+import { handyOf, inkAtHand } from '@/features/table/about/handy';
 import { InkControls } from '@/features/table/about/InkControls';
-import { InkField } from '@/features/table/parts/inks/InkField';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { isOpening } from '@/core/page/through';
 import * as act from '@/features/table/acts';
@@ -70,10 +69,20 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
   const sheets = pieces.filter(
     ({ material, placement }) => (isInk(material) || material.kind === 'paper') && !placement.locked,
   );
+  // What lies at hand above is not told twice.
+  const at = new Set(handyOf(pieces).map(({ name }) => name));
   if (!piece || piece.placement.locked)
     return <Typography variant="body2">Locked: unlock it to change it.</Typography>;
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+    <Box
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1.25,
+        // Those that lead on stand in one line, their pictures beneath each other.
+        '& > .MuiButton-text': { justifyContent: 'flex-start', minHeight: 34, py: 0.25 },
+      }}
+    >
       {(isInk(piece.material) || piece.material.kind === 'paper') && (
         <PaperField
           label="Made of"
@@ -108,6 +117,7 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       {isInk(piece.material) && inks.length > 0 && (
         <InkControls
           material={piece.material}
+          atHand={inkAtHand(pieces) !== undefined}
           disabled={readOnly}
           onChange={(material) => perform(changeMaterial(surfaceId, inks, material))}
         />
@@ -133,13 +143,10 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
       {pieces.length === 1 && isPicture(piece.material) && asset && (
         <PictureControls piece={piece} asset={asset} unit={unit} readOnly={readOnly} />
       )}
-      {pieces.length === 1 && piece.material.kind === 'photo' && !readOnly && (
-        <ExchangePhoto piece={piece} shown={piece.material.asset} />
-      )}
       {pieces.length === 1 && piece.material.kind === 'art' && (
         <ArtControls piece={piece} material={piece.material} readOnly={readOnly} />
       )}
-      {'asset' in piece.material && asset && !readOnly && (
+      {'asset' in piece.material && asset && !readOnly && !at.has('Recolour') && (
         <Button
           size="small"
           color="inherit"
@@ -149,17 +156,21 @@ export function MaterialControls({ pieces, asset, unit }: Props) {
           Recolour
         </Button>
       )}
-      {pieces.length === 1 && piece.material.kind === 'art' && asset && !readOnly && (
-        <Button
-          size="small"
-          color="inherit"
-          startIcon={<IconBrush size={17} />}
-          onClick={() => store.getState().openSheet('colourIn')}
-        >
-          Colour it in
-        </Button>
-      )}
-      {isPicture(piece.material) && asset && !readOnly && (
+      {pieces.length === 1 &&
+        piece.material.kind === 'art' &&
+        asset &&
+        !readOnly &&
+        !at.has('Colour it in') && (
+          <Button
+            size="small"
+            color="inherit"
+            startIcon={<IconBrush size={17} />}
+            onClick={() => store.getState().openSheet('colourIn')}
+          >
+            Colour it in
+          </Button>
+        )}
+      {isPicture(piece.material) && asset && !readOnly && !at.has('Light and tone') && (
         <Button
           size="small"
           color="inherit"
@@ -304,7 +315,6 @@ function ArtControls({
         }
         label="Stamped in one ink"
       />
-      {ink && <InkField label="Ink" colour={ink} disabled={readOnly} onChange={change} />}
     </>
   );
 }

@@ -3,7 +3,19 @@ import { assetsIn } from '@/core/piece/assets';
 import { plainName } from '@/core/project/create';
 import { putAway } from '@/core/project/edits/notes';
 import { uses, type Compartment, type Project } from '@/core/project/model';
+import { gather } from '@/core/project/edits/gather';
+import type { Edit } from '@/core/project/edits/edit';
+import type { Asset } from '@/core/picture/asset';
 import type { SessionStore } from '@/features/table/session';
+
+/** What is laid belongs to the workbox from then on. */
+export const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => ({
+  ...edit,
+  apply(project) {
+    gather(compartment, [asset]).apply(project);
+    edit.apply(project);
+  },
+});
 
 /** Takes a picture out of a compartment; what is used stays, and where is said. */
 export function takeOut(store: SessionStore, compartment: Compartment, sha: string): void {

@@ -38,19 +38,11 @@ import { COMPARTMENTS, surfaceOf, type Compartment, type Project, type Surface }
 import { fitsOn } from '@/core/supplies/layers';
 import { newId } from '@/features/shared/ids';
 import { freeSpot, layPhoto, middle } from '@/features/table/acts';
+import { gathered } from '@/features/table/acts/gathered';
 import { mayHavePages, pageAfter, toPageAt } from '@/features/table/acts/pages';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
 
 const page = (session: Session) => surfaceOf(session.history.project, session.surfaceId);
-
-/** What is laid belongs to the workbox from then on. */
-export const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Edit => ({
-  ...edit,
-  apply(project) {
-    gather(compartment, [asset]).apply(project);
-    edit.apply(project);
-  },
-});
 
 /** A thing of its own at its true size: stamped flat, or lying in its own edge. */
 export function layArt(store: SessionStore, asset: Asset, compartment: ArtCompartment, spot?: Spot): void {

@@ -2,7 +2,7 @@
 import { exchanged } from '@/core/project/create';
 import { exchangePiece } from '@/core/project/edits/pile';
 import { pictureOf } from '@/features/shared/supplyFiles';
-import { gathered } from '@/features/table/acts/laid';
+import { gathered } from '@/features/table/acts/gathered';
 import { aimed } from '@/features/table/acts/aimed';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
 import { supplyById, supplyWith } from '@/storage/supplies';

@@ -296,10 +296,11 @@ function ZoomMenu() {
 }
 
 const PANELS: readonly { panel: keyof Show; name: string; key: string }[] = [
-  { panel: 'zones', name: 'Bleed and safe area', key: 'Z' },
+  { panel: 'zones', name: 'Bleed and safe area, always', key: 'Z' },
   { panel: 'grid', name: 'Grid on the table', key: 'G' },
   { panel: 'guides', name: 'Guides', key: 'U' },
   { panel: 'lamp', name: 'Lamp on the page', key: '' },
+  { panel: 'verbs', name: 'Verbs beside the selection', key: '6' },
   { panel: 'side', name: 'Side panel', key: 'P' },
   { panel: 'workbox', name: 'Workbox', key: 'W' },
 ];

@@ -19,4 +19,4 @@ const ROWS = 'bellagraph workbox rows';
 
 /** Rows of the workbox: one, unless it was drawn out to three. */
 export const knownRows = (): number => (globalThis.localStorage?.getItem(ROWS) === '3' ? 3 : 1);
-export const keepRows = (rows: number): void => localStorage.setItem(ROWS, String(rows));
+export const keepRows = (rows: number): void => globalThis.localStorage?.setItem(ROWS, String(rows));

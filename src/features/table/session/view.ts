@@ -11,7 +11,10 @@ export interface View {
 }
 
 export interface Show {
+  /** Bleed and safe area always, not only when a piece comes near. */
   zones: boolean;
+  /** What can be done with the selection, beside it. */
+  verbs: boolean;
   grid: boolean;
   side: boolean;
   workbox: boolean;
@@ -63,7 +66,8 @@ export const viewSlice: Slice<ViewSlice> = (set, get) => ({
   view: { zoom: 0, x: 0, y: 0 },
   stage: { width: 0, height: 0 },
   show: {
-    zones: true,
+    zones: false,
+    verbs: true,
     grid: true,
     side: true,
     workbox: true,

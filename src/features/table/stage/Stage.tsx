@@ -147,10 +147,10 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
           safe={surface.safe}
           view={view}
           stage={stage}
-          zones={show.zones}
+          always={show.zones}
         />
-        {show.zones && stage.width > 0 && <BoundEdge />}
-        {show.zones && stage.width > 0 && <Folds />}
+        {stage.width > 0 && <BoundEdge />}
+        {stage.width > 0 && <Folds />}
         {show.grid && stage.width > 0 && (
           <>
             <clipPath id="off-page">
@@ -209,7 +209,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
           />
         )}
       </svg>
-      {moving.length === 0 && !readOnly && !locked && <ChosenVerbs />}
+      {moving.length === 0 && show.verbs && !readOnly && !locked && <ChosenVerbs />}
       <Overflows />
       <Overlays layer="top" onGrip={onGrip} />
     </Box>

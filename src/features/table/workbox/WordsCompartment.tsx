@@ -106,6 +106,7 @@ function WordsButton({ role, sample, font, disabled, onLay }: ButtonProps) {
         bgcolor: 'background.paper',
         height: 36,
         px: 1.25,
+        gap: 1.25,
         whiteSpace: 'nowrap',
       }}
     >

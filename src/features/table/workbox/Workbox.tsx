@@ -62,7 +62,6 @@ export function Workbox(props: WorkboxProps) {
   const { items, counting, readOnly, onPickFiles, onLay } = props;
   const { widths, drag } = useWidths((name) => items[name].length);
   const rows = useSession((session) => session.boxRows);
-  const used = (name: Compartment) => items[name].filter((item) => item.used > 0).length;
   // Photos always have a place: the page begins with them.
   const filled = COMPARTMENTS.filter((name) => name === 'photos' || items[name].length > 0);
   return (
@@ -106,7 +105,7 @@ export function Workbox(props: WorkboxProps) {
             <Compartment
               name={titled(name)}
               width={widths[name]}
-              count={countInWords(items[name].length, used(name), name)}
+              count={items[name].length}
               action={
                 name === 'photos' &&
                 !readOnly && <PhotoActions many={items.photos.length > 1} onPickFiles={onPickFiles} />
@@ -296,9 +295,6 @@ const Upright = ({ children }: { children: ReactNode }) => (
   </Box>
 );
 
-const countInWords = (count: number, used: number, name: Compartment): string =>
-  count === 0 ? '' : name === 'photos' ? `${count}, ${used} used` : String(count);
-
 function Progress({ done, of, cancel }: Counting) {
   return (
     <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 1.5, px: 1, width: '100%' }}>
@@ -322,7 +318,7 @@ interface CompartmentProps {
   name: string;
   /** Its share of the box's width. */
   width: number;
-  count: string;
+  count: number;
   action?: ReactNode;
   children: ReactNode;
 }
@@ -348,7 +344,7 @@ export function Compartment({ name, width, count, action, children }: Compartmen
             {name}
           </Box>{' '}
           <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: '0.8rem' }}>
-            {count}
+            {count || ''}
           </Box>
         </Upright>
       </Box>

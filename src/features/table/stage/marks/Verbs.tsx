@@ -44,6 +44,8 @@ import { RULER, viewMatrix } from '@/features/table/stage/hand/view';
 
 const HEIGHT = 44;
 const GAP = 26;
+/** Width of the bar where it stands upright, what one verb of it takes, and how far from the page it stands. */
+const [UPRIGHT, STEP, BESIDE] = [112, 36, 18];
 /** The loop stands this far above a selection. */
 const LOOP = 56;
 
@@ -54,6 +56,12 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
   const stage = useSession((session) => session.stage);
   const aside = useSession((session) => session.aside);
   const mode = useSession((session) => session.mode);
+  const surface = useSession(
+    useShallow((session) => {
+      const { width, height } = shownSurface(session);
+      return { width, height };
+    }),
+  );
   const groups = useSession(
     useShallow((session) => groupsAmong(shownSurface(session), session.selection, session.entered)),
   );
@@ -84,18 +92,29 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
         ? { side: mode.side, round: act.isRound(act.ringsOf(store.getState(), only), mode.at, mode.side) }
         : null,
   });
-  const width = verbs.length * (mode.kind === 'reshape' ? 124 : 88);
-  const { left, top } = spotFor(extent, { width, height: HEIGHT }, stage, Math.max(RULER, aside));
+  const wide = mode.kind === 'reshape' ? 124 : 88;
+  const page = { x: view.x, y: view.y, width: surface.width * view.zoom, height: surface.height * view.zoom };
+  const { left, top, upright } = spotFor(extent, page, verbs.length, wide, stage, Math.max(RULER, aside));
   return (
     <Paper
       elevation={3}
       role="toolbar"
       aria-label="What to do with the selection"
+      aria-orientation={upright ? 'vertical' : 'horizontal'}
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
       style={{ left, top, ...(shift && { pointerEvents: 'none', opacity: 0.35 }) }}
       // Over the tabs of pages, whose names may be long.
-      sx={{ position: 'absolute', zIndex: 3, display: 'flex', p: 0.5, borderRadius: 2.5, gap: 0.25 }}
+      sx={{
+        position: 'absolute',
+        zIndex: 3,
+        display: 'flex',
+        flexDirection: upright ? 'column' : 'row',
+        p: 0.5,
+        borderRadius: 2.5,
+        gap: 0.25,
+        '& button': { justifyContent: 'flex-start' },
+      }}
     >
       {verbs.map((verb) => (
         <VerbButton key={verb.name} verb={verb} />
@@ -104,20 +123,38 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
   );
 }
 
-/** Below what is selected, above it, or beside it, wherever the bar covers none of it; at the foot of the stage if nowhere. */
-function spotFor(extent: Box, bar: Size, stage: Size, from: number): { left: number; top: number } {
+interface Seat {
+  left: number;
+  top: number;
+  /** One below the other. */
+  upright: boolean;
+}
+
+/**
+ * Beside the page, one below the other, where there is room and nothing that is selected hangs; else below what is selected,
+ * above it, or beside it, wherever the bar covers none of it; at the foot of the stage if nowhere.
+ */
+function spotFor(extent: Box, page: Box, count: number, wide: number, stage: Size, from: number): Seat {
   const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
+  const tall = { width: UPRIGHT + wide - 88, height: count * STEP + 8 };
+  const right = page.x + page.width + BESIDE;
+  if (right + tall.width < stage.width - 6 && extent.x + extent.width < right && tall.height < stage.height) {
+    const middle = extent.y + (extent.height - tall.height) / 2;
+    return { left: right, top: within(middle, RULER + 8, stage.height - tall.height - 10), upright: true };
+  }
+  const bar = { width: count * wide, height: HEIGHT };
   const left = within(extent.x + (extent.width - bar.width) / 2, from + 8, stage.width - bar.width - 10);
+  const lying = (place: Omit<Seat, 'upright'>): Seat => ({ ...place, upright: false });
   const below = extent.y + extent.height + GAP;
-  if (below + bar.height < stage.height - 6) return { left, top: below };
+  if (below + bar.height < stage.height - 6) return lying({ left, top: below });
   const above = extent.y - LOOP - bar.height;
-  if (above > RULER + 4) return { left, top: above };
+  if (above > RULER + 4) return lying({ left, top: above });
   const top = within(extent.y + (extent.height - bar.height) / 2, RULER + 8, stage.height - bar.height - 10);
-  const right = extent.x + extent.width + GAP;
-  if (right + bar.width < stage.width - 6) return { left: right, top };
+  const after = extent.x + extent.width + GAP;
+  if (after + bar.width < stage.width - 6) return lying({ left: after, top });
   const before = extent.x - GAP - bar.width;
-  if (before > from + 4) return { left: before, top };
-  return { left, top: stage.height - bar.height - 10 };
+  if (before > from + 4) return lying({ left: before, top });
+  return lying({ left, top: stage.height - bar.height - 10 });
 }
 
 /** Whether Shift is held: what is pressed then is meant for what lies on the page. */

@@ -4,7 +4,9 @@ import { memo } from 'react';
 import type { Box } from '@/core/geometry/box';
 import { safeArea, withBleed } from '@/core/geometry/sides';
 import type { Surface } from '@/core/project/model';
-import type { Session } from '@/features/table/session';
+import { extentOf } from '@/core/piece/placement/placement';
+import { useSession } from '@/features/table/room/context';
+import { selectedPieces, shownSurface, type Session } from '@/features/table/session';
 
 interface Props {
   width: Surface['width'];
@@ -13,7 +15,27 @@ interface Props {
   safe: Surface['safe'];
   view: Session['view'];
   stage: Session['stage'];
-  zones: boolean;
+  always: boolean;
+}
+
+/** Points a piece comes near the trim, or what is safe, within which both show. */
+const NEAR = 9;
+
+/** Whether what is held comes near an edge of the paper, or lies over one without covering all of it. */
+function nearTheEdge(session: Session): boolean {
+  const surface = shownSurface(session);
+  const [all, safe] = [withBleed(surface), safeArea(surface)];
+  return selectedPieces(session).some(({ placement }) => {
+    const { x, y, width, height } = extentOf(placement);
+    if (x <= all.x && y <= all.y && x + width >= all.x + all.width && y + height >= all.y + all.height)
+      return false;
+    return (
+      x < safe.x + NEAR ||
+      y < safe.y + NEAR ||
+      x + width > safe.x + safe.width - NEAR ||
+      y + height > safe.y + safe.height - NEAR
+    );
+  });
 }
 
 export const Zones = memo(function Zones({
@@ -23,8 +45,10 @@ export const Zones = memo(function Zones({
   safe: within,
   view,
   stage,
-  zones,
+  always,
 }: Props) {
+  const near = useSession(nearTheEdge);
+  const zones = always || near;
   const seen = (box: Box): Box => ({
     x: view.x + box.x * view.zoom,
     y: view.y + box.y * view.zoom,
@@ -47,7 +71,12 @@ export const Zones = memo(function Zones({
       />
       {zones && (
         <>
-          <path d={ring(bleed, trim)} fillRule="evenodd" fill="#9e2b45" fillOpacity={0.2} />
+          <path
+            d={ring(bleed, trim)}
+            fillRule="evenodd"
+            fill="var(--mui-palette-table-main)"
+            fillOpacity={0.4}
+          />
           <rect {...trim} fill="none" stroke="#fffdf6" strokeWidth={1} strokeOpacity={0.8} />
           <rect {...trim} fill="none" stroke="#9e2b45" strokeWidth={1} strokeDasharray="2 3" />
           <rect {...safe} fill="none" stroke="#fffdf6" strokeWidth={1} strokeOpacity={0.55} />

@@ -80,7 +80,13 @@ export const LOOKING: readonly Command[] = [
   },
   { keys: '0', name: 'The whole page', group: 'Looking', run: act.zoomFit },
   { keys: '1', name: 'True size', group: 'Looking', run: act.zoomTrue },
-  toggles('Z', 'Show or hide bleed and safe area', 'zones'),
+  toggles(
+    'Z',
+    'Bleed and safe area always shown',
+    'zones',
+    'They show by themselves when a piece comes near',
+  ),
+  toggles('6', 'Verbs beside the selection', 'verbs'),
   toggles('G', 'Show or hide the grid', 'grid'),
   toggles('C', 'Open or shut the cupboard', 'cupboard'),
   toggles('?', 'Keys and how-to', 'keys'),
@@ -88,7 +94,7 @@ export const LOOKING: readonly Command[] = [
   toggles('W', 'Put the workbox away', 'workbox'),
   {
     keys: '5',
-    name: 'One row in the workbox, or three',
+    name: 'One row or three in the workbox',
     group: 'Looking',
     run: (store) => store.getState().setBoxRows(store.getState().boxRows > 1 ? 1 : 3),
   },
