@@ -6,7 +6,7 @@ import Collapse from '@mui/material/Collapse';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
-import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useRef, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { finishSays } from '@/core/piece/finish';
 import { materialSays } from '@/core/piece/material';
@@ -21,9 +21,8 @@ import { KeepPieces } from '@/features/table/parts/KeepButtons';
 import { useSession } from '@/features/table/room/context';
 import type { Running } from '@/features/table/tasks/words/RunningControls';
 import type { Words } from '@/features/table/tasks/words/WordsControls';
-import { selectedPieces, shownProject } from '@/features/table/session';
+import { selectedPieces, shownProject, type AboutRow } from '@/features/table/session';
 
-type Part = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
 import { useHeldFocus } from '@/ui/useHeldFocus';
 import { FieldsAbout, useTyped } from '@/ui/useTyped';
 import { fetched } from '@/ui/fetched';
@@ -64,7 +63,8 @@ export const About = memo(function About() {
 const openRow = (frame: HTMLElement) => frame.querySelector<HTMLElement>('[aria-expanded="true"]');
 
 const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Piece[] }) {
-  const [chosen, setOpen] = useState<ReadonlySet<Part>>();
+  const chosen = useSession((session) => session.rows);
+  const setOpen = useSession((session) => session.openRows);
   const frame = useRef<HTMLElement>(null);
   const held = useHeldFocus(frame, openRow);
   const fonts = useSession((session) => session.history.project.fonts);
@@ -76,17 +76,17 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
   const many = pieces.length > 1;
   const written = !many && 'text' in piece.outline;
   // Until a person opens something else: words are written, other things are placed.
-  const first: Part = written ? 'Words' : 'Place';
+  const first: AboutRow = written ? 'Words' : 'Place';
   const open =
     chosen && (chosen.size === 0 || [...chosen].some((part) => part !== 'Words' || written))
       ? chosen
       : new Set([first]);
-  const toggle = (part: Part) => {
+  const toggle = (part: AboutRow) => {
     const next = new Set(open);
     if (!next.delete(part)) next.add(part);
     setOpen(next);
   };
-  const rows: Partial<Record<Part, { summary: string; controls: ReactNode }>> = {
+  const rows: Partial<Record<AboutRow, { summary: string; controls: ReactNode }>> = {
     ...(!many && piece.outline.kind === 'glyphs'
       ? {
           Words: {
@@ -142,7 +142,7 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
         </Typography>
       </Box>
       <AtHand pieces={pieces} />
-      {(Object.keys(rows) as Part[]).map((part) => (
+      {(Object.keys(rows) as AboutRow[]).map((part) => (
         <Row
           key={part}
           name={part}
@@ -190,7 +190,7 @@ function NameField({ piece, readOnly }: { piece: Piece; readOnly: boolean }) {
 }
 
 interface RowProps {
-  name: Part;
+  name: AboutRow;
   summary: string;
   open: boolean;
   onToggle: () => void;

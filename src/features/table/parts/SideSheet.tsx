@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { IconX } from '@tabler/icons-react';
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { keepAside } from '@/features/table/acts';
+import { Purpose } from '@/features/table/parts/Purpose';
 import { useRoom } from '@/features/table/room/context';
 import { focusBack } from '@/features/table/stage/focus';
 import { tip } from '@/features/table/tasks';
@@ -61,7 +62,7 @@ export function SideSheet({ title, onClose, children }: Props) {
         borderRadius: 2.5,
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', mb: 0.25 }}>
         <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
           {title}
         </Typography>
@@ -71,6 +72,7 @@ export function SideSheet({ title, onClose, children }: Props) {
           </IconButton>
         </Tooltip>
       </Box>
+      <Purpose />
       {children}
     </Paper>
   );

@@ -5,6 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Box from '@mui/material/Box';
+import { Purpose } from '@/features/table/parts/Purpose';
 import { useId, type ReactNode } from 'react';
 
 interface Props {
@@ -32,11 +33,12 @@ export function WideSheet({ title, tools, head, columns, children, actions, onCl
       slotProps={{ paper: { sx: { height: 'calc(100% - 48px)', m: 3 } } }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pr: tools ? 3 : 0 }}>
-        <DialogTitle id={id} variant="h2" sx={{ pb: 1, flex: 1 }}>
+        <DialogTitle id={id} variant="h2" sx={{ pb: 0.5, flex: 1 }}>
           {title}
         </DialogTitle>
         {tools}
       </Box>
+      <Purpose pad={3} />
       {head}
       <DialogContent
         dividers

@@ -1,19 +1,19 @@
 'use client';
 /** Every action of the table, found by typing. */
-import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
+import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import TextField from '@mui/material/TextField';
 import { useEffect, useEffectEvent, useState } from 'react';
-import { COMMANDS } from '@/features/table/tasks';
+import { COMMANDS, commandsFor } from '@/features/table/tasks';
 import type { Command } from '@/features/table/tasks/command';
 import { useRoom } from '@/features/table/room/context';
 import { SENT } from '@/features/table/session/sheet';
 
 const LISTED = COMMANDS.filter(({ listed }) => listed !== false);
 
-/** By name first, then by what is said of it. */
-const found = createFilterOptions<Command>({ stringify: ({ name, more = '' }) => `${name} ${more}` });
+const found = (commands: readonly Command[], { inputValue }: { inputValue: string }): Command[] =>
+  inputValue.trim() ? commandsFor(inputValue, commands) : [...commands];
 
 export function ActionsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
@@ -29,7 +29,7 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
   const sent = useEffectEvent(() => {
     // Done once: by then it is shut.
     if (!ahead.endsWith(SENT) || store.getState().sheet !== 'actions') return;
-    const [first] = found(LISTED, { inputValue: text, getOptionLabel: ({ name }) => name });
+    const [first] = found(LISTED, { inputValue: text });
     if (first && notNow(first) === null) run(first);
   });
   useEffect(() => sent(), []);
@@ -54,7 +54,7 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
           getOptionLabel={({ name }) => name}
           getOptionDisabled={(command) => notNow(command) !== null}
           filterOptions={found}
-          groupBy={({ group }) => group}
+          groupBy={text.trim() ? undefined : ({ group }) => group}
           // The list is always open: what would shut it shuts all of it.
           onClose={(_, reason) => reason === 'escape' && onClose()}
           onChange={(_, command) => command && run(command)}

@@ -1,13 +1,19 @@
 'use client';
+/** Help: what the table can do, found by a person's own words and done from there; every key; what a hand does. */
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { COMMANDS } from '@/features/table/tasks';
+import { useState } from 'react';
+import { useRoom } from '@/features/table/room/context';
+import { COMMANDS, commandsFor } from '@/features/table/tasks';
+import { GROUPS, obey, type Command } from '@/features/table/tasks/command';
 
 const BY_HAND: readonly (readonly [string, string])[] = [
   ['Click again', 'The piece beneath: peek goes one deeper'],
@@ -27,34 +33,110 @@ const BY_HAND: readonly (readonly [string, string])[] = [
   ['Ctrl wheel', 'Closer or further away'],
 ];
 
+const LISTED = COMMANDS.filter(({ listed }) => listed !== false);
+
+/** Every key, by group. */
+const KEYS = GROUPS.map(
+  (group) =>
+    [
+      group,
+      COMMANDS.flatMap((one) =>
+        one.group === group && one.keys
+          ? [[one.keys, one.more ? `${one.name}: ${one.more}` : one.name] as const]
+          : [],
+      ),
+    ] as const,
+);
+
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const withKeys = COMMANDS.flatMap(({ keys, name, more, group }) =>
-    keys ? [{ keys, does: more ? `${name}: ${more}` : name, group }] : [],
-  );
-  const groups = [...new Set(withKeys.map(({ group }) => group))];
+  const { store } = useRoom();
+  const [words, setWords] = useState('');
+  const found = words.trim() ? commandsFor(words, LISTED) : null;
+  const run = (command: Command) => {
+    onClose();
+    // The dialog gives the focus back first: what is opened may take it.
+    setTimeout(() => obey(command, store, new KeyboardEvent('keydown')));
+  };
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="md" aria-labelledby="keys-title">
+    <Dialog open={open} onClose={onClose} maxWidth="md" fullWidth aria-labelledby="keys-title">
       <DialogTitle id="keys-title" variant="h2">
         Keys and how-to
       </DialogTitle>
-      <DialogContent sx={{ columns: { xs: 1, sm: 2 }, columnGap: 5 }}>
-        {groups.map((group) => (
-          <List
-            key={group}
-            name={group}
-            rows={withKeys
-              .filter((one) => one.group === group)
-              .map(({ keys, does }) => [keys, does] as const)}
-          />
-        ))}
-        <List name="By hand" rows={BY_HAND} />
+      <Box sx={{ px: 3, pb: 2, pt: 0.5 }}>
+        <TextField
+          fullWidth
+          autoFocus
+          type="search"
+          label="What would you like to do?"
+          placeholder="cut out, transparent, month, heading …"
+          value={words}
+          onChange={(event) => setWords(event.target.value.slice(0, 80))}
+          onKeyDown={(event) => event.key === 'Enter' && found?.[0] && run(found[0])}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+      </Box>
+      <DialogContent dividers sx={{ height: '60vh' }}>
+        {found ? (
+          <Found commands={found} onRun={run} />
+        ) : (
+          <Box sx={{ columns: { xs: 1, sm: 2 }, columnGap: 5 }}>
+            {KEYS.map(([group, rows]) => (
+              <List key={group} name={group} rows={rows} />
+            ))}
+            <List name="By hand" rows={BY_HAND} />
+          </Box>
+        )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose} autoFocus>
-          Close
-        </Button>
+        <Button onClick={onClose}>Close</Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** What was found, each pressed to do it. */
+function Found({ commands, onRun }: { commands: readonly Command[]; onRun: (command: Command) => void }) {
+  const { store } = useRoom();
+  if (!commands.length)
+    return (
+      <Typography role="status" color="text.secondary">
+        Nothing is called so here. Try one word of it, or what it is for: “round”, “print”, “date”.
+      </Typography>
+    );
+  return (
+    <Box component="ul" aria-label="What leads there" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      {commands.map((command) => {
+        const why = command.needs?.(store.getState()) ?? null;
+        return (
+          <li key={command.name}>
+            <ButtonBase
+              onClick={() => onRun(command)}
+              sx={{
+                display: 'flex',
+                width: '100%',
+                gap: 2,
+                px: 1.5,
+                py: 0.75,
+                borderRadius: 1.5,
+                textAlign: 'left',
+                fontFamily: 'inherit',
+                '&:hover': { bgcolor: 'action.hover' },
+              }}
+            >
+              <Box component="span" sx={{ flex: 1, lineHeight: 1.35 }}>
+                <b>{command.name}</b>
+                <Box component="span" sx={{ display: 'block', fontSize: '0.9rem', color: 'text.secondary' }}>
+                  {why ?? command.more}
+                </Box>
+              </Box>
+              <Box component="kbd" sx={{ fontFamily: 'inherit', color: 'text.secondary' }}>
+                {command.keys}
+              </Box>
+            </ButtonBase>
+          </li>
+        );
+      })}
+    </Box>
   );
 }
 

@@ -15,7 +15,7 @@ import { viewSlice, type ViewSlice } from '@/features/table/session/view';
 export type { Mode } from '@/features/table/session/selection';
 export type { SheetName } from '@/features/table/session/sheet';
 export type { Marking, Matching, Swaps } from '@/features/table/session/gesture';
-export type { Show, View } from '@/features/table/session/view';
+export type { AboutRow, Show, View } from '@/features/table/session/view';
 
 export interface Session
   extends DocumentSlice, SelectionSlice, ViewSlice, GestureSlice, SheetSlice, NoticeSlice {}

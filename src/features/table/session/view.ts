@@ -27,7 +27,12 @@ export interface Show {
   keys: boolean;
 }
 
+/** The rows of About this piece. */
+export type AboutRow = 'Words' | 'Material' | 'Cut' | 'Finish' | 'Place';
+
 export interface ViewSlice {
+  /** Those that a person opened; null until one was. */
+  rows: ReadonlySet<AboutRow> | null;
   view: View;
   stage: { width: number; height: number };
   show: Show;
@@ -56,6 +61,9 @@ export interface ViewSlice {
   /** Opens the cupboard where these kinds lie. */
   lookInCupboard(kinds: readonly SupplyKind[]): void;
   setBoxRows(rows: number): void;
+  openRows(rows: ReadonlySet<AboutRow>): void;
+  /** Opens this row alone, and the panel with it. */
+  lookAtRow(row: AboutRow): void;
   setAside(width: number): void;
   setTrueZoom(zoom: number): void;
   setSnapping(on: boolean): void;
@@ -82,6 +90,7 @@ export const viewSlice: Slice<ViewSlice> = (set, get) => ({
   trueZoom: screenZoom(),
   snapping: true,
   growContents: true,
+  rows: null,
   boxRows: knownRows(),
   supplyKinds: null,
   look: (view) => set({ view }),
@@ -96,6 +105,8 @@ export const viewSlice: Slice<ViewSlice> = (set, get) => ({
     keepRows(boxRows);
     set({ boxRows });
   },
+  openRows: (rows) => set({ rows }),
+  lookAtRow: (row) => set({ rows: new Set([row]), show: { ...get().show, side: true } }),
   setAside: (aside) => set({ aside }),
   setTrueZoom: (trueZoom) => set({ trueZoom }),
   setSnapping: (snapping) => set({ snapping }),

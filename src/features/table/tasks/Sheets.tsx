@@ -106,7 +106,12 @@ function useRefusalNotice(): void {
   const notify = useNotify();
   const refused = useSession((session) => session.refused);
   useEffect(() => {
-    if (refused) notify({ text: refused.why, tone: 'info' });
+    if (refused)
+      notify({
+        text: refused.why,
+        tone: 'info',
+        ...(refused.next ? { action: refused.next } : {}),
+      });
   }, [refused, notify]);
 }
 

@@ -1,7 +1,7 @@
 /** What a command is, and how its keys are read. */
 import { groupsAmong } from '@/core/project/edits/group';
 import { unitsOf } from '@/core/project/tree';
-import { chosen, page } from '@/features/table/acts/choosing';
+import { chosen, page, selectAll, step } from '@/features/table/acts/choosing';
 import type { Session, SessionStore, SheetName, Show } from '@/features/table/session';
 
 export const GROUPS = ['Pieces', 'Pile', 'Looking', 'Steps', 'Pages'] as const;
@@ -50,19 +50,30 @@ export const toggles = (keys: string, name: string, what: keyof Show, more?: str
   run: (store) => store.getState().toggle(what),
 });
 
+const NO_PIECE = 'Select a piece first.';
+const NO_TWO = 'Select two pieces first, or more.';
+
 /** What a command needs to have been selected. */
 export const NEEDS = {
-  piece: (session) => (session.selection.length ? null : 'Select a piece first.'),
-  two: (session) =>
-    unitsOf(chosen(session), session.entered).length > 1 ? null : 'Select two pieces first, or more.',
+  piece: (session) => (session.selection.length ? null : NO_PIECE),
+  two: (session) => (unitsOf(chosen(session), session.entered).length > 1 ? null : NO_TWO),
   group: (session) =>
     groupsAmong(page(session), session.selection, session.entered).length ? null : 'Select a group first.',
 } satisfies Record<string, Command['needs']>;
 
-/** Does a command, or says why it cannot be done. */
+/** What leads on from a refusal: by why it was refused. */
+const NEXT: Readonly<Record<string, { label: string; run: (store: SessionStore) => unknown }>> = {
+  [NO_PIECE]: { label: 'Take the topmost', run: (store) => step(store, -1) },
+  [NO_TWO]: { label: 'Select everything', run: (store) => selectAll(store) },
+  'Select a piece of paper first.': { label: 'Select the papers', run: (store) => selectAll(store, 'paper') },
+};
+
+/** Does a command, or says why it cannot be done, and what may be done instead. */
 export function obey(command: Command, store: SessionStore, event: KeyboardEvent): unknown {
   const why = command.needs?.(store.getState());
-  return why ? store.getState().refuse(why) : command.run(store, event);
+  if (!why) return command.run(store, event);
+  const next = NEXT[why];
+  return store.getState().refuse(why, next && { label: next.label, run: () => void next.run(store) });
 }
 
 const NAMED: Record<string, string> = { escape: 'esc', backspace: 'delete' };

@@ -13,6 +13,7 @@ import { PHOTOS } from '@/features/table/tasks/photos/commands';
 import { PIECES } from '@/features/table/tasks/pieces/commands';
 import { PILE } from '@/features/table/tasks/pile/commands';
 import { PROOF } from '@/features/table/tasks/proof/commands';
+import { SYNONYMS } from '@/features/table/tasks/synonyms';
 import { STEPS } from '@/features/table/tasks/steps/commands';
 import { WORDS } from '@/features/table/tasks/words/commands';
 
@@ -34,6 +35,25 @@ export const COMMANDS: readonly Command[] = [
   ...SHEET,
   ...CUTTER,
 ].sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group));
+
+/** What is said of a command, and all it may be called: what is searched. */
+export const saysOf = ({ name, more = '' }: Command): string =>
+  `${name} ${more} ${SYNONYMS[name] ?? ''}`.toLowerCase();
+
+/** Those that all of some words lead to, or their beginnings; whose own name begins so comes first. */
+export function commandsFor(words: string, among: readonly Command[] = COMMANDS): Command[] {
+  const typed = words.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+  const rank = ({ name }: Command): number => {
+    const own = name.toLowerCase();
+    return own.startsWith(typed[0] ?? '') ? 0 : typed.every((word) => own.includes(word)) ? 1 : 2;
+  };
+  return among
+    .filter((command) => {
+      const said = saysOf(command).match(/[\p{L}\p{N}]+/gu) ?? [];
+      return typed.every((word) => said.some((one) => one.startsWith(word)));
+    })
+    .sort((a, b) => rank(a) - rank(b));
+}
 
 export const PRESSES = byPress(COMMANDS);
 

@@ -11,6 +11,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useRef, useState, type CSSProperties } from 'react';
 import { heldOf, productSays, type FaceNow, type HeldNow } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
+import { Purpose } from '@/features/table/parts/Purpose';
 import { useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/stage/paint/PagePicture';
 
@@ -46,6 +47,7 @@ export function HeldSheet({ onClose }: { onClose: () => void }) {
       <DialogTitle id="held-title" variant="h2" sx={{ pb: 0 }}>
         {project.title || 'This'}, in the hand
       </DialogTitle>
+      <Purpose pad={3} />
       <DialogContent sx={{ pb: 0 }}>
         <Box
           role="img"

@@ -9,6 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Purpose } from '@/features/table/parts/Purpose';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { keepScreen } from '@/features/table/session/screen';
@@ -26,6 +27,7 @@ export function ScreenSheet({ onClose }: { onClose: () => void }) {
       <DialogTitle id="screen-title" variant="h2">
         How large is your screen?
       </DialogTitle>
+      <Purpose pad={3} />
       <DialogContent>
         <Typography sx={{ mb: 2 }}>
           Hold a bank card or a library card to the screen and draw the slider until this one is just as

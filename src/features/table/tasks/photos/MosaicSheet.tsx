@@ -31,6 +31,7 @@ import { wholeUnits } from '@/core/project/tree';
 import { byTime } from '@/core/project/photos';
 import type { Surface } from '@/core/project/model';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
+import { Purpose } from '@/features/table/parts/Purpose';
 import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { newId } from '@/features/shared/ids';
 import * as act from '@/features/table/acts';
@@ -285,6 +286,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
       <DialogTitle id="mosaic-title" variant="h2" sx={{ pb: 1 }}>
         Photo mosaic
       </DialogTitle>
+      <Purpose pad={3} />
       <DialogContent
         sx={{ display: 'grid', gridTemplateColumns: '320px 1fr', gap: 3, overflow: 'hidden', height: 560 }}
       >

@@ -16,6 +16,7 @@ import { useShallow } from 'zustand/react/shallow';
 import { shapeOf } from '@/core/project/photos';
 import { MOST_PHOTOS, propose } from '@/core/proposals/propose';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
+import { Purpose } from '@/features/table/parts/Purpose';
 import { measureWithin } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -94,6 +95,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
       <DialogTitle id="proposals-title" variant="h2" sx={{ pb: 1 }}>
         Arrange photos
       </DialogTitle>
+      <Purpose pad={3} />
       <DialogContent
         sx={{ display: 'grid', gridTemplateColumns: '280px 1fr', gap: 3, overflow: 'hidden', height: 560 }}
       >

@@ -9,6 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState, type ReactNode } from 'react';
 import { alikeOnAll, MATCHES, matchesOf, type Match } from '@/core/project/edits/match';
+import { Purpose } from '@/features/table/parts/Purpose';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/session';
@@ -32,6 +33,7 @@ function Choices({ title, says, options, first, does, onDo, or, onClose }: Choic
       <DialogTitle id="choices-title" variant="h2">
         {title}
       </DialogTitle>
+      <Purpose pad={3} />
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}>
         <div style={{ gridColumn: '1 / 3', marginBottom: 8 }}>{says}</div>
         {options.map(([id, name]) => (

@@ -173,6 +173,20 @@ export const PIECES: readonly Command[] = [
     listed: false,
     run: letGo,
   },
+  ...(
+    [
+      ['Material', 'What it is made of'],
+      ['Cut', 'How it is cut'],
+      ['Finish', 'How it is finished'],
+      ['Place', 'Where it lies'],
+    ] as const
+  ).map(([row, name]): Command => ({
+    group: 'Pieces',
+    name,
+    more: `${row}, in the side panel`,
+    needs: NEEDS.piece,
+    run: (store) => store.getState().lookAtRow(row),
+  })),
   ...ROLES.map((role): Command => ({
     group: 'Pieces',
     name: `Select all ${MANY[role]}`,

@@ -12,6 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { goTo, type History } from '@/core/project/history';
 import type { Project, Surface } from '@/core/project/model';
+import { Purpose } from '@/features/table/parts/Purpose';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/stage/paint/PagePicture';
@@ -76,6 +77,7 @@ export function VersionsSheet({ onClose }: { onClose: () => void }) {
       <DialogTitle id="versions-title" sx={{ pb: 1 }}>
         Before and after
       </DialogTitle>
+      <Purpose pad={3} />
       <DialogContent>
         {versions.length < 2 && (
           <Typography sx={{ mb: 1.5 }}>
