@@ -3,6 +3,9 @@ import { expect, test } from './test';
 import { axe } from './axe';
 import {
   DEMO_FILE,
+  found,
+  leave,
+  set,
   changeRow,
   idOf,
   kept,
@@ -246,4 +249,80 @@ test('what a key opens has the focus as soon as it is there: what is pressed nex
     expect([name, await focused]).toEqual([name, true]);
     await page.keyboard.press('Escape');
   }
+});
+
+test('the practice page by keyboard: six things, each noticed when it is done; left, taken up again, kept', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Learn it on a practice page' }).press('Enter');
+  await onTable(page);
+  const card = page.getByRole('region', { name: 'Practice' });
+  const lead = (name: string) => card.getByRole('button', { name }).press('Enter');
+  await expect(card).toContainText('0 of 6 done');
+  await lead('To the photos');
+  await page.keyboard.press('Enter');
+  await expect(card).toContainText('1 of 6 done');
+  await lead('To the angle');
+  await set(page, 'Turned', '-4');
+  await expect(card).toContainText('2 of 6 done');
+  await page.getByRole('button', { name: 'Mat it' }).press('Enter');
+  await expect(card).toContainText('3 of 6 done');
+  expect(await axe(page)).toEqual([]);
+  // Left, and taken up where it was.
+  await kept(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'First steps: a practice page' }).press('Enter');
+  await expect(card).toContainText('3 of 6 done');
+  await expect(slabs(page)).toHaveCount(1);
+  await lead('To the punches');
+  await page.getByLabel('Find a punch').fill('heart');
+  await page.keyboard.press('Enter');
+  await expect(card).toContainText('4 of 6 done');
+  await page.keyboard.press('Escape');
+  await lead('Begin a title');
+  await page.keyboard.type('Aloft');
+  await page.keyboard.press('Escape');
+  await expect(card).toContainText('5 of 6 done');
+  // The cupboard opens where such things lie.
+  await lead('To the cupboard');
+  await expect(found(page).first()).toBeVisible();
+  await found(page).first().click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await expect(card).toContainText('6 of 6 done');
+  await lead('Keep it as a page');
+  await expect(card).toBeHidden();
+});
+
+test('help finds by a person’s own words, does it from there, and what cannot be done leads on', async ({
+  page,
+}) => {
+  await newPage(page);
+  await page.keyboard.press('?');
+  const wish = page.getByRole('searchbox', { name: 'What would you like to do?' });
+  const leads = page.getByRole('list', { name: 'What leads there' }).getByRole('button');
+  for (const [words, name] of [
+    ['cut out', 'Punches'],
+    ['month', 'Lay a month'],
+    ['curved text', 'Words along an outline'],
+    ['send to back', 'To the bottom of the pile'],
+  ] as const) {
+    await wish.fill(words);
+    await expect(leads.filter({ hasText: name })).toBeVisible();
+  }
+  expect(await axe(page)).toEqual([]);
+  await wish.fill('heading');
+  await expect(leads.first()).toContainText('Write a title');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Aloft');
+  await page.keyboard.press('Escape');
+  await expect(slabs(page)).toHaveCount(1);
+  await leave(page);
+  // Nothing is in hand: it says so, and takes it.
+  await page.keyboard.press('m');
+  await notice(page).getByRole('button', { name: 'Take the topmost' }).click();
+  await page.keyboard.press('?');
+  await wish.fill('transparent');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('slider', { name: /Opacity/ })).toBeVisible();
 });

@@ -24,6 +24,7 @@ import { handPages } from './hand-pages';
 import { kitPages } from './kit-pages';
 import { DAYS } from './calendar';
 import { demoProjects } from './layouts';
+import { practicePage } from './practice';
 import { DEMO_PHOTOS, type DemoPhoto } from './photos/photos';
 import { YEAR_PHOTOS } from './year/photos';
 
@@ -126,8 +127,16 @@ async function theYear(bytes: Map<string, Uint8Array>, typesetter: Typesetter) {
   for (const [sha, data] of pages.bytes) bytes.set(sha, data);
   const hand = await handPages(new Map(photos.map((asset) => [asset.name, asset])), typesetter);
   for (const [sha, data] of hand.bytes) bytes.set(sha, data);
+  await shipPractice(photos, bytes);
   const book = clubBook(design.project, design.supply.id, photos, typesetter);
   return { photos: photos.length, projects: [...pages.projects, ...hand.projects, book] };
+}
+
+/** The practice page ships with the program, demo or not. */
+async function shipPractice(photos: readonly Asset[], bytes: ReadonlyMap<string, Uint8Array>): Promise<void> {
+  const page = practicePage(photos);
+  const file = await packed(page, async (sha) => bytes.get(sha));
+  await writeFile(join(ROOT, 'public', 'house', 'practice.bellagraph'), file);
 }
 
 async function build(): Promise<void> {

@@ -1,5 +1,6 @@
 /** Edits by chance of what lies beside the pieces: fonts, colour profiles, a page's note. */
 import { bringFonts } from '@/core/project/edits/fonts';
+import { endPractice } from '@/core/project/edits/gather';
 import { writeNote } from '@/core/project/edits/page';
 import { bringProfile, takeOutProfile } from '@/core/project/edits/profiles';
 import type { Hand } from './hand';
@@ -12,6 +13,7 @@ export const BROUGHT_EDITS = {
     bringFonts([{ sha: 'b'.repeat(64), name: chance.text(), bytes: chance.number() }]),
   bringProfile: ({ chance }: Hand) =>
     bringProfile({ sha: FRESH, name: chance.text(), bytes: chance.number() }),
+  endPractice: () => endPractice(),
   writeNote: ({ s, chance }: Hand) => writeNote(s, chance.text()),
   takeOutProfile: () => takeOutProfile({ sha: HELD, name: 'Press' }),
 };

@@ -60,6 +60,7 @@ const taken = { ...ASSETS[0]!, taken: '2026-05-16T14:32:00' };
 /** A project with something of everything that can be changed. */
 export const first: Project = {
   ...begun,
+  practice: true,
   assets: { [taken.sha]: taken },
   surfaces: [
     {

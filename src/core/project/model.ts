@@ -131,6 +131,8 @@ export interface Project {
   title: string;
   /** What it becomes: pages, a card ..., with what was chosen for it. */
   product: Product;
+  /** It is for practising: the table notices what was learned on it. */
+  practice?: true;
   /** What lengths are shown in. */
   unit: 'in' | 'mm';
   surfaces: Surface[];

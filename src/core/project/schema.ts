@@ -327,6 +327,7 @@ const assetSchema = object({
 export const projectSchema = object({
   id,
   title: string().max(LONGEST_TITLE).defined(),
+  practice: boolean().oneOf([true]),
   product: productSchema,
   unit: string().oneOf(['in', 'mm']).required(),
   surfaces: array(surfaceSchema.required()).min(1).max(MOST_SURFACES).required(),

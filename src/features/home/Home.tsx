@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { IconBuildingWarehouse, IconFolderOpen } from '@tabler/icons-react';
+import { IconBuildingWarehouse, IconFolderOpen, IconSchool } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useDeferredValue, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
@@ -102,6 +102,14 @@ export function Home({ demo }: { demo: boolean }) {
         >
           The cupboard of supplies
         </Button>
+        <Button
+          onClick={() => void home.practise()}
+          startIcon={<IconSchool size={20} />}
+          color="inherit"
+          sx={{ mt: 1, border: 1, borderColor: 'divider' }}
+        >
+          First steps: a practice page
+        </Button>
         {newer && <NewerOffer />}
         <Typography variant="caption" color="text.secondary" sx={{ mt: 'auto', pt: 2.5 }}>
           {home.space ? spaceInWords(home.space) : ' '}
@@ -132,7 +140,7 @@ export function Home({ demo }: { demo: boolean }) {
           </Box>
         )}
         <StillDrawn what="The demo’s pages are" />
-        {home.projects?.length === 0 && !home.busy && <EmptyTable />}
+        {home.projects?.length === 0 && !home.busy && <EmptyTable onPractise={() => void home.practise()} />}
         {many && <Finder wish={wish} count={found.length} total={projects.length} onWish={setWish} />}
         {many && !found.length && (
           <Typography>No project is called so. Try fewer letters, or another product.</Typography>
@@ -173,7 +181,7 @@ export function Home({ demo }: { demo: boolean }) {
   );
 }
 
-function EmptyTable() {
+function EmptyTable({ onPractise }: { onPractise: () => void }) {
   return (
     <Box sx={{ maxWidth: 460, border: '2px dashed', borderColor: 'text.secondary', borderRadius: 3, p: 4 }}>
       <Typography variant="h3" sx={{ mb: 1 }}>
@@ -183,6 +191,9 @@ function EmptyTable() {
         Pick a size at the left to start your first page, or drop a .bellagraph file here. Pages stay in this
         browser and keep themselves; there is no save button to forget.
       </Typography>
+      <Button variant="contained" startIcon={<IconSchool size={20} />} onClick={onPractise} sx={{ mt: 2 }}>
+        Learn it on a practice page
+      </Button>
     </Box>
   );
 }

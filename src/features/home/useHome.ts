@@ -124,6 +124,14 @@ export function useHome(demo: boolean) {
         await begin(begun, id, Date.now());
         open(id);
       }),
+    practise: () =>
+      attempt('The practice page was not laid out', async () => {
+        setBusy({ says: 'Laying out the practice page …' });
+        const { practicePage } = await import('@/features/home/practice');
+        const found = await practicePage(Date.now());
+        if (found.ok) open(found.value);
+        else notify({ text: found.message, tone: 'error' });
+      }),
     beginWith: (supply: Supply) =>
       attempt(`“${supply.name}” was not begun`, async () => {
         setBusy({ says: `Laying out “${supply.name}” …` });

@@ -41,6 +41,10 @@ const MakeDialog = fetched('Make', () =>
   import('@/features/table/tasks/making/MakeDialog').then((m) => m.MakeDialog),
 );
 
+const PracticeCard = fetched('Practice', () =>
+  import('@/features/table/tasks/practice/PracticeCard').then((m) => m.PracticeCard),
+);
+
 const KeysDialog = fetched('Keys and how-to', () =>
   import('@/features/table/room/KeysDialog').then((m) => m.KeysDialog),
 );
@@ -132,6 +136,7 @@ const FACES = FAMILIES.map(({ id, fonts }) => ({
 function OpenTable() {
   const { store } = useRoom();
   const show = useSession((session) => session.show);
+  const practice = useSession(({ history }) => history.project.practice === true);
   const readOnly = useSession((session) => session.readOnly);
   const workbox = useWorkbox();
   // Fetched when they are first opened; what was chosen in them stays from then on.
@@ -233,6 +238,7 @@ function OpenTable() {
               overflowY: 'auto',
             }}
           >
+            {practice && <PracticeCard />}
             <About />
             <Pile thumbs={thumbs} />
           </Box>

@@ -3,6 +3,14 @@ import type { Asset } from '@/core/picture/asset';
 import type { Edit } from '@/core/project/edits/edit';
 import type { Compartment, Project } from '@/core/project/model';
 
+/** It is a project like any other from then on. */
+export const endPractice = (): Edit => ({
+  label: 'end practice',
+  apply(project) {
+    delete project.practice;
+  },
+});
+
 export const retitle = (title: string): Edit => ({
   label: 'change title',
   merge: 'title',

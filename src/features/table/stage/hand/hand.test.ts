@@ -6,7 +6,13 @@ import type { Piece } from '@/core/piece/piece';
 import type { Typesetter } from '@/core/text/typesetter';
 import * as act from '@/features/table/acts';
 import { createSession, shownSurface, type SessionStore } from '@/features/table/session';
-import { createHand, DOUBLE_CLICK, type Hand, type Pointer } from '@/features/table/stage/hand/hand';
+import {
+  createHand,
+  DOUBLE_CLICK,
+  LONG_PRESS,
+  type Hand,
+  type Pointer,
+} from '@/features/table/stage/hand/hand';
 import { toPage } from '@/features/table/stage/hand/view';
 import { nodeTypesetter } from '../../../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../../../scripts/testing/samples';
@@ -356,4 +362,28 @@ test('a second finger that comes down on a handle zooms, too: what the first too
   here.hand.release(finger(2, 190, 120));
   here.hand.release(finger(1, 130, 120));
   expect(shownSurface(here.store.getState()).pile[0]!.placement).toEqual(piece.placement);
+});
+
+test('a finger that rests lists what lies beneath it and drags nothing; one that moves, or lifts, or a mouse, does not', () => {
+  jest.useFakeTimers();
+  try {
+    const rest = (more: Partial<Pointer>, meanwhile: (at: Table) => void = () => {}) => {
+      const at = table([inkPiece('low'), inkPiece('high')]);
+      at.hand.press(over(20, 20, more));
+      meanwhile(at);
+      jest.advanceTimersByTime(LONG_PRESS + 1);
+      at.hand.move(over(60, 60, more));
+      at.hand.release(over(60, 60, more));
+      return at.store.getState();
+    };
+    const touch = { type: 'touch' };
+    const asked = rest(touch);
+    expect(asked.peeking).toEqual(onStage(20, 20));
+    expect(undoLabel(asked.history)).toBeNull();
+    expect(rest(touch, ({ hand }) => hand.move(over(40, 40, touch))).peeking).toBeNull();
+    expect(rest(touch, ({ hand }) => hand.release(over(20, 20, touch))).peeking).toBeNull();
+    expect(rest({}).peeking).toBeNull();
+  } finally {
+    jest.useRealTimers();
+  }
 });

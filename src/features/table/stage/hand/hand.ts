@@ -37,6 +37,8 @@ const REACH = 6;
 const FINGER_REACH = 14;
 /** Milliseconds within which a second press makes a double click. */
 export const DOUBLE_CLICK = 260;
+/** Milliseconds a finger rests before what lies beneath it is listed. */
+export const LONG_PRESS = 550;
 
 /** Where a pointer is and what is held with it, in pixels of the stage. */
 export interface Pointer extends Held {
@@ -80,12 +82,20 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
   const nothing = () => {};
 
   const begin = (
-    { id }: Pointer,
+    { id, type }: Pointer,
     start: Omit<Begun, 'pointer' | 'moved' | 'lifts'>,
     lifts = false,
   ): boolean => {
-    begun = { pointer: id, moved: false, lifts, ...start };
+    const held: Begun = { pointer: id, moved: false, lifts, ...start };
+    begun = held;
     lastPan = start.from;
+    // A finger that rests asks what lies beneath it.
+    if (type === 'touch' && start.tap !== nothing)
+      setTimeout(() => {
+        if (begun !== held || held.moved || store.getState().mode.kind !== 'pick') return;
+        letGo();
+        store.getState().peekAt(start.from);
+      }, LONG_PRESS);
     return true;
   };
 

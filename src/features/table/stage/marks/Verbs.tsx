@@ -46,6 +46,8 @@ const HEIGHT = 44;
 const GAP = 26;
 /** Width of the bar where it stands upright, what one verb of it takes, and how far from the page it stands. */
 const [UPRIGHT, STEP, BESIDE] = [112, 36, 18];
+/** Width of the upright bar by its pictures alone. */
+const NARROW = 42;
 /** The loop stands this far above a selection. */
 const LOOP = 56;
 
@@ -94,7 +96,12 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
   });
   const wide = mode.kind === 'reshape' ? 124 : 88;
   const page = { x: view.x, y: view.y, width: surface.width * view.zoom, height: surface.height * view.zoom };
-  const { left, top, upright } = spotFor(extent, page, verbs.length, wide, stage, Math.max(RULER, aside));
+  const {
+    left,
+    top,
+    upright,
+    narrow = false,
+  } = spotFor(extent, page, verbs.length, wide, stage, Math.max(RULER, aside));
   return (
     <Paper
       elevation={3}
@@ -114,6 +121,19 @@ export function Verbs({ pieces }: { pieces: readonly Piece[] }) {
         borderRadius: 2.5,
         gap: 0.25,
         '& button': { justifyContent: 'flex-start' },
+        ...(narrow && {
+          p: 0.25,
+          '& button': { minWidth: 0, width: 36, height: 36, p: 0, justifyContent: 'center' },
+          '& .MuiButton-startIcon': { m: 0 },
+          // Still its name, for whoever cannot see the picture.
+          '& button > span:not(.MuiButton-startIcon):not(.MuiTouchRipple-root)': {
+            position: 'absolute',
+            width: 1,
+            height: 1,
+            overflow: 'hidden',
+            clipPath: 'inset(50%)',
+          },
+        }),
       }}
     >
       {verbs.map((verb) => (
@@ -128,6 +148,8 @@ interface Seat {
   top: number;
   /** One below the other. */
   upright: boolean;
+  /** By their pictures alone. */
+  narrow?: boolean;
 }
 
 /**
@@ -141,6 +163,12 @@ function spotFor(extent: Box, page: Box, count: number, wide: number, stage: Siz
   if (right + tall.width < stage.width - 6 && extent.x + extent.width < right && tall.height < stage.height) {
     const middle = extent.y + (extent.height - tall.height) / 2;
     return { left: right, top: within(middle, RULER + 8, stage.height - tall.height - 10), upright: true };
+  }
+  const close = page.x + page.width + 6;
+  if (close + NARROW < stage.width - 2 && extent.x + extent.width < close && tall.height < stage.height) {
+    const middle = extent.y + (extent.height - tall.height) / 2;
+    const top = within(middle, RULER + 8, stage.height - tall.height - 10);
+    return { left: close, top, upright: true, narrow: true };
   }
   const bar = { width: count * wide, height: HEIGHT };
   const left = within(extent.x + (extent.width - bar.width) / 2, from + 8, stage.width - bar.width - 10);
@@ -190,7 +218,7 @@ const VerbButton = memo(function VerbButton({ verb: { name, key, icon, run } }: 
         onMouseDown={(event) => event.preventDefault()}
         sx={{ px: 1.1, minWidth: 0 }}
       >
-        {name}
+        <span>{name}</span>
       </Button>
     </Tooltip>
   );

@@ -175,15 +175,15 @@ export const PIECES: readonly Command[] = [
   },
   ...(
     [
-      ['Material', 'What it is made of'],
-      ['Cut', 'How it is cut'],
-      ['Finish', 'How it is finished'],
-      ['Place', 'Where it lies'],
+      ['Material', 'What it is made of', 'paper, ink, and how the picture lies in it'],
+      ['Cut', 'How it is cut', 'outline, corners, edge'],
+      ['Finish', 'How it is finished', 'opacity, shadow, stroke, mats, surface'],
+      ['Place', 'Where it lies', 'size, place, turn'],
     ] as const
-  ).map(([row, name]): Command => ({
+  ).map(([row, name, what]): Command => ({
     group: 'Pieces',
     name,
-    more: `${row}, in the side panel`,
+    more: `${row} in the side panel: ${what}`,
     needs: NEEDS.piece,
     run: (store) => store.getState().lookAtRow(row),
   })),
