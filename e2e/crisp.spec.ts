@@ -110,8 +110,9 @@ test('a piece that snaps between two pixels stays where it was seen when the han
     await page.waitForTimeout(250);
   }
   const [left, top] = await middle();
-  expect(Math.abs(left - held[0]!)).toBeLessThan(0.1);
-  expect(Math.abs(top - held[1]!)).toBeLessThan(0.1);
+  // What a photo made smaller is off by between two phases of the screen's grid; a piece that moved is off by half a pixel.
+  expect(Math.abs(left - held[0]!)).toBeLessThan(0.2);
+  expect(Math.abs(top - held[1]!)).toBeLessThan(0.2);
 });
 
 /** A blue square with a red spot towards its upper left corner. */

@@ -11,6 +11,7 @@ import {
   cupboardSearch as search,
   found,
   kept,
+  layByEnter,
   layFromCupboard as lay,
   newPage,
   openCupboard,
@@ -293,4 +294,52 @@ test('a cupboard that cannot be opened says so, and is opened at the next try', 
   // On the shelf a kit is known by its own papers.
   await page.getByRole('button', { name: 'Windward', exact: true }).click();
   await expect(page.getByText(/supplies in Windward/)).toBeVisible();
+});
+
+test('a paper is printed on both sides: its back is seen in the cupboard, and shown when it is turned over on the page', async ({
+  page,
+}) => {
+  await newPage(page);
+  await openCupboard(page);
+  await search(page).fill('rain on leaves');
+  await expect(found(page).first()).toHaveAccessibleName(/Rain on leaves/);
+  await found(page).first().click();
+  const back = page.getByRole('button', { name: /^On its back: / });
+  const name = (await back.innerText()).replace(/^On its back:\s*/, '');
+  // Pressed, that one is chosen among its kit, and the first is its back.
+  await back.click();
+  await expect(page.getByRole('button', { name: 'On its back: Rain on leaves' })).toBeVisible();
+  await page.getByRole('button', { name: 'On its back: Rain on leaves' }).click();
+  await page.getByRole('button', { name: 'Lay it', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
+  await expect(slabs(page).first()).toContainText('Rain on leaves');
+  await page.getByRole('button', { name: 'Turn over' }).click();
+  await expect(slabs(page).first()).toContainText(name);
+  await expect(page.getByRole('button', { name: 'Undo turn over paper' })).toBeVisible();
+  await page.getByRole('button', { name: 'Turn over' }).click();
+  await expect(slabs(page).first()).toContainText('Rain on leaves');
+  // What has only one side says so.
+  await page.keyboard.press('Escape');
+  await layByEnter(page.getByRole('list', { name: 'Papers' }).getByRole('button').first());
+  await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
+  await page.getByRole('button', { name: 'Turn over' }).click();
+  await expect(notice(page)).toContainText('is printed on one side only');
+});
+
+test('what is empty in the workbox is folded to its name, which leads to where such things lie', async ({
+  page,
+}) => {
+  await newPage(page);
+  const box = page.getByRole('region', { name: 'Workbox' });
+  const low = (await box.boundingBox())!.height;
+  await page.keyboard.press('5');
+  expect((await box.boundingBox())!.height).toBeGreaterThan(2 * low);
+  await box.getByRole('button', { name: /^One row in the workbox/ }).press('Enter');
+  expect((await box.boundingBox())!.height).toBe(low);
+  await box.getByRole('button', { name: 'Look for frames in the cupboard' }).press('Enter');
+  await expect(found(page).first()).toHaveAccessibleName(/, frame/);
+  expect(await axe(page)).toEqual([]);
+  await found(page).first().press('g');
+  await page.keyboard.press('Escape');
+  await expect(box.getByRole('list', { name: 'Frames' }).getByRole('button')).not.toHaveCount(0);
 });

@@ -402,7 +402,7 @@ test('pictures that arrive while one leaves the table are in the workbox when on
   const one = readFileSync(photo('lantern-night'));
   await bringIn(
     page,
-    Array.from({ length: 12 }, (_, i) => {
+    Array.from({ length: 40 }, (_, i) => {
       const path = info.outputPath(`evening ${i}.jpg`);
       // What follows the picture's end makes each a file of its own.
       writeFileSync(path, Buffer.concat([one, Buffer.from(String(i))]));

@@ -178,6 +178,7 @@ test('a wreath round a photo in three presses; its stitches by keyboard alone; t
   await page.keyboard.press('Escape');
   await openCupboard(page);
   await cupboardSearch(page).fill('harbour rope');
+  await expect(found(page).first()).toHaveAccessibleName(/Harbour rope/);
   await found(page).first().press('Enter');
   await expect(sheet(page)).toBeVisible();
   await drag(page, [6, 10], [11, 10.5]);

@@ -66,9 +66,15 @@ export async function suppliesAt(kit: string, places: readonly number[]): Promis
     .toArray();
 }
 
-/** Puts the shipped kits in, once for each version of them; what a person made of them (favourites, tags) stays. */
-export async function stockHouse(list: HouseList): Promise<void> {
-  if ((await database.settings.get(HOUSE_KEY))?.value === list.version) return;
+/** Whether shipped kits, of any version, were put in. */
+export const hasHouse = async (): Promise<boolean> => (await database.settings.get(HOUSE_KEY)) !== undefined;
+
+/**
+ * Puts the shipped kits in, once for each version of them; what a person made of them (favourites, tags) stays. Answers
+ * whether they are others than before.
+ */
+export async function stockHouse(list: HouseList): Promise<boolean> {
+  if ((await database.settings.get(HOUSE_KEY))?.value === list.version) return false;
   await database.transaction('rw', database.supplies, database.kits, database.settings, async () => {
     const shipped = new Set(list.supplies.map(({ id }) => id));
     const there = await database.supplies
@@ -97,6 +103,7 @@ export async function stockHouse(list: HouseList): Promise<void> {
     await database.kits.bulkPut(list.kits);
     await database.settings.put({ key: HOUSE_KEY, value: list.version });
   });
+  return true;
 }
 
 const named = ({ kit, kind, name, letters }: Supply): string => [kit, kind, name, letters].join('\n');

@@ -58,6 +58,8 @@ export class SupplySearch {
   /** Each supply's number in the index, with the words it stands under. */
   private readonly numbers = new Map<string, { number: number; words: ReadonlySet<string> }>();
   private count = 0;
+  /** Those whose words nobody looked for yet: reading them takes longest. */
+  private readonly waiting = new Map<string, Kit | undefined>();
   private sorted: InOrder | null = null;
   /** SHA-256 of all files; made anew when something changed. */
   private files: Set<string | undefined> | null = null;
@@ -74,8 +76,23 @@ export class SupplySearch {
   update(supply: Supply, kit: Kit | undefined): void {
     this.forget(supply.id);
     this.supplies.set(supply.id, supply);
-    const number = this.count++;
     this.sorted = this.files = null;
+    this.numbers.set(supply.id, { number: this.count++, words: new Set() });
+    this.waiting.set(supply.id, kit);
+  }
+
+  /** Reads the words of some that wait, so that the first search need not; whether there are more. */
+  prepare(most: number): boolean {
+    for (const [id, kit] of this.waiting) {
+      if (most-- <= 0) return true;
+      this.waiting.delete(id);
+      this.read(this.supplies.get(id)!, kit);
+    }
+    return false;
+  }
+
+  private read(supply: Supply, kit: Kit | undefined): void {
+    const { number } = this.numbers.get(supply.id)!;
     const words = new Set<string>();
     for (const [field, text] of Object.entries(textsOf(supply, kit)) as [keyof typeof WEIGHTS, string][])
       for (const [i, word] of termsOf(text).entries()) {
@@ -94,6 +111,7 @@ export class SupplySearch {
   }
 
   private forget(id: string): void {
+    this.waiting.delete(id);
     const known = this.numbers.get(id);
     if (!known) return;
     this.index.remove(known.number, known.words);
@@ -125,6 +143,7 @@ export class SupplySearch {
       (filter.favourite === undefined || supply.favourite === filter.favourite) &&
       (filter.used === undefined || isUsed(supply) === filter.used);
     if (!words.trim()) return this.inOrder().supplies.filter(passes);
+    this.prepare(Infinity);
     const terms = termsOf(words).map((word) => ({ word, stems: stemsOf(word).map(asStem) }));
     const exact = this.index.find(terms);
     // Slips are only forgiven when nothing is spelled so: a right word never brings in its neighbours.
@@ -160,6 +179,7 @@ export class SupplySearch {
 
   /** Words that begin so, most common first: what may be meant. */
   suggest(beginning: string, most = 6): string[] {
+    this.prepare(Infinity);
     const [start] = termsOf(beginning);
     return start ? this.index.suggest(start, most) : [];
   }

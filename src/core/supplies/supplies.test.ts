@@ -177,6 +177,7 @@ describe('kit.json', () => {
       lift: fc.double({ min: 0, max: 20, noNaN: true }),
       letters: text(3),
       alphabet: text(12),
+      back: fc.constantFrom('papers/Graph.svg', 'a/b.png'),
       favourite: fc.boolean(),
       trail: fc.constantFrom(...trailsOf('a'.repeat(64))),
       inks: fc.array(fc.record({ name: text(20), colour: fc.constantFrom('#a92f3f', '#ffffff') }), {
@@ -221,9 +222,8 @@ describe('kit.json', () => {
     expect(refused({ version: 4 })).toContain('newer Bellagraph');
     expect(refused({ version: 1.5 })).toContain('does not say');
     expect(refused({ format: 'other' })).toContain('some other program');
-    expect(
-      refused({ supplies: [{ kind: 'paper', name: 'x', tags: [], file: '../../etc/passwd' }] }),
-    ).toContain('points outside');
+    for (const path of [{ file: '../../etc/passwd' }, { file: 'x.svg', back: '../x' }])
+      expect(refused({ supplies: [{ kind: 'paper', name: 'x', tags: [], ...path }] })).toContain('outside');
     expect(refused({ supplies: [{ kind: 'teapot', name: 'x', tags: [] }] })).toContain('damaged');
     expect(readKit('{').ok).toBe(false);
   });

@@ -3,9 +3,17 @@ import { startTransition, useCallback, useEffect, useMemo, useState } from 'reac
 import type { HouseMark } from '@/core/supplies/kit-file';
 import type { Kit, Supply } from '@/core/supplies/model';
 import { SupplySearch, tagsInUse, type Filter } from '@/core/supplies/search';
-import { addKit, openCupboard, putKit, putSupplies, takeOut } from '@/storage/supplies';
+import {
+  addKit,
+  hasHouse,
+  openCupboard,
+  putKit,
+  putSupplies,
+  takeOut,
+  type Shelves,
+} from '@/storage/supplies';
 import { useStillDrawn } from '@/features/shared/StillDrawn';
-import { houseStocked } from '@/features/shared/stock';
+import { houseSeen, houseStocked } from '@/features/shared/stock';
 
 interface Stock {
   search: SupplySearch;
@@ -30,13 +38,24 @@ export interface Cupboard {
   remove(ids: readonly string[]): Promise<void>;
 }
 
-/** The shipped kits go in first, if they are new. */
-async function stocked(): Promise<Stock> {
-  await houseStocked();
-  const { supplies, kits } = await openCupboard();
+function stockOf({ supplies, kits }: Shelves): Stock {
   const byId = new Map(kits.map((kit) => [kit.id, kit]));
   return { search: new SupplySearch(supplies, byId, Date.now), kits: byId, version: 0 };
 }
+
+/** What lies in the cupboard is shown at once; shipped kits that are new, when they are known, and again when they are in. */
+async function open(show: (stock: Stock) => void): Promise<void> {
+  if (await hasHouse()) show(stockOf(await openCupboard()));
+  else {
+    const [own, house] = await Promise.all([openCupboard(), houseSeen()]);
+    if (house)
+      show(stockOf({ supplies: [...own.supplies, ...house.supplies], kits: [...own.kits, ...house.kits] }));
+  }
+  if ((await houseStocked()) || !(await hasHouse())) show(stockOf(await openCupboard()));
+}
+
+/** Supplies whose words are read in one go while nothing else is to be done. */
+const SLICE = 250;
 
 /** House kits first, each by name. */
 const inOrder = (a: Kit, b: Kit): number =>
@@ -51,8 +70,22 @@ export function useCupboard(): { cupboard: Cupboard | null; again: (() => void) 
   const late = useStillDrawn();
 
   useEffect(() => {
-    stocked().then(setStock, () => setFailed(tries));
+    let gone = false;
+    open((next) => !gone && setStock(next)).catch(() => !gone && setFailed(tries));
+    return () => {
+      gone = true;
+    };
   }, [tries, late]);
+  useEffect(() => {
+    if (!stock) return;
+    // So that the first letter typed waits for nothing.
+    const soon = (): ReturnType<typeof setTimeout> =>
+      setTimeout(() => {
+        if (stock.search.prepare(SLICE)) turn = soon();
+      }, 30);
+    let turn = soon();
+    return () => clearTimeout(turn);
+  }, [stock]);
 
   const changed = useCallback(
     (kits?: ReadonlyMap<string, Kit>) =>

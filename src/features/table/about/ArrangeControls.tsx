@@ -89,7 +89,6 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
           read={place}
           onCommit={(y) => moveAll({ x: 0, y: y - box.y })}
         />
-        <ProportionSwitch words={allWords} on={proportion} onChange={setProportion} />
         {(['width', 'height'] as const).map((side) => (
           <LengthField
             key={side}
@@ -107,11 +106,17 @@ export function ArrangeControls({ pieces, unit }: { pieces: readonly Piece[]; un
           read={readDegrees}
           onCommit={(value) => perform(turnEach(surfaceId, free, value))}
         />
-        <Button size="small" color="inherit" onClick={() => act.mirror(store, 'y')}>
+        <ProportionSwitch words={allWords} on={proportion} onChange={setProportion} />
+      </Box>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', my: -0.5 }}>
+        <Button
+          size="small"
+          color="inherit"
+          onClick={() => act.mirror(store, 'y')}
+          sx={{ minWidth: 0, px: 0.75 }}
+        >
           Flip
         </Button>
-      </Box>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
         {CENTRES.map(([to, name]) => (
           <Button
             key={to}

@@ -62,7 +62,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
   const words = piece.outline.kind === 'glyphs';
   const resize = (side: act.BoxSide) => (value: number) => act.sizeTo(store, piece, side, value, kept);
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '10px 8px' }}>
       <LengthField
         label="From left"
         unit={unit}
@@ -79,7 +79,6 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
         read={length(-FARTHEST)}
         onCommit={(value) => perform(placePiece(surfaceId, piece, 'move', { y: value + height / 2 }))}
       />
-      <ProportionSwitch words={words} on={kept} disabled={disabled} onChange={setProportion} />
       <LengthField
         label="Width"
         unit={unit}
@@ -104,10 +103,17 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
         read={readDegrees}
         onCommit={(value) => perform(placePiece(surfaceId, piece, 'turn', { turn: value }))}
       />
-      <Button size="small" color="inherit" disabled={disabled} onClick={() => act.mirror(store, 'y')}>
-        Flip
-      </Button>
-      <Box sx={{ gridColumn: '1 / 3', display: 'flex', justifyContent: 'space-between' }}>
+      <ProportionSwitch words={words} on={kept} disabled={disabled} onChange={setProportion} />
+      <Box sx={{ gridColumn: '1 / 3', display: 'flex', justifyContent: 'space-between', my: -0.75 }}>
+        <Button
+          size="small"
+          color="inherit"
+          disabled={disabled}
+          onClick={() => act.mirror(store, 'y')}
+          sx={{ minWidth: 0, px: 0.75 }}
+        >
+          Flip
+        </Button>
         {CENTRES.map(([to, name]) => (
           <Button
             key={to}
@@ -134,7 +140,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
         color="inherit"
         title={tip('Where it passes over others and where under', 'F')}
         onClick={() => store.getState().openSheet('tuck')}
-        sx={{ gridColumn: '1 / -1' }}
+        sx={{ gridColumn: '1 / -1', justifySelf: 'start', px: 0.75, my: -0.75 }}
       >
         {piece.tucks ? `Tucked under at ${piece.tucks.length}` : 'Tuck it under something'}
       </Button>

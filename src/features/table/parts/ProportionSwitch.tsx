@@ -11,7 +11,7 @@ interface Props {
 
 export const ProportionSwitch = ({ words, on, disabled = false, onChange }: Props) => (
   <FormControlLabel
-    sx={{ gridColumn: '1 / -1', my: -0.75 }}
+    sx={{ mr: 0, alignSelf: 'center', ...(words && { gridColumn: '1 / -1', my: -0.75 }) }}
     control={
       <Switch
         size="small"

@@ -265,7 +265,7 @@ function Folded({ name, says, disabled }: { name: Compartment; says: string; dis
       >
         <ButtonBase
           disabled={disabled}
-          aria-label={`${titled(name)}: look in the cupboard`}
+          aria-label={`Look for ${name} in the cupboard`}
           onClick={() =>
             store.getState().lookInCupboard(SUPPLY_KINDS.filter((kind) => KINDS[kind].compartment === name))
           }

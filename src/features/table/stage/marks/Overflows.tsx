@@ -20,6 +20,7 @@ const OPEN = 400;
 export function Overflows() {
   const { store } = useRoom();
   const pile = useSession((session) => shownSurface(session).pile);
+  const width = useSession((session) => shownSurface(session).width);
   const typesetter = useSession((session) => session.typesetter);
   const view = useSession((session) => session.view);
   const chosen = useSession((session) => (session.selection.length === 1 ? session.selection[0] : null));
@@ -42,6 +43,9 @@ export function Overflows() {
           y: placement.height / 2,
         });
         const wide = chosen === id ? OPEN : SHUT;
+        // On the page, where it has room: verbs stand beside it.
+        const edge = view.x + width * view.zoom;
+        const most = Math.min(stage.width, edge - wide > RULER ? edge : stage.width) - wide - 8;
         return (
           <Paper
             key={id}
@@ -51,7 +55,7 @@ export function Overflows() {
             onPointerDown={(event) => event.stopPropagation()}
             sx={{
               position: 'absolute',
-              left: Math.max(RULER, Math.min(stage.width - wide - 8, foot.x + 12)),
+              left: Math.max(RULER, Math.min(most, foot.x + 12)),
               top: Math.max(RULER, Math.min(stage.height - 44, foot.y - 20)),
               display: 'flex',
               alignItems: 'center',
