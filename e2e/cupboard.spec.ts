@@ -313,16 +313,17 @@ test('a paper is printed on both sides: its back is seen in the cupboard, and sh
   await page.getByRole('button', { name: 'Lay it', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
   await expect(slabs(page).first()).toContainText('Rain on leaves');
-  await page.getByRole('button', { name: 'Turn over' }).click();
+  const over = page.getByRole('button', { name: 'Turn over', exact: true });
+  await over.click();
   await expect(slabs(page).first()).toContainText(name);
   await expect(page.getByRole('button', { name: 'Undo turn over paper' })).toBeVisible();
-  await page.getByRole('button', { name: 'Turn over' }).click();
+  await over.click();
   await expect(slabs(page).first()).toContainText('Rain on leaves');
   // What has only one side says so.
   await page.keyboard.press('Escape');
-  await layByEnter(page.getByRole('list', { name: 'Papers' }).getByRole('button').first());
+  await layByEnter(page.getByRole('list', { name: 'Papers' }).getByRole('button', { name: /^Dune kraft/ }));
   await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
-  await page.getByRole('button', { name: 'Turn over' }).click();
+  await over.click();
   await expect(notice(page)).toContainText('is printed on one side only');
 });
 

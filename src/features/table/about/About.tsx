@@ -6,7 +6,7 @@ import Collapse from '@mui/material/Collapse';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { IconChevronRight } from '@tabler/icons-react';
-import { memo, useDeferredValue, useRef, type ReactNode } from 'react';
+import { memo, useDeferredValue, useEffect, useRef, type ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { finishSays } from '@/core/piece/finish';
 import { materialSays } from '@/core/piece/material';
@@ -65,6 +65,8 @@ const openRow = (frame: HTMLElement) => frame.querySelector<HTMLElement>('[aria-
 const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Piece[] }) {
   const chosen = useSession((session) => session.rows);
   const setOpen = useSession((session) => session.openRows);
+  // With nothing in hand it begins anew.
+  useEffect(() => () => setOpen(null), [setOpen]);
   const frame = useRef<HTMLElement>(null);
   const held = useHeldFocus(frame, openRow);
   const fonts = useSession((session) => session.history.project.fonts);

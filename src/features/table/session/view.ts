@@ -61,7 +61,7 @@ export interface ViewSlice {
   /** Opens the cupboard where these kinds lie. */
   lookInCupboard(kinds: readonly SupplyKind[]): void;
   setBoxRows(rows: number): void;
-  openRows(rows: ReadonlySet<AboutRow>): void;
+  openRows(rows: ReadonlySet<AboutRow> | null): void;
   /** Opens this row alone, and the panel with it. */
   lookAtRow(row: AboutRow): void;
   setAside(width: number): void;
