@@ -72,6 +72,8 @@ test('stamps are tagged, true-sized, small enough to be opened at once, and no t
       expect(supply.tags.length).toBeGreaterThanOrEqual(4);
       expect(fileOf(supply).length).toBeLessThan(LARGEST);
     }
+    // Among them some that are large on a page.
+    expect(Math.max(...stamps.map(({ size }) => size))).toBeGreaterThanOrEqual(3);
     for (const { name, size, tone } of stamps.filter((_, i) => i % 4 === 0)) {
       const supply = drawn.find((one) => one.name === name)!;
       const svg = fileOf(supply);

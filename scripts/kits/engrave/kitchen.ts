@@ -16,7 +16,7 @@ export const KITCHEN_STAMPS: readonly Motif[] = [
   motif('Croissant', 'croissant bread breakfast', 1.9, croissant),
   motif('Pretzel', 'pretzel bread snack', 1.8, pretzel),
   motif('Cupcake', 'cupcake cake birthday', 1.8, cupcake, true),
-  motif('Cake on a stand', 'cake birthday party', 2.4, cakeStand, true),
+  motif('Cake on a stand', 'cake birthday party', 3.1, cakeStand, true),
   motif('Pie', 'pie baking sunday', 2.2, pie),
   motif('Jam jar', 'jam jar preserve', 1.9, jar, true),
   motif('Honey dipper', 'honey sweet spoon', 2.2, honey),

@@ -19,7 +19,7 @@ export const NIGHT_STAMPS: readonly Motif[] = [
   motif('Bauble', 'bauble christmas tree', 1.9, bauble, true),
   motif('Pine and cones', 'pine cone winter', 2.6, pine),
   motif('Holly', 'holly berry winter', 2, holly, true),
-  motif('Fir tree', 'fir tree winter', 2.8, tree),
+  motif('Fir tree', 'fir tree winter', 3.2, tree),
   motif('Snow crystal', 'snow winter flake', 1.8, flake),
   motif('Party hat', 'hat party birthday', 1.9, hat),
   motif('Horn', 'horn music feast', 2.2, horn),

@@ -13,7 +13,7 @@ export const QUIET_STAMPS: readonly Motif[] = [
   motif('Key', 'key secret old', 2, key, true),
   motif('Hourglass', 'hourglass time sand', 2, hourglass, true),
   motif('Oil lamp', 'lamp light evening', 2.2, lamp, true),
-  motif('Owl', 'owl bird night', 2.4, owl, true),
+  motif('Owl', 'owl bird night', 3, owl, true),
   motif('Moon and stars', 'moon star night', 1.8, moon, true),
   motif('Ball of wool', 'wool yarn knit', 2.2, yarn, true),
   motif('Pocket watch', 'watch time clock', 2, watch, true),
@@ -21,5 +21,5 @@ export const QUIET_STAMPS: readonly Motif[] = [
   motif('Chair', 'chair rest home', 2.2, chair),
   motif('Moth', 'moth insect night', 1.8, mothWing, true),
   motif('Bare branch', 'branch tree winter', 2.4, bareBranch),
-  motif('Window', 'window home curtain', 2.4, window_, true),
+  motif('Window', 'window home curtain', 3.2, window_, true),
 ];

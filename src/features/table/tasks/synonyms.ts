@@ -33,7 +33,7 @@ export const SYNONYMS: Readonly<Record<string, string>> = {
   'Lock or unlock': 'fix freeze cannot move',
   'Make a file': 'export save pdf jpeg print download',
   'Make places for photos': 'template placeholder empty frame',
-  Match: 'copy style same size format painter',
+  Match: 'copy style same size',
   'Mirror left to right': 'flip reflect turn round',
   'Next piece down': 'select below behind layer',
   'Outlines from a file': 'svg dxf import cut file',
