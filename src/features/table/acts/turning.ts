@@ -1,11 +1,9 @@
 /** A paper turned over: what is printed on its other side is known by the kit it came in. */
 import { exchanged } from '@/core/project/create';
 import { exchangePiece } from '@/core/project/edits/pile';
-import { pictureOf } from '@/features/shared/supplyFiles';
 import { gathered } from '@/features/table/acts/gathered';
 import { aimed } from '@/features/table/acts/aimed';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
-import { supplyById, supplyWith } from '@/storage/supplies';
 
 const paperAmong = (session: Session) =>
   settledPieces(session, session.selection).find(({ material }) => material.kind === 'paper');
@@ -21,6 +19,11 @@ export async function turnOver(store: SessionStore): Promise<void> {
   const piece = paperAmong(session);
   if (!piece || piece.material.kind !== 'paper') return;
   if (piece.placement.locked) return session.refuse('It is locked.');
+  // The page is named before anything is waited for; files and store weigh too much to be here at once.
+  const [{ pictureOf }, { supplyById, supplyWith }] = await Promise.all([
+    import('@/features/shared/supplyFiles'),
+    import('@/storage/supplies'),
+  ]);
   const back = (await supplyWith(piece.material.asset))?.back;
   const supply = back && (await supplyById(back));
   if (!supply) return session.refuse(`“${piece.name}” is printed on one side only.`);
