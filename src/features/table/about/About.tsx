@@ -15,7 +15,6 @@ import type { Piece } from '@/core/piece/piece';
 import { renamePiece } from '@/core/project/edits/make';
 import { familyName } from '@/core/text/families';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
-import { AtHand } from '@/features/table/about/AtHand';
 import { AboutPage } from '@/features/table/about/AboutPage';
 import { KeepPieces } from '@/features/table/parts/KeepButtons';
 import { useSession } from '@/features/table/room/context';
@@ -27,6 +26,9 @@ import { useHeldFocus } from '@/ui/useHeldFocus';
 import { FieldsAbout, useTyped } from '@/ui/useTyped';
 import { fetched } from '@/ui/fetched';
 
+const AtHand = fetched('What is at hand', () =>
+  import('@/features/table/about/AtHand').then((m) => m.AtHand),
+);
 const CutControls = fetched('Cut', () =>
   import('@/features/table/about/CutControls').then((m) => m.CutControls),
 );

@@ -37,7 +37,7 @@ const SIDES = 22;
 /** What is said of a compartment that holds nothing: what comes into it, and how. */
 const EMPTY: Record<Compartment, string> = {
   photos:
-    'Photos for this page wait here. Drop them anywhere on the table, or bring them in: JPEG, PNG, WebP or HEIC, as many as you like.',
+    'Photos for this page wait here. Drop them on the table, or bring in as many as you like: JPEG, PNG, WebP, HEIC.',
   papers: 'Papers from the cupboard wait here.',
   stamps: 'Stamps arrive as ink.',
   bits: 'Buttons, ribbons, tags.',
@@ -124,7 +124,21 @@ export function Workbox(props: WorkboxProps) {
                 />
               ) : (
                 !(name === 'photos' && counting) && (
-                  <Typography variant="body2" color="text.secondary" sx={{ px: 1, maxWidth: 460 }}>
+                  <Typography
+                    variant="body2"
+                    color="text.secondary"
+                    title={EMPTY[name]}
+                    // No more of it than there is room for.
+                    sx={{
+                      px: 1,
+                      maxWidth: 460,
+                      lineHeight: 1.35,
+                      display: '-webkit-box',
+                      WebkitLineClamp: '4',
+                      WebkitBoxOrient: 'vertical',
+                      overflow: 'hidden',
+                    }}
+                  >
                     {EMPTY[name]}
                   </Typography>
                 )

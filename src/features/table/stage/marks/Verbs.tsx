@@ -153,8 +153,8 @@ interface Seat {
 }
 
 /**
- * Beside the page, one below the other, where there is room and nothing that is selected hangs; else below what is selected,
- * above it, or beside it, wherever the bar covers none of it; at the foot of the stage if nowhere.
+ * Beside the page, one below the other, or under it, where there is room and nothing that is selected hangs; else below what is
+ * selected, above it, or beside it, wherever the bar covers none of it; at the foot of the stage if nowhere.
  */
 function spotFor(extent: Box, page: Box, count: number, wide: number, stage: Size, from: number): Seat {
   const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
@@ -173,6 +173,10 @@ function spotFor(extent: Box, page: Box, count: number, wide: number, stage: Siz
   const bar = { width: count * wide, height: HEIGHT };
   const left = within(extent.x + (extent.width - bar.width) / 2, from + 8, stage.width - bar.width - 10);
   const lying = (place: Omit<Seat, 'upright'>): Seat => ({ ...place, upright: false });
+  // Under the page, where the table is bare and nothing that is selected hangs.
+  const foot = page.y + page.height + BESIDE;
+  if (foot + bar.height < stage.height - 6 && extent.y + extent.height + GAP < foot + BESIDE)
+    return lying({ left, top: Math.max(foot, extent.y + extent.height + GAP) });
   const below = extent.y + extent.height + GAP;
   if (below + bar.height < stage.height - 6) return lying({ left, top: below });
   const above = extent.y - LOOP - bar.height;
