@@ -56,12 +56,7 @@ export function TrailsControls({ pieces, unit }: { pieces: readonly Piece[]; uni
   const begin = (kind: Trail['kind']) => {
     const gathered = tipsIn(store.getState().history.project);
     const trail = SPOOLS.find((spool) => spool.kind === kind)!.begin(inkOn(piece), gathered);
-    if (!trail)
-      return store
-        .getState()
-        .refuse(
-          'There is nothing to stamp yet: bring stamps or brush tips into the workbox out of the cupboard.',
-        );
+    if (!trail) return act.wantTips(store);
     change([...trails, besideEdge(trail)]);
   };
   const full = readOnly || trails.length >= MOST_TRAILS;

@@ -40,6 +40,12 @@ export function toggleLock(store: SessionStore, pieces = chosen(store.getState()
     session.perform(lockPieces(session.surfaceId, pieces, !pieces.every((piece) => piece.placement.locked)));
 }
 
+/** A locked piece is left as it is; a press unlocks it. */
+export const refuseLocked = (store: SessionStore, piece: Piece): void =>
+  store
+    .getState()
+    .refuse('It is locked: unlock it first.', { label: 'Unlock it', run: () => toggleLock(store, [piece]) });
+
 export function toggleHidden(store: SessionStore, pieces = chosen(store.getState())): void {
   const session = store.getState();
   if (pieces.length)

@@ -202,3 +202,15 @@ export function layAlong(store: SessionStore, pieces: readonly Piece[], trails: 
   const { perform, surfaceId, readOnly } = store.getState();
   if (!readOnly) perform(changeTrails(surfaceId, pieces, trails));
 }
+
+/** There is no tip in the workbox: it says so, and leads to where they lie. */
+export const wantTips = (store: SessionStore): void =>
+  store
+    .getState()
+    .refuse(
+      'There is nothing to stamp yet: bring stamps or brush tips into the workbox out of the cupboard.',
+      {
+        label: 'To the stamps',
+        run: () => store.getState().lookInCupboard(['stamp', 'brush']),
+      },
+    );

@@ -5,6 +5,7 @@ import { foldsOn, otherFace } from '@/core/product';
 import { isOpening } from '@/core/page/through';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
+import { refuseLocked } from '@/features/table/acts/changing';
 import { chosen, page } from '@/features/table/acts/choosing';
 
 /** Why nothing goes round here; null where it does. */
@@ -25,7 +26,7 @@ export function layRound(store: SessionStore, both: boolean): void {
   if (why) return session.refuse(why);
   const [piece] = chosen(session);
   if (!piece || session.readOnly) return;
-  if (piece.placement.locked) return session.refuse('It is locked: unlock it first.');
+  if (piece.placement.locked) return refuseLocked(store, piece);
   const { project } = session.history;
   const other = both && !piece.round ? otherFace(project, page(session)) : null;
   session.perform(goRound(page(session), piece, other && { ...other, id: newId(), round: newId() }));

@@ -2,6 +2,7 @@
 import { exchanged } from '@/core/project/create';
 import { exchangePiece } from '@/core/project/edits/pile';
 import { gathered } from '@/features/table/acts/gathered';
+import { refuseLocked } from '@/features/table/acts/changing';
 import { aimed } from '@/features/table/acts/aimed';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
 
@@ -18,7 +19,7 @@ export async function turnOver(store: SessionStore): Promise<void> {
   const session = there.getState();
   const piece = paperAmong(session);
   if (!piece || piece.material.kind !== 'paper') return;
-  if (piece.placement.locked) return session.refuse('It is locked.');
+  if (piece.placement.locked) return refuseLocked(there, piece);
   // The page is named before anything is waited for; files and store weigh too much to be here at once.
   const [{ pictureOf }, { supplyById, supplyWith }] = await Promise.all([
     import('@/features/shared/supplyFiles'),

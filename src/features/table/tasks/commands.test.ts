@@ -88,7 +88,13 @@ test('what cannot be done says why; names are short, and say nothing of keys', (
   };
   expect(asked('m')).toBe('Select a piece first.');
   store.getState().select(['ink']);
+  // It leads on to what would make it possible.
+  const next = () => store.getState().refused!.next!;
   expect(asked('ctrl g')).toBe('Select two pieces first, or more.');
+  expect(next().label).toBe('Select everything');
+  next().run();
+  expect(store.getState().selection.length).toBeGreaterThan(1);
+  store.getState().select(['ink']);
   expect(asked('ctrl shift g')).toBe('Select a group first.');
   for (const { name } of COMMANDS) expect(name).toMatch(/^[^:;,]{3,34}$/);
 });

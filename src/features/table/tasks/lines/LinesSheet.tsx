@@ -60,10 +60,7 @@ export function LinesSheet({ onClose }: { onClose: () => void }) {
     const gathered = tipsIn(now.history.project);
     const begun = SPOOLS.find(({ kind }) => kind === next)!.begin(ink, gathered);
     if (begun) act.setLining(store, { hand: begun });
-    else
-      now.refuse(
-        'There is nothing to stamp yet: bring stamps or brush tips into the workbox out of the cupboard.',
-      );
+    else act.wantTips(store);
   };
   return (
     <SideSheet title="Paint and thread" onClose={onClose}>
