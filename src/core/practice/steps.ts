@@ -25,7 +25,7 @@ const WRITTEN = 3;
 const pieces = ({ surfaces }: Project): Piece[] => surfaces.flatMap(({ pile }) => pile);
 const isPhoto = ({ material }: Piece): boolean => material.kind === 'photo';
 
-/** Whether a paper or a card lies just beneath a photo, reaching out from under it. */
+/** Whether a photo has a mat, or lies on a paper or a card. */
 function isMatted(photo: Piece, beneath: readonly Piece[]): boolean {
   if (photo.finish.mats?.length) return true;
   const own = extentOf(photo.placement);

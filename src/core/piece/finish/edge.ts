@@ -39,6 +39,9 @@ const edgeSchema = object({
   core: number().min(0).max(WIDEST_CORE).required(),
 }).noUnknown();
 
+/** Points of its white inside that a tear begins with. */
+export const FIRST_CORE = 3;
+
 export const NEW_EDGE: Edge = { kind: 'scallop', size: 24, sides: [...EDGE_SIDES], seed: 1, core: 0 };
 
 export interface Edged {

@@ -53,6 +53,19 @@ export const changeMaterial = (surfaceId: string, pieces: readonly Piece[], mate
     'material',
   );
 
+/** Another ink for what is of one ink, each as it is: pictures that are stamped stay what they are. */
+export const inkPieces = (surfaceId: string, pieces: readonly Piece[], colour: string): Edit =>
+  changePieces(
+    `ink ${naming(pieces)}`,
+    surfaceId,
+    idsOf(pieces),
+    (draft) => {
+      if (draft.material.kind === 'art') draft.material.ink = colour;
+      else draft.material = { kind: 'ink', colour };
+    },
+    'material',
+  );
+
 export const changeOutline = (surfaceId: string, pieces: readonly Piece[], outline: Outline): Edit =>
   changePieces(`cut ${naming(pieces)}`, surfaceId, idsOf(pieces), (draft) => {
     draft.outline = outline;

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { IconReplace, type Icon } from '@tabler/icons-react';
 import type { Piece } from '@/core/piece/piece';
-import { changeMaterial } from '@/core/project/edits/make';
+import { inkPieces } from '@/core/project/edits/make';
 import { handyOf, inkAtHand, isPhoto, MOST } from '@/features/table/about/handy';
 import { ExchangePhoto } from '@/features/table/about/ExchangePhoto';
 import { InkField } from '@/features/table/parts/inks/InkField';
@@ -16,7 +16,6 @@ export function AtHand({ pieces }: { pieces: readonly Piece[] }) {
   const free = pieces.filter(({ placement }) => !placement.locked);
   const [first] = free;
   if (!first || readOnly) return null;
-  const one = free.length === 1;
   const ink = inkAtHand(free);
   const offered = handyOf(free);
   const { perform, surfaceId } = store.getState();
@@ -28,15 +27,7 @@ export function AtHand({ pieces }: { pieces: readonly Piece[] }) {
           label="Ink"
           colour={ink}
           disabled={false}
-          onChange={(colour) =>
-            perform(
-              changeMaterial(
-                surfaceId,
-                free,
-                first.material.kind === 'art' ? { ...first.material, ink: colour } : { kind: 'ink', colour },
-              ),
-            )
-          }
+          onChange={(colour) => perform(inkPieces(surfaceId, free, colour))}
         />
       )}
       {offered.length > 0 && (
@@ -50,7 +41,7 @@ export function AtHand({ pieces }: { pieces: readonly Piece[] }) {
               onPress={() => run(store, free)}
             />
           ))}
-          {one && isPhoto(first) && offered.length < MOST && 'asset' in first.material && (
+          {free.length === 1 && isPhoto(first) && offered.length < MOST && 'asset' in first.material && (
             <ExchangePhoto
               piece={first}
               shown={first.material.asset}

@@ -17,6 +17,7 @@ import {
 import type { ReactNode } from 'react';
 import {
   countAlong,
+  FIRST_CORE,
   LARGEST_EDGE,
   NEW_EDGE,
   SMALLEST_EDGE,
@@ -39,8 +40,6 @@ const ICONS: Record<EdgeSide, ReactNode> = {
   bottom: <IconBorderBottom size={20} />,
   left: <IconBorderLeft size={20} />,
 };
-/** A tear begins with a little of its white inside showing. */
-const FIRST_CORE = 3;
 
 export function EdgeControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
   const { store } = useRoom();

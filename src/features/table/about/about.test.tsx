@@ -17,6 +17,29 @@ const about = (pieces: readonly Piece[], chosen = pieces.map(({ id }) => id)): P
 /** The head of a row, which says in short what its panel shows. */
 const head = (row: string) => screen.getByRole('button', { name: new RegExp(`^${row} `) });
 
+describe('At hand', () => {
+  test('another ink for several stamps leaves each its own picture, and is one step', async () => {
+    const stamp = (id: string, sha: string): Piece => ({
+      ...inkPiece(id),
+      role: 'stamp',
+      material: { kind: 'art', asset: sha, ink: '#25232a' },
+    });
+    const second = assetOf(quarters(60, 60), 600, 600);
+    const pieces = [stamp('boat', asset.sha), stamp('gull', second.sha), inkPiece('card')];
+    const ids = pieces.map(({ id }) => id);
+    const { piece, undo } = await seated(<About />, pieces, ids, [asset, second]);
+    const ink = await screen.findByRole('textbox', { name: 'Ink' });
+    fireEvent.change(ink, { target: { value: '#a92f3f' } });
+    fireEvent.keyDown(ink, { key: 'Enter' });
+    expect(piece('boat').material).toEqual({ kind: 'art', asset: asset.sha, ink: '#a92f3f' });
+    expect(piece('gull').material).toEqual({ kind: 'art', asset: second.sha, ink: '#a92f3f' });
+    expect(piece('card').material).toEqual({ kind: 'ink', colour: '#a92f3f' });
+    expect(undo()).toContain('ink');
+    // What is done with one thing alone is not offered for many.
+    expect(screen.queryByRole('button', { name: 'Colour it in' })).toBeNull();
+  });
+});
+
 describe('Place', () => {
   test('takes numbers as people write them, in any unit, and refuses in words; proportions are kept', async () => {
     const { fill, field, piece } = await about([photo()]);

@@ -14,7 +14,7 @@ import {
   IconWaveSawTool,
   type Icon,
 } from '@tabler/icons-react';
-import { NEW_EDGE } from '@/core/piece/finish/edge';
+import { FIRST_CORE, NEW_EDGE } from '@/core/piece/finish/edge';
 import { NEW_MAT } from '@/core/piece/finish/mats';
 import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
@@ -26,14 +26,14 @@ export interface Handy {
   Icon: Icon;
   /** Of which pieces it is thought first. */
   when: (piece: Piece) => boolean;
+  /** It is done with one piece alone. */
+  alone?: true;
   /** Whether it is done already, where it is on or off. */
   on?: (piece: Piece) => boolean;
   run: (store: SessionStore, pieces: readonly Piece[]) => unknown;
 }
 
 export const MOST = 4;
-/** Points of the white inside that a fresh tear shows. */
-const CORE = 3;
 
 export const isPhoto = ({ material }: Piece): boolean => material.kind === 'photo';
 const isPaper = ({ material, outline }: Piece): boolean => material.kind === 'paper' && !('text' in outline);
@@ -63,13 +63,14 @@ const HANDY: readonly Handy[] = [
     run: (store, pieces) =>
       store.getState().perform(
         changeFinish(store.getState().surfaceId, pieces, 'change edge', {
-          edge: pieces.every(isTorn) ? undefined : { ...NEW_EDGE, kind: 'torn', core: CORE },
+          edge: pieces.every(isTorn) ? undefined : { ...NEW_EDGE, kind: 'torn', core: FIRST_CORE },
         }),
       ),
   },
   {
     name: 'Turn over',
     Icon: IconRotate2,
+    alone: true,
     when: isPaper,
     run: (store) => act.turnOver(store),
   },
@@ -94,6 +95,7 @@ const HANDY: readonly Handy[] = [
   {
     name: 'Colour it in',
     Icon: IconBrush,
+    alone: true,
     when: ({ material }) => material.kind === 'art',
     run: (store) => store.getState().openSheet('colourIn'),
   },
@@ -111,7 +113,9 @@ const inkOf = ({ material, outline }: Piece): string | undefined =>
 
 /** What is offered for all of some pieces. */
 export const handyOf = (pieces: readonly Piece[]): readonly Handy[] =>
-  pieces.length ? HANDY.filter(({ when }) => pieces.every(when)).slice(0, MOST) : [];
+  pieces.length
+    ? HANDY.filter(({ when, alone }) => pieces.every(when) && !(alone && pieces.length > 1)).slice(0, MOST)
+    : [];
 
 /** The ink of pieces that are each of one ink: the first one's. */
 export const inkAtHand = (pieces: readonly Piece[]): string | undefined =>
