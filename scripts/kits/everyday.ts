@@ -150,7 +150,7 @@ export const everyday: HouseKit = {
     ],
     ['Mended denim', 'sashiko stitch mend', () => g.sashiko(k('Denim'), k('Page'), 'circles')],
     ['Table top', 'wood grain board', () => w.woodgrain(k('Paper bag'), k('Toast'), 217)],
-    ['Puddles', 'watercolour wash rain', () => w.wash(k('Page'), [k('Rain'), k('Biro'), k('Manila')], 218)],
+    ['Puddles', 'watercolour wash rain', () => w.dabs(k('Page'), [k('Rain'), k('Biro'), k('Manila')], 218)],
     ['Grey morning', 'ombre sky soft', () => w.ombre(k('Page'), k('Rain'), 219)],
     ['Radio tune', 'music stave song', () => g.music(k('Page'), k('Pavement'), k('Asphalt'), 220)],
     [

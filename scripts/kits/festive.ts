@@ -232,13 +232,43 @@ export const festive: HouseKit = {
       'Card lantern',
       'lantern chipboard light',
       1.5,
-      () => b.chipboard(1.8, shape(0), c('Lantern'), c('Flame'), b.PRINTS.stripe!, 516),
+      () =>
+        b.layered(
+          2,
+          [
+            { path: 'M50 2A9 9 0 1 0 50.01 2ZM50 6A5 5 0 1 1 49.99 6Z', hex: c('Midnight') },
+            { path: 'M31 36H69L72 78H28Z', hex: '#fbe3a6' },
+            { path: 'M42 60H58V80H42Z', hex: c('Snow') },
+            { path: 'M50 43C57 50 56 57 50 58C44 57 43 50 50 43Z', hex: c('Lantern') },
+            {
+              path: 'M44 14H56L60 21L76 34V41H73L77 76V83L71 91H29L23 83V76L27 41H24V34L40 21ZM33 41L30 76H70L67 41Z',
+              hex: c('Midnight'),
+            },
+            { path: 'M34 31H66V34.5H34ZM33 82H67V85.5H33Z', hex: c('Gilt') },
+          ],
+          516,
+        ),
     ],
     [
       'Card parcel',
       'gift parcel chipboard',
       1.5,
-      () => b.chipboard(1.4, shape(8), c('Pine'), c('Holly'), b.PRINTS.dots!, 517),
+      () =>
+        b.layered(
+          1.7,
+          [
+            { path: 'M12 42H88V96H12Z', hex: c('Pine'), print: c('Holly'), pattern: b.PRINTS.dots! },
+            { path: 'M43 42H57V96H43Z', hex: c('Berry') },
+            { path: 'M7 30H93V47H7Z', hex: c('Holly'), print: c('Pine'), pattern: b.PRINTS.dots! },
+            { path: 'M43 30H57V47H43Z', hex: c('Berry') },
+            {
+              path: 'M50 30C34 32 18 27 20 15C22 4 40 7 50 30ZM50 30C66 32 82 27 80 15C78 4 60 7 50 30ZM43 26C37 25 27 22 28 16C29 11 38 15 43 26ZM57 26C63 25 73 22 72 16C71 11 62 15 57 26Z',
+              hex: c('Berry'),
+            },
+            { path: 'M44 22H56L58 34H42Z', hex: c('Gilt') },
+          ],
+          517,
+        ),
     ],
     [
       'Frost drops',

@@ -62,8 +62,8 @@ export const garden: HouseKit = {
           strewn: [
             { motif: m('Open rose'), size: 1.7, tone: k('Petal') },
             { motif: m('Poppy'), size: 1.9, tone: k('Peony') },
-            { motif: m('Tulip'), size: 2, tone: k('Marigold') },
-            { motif: m('Daisies'), size: 1.4, tone: k('Primrose') },
+            { motif: m('Dahlia'), size: 1.7, tone: k('Primrose') },
+            { motif: m('Leafy twig'), size: 1.6, tone: k('Moss') },
           ],
           seed: 21,
           lean: 26,
@@ -269,7 +269,21 @@ export const garden: HouseKit = {
       2,
       () => b.felt(1.6, shape(4), c('Bluebell'), c('Linen'), 217),
     ],
-    ['Felt mushroom', 'mushroom felt autumn', 2, () => b.felt(1.4, shape(7), c('Beetroot'), c('Linen'), 218)],
+    [
+      'Felt mushroom',
+      'mushroom felt autumn',
+      2,
+      () =>
+        b.felt(
+          1.5,
+          new Path2D(
+            'M6 54C6 22 28 5 50 5C72 5 94 22 94 54C84 58 74 60 63 61C62 74 65 85 70 96H30C35 85 38 74 37 61C26 60 16 58 6 54Z',
+          ),
+          c('Beetroot'),
+          c('Linen'),
+          218,
+        ),
+    ],
     ['Wooden bird', 'bird wood garden', 2, () => b.woodShape(1.5, shape(11), '#dcb684', '#9f7443', 219)],
     [
       'Garden twine',

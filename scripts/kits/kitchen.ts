@@ -244,7 +244,30 @@ export const kitchen: HouseKit = {
       'Card envelope',
       'envelope chipboard letter',
       1.5,
-      () => b.chipboard(1.5, shape(8), c('Butter'), c('Honey'), b.PRINTS.plain!, 316),
+      () =>
+        b.layered(
+          1.7,
+          [
+            { path: 'M8 22H92Q95 22 95 25V79Q95 82 92 82H8Q5 82 5 79V25Q5 22 8 22Z', hex: c('Butter') },
+            {
+              path: 'M5 82L42 50Q50 44 58 50L95 82Z',
+              hex: c('Flour'),
+              print: c('Butter'),
+              pattern: b.PRINTS.ticks!,
+            },
+            {
+              path: 'M5 22H95L57 57Q50 63 43 57Z',
+              hex: c('Butter'),
+              print: c('Honey'),
+              pattern: b.PRINTS.stripe!,
+            },
+            {
+              path: 'M50 64C40 57 40 46 46.5 46Q49 46 50 49Q51 46 53.5 46C60 46 60 57 50 64Z',
+              hex: c('Jam'),
+            },
+          ],
+          316,
+        ),
     ],
     ['Paper clip', 'clip metal paper', 1.2, () => b.clip('#b9bec4', 317)],
     [

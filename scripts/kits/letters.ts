@@ -1,6 +1,7 @@
 /** One set of letters drawn by us as single lines; each kit gives them a body of its own. Baseline at 100, capitals from 0. */
 import { Path2D, type Canvas } from '@napi-rs/canvas';
 import { fbm, noise, smooth } from '../art/noise';
+import { feltBody, sewn } from './bits/cloth';
 import { blend, lit, plate, rgb, rounded, scaled, tooth, trimmed, grain, type Rgb } from './relief';
 
 /** Line and advance width of each character. */
@@ -143,6 +144,8 @@ interface Make {
   slant?: number;
   /** Bars at its ends, half as long as this. */
   slab?: number;
+  /** Sewn down with a thread of the second colour, so far within its edge, a stitch every so many pixels. */
+  sewn?: { seam: number; step: number };
   /** A broad nib instead of a round one: as broad as this, held at so many degrees. */
   nib?: { broad: number; held: number };
   body: (of: Given) => Omit<Parameters<typeof lit>[0], 'plate'>;
@@ -213,10 +216,11 @@ const MAKES = {
       const cloud = fbm(seed, 3);
       return {
         rise: (_, __, depth) =>
-          depth < r * 0.34
-            ? rounded(depth, r * 0.17)
-            : r * 0.17 - 2.5 + rounded(depth - r * 0.34, r * 0.3) * 0.8,
-        colour: (x, y, depth): Rgb => (depth < r * 0.34 ? b : scaled(a, 0.96 + 0.08 * cloud(x / 60, y / 60))),
+          rounded(depth, r * 0.17) -
+          2.5 * smooth(-2, 1, depth - r * 0.34) +
+          rounded(Math.max(0, depth - r * 0.34), r * 0.3) * 0.8,
+        colour: (x, y, depth): Rgb =>
+          blend(b, scaled(a, 0.96 + 0.08 * cloud(x / 60, y / 60)), smooth(-0.7, 0.7, depth - r * 0.34)),
         gloss: 0.55,
         polish: 30,
       };
@@ -244,18 +248,8 @@ const MAKES = {
   felt: {
     weight: 25,
     wide: 1.06,
-    body: ({ a, b, seed }) => {
-      const [fuzz, hair] = [fbm(seed, 4), noise(seed + 5)];
-      const sewn = (x: number, y: number, depth: number) =>
-        Math.abs(depth - 12) < 2.6 && Math.sin(x / 4.6 + y / 3.7) > -0.25;
-      return {
-        rise: (x, y, depth) =>
-          rounded(depth, 8) +
-          fuzz(x / 5, y / 5) * 4 +
-          (sewn(x, y, depth) ? 3 : -2 * Math.exp(-(((depth - 12) / 4) ** 2))),
-        colour: (x, y, depth): Rgb => (sewn(x, y, depth) ? b : scaled(a, 0.86 + 0.3 * hair(x / 3, y / 2.4))),
-      };
-    },
+    sewn: { seam: 12, step: 25 },
+    body: ({ a, seed }) => feltBody(a, seed),
   },
   // Soft and blown up, its seam pressed flat.
   puffy: {
@@ -265,8 +259,8 @@ const MAKES = {
       const cloud = fbm(seed, 3);
       return {
         rise: (x, y, depth) =>
-          depth < 6 ? 2 : 2 + rounded(depth - 6, r - 6) * 0.95 + cloud(x / 40, y / 40) * 3,
-        colour: (_, __, depth): Rgb => (depth < 6 ? b : a),
+          2 + rounded(Math.max(0, depth - 6), r - 6) * 0.95 + cloud(x / 40, y / 40) * 3 * smooth(5, 8, depth),
+        colour: (_, __, depth): Rgb => blend(b, a, smooth(5.3, 6.7, depth)),
         gloss: 0.3,
         polish: 14,
       };
@@ -284,7 +278,7 @@ const MAKES = {
       return {
         rise: (x, y, depth) => Math.min(9, depth * 1.4) + face(x, y) * 4,
         colour: (x, y, depth): Rgb =>
-          scaled(depth < 5 ? rgb('#d9cdb8') : ticks(x, y) ? b : a, 1 + face(x, y)),
+          scaled(blend(rgb('#d9cdb8'), ticks(x, y) ? b : a, smooth(4.3, 5.3, depth)), 1 + face(x, y)),
       };
     },
   },
@@ -350,7 +344,7 @@ function endsOf(data: string): [number, number][] {
 /** One letter. */
 export function letter(character: string, { body, hex, second, tall }: Alphabet, seed: number): Canvas {
   const [data, width] = LETTERS[character]!;
-  const { weight, sawn, wide = 1, slant = 0, slab, nib, body: made }: Make = MAKES[body];
+  const { weight, sawn, wide = 1, slant = 0, slab, nib, sewn: by, body: made }: Make = MAKES[body];
   const k = (tall * 300) / 100;
   const broad = nib?.broad ?? 0;
   const lean = Math.tan((slant * Math.PI) / 180);
@@ -383,5 +377,5 @@ export function letter(character: string, { body, hex, second, tall }: Alphabet,
     }
   });
   const of = made({ r: ((weight + broad / 2) * k) / 2, a: rgb(hex), b: rgb(second), seed });
-  return trimmed(lit({ plate: p, ...of }), 4);
+  return trimmed(by ? sewn(p, of, second, by.seam, by.step, seed) : lit({ plate: p, ...of }), 4);
 }

@@ -167,7 +167,7 @@ export const little: HouseKit = {
     [
       'Finger paint',
       'watercolour wash soft',
-      () => w.wash(k('Milk'), [k('Apricot'), k('Duck egg'), k('Cheek')], 317),
+      () => w.dabs(k('Milk'), [k('Apricot'), k('Duck egg'), k('Cheek')], 317),
     ],
     ['Nap time', 'ombre soft blue', () => w.ombre(k('Milk'), k('Nap blue'), 318)],
     ['Toy box', 'wood grain board', () => w.woodgrain(k('Biscuit'), k('Cocoa'), 319)],

@@ -3,6 +3,7 @@ import * as b from './bits';
 import { borders, keepsakes, mounts, type Keepsakes } from './common';
 import { QUIET_STAMPS } from './engrave/quiet';
 import { SEA } from './engrave/sea';
+import { starPath } from './icons/pen';
 import { QUIET } from './icons/quiet';
 import { inkFinder, inksOf, motifFinder, type HouseKit } from './kit';
 import * as g from './papers/geometry';
@@ -255,7 +256,12 @@ export const quiet: HouseKit = {
       1.5,
       () => b.chipboard(1.5, shape(1), c('Graphite'), c('Slate'), b.PRINTS.plain!, 418),
     ],
-    ['Felt star', 'star felt grey', 2, () => b.felt(1.2, shape(6), c('Stone'), c('Paper'), 419)],
+    [
+      'Felt star',
+      'star felt grey',
+      2,
+      () => b.felt(1.4, new Path2D(starPath(50, 52, 48, 27, 5)), c('Stone'), c('Paper'), 419),
+    ],
     ['Ink splash', 'splatter ink drop', 0, () => b.splatter(1.8, c('Graphite'), 420)],
     [
       'Torn linen',

@@ -39,7 +39,10 @@ export function plate(width: number, height: number, draw: (context: SKRSContext
   const { data } = context.getImageData(0, 0, width, height);
   const cover = new Float32Array(width * height);
   for (let i = 0; i < cover.length; i++) cover[i] = data[4 * i + 3]! / 255;
-  return { width, height, cover, depth: depthOf(cover, width, height) };
+  const depth = depthOf(cover, width, height);
+  // Measured from whole pixels, an edge aslant has steps; its slope shall have none.
+  smoothed(depth, cover, width, height, 1);
+  return { width, height, cover, depth };
 }
 
 /** Exact Euclidean distance to the nearest uncovered pixel (Felzenszwalb & Huttenlocher 2012). */
@@ -97,8 +100,8 @@ export interface Body {
   polish?: number;
   /** How much of it one cannot see through, 0 to 1, everywhere or by place. */
   opacity?: number | ((x: number, y: number, depth: number) => number);
-  /** Polished metal: it shows the room about it, a window above and a dark table below. */
-  mirror?: boolean;
+  /** How much it shows of the room about it, a window above and a dark table below: 1 polished metal. */
+  mirror?: number;
 }
 
 const unit = ([x, y, z]: Rgb): Rgb => {
@@ -120,13 +123,21 @@ function roomIn(nx: number, ny: number, nz: number): number {
 }
 
 /** The body as one sees it: diffuse light, a shine, and darkness in its hollows. */
-export function lit({ plate: p, rise, colour, gloss = 0, polish = 24, opacity = 1, mirror }: Body): Canvas {
+export function lit({
+  plate: p,
+  rise,
+  colour,
+  gloss = 0,
+  polish = 24,
+  opacity = 1,
+  mirror = 0,
+}: Body): Canvas {
   const solid = typeof opacity === 'number' ? () => opacity : opacity;
   const { width, height, cover, depth } = p;
   const heights = new Float32Array(width * height);
   for (let y = 0, i = 0; y < height; y++)
     for (let x = 0; x < width; x++, i++) heights[i] = cover[i]! > 0.02 ? rise(x, y, depth[i]!) : 0;
-  if (mirror) smoothed(heights, cover, width, height);
+  if (mirror) smoothed(heights, cover, width, height, 2);
   const around = softened(heights, width, height, Math.max(3, Math.round(width / 90)));
   const canvas = createCanvas(width, height);
   const context = canvas.getContext('2d');
@@ -147,7 +158,9 @@ export function lit({ plate: p, rise, colour, gloss = 0, polish = 24, opacity = 
       const shine =
         gloss > 0 ? gloss * Math.max(0, (nx * HALF[0] + ny * HALF[1] + HALF[2]) / l) ** polish : 0;
       const hollow = Math.max(0.55, 1 - Math.max(0, around[i]! - h) * 0.05);
-      const light = (mirror ? roomIn(nx / l, ny / l, 1 / l) : 0.42 + 0.58 * diffuse) * hollow;
+      const light =
+        ((1 - mirror) * (0.42 + 0.58 * diffuse) + (mirror && mirror * roomIn(nx / l, ny / l, 1 / l))) *
+        hollow;
       const [r, g, b] = colour(x, y, depth[i]!);
       data[4 * i] = Math.min(255, r * light + 255 * shine);
       data[4 * i + 1] = Math.min(255, g * light + 255 * shine);
@@ -158,16 +171,22 @@ export function lit({ plate: p, rise, colour, gloss = 0, polish = 24, opacity = 
   return canvas;
 }
 
-/** A polished face has no steps: its heights are blurred within it. */
-function smoothed(heights: Float32Array, cover: Float32Array, width: number, height: number): void {
+/** Heights blurred within what is covered, in place. */
+function smoothed(
+  heights: Float32Array,
+  cover: Float32Array,
+  width: number,
+  height: number,
+  radius: number,
+): void {
   const whole = heights.map((h, i) => (cover[i]! >= 0.5 ? h : 0));
   const [sum, weight] = [
-    softened(whole, width, height, 2),
+    softened(whole, width, height, radius),
     softened(
       cover.map((c) => (c >= 0.5 ? 1 : 0)),
       width,
       height,
-      2,
+      radius,
     ),
   ];
   for (let i = 0; i < heights.length; i++) if (weight[i]! > 0.01) heights[i] = sum[i]! / weight[i]!;

@@ -145,16 +145,31 @@ export const ledger = (a: Ink, b: Ink, c: Ink): string =>
   );
 export const grid = (a: Ink, b: Ink): string =>
   sheet(a, 27, 27, `<path d="M0 13.5H27M13.5 0V27" ${stroke(b, 0.8)}/>`);
+/** Dots, stars and crumbs strewn as evenly as a hand can: each falls where it is farthest from all that lies there. */
 export const confetti = (a: Ink, inks: readonly Ink[], seed: number): string => {
   const next = random(seed);
-  const bits = Array.from({ length: 34 }, (_, k) => {
-    const [x, y, r] = [6 + next() * 132, 6 + next() * 132, 1.4 + next() * 3];
-    const ink = inks[k % inks.length]!;
-    return k % 3 === 0
+  const side = 432;
+  const lain: { x: number; y: number; r: number }[] = [];
+  const bits = Array.from({ length: 210 }, (_, k) => {
+    const r = 1.3 + 3.4 * next() ** 1.6;
+    const tries = Array.from({ length: 14 }, () => {
+      const [x, y] = [7 + next() * (side - 14), 7 + next() * (side - 14)];
+      const far = Math.min(
+        ...lain.map((one) => {
+          const [dx, dy] = [Math.abs(one.x - x), Math.abs(one.y - y)];
+          return Math.hypot(Math.min(dx, side - dx), Math.min(dy, side - dy)) - one.r - r;
+        }),
+      );
+      return { x, y, far };
+    });
+    const { x, y } = tries.reduce((best, one) => (one.far > best.far ? one : best));
+    lain.push({ x, y, r });
+    const ink = inks[Math.floor(next() * inks.length)]!;
+    return k % 4 === 0
       ? `<path d="${starPath(x, y, r * 1.7, r * 0.75, 5, next() * 72)}" ${fill(ink)}/>`
       : `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="${r.toFixed(1)}" ${fill(ink)}/>`;
   });
-  return sheet(a, 144, 144, bits.join(''));
+  return sheet(a, side, side, bits.join(''));
 };
 /** One repeat of a cut edge, from the right at x + w to the left at x, `base` being where the card ends, and its holes. */
 interface Cut {

@@ -1,7 +1,22 @@
 /** Ribbon, bows, thread, twine and felt. */
+import type { Point } from '@/core/geometry/matrix';
+import { ringsAround } from '@/core/pixels/squares';
 import { Path2D, type Canvas } from '@napi-rs/canvas';
 import { fbm, noise } from '../../art/noise';
-import { blend, inch, lit, pileUp, plate, rgb, rounded, scaled, trimmed, type Rgb } from '../relief';
+import {
+  blend,
+  inch,
+  lit,
+  pileUp,
+  plate,
+  rgb,
+  rounded,
+  scaled,
+  trimmed,
+  type Body,
+  type Plate,
+  type Rgb,
+} from '../relief';
 import { PAD } from './pad';
 
 /** A few strands of thread lying side by side, seen from above. */
@@ -193,27 +208,83 @@ export function bow(size: number, hex: string, second: string, weave: Weave, see
     ]),
   );
 }
+/** Felt: soft over its edge, its fibres lying every way. */
+export function feltBody(base: Rgb, seed: number): Pick<Body, 'rise' | 'colour'> {
+  const fuzz = fbm(seed, 4);
+  const hair = noise(seed + 5);
+  const fibre = (x: number, y: number) =>
+    hair((x + 9 * fuzz(x / 40, y / 40)) / 1.6, y / 4.5) * 0.5 +
+    hair(x / 5, (y + 9 * fuzz(y / 40, x / 40)) / 1.6) * 0.5;
+  return {
+    rise: (x, y, depth) => rounded(depth, 11) * 0.8 + fibre(x, y) * 2.1 + fuzz(x / 22, y / 22) * 4,
+    colour: (x, y) => scaled(base, 0.88 + 0.26 * fibre(x, y)),
+  };
+}
+
+/** Cloth sewn down with a running stitch `seam` pixels within its edge, one beginning every `step` pixels. */
+export function sewn(
+  p: Plate,
+  { rise, colour }: Pick<Body, 'rise' | 'colour'>,
+  thread: string,
+  seam: number,
+  step: number,
+  seed: number,
+): Canvas {
+  const cloth = lit({
+    plate: p,
+    rise: (x, y, depth) => rise(x, y, depth) - 3 * Math.exp(-(((depth - seam) / (0.4 * seam)) ** 2)),
+    colour,
+  });
+  const [thick, long] = [step * 0.2, step * 0.6];
+  const one = yarn(
+    plate(Math.ceil(long + 2 * thick), Math.ceil(2 * thick), (g) => {
+      g.lineWidth = thick;
+      g.moveTo(thick, thick);
+      g.lineTo(long + thick, thick);
+      g.stroke();
+    }),
+    thick / 1.9,
+    thread,
+    seed,
+  );
+  const inner = Float32Array.from(p.depth, (depth) => 0.5 + (depth - seam) / (2 * seam));
+  const stitches = ringsAround(inner, p.width, p.height).flatMap((ring) => along(ring, step));
+  return pileUp(p.width, p.height, [
+    { of: cloth, x: p.width / 2, y: p.height / 2 },
+    ...stitches.map((at) => ({ of: one, ...at, lift: 2 })),
+  ]);
+}
+
 /** A patch of felt sewn round its edge. */
 export function felt(size: number, shape: Path2D, hex: string, thread: string, seed: number): Canvas {
   const s = inch(size);
-  const fuzz = fbm(seed, 4);
-  const hair = noise(seed + 5);
-  const [a, b] = [rgb(hex), rgb(thread)];
   const p = plate(s + 2 * PAD, s + 2 * PAD, (g) => {
     g.translate(PAD, PAD);
     g.scale(s / 100, s / 100);
     g.fill(shape, 'evenodd');
   });
-  const seam = (x: number, y: number, depth: number) =>
-    Math.abs(depth - 16) < 3.4 && Math.sin(x / 5.2 + y / 4.1) > -0.25;
-  return trimmed(
-    lit({
-      plate: p,
-      rise: (x, y, depth) =>
-        rounded(depth, 9) +
-        fuzz(x / 5, y / 5) * 5 +
-        (seam(x, y, depth) ? 3 : -2.5 * Math.exp(-(((depth - 16) / 6) ** 2))),
-      colour: (x, y, depth) => (seam(x, y, depth) ? b : scaled(a, 0.84 + 0.34 * hair(x / 3, y / 2.4))),
-    }),
-  );
+  return trimmed(sewn(p, feltBody(rgb(hex), seed), thread, 17, 34, seed));
+}
+/** Places about `step` apart along a ring, each with its direction in degrees; none for a ring too short to sew. */
+function along(ring: readonly Point[], step: number): { x: number; y: number; turn: number }[] {
+  const lengths = ring.map((p, i) => Math.hypot(p.x - ring.at(i - 1)!.x, p.y - ring.at(i - 1)!.y));
+  const whole = lengths.reduce((sum, length) => sum + length, 0);
+  const count = Math.round(whole / step);
+  if (count < 6) return [];
+  const at = (s: number): Point => {
+    let left = ((s % whole) + whole) % whole;
+    const i = lengths.findIndex((length) => (left -= length) <= 0);
+    const [to, from] = [ring.at(i)!, ring.at(i - 1)!];
+    const t = 1 + left / (lengths.at(i) || 1);
+    return { x: from.x + (to.x - from.x) * t, y: from.y + (to.y - from.y) * t };
+  };
+  return Array.from({ length: count }, (_, i) => {
+    const s = (i * whole) / count;
+    const [a, b] = [at(s - 8), at(s + 8)];
+    return {
+      x: (a.x + b.x) / 2,
+      y: (a.y + b.y) / 2,
+      turn: (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI,
+    };
+  });
 }

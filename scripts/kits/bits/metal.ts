@@ -1,6 +1,6 @@
 /** Brads, eyelets, clips and staples. */
 import { Path2D, type Canvas } from '@napi-rs/canvas';
-import { noise } from '../../art/noise';
+import { noise, smooth } from '../../art/noise';
 import { inch, lit, pileUp, plate, rgb, rounded, scaled, trimmed } from '../relief';
 import { PAD } from './pad';
 
@@ -22,13 +22,22 @@ export function brad(size: number, hex: string, seed: number, shape?: Path2D): C
         g.fill();
       }
     }),
-    rise: (_, __, depth) => rounded(depth, d * 0.4) * 0.8,
-    colour: (x, y) => scaled(base, 1.02 + 0.03 * scratches((x + y * 0.6) / 2, (y - x * 0.4) / 60)),
-    gloss: 0.5,
-    polish: 60,
-    mirror: true,
+    // A low dome over a turned rim.
+    rise: (_, __, depth) =>
+      rounded(depth, 3) + dome(Math.max(0, depth - 3) / (d / 2), shape ? 0.5 : 1) * d * 0.2,
+    colour: (x, y, depth) =>
+      scaled(
+        base,
+        1.04 - 0.2 * smooth(6, 3, depth) + 0.03 * scratches((x + y * 0.6) / 2, (y - x * 0.4) / 60),
+      ),
+    gloss: 0.62,
+    polish: 34,
+    mirror: 0.22,
   });
 }
+/** Height of a dome, 0 to 1, by how far in from its rim, 0 to `top`. */
+const dome = (inwards: number, top: number): number =>
+  Math.sqrt(Math.max(0, 1 - (1 - Math.min(1, inwards / top)) ** 2));
 /** Wire of radius r (inches) along path data in a box of w x h inches. */
 export function wire(
   w: number,
@@ -55,7 +64,7 @@ export function wire(
       colour: (x, y) => scaled(base, 1 + 0.03 * scratch(x / 5, y / 5)),
       gloss: gloss * 0.6,
       polish: 40,
-      mirror: true,
+      mirror: 1,
     }),
   );
 }
@@ -99,7 +108,7 @@ export function safetyPin(hex: string, seed: number): Canvas {
     colour: () => base,
     gloss: 0.4,
     polish: 50,
-    mirror: true,
+    mirror: 1,
   });
   return trimmed(
     pileUp(bow.width + 60, Math.max(bow.height, cap.height) + 30, [
@@ -125,6 +134,6 @@ export function eyelet(size: number, hex: string, seed: number): Canvas {
     colour: (x, y) => scaled(base, 1 + 0.03 * scratch(x / 4, y / 4)),
     gloss: 0.45,
     polish: 50,
-    mirror: true,
+    mirror: 1,
   });
 }

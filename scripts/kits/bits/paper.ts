@@ -1,7 +1,7 @@
 /** Washi tape, tags, scraps, chipboard, doilies, bunting and paper flowers. */
 import { Path2D, type Canvas } from '@napi-rs/canvas';
 import { random } from '@/core/random';
-import { fbm } from '../../art/noise';
+import { fbm, smooth } from '../../art/noise';
 import { blend, inch, lit, pileUp, plate, rgb, rounded, scaled, tooth, trimmed } from '../relief';
 import { twine } from './cloth';
 import { eyelet } from './metal';
@@ -175,28 +175,56 @@ export function flower(
     ]),
   );
 }
-/** Chipboard with a printed face and a pale, cut edge. */
-export function chipboard(
+/** What a die-cut is cut from: its shape in a square of 100 x 100, and its face. */
+export interface Cut {
+  shape: Path2D;
+  hex: string;
+  print?: string;
+  pattern?: Print;
+}
+/** Chipboard with a printed face and a pale, cut edge, on a square of its size. */
+function board(size: number, { shape, hex, print = hex, pattern = () => 0 }: Cut, seed: number): Canvas {
+  const s = inch(size);
+  const [a, b, core] = [rgb(hex), rgb(print), rgb('#d9cdb8')];
+  const face = tooth(seed, 0.09);
+  return lit({
+    plate: plate(s + 2 * PAD, s + 2 * PAD, (g) => {
+      g.translate(PAD, PAD);
+      g.scale(s / 100, s / 100);
+      g.fill(shape, 'evenodd');
+    }),
+    rise: (x, y, depth) => Math.min(8, depth * 1.4) + face(x, y) * 4,
+    colour: (x, y, depth) =>
+      scaled(blend(core, blend(a, b, pattern(x, y)), smooth(4.3, 5.3, depth)), 1 + face(x, y)),
+  });
+}
+export const chipboard = (
   size: number,
   shape: Path2D,
   hex: string,
   print: string,
   pattern: Print,
   seed: number,
+): Canvas => trimmed(board(size, { shape, hex, print, pattern }, seed));
+
+/** Die-cuts glued over each other, the first at the bottom. */
+export function layered(
+  size: number,
+  cuts: readonly (Omit<Cut, 'shape'> & { path: string })[],
+  seed: number,
 ): Canvas {
-  const s = inch(size);
-  const [a, b, core] = [rgb(hex), rgb(print), rgb('#d9cdb8')];
-  const face = tooth(seed, 0.09);
+  const s = inch(size) + 2 * PAD;
   return trimmed(
-    lit({
-      plate: plate(s + 2 * PAD, s + 2 * PAD, (g) => {
-        g.translate(PAD, PAD);
-        g.scale(s / 100, s / 100);
-        g.fill(shape, 'evenodd');
-      }),
-      rise: (x, y, depth) => Math.min(8, depth * 1.4) + face(x, y) * 4,
-      colour: (x, y, depth) => scaled(depth < 5 ? core : blend(a, b, pattern(x, y)), 1 + face(x, y)),
-    }),
+    pileUp(
+      s,
+      s,
+      cuts.map(({ path, ...cut }, i) => ({
+        of: board(size, { ...cut, shape: new Path2D(path) }, seed + i),
+        x: s / 2,
+        y: s / 2,
+        lift: 6,
+      })),
+    ),
   );
 }
 /** A scrap torn from printed paper: its core shows white along the tear. */
@@ -212,15 +240,14 @@ export function scrap(
   const rough = fbm(seed, 5);
   const p = plate(sw + 2 * PAD, sh + 2 * PAD, (g) => {
     g.beginPath();
-    const steps = 260;
+    const steps = Math.round((sw + sh) / 3);
     for (let i = 0; i < steps; i++) {
       const a = (2 * Math.PI * i) / steps;
       const k = Math.max(Math.abs(Math.cos(a)), Math.abs(Math.sin(a)));
-      const r = 0.9 + 0.2 * (rough(6 + 3 * Math.cos(a) * 4, 6 + 3 * Math.sin(a) * 4) - 0.5);
-      g.lineTo(
-        sw / 2 + PAD + ((Math.cos(a) / k) * sw * r) / 2,
-        sh / 2 + PAD + ((Math.sin(a) / k) * sh * r) / 2,
-      );
+      // As deep a tear at a long side as at a short one.
+      const [px, py] = [(Math.cos(a) / k) * (sw / 2), (Math.sin(a) / k) * (sh / 2)];
+      const bite = 6 + 0.3 * inch(Math.min(0.5, h / 3, w / 3)) * rough(6 + px / 60, 6 + py / 60);
+      g.lineTo(sw / 2 + PAD + px * (1 - (2 * bite) / sw), sh / 2 + PAD + py * (1 - (2 * bite) / sh));
     }
     g.fill();
   });

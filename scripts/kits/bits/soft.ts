@@ -128,19 +128,15 @@ export function sequins(hexes: readonly string[], seed: number): Canvas {
         g.arc(c, c, d * 0.09, 0, 7, true);
         g.fill('evenodd');
       }),
-      rise: (x, y, depth) => {
-        const a = Math.atan2(y - c, x - c);
-        const r = Math.hypot(x - c, y - c) / (d / 2);
-        return (
-          rounded(depth, 3) +
-          (r > 0.45 ? Math.abs((((a * 6) / Math.PI + 40) % 1) - 0.5) * 7 : 0) +
-          lean * (x - c) * 0.12
-        );
+      // A shallow cup, pressed from foil: its light runs from the middle in two fans.
+      rise: (x, y, depth) => rounded(depth, 2) - 0.1 * d * (1 - (Math.hypot(x - c, y - c) / (d / 2)) ** 2),
+      colour: (x, y) => {
+        const fan = Math.abs(Math.cos(Math.atan2(y - c, x - c) - lean)) ** 5;
+        const ring = smooth(0.03, 0, Math.abs(Math.hypot(x - c, y - c) / d - 0.2));
+        return blend(scaled(base, 0.74 + 0.5 * fan), [255, 255, 255], 0.42 * fan ** 3 + 0.12 * ring);
       },
-      colour: () => base,
-      gloss: 0.7,
-      polish: 14,
-      mirror: true,
+      gloss: 0.3,
+      polish: 20,
     });
   };
   return trimmed(
@@ -151,7 +147,7 @@ export function sequins(hexes: readonly string[], seed: number): Canvas {
         const a = 2.39996 * i;
         const r = side * 0.44 * Math.sqrt((i + 0.4) / 17);
         return {
-          of: one(hexes[i % hexes.length]!, 0.2 + 0.1 * next(), next() - 0.5),
+          of: one(hexes[i % hexes.length]!, 0.2 + 0.1 * next(), 3 * next()),
           x: side / 2 + 60 + r * Math.cos(a) + 12 * (next() - 0.5),
           y: side / 2 + 60 + r * Math.sin(a) + 12 * (next() - 0.5),
           turn: 360 * next(),
@@ -168,6 +164,12 @@ export function clearTape(length: number, width: number, hex: string, seed: numb
   const base = rgb(hex);
   const bubbles = fbm(seed, 4);
   const streaks = noise(seed + 1);
+  const glare = (x: number, y: number) => {
+    const along = (x - 0.5 * y) / w + 0.03 * bubbles(x / 90, y / 90);
+    return (
+      0.5 * smooth(0.07, 0.03, Math.abs(along - 0.26)) + 0.3 * smooth(0.03, 0.01, Math.abs(along - 0.39))
+    );
+  };
   return lit({
     plate: plate(w + 2 * PAD, h + 2 * PAD, (g) => {
       g.beginPath();
@@ -185,12 +187,14 @@ export function clearTape(length: number, width: number, hex: string, seed: numb
       }
       g.fill();
     }),
-    rise: (x, y) => (bubbles(x / 50, y / 50) - 0.5) * 16,
-    colour: (x, y) => scaled(base, 0.97 + 0.05 * streaks(x / 60, y / 2)),
-    gloss: 0.5,
-    polish: 12,
+    rise: (x, y) => (bubbles(x / 180, y / 70) - 0.5) * 9,
+    // Light lies on it in two soft bands aslant; where air is caught beneath it stays pale.
+    colour: (x, y) => blend(scaled(base, 0.97 + 0.03 * streaks(x / 90, y / 2)), [255, 255, 255], glare(x, y)),
     opacity: (x, y, depth) =>
-      0.3 + 0.22 * smooth(6, 0, depth) + 0.16 * smooth(0.6, 0.75, bubbles(x / 30, y / 30)),
+      0.3 +
+      0.2 * smooth(3, 0, depth) +
+      0.3 * glare(x, y) +
+      0.12 * smooth(0.62, 0.66, bubbles(x / 60, y / 26)),
   });
 }
 

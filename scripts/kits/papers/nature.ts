@@ -27,32 +27,100 @@ function deformed(points: readonly P[], times: number, far: number, next: () => 
 const path = (points: readonly P[], dx = 0, dy = 0): string =>
   `M${points.map(([x, y]) => `${n(x + dx)} ${n(y + dy)}`).join('L')}Z`;
 
-/** Washes of watercolour in several inks, with the darker rim where a wash dries. */
+/** The same ring, flowing: each corner rounded between the middles of its sides. */
+const flowing = (points: readonly P[]): string => {
+  const middle = (i: number): string => {
+    const [[ax, ay], [bx, by]] = [points[i % points.length]!, points[(i + 1) % points.length]!];
+    return `${n((ax + bx) / 2)} ${n((ay + by) / 2)}`;
+  };
+  return `M${middle(points.length - 1)}${points.map(([x, y], i) => `Q${n(x)} ${n(y)} ${middle(i)}`).join('')}Z`;
+};
+
+/** A shape as water leaves it: coats that dried one within the other, and the pigment gathered along its rim. */
+function watered(
+  ring: readonly P[],
+  ink: Ink,
+  coats: number,
+  strength: number,
+  shrink: number,
+  next: () => number,
+): string {
+  const [x, y] = [0, 1].map((k) => ring.reduce((sum, p) => sum + p[k]!, 0) / ring.length) as [number, number];
+  const coat = (k: number): string => {
+    const f = 1 - shrink * k;
+    const [dx, dy] = [shrink * 60 * (next() - 0.5), shrink * 60 * (next() - 0.5)];
+    const within = ring.map(([px, py]): P => [x + (px - x) * f + k * dx, y + (py - y) * f + k * dy]);
+    return `<path d="${flowing(within)}" ${fill(ink, ` opacity="${strength}"`)}/>`;
+  };
+  return (
+    Array.from({ length: coats }, (_, k) => coat(k)).join('') +
+    `<path d="${flowing(ring)}" ${stroke(ink, 4, ' opacity="0.1"')}/>` +
+    `<path d="${flowing(ring)}" ${stroke(ink, 1.1, ' opacity="0.3"')}/>`
+  );
+}
+
+/** Dabs of watercolour in rows, no two alike, set down by a loaded brush. */
+export function dabs(ground: Ink, inks: readonly Ink[], seed: number): string {
+  const next = random(seed);
+  const [across, down] = [8, 9];
+  let out = '';
+  let last = -1;
+  for (let row = 0; row < down; row++)
+    for (let column = -1; column <= across; column++) {
+      const [x, y] = [
+        ((column + 0.5 + (row % 2 ? 0.25 : -0.25) + 0.1 * (next() - 0.5)) * SIDE) / across,
+        ((row + 0.5 + 0.1 * (next() - 0.5)) * SIDE) / down,
+      ];
+      const r = 40 + 7 * next();
+      const [flat, turn] = [0.78 + 0.2 * next(), 6.28 * next()];
+      const corners = Array.from({ length: 8 }, (_, i): P => {
+        const a = (2 * Math.PI * i) / 8;
+        return [
+          x + r * Math.cos(a) * Math.cos(turn) - r * flat * Math.sin(a) * Math.sin(turn),
+          y + r * Math.cos(a) * Math.sin(turn) + r * flat * Math.sin(a) * Math.cos(turn),
+        ];
+      });
+      last = (last + 1 + Math.floor(next() * (inks.length - 1))) % inks.length;
+      out += watered(deformed(corners, 1, 0.3, next), inks[last]!, 2, 0.3, 0.06 + 0.06 * next(), next);
+    }
+  return sheet(ground, SIDE, SIDE, '', out);
+}
+
+/** Broad washes laid one below the other while the last was still damp: hills in haze, or a shore. */
 export function wash(ground: Ink, inks: readonly Ink[], seed: number): string {
   const next = random(seed);
+  const height = fbm(seed, 4);
+  const bands = 9;
   let out = '';
-  for (let k = 0; k < 16; k++) {
-    const [cx, cy] = [
-      ((k % 4) + 0.1 + 0.8 * next()) * (SIDE / 4),
-      (Math.floor(k / 4) + 0.1 + 0.8 * next()) * (SIDE / 4),
-    ];
-    const r = 80 + 90 * next();
-    const ink = inks[Math.floor(next() * inks.length)]!;
-    const base = deformed(
-      Array.from({ length: 9 }, (_, i): P => {
-        const a = (2 * Math.PI * i) / 9;
-        return [cx + r * Math.cos(a), cy + r * Math.sin(a)];
-      }),
-      2,
-      0.34,
-      next,
-    );
-    for (let layer = 0; layer < 5; layer++)
-      out += `<path d="${path(deformed(base, 2, 0.42, next))}" ${fill(ink, ' opacity="0.1"')}/>`;
-    out += `<path d="${path(deformed(base, 1, 0.3, next))}" ${stroke(ink, 1.3, ' opacity="0.22"')}/>`;
+  for (let k = 0; k < bands; k++) {
+    const ink = inks[k % inks.length]!;
+    const [top, swell] = [(k / (bands - 0.5)) * SIDE - 20, 50 + 60 * next()];
+    const edge = (shift: number, rough: number): P[] =>
+      Array.from({ length: 75 }, (_, i): P => {
+        const x = -30 + (i * (SIDE + 60)) / 74;
+        return [
+          x,
+          top +
+            shift +
+            swell * 2 * (height(x / 330 + 9 * k, 3 * k) - 0.5) +
+            rough * (height(x / 26, k + shift) - 0.5),
+        ];
+      });
+    const foot = top + SIDE * (0.24 + 0.16 * next());
+    const hem = Array.from({ length: 14 }, (_, i): P => {
+      const x = SIDE + 30 - (i * (SIDE + 60)) / 13;
+      return [x, foot + 70 * (height(x / 200, 40 + k) - 0.5)];
+    });
+    for (let coat = 0; coat < 4; coat++)
+      out += `<path d="${flowing([...edge(coat * (9 + 12 * next()), 16), ...hem.map(([x, y]): P => [x, y - coat * 44])])}" ${fill(ink, ' opacity="0.13"')}/>`;
+    // The pigment that was carried to the rim, and drops that ran ahead of it.
+    const rim = edge(0, 16)
+      .map(([x, y], i) => `${i ? 'L' : 'M'}${n(x)} ${n(y)}`)
+      .join('');
+    out += `<path d="${rim}" ${stroke(ink, 5, ' opacity="0.09"')}/><path d="${rim}" ${stroke(ink, 1.2, ' opacity="0.32"')}/>`;
     for (let i = 0; i < 9; i++) {
-      const [a, q, s] = [6.28 * next(), r * (0.7 + 0.8 * next()), 1.2 + 3.2 * next() ** 2];
-      out += `<circle cx="${n(cx + q * Math.cos(a))}" cy="${n(cy + q * Math.sin(a))}" r="${n(s)}" ${fill(ink, ' opacity="0.28"')}/>`;
+      const [x, y, r] = [SIDE * next(), top - 10 - 60 * next(), 0.9 + 4 * next() ** 3];
+      out += `<circle cx="${n(x)}" cy="${n(y)}" r="${n(r)}" ${fill(ink, ' opacity="0.28"')}/>`;
     }
   }
   return sheet(ground, SIDE, SIDE, '', out);
