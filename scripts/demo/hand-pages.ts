@@ -113,7 +113,7 @@ const pockets: HandPage = {
     'september-01-cottages.jpg',
     'september-03-tam.jpg',
     'september-04-biscuit.jpg',
-    'september-02-path.jpg',
+    'september-02-door.jpg',
     'september-05-lighthouse.jpg',
     'september-06-wren-and-ines.jpg',
   ],

@@ -43,7 +43,7 @@ const PAGES: readonly KitPage[] = [
     of: ['quiet-hours', 'One long view'],
     title: 'Before the others came',
     words: { 'One long view': 'Before the others came', 'from the window': 'twenty past eight, and no wind' },
-    photos: ['may-09-panorama.jpg', 'may-01-morning.jpg', 'may-02-setting-up.jpg'],
+    photos: ['may-09-panorama.jpg', 'may-01-morning.jpg', 'may-02-winder.jpg'],
   },
   {
     id: 'saltmarsh-heritage',
@@ -73,7 +73,7 @@ const PAGES: readonly KitPage[] = [
       'july-02-pool.jpg',
       'july-03-pip.jpg',
       'july-04-ines-and-pip.jpg',
-      'july-05-sea.jpg',
+      'july-05-thrift.jpg',
       'july-06-gull.jpg',
       'july-07-lunch.jpg',
     ],
@@ -86,7 +86,7 @@ const PAGES: readonly KitPage[] = [
     words: { 'Rain again': 'To the light & back', 'five days of it': 'nine miles, soup at the end' },
     photos: [
       'september-01-cottages.jpg',
-      'september-02-path.jpg',
+      'september-02-door.jpg',
       'september-05-lighthouse.jpg',
       'september-04-biscuit.jpg',
       'september-08-soup.jpg',

@@ -3,6 +3,7 @@ import { tidePool } from '../photos/above';
 import { develop, layer } from '../photos/light';
 import { INES, OLU, PIP } from './people';
 import { gull } from './animals';
+import { thrifts } from './near';
 import { buns, far, mug } from './places';
 import { again, crowd, JULY, land, meal, people, photo, ROCKS, sit, view, type YearPhoto } from './scenes';
 
@@ -38,10 +39,15 @@ export const JULY_PHOTOS: readonly YearPhoto[] = [
     { place: ROCKS, people: ['Ines', 'Pip'], stars: 3 },
   ),
   photo(
-    'july-05-sea',
+    'july-05-thrift',
     '2026-07-11T10:20:00',
-    () => view({ weather: JULY, seed: 55, line: 0.36, shore: 1 }, 44, () => {}),
-    { place: ROCKS },
+    () => {
+      const canvas = far(land({ weather: JULY, seed: 55, line: 0.5, shore: 0.4 }), 14);
+      layer(canvas, 26, (c) => thrifts(c, canvas.width, canvas.height, 3, 7, 0.06));
+      layer(canvas, 0.8, (c) => thrifts(c, canvas.width, canvas.height, 8, 5, 0.13));
+      return develop(canvas, 44);
+    },
+    { place: ROCKS, caption: 'Thrift, all along the cliff.' },
   ),
   photo(
     'july-06-gull',

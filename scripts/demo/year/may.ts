@@ -5,6 +5,7 @@ import { coast, dune, GRASS, MAY_NOON } from '../photos/nature';
 import { deltaKite, diamondKite, groundShadow, person } from '../photos/things';
 import { INES, OLU, PIP, TAM, WREN } from './people';
 import { dog } from './animals';
+import { handWithWinder } from './near';
 import { cake, far, mug } from './places';
 import {
   BEACH,
@@ -29,9 +30,13 @@ export const MAY_PHOTOS: readonly YearPhoto[] = [
     { place: BEACH },
   ),
   photo(
-    'may-02-setting-up',
+    'may-02-winder',
     '2026-05-16T09:30:15',
-    () => view({ weather: MAY_NOON, seed: 35 }, 22, (c, w, h) => crowd(c, w, h, 1, 6)),
+    () => {
+      const canvas = far(land({ weather: MAY_NOON, seed: 35, line: 0.6, shore: 0.4 }), 12);
+      layer(canvas, 1, (c) => handWithWinder(c, 1040, 880, 440, INES.skin, INES.coat));
+      return develop(canvas, 22);
+    },
     { place: BEACH, caption: 'The wind is where we left it.' },
   ),
   photo(

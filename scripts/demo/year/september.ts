@@ -1,10 +1,11 @@
 /** September: to the lighthouse. */
+import { createCanvas } from '@napi-rs/canvas';
 import { develop, layer } from '../photos/light';
-import { COATS } from '../photos/looks';
-import { dune, GRASS, MAY_NOON } from '../photos/nature';
-import { groundShadow, lighthouse, person } from '../photos/things';
+import { dune, MAY_NOON } from '../photos/nature';
+import { groundShadow, lighthouse } from '../photos/things';
 import { INES, OLU, TAM, WREN } from './people';
 import { dog } from './animals';
+import { door } from './door';
 import { cottages, far, soup } from './places';
 import { DUSK, HEAD, inside, land, meal, NIGHT, people, photo, sit, view, type YearPhoto } from './scenes';
 
@@ -19,30 +20,14 @@ export const SEPTEMBER_PHOTOS: readonly YearPhoto[] = [
     { place: HEAD, caption: 'Through the village first.' },
   ),
   photo(
-    'september-02-path',
+    'september-02-door',
     '2026-09-19T15:52:12',
     () => {
-      const canvas = land({ weather: MAY_NOON, seed: 62, line: 0.5, shore: 0.6 });
-      layer(canvas, 1, (c) =>
-        dune(c, 30, (u) => 0.66 + 0.12 * Math.sin(u * 3), {
-          sand: '#d9c49a',
-          shade: '#8d7a52',
-          blades: 8000,
-          length: 0.12,
-          greens: GRASS,
-        }),
-      );
-      layer(canvas, 0.8, (c) => {
-        for (const [x, s, k] of [
-          [900, 210, 0],
-          [1010, 150, 2],
-          [1120, 190, 3],
-        ] as const)
-          person(c, x, 1000, s, COATS[k]);
-      });
+      const canvas = createCanvas(1333, 2000);
+      layer(canvas, 0.8, (c) => door(c, canvas.width, canvas.height, '#2f6f78', 5));
       return develop(canvas, 52);
     },
-    { place: HEAD },
+    { place: HEAD, caption: 'Somebody lives here. Lucky somebody.' },
   ),
   photo(
     'september-03-tam',
