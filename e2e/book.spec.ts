@@ -60,7 +60,7 @@ test('60 photos become a book of 24 pages with cover, titles and faces whole in 
   await act(title(page).fill('A year of kites'));
   await act(page.getByRole('button', { name: 'Let photos flow in' }).click());
   await act(flow(page).getByRole('button', { name: 'Salt and wind' }).click());
-  await act(flow(page).getByRole('combobox', { name: 'Pages' }).click());
+  await act(flow(page).getByRole('combobox', { name: 'Pages' }).press('Enter'));
   await act(page.getByRole('option', { name: 'So many' }).click());
   await act(flow(page).getByRole('textbox', { name: 'How many' }).fill('24'));
   await act(flow(page).getByRole('textbox', { name: 'How many' }).press('Enter'));
@@ -127,7 +127,7 @@ test('a book bound, made longer, ordered: pages in their order with their number
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Shift+P');
   await flow(page).getByRole('button', { name: 'Salt and wind' }).click();
-  await flow(page).getByRole('combobox', { name: 'Pages' }).click();
+  await flow(page).getByRole('combobox', { name: 'Pages' }).press('Enter');
   await page.getByRole('option', { name: 'So many' }).click();
   await flow(page).getByRole('textbox', { name: 'How many' }).fill('8');
   await flow(page).getByRole('textbox', { name: 'How many' }).press('Enter');
@@ -139,7 +139,7 @@ test('a book bound, made longer, ordered: pages in their order with their number
   await expect(sheet.getByText('0.22 wide: too narrow for words')).toBeVisible();
   await expect(sheet.getByText('loses 0.5 of each page')).toBeVisible();
   expect(await axe(page)).toEqual([]);
-  await sheet.getByRole('combobox', { name: 'Bound' }).click();
+  await sheet.getByRole('combobox', { name: 'Bound' }).press('Enter');
   await page.getByRole('option', { name: 'Booklet' }).click();
   await expect(sheet.getByText('none: stitched through the fold')).toBeVisible();
   await page.getByRole('button', { name: 'Undo bind it: Booklet' }).click();
@@ -147,7 +147,7 @@ test('a book bound, made longer, ordered: pages in their order with their number
 
   const make = page.getByRole('dialog', { name: /^Make/ });
   const pdf = async (what: string, name: string) => {
-    await make.getByRole('combobox', { name: 'What is made' }).click();
+    await make.getByRole('combobox', { name: 'What is made' }).press('Enter');
     await page.getByRole('option', { name: what, exact: true }).click();
     const saved = page.waitForEvent('download');
     await make.getByRole('button', { name: 'Make the PDF' }).click();
@@ -261,9 +261,9 @@ test('photos more go where their time is; by keys from page to page; a series is
   await page.keyboard.press('Enter');
   const series = page.getByRole('dialog', { name: 'A numbered series' });
   await series.getByLabel('A thought a line').fill('It smells of tar\nThe wind knows you\nLow water at four');
-  await series.getByRole('combobox', { name: 'Counted' }).click();
+  await series.getByRole('combobox', { name: 'Counted' }).press('Enter');
   await page.getByRole('option', { name: 'Down', exact: true }).click();
-  await series.getByRole('combobox', { name: 'Numbers' }).click();
+  await series.getByRole('combobox', { name: 'Numbers' }).press('Enter');
   await page.getByRole('option', { name: 'In words' }).click();
   await expect(
     series.getByText(

@@ -20,7 +20,7 @@ async function toCupboard(page: Page): Promise<void> {
 type Files = { name: string; mimeType: string; buffer: Buffer }[];
 const give = (page: Page, files: Files | string) => page.getByTestId('supply-input').setInputFiles(files);
 async function intoNewKit(page: Page, name: string): Promise<void> {
-  await review(page).getByRole('combobox', { name: 'Put into' }).click();
+  await review(page).getByRole('combobox', { name: 'Put into' }).press('Enter');
   await page.getByRole('option', { name: 'A new kit' }).click();
   await review(page).getByLabel('The kit’s name').fill(name);
 }

@@ -283,7 +283,7 @@ test('a ready-made card is begun with; living words follow what is known; an env
 
   await page.keyboard.press('Control+p');
   const make = page.getByRole('dialog', { name: /^Make/ });
-  await make.getByRole('combobox', { name: 'What is made' }).click();
+  await make.getByRole('combobox', { name: 'What is made' }).press('Enter');
   await page.getByRole('option', { name: 'Front alone' }).click();
   await make.getByRole('radio', { name: 'JPEG' }).check();
   const download = page.waitForEvent('download');
@@ -296,7 +296,7 @@ test('a ready-made card is begun with; living words follow what is known; an env
   expect([width, height]).toEqual([Math.round(5.125 * 300), 7.25 * 300]);
 
   // Each panel as a file of its own.
-  await make.getByRole('combobox', { name: 'What is made' }).click();
+  await make.getByRole('combobox', { name: 'What is made' }).press('Enter');
   await page.getByRole('option', { name: 'All 4 panels' }).click();
   const zipped = page.waitForEvent('download');
   await make.getByRole('button', { name: 'Make the JPEG files' }).click();

@@ -49,7 +49,7 @@ test('outlines cut from three papers: dealt, checked, cured, tried and saved, in
   await act(deal.getByRole('button', { name: 'Deal them' }).click());
   await act(page.keyboard.press('Shift+H'));
   const cutter = page.getByRole('dialog', { name: 'Cutter' });
-  await act(cutter.getByRole('combobox', { name: 'What goes to it' }).click());
+  await act(cutter.getByRole('combobox', { name: 'What goes to it' }).press('Enter'));
   await act(page.getByRole('option', { name: 'This page' }).click());
   await expect(status(page)).toContainText('6 parts of 3 papers on 3 mats');
   const found = cutter.getByRole('list', { name: 'What the checks found' }).getByRole('listitem');

@@ -104,7 +104,7 @@ test('a face is treated, lit by the page light, and its edge is sewn; both are k
   const plain = await colourAt(page, 0.5, 0.52);
   await page.getByRole('button', { name: 'Treat it' }).press('Enter');
   await expect(page.getByRole('group', { name: 'Surface 1' })).toBeVisible();
-  await page.getByRole('combobox', { name: 'Treated' }).click();
+  await page.getByRole('combobox', { name: 'Treated' }).press('Enter');
   await expect(page.getByRole('option')).toHaveCount(11);
   await page.getByRole('option', { name: 'Glitter' }).click();
   await expect(page.getByRole('button', { name: /^Undo change surface of/ })).toBeVisible();
@@ -127,7 +127,7 @@ test('before and after stand side by side; the earlier one is kept as a page', a
   await page.getByRole('button', { name: 'Before and after' }).press('Enter');
   const versions = page.getByRole('dialog', { name: 'Before and after' });
   await expect(versions.getByRole('img', { name: 'This page now' })).toBeVisible();
-  await versions.getByRole('combobox', { name: 'On the left' }).click();
+  await versions.getByRole('combobox', { name: 'On the left' }).press('Enter');
   await page
     .getByRole('option', { name: /^Before “/ })
     .last()

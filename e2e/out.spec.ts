@@ -21,7 +21,7 @@ test('at home: a printer is measured, a page is tried out on it, true to size an
   await layByEnter(photosInBox(page).first());
   await page.getByRole('button', { name: 'Make', exact: true }).click();
   await purpose(page, /^Your own printer/).click();
-  await make(page).getByRole('combobox', { name: 'Paper' }).click();
+  await make(page).getByRole('combobox', { name: 'Paper' }).press('Enter');
   await page.getByRole('option', { name: /^Letter/ }).click();
   await expect(make(page).getByText(/^4 sheets of 8.5 x 11 in, true to size/)).toBeVisible();
   await make(page).getByRole('button', { name: 'Measure it …' }).click();
@@ -41,7 +41,7 @@ test('at home: a printer is measured, a page is tried out on it, true to size an
   await printer.getByRole('button', { name: 'Done' }).click();
   await expect(make(page).getByRole('combobox', { name: 'Printer' })).toHaveText('In the hall');
   await expect(make(page).getByText(/^6 sheets of 8.5 x 11 in/)).toBeVisible();
-  await make(page).getByRole('combobox', { name: 'How it lies on the paper' }).click();
+  await make(page).getByRole('combobox', { name: 'How it lies on the paper' }).press('Enter');
   await page.getByRole('option', { name: 'Smaller, on one sheet' }).click();
   await expect(make(page).getByText(/^One sheet of .* at \d\d % of its size/)).toBeVisible();
   await make(page).getByRole('button', { name: 'Try it out' }).click();
@@ -91,7 +91,7 @@ test('chosen pages as JPEG files with names of one’s own; as one picture that 
     return file;
   };
   const all = async () => {
-    await make(page).getByRole('combobox', { name: 'What is made' }).click();
+    await make(page).getByRole('combobox', { name: 'What is made' }).press('Enter');
     await page.getByRole('option', { name: 'All 3 pages' }).click();
   };
   await all();

@@ -48,7 +48,7 @@ test('paper has a white of its own; a curtain shows the screen’s beside it, an
   await expect.poll(async () => Math.min(...(await middleOf(page)))).toBeGreaterThan(250);
   await curtain.press('Home');
   // Another paper; it is known the next time.
-  await proof(page).getByRole('combobox', { name: 'Printed on' }).click();
+  await proof(page).getByRole('combobox', { name: 'Printed on' }).press('Enter');
   await page.getByRole('option', { name: 'Uncoated paper' }).click();
   await expect(proof(page).getByText(/Measured as FOGRA29/)).toBeVisible();
   await page.keyboard.press('Escape');
@@ -121,14 +121,14 @@ test('what the checks found is shown where it lies, and on the table; pages are 
   await cut.getByRole('button', { name: /^Warning/ }).press('Enter');
   await expect(proof(page).getByTestId('proof-place')).toBeVisible();
   for (const seen of ['In greys', 'Mirrored', 'Upside down', 'From across the room', 'As it is']) {
-    await proof(page).getByRole('combobox', { name: 'Looked at' }).click();
+    await proof(page).getByRole('combobox', { name: 'Looked at' }).press('Enter');
     await page.getByRole('option', { name: seen }).click();
   }
   // A shop that takes less ink than the paper bears: where more lies is told, and looked at.
   const thick = found.filter({ hasText: /Up to \d+ % of ink, and the paper bears 220 %/ });
   await expect(thick).toHaveCount(0);
   await proof(page).getByRole('button', { name: 'How colours are brought there' }).click();
-  await proof(page).getByRole('combobox', { name: 'Ink the shop takes on one spot' }).click();
+  await proof(page).getByRole('combobox', { name: 'Ink the shop takes on one spot' }).press('Enter');
   await page.getByRole('option', { name: 'Up to 220 %' }).click();
   await expect(thick).toContainText('lantern-night');
   await proof(page).getByRole('button', { name: 'True size' }).click();
@@ -165,10 +165,10 @@ test('a book is leafed through by keys and small pictures', async ({ page }) => 
   expect(await axe(page)).toEqual([]);
   await make.getByRole('button', { name: /^Your own printer/ }).click();
   // At home on letter paper: more than one sheet, as the printer leaves white all round.
-  await make.getByRole('combobox', { name: 'Paper' }).click();
+  await make.getByRole('combobox', { name: 'Paper' }).press('Enter');
   await page.getByRole('option', { name: /^Letter/ }).click();
   await expect(make.getByText(/^2 sheets of 11 x 8.5 in, true to size/)).toBeVisible();
-  await make.getByRole('combobox', { name: 'How it lies on the paper' }).click();
+  await make.getByRole('combobox', { name: 'How it lies on the paper' }).press('Enter');
   await page.getByRole('option', { name: 'A strip of it, to try on scrap' }).click();
   await expect(
     make.getByText(/^One sheet of 8.5 x 11 in, with .* from the middle of the page/),
@@ -202,7 +202,7 @@ test('a press’s own profile is brought in, and the page is looked at from a st
   // It is a file for that press that is made.
   await proof(page).getByRole('button', { name: 'Make' }).click();
   const make = page.getByRole('dialog', { name: /^Make/ });
-  await make.getByRole('combobox', { name: 'For' }).click();
+  await make.getByRole('combobox', { name: 'For' }).press('Enter');
   await page.getByRole('option', { name: /FOGRA29L, by Bellagraph$/ }).click();
   await make.getByRole('button', { name: 'Make the PDF' }).click();
   await expect(make.getByTestId('made')).toContainText('all of 13 points hold');
