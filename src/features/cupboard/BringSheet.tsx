@@ -145,63 +145,15 @@ function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewP
         <ReviewGrid groups={groups} chosen={chosen} unit={unit} onChoose={setChosen} onSort={sortAs} />
       </Box>
       {picked.length > 0 && (
-        <Box
-          sx={{
-            px: 3,
-            py: 1.25,
-            display: 'flex',
-            gap: 2,
-            alignItems: 'center',
-            borderTop: 1,
-            borderColor: 'divider',
-            bgcolor: 'background.default',
+        <AboutChosen
+          picked={picked}
+          onChange={change}
+          onLetters={(id, letters) => setRows(rows.map((row) => (row.id === id ? { ...row, letters } : row)))}
+          onLeaveOut={() => {
+            setRows(rows.filter(({ id }) => !chosen.has(id)));
+            setChosen(new Set());
           }}
-        >
-          <Typography sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>{picked.length} chosen</Typography>
-          <Box sx={{ width: 150 }}>
-            <LengthField
-              label="Pixels to the inch"
-              shown={sharedPpi(picked)}
-              read={(text) => {
-                const ppi = Number(text);
-                return ppi >= 20 && ppi <= 2400 ? ok(ppi) : fail('A number from 20 to 2400.');
-              }}
-              onCommit={(ppi) =>
-                change((row) => (row.asset ? { ...row, asset: { ...row.asset, ppi } } : row))
-              }
-            />
-          </Box>
-          {picked.length === 1 && picked[0]!.kind === 'alphabet' && (
-            <TextField
-              size="small"
-              label="Stands for"
-              sx={{ width: 110 }}
-              key={picked[0]!.id}
-              defaultValue={picked[0]!.letters ?? ''}
-              slotProps={{ htmlInput: { maxLength: 8 } }}
-              onChange={(event) =>
-                change((row) => ({ ...row, letters: event.target.value.trim() || undefined }))
-              }
-            />
-          )}
-          {picked.length > 1 && picked.every(({ kind }) => kind === 'alphabet') && (
-            <TypeAlong
-              rows={picked}
-              onAssign={(id, letters) =>
-                setRows((all) => all.map((row) => (row.id === id ? { ...row, letters } : row)))
-              }
-            />
-          )}
-          <Button
-            color="inherit"
-            onClick={() => {
-              setRows(rows.filter(({ id }) => !chosen.has(id)));
-              setChosen(new Set());
-            }}
-          >
-            Leave out
-          </Button>
-        </Box>
+        />
       )}
       <Box
         sx={{
@@ -239,6 +191,63 @@ function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewP
         </Button>
       </Box>
     </Dialog>
+  );
+}
+
+interface AboutChosenProps {
+  picked: readonly Row[];
+  onChange: (to: (row: Row) => Row) => void;
+  onLetters: (id: string, letters: string) => void;
+  onLeaveOut: () => void;
+}
+
+/** What is put right for all that are chosen: how large they are, and which letters. */
+function AboutChosen({ picked, onChange, onLetters, onLeaveOut }: AboutChosenProps) {
+  return (
+    <Box
+      sx={{
+        px: 3,
+        py: 1.25,
+        display: 'flex',
+        gap: 2,
+        alignItems: 'center',
+        borderTop: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.default',
+      }}
+    >
+      <Typography sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>{picked.length} chosen</Typography>
+      <Box sx={{ width: 150 }}>
+        <LengthField
+          label="Pixels to the inch"
+          shown={sharedPpi(picked)}
+          read={(text) => {
+            const ppi = Number(text);
+            return ppi >= 20 && ppi <= 2400 ? ok(ppi) : fail('A number from 20 to 2400.');
+          }}
+          onCommit={(ppi) => onChange((row) => (row.asset ? { ...row, asset: { ...row.asset, ppi } } : row))}
+        />
+      </Box>
+      {picked.length === 1 && picked[0]!.kind === 'alphabet' && (
+        <TextField
+          size="small"
+          label="Stands for"
+          sx={{ width: 110 }}
+          key={picked[0]!.id}
+          defaultValue={picked[0]!.letters ?? ''}
+          slotProps={{ htmlInput: { maxLength: 8 } }}
+          onChange={(event) =>
+            onChange((row) => ({ ...row, letters: event.target.value.trim() || undefined }))
+          }
+        />
+      )}
+      {picked.length > 1 && picked.every(({ kind }) => kind === 'alphabet') && (
+        <TypeAlong rows={picked} onAssign={onLetters} />
+      )}
+      <Button color="inherit" onClick={onLeaveOut}>
+        Leave out
+      </Button>
+    </Box>
   );
 }
 

@@ -144,39 +144,12 @@ function Open({
       >
         <input {...bringing.inputProps()} aria-label="Supply files" data-testid="supply-input" />
         <Box sx={{ p: 1.5, pb: 1, display: 'flex', gap: 1.5, alignItems: 'center' }}>
-          <TextField
-            fullWidth
-            autoFocus
-            size="small"
-            type="search"
-            placeholder="Search: kite, blue button, washi …"
-            value={words}
-            onChange={(event) => setWords(event.target.value.slice(0, 200))}
-            onKeyDown={(event) => {
-              if (event.key !== 'ArrowDown' && event.key !== 'Enter') return;
-              event.preventDefault();
-              results.current?.querySelector<HTMLElement>('[role="option"][tabindex="0"]')?.focus();
-            }}
-            slotProps={{
-              htmlInput: { 'aria-label': 'Search the cupboard', autoComplete: 'off' },
-              input: {
-                startAdornment: (
-                  <InputAdornment position="start">
-                    <IconSearch size={18} />
-                  </InputAdornment>
-                ),
-                endAdornment: words && (
-                  <IconButton size="small" aria-label="Clear the search" onClick={() => setWords('')}>
-                    <IconX size={18} />
-                  </IconButton>
-                ),
-              },
-            }}
-            sx={{
-              bgcolor: 'background.paper',
-              borderRadius: 1,
-              '& ::-webkit-search-cancel-button': { display: 'none' },
-            }}
+          <SearchField
+            words={words}
+            onChange={setWords}
+            onGoOn={() =>
+              results.current?.querySelector<HTMLElement>('[role="option"][tabindex="0"]')?.focus()
+            }
           />
           <Button
             startIcon={<IconPlus size={18} />}
@@ -240,6 +213,50 @@ function Open({
     </Box>
   );
 }
+
+interface SearchFieldProps {
+  words: string;
+  onChange: (words: string) => void;
+  /** On to what was found. */
+  onGoOn: () => void;
+}
+
+const SearchField = ({ words, onChange, onGoOn }: SearchFieldProps) => (
+  <TextField
+    fullWidth
+    autoFocus
+    size="small"
+    type="search"
+    placeholder="Search: kite, blue button, washi …"
+    value={words}
+    onChange={(event) => onChange(event.target.value.slice(0, 200))}
+    onKeyDown={(event) => {
+      if (event.key !== 'ArrowDown' && event.key !== 'Enter') return;
+      event.preventDefault();
+      onGoOn();
+    }}
+    slotProps={{
+      htmlInput: { 'aria-label': 'Search the cupboard', autoComplete: 'off' },
+      input: {
+        startAdornment: (
+          <InputAdornment position="start">
+            <IconSearch size={18} />
+          </InputAdornment>
+        ),
+        endAdornment: words && (
+          <IconButton size="small" aria-label="Clear the search" onClick={() => onChange('')}>
+            <IconX size={18} />
+          </IconButton>
+        ),
+      },
+    }}
+    sx={{
+      bgcolor: 'background.paper',
+      borderRadius: 1,
+      '& ::-webkit-search-cancel-button': { display: 'none' },
+    }}
+  />
+);
 
 /** The usual characters that a kit's alphabet has no picture of; none for a kit without letters. */
 function lackingIn(cupboard: Stock, kit: string): string[] {

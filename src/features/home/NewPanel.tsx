@@ -13,6 +13,7 @@ import type { Supply } from '@/core/supplies/model';
 import type { PageSize } from '@/core/units/sizes';
 import type { Begun } from '@/features/home/begin';
 import { fetched } from '@/ui/fetched';
+import { OneOf } from '@/ui/OneOf';
 
 interface Props {
   onCreate: (begun: Begun) => void;
@@ -68,18 +69,17 @@ export function NewPanel({ onCreate, onReady }: Props) {
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
-        size="small"
+      <OneOf
+        label="Begin"
         value={ready ? 'ready' : 'bare'}
-        aria-label="Begin"
-        onChange={(_, next: string | null) => next && setReady(next === 'ready')}
+        all={[
+          ['bare', 'Bare paper'],
+          ['ready', 'Ready-made'],
+        ]}
+        wide
+        onChoose={(next: string) => setReady(next === 'ready')}
         sx={{ mb: 1.25 }}
-      >
-        <ToggleButton value="bare">Bare paper</ToggleButton>
-        <ToggleButton value="ready">Ready-made</ToggleButton>
-      </ToggleButtonGroup>
+      />
       {ready ? (
         <ReadyMade product={kind} onBegin={onReady} />
       ) : (

@@ -63,11 +63,98 @@ async function picturesOfLine(trail: Trail, there: SessionStore): Promise<Result
   return ok(found.filter(({ asset }) => !there.getState().history.project.assets[asset.sha]));
 }
 
+type Notify = ReturnType<typeof useNotify>;
+
+/** Supplies that are more than a picture: pages, parts of one, ready lines. */
+function useOpened(notify: Notify) {
+  const router = useRouter();
+  const openPage = useCallback(
+    async (supply: Supply): Promise<void> => {
+      const opened = await openPageSupply(supply, newId(), Date.now());
+      if (opened.ok) router.push(`/table?project=${opened.value.id}`);
+      else notify({ text: opened.message, tone: 'error' });
+    },
+    [notify, router],
+  );
+
+  /** What is in the project file behind a supply, onto the page. */
+  const layParts = useCallback(
+    async (supply: Supply, lay: (made: Project) => void): Promise<void> => {
+      const late = setTimeout(
+        () => notify({ text: `Bringing “${supply.name}” to the table …`, tone: 'info' }),
+        SOON,
+      );
+      const blob = await fileOfSupply(supply);
+      const { openParts } = await import('@/features/shared/files');
+      const opened = blob.ok ? await openParts(blob.value, supply.name) : blob;
+      clearTimeout(late);
+      if (opened.ok) lay(opened.value);
+      else notify({ text: opened.message, tone: 'error' });
+    },
+    [notify],
+  );
+
+  /** A ready line with the pictures it lays. */
+  const takeLine = useCallback(
+    async (supply: Supply, trail: Trail, there: SessionStore): Promise<void> => {
+      const pictures = await picturesOfLine(trail, there);
+      if (!pictures.ok) return notify({ text: pictures.message, tone: 'error' });
+      takeUpLine(there, trail, pictures.value);
+      if (there.getState().sheet === 'lines')
+        notify({ text: `“${supply.name}” is in your hand: draw on the page.`, tone: 'info' });
+    },
+    [notify],
+  );
+  return { openPage, layParts, takeLine };
+}
+
+/** Supplies that go into the workbox, or in another's place. */
+function useGathered(store: SessionStore, notify: Notify) {
+  /** Supplies into the workbox. */
+  const gatherSupplies = useCallback(
+    async (supplies: readonly Supply[]): Promise<void> => {
+      if (store.getState().readOnly) return;
+      const found = new Map<Compartment, Asset[]>();
+      const trouble: string[] = [];
+      for (const supply of supplies) {
+        const { compartment } = KINDS[supply.kind];
+        if (!compartment) continue;
+        const asset = await pictureOf(supply);
+        if (asset.ok) found.set(compartment, [...(found.get(compartment) ?? []), asset.value]);
+        else trouble.push(asset.message);
+      }
+      for (const [compartment, assets] of found) store.getState().perform(gather(compartment, assets));
+      const count = [...found.values()].flat().length;
+      if (trouble.length) notify({ text: trouble.join('\n'), tone: 'error' });
+      else if (count)
+        notify({ text: `${count} ${count === 1 ? 'supply lies' : 'supplies lie'} in the workbox.` });
+      else notify({ text: 'This is not laid by itself, so the workbox does not hold it.' });
+    },
+    [notify, store],
+  );
+
+  /** A supply in the place of the selected piece. */
+  const exchangeWith = useCallback(
+    async (supply: Supply): Promise<void> => {
+      const { compartment } = KINDS[supply.kind];
+      const there = aimed(store);
+      const asset = await pictureOf(supply);
+      if (!compartment || !asset.ok)
+        return notify({ text: asset.ok ? 'This cannot lie in its place.' : asset.message, tone: 'error' });
+      exchange(there, asset.value, compartment);
+      void noteUse(asset.value.sha, Date.now());
+    },
+    [notify, store],
+  );
+  return { gatherSupplies, exchangeWith };
+}
+
 export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
   const { store } = useRoom();
-  const router = useRouter();
   const notify = useNotify();
   const [choice, setChoice] = useState<Ways | null>(null);
+  const { openPage, layParts, takeLine } = useOpened(notify);
+  const { gatherSupplies, exchangeWith } = useGathered(store, notify);
 
   /** A picture to the page; a paper, and what is as wide as the page, asks how it comes. */
   const layIn = useCallback(
@@ -105,44 +192,6 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
           ],
         });
       })();
-    },
-    [notify],
-  );
-
-  const openPage = useCallback(
-    async (supply: Supply): Promise<void> => {
-      const opened = await openPageSupply(supply, newId(), Date.now());
-      if (opened.ok) router.push(`/table?project=${opened.value.id}`);
-      else notify({ text: opened.message, tone: 'error' });
-    },
-    [notify, router],
-  );
-
-  /** What is in the project file behind a supply, onto the page. */
-  const layParts = useCallback(
-    async (supply: Supply, lay: (made: Project) => void): Promise<void> => {
-      const late = setTimeout(
-        () => notify({ text: `Bringing “${supply.name}” to the table …`, tone: 'info' }),
-        SOON,
-      );
-      const blob = await fileOfSupply(supply);
-      const { openParts } = await import('@/features/shared/files');
-      const opened = blob.ok ? await openParts(blob.value, supply.name) : blob;
-      clearTimeout(late);
-      if (opened.ok) lay(opened.value);
-      else notify({ text: opened.message, tone: 'error' });
-    },
-    [notify],
-  );
-
-  /** A ready line with the pictures it lays. */
-  const takeLine = useCallback(
-    async (supply: Supply, trail: Trail, there: SessionStore): Promise<void> => {
-      const pictures = await picturesOfLine(trail, there);
-      if (!pictures.ok) return notify({ text: pictures.message, tone: 'error' });
-      takeUpLine(there, trail, pictures.value);
-      if (there.getState().sheet === 'lines')
-        notify({ text: `“${supply.name}” is in your hand: draw on the page.`, tone: 'info' });
     },
     [notify],
   );
@@ -221,43 +270,6 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
     setChoice(null);
     await way.lay();
   }, []);
-
-  /** Supplies into the workbox. */
-  const gatherSupplies = useCallback(
-    async (supplies: readonly Supply[]): Promise<void> => {
-      if (store.getState().readOnly) return;
-      const found = new Map<Compartment, Asset[]>();
-      const trouble: string[] = [];
-      for (const supply of supplies) {
-        const { compartment } = KINDS[supply.kind];
-        if (!compartment) continue;
-        const asset = await pictureOf(supply);
-        if (asset.ok) found.set(compartment, [...(found.get(compartment) ?? []), asset.value]);
-        else trouble.push(asset.message);
-      }
-      for (const [compartment, assets] of found) store.getState().perform(gather(compartment, assets));
-      const count = [...found.values()].flat().length;
-      if (trouble.length) notify({ text: trouble.join('\n'), tone: 'error' });
-      else if (count)
-        notify({ text: `${count} ${count === 1 ? 'supply lies' : 'supplies lie'} in the workbox.` });
-      else notify({ text: 'This is not laid by itself, so the workbox does not hold it.' });
-    },
-    [notify, store],
-  );
-
-  /** A supply in the place of the selected piece. */
-  const exchangeWith = useCallback(
-    async (supply: Supply): Promise<void> => {
-      const { compartment } = KINDS[supply.kind];
-      const there = aimed(store);
-      const asset = await pictureOf(supply);
-      if (!compartment || !asset.ok)
-        return notify({ text: asset.ok ? 'This cannot lie in its place.' : asset.message, tone: 'error' });
-      exchange(there, asset.value, compartment);
-      void noteUse(asset.value.sha, Date.now());
-    },
-    [notify, store],
-  );
 
   /** What goes wrong on the way is told, whatever it was. */
   const told = useMemo(

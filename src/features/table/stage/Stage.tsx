@@ -10,7 +10,9 @@ import { Overflows } from '@/features/table/stage/marks/Overflows';
 import { SizeTag } from '@/features/table/stage/marks/SizeTag';
 import { SwapPads } from '@/features/table/stage/marks/SwapPads';
 import { Snaps } from '@/features/table/stage/marks/Snaps';
-import { memo, useMemo, useRef, useState, type DragEvent } from 'react';
+import { memo, useMemo, useRef, useState, type ComponentProps, type DragEvent } from 'react';
+import type { Size } from '@/core/geometry/box';
+import type { Surface } from '@/core/project/model';
 import { Selection, type SelectionProps } from '@/features/table/stage/marks/Selection';
 import { Grid, Rulers } from '@/features/table/stage/marks/Rulers';
 import { useGestures } from '@/features/table/stage/hand/useGestures';
@@ -26,7 +28,13 @@ import { Zones } from '@/features/table/stage/marks/Zones';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { guidesOn } from '@/core/page/guides';
 import { otherFace } from '@/core/product';
-import { selectedPieces, shownProject, shownSurface } from '@/features/table/session';
+import {
+  selectedPieces,
+  shownProject,
+  shownSurface,
+  type Session,
+  type View,
+} from '@/features/table/session';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
 import type { Spot } from '@/core/project/create';
 import { useShallow } from 'zustand/react/shallow';
@@ -63,23 +71,6 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
   const unit = useSession((session) => shownProject(session).unit);
   const drawing = useSession((session) => session.sheet === 'draw' || session.sheet === 'lines');
   const locked = useSession((session) => shownSurface(session).locked);
-  const guides = useSession(
-    useShallow((session) => {
-      const project = shownProject(session);
-      const now = shownSurface(session);
-      return {
-        every: project.guides,
-        own: now.guides,
-        behind: otherFace(project, now)?.surface.guides,
-        locked: project.guidesLocked || session.readOnly,
-      };
-    }),
-  );
-  const seen = useMemo(
-    () => (guides ? guidesOn(shownProject(store.getState()), shownSurface(store.getState())) : []),
-    [guides, store],
-  );
-
   useMeasured(store, frame);
   useWheel(store, frame);
 
@@ -93,7 +84,6 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     onDropped(carried, spot, { left: event.clientX, top: event.clientY });
   };
 
-  const printed = withBleed(surface);
   return (
     <Box
       ref={frame}
@@ -140,30 +130,7 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         height={stage.height}
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
-        <Zones
-          width={surface.width}
-          height={surface.height}
-          bleed={surface.bleed}
-          safe={surface.safe}
-          view={view}
-          stage={stage}
-          always={show.zones}
-        />
-        {stage.width > 0 && <BoundEdge />}
-        {stage.width > 0 && <Folds />}
-        {show.grid && stage.width > 0 && (
-          <>
-            <clipPath id="off-page">
-              <path
-                clipRule="evenodd"
-                d={`M0 0H${stage.width}V${stage.height}H0ZM${view.x + printed.x * view.zoom} ${view.y + printed.y * view.zoom}h${printed.width * view.zoom}v${printed.height * view.zoom}h${-printed.width * view.zoom}Z`}
-              />
-            </clipPath>
-            <g clipPath="url(#off-page)">
-              <Grid view={view} stage={stage} unit={unit} />
-            </g>
-          </>
-        )}
+        <PageLines surface={surface} view={view} stage={stage} show={show} />
       </svg>
       <Overlays layer="beneath" onGrip={onGrip} />
       <svg
@@ -196,15 +163,11 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
         style={{ position: 'absolute', inset: 0, display: 'block', pointerEvents: 'none' }}
       >
         {stage.width > 0 && (
-          <Rulers view={view} stage={stage} unit={unit} width={surface.width} height={surface.height} />
-        )}
-        {stage.width > 0 && show.guides && (
-          <Guides
-            seen={seen}
-            locked={guides.locked}
-            view={view}
-            stage={stage}
-            unit={unit}
+          <Measures
+            {...{ view, stage }}
+            width={surface.width}
+            height={surface.height}
+            withGuides={show.guides}
             onHold={(event, of, index) => gestures.holdGuide(event, of, index, frame.current!)}
           />
         )}
@@ -215,6 +178,86 @@ export const Stage = memo(function Stage({ onDropped }: StageProps) {
     </Box>
   );
 });
+
+interface PageLinesProps {
+  surface: PageSize;
+  view: View;
+  stage: Size;
+  show: Session['show'];
+}
+type PageSize = Pick<Surface, 'width' | 'height' | 'bleed' | 'safe'>;
+
+/** What is printed of the page and what is safe, where it is folded and bound, and the grid if it is wished for. */
+function PageLines({ surface, view, stage, show }: PageLinesProps) {
+  const unit = useSession((session) => shownProject(session).unit);
+  const printed = withBleed(surface);
+  return (
+    <>
+      <Zones
+        width={surface.width}
+        height={surface.height}
+        bleed={surface.bleed}
+        safe={surface.safe}
+        view={view}
+        stage={stage}
+        always={show.zones}
+      />
+      {stage.width > 0 && <BoundEdge />}
+      {stage.width > 0 && <Folds />}
+      {show.grid && stage.width > 0 && (
+        <>
+          <clipPath id="off-page">
+            <path
+              clipRule="evenodd"
+              d={`M0 0H${stage.width}V${stage.height}H0ZM${view.x + printed.x * view.zoom} ${view.y + printed.y * view.zoom}h${printed.width * view.zoom}v${printed.height * view.zoom}h${-printed.width * view.zoom}Z`}
+            />
+          </clipPath>
+          <g clipPath="url(#off-page)">
+            <Grid view={view} stage={stage} unit={unit} />
+          </g>
+        </>
+      )}
+    </>
+  );
+}
+
+interface MeasuresProps extends Size {
+  view: View;
+  stage: Size;
+  withGuides: boolean;
+  onHold: ComponentProps<typeof Guides>['onHold'];
+}
+
+/** Rulers at the stage's sides, and guides. */
+function Measures({ view, stage, width, height, withGuides, onHold }: MeasuresProps) {
+  const { store } = useRoom();
+  const unit = useSession((session) => shownProject(session).unit);
+  const guides = useSession(
+    useShallow((session) => {
+      const project = shownProject(session);
+      const now = shownSurface(session);
+      return {
+        every: project.guides,
+        own: now.guides,
+        behind: otherFace(project, now)?.surface.guides,
+        locked: project.guidesLocked || session.readOnly,
+      };
+    }),
+  );
+  const seen = useMemo(
+    () => (guides ? guidesOn(shownProject(store.getState()), shownSurface(store.getState())) : []),
+    [guides, store],
+  );
+
+  return (
+    <>
+      <Rulers view={view} stage={stage} unit={unit} width={width} height={height} />
+      {withGuides && (
+        <Guides seen={seen} locked={guides.locked} view={view} stage={stage} unit={unit} onHold={onHold} />
+      )}
+    </>
+  );
+}
 
 /** What is selected and what is rested upon: all that must be drawn anew in every frame of a drag. */
 function Chosen({

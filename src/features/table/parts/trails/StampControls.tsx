@@ -41,47 +41,6 @@ export function StampControls({ trail, unit, disabled, onChange }: Props) {
       : [...pictures, picturedOf(asset)].slice(-MOST_PICTURES);
     if (next.length) set({ pictures: next });
   };
-  const special = (label: string, of: 'first' | 'last' | 'corner') => (
-    <TextField
-      select
-      label={label}
-      value={trail[of]?.asset ?? ''}
-      disabled={disabled}
-      onChange={(event) => {
-        const asset = gathered.find(({ sha }) => sha === event.target.value);
-        const { [of]: _, ...rest } = trail;
-        onChange(
-          asset ? { ...rest, [of]: picturedOf(asset), ...(of === 'corner' ? { corners: 'own' } : {}) } : rest,
-        );
-      }}
-    >
-      <MenuItem value="">Like the others</MenuItem>
-      {gathered.map((asset) => (
-        <MenuItem key={asset.sha} value={asset.sha}>
-          {plainName(asset.name)}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-  const dial = (
-    name: string,
-    of: 'scatter' | 'smaller' | 'turned' | 'taper' | 'flow',
-    most: number,
-    by: number,
-    sign = '%',
-  ) => (
-    <Box sx={{ gridColumn: '1 / -1' }}>
-      <Dial
-        name={name}
-        unit={sign}
-        least={0}
-        most={most}
-        value={Math.round(trail[of] * by)}
-        disabled={disabled}
-        onChange={(value) => set({ [of]: value / by })}
-      />
-    </Box>
-  );
   return (
     <>
       <Pictures
@@ -176,9 +135,77 @@ export function StampControls({ trail, unit, disabled, onChange }: Props) {
           </MenuItem>
         ))}
       </TextField>
+      <OneOfThem {...{ trail, disabled, gathered, onChange }} />
+      <Chances {...{ trail, disabled }} onSet={set} />
+    </>
+  );
+}
+
+/** What stands at a corner, first or last, if not what all others are. */
+function OneOfThem({
+  trail,
+  disabled,
+  gathered,
+  onChange,
+}: Omit<Props, 'unit'> & { gathered: readonly Asset[] }) {
+  const special = (label: string, of: 'first' | 'last' | 'corner') => (
+    <TextField
+      select
+      label={label}
+      value={trail[of]?.asset ?? ''}
+      disabled={disabled}
+      onChange={(event) => {
+        const asset = gathered.find(({ sha }) => sha === event.target.value);
+        const { [of]: _, ...rest } = trail;
+        onChange(
+          asset ? { ...rest, [of]: picturedOf(asset), ...(of === 'corner' ? { corners: 'own' } : {}) } : rest,
+        );
+      }}
+    >
+      <MenuItem value="">Like the others</MenuItem>
+      {gathered.map((asset) => (
+        <MenuItem key={asset.sha} value={asset.sha}>
+          {plainName(asset.name)}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  return (
+    <>
       {special('Corner', 'corner')}
       {special('First', 'first')}
       {special('Last', 'last')}
+    </>
+  );
+}
+
+/** How much is left to chance, and how they grow and lie over each other. */
+function Chances({
+  trail,
+  disabled,
+  onSet,
+}: Pick<Props, 'trail' | 'disabled'> & { onSet: (change: Partial<StampsTrail>) => void }) {
+  const dial = (
+    name: string,
+    of: 'scatter' | 'smaller' | 'turned' | 'taper' | 'flow',
+    most: number,
+    by: number,
+    sign = '%',
+  ) => (
+    <Box sx={{ gridColumn: '1 / -1' }}>
+      <Dial
+        name={name}
+        unit={sign}
+        least={0}
+        most={most}
+        value={Math.round(trail[of] * by)}
+        disabled={disabled}
+        onChange={(value) => onSet({ [of]: value / by })}
+      />
+    </Box>
+  );
+  return (
+    <>
       {dial('Smaller by chance', 'smaller', 100, 100)}
       {dial('Turned by chance', 'turned', 180, 1, '°')}
       {dial('Beside the line by chance', 'scatter', 200, 100)}

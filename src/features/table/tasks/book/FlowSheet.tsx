@@ -3,8 +3,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { toPageAt } from '@/features/table/acts';
 import { WideSheet } from '@/features/table/parts/WideSheet';
@@ -14,6 +12,7 @@ import { FlowWishes } from '@/features/table/tasks/book/FlowWishes';
 import type { How } from '@/features/table/tasks/book/flowing';
 import { useFlow } from '@/features/table/tasks/book/useFlow';
 import { Chosen } from '@/ui/Chosen';
+import { OneOf } from '@/ui/OneOf';
 
 export function FlowSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
@@ -71,17 +70,16 @@ export function FlowSheet({ onClose }: { onClose: () => void }) {
         }}
       >
         {waits.length > 0 && (
-          <ToggleButtonGroup
-            exclusive
-            fullWidth
-            size="small"
-            aria-label="What flows in"
+          <OneOf
+            label="What flows in"
             value={how}
-            onChange={(_, next: How | null) => next && flow.setHow(next)}
-          >
-            <ToggleButton value="more">The {waits.length} that wait</ToggleButton>
-            <ToggleButton value="all">All anew</ToggleButton>
-          </ToggleButtonGroup>
+            all={[
+              ['more', `The ${waits.length} that wait`],
+              ['all', 'All anew'],
+            ]}
+            wide
+            onChoose={(next: How) => flow.setHow(next)}
+          />
         )}
         <Chosen
           label="Photos"

@@ -4,8 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconDice5 } from '@tabler/icons-react';
 import { useState } from 'react';
@@ -16,6 +14,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/session';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { RowSlider } from '@/ui/RowSlider';
+import { OneOf } from '@/ui/OneOf';
 
 const ORDER_NAMES: Record<Order, string> = {
   across: 'from left to right',
@@ -53,17 +52,16 @@ export function AcrossSheet({ onClose }: { onClose: () => void }) {
         <Typography role="status" variant="body2" color="text.secondary">
           {pieces.length < 2 ? 'Select two or more pieces.' : `${pieces.length} pieces.`}
         </Typography>
-        <ToggleButtonGroup
-          exclusive
-          fullWidth
-          size="small"
-          aria-label="How their colours go together"
+        <OneOf
+          label="How their colours go together"
           value={how}
-          onChange={(_, next: 'run' | 'differ' | null) => next && setHow(next)}
-        >
-          <ToggleButton value="run">From ink to ink</ToggleButton>
-          <ToggleButton value="differ">A little different</ToggleButton>
-        </ToggleButtonGroup>
+          all={[
+            ['run', 'From ink to ink'],
+            ['differ', 'A little different'],
+          ]}
+          wide
+          onChoose={(next: 'run' | 'differ') => setHow(next)}
+        />
         {how === 'run' ? (
           <>
             <InkRun

@@ -5,8 +5,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useState } from 'react';
 import {
@@ -33,6 +31,7 @@ import { settledPieces } from '@/features/table/session';
 import { useAreas } from '@/features/table/tasks/colour/useLines';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { RowSlider } from '@/ui/RowSlider';
+import { OneOf } from '@/ui/OneOf';
 
 type Tool = 'area' | 'brush' | 'take';
 const TEXTURE_NAMES: Record<Texture, string> = { flat: 'Flat', pencil: 'Pencil', watercolour: 'Watercolour' };
@@ -95,9 +94,6 @@ export function ColourInSheet({ onClose }: { onClose: () => void }) {
     },
     [store, id],
   );
-  const sets = useInkSets();
-  const [setId, setSetId] = useState('');
-  const set = sets.find((one) => one.id === setId) ?? sets[0];
   useEffect(() => {
     if (!id || !areas || readOnly) return;
     store.getState().mark({
@@ -134,19 +130,18 @@ export function ColourInSheet({ onClose }: { onClose: () => void }) {
         </Typography>
       ) : (
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
-          <ToggleButtonGroup
-            exclusive
-            fullWidth
-            size="small"
-            aria-label="How areas are coloured"
+          <OneOf
+            label="How areas are coloured"
             value={tool}
+            all={[
+              ['area', 'Areas'],
+              ['brush', 'Brush'],
+              ['take', 'Take away'],
+            ]}
             disabled={disabled}
-            onChange={(_, next: Tool | null) => next && setTool(next)}
-          >
-            <ToggleButton value="area">Areas</ToggleButton>
-            <ToggleButton value="brush">Brush</ToggleButton>
-            <ToggleButton value="take">Take away</ToggleButton>
-          </ToggleButtonGroup>
+            wide
+            onChoose={(next: Tool) => setTool(next)}
+          />
           <Typography role="status" variant="body2" color="text.secondary">
             {describe(tool, areas)}
           </Typography>
@@ -155,39 +150,15 @@ export function ColourInSheet({ onClose }: { onClose: () => void }) {
               {says}
             </Alert>
           )}
-          <InkField label="Ink" colour={ink} disabled={disabled} onChange={setInk} />
-          {set && (
-            <>
-              <TextField
-                select
-                label="Ink set"
-                value={set.id}
-                onChange={(event) => setSetId(event.target.value)}
-              >
-                {sets.map(({ id: one, name }) => (
-                  <MenuItem key={one} value={one}>
-                    {name}
-                  </MenuItem>
-                ))}
-              </TextField>
-              <InkDots small label="Inks at hand" inks={set.inks ?? []} colour={ink} onChoose={setInk} />
-            </>
-          )}
-          <ToggleButtonGroup
-            exclusive
-            fullWidth
-            size="small"
-            aria-label="Coloured with"
+          <InkChoice ink={ink} disabled={disabled} onInk={setInk} />
+          <OneOf
+            label="Coloured with"
             value={texture}
+            all={TEXTURES.map((each) => [each, TEXTURE_NAMES[each]] as const)}
             disabled={disabled}
-            onChange={(_, next: Texture | null) => next && setTexture(next)}
-          >
-            {TEXTURES.map((each) => (
-              <ToggleButton key={each} value={each}>
-                {TEXTURE_NAMES[each]}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+            wide
+            onChoose={(next: Texture) => setTexture(next)}
+          />
           <Box>
             <RowSlider
               label="Shaded"
@@ -242,6 +213,36 @@ export function ColourInSheet({ onClose }: { onClose: () => void }) {
         </Box>
       )}
     </SideSheet>
+  );
+}
+
+interface InkChoiceProps {
+  ink: string;
+  disabled: boolean;
+  onInk: (ink: string) => void;
+}
+
+/** Any ink, or one of a set at hand. */
+function InkChoice({ ink, disabled, onInk }: InkChoiceProps) {
+  const sets = useInkSets();
+  const [setId, setSetId] = useState('');
+  const set = sets.find((one) => one.id === setId) ?? sets[0];
+  return (
+    <>
+      <InkField label="Ink" colour={ink} disabled={disabled} onChange={onInk} />
+      {set && (
+        <>
+          <TextField select label="Ink set" value={set.id} onChange={(event) => setSetId(event.target.value)}>
+            {sets.map(({ id: one, name }) => (
+              <MenuItem key={one} value={one}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <InkDots small label="Inks at hand" inks={set.inks ?? []} colour={ink} onChoose={onInk} />
+        </>
+      )}
+    </>
   );
 }
 

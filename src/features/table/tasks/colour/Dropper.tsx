@@ -128,46 +128,7 @@ export function Dropper() {
         outline: 'none !important',
       }}
     >
-      <Box
-        sx={{
-          position: 'absolute',
-          left: '50%',
-          top: 34,
-          transform: 'translateX(-50%)',
-          display: 'flex',
-          gap: 1,
-          alignItems: 'center',
-          p: 0.75,
-          pl: 1.5,
-          borderRadius: 3,
-          bgcolor: 'background.paper',
-          boxShadow: '0 2px 10px rgba(20,14,8,0.3)',
-          whiteSpace: 'nowrap',
-        }}
-      >
-        <Typography variant="body2">Mean of</Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          aria-label="Pixels across the spot"
-          value={across}
-          onChange={(_, next: (typeof SPOTS)[number] | null) => next && setAcross(next)}
-        >
-          {SPOTS.map((each) => (
-            <ToggleButton
-              key={each}
-              value={each}
-              aria-label={`${each} ${each === 1 ? 'pixel' : 'pixels'} across`}
-              sx={{ px: 1.5, py: 0.5 }}
-            >
-              {each}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <Button size="small" color="inherit" onClick={leave}>
-          Leave it
-        </Button>
-      </Box>
+      <SpotSize across={across} onAcross={setAcross} onLeave={leave} />
       <Box
         sx={{
           position: 'absolute',
@@ -215,6 +176,58 @@ export function Dropper() {
           )}
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+interface SpotSizeProps {
+  across: (typeof SPOTS)[number];
+  onAcross: (across: (typeof SPOTS)[number]) => void;
+  onLeave: () => void;
+}
+
+/** How large the spot is whose mean is taken. */
+function SpotSize({ across, onAcross, onLeave }: SpotSizeProps) {
+  return (
+    <Box
+      sx={{
+        position: 'absolute',
+        left: '50%',
+        top: 34,
+        transform: 'translateX(-50%)',
+        display: 'flex',
+        gap: 1,
+        alignItems: 'center',
+        p: 0.75,
+        pl: 1.5,
+        borderRadius: 3,
+        bgcolor: 'background.paper',
+        boxShadow: '0 2px 10px rgba(20,14,8,0.3)',
+        whiteSpace: 'nowrap',
+      }}
+    >
+      <Typography variant="body2">Mean of</Typography>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        aria-label="Pixels across the spot"
+        value={across}
+        onChange={(_, next: (typeof SPOTS)[number] | null) => next && onAcross(next)}
+      >
+        {SPOTS.map((each) => (
+          <ToggleButton
+            key={each}
+            value={each}
+            aria-label={`${each} ${each === 1 ? 'pixel' : 'pixels'} across`}
+            sx={{ px: 1.5, py: 0.5 }}
+          >
+            {each}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Button size="small" color="inherit" onClick={onLeave}>
+        Leave it
+      </Button>
     </Box>
   );
 }

@@ -32,6 +32,7 @@ import { useRoom } from '@/features/table/room/context';
 import { useGround } from '@/features/table/tasks/colour/useGround';
 import { freeFor, useMarks, type Brush } from '@/features/table/tasks/colour/useMarks';
 import { RowSlider } from '@/ui/RowSlider';
+import { OneOf } from '@/ui/OneOf';
 
 /** Brush widths as shares of the picture's longer side. */
 const [THIN, THICK] = [0.004, 0.12];
@@ -148,24 +149,22 @@ interface ColourProps {
 function ColourFields({ dye, change, disabled, onChange: set }: ColourProps) {
   return (
     <>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
-        size="small"
-        aria-label="How it is recoloured"
+      <OneOf
+        label="How it is recoloured"
         value={change.how}
+        all={[
+          ['ink', 'Like an ink'],
+          ['shift', 'By hue and light'],
+        ]}
         disabled={disabled}
-        onChange={(_, how: Dye['change']['how'] | null) =>
-          how &&
+        wide
+        onChoose={(how: Dye['change']['how']) =>
           set((before) => ({
             ...before,
             change: how === 'ink' ? { how, ink: '#2f6f8f' } : UNSHIFTED,
           }))
         }
-      >
-        <ToggleButton value="ink">Like an ink</ToggleButton>
-        <ToggleButton value="shift">By hue and light</ToggleButton>
-      </ToggleButtonGroup>
+      />
       {change.how === 'ink' ? (
         <>
           <InkField

@@ -1,7 +1,15 @@
 'use client';
 /** A hand marks on a picture: what is marked stays in its colours, all else is veiled; by pointer, or by arrows and Enter. */
 import Box from '@mui/material/Box';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import {
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type RefObject,
+} from 'react';
 import { cellAt, type Area } from '@/core/dye/area';
 import { apply, compose, growth, invert, scaling, type Matrix, type Point } from '@/core/geometry/matrix';
 import { pathData } from '@/core/geometry/path';
@@ -107,6 +115,44 @@ export function Marking() {
   return marking && <MarkingOf marking={marking} />;
 }
 
+/** The veil, with what a stroke would take in and away, and the same in words. */
+function layersOf(shown: Area | null, would: Area | null | undefined): [OffscreenCanvas[], string] {
+  const gained = would ? beyond(would, shown) : null;
+  const lost = would === undefined ? null : beyond(shown, would);
+  return [
+    [
+      ...(shown?.cells.some(Boolean) ? [veilOf(shown)] : []),
+      ...(gained ? [newOf(gained)] : []),
+      ...(lost ? [goneOf(lost)] : []),
+    ],
+    gained || lost ? [share(gained, 'takes in'), share(lost, 'takes away')].filter(Boolean).join(', ') : '',
+  ];
+}
+
+/** Draws them over the picture, no further than the piece's cut. */
+function useVeil(
+  veil: RefObject<HTMLCanvasElement | null>,
+  stage: Size,
+  lies: Lies | null,
+  layers: readonly OffscreenCanvas[],
+): void {
+  useEffect(() => {
+    const canvas = veil.current!;
+    const scale = window.devicePixelRatio || 1;
+    Object.assign(canvas, { width: stage.width * scale, height: stage.height * scale });
+    if (!lies || !layers.length) return;
+    const context = canvas.getContext('2d')!;
+    context.imageSmoothingQuality = 'high';
+    for (const layer of layers) {
+      context.setTransform(...compose(scaling(scale), lies.map, scaling(1 / layer.width, 1 / layer.height)));
+      context.drawImage(layer, 0, 0);
+    }
+    context.setTransform(...compose(scaling(scale), lies.frame));
+    context.globalCompositeOperation = 'destination-in';
+    context.fill(lies.clip);
+  });
+}
+
 function MarkingOf({ marking }: { marking: Marks }) {
   const session = useSession((now) => now);
   const { stage } = session;
@@ -123,33 +169,8 @@ function MarkingOf({ marking }: { marking: Marks }) {
   useEffect(() => frame.current?.focus(), []);
   useEffect(() => () => cancelAnimationFrame(waiting.current), []);
   const { shown } = marking;
-  const [layers, said] = useMemo(() => {
-    const gained = would ? beyond(would, shown) : null;
-    const lost = would === undefined ? null : beyond(shown, would);
-    return [
-      [
-        ...(shown?.cells.some(Boolean) ? [veilOf(shown)] : []),
-        ...(gained ? [newOf(gained)] : []),
-        ...(lost ? [goneOf(lost)] : []),
-      ],
-      gained || lost ? [share(gained, 'takes in'), share(lost, 'takes away')].filter(Boolean).join(', ') : '',
-    ];
-  }, [shown, would]);
-  useEffect(() => {
-    const canvas = veil.current!;
-    const scale = window.devicePixelRatio || 1;
-    Object.assign(canvas, { width: stage.width * scale, height: stage.height * scale });
-    if (!lies || !layers.length) return;
-    const context = canvas.getContext('2d')!;
-    context.imageSmoothingQuality = 'high';
-    for (const layer of layers) {
-      context.setTransform(...compose(scaling(scale), lies.map, scaling(1 / layer.width, 1 / layer.height)));
-      context.drawImage(layer, 0, 0);
-    }
-    context.setTransform(...compose(scaling(scale), lies.frame));
-    context.globalCompositeOperation = 'destination-in';
-    context.fill(lies.clip);
-  });
+  const [layers, said] = useMemo(() => layersOf(shown, would), [shown, would]);
+  useVeil(veil, stage, lies, layers);
   const back = (): void => {
     cancelAnimationFrame(waiting.current);
     points.current = null;

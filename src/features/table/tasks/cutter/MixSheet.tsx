@@ -2,8 +2,6 @@
 /** The same cut from several papers, and its parts dealt among them: seen on the page before and after. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconPlus, IconX } from '@tabler/icons-react';
 import { useEffect, useMemo, useState } from 'react';
@@ -15,6 +13,7 @@ import { SideSheet } from '@/features/table/parts/SideSheet';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { Chosen } from '@/ui/Chosen';
 import { SmallButton } from '@/ui/SmallButton';
+import { OneOf } from '@/ui/OneOf';
 
 const DEAL_NAMES: Record<Deal, string> = {
   turn: 'One after the other',
@@ -83,17 +82,16 @@ export function MixSheet({ onClose }: { onClose: () => void }) {
             />
           </Box>
           <Box sx={{ display: 'grid', gap: 1.5, mt: 1.5, mb: 2 }}>
-            <ToggleButtonGroup
-              exclusive
-              fullWidth
-              size="small"
+            <OneOf
+              label="What the page shows"
               value={after}
-              aria-label="What the page shows"
-              onChange={(_, next: boolean | null) => next !== null && setAfter(next)}
-            >
-              <ToggleButton value={false}>Before</ToggleButton>
-              <ToggleButton value={true}>After</ToggleButton>
-            </ToggleButtonGroup>
+              all={[
+                [false, 'Before'],
+                [true, 'After'],
+              ]}
+              wide
+              onChoose={(next: boolean) => setAfter(next)}
+            />
             <Button variant="contained" disabled={readOnly || waiting > 0} onClick={deal} sx={{ mt: 1.5 }}>
               Deal them
             </Button>

@@ -7,6 +7,7 @@ import { pathBounds, pathData, transformPath } from '@/core/geometry/path';
 import { formatLength } from '@/core/units/lengths';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
+import type { Session } from '@/features/table/session';
 import { useDragLost } from '@/features/table/stage/hand/useDragLost';
 import { drawnPath } from '@/features/table/session/drawn';
 import { toPage, viewMatrix } from '@/features/table/stage/hand/view';
@@ -34,9 +35,6 @@ export function Draw() {
   const drawing = useSession((session) => session.drawing);
   const view = useSession((session) => session.view);
   const stage = useSession((session) => session.stage);
-  const unit = useSession((session) => session.history.project.unit);
-  // The line scissors follow goes through what is selected.
-  useSession((session) => session.selection);
   const [pointer, setPointer] = useState<Point | null>(null);
   const hand = useRef<Point[] | null>(null);
   /** As it was before the press that lasts. */
@@ -115,6 +113,34 @@ export function Draw() {
   };
   useDragLost(() => hand.current !== null, back);
 
+  return (
+    <g data-testid="drawing">
+      <rect
+        width={stage.width}
+        height={stage.height}
+        fill="transparent"
+        style={{ pointerEvents: 'all', cursor: 'crosshair' }}
+        onPointerDown={press}
+        onPointerMove={move}
+        onPointerUp={release}
+        onPointerCancel={back}
+        onLostPointerCapture={back}
+        onPointerLeave={() => setPointer(null)}
+      />
+      <Drawn drawing={drawing} pointer={pointer} />
+    </g>
+  );
+}
+
+/** The line as it is drawn so far, its knots, and how large what it encloses is. */
+function Drawn({ drawing, pointer }: { drawing: Session['drawing']; pointer: Point | null }) {
+  const { store } = useRoom();
+  const view = useSession((session) => session.view);
+  const unit = useSession((session) => session.history.project.unit);
+  // The line scissors follow goes through what is selected.
+  useSession((session) => session.selection);
+  const { way, knots, closed } = drawing;
+  const points = way === 'points';
   const map = viewMatrix(view);
   const path = drawnPath(drawing);
   const cut = act.lineToCut(store.getState());
@@ -136,19 +162,7 @@ export function Draw() {
   const size = path && pathBounds(path);
   const corner = size && apply(map, { x: size.x + size.width / 2, y: size.y + size.height });
   return (
-    <g data-testid="drawing">
-      <rect
-        width={stage.width}
-        height={stage.height}
-        fill="transparent"
-        style={{ pointerEvents: 'all', cursor: 'crosshair' }}
-        onPointerDown={press}
-        onPointerMove={move}
-        onPointerUp={release}
-        onPointerCancel={back}
-        onLostPointerCapture={back}
-        onPointerLeave={() => setPointer(null)}
-      />
+    <>
       <g fill="none" strokeLinejoin="round" strokeLinecap="round">
         {path && <path d={data} fill="#2f6f68" fillOpacity={0.28} fillRule="nonzero" />}
         <path d={data} stroke={LIGHT} strokeWidth={3.5} />
@@ -193,7 +207,7 @@ export function Draw() {
           {formatLength(size.width, unit)} x {formatLength(size.height, unit, true)}
         </text>
       )}
-    </g>
+    </>
   );
 }
 

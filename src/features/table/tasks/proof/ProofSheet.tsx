@@ -4,8 +4,6 @@ import Badge from '@mui/material/Badge';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
@@ -30,6 +28,7 @@ import { usePress } from '@/features/table/tasks/proof/usePress';
 import { usePressRoom } from '@/features/table/tasks/proof/usePressRoom';
 import { Chosen } from '@/ui/Chosen';
 import { useKept } from '@/ui/useKept';
+import { OneOf } from '@/ui/OneOf';
 
 /** Around the page, CSS pixels; the curtain's slider takes more below it. */
 const [AROUND, ASIDE, BELOW] = [24, 58, 52];
@@ -40,7 +39,6 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const project = useSession((session) => session.history.project);
   const typesetter = useSession((session) => session.typesetter);
-  const trueZoom = useSession((session) => session.trueZoom);
   const [settings, change] = useKept('bellagraph proof', FIRST_SETTINGS, readProofSettings);
   const [id, setId] = useState(() => store.getState().surfaceId);
   const [curtain, setCurtain] = useState(0);
@@ -48,7 +46,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const [place, setPlace] = useState<string | null>(null);
   const [aim, setAim] = useState<'checks' | 'over'>('checks');
   const [measure, setMeasure] = useState<string | null>(null);
-  const { surfaces, unit } = project;
+  const { surfaces } = project;
   const at = Math.max(
     0,
     surfaces.findIndex((surface) => surface.id === id),
@@ -62,21 +60,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const room = useRoomIn(desk);
   const aside = surfaces.length > 1 ? ASIDE : AROUND;
   const { away } = SEEN[seen];
-  const { trueSize } = settings;
-  const zoomOf = useCallback(
-    ({ width, height }: Surface): number => {
-      const fits = Math.min((room.width - 2 * aside) / width, (room.height - 2 * AROUND - BELOW) / height);
-      return (trueSize ? trueZoom : Math.max(0, fits)) / away;
-    },
-    [room, aside, trueSize, trueZoom, away],
-  );
-  const sideOf = useCallback(
-    (of: Surface): number =>
-      room.width
-        ? Math.round(Math.max(of.width, of.height) * zoomOf(of) * (globalThis.devicePixelRatio || 1))
-        : 0,
-    [room.width, zoomOf],
-  );
+  const { zoomOf, sideOf } = useFit(room, aside, settings.trueSize, away);
   const zoom = zoomOf(surface);
   const pixels = usePagePixels(project, surface, sideOf, beside);
   const conditions = useMemo(() => conditionsFor(project.profiles), [project.profiles]);
@@ -91,12 +75,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
   const { found: checked, clear, state } = useFindings(project, all);
   const looks = usePixelChecks(project, askPress, on, settings);
   const found = useMemo(() => [...checked, ...looks.found], [checked, looks.found]);
-  // What is on the page that is shown comes first, and warnings before the rest; the page itself is not kept waiting for that.
-  const first = useDeferredValue(surface.id);
-  const sorted = useMemo(() => {
-    const late = ({ at, warns }: Found): number => (at.id === first ? 0 : 2) + (warns ? 0 : 1);
-    return found.toSorted((one, other) => late(one) - late(other));
-  }, [found, first]);
+  const sorted = useSorted(found, surface.id);
   const placed = found.find((one) => keyOf(one) === place && one.at.id === surface.id);
   const turnTo = useCallback((next: string) => {
     setId(next);
@@ -129,47 +108,12 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
       }
       columns={`${count > 1 ? '132px ' : ''}minmax(0, 1fr) 330px`}
       actions={
-        <>
-          <Typography role="status" variant="body2" sx={{ flex: 1 }}>
-            {surface.name}
-            {count > 1 ? `, ${at + 1} of ${count}` : ''}: {formatSize(surface, unit)} once it is trimmed
-          </Typography>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            aria-label="How large"
-            value={settings.trueSize ? 'true' : 'whole'}
-            onChange={(_, next: string | null) => next && change({ trueSize: next === 'true' })}
-          >
-            <ToggleButton value="whole">Whole</ToggleButton>
-            <ToggleButton value="true">True size</ToggleButton>
-          </ToggleButtonGroup>
-          {heldOf(project) && (
-            <Button
-              color="inherit"
-              onClick={() => {
-                onClose();
-                store.getState().openSheet('held');
-              }}
-            >
-              In the hand …
-            </Button>
-          )}
-          <Button color="inherit" onClick={onClose}>
-            Back to the table
-          </Button>
-          <Button
-            variant="contained"
-            onClick={() => {
-              onClose();
-              // What is made is what was looked at.
-              if (surface.id !== store.getState().surfaceId) store.getState().turnTo(surface.id);
-              store.getState().askMake('page');
-            }}
-          >
-            Make …
-          </Button>
-        </>
+        <Actions
+          {...{ surface, onClose }}
+          of={count > 1 ? `, ${at + 1} of ${count}` : ''}
+          trueSize={settings.trueSize}
+          onTrueSize={(trueSize) => change({ trueSize })}
+        />
       }
       onClose={onClose}
     >
@@ -213,17 +157,16 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
         sx={{ overflowY: 'auto', p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}
       >
         <HowProofed {...{ settings, conditions, on, printed, problem, onChange: change }} />
-        <ToggleButtonGroup
-          exclusive
-          fullWidth
-          size="small"
-          aria-label="What is told"
+        <OneOf
+          label="What is told"
           value={aim}
-          onChange={(_, next: 'checks' | 'over' | null) => next && setAim(next)}
-        >
-          <ToggleButton value="checks">Checks</ToggleButton>
-          <ToggleButton value="over">From a step back</ToggleButton>
-        </ToggleButtonGroup>
+          all={[
+            ['checks', 'Checks'],
+            ['over', 'From a step back'],
+          ]}
+          wide
+          onChoose={(next: 'checks' | 'over') => setAim(next)}
+        />
         {aim === 'over' ? (
           <LookOver measured={measured} shown={measure} onShow={setMeasure} />
         ) : (
@@ -242,6 +185,93 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
         )}
       </Box>
     </WideSheet>
+  );
+}
+
+/** What is on the page that is shown comes first, and warnings before the rest; the page itself is not kept waiting for that. */
+function useSorted(found: readonly Found[], shown: string): Found[] {
+  const first = useDeferredValue(shown);
+  return useMemo(() => {
+    const late = ({ at, warns }: Found): number => (at.id === first ? 0 : 2) + (warns ? 0 : 1);
+    return found.toSorted((one, other) => late(one) - late(other));
+  }, [found, first]);
+}
+
+/** How large a page is shown, CSS pixels a point, and how many pixels of it are asked for at its longer side. */
+function useFit(room: ReturnType<typeof useRoomIn>, aside: number, trueSize: boolean, away: number) {
+  const trueZoom = useSession((session) => session.trueZoom);
+  const zoomOf = useCallback(
+    ({ width, height }: Surface): number => {
+      const fits = Math.min((room.width - 2 * aside) / width, (room.height - 2 * AROUND - BELOW) / height);
+      return (trueSize ? trueZoom : Math.max(0, fits)) / away;
+    },
+    [room, aside, trueSize, trueZoom, away],
+  );
+  const sideOf = useCallback(
+    (of: Surface): number =>
+      room.width
+        ? Math.round(Math.max(of.width, of.height) * zoomOf(of) * (globalThis.devicePixelRatio || 1))
+        : 0,
+    [room.width, zoomOf],
+  );
+  return { zoomOf, sideOf };
+}
+
+interface ActionsProps {
+  surface: Surface;
+  /** Which of how many it is; empty of one alone. */
+  of: string;
+  trueSize: boolean;
+  onTrueSize: (wanted: boolean) => void;
+  onClose: () => void;
+}
+
+/** How large it is once trimmed, how large it is shown, and where one goes from here. */
+function Actions({ surface, of, trueSize, onTrueSize, onClose }: ActionsProps) {
+  const { store } = useRoom();
+  const project = useSession((session) => session.history.project);
+  const { unit } = project;
+  return (
+    <>
+      <Typography role="status" variant="body2" sx={{ flex: 1 }}>
+        {surface.name}
+        {of}: {formatSize(surface, unit)} once it is trimmed
+      </Typography>
+      <OneOf
+        label="How large"
+        value={trueSize ? 'true' : 'whole'}
+        all={[
+          ['whole', 'Whole'],
+          ['true', 'True size'],
+        ]}
+        onChoose={(next: string) => onTrueSize(next === 'true')}
+      />
+      {heldOf(project) && (
+        <Button
+          color="inherit"
+          onClick={() => {
+            onClose();
+            store.getState().openSheet('held');
+          }}
+        >
+          In the hand …
+        </Button>
+      )}
+      <Button color="inherit" onClick={onClose}>
+        Back to the table
+      </Button>
+      <Button
+        variant="contained"
+        onClick={() => {
+          onClose();
+          // What is made is what was looked at.
+          if (surface.id !== store.getState().surfaceId) store.getState().turnTo(surface.id);
+          store.getState().askMake('page');
+        }}
+      >
+        Make …
+      </Button>
+    </>
   );
 }
 

@@ -6,8 +6,6 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import {
@@ -28,6 +26,7 @@ import { LetterFields, shownSize } from '@/features/table/tasks/words/LetterFiel
 import { LivingButton } from '@/features/table/tasks/words/LivingButton';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
+import { OneOf } from '@/ui/OneOf';
 
 export type Running = Piece & { outline: RunningOutline };
 
@@ -145,18 +144,17 @@ function Along({ outline, unit, disabled, set }: PartProps) {
         <MenuItem value="squeeze">Letters stay whole</MenuItem>
         <MenuItem value="round">Go round them</MenuItem>
       </TextField>
-      <ToggleButtonGroup
-        exclusive
-        size="small"
+      <OneOf
+        label="Which way they run"
         value={outline.clockwise ? 'clockwise' : 'back'}
+        all={[
+          ['clockwise', 'Clockwise'],
+          ['back', 'The other way'],
+        ]}
         disabled={disabled}
-        onChange={(_, way: string | null) => way && set({ clockwise: way === 'clockwise' })}
-        aria-label="Which way they run"
+        onChoose={(way: string) => set({ clockwise: way === 'clockwise' })}
         sx={{ gridColumn: '1 / -1', '& .MuiToggleButton-root': { flex: 1 } }}
-      >
-        <ToggleButton value="clockwise">Clockwise</ToggleButton>
-        <ToggleButton value="back">The other way</ToggleButton>
-      </ToggleButtonGroup>
+      />
       <LengthField
         label="From the outline"
         unit={unit}

@@ -4,6 +4,7 @@ import {
   useLayoutEffect,
   useMemo,
   useRef,
+  type CSSProperties,
   type MouseEvent as ReactMouseEvent,
   type PointerEvent as ReactPointerEvent,
 } from 'react';
@@ -22,6 +23,7 @@ import { useRoom, useSession } from '@/features/table/room/context';
 import { settledPieces } from '@/features/table/session';
 import { focusStage } from '@/features/table/stage/focus';
 import { toPage, viewMatrix } from '@/features/table/stage/hand/view';
+import { WritingMarks } from '@/features/table/tasks/words/WritingMarks';
 
 const NOTHING = [0, 0] as const;
 
@@ -33,6 +35,47 @@ function wordRound(text: string, at: number): [number, number] {
   while (to < text.length && letters.test(text[to]!)) to++;
   return [from, to];
 }
+
+/**
+ * A list goes on with its next mark, and ends where an item is left empty; false if no list is written. Done in the field itself:
+ * who types goes on at once.
+ */
+function goOnWithList(area: HTMLTextAreaElement): boolean {
+  const { value: text, selectionStart: at } = area;
+  if (at !== area.selectionEnd) return false;
+  const begin = text.lastIndexOf('\n', at - 1) + 1;
+  const paragraph = text.slice(begin, at);
+  const sign = listMark(paragraph);
+  if (!sign) return false;
+  const bare = paragraph === sign;
+  const number = /^(\d+)(.*)$/.exec(sign);
+  const next = bare ? '' : `\n${number ? `${Number(number[1]) + 1}${number[2]}` : sign}`;
+  area.setRangeText(next, bare ? begin : at, at, 'end');
+  return true;
+}
+
+/** What lives is taken away whole, and is marked before: nobody means half of it. The one that this key would take a letter of. */
+function fieldMet<T extends { start: number; end: number }>(
+  fields: readonly T[],
+  [from, to]: readonly [number, number],
+  key: string,
+): T | undefined {
+  if (from !== to || (key !== 'Backspace' && key !== 'Delete')) return undefined;
+  return fields.find(({ start, end }) => (key === 'Backspace' ? end === to : start === to));
+}
+
+const UNSEEN: CSSProperties = {
+  position: 'absolute',
+  left: 0,
+  top: 0,
+  width: 1,
+  height: 1,
+  opacity: 0,
+  border: 0,
+  padding: 0,
+  resize: 'none',
+  pointerEvents: 'none',
+};
 
 export function Writing() {
   const id = useSession(({ mode }) => (mode.kind === 'write' ? mode.id : null));
@@ -75,7 +118,6 @@ function WritingOn({ id }: { id: string }) {
   const most = running ? MOST_RUNNING_LETTERS : MOST_LETTERS;
   const own = compose(viewMatrix(view), placementMatrix(placement));
   const [from, to] = range;
-  const caret = written.caretAt(to);
   const fields = (outline.spans ?? []).filter(lives);
 
   const noteRange = () => {
@@ -93,13 +135,10 @@ function WritingOn({ id }: { id: string }) {
       area.setSelectionRange(start!, end!, area.selectionDirection);
     setRange(start!, end!);
   };
-  /** What lives is taken away whole, and is marked before: nobody means half of it. */
   const marksField = (key: string): boolean => {
-    const met =
-      from === to && fields.find(({ start, end }) => (key === 'Backspace' ? end === to : start === to));
-    if (!met || (key !== 'Backspace' && key !== 'Delete')) return false;
-    mark(met.start, met.end);
-    return true;
+    const met = fieldMet(fields, range, key);
+    if (met) mark(met.start, met.end);
+    return Boolean(met);
   };
   const mark = (start: number, end: number) => {
     field.current?.focus({ preventScroll: true });
@@ -115,20 +154,9 @@ function WritingOn({ id }: { id: string }) {
     const onPage = toPage(view, { x: event.clientX - box.left, y: event.clientY - box.top });
     return written.indexAt(apply(invert(placementMatrix(placement)), onPage));
   };
-  /** A list goes on with its next mark, and ends where an item is left empty. Done in the field itself: who types goes on at once. */
   const goOn = (): boolean => {
-    const area = field.current!;
-    const { value: text, selectionStart: at } = area;
-    if (at !== area.selectionEnd) return false;
-    const begin = text.lastIndexOf('\n', at - 1) + 1;
-    const paragraph = text.slice(begin, at);
-    const sign = listMark(paragraph);
-    if (!sign) return false;
-    const bare = paragraph === sign;
-    const number = /^(\d+)(.*)$/.exec(sign);
-    const next = bare ? '' : `\n${number ? `${Number(number[1]) + 1}${number[2]}` : sign}`;
-    area.setRangeText(next, bare ? begin : at, at, 'end');
-    writeText(store, id, area.value);
+    if (!goOnWithList(field.current!)) return false;
+    writeText(store, id, field.current!.value);
     noteRange();
     return true;
   };
@@ -156,59 +184,13 @@ function WritingOn({ id }: { id: string }) {
               mark(...wordRound(outline.text, placeOf(event)));
             }}
           />
-          {from !== to &&
-            written
-              .stretch(from, to)
-              .map(({ frame, box }, i) => (
-                <rect
-                  key={i}
-                  {...box}
-                  transform={`matrix(${frame.join(' ')})`}
-                  fill="#2f6f68"
-                  opacity={0.3}
-                />
-              ))}
-          {fields.flatMap(({ start, end }) =>
-            written
-              .stretch(start, end)
-              .map(({ frame, box }, i) => (
-                <path
-                  key={`lives ${start} ${i}`}
-                  data-living
-                  transform={`matrix(${frame.join(' ')})`}
-                  d={`M${box.x} ${box.y + box.height * 0.95}h${box.width}`}
-                  stroke="#2f6f68"
-                  strokeWidth={1.4 / view.zoom}
-                />
-              )),
-          )}
-          {lackingIn(outline.text, outline, typesetter).flatMap(({ start, end }) =>
-            written
-              .stretch(start, end)
-              .map(({ frame, box }, i) => (
-                <path
-                  key={`${start} ${i}`}
-                  transform={`matrix(${frame.join(' ')})`}
-                  d={`M${box.x} ${box.y + box.height * 0.92}h${box.width}`}
-                  fill="none"
-                  stroke="#b26a00"
-                  strokeWidth={2 / view.zoom}
-                  strokeDasharray={`0 ${3.4 / view.zoom}`}
-                  strokeLinecap="round"
-                />
-              )),
-          )}
-          <rect
-            className="caret"
-            transform={`matrix(${caret.frame.join(' ')})`}
-            x={caret.box.x - 0.75 / view.zoom}
-            y={caret.box.y + caret.box.height * 0.08}
-            width={1.8 / view.zoom}
-            height={caret.box.height * 0.84}
-            fill="#9e2b45"
-          >
-            <animate attributeName="opacity" values="1;1;0;0" dur="1.1s" repeatCount="indefinite" />
-          </rect>
+          <WritingMarks
+            written={written}
+            range={range}
+            fields={fields}
+            lacking={lackingIn(outline.text, outline, typesetter)}
+            zoom={view.zoom}
+          />
         </g>
       </svg>
       <textarea
@@ -255,18 +237,7 @@ function WritingOn({ id }: { id: string }) {
           if (!to?.closest('[data-about], [role="dialog"], .MuiPopover-root')) stopWriting(store);
         }}
         spellCheck
-        style={{
-          position: 'absolute',
-          left: 0,
-          top: 0,
-          width: 1,
-          height: 1,
-          opacity: 0,
-          border: 0,
-          padding: 0,
-          resize: 'none',
-          pointerEvents: 'none',
-        }}
+        style={UNSEEN}
       />
     </>
   );

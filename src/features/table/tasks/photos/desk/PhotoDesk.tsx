@@ -36,39 +36,11 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
   const bound = useSession(({ history }) => bookIn(history.project.product) !== null);
   const [wish, setWish] = useState<Wish>({ which: 'all', stars: 0, words: '' });
   const desk = useDesk(project, useDeferredValue(wish));
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const last = useRef<string | null>(null);
   const { shown } = desk;
+  const { chosen, setChosen, choose, chooseAll } = useChosen(shown);
   // What is no longer shown is no longer chosen: nothing happens to what one does not see.
   const photos = useMemo(() => shown.filter(({ sha }) => chosen.has(sha)), [shown, chosen]);
 
-  const choose = useCallback(
-    (sha: string, how: Choosing) => {
-      setChosen((before) => {
-        if (how === 'only') return new Set([sha]);
-        const next = new Set(before);
-        if (how === 'add') {
-          if (!next.delete(sha)) next.add(sha);
-          return next;
-        }
-        const [a, b] = [last.current ?? sha, sha].map((one) => shown.findIndex((photo) => photo.sha === one));
-        shown.slice(Math.min(a!, b!), Math.max(a!, b!) + 1).forEach((photo) => next.add(photo.sha));
-        return next;
-      });
-      if (how !== 'run') last.current = sha;
-    },
-    [shown],
-  );
-  const chooseAll = useCallback(
-    (photos: readonly Asset[]) =>
-      setChosen((before) => {
-        const next = new Set(before);
-        const every = photos.every(({ sha }) => next.has(sha));
-        for (const { sha } of photos) if (!every || !next.delete(sha)) next.add(sha);
-        return next;
-      }),
-    [],
-  );
   const lay = useCallback(
     (asset: Asset) => {
       onClose();
@@ -98,43 +70,7 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
   return (
     <WideSheet
       title={'Photo desk'}
-      head={
-        <Box sx={{ display: 'flex', gap: 1.5, px: 3, pb: 1.25, alignItems: 'center', flexWrap: 'wrap' }}>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            aria-label="Which photos"
-            value={wish.which}
-            onChange={(_, which: Which | null) => which && setWish({ ...wish, which })}
-          >
-            {SHOWN.map((which) => (
-              <ToggleButton key={which} value={which} sx={{ px: 1.5 }}>
-                {NAMES[which]} {desk.counts[which]}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-          <TextField
-            select
-            label="Stars"
-            value={wish.stars}
-            onChange={(event) => setWish({ ...wish, stars: Number(event.target.value) })}
-            sx={{ width: 130 }}
-          >
-            {[0, 1, 2, 3, 4, 5].map((count) => (
-              <MenuItem key={count} value={count}>
-                {count === 0 ? 'Any' : count === 5 ? '5' : `${count} or more`}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            label="Find"
-            placeholder="who, where, what"
-            value={wish.words}
-            onChange={(event) => setWish({ ...wish, words: event.target.value })}
-            sx={{ width: 230 }}
-          />
-        </Box>
-      }
+      head={<Sieve wish={wish} counts={desk.counts} onWish={setWish} />}
       columns="minmax(0, 1fr) 312px"
       actions={
         <>
@@ -214,6 +150,87 @@ export function PhotoDesk({ onClose }: { onClose: () => void }) {
         />
       </Box>
     </WideSheet>
+  );
+}
+
+/** Which photos are chosen: alone, one more, all between, a whole time. */
+function useChosen(shown: readonly Asset[]) {
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const last = useRef<string | null>(null);
+  const choose = useCallback(
+    (sha: string, how: Choosing) => {
+      setChosen((before) => {
+        if (how === 'only') return new Set([sha]);
+        const next = new Set(before);
+        if (how === 'add') {
+          if (!next.delete(sha)) next.add(sha);
+          return next;
+        }
+        const [a, b] = [last.current ?? sha, sha].map((one) => shown.findIndex((photo) => photo.sha === one));
+        shown.slice(Math.min(a!, b!), Math.max(a!, b!) + 1).forEach((photo) => next.add(photo.sha));
+        return next;
+      });
+      if (how !== 'run') last.current = sha;
+    },
+    [shown],
+  );
+  const chooseAll = useCallback(
+    (photos: readonly Asset[]) =>
+      setChosen((before) => {
+        const next = new Set(before);
+        const every = photos.every(({ sha }) => next.has(sha));
+        for (const { sha } of photos) if (!every || !next.delete(sha)) next.add(sha);
+        return next;
+      }),
+    [],
+  );
+  return { chosen, setChosen, choose, chooseAll };
+}
+
+interface SieveProps {
+  wish: Wish;
+  counts: Desk['counts'];
+  onWish: (wish: Wish) => void;
+}
+
+/** Which of them one wants to see. */
+function Sieve({ wish, counts, onWish }: SieveProps) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, px: 3, pb: 1.25, alignItems: 'center', flexWrap: 'wrap' }}>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        aria-label="Which photos"
+        value={wish.which}
+        onChange={(_, which: Which | null) => which && onWish({ ...wish, which })}
+      >
+        {SHOWN.map((which) => (
+          <ToggleButton key={which} value={which} sx={{ px: 1.5 }}>
+            {NAMES[which]} {counts[which]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <TextField
+        select
+        label="Stars"
+        value={wish.stars}
+        onChange={(event) => onWish({ ...wish, stars: Number(event.target.value) })}
+        sx={{ width: 130 }}
+      >
+        {[0, 1, 2, 3, 4, 5].map((count) => (
+          <MenuItem key={count} value={count}>
+            {count === 0 ? 'Any' : count === 5 ? '5' : `${count} or more`}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        label="Find"
+        placeholder="who, where, what"
+        value={wish.words}
+        onChange={(event) => onWish({ ...wish, words: event.target.value })}
+        sx={{ width: 230 }}
+      />
+    </Box>
   );
 }
 
