@@ -15,6 +15,12 @@ const config = [
       '@next/next/no-img-element': 'off',
     },
   },
+  {
+    ignores: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
+    rules: {
+      'max-lines-per-function': ['warn', { max: 150, skipBlankLines: true, skipComments: true }],
+    },
+  },
 ];
 
 export default config;

@@ -13,13 +13,12 @@ import { beginProduct } from '@/core/product';
 import { Album, CIRCLE, RECTANGLE } from './album';
 import { clubCalendar } from './calendar';
 
-/** `assets` by file name (photos) or paper id. */
-export function demoProjects(
-  assets: ReadonlyMap<string, Asset>,
-  photos: readonly string[],
-  typesetter: Typesetter,
-): Project[] {
-  const flyIn = new Album('saltmarsh-fly-in', 'Fly-in on the beach', 12, 12, assets, typesetter)
+/** By file name (photos) or paper id. */
+type Assets = ReadonlyMap<string, Asset>;
+
+/** The launch, with the day round it. */
+function flyInPage(assets: Assets, photos: readonly string[], typesetter: Typesetter): Album {
+  return new Album('saltmarsh-fly-in', 'Fly-in on the beach', 12, 12, assets, typesetter)
     .note(
       'The launch is the big photo; the rest of the day runs round it. Water below, gingham for the picnic, and one strip of kraft as the beach between them. The title is written, not stamped.',
     )
@@ -78,8 +77,11 @@ export function demoProjects(
       size: 11.5,
       align: 'right',
     });
+}
 
-  const lanterns = new Album('saltmarsh-lanterns', 'Lantern night', 8, 8, assets, typesetter)
+/** Dark papers, light words. */
+function lanternPage(assets: Assets, typesetter: Typesetter): Album {
+  return new Album('saltmarsh-lanterns', 'Lantern night', 8, 8, assets, typesetter)
     .note(
       'Dark papers, light words: the lantern photos bring their own light, so that nothing else is bright.',
     )
@@ -102,8 +104,11 @@ export function demoProjects(
       size: 11.5,
       align: 'centre',
     });
+}
 
-  const pools = new Album('saltmarsh-tide-pools', 'Tide pools in July', 8.5, 11, assets, typesetter)
+/** The first page of the tide pools. */
+function poolsPage(assets: Assets, typesetter: Typesetter): Album {
+  return new Album('saltmarsh-tide-pools', 'Tide pools in July', 8.5, 11, assets, typesetter)
     .note(
       'The pool is the big print, the horizon lies just over its edge. Ledger paper keeps the count; a strip of herringbone holds the left side like a binding.',
     )
@@ -124,18 +129,22 @@ export function demoProjects(
       size: 12,
       align: 'left',
     });
+}
 
-  const thread = (colour: string, from = 7): Finish['trails'] => [
-    { trail: { ...NEW_THREAD, colours: [colour] }, side: 'inside', from },
-  ];
-  const star = (colour: string, seed: number): Partial<Finish> => ({
-    lift: { height: LIFTS.button, shadow: true },
-    treatments: [
-      { kind: 'puffy', values: { depth: 0.4, gloss: 0.2 } },
-      { kind: 'inked', values: { reach: 9, strength: 0.5 }, colour, seed },
-    ],
-  });
-  const punched = (punch: string): Outline => ({ kind: 'punch', punch, settings: {} });
+const thread = (colour: string, from = 7): Finish['trails'] => [
+  { trail: { ...NEW_THREAD, colours: [colour] }, side: 'inside', from },
+];
+const star = (colour: string, seed: number): Partial<Finish> => ({
+  lift: { height: LIFTS.button, shadow: true },
+  treatments: [
+    { kind: 'puffy', values: { depth: 0.4, gloss: 0.2 } },
+    { kind: 'inked', values: { reach: 9, strength: 0.5 }, colour, seed },
+  ],
+});
+const punched = (punch: string): Outline => ({ kind: 'punch', punch, settings: {} });
+
+/** Its second page: everything cut, torn and sewn. */
+function poolsCut(pools: Album): void {
   pools
     .turn()
     .background('sailcloth-linen')
@@ -243,10 +252,13 @@ export function demoProjects(
       size: 11.5,
       align: 'centre',
     });
+}
 
+/** A card with a window onto the photo inside. */
+function thankYou(assets: Assets, typesetter: Typesetter): Album {
   // A card of 5.5 x 4.25 in, folded at the left: its flat sheet is 11 in wide, the front its right half.
   const shut = { width: 5.5 * 72, height: 4.25 * 72 };
-  const thanks = new Album(
+  return new Album(
     'saltmarsh-thank-you',
     'Thank you for the string',
     5.5,
@@ -304,6 +316,16 @@ export function demoProjects(
       align: 'centre',
     })
     .on('Outside');
+}
 
-  return [pools.project, lanterns.project, flyIn.project, thanks.project, clubCalendar(assets, photos)];
+export function demoProjects(assets: Assets, photos: readonly string[], typesetter: Typesetter): Project[] {
+  const pools = poolsPage(assets, typesetter);
+  poolsCut(pools);
+  return [
+    pools.project,
+    lanternPage(assets, typesetter).project,
+    flyInPage(assets, photos, typesetter).project,
+    thankYou(assets, typesetter).project,
+    clubCalendar(assets, photos),
+  ];
 }

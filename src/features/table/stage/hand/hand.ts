@@ -83,18 +83,18 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
 
   const begin = (
     { id, type }: Pointer,
-    start: Omit<Begun, 'pointer' | 'moved' | 'lifts'>,
+    { from, drag, tap }: Omit<Begun, 'pointer' | 'moved' | 'lifts'>,
     lifts = false,
   ): boolean => {
-    const held: Begun = { pointer: id, moved: false, lifts, ...start };
+    const held: Begun = { pointer: id, moved: false, lifts, from, drag, tap };
     begun = held;
-    lastPan = start.from;
+    lastPan = from;
     // A finger that rests asks what lies beneath it.
-    if (type === 'touch' && start.tap !== nothing)
+    if (type === 'touch' && tap !== nothing)
       setTimeout(() => {
         if (begun !== held || held.moved || store.getState().mode.kind !== 'pick') return;
         letGo();
-        store.getState().peekAt(start.from);
+        store.getState().peekAt(from);
       }, LONG_PRESS);
     return true;
   };
@@ -137,26 +137,8 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     if (ruler && !session.readOnly && session.show.guides)
       return begin(pointer, { from: at, drag: guideDrag(store, ruler), tap: nothing });
     const surface = shownSurface(session);
-    if (session.mode.kind === 'slide') {
-      const [piece] = settledPieces(session, [session.mode.id]);
-      const part = piece ? partAt(session, piece, point) : null;
-      if (piece && part !== null) store.getState().setMode({ ...session.mode, part });
-      if (piece && (part !== null || inBox(piece, point)))
-        return begin(
-          pointer,
-          {
-            from: at,
-            drag: (now) => {
-              const to = toPage(session.view, now);
-              const by = { x: to.x - point.x, y: to.y - point.y };
-              return { edit: pushed(store.getState(), piece, by) };
-            },
-            tap: nothing,
-          },
-          true,
-        );
-      store.getState().pick();
-    }
+    const pushes = slidePress(store, at, point);
+    if (pushes) return begin(pointer, pushes, true);
     const found = piecesAt(
       surface.pile,
       point,
@@ -172,49 +154,10 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     }
     if (surface.locked && found.length)
       return begin(pointer, { from: at, drag: null, tap: () => store.getState().touchLocked() });
-    // A press beside what is in the open group closes it.
-    const inside = (piece: Piece) => session.entered === null || piece.groups?.includes(session.entered);
-    const under = found.some(inside) ? found.filter(inside) : found;
-    const entered = under.some(inside) ? session.entered : null;
-    const whole = (piece: Piece) => wholeUnits(surface.pile, [piece.id], entered);
-    const adding = pointer.shiftKey || pointer.ctrlKey || pointer.metaKey;
-    const target = under.find((piece) => !piece.placement.locked) ?? under[0];
-    if (adding && target) {
-      const unit = whole(under[0]!);
-      const without = session.selection.filter((id) => !unit.includes(id));
-      session.select(without.length < session.selection.length ? without : [...session.selection, ...unit]);
-      return false;
-    }
-    // A finger pans, a mouse or pen draws a frame round things.
-    const pans = pointer.type === 'touch' || surface.locked;
-    if (!target)
-      return begin(pointer, {
-        from: at,
-        drag: pans ? null : frameDrag(store, at, adding ? session.selection : []),
-        tap: () => !adding && session.choose({ selection: [], entered: null }),
-      });
-    const held = under.find((piece) => session.selection.includes(piece.id));
-    // A press on something selected may begin a drag of it; only a tap goes one deeper.
-    if (!held) session.choose({ selection: whole(target), entered, mode: { kind: 'pick' } });
-    const moving = settledPieces(store.getState(), held ? session.selection : whole(target)).filter(
-      (piece) => !piece.placement.locked,
-    );
-    const deeper = held && nextUnder(under, held, whole);
-    return begin(
-      pointer,
-      {
-        from: at,
-        drag: moving.length ? moveDrag(session, moving, at) : null,
-        // A second press soon after makes it a double click, which is meant for this piece.
-        tap: () => {
-          peek = setTimeout(
-            () => deeper && store.getState().mode.kind === 'pick' && store.getState().select(whole(deeper)),
-            DOUBLE_CLICK,
-          );
-        },
-      },
-      moving.length > 0,
-    );
+    const pressed = piecePress(store, pointer, found, (act) => {
+      peek = setTimeout(act, DOUBLE_CLICK);
+    });
+    return pressed !== null && begin(pointer, pressed, pressed.lifts);
   }
 
   /** A press on a brad or the turning loop. */
@@ -287,21 +230,111 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     if (begun?.pointer === id) letGo();
   }
 
-  /** A second press soon after the first: goes into what lies there. */
-  function again(at: Point): void {
-    const session = store.getState();
-    if (session.mode.kind !== 'pick') return;
-    const { history, typesetter, view } = session;
-    const [top] = piecesAt(
-      shownSurface(session).pile,
-      toPage(view, at),
-      REACH / view.zoom,
-      toolsFor(history.project, typesetter),
-    );
-    goInto(store, top?.id);
-  }
+  return {
+    press,
+    grip,
+    holdGuide,
+    move,
+    release,
+    lost,
+    again: (at: Point) => enter(store, at),
+    letGo,
+    busy: () => begun !== null,
+  };
+}
 
-  return { press, grip, holdGuide, move, release, lost, again, letGo, busy: () => begun !== null };
+/** A press on the photo that is slid in its cut, or on one of its parts; null anywhere else, and then it is slid no more. */
+function slidePress(
+  store: SessionStore,
+  at: Point,
+  point: Point,
+): Pick<Begun, 'from' | 'drag' | 'tap'> | null {
+  const session = store.getState();
+  if (session.mode.kind !== 'slide') return null;
+  const [piece] = settledPieces(session, [session.mode.id]);
+  const part = piece ? partAt(session, piece, point) : null;
+  if (piece && part !== null) session.setMode({ ...session.mode, part });
+  if (!piece || (part === null && !inBox(piece, point))) {
+    session.pick();
+    return null;
+  }
+  return {
+    from: at,
+    drag: (now) => {
+      const to = toPage(session.view, now);
+      return { edit: pushed(store.getState(), piece, { x: to.x - point.x, y: to.y - point.y }) };
+    },
+    tap: () => {},
+  };
+}
+
+/**
+ * A press on what lies there, or on bare paper: what it begins. Null where it only adds to what is selected. `later` does
+ * something once no second press can follow.
+ */
+function piecePress(
+  store: SessionStore,
+  { at, type, shiftKey, ctrlKey, metaKey }: Pointer,
+  found: readonly Piece[],
+  later: (act: () => void) => void,
+): Pick<Begun, 'from' | 'drag' | 'tap' | 'lifts'> | null {
+  const session = store.getState();
+  const surface = shownSurface(session);
+  const { under, entered } = withinOpen(found, session);
+  const whole = (piece: Piece) => wholeUnits(surface.pile, [piece.id], entered);
+  const adding = shiftKey || ctrlKey || metaKey;
+  const target = under.find((piece) => !piece.placement.locked) ?? under[0];
+  if (adding && target) {
+    const unit = whole(under[0]!);
+    const without = session.selection.filter((id) => !unit.includes(id));
+    session.select(without.length < session.selection.length ? without : [...session.selection, ...unit]);
+    return null;
+  }
+  // A finger pans, a mouse or pen draws a frame round things.
+  const pans = type === 'touch' || surface.locked;
+  if (!target)
+    return {
+      from: at,
+      drag: pans ? null : frameDrag(store, at, adding ? session.selection : []),
+      tap: () => !adding && session.choose({ selection: [], entered: null }),
+      lifts: false,
+    };
+  const held = under.find((piece) => session.selection.includes(piece.id));
+  // A press on something selected may begin a drag of it; only a tap goes one deeper.
+  if (!held) session.choose({ selection: whole(target), entered, mode: { kind: 'pick' } });
+  const moving = settledPieces(store.getState(), held ? session.selection : whole(target)).filter(
+    (piece) => !piece.placement.locked,
+  );
+  const deeper = held && nextUnder(under, held, whole);
+  return {
+    from: at,
+    drag: moving.length ? moveDrag(session, moving, at) : null,
+    // A second press soon after makes it a double click, which is meant for this piece.
+    tap: () =>
+      later(() => deeper && store.getState().mode.kind === 'pick' && store.getState().select(whole(deeper))),
+    lifts: moving.length > 0,
+  };
+}
+
+/** What of it lies in the open group; all of it if nothing does: a press beside what is in the group closes it. */
+function withinOpen(found: readonly Piece[], { entered }: Session) {
+  const inside = (piece: Piece) => entered === null || piece.groups?.includes(entered);
+  const within = found.filter(inside);
+  return within.length ? { under: within, entered } : { under: found, entered: null };
+}
+
+/** A second press soon after the first: goes into what lies there. */
+function enter(store: SessionStore, at: Point): void {
+  const session = store.getState();
+  if (session.mode.kind !== 'pick') return;
+  const { history, typesetter, view } = session;
+  const [top] = piecesAt(
+    shownSurface(session).pile,
+    toPage(view, at),
+    REACH / view.zoom,
+    toolsFor(history.project, typesetter),
+  );
+  goInto(store, top?.id);
 }
 
 /** What a drag of a grip comes to. */

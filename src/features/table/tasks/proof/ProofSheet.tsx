@@ -171,12 +171,7 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
           <LookOver measured={measured} shown={measure} onShow={setMeasure} />
         ) : (
           <>
-            {looks.looked < count && (
-              <Typography variant="body2" color="text.secondary">
-                Looking at how words stand off{on ? ' and where ink lies thick' : ''}, page {looks.looked + 1}{' '}
-                of {count} …
-              </Typography>
-            )}
+            <StillLooking at={looks.looked} of={count} thick={on !== null} />
             <Listed
               {...{ found: sorted, clear, state, several: count > 1, onShown: onClose, onPlace: showPlace }}
               placed={place}
@@ -187,6 +182,14 @@ export function ProofSheet({ onClose }: { onClose: () => void }) {
     </WideSheet>
   );
 }
+
+/** How far the checks that look at pixels have come. */
+const StillLooking = ({ at, of, thick }: { at: number; of: number; thick: boolean }) =>
+  at < of && (
+    <Typography variant="body2" color="text.secondary">
+      Looking at how words stand off{thick ? ' and where ink lies thick' : ''}, page {at + 1} of {of} …
+    </Typography>
+  );
 
 /** What is on the page that is shown comes first, and warnings before the rest; the page itself is not kept waiting for that. */
 function useSorted(found: readonly Found[], shown: string): Found[] {

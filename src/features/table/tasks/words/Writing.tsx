@@ -223,8 +223,7 @@ function WritingOn({ id }: { id: string }) {
           const held = (event.ctrlKey || event.metaKey) && event.key.toLowerCase();
           if (held === 'z') {
             event.preventDefault();
-            if (event.shiftKey) store.getState().redo();
-            else store.getState().undo();
+            store.getState()[event.shiftKey ? 'redo' : 'undo']();
           }
           if (held === 'b' || held === 'i') {
             event.preventDefault();
