@@ -25,6 +25,7 @@ import { selectedPieces, shownProject, type AboutRow } from '@/features/table/se
 import { useHeldFocus } from '@/ui/useHeldFocus';
 import { FieldsAbout, useTyped } from '@/ui/useTyped';
 import { fetched } from '@/ui/fetched';
+import { usePaced } from '@/ui/usePaced';
 
 const AtHand = fetched('What is at hand', () =>
   import('@/features/table/about/AtHand').then((m) => m.AtHand),
@@ -48,13 +49,18 @@ const RunningControls = fetched('Words', () =>
   import('@/features/table/tasks/words/RunningControls').then((m) => m.RunningControls),
 );
 
+/** Milliseconds between what is told of a drag. */
+const PACE = 350;
+
 export const About = memo(function About() {
   const pieces = useSession(useShallow(selectedPieces));
   // The numbers follow a drag, what is typed, and a change of many, when there is time for them: the page comes first.
-  const later = useDeferredValue(pieces);
-  const dragging = useSession((session) => session.tryout !== null || session.mode.kind === 'write');
+  const dragging = useSession((session) => session.tryout !== null);
+  const writing = useSession((session) => session.mode.kind === 'write');
+  const paced = usePaced(pieces, dragging ? PACE : 0);
+  const later = useDeferredValue(paced);
   const same = later.length === pieces.length && later.every(({ id }, i) => id === pieces[i]!.id);
-  const shown = same && (dragging || pieces.length > 1) ? later : pieces;
+  const shown = same && (dragging || writing || pieces.length > 1) ? later : pieces;
   return (
     <FieldsAbout value={shown.map(({ id }) => id).join()}>
       {shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />}

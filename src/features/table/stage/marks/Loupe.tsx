@@ -3,6 +3,7 @@
 import { useEffect, useRef } from 'react';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/session';
+import { drawSeen } from '@/features/table/stage/paint/layers';
 
 const SIDE = 190;
 const TIMES = 3;
@@ -28,22 +29,8 @@ export function Loupe() {
       context.fillStyle = shownSurface(session).ground;
       context.fillRect(0, 0, canvas.width, canvas.height);
       context.imageSmoothingQuality = 'high';
-      const frameOf = canvas.parentElement!;
-      for (const name of ['below', 'moving', 'above']) {
-        const layer = frameOf.querySelector<HTMLCanvasElement>(`[data-testid="${name}"]`);
-        if (layer)
-          context.drawImage(
-            layer,
-            pointer.x * scale - side / 2,
-            pointer.y * scale - side / 2,
-            side,
-            side,
-            0,
-            0,
-            canvas.width,
-            canvas.height,
-          );
-      }
+      const [x, y] = [pointer.x * scale - side / 2, pointer.y * scale - side / 2];
+      drawSeen(context, canvas.parentElement!, { x, y, width: side, height: side }, canvas);
       const left = pointer.x + 24 + SIDE > stage.width ? pointer.x - 24 - SIDE : pointer.x + 24;
       const top = Math.min(stage.height - SIDE - 8, Math.max(8, pointer.y - SIDE / 2));
       canvas.style.transform = `translate(${left}px, ${top}px)`;

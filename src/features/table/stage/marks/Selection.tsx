@@ -1,6 +1,6 @@
 'use client';
 /** The running stitch round what is selected, its brads and its turning loop. */
-import type { PointerEvent as ReactPointerEvent } from 'react';
+import { memo, type PointerEvent as ReactPointerEvent } from 'react';
 import { centredBox, corners, type Box, type Size } from '@/core/geometry/box';
 import { apply, compose, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import type { Piece } from '@/core/piece/piece';
@@ -86,18 +86,20 @@ export function Selection({ pieces, hovered, view, around, moving, handles, onGr
           map={compose(view, placementMatrix(only.placement))}
           size={only.placement}
           turn={only.placement.turn}
+          away={moving}
           onGrip={onGrip}
         />
       )}
       {handles && pieces.length === 1 && only && !only.placement.locked && (
         <SettingGrips piece={only} view={view} onGrip={onGrip} />
       )}
-      {handles && around && !moving && (
+      {handles && around && (
         <Handles
           map={compose(view, translation(around.x + around.width / 2, around.y + around.height / 2))}
           size={around}
           turn={0}
           cornersOnly
+          away={moving}
           onGrip={onGrip}
         />
       )}
@@ -112,10 +114,14 @@ interface HandlesProps {
   turn: number;
   /** Several pieces only grow together, so their box has no handles at its sides. */
   cornersOnly?: boolean;
+  /** While something moves they are not seen, and not followed; the one a hand holds goes on holding. */
+  away: boolean;
   onGrip: SelectionProps['onGrip'];
 }
 
-function Handles({ map, size, turn, cornersOnly = false, onGrip }: HandlesProps) {
+const Handles = memo(HandlesAt, (before, now) => before.away && now.away);
+
+function HandlesAt({ map, size, turn, cornersOnly = false, away, onGrip }: HandlesProps) {
   const { width, height } = size;
   const at = (sx: number, sy: number): Point => apply(map, { x: (sx * width) / 2, y: (sy * height) / 2 });
   const [topLeft, topRight, bottomRight] = [at(-1, -1), at(1, -1), at(1, 1)];
@@ -127,7 +133,7 @@ function Handles({ map, size, turn, cornersOnly = false, onGrip }: HandlesProps)
   const out = { x: (top.x - centre.x) / length, y: (top.y - centre.y) / length };
   const loop = { x: top.x + out.x * 34, y: top.y + out.y * 34 };
   return (
-    <g>
+    <g visibility={away ? 'hidden' : undefined}>
       <g
         className="loop"
         style={{ cursor: 'grab' }}

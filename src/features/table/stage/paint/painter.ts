@@ -18,15 +18,10 @@ import type { DrawingSource } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
 import type { PictureShelf } from '@/features/table/keeping/pictures';
 import { shownProject, shownSurface, type Session } from '@/features/table/session';
+import { lift, spread, type Layers } from '@/features/table/stage/paint/layers';
 import { Throughs } from '@/features/table/stage/paint/throughs';
 import { retouch } from '@/features/table/stage/paint/retouch';
 import { viewMatrix } from '@/features/table/stage/hand/view';
-
-export interface Layers {
-  below: HTMLCanvasElement;
-  moving: HTMLCanvasElement;
-  above: HTMLCanvasElement;
-}
 
 interface Sheet {
   piece: Piece;
@@ -192,23 +187,42 @@ export class Painter {
       draw(this.layers.above, held.size && last >= 0 ? visible.slice(last + 1) : []);
       if (this.kept > this.room() / 2) this.drop(new Set(visible.map((piece) => piece.id)));
     }
-    draw(this.layers.moving, held.size && first >= 0 ? visible.slice(first, last + 1) : []);
+    const lifted = held.size && first >= 0 ? visible.slice(first, last + 1) : [];
+    if (!this.lift(lifted, session, scale, (piece) => this.sheetOf(piece, light, view, session, true))) {
+      spread(this.layers.moving, session.stage, scale);
+      draw(this.layers.moving, lifted);
+    }
     this.painted = { session, moving: moving.join() };
     this.dirty = false;
     return soft;
   }
 
-  private fit({ width, height }: Session['stage'], scale: number): boolean {
-    let changed = false;
-    for (const layer of Object.values(this.layers)) {
-      const w = Math.max(1, Math.round(width * scale));
-      const h = Math.max(1, Math.round(height * scale));
-      if (layer.width === w && layer.height === h) continue;
-      layer.width = w;
-      layer.height = h;
-      changed = true;
+  private fit(stage: Session['stage'], scale: number): boolean {
+    const { below, above } = this.layers;
+    // Both: what follows would be left out.
+    return [below, above].map((layer) => spread(layer, stage, scale)).some(Boolean);
+  }
+
+  /** Lays what a hand holds on a layer that goes with it; false where it must be painted among the rest. */
+  private lift(
+    pieces: readonly Piece[],
+    { view, stage }: Session,
+    scale: number,
+    sheetOf: (piece: Piece) => Sheet,
+  ): boolean {
+    if (pieces.some((piece) => isOpening(piece) || piece.finish.blend || this.failed.has(piece)))
+      return false;
+    try {
+      const [x, y] = [Math.round(view.x * scale), Math.round(view.y * scale)];
+      const painted = pieces.map((piece) => {
+        const { bitmap, box } = sheetOf(piece);
+        return bitmap && { bitmap, box: { ...box, x: x + box.x, y: y + box.y } };
+      });
+      return painted.every((one) => one !== null) && lift(this.layers.moving, painted, stage, scale);
+    } catch {
+      // Which of them it was, and that it is told, is found when each is painted by itself.
+      return false;
     }
-    return changed;
   }
 
   private lay(context: CanvasRenderingContext2D, sheet: Sheet, view: Matrix, session: Session): void {

@@ -7,13 +7,14 @@ import { fetchAhead } from '@/features/table/stage/paint/ahead';
 import { paintedFrom, Painter } from '@/features/table/stage/paint/painter';
 
 /** After a change of zoom the old drawing is stretched; a sharp one follows when the hand rests this long, milliseconds. */
-const REST = 80;
+const REST = 70;
 /** When a page is looked at for so long, its neighbours are made ready, milliseconds. */
 const LOOKED_AT = 500;
 
 const LAYER: CSSProperties = {
   position: 'absolute',
-  inset: 0,
+  left: 0,
+  top: 0,
   width: '100%',
   height: '100%',
   pointerEvents: 'none',
@@ -65,7 +66,10 @@ export function usePainter(moving: readonly string[]) {
       element.style.transformOrigin = '0 0';
       element.style.transform = `translate(${to.x - painted.x * share}px, ${to.y - painted.y * share}px) scale(${share})`;
       clearTimeout(rest);
-      rest = setTimeout(soon, REST);
+      rest = setTimeout(() => {
+        cancelAnimationFrame(frame);
+        paint();
+      }, REST);
     };
     ask.current = soon;
     const stopStore = store.subscribe((now, before) => {

@@ -12,6 +12,7 @@ import { spotColour } from '@/core/inks/spot';
 import { inksIn, useInkSets } from '@/features/table/parts/inks/useInks';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/session';
+import { drawSeen } from '@/features/table/stage/paint/layers';
 
 /** Pixels across the spot whose mean is taken. */
 const SPOTS = [1, 5, 15] as const;
@@ -27,11 +28,8 @@ function pixelsAt(stage: HTMLElement, ground: string, { x, y }: Point, across: n
   const scale = window.devicePixelRatio || 1;
   context.fillStyle = ground;
   context.fillRect(0, 0, across, across);
-  const [left, top] = [Math.round(x * scale) - (across - 1) / 2, Math.round(y * scale) - (across - 1) / 2];
-  for (const name of ['below', 'moving', 'above']) {
-    const layer = stage.querySelector<HTMLCanvasElement>(`[data-testid="${name}"]`);
-    if (layer) context.drawImage(layer, left, top, across, across, 0, 0, across, across);
-  }
+  const from = { x: Math.round(x * scale) - (across - 1) / 2, y: Math.round(y * scale) - (across - 1) / 2 };
+  drawSeen(context, stage, { ...from, width: across, height: across }, canvas);
   return canvas;
 }
 
