@@ -61,6 +61,35 @@ const untilShown = (page: Page, key: string): Promise<number> =>
     key,
   );
 
+const several = async (count: number, measure: (i: number) => Promise<number>): Promise<number[]> => {
+  const times: number[] = [];
+  for (let i = 0; i <= count; i++) times.push(await measure(i));
+  // The first warms up.
+  return times.slice(1);
+};
+
+/** Milliseconds from a press on a slab of the pile until About this piece tells of that one, on the screen. */
+const untilTold = (page: Page, index: number): Promise<number> =>
+  page.evaluate(async (i) => {
+    const slabs = document.querySelectorAll<HTMLElement>(
+      '[aria-label="Pieces, top first"] button[aria-pressed]',
+    );
+    const slab = slabs[i % 2]!;
+    const shown = () =>
+      document.querySelector<HTMLInputElement>('[data-about] input[aria-label="Name of this piece"]')?.value;
+    const before = shown();
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    const start = performance.now();
+    slab.click();
+    return new Promise<number>((resolve) => {
+      const look = () =>
+        shown() !== undefined && shown() !== before
+          ? requestAnimationFrame(() => resolve(performance.now() - start))
+          : requestAnimationFrame(look);
+      requestAnimationFrame(look);
+    });
+  }, index);
+
 /** Milliseconds from a turn of the wheel until the page is sharp again, and how long it was painted in one go. */
 const untilSharp = (page: Page, deltaY: number): Promise<{ sharp: number; painting: number }> =>
   page.evaluate(
@@ -168,6 +197,19 @@ export async function arrange(browser: Browser, tools: Tools): Promise<void> {
       'ms',
       limit(bare),
       framed <= 1.1 * floor,
+    );
+  });
+  await withPage(browser, async (page) => {
+    await openFile(page, await file(150));
+    const idle = percentile(await several(6, () => untilShown(page, 'F13 none none')), 0.5);
+    const told = percentile(await several(9, (i) => untilTold(page, i)), 0.95);
+    note(
+      'Select one of 150 pieces until its panel is shown, 95th percentile',
+      told,
+      idle,
+      'ms',
+      'under 50 ms; floor: two frames in which nothing changes',
+      told < 50,
     );
   });
   await withPage(browser, async (page) => {

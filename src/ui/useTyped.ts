@@ -26,6 +26,13 @@ export function useTyped(take: Take): Typed {
   const about = useContext(FieldsAbout);
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [of, setOf] = useState(about);
+  // What was refused of one is not shown of another.
+  if (of !== about) {
+    setOf(about);
+    setTyped(null);
+    setProblem(null);
+  }
   // What was taken stays in sight until fields that follow when there is time show it: not what was before, for a moment,
   // with the caret at its end.
   const taken = useDeferredValue(typed);
@@ -44,7 +51,7 @@ export function useTyped(take: Take): Typed {
     [],
   );
   return {
-    typed: typed ?? taken,
+    typed: typed ?? (of === about ? taken : null),
     problem,
     back,
     type(text) {

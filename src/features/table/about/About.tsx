@@ -145,7 +145,7 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
             {pieces.length} pieces
           </Typography>
         ) : (
-          <NameField key={piece.id} piece={piece} readOnly={readOnly} />
+          <NameField piece={piece} readOnly={readOnly} />
         )}
         <Typography variant="caption" color="text.secondary" noWrap>
           {many ? '' : formatSize(piece.placement, unit)}

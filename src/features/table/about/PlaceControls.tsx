@@ -34,13 +34,13 @@ export function PlaceControls({ pieces, unit }: { pieces: readonly Piece[]; unit
   return pieces.length > 1 ? (
     <ArrangeControls pieces={pieces} unit={unit} />
   ) : (
-    pieces[0] && <PlaceOfOne key={pieces[0].id} piece={pieces[0]} unit={unit} />
+    pieces[0] && <PlaceOfOne piece={pieces[0]} unit={unit} />
   );
 }
 
 function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
   /** What a person chose for this piece; as its kind has it until then. */
-  const [proportion, setProportion] = useState<boolean>();
+  const [chosen, setChosen] = useState<{ of: string; proportion: boolean }>();
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
@@ -58,7 +58,7 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
   const { x, y, width, height, turn, locked } = placement;
   const disabled = locked || readOnly;
   const length = (least: number) => measureWithin(unit, least, FARTHEST);
-  const kept = proportion ?? act.keepsProportions(piece);
+  const kept = chosen?.of === piece.id ? chosen.proportion : act.keepsProportions(piece);
   const words = piece.outline.kind === 'glyphs';
   const resize = (side: act.BoxSide) => (value: number) => act.sizeTo(store, piece, side, value, kept);
   return (
@@ -103,7 +103,12 @@ function PlaceOfOne({ piece, unit }: { piece: Piece; unit: Unit }) {
         read={readDegrees}
         onCommit={(value) => perform(placePiece(surfaceId, piece, 'turn', { turn: value }))}
       />
-      <ProportionSwitch words={words} on={kept} disabled={disabled} onChange={setProportion} />
+      <ProportionSwitch
+        words={words}
+        on={kept}
+        disabled={disabled}
+        onChange={(proportion) => setChosen({ of: piece.id, proportion })}
+      />
       <Box sx={{ gridColumn: '1 / 3', display: 'flex', justifyContent: 'space-between', my: -0.75 }}>
         <Button
           size="small"

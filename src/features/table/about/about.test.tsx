@@ -56,6 +56,18 @@ describe('Place', () => {
     expect(piece('photo').placement.height).toBe(180);
   });
 
+  test('what was refused of one piece is not shown of the next', async () => {
+    const { fill, field, chosen, piece } = await about([photo(), inkPiece('card', 0, 0, 90, 90)], ['photo']);
+    await fill('Width', 'wide');
+    await screen.findByText(/^“wide” is not a length\./);
+    chosen('card');
+    expect(field('Width')).toHaveProperty('value', '1.25');
+    expect(screen.queryByText(/is not a length/)).toBeNull();
+    chosen('photo');
+    expect(field('Width')).toHaveProperty('value', '3');
+    expect(piece('photo').placement.width).toBe(216);
+  });
+
   test('a drawn box is as wide and as high as was typed; proportions can be locked and freed for every piece', async () => {
     const drawn = inkPiece('drawn', 20, 20, 250, 380, {
       outline: { kind: 'path', name: 'Box', data: 'M0 0L250 0L250 380L0 380Z' },
