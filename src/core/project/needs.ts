@@ -5,7 +5,16 @@ import { outlineKind } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import type { Divide } from '@/core/text/breaks';
-import { faceFonts, fallbacksFor, FONT_FILES, shaOfFamily, type FamilyFace } from '@/core/text/families';
+import { HOUSE_STYLES } from '@/core/project/edits/styles';
+import {
+  faceFonts,
+  fallbacksFor,
+  FONT_FILES,
+  fontsOf,
+  PLAIN_FAMILY,
+  shaOfFamily,
+  type FamilyFace,
+} from '@/core/text/families';
 import { lackingIn, type Lacking } from '@/core/text/lacking';
 import { openFont, type OpenFont } from '@/core/text/shaper';
 import { lettersIn, type Language } from '@/core/text/style';
@@ -52,7 +61,7 @@ function needsOfPiece(piece: Piece): Needs {
   const needs: Needs = {
     fonts: [
       ...letteringsOf(piece).flatMap((wanted) =>
-        shaOfFamily(wanted.family) ? [wanted.family] : faceFonts(wanted),
+        shaOfFamily(wanted.family) ? [wanted.family] : [...fontsOf(wanted.family), ...faceFonts(wanted)],
       ),
       ...textsOf(piece).flatMap(fallbacksFor),
     ],
@@ -62,17 +71,27 @@ function needsOfPiece(piece: Piece): Needs {
   return needs;
 }
 
-export function needsOf({ surfaces }: Pick<Project, 'surfaces'>): Needs {
+export function needsOf({ surfaces, styles = [] }: Pick<Project, 'surfaces' | 'styles'>): Needs {
   const all = surfaces.flatMap(({ pile }) => pile.map(needsOfPiece));
   return {
-    fonts: [...new Set(all.flatMap(({ fonts }) => fonts))],
+    fonts: [
+      ...new Set([...all.flatMap(({ fonts }) => fonts), ...styles.flatMap(({ family }) => fontsOf(family))]),
+    ],
     languages: [...new Set(all.flatMap(({ languages }) => languages))],
   };
 }
 
-/** The shipped families, opened. */
-export async function openTypesetter(read: ReadFont): Promise<Typesetter> {
-  const fonts = Promise.all(FONT_FILES.map(async (name) => openFont(name, await read(name))));
+/** The files of the families that words begin in, and of the one that all else is sought in. */
+export const FIRST_FONTS: readonly string[] = [
+  ...new Set([PLAIN_FAMILY, ...HOUSE_STYLES.map(({ family }) => family)].flatMap(fontsOf)),
+];
+
+/** Shipped families, opened: all of them, or these files. */
+export async function openTypesetter(
+  read: ReadFont,
+  names: readonly string[] = FONT_FILES,
+): Promise<Typesetter> {
+  const fonts = Promise.all(names.map(async (name) => openFont(name, await read(name))));
   // Fetched with the fonts: nothing is set without them.
   const { createTypesetter } = await import('@/core/text/typesetter');
   return createTypesetter(await fonts);

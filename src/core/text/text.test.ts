@@ -8,7 +8,7 @@ import { fontFile, nodeTypesetter, readNodeFont } from '../../../scripts/node/pl
 import { laid, wordsOf } from '../../../scripts/testing/samples';
 import { inVisualOrder, levelsOf } from '@/core/text/bidi';
 import { dividing, opportunities, openDivide } from '@/core/text/breaks';
-import { equipped, needsOf } from '@/core/project/needs';
+import { equipped, needsOf, FIRST_FONTS, openTypesetter } from '@/core/project/needs';
 import { FAMILIES, nearestFace } from '@/core/text/families';
 import { lackingIn, lackingSays } from '@/core/text/lacking';
 import { openFont, type OpenFont } from '@/core/text/shaper';
@@ -84,10 +84,10 @@ describe('shaping', () => {
     Object.assign(second!.outline, { family: 'great-vibes', bold: true });
     const needs = needsOf(written);
     expect(needs.fonts).toEqual([
-      'lora-latin-700-normal',
-      'lora-latin-ext-700-normal',
-      'lora-latin-400-italic',
-      'lora-latin-ext-400-italic',
+      ...['lora-latin-400-normal', 'lora-latin-ext-400-normal'],
+      ...['lora-latin-700-normal', 'lora-latin-ext-700-normal'],
+      ...['lora-latin-400-italic', 'lora-latin-ext-400-italic'],
+      ...['great-vibes-latin-400-normal', 'great-vibes-latin-ext-400-normal'],
     ]);
     const more = await equipped(typesetter, needs, readNodeFont);
     expect(fonts('salt', of('lora', { bold: true, spans }), more)).toEqual([
@@ -99,6 +99,17 @@ describe('shaping', () => {
       'crete-round-latin-400-normal',
     ]);
     expect(nearestFace({ family: 'crete-round', bold: true, italic: true })).toBe('italic');
+  });
+
+  test('with the fonts that words begin in, and what a project needs, every family is set as with all of them', async () => {
+    const first = await openTypesetter(readNodeFont, FIRST_FONTS);
+    const text = 'Quay, Łódź & šťastný';
+    for (const { id } of FAMILIES) {
+      const of = laid([wordsOf('a', text)]);
+      Object.assign(of.surfaces[0]!.pile[0]!.outline, { family: id });
+      const some = await equipped(first, needsOf(of), readNodeFont);
+      expect(some.set(text, style(id), 200)).toEqual(typesetter.set(text, style(id), 200));
+    }
   });
 
   test('the script hand has ligatures: fewer glyphs than letters, one caret for each letter all the same', () => {

@@ -1,7 +1,8 @@
-/** The shipped fonts, opened once for the life of the tab, and those that words turn out to need. */
-import { equipped, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
+/** The shipped fonts, opened once for the life of the tab: those that words begin in, those they turn out to need, then the rest. */
+import { equipped, FIRST_FONTS, needsOf, openTypesetter, type ReadFont } from '@/core/project/needs';
 import type { Project } from '@/core/project/model';
-import { shaOfFamily } from '@/core/text/families';
+import { FONT_FILES, shaOfFamily } from '@/core/text/families';
+import { openFont, type OpenFont } from '@/core/text/shaper';
 import type { Typesetter } from '@/core/text/typesetter';
 import { assetBlob } from '@/storage/assets';
 
@@ -20,18 +21,37 @@ export const readFont: ReadFont = async (name) => {
   return new Uint8Array(await answer.arrayBuffer());
 };
 
-/** The shipped fonts; what failed is tried again when it is next asked for. */
-function shipped(): Promise<Typesetter> {
-  const now = (opening ??= openTypesetter(readFont));
+/** Those that words begin in; what failed is tried again when it is next asked for. */
+function first(): Promise<Typesetter> {
+  const now = (opening ??= openTypesetter(readFont, FIRST_FONTS));
   now.catch(() => {
     if (opening === now) opening = undefined;
   });
   return now;
 }
 
-/** Begins to open the shipped fonts. */
-export const warmFonts = (): void => void shipped().catch(() => {});
+/** Begins to open the fonts that words begin in. */
+export const warmFonts = (): void => void first().catch(() => {});
+
+const rest = new Map<string, Promise<OpenFont>>();
+const leisure = (): Promise<unknown> => new Promise((resolve) => setTimeout(resolve, 4));
+
+/** All other shipped fonts, opened one after the other while nothing else is to be done; one that cannot be read is passed over. */
+export async function restOfFonts(): Promise<OpenFont[]> {
+  const opened: OpenFont[] = [];
+  for (const name of FONT_FILES.filter((each) => !FIRST_FONTS.includes(each))) {
+    const font = rest.get(name) ?? readFont(name).then((bytes) => openFont(name, bytes));
+    rest.set(name, font);
+    try {
+      opened.push(await font);
+    } catch {
+      rest.delete(name);
+    }
+    await leisure();
+  }
+  return opened;
+}
 
 /** A typesetter with all a project needs; given one, the same if it has it all. */
 export const typesetterFor = async (project: Project, has?: Typesetter): Promise<Typesetter> =>
-  equipped(has ?? (await shipped()), needsOf(project), readFont);
+  equipped(has ?? (await first()), needsOf(project), readFont);

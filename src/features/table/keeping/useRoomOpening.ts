@@ -2,7 +2,9 @@
 import { useEffect, useState } from 'react';
 import { onlySeen } from '@/core/product';
 import { fitToFonts } from '@/core/project/edits/fonts';
-import { typesetterFor, warmFonts } from '@/features/shared/fonts';
+import { needsOf } from '@/core/project/needs';
+import { restOfFonts, typesetterFor, warmFonts } from '@/features/shared/fonts';
+import type { Typesetter } from '@/core/text/typesetter';
 import { newId } from '@/features/shared/ids';
 import { startKeeping, type Keeper } from '@/features/table/keeping/keeper';
 import { PictureShelf } from '@/features/table/keeping/pictures';
@@ -89,12 +91,32 @@ export function useRoomOpening(id: string): Opening {
 }
 
 const ASK_AGAIN = 3000;
+/** Milliseconds after which the table stands, and fonts that nothing needs yet are opened. */
+const SETTLED = 600;
 
 /** Opens fonts and languages when words first need them; answers with what ends it. */
 function keepEquipped(store: SessionStore): () => void {
   let last: unknown = store.getState().history.project.surfaces;
   let busy = false;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let left = false;
+  const equip = (next: Typesetter) => {
+    const { typesetter: before, history, equip: take, amend } = store.getState();
+    take(next);
+    const { fonts, languages } = needsOf(history.project);
+    if (
+      fonts.some((name) => !before.has(name) && next.has(name)) ||
+      languages.some((language) => !before.divides(language))
+    )
+      amend(fitToFonts(history.project, before, next));
+  };
+  /** All that can be written in is there before it is asked for. */
+  const fetchRest = async () => {
+    const fonts = await restOfFonts();
+    const { typesetter } = store.getState();
+    const more = fonts.filter(({ name }) => !typesetter.has(name));
+    if (!left && more.length) equip(typesetter.with(more));
+  };
   const look = async () => {
     const { history, typesetter } = store.getState();
     if (busy || history.project.surfaces === last) return;
@@ -102,10 +124,9 @@ function keepEquipped(store: SessionStore): () => void {
     last = history.project.surfaces;
     try {
       const next = await typesetterFor(history.project, typesetter);
-      if (next !== typesetter) {
-        store.getState().equip(next);
-        store.getState().amend(fitToFonts(store.getState().history.project, typesetter, next));
-      }
+      // What else arrived meanwhile has more: it is looked at anew.
+      if (store.getState().typesetter !== typesetter) last = null;
+      else if (next !== typesetter) equip(next);
     } catch {
       // A language that could not be fetched: asked for again soon, and with the next edit.
       retry = setTimeout(() => {
@@ -119,7 +140,10 @@ function keepEquipped(store: SessionStore): () => void {
     void look();
   };
   const stop = store.subscribe(() => void look());
+  const begin = setTimeout(() => void fetchRest(), SETTLED);
   return () => {
+    left = true;
+    clearTimeout(begin);
     clearTimeout(retry);
     stop();
   };
