@@ -171,7 +171,7 @@ test('fonts are cut down to what is used: the file is a fraction of one with who
 test('Hebrew, Arabic and emoji come from fonts that are opened when they are met', async () => {
   const of = laid([wordsOf('a', 'kite עפיפון طائرة 🪁', 20, 300)]);
   const needs = needsOf(of);
-  expect(needs.fonts).toHaveLength(3);
+  expect(needs.fonts.filter((name) => name.startsWith('noto'))).toHaveLength(3);
   const typesetter = await equipped(await nodeTypesetter(), needs, readNodeFont);
   const { outline } = of.surfaces[0]!.pile[0]!;
   if (outline.kind !== 'glyphs') throw new Error('words expected');

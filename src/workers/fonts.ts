@@ -1,11 +1,11 @@
 /** The fonts that ship, opened beside the page, and those that a project's words need with them. */
-import { equipped, openTypesetter, type Needs, type ReadFont } from '@/core/project/needs';
+import { equipped, FIRST_FONTS, openTypesetter, type Needs, type ReadFont } from '@/core/project/needs';
 import { shaOfFamily } from '@/core/text/families';
 import type { Typesetter } from '@/core/text/typesetter';
 import { bytesAt } from '@/workers/fetched';
 
 export interface Fonts {
-  /** Those that ship. */
+  /** Those that words begin in. */
   shipped: Promise<Typesetter>;
   /** With what words need; `own` are files of a person's fonts, by SHA-256. What was once opened stays so. */
   for(needs: Needs, own: ReadonlyMap<string, Blob>): Promise<Typesetter>;
@@ -13,7 +13,7 @@ export interface Fonts {
 
 export function fontsAt(folder: string): Fonts {
   const read: ReadFont = (name) => bytesAt(`${folder}/${name}.ttf`);
-  const shipped = openTypesetter(read);
+  const shipped = openTypesetter(read, FIRST_FONTS);
   let last = shipped;
   return {
     shipped,

@@ -97,7 +97,10 @@ export async function openTypesetter(
   return createTypesetter(await fonts);
 }
 
-/** The typesetter with all that is needed; the same one if nothing was missing. Fonts that cannot be read are passed over. */
+/**
+ * The typesetter with all that is needed; the same one if nothing was missing. A person's own fonts, faces and fonts of other
+ * scripts that cannot be read are passed over; a family that ships is there, or this fails.
+ */
 export async function equipped(typesetter: Typesetter, needs: Needs, read: ReadFont): Promise<Typesetter> {
   const fonts = needs.fonts.filter((name) => !typesetter.has(name));
   const languages = needs.languages.filter((language) => !typesetter.divides(language));
@@ -106,7 +109,8 @@ export async function equipped(typesetter: Typesetter, needs: Needs, read: ReadF
     fonts.map(async (name): Promise<OpenFont[]> => {
       try {
         return [await openFont(name, await read(name))];
-      } catch {
+      } catch (error) {
+        if (FONT_FILES.includes(name)) throw error;
         return [];
       }
     }),

@@ -110,6 +110,11 @@ describe('shaping', () => {
       const some = await equipped(first, needsOf(of), readNodeFont);
       expect(some.set(text, style(id), 200)).toEqual(typesetter.set(text, style(id), 200));
     }
+    // What is printed is never set in another family without a word.
+    const none = () => Promise.reject(new Error('no network'));
+    const lora = laid([wordsOf('a', text)]);
+    Object.assign(lora.surfaces[0]!.pile[0]!.outline, { family: 'lora' });
+    await expect(equipped(first, needsOf(lora), none)).rejects.toThrow('no network');
   });
 
   test('the script hand has ligatures: fewer glyphs than letters, one caret for each letter all the same', () => {
