@@ -349,11 +349,33 @@ describe('the workbox', () => {
     expect(pile(store)).toHaveLength(3);
   });
 
+  test('of two photos one is locked: they do not change places until one press has unlocked it', () => {
+    const other = assetOf(quarters(60, 90), 600, 900);
+    const at = { y: 20, width: 90, height: 60 };
+    const store = table([
+      photoOf('left', asset, { x: 20, ...at }),
+      photoOf('right', other, { x: 200, ...at }),
+    ]);
+    store.getState().select(['right']);
+    act.toggleLock(store);
+    store.getState().select(['left', 'right']);
+    expect(act.swapChosen(store)).toMatchObject({ ok: false });
+    store.getState().refused!.next!.run();
+    expect(act.swapChosen(store)).toMatchObject({ ok: true });
+    const left = pile(store).find(({ id }) => id === 'left')!;
+    expect(left.material).toMatchObject({ asset: other.sha });
+  });
+
   test('what lies in it is taken out, and comes back by undo; what is used stays, and where is said', () => {
     const store = table([photoOf('photo', asset, { x: 20, y: 20, width: 90, height: 60 })]);
     act.takeOut(store, 'photos', asset.sha);
     expect(store.getState().refused?.why).toBe('“quarters” stays: it is used on Page 1.');
-    store.getState().select(['photo']);
+    // One press leads to where it is used, from another page too, and takes hold of it.
+    act.addPageAfter(store, false);
+    expect(store.getState().selection).toEqual([]);
+    store.getState().refused!.next!.run();
+    expect(pile(store).map(({ id }) => id)).toEqual(['photo']);
+    expect(store.getState().selection).toEqual(['photo']);
     act.remove(store);
     act.takeOut(store, 'photos', asset.sha);
     expect(store.getState().history.project).toMatchObject({ photos: [], assets: {} });

@@ -6,6 +6,7 @@ import { surfaceOf } from '@/core/project/model';
 import { unitsOf, wholeUnits } from '@/core/project/tree';
 import type { Piece, Role } from '@/core/piece/piece';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
+import type { Refusal } from '@/features/table/session/notice';
 
 /** The page that is shown, of a session or as much of it as tells. */
 export const page = (session: Pick<Session, 'history' | 'surfaceId'>) =>
@@ -85,7 +86,7 @@ export function selectOthers(store: SessionStore): void {
 export const tools = (session: Session) => toolsFor(session.history.project, session.typesetter);
 
 /** Not done, and said: keys and verbs have no place of their own to say it. */
-export function refuse(store: SessionStore, why: string): Result<number> {
-  store.getState().refuse(why);
+export function refuse(store: SessionStore, why: string, next?: Refusal['next']): Result<number> {
+  store.getState().refuse(why, next);
   return fail(why);
 }

@@ -7,6 +7,7 @@ import { toolsFor } from '@/core/page/outlines';
 import type { Cutting } from '@/core/piece/cutting';
 import { sheetIn } from '@/core/product/sheet';
 import { setCutting } from '@/core/project/edits/cutting';
+import { lockPage } from '@/core/project/edits/page';
 import { leafOf } from '@/core/product';
 import { surfaceOf, type Project, type Surface } from '@/core/project/model';
 import type { Session, SessionStore } from '@/features/table/session';
@@ -67,7 +68,11 @@ export function cutOtherwise(
   const locked = history.project.surfaces.find(
     ({ locked, pile }) => locked && pile.some(({ id }) => wanted.has(id)),
   );
-  if (locked) return refuse(`${locked.name} is locked: nothing on it was changed.`);
+  if (locked)
+    return refuse(`${locked.name} is locked: nothing on it was changed.`, {
+      label: 'Unlock it',
+      run: () => perform(lockPage(locked.id, false)),
+    });
   perform(setCutting(pieces, change, label));
 }
 

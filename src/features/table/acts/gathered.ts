@@ -2,7 +2,7 @@
 import { assetsIn } from '@/core/piece/assets';
 import { plainName } from '@/core/project/create';
 import { putAway } from '@/core/project/edits/notes';
-import { uses, type Compartment, type Project } from '@/core/project/model';
+import { uses, type Compartment, type Project, type Surface } from '@/core/project/model';
 import { gather } from '@/core/project/edits/gather';
 import type { Edit } from '@/core/project/edits/edit';
 import type { Asset } from '@/core/picture/asset';
@@ -24,12 +24,26 @@ export function takeOut(store: SessionStore, compartment: Compartment, sha: stri
   const asset = project.assets[sha];
   if (!asset) return;
   if (!uses(project).has(sha)) return session.perform(putAway([sha], compartment));
-  session.refuse(`“${plainName(asset.name)}” stays: it is used ${whereUsed(project, sha)}.`);
+  const [first] = pagesWith(project, sha);
+  const next = first && { label: 'Show where', run: () => showUses(store, first.id, sha) };
+  session.refuse(`“${plainName(asset.name)}” stays: it is used ${whereUsed(project, sha)}.`, next);
 }
 
 const LISTED = new Intl.ListFormat('en', { type: 'conjunction' });
 
-function whereUsed({ surfaces }: Project, sha: string): string {
-  const pages = surfaces.filter(({ pile }) => pile.some((piece) => assetsIn(piece).includes(sha)));
+const pagesWith = ({ surfaces }: Project, sha: string): Surface[] =>
+  surfaces.filter(({ pile }) => pile.some((piece) => assetsIn(piece).includes(sha)));
+
+/** Turns to a page and takes hold of all that shows a picture there. */
+function showUses(store: SessionStore, surfaceId: string, sha: string): void {
+  const { turnTo, history } = store.getState();
+  const there = history.project.surfaces.find(({ id }) => id === surfaceId);
+  if (!there) return;
+  turnTo(surfaceId);
+  store.getState().select(there.pile.filter((piece) => assetsIn(piece).includes(sha)).map(({ id }) => id));
+}
+
+function whereUsed(project: Project, sha: string): string {
+  const pages = pagesWith(project, sha);
   return pages.length ? `on ${LISTED.format(pages.map(({ name }) => name))}` : 'in a look that was kept';
 }

@@ -179,7 +179,10 @@ export function takeUpLine(there: SessionStore, trail: Trail, pictures: readonly
   const gathering = pictures.map(({ compartment, asset }) => gather(compartment, [asset]));
   if (pieces.length) {
     if (pieces.some(({ finish }) => (finish.trails?.length ?? 0) >= MOST_TRAILS))
-      return session.refuse(`Up to ${MOST_TRAILS} things run along one edge: take one off first.`);
+      return session.refuse(`Up to ${MOST_TRAILS} things run along one edge: take one off first.`, {
+        label: 'Show them',
+        run: () => there.getState().lookAtRow('Finish'),
+      });
     // Each keeps what runs along it already.
     const edits = pieces.map((piece) =>
       changeTrails(session.surfaceId, [piece], [...(piece.finish.trails ?? []), besideEdge(trail)]),

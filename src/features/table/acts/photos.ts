@@ -13,6 +13,7 @@ import { ok, type Result } from '@/core/result';
 import { croppedIn, fill, type FillOrder } from '@/core/proposals/fill';
 import { MOST_PHOTOS } from '@/core/proposals/propose';
 import { newId } from '@/features/shared/ids';
+import { toggleLock } from '@/features/table/acts/changing';
 import { chosen, page, refuse } from '@/features/table/acts/choosing';
 import type { Session, SessionStore } from '@/features/table/session';
 
@@ -101,7 +102,12 @@ export function swapChosen(store: SessionStore): Result<number> {
   const pieces = chosen(session).filter(({ material }) => material.kind === 'photo');
   const [a, b] = pieces;
   if (pieces.length !== 2 || !a || !b) return refuse(store, 'Select two photos to let them change places.');
-  if (a.placement.locked || b.placement.locked) return refuse(store, 'One of the two is locked.');
+  const locked = pieces.filter(({ placement }) => placement.locked);
+  if (locked.length)
+    return refuse(store, locked.length === 2 ? 'Both are locked.' : 'One of the two is locked.', {
+      label: 'Unlock',
+      run: () => toggleLock(store, locked),
+    });
   session.perform(swapPhotos(session.surfaceId, [a, b]));
   return ok(2);
 }

@@ -66,8 +66,8 @@ export function DrawLines() {
       act.holdLineAt(store, here, NEAR_LINE / view.zoom);
       return;
     }
-    if (session.readOnly || shownSurface(session).locked)
-      return session.refuse('This page cannot be drawn on now.');
+    if (session.readOnly) return session.refuse('Another tab holds this project: it is drawn on there.');
+    if (shownSurface(session).locked) return session.touchLocked();
     event.currentTarget.setPointerCapture(event.pointerId);
     act.holdLine(store, null);
     const { smoothing, guide } = session.lining;
