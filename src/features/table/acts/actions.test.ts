@@ -350,15 +350,11 @@ describe('the workbox', () => {
   });
 
   test('of two photos one is locked: they do not change places until one press has unlocked it', () => {
+    const store = table([photoOf('left', asset, { x: 20, y: 20, width: 90, height: 60 })]);
     const other = assetOf(quarters(60, 90), 600, 900);
-    const at = { y: 20, width: 90, height: 60 };
-    const store = table([
-      photoOf('left', asset, { x: 20, ...at }),
-      photoOf('right', other, { x: 200, ...at }),
-    ]);
-    store.getState().select(['right']);
+    bringPhoto(store, other, { x: 300, y: 300 });
     act.toggleLock(store);
-    store.getState().select(['left', 'right']);
+    store.getState().select(names(store));
     expect(act.swapChosen(store)).toMatchObject({ ok: false });
     store.getState().refused!.next!.run();
     expect(act.swapChosen(store)).toMatchObject({ ok: true });
