@@ -148,7 +148,10 @@ function Review({ name, found, skipped, kits, unit, onKeep, onDiscard }: ReviewP
         <AboutChosen
           picked={picked}
           onChange={change}
-          onLetters={(id, letters) => setRows(rows.map((row) => (row.id === id ? { ...row, letters } : row)))}
+          onLetters={(id, letters) =>
+            // Several in one press.
+            setRows((all) => all.map((row) => (row.id === id ? { ...row, letters } : row)))
+          }
           onLeaveOut={() => {
             setRows(rows.filter(({ id }) => !chosen.has(id)));
             setChosen(new Set());

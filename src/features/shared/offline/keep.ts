@@ -11,8 +11,9 @@ export interface HouseFiles {
 
 const WISH = 'keep all kits';
 const KEPT = 'house kept';
-/** Files that are fetched at a time: what somebody waits for goes first. */
-const AT_ONCE = 4;
+/** Files that are asked for together, and how many such groups at a time: what somebody waits for goes first. */
+const TOGETHER = 16;
+const AT_ONCE = 2;
 
 /** What a kit is made of; by its small pictures it is looked through, and these are of the house. */
 const isKit = ({ name }: { name: string }): boolean =>
@@ -65,18 +66,33 @@ async function keep(
   const missing = files.filter(({ name }) => !kept.has(at(name)));
   let done = all - missing.reduce((sum, { bytes }) => sum + bytes, 0);
   report?.(done, all);
-  const queue = missing.values();
+  const groups = Array.from({ length: Math.ceil(missing.length / TOGETHER) }, (_, i) =>
+    missing.slice(i * TOGETHER, (i + 1) * TOGETHER),
+  ).values();
   const fetching = async (): Promise<void> => {
-    for (const { name, bytes } of queue) {
+    for (const group of groups) {
       signal?.throwIfAborted();
-      const answer = await fetch(at(name), { priority: 'low', ...(signal ? { signal } : {}) });
-      if (!answer.ok) throw new Error(`${name} could not be fetched (${answer.status})`);
-      await cache.put(at(name), answer);
-      done += bytes;
+      await keepGroup(group, cache, signal);
+      done += group.reduce((sum, { bytes }) => sum + bytes, 0);
       report?.(done, all);
     }
   };
   await Promise.all(Array.from({ length: AT_ONCE }, fetching));
+}
+
+/** Several at once: to a browser's cache each by itself is a day's work. If one cannot be had, the others stay, and it is named. */
+async function keepGroup(group: HouseFiles['files'], cache: Cache, signal?: AbortSignal): Promise<void> {
+  const how: RequestInit = { priority: 'low', ...(signal ? { signal } : {}) };
+  try {
+    await cache.addAll(group.map(({ name }) => new Request(at(name), how)));
+  } catch {
+    for (const { name } of group) {
+      signal?.throwIfAborted();
+      const answer = await fetch(at(name), how);
+      if (!answer.ok) throw new Error(`${name} could not be fetched (${answer.status})`);
+      await cache.put(at(name), answer);
+    }
+  }
 }
 
 /** The house, and kits if they are to be kept; true once all of that is here. */

@@ -1,6 +1,6 @@
 /**
  * The three canvases of the stage. What a hand holds lies on the one in the middle, no larger than itself, and is moved with
- * it: nothing is painted while it only goes from place to place.
+ * it: nothing is painted while it goes from pixel to pixel.
  */
 import type { Box, Size } from '@/core/geometry/box';
 
@@ -27,6 +27,7 @@ const LIFTED = new WeakMap<HTMLCanvasElement, Lifted>();
 const MOST = 1.2;
 /** To less than what can be seen of a pixel. */
 const NEAR = 0.01;
+const isWhole = (pixels: number): boolean => Math.abs(pixels - Math.round(pixels)) < NEAR;
 
 /** Makes a canvas as large as the stage, `scale` pixels to a CSS pixel; tells whether it was not. */
 export function spread(canvas: HTMLCanvasElement, { width, height }: Size, scale: number): boolean {
@@ -53,8 +54,9 @@ export function lift(
   }
   const was = before?.painted[0];
   const by = was && { x: first.box.x - was.box.x, y: first.box.y - was.box.y };
-  if (before && by && goneTogether(before.painted, painted, by)) {
-    put(canvas, scale, before.left + by.x, before.top + by.y);
+  // By parts of a pixel it is painted anew: a screen would show it beside where it lies.
+  if (before && by && isWhole(by.x) && isWhole(by.y) && goneTogether(before.painted, painted, by)) {
+    put(canvas, scale, before.left + Math.round(by.x), before.top + Math.round(by.y));
     return true;
   }
   const left = Math.floor(Math.min(...painted.map(({ box }) => box.x)));
