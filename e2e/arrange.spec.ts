@@ -15,6 +15,7 @@ import {
   set,
   slabs,
   undoOf,
+  photosInBox,
 } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
@@ -359,5 +360,15 @@ test('by touch: a finger catches what it nearly points at and moves it, two fing
   await openRow(page, 'Place');
   expect(await numberIn(page, 'From top')).toBeCloseTo(7.5, 0);
   await expect(undoOf(page, 'move photo')).toBeVisible();
+
+  // What a mouse drags out of the workbox a finger taps: once for each.
+  await photosInBox(page).first().tap();
+  await expect(slabs(page)).toHaveCount(2);
+  await page
+    .getByRole('list', { name: 'Papers' })
+    .getByRole('button', { name: /^Dune kraft/ })
+    .tap();
+  await page.getByRole('menuitem', { name: 'Cover the page with it' }).tap();
+  await expect(slabs(page)).toHaveCount(3);
   await context.close();
 });

@@ -96,6 +96,7 @@ const Item = memo(function Item({
   const { width, height } = uprightSize(asset);
   const name = plainName(asset.name);
   const carried: Carried = { kind: 'gathered', compartment, sha: asset.sha };
+  const by = useRef('mouse');
   return (
     <Box
       component="li"
@@ -111,10 +112,13 @@ const Item = memo(function Item({
         type="button"
         draggable
         tabIndex={index === 0 ? 0 : -1}
-        title={`${name}: drag it to the page, or double-click`}
+        title={`${name}: drag it to the page, or double-click; with a finger, tap it`}
         aria-label={`${name}${used ? `, ${usedSays(used)}` : ''}. Enter lays it on the page.`}
         onDragStart={(event) => writeCarried(event.dataTransfer, carried)}
-        onDoubleClick={(event) => onLay(carried, event.currentTarget)}
+        onPointerDown={({ pointerType }) => (by.current = pointerType)}
+        // A mouse drags; a finger or a pen cannot, and taps.
+        onClick={(event) => by.current !== 'mouse' && event.detail > 0 && onLay(carried, event.currentTarget)}
+        onDoubleClick={(event) => by.current === 'mouse' && onLay(carried, event.currentTarget)}
         onKeyDown={(event) => {
           if (event.key === 'Enter') {
             event.preventDefault();
