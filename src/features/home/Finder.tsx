@@ -23,10 +23,11 @@ export function Finder({ wish, count, total, onWish }: Props) {
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, mb: 3 }}>
       <TextField
         type="search"
-        label="Find a project"
+        placeholder="Find a project"
         value={wish.words}
         onChange={(event) => onWish({ ...wish, words: event.target.value.slice(0, 100) })}
         slotProps={{
+          htmlInput: { 'aria-label': 'Find a project' },
           input: {
             startAdornment: (
               <InputAdornment position="start">
