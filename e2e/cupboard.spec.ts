@@ -208,7 +208,7 @@ test('a frame that came filled gets its opening; it says so and takes a photo', 
   await page.getByTestId('supply-input').setInputFiles(filled);
   await page.getByRole('button', { name: 'Put 1 away' }).click();
   await search(page).fill('filled');
-  await found(page).first().click();
+  await found(page).filter({ hasText: 'filled' }).first().click();
   await page.getByRole('button', { name: 'Cut an opening' }).click();
   const canvas = page.getByTestId('cut-canvas');
   await canvas.click({ position: { x: 230, y: 170 } });
@@ -231,7 +231,7 @@ test('a ready-made page is a start: it opens as a project, its places take photo
   await kept(page);
   await openCupboard(page);
   await search(page).fill('high wind');
-  await found(page).first().dblclick();
+  await found(page).filter({ hasText: 'High wind' }).first().dblclick();
   await page.getByRole('menuitem', { name: 'As a project of its own' }).click();
   await expect(page.getByRole('textbox', { name: 'Project title' })).toHaveValue('High wind');
   await expect(slabs(page).filter({ hasText: 'Place for a photo' })).toHaveCount(3);
@@ -245,7 +245,7 @@ test('a ready-made page is a start: it opens as a project, its places take photo
   await slabs(page).filter({ hasText: 'Coral button' }).click();
   await openCupboard(page);
   await search(page).fill('jam button');
-  await found(page).first().click();
+  await found(page).filter({ hasText: 'Jam button' }).first().click();
   await page.getByRole('button', { name: 'In place of the selected piece' }).click();
   await expect(slabs(page).filter({ hasText: 'Jam button' })).toHaveCount(1);
   await expect(slabs(page).filter({ hasText: 'Coral button' })).toHaveCount(0);

@@ -184,7 +184,10 @@ export class Painter {
     };
     if (!settled) {
       draw(this.layers.below, visible.slice(0, first < 0 ? visible.length : first));
-      draw(this.layers.above, held.size && last >= 0 ? visible.slice(last + 1) : []);
+      const over = held.size && last >= 0 ? visible.slice(last + 1) : [];
+      draw(this.layers.above, over);
+      // A clear sheet over all would be laid over it in every frame all the same.
+      this.layers.above.style.visibility = over.length ? '' : 'hidden';
       if (this.kept > this.room() / 2) this.drop(new Set(visible.map((piece) => piece.id)));
     }
     const lifted = held.size && first >= 0 ? visible.slice(first, last + 1) : [];
