@@ -24,10 +24,10 @@ export interface Typed {
  */
 export function useTyped(take: Take): Typed {
   const about = useContext(FieldsAbout);
-  const [typed, setTyped] = useState<string | null>(null);
+  const [typed, setTyped] = useState<{ text: string; about: string } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [of, setOf] = useState(about);
-  // What was refused of one is not shown of another.
+  // What was refused of one is not shown of another, nor when one comes back to it.
   if (of !== about) {
     setOf(about);
     setTyped(null);
@@ -36,6 +36,7 @@ export function useTyped(take: Take): Typed {
   // What was taken stays in sight until fields that follow when there is time show it: not what was before, for a moment,
   // with the caret at its end.
   const taken = useDeferredValue(typed);
+  const seen = typed ?? taken;
   const begun = useRef<{ text: string; take: Take; about: string } | null>(null);
   const back = () => {
     begun.current = null;
@@ -51,12 +52,12 @@ export function useTyped(take: Take): Typed {
     [],
   );
   return {
-    typed: typed ?? (of === about ? taken : null),
+    typed: seen?.about === about ? seen.text : null,
     problem,
     back,
     type(text) {
       begun.current = { take, about, ...begun.current, text };
-      setTyped(text);
+      setTyped({ text, about });
       setProblem(null);
     },
     commit() {

@@ -34,12 +34,13 @@ function first(): Promise<Typesetter> {
 export const warmFonts = (): void => void first().catch(() => {});
 
 const rest = new Map<string, Promise<OpenFont>>();
-const leisure = (): Promise<unknown> => new Promise((resolve) => setTimeout(resolve, 4));
+const pause = (): Promise<unknown> => new Promise((resolve) => setTimeout(resolve, 4));
 
-/** All other shipped fonts, opened one after the other while nothing else is to be done; one that cannot be read is passed over. */
-export async function restOfFonts(): Promise<OpenFont[]> {
+/** All shipped fonts that `has` does not know, opened one after the other with room between; what cannot be read is passed over. */
+export async function restOfFonts(has: (name: string) => boolean): Promise<OpenFont[]> {
   const opened: OpenFont[] = [];
-  for (const name of FONT_FILES.filter((each) => !FIRST_FONTS.includes(each))) {
+  for (const name of FONT_FILES) {
+    if (has(name)) continue;
     const font = rest.get(name) ?? readFont(name).then((bytes) => openFont(name, bytes));
     rest.set(name, font);
     try {
@@ -47,7 +48,7 @@ export async function restOfFonts(): Promise<OpenFont[]> {
     } catch {
       rest.delete(name);
     }
-    await leisure();
+    await pause();
   }
   return opened;
 }

@@ -112,7 +112,7 @@ function keepEquipped(store: SessionStore): () => void {
   };
   /** All that can be written in is there before it is asked for. */
   const fetchRest = async () => {
-    const fonts = await restOfFonts();
+    const fonts = await restOfFonts((name) => store.getState().typesetter.has(name));
     const { typesetter } = store.getState();
     const more = fonts.filter(({ name }) => !typesetter.has(name));
     if (!left && more.length) equip(typesetter.with(more));

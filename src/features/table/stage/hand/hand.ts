@@ -70,6 +70,9 @@ export interface Surroundings {
   soon(act: () => void): () => void;
 }
 
+/** What a tap that means nothing does. */
+const nothing = (): void => {};
+
 export type Hand = ReturnType<typeof createHand>;
 
 /** What presses answer says whether the pointer is to be followed wherever it goes. */
@@ -79,7 +82,6 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
   let callOff = () => {};
   let peek: ReturnType<typeof setTimeout> | undefined;
   const pinch = createPinch(store);
-  const nothing = () => {};
 
   const begin = (
     { id, type }: Pointer,
@@ -264,7 +266,7 @@ function slidePress(
       const to = toPage(session.view, now);
       return { edit: pushed(store.getState(), piece, { x: to.x - point.x, y: to.y - point.y }) };
     },
-    tap: () => {},
+    tap: nothing,
   };
 }
 

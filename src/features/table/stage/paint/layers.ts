@@ -3,6 +3,7 @@
  * it: nothing is painted while it goes from pixel to pixel.
  */
 import type { Box, Size } from '@/core/geometry/box';
+import type { Point } from '@/core/geometry/matrix';
 
 const NAMES = ['below', 'moving', 'above'] as const;
 type Name = (typeof NAMES)[number];
@@ -16,8 +17,10 @@ export interface Painted {
 
 interface Lifted {
   painted: readonly Painted[];
+  /** Where the canvas was when they were painted, pixels of the stage, and where it is now. */
   left: number;
   top: number;
+  now: Point;
 }
 
 /** What lies on the middle layer, by its canvas; none if it is spread over the stage. */
@@ -49,14 +52,14 @@ export function lift(
   const [first] = painted;
   const before = LIFTED.get(canvas);
   if (!first) {
-    if (!before || before.painted.length) place(canvas, 1, 1, scale, { painted, left: 0, top: 0 });
+    if (!before || before.painted.length) place(canvas, 1, 1, scale, painted, { x: 0, y: 0 });
     return true;
   }
   const was = before?.painted[0];
   const by = was && { x: first.box.x - was.box.x, y: first.box.y - was.box.y };
   // By parts of a pixel it is painted anew: a screen would show it beside where it lies.
   if (before && by && isWhole(by.x) && isWhole(by.y) && goneTogether(before.painted, painted, by)) {
-    put(canvas, scale, before.left + Math.round(by.x), before.top + Math.round(by.y));
+    put(canvas, scale, before, { x: before.left + Math.round(by.x), y: before.top + Math.round(by.y) });
     return true;
   }
   const left = Math.floor(Math.min(...painted.map(({ box }) => box.x)));
@@ -64,18 +67,14 @@ export function lift(
   const width = Math.ceil(Math.max(...painted.map(({ box }) => box.x + box.width))) - left;
   const height = Math.ceil(Math.max(...painted.map(({ box }) => box.y + box.height))) - top;
   if (width * height > MOST * stage.width * stage.height * scale * scale) return false;
-  place(canvas, width, height, scale, { painted, left, top });
+  place(canvas, width, height, scale, painted, { x: left, y: top });
   const context = canvas.getContext('2d')!;
   for (const { bitmap, box } of painted) context.drawImage(bitmap, box.x - left, box.y - top);
   return true;
 }
 
 /** Whether nothing happened to them but that all went the same way. */
-function goneTogether(
-  before: readonly Painted[],
-  now: readonly Painted[],
-  by: { x: number; y: number },
-): boolean {
+function goneTogether(before: readonly Painted[], now: readonly Painted[], by: Point): boolean {
   return (
     before.length === now.length &&
     now.every(({ bitmap, box }, i) => {
@@ -94,17 +93,17 @@ function place(
   width: number,
   height: number,
   scale: number,
-  lifted: Lifted,
+  painted: readonly Painted[],
+  at: Point,
 ): void {
   Object.assign(canvas, { width, height });
   Object.assign(canvas.style, { width: `${width / scale}px`, height: `${height / scale}px` });
-  LIFTED.set(canvas, lifted);
-  put(canvas, scale, lifted.left, lifted.top);
+  put(canvas, scale, { painted, left: at.x, top: at.y, now: at }, at);
 }
 
-function put(canvas: HTMLCanvasElement, scale: number, x: number, y: number): void {
-  canvas.style.transform = `translate(${x / scale}px, ${y / scale}px)`;
-  Object.assign(canvas.dataset, { x: String(x), y: String(y) });
+function put(canvas: HTMLCanvasElement, scale: number, lifted: Lifted, now: Point): void {
+  canvas.style.transform = `translate(${now.x / scale}px, ${now.y / scale}px)`;
+  LIFTED.set(canvas, { ...lifted, now });
 }
 
 /** What is seen of the page within `from` (pixels of the stage), drawn into `to`. */
@@ -117,8 +116,7 @@ export function drawSeen(
   for (const name of NAMES) {
     const layer = stage.querySelector<HTMLCanvasElement>(`[data-testid="${name}"]`);
     if (!layer) continue;
-    const lies = LIFTED.has(layer) ? layer.dataset : {};
-    const [x, y] = [from.x - Number(lies.x ?? 0), from.y - Number(lies.y ?? 0)];
-    context.drawImage(layer, x, y, from.width, from.height, 0, 0, to.width, to.height);
+    const { x, y } = LIFTED.get(layer)?.now ?? { x: 0, y: 0 };
+    context.drawImage(layer, from.x - x, from.y - y, from.width, from.height, 0, 0, to.width, to.height);
   }
 }
