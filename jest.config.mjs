@@ -6,20 +6,8 @@ export default {
   // No test is about speed; a busy machine must not fail one.
   testTimeout: 120_000,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
-  setupFiles: ['<rootDir>/scripts/testing/indexeddb.ts'],
+  setupFiles: ['<rootDir>/scripts/testing/indexeddb.mjs'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transform: {
-    '^.+\\.tsx?$': [
-      '@swc/jest',
-      {
-        jsc: {
-          parser: { syntax: 'typescript', tsx: true },
-          target: 'es2022',
-          transform: { react: { runtime: 'automatic' } },
-        },
-        module: { type: 'es6' },
-      },
-    ],
-  },
+  globalSetup: './scripts/testing/bundle.mjs',
+  transform: { '\\.test\\.tsx?$|/\\.cache/tests/': './scripts/testing/bundled.mjs' },
 };

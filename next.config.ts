@@ -15,6 +15,8 @@ const config: NextConfig = {
   env: { BELLAGRAPH_BUILD: build },
   reactStrictMode: true,
   poweredByHeader: false,
+  // It is served to the machine it runs on: packing each file costs more than carrying it.
+  compress: false,
   devIndicators: false,
   // Stand-ins paint files with these; they bring WebAssembly and native code of their own.
   serverExternalPackages: ['@hyzyla/pdfium', 'sharp', 'lcms-wasm'],

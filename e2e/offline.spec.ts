@@ -1,5 +1,5 @@
 /** The program with the network off, newer versions of it, and two of them at once. */
-import { expect, test as base, type Page } from './test';
+import { alone as base, expect, type Page } from './test';
 import { readFileSync } from 'node:fs';
 import { axe } from './axe';
 import {

@@ -111,7 +111,7 @@ test('without a browser: sides in one PDF, panels each by itself and upright, cu
   const file = join(folder, 'card.bellagraph');
   writeFileSync(file, new Uint8Array(await packed.value.blob.arrayBuffer()));
   const render = (...args: string[]) =>
-    execFileSync('npx', ['tsx', 'scripts/render.ts', file, ...args], {
+    execFileSync('node', ['.cache/tests/scripts/render.js', file, ...args], {
       encoding: 'utf8',
       stdio: ['ignore', 'pipe', 'pipe'],
     });

@@ -54,18 +54,18 @@ test('through a window of the front one sees the inside’s right panel as it is
   };
   const cut = await png(of, 'window.png');
   const behind = await png({ ...of, surfaces: [{ ...of.surfaces[1]! }, of.surfaces[0]!] }, 'inside.png');
-  let [seen, paperSeen] = [0, 0];
+  let [seen, paperSeen, wrong] = [0, 0, 0];
   for (let y = 0; y < cut.info.height; y++)
     for (let x = 0; x < cut.info.width; x++) {
       const far = Math.hypot(x + 0.5 - 440, y + 0.5 - 140);
       const at = 3 * (y * cut.info.width + x);
-      const [one, two] = [cut, behind].map(({ data }) => [...data.subarray(at, at + 3)]);
+      const colour = cut.data.readUIntBE(at, 3);
       if (far < 58) {
-        expect(one).toEqual(two);
+        if (colour !== behind.data.readUIntBE(at, 3)) wrong += 1;
         seen += 1;
-      } else if (far > 62 && ++paperSeen) expect(one).toEqual([0x9e, 0x2b, 0x45]);
+      } else if (far > 62 && ++paperSeen && colour !== 0x9e2b45) wrong += 1;
     }
-  expect([seen > 10_000, paperSeen > 100_000]).toEqual([true, true]);
+  expect([seen > 10_000, paperSeen > 100_000, wrong]).toEqual([true, true, 0]);
 });
 
 test('the hole is mirrored on the other side and cuts all of it there; what lies over an opening lies across it', () => {

@@ -15,7 +15,7 @@ import { byChance, EDITS, first } from '../../../scripts/testing/edits';
 test('every edit there is stands in the list above', async () => {
   const known = new Set([...Object.keys(EDITS), ...NO_EDITS]);
   for (const name of readdirSync('src/core/project/edits').filter((file) => !file.includes('.test.'))) {
-    const exported = await import(`@/core/project/edits/${name.replace('.ts', '')}`);
+    const exported = await import(`./edits/${name}`);
     for (const [key, value] of Object.entries(exported))
       if (typeof value === 'function') expect([...known]).toContain(key);
   }

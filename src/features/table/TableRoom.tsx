@@ -157,6 +157,10 @@ function OpenTable() {
     noPaste: true,
     disabled: readOnly,
   });
+  useEffect(
+    () => store.subscribe((now, before) => now.filesAsked !== before.filesAsked && pick()),
+    [store, pick],
+  );
   const thumbs = useMemo(
     () =>
       new Map(
@@ -252,7 +256,6 @@ function OpenTable() {
           items={workbox.items}
           counting={workbox.counting}
           readOnly={readOnly}
-          onPickFiles={pick}
           cupboardOpen={show.cupboard}
           onCupboard={() => store.getState().toggle('cupboard')}
           onGather={(id) => void supplyById(id).then((supply) => supply && laying.gatherSupplies([supply]))}

@@ -309,7 +309,11 @@ export function fillMonths(store: SessionStore): void {
   const session = store.getState();
   const photos = waiting(session);
   const filled = fillYear(session.history.project, photos);
-  if (!photos.length) return session.refuse('No photo waits in the workbox: bring some in first.');
+  if (!photos.length) 
+    return session.refuse('No photo waits in the workbox: bring some in first.', {
+      label: 'Bring in photos',
+      run: session.bringFiles,
+    });
   if (!filled) return session.refuse('There is no empty place on any page.');
   session.perform(filled.edit);
   const over = photos.length - filled.count;

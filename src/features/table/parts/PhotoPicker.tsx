@@ -12,6 +12,7 @@ import type { Asset } from '@/core/picture/asset';
 import { plainName } from '@/core/project/create';
 import type { Piece } from '@/core/piece/piece';
 import { keyOf, type Arrangeable } from '@/features/table/acts';
+import { BringPhotos } from '@/features/table/parts/BringPhotos';
 import { useThumbs } from '@/features/table/parts/useThumbs';
 
 interface Props {
@@ -65,6 +66,7 @@ export function PhotoPicker({
           {every ? 'Take none' : 'Take all'}
         </Button>
       </Box>
+      {!photos.length && <BringPhotos />}
       <Box
         component="ul"
         aria-label="Photos to choose from"

@@ -67,6 +67,10 @@ export interface SheetSlice {
   /** What shall be made into a file, while that is asked. */
   make: 'page' | 'chosen' | 'printed' | null;
 
+  /** How often files to bring in were asked for. */
+  filesAsked: number;
+
+  bringFiles(): void;
   askMake(what: SheetSlice['make']): void;
   typeAhead(key: string): void;
   openSheet(sheet: SheetName, wanted?: readonly string[]): void;
@@ -78,6 +82,8 @@ export const sheetSlice: Slice<SheetSlice, SelectionSlice> = (set, get) => ({
   wanted: [],
   ahead: '',
   make: null,
+  filesAsked: 0,
+  bringFiles: () => set(({ filesAsked }) => ({ filesAsked: filesAsked + 1 })),
   askMake: (make) => set({ make }),
   typeAhead(key) {
     const { ahead } = get();

@@ -48,7 +48,6 @@ export interface WorkboxProps {
   items: Readonly<Record<Compartment, readonly BoxItem[]>>;
   counting: Counting | null;
   readOnly: boolean;
-  onPickFiles: () => void;
   cupboardOpen: boolean;
   onCupboard: () => void;
   /** A supply was dropped into the box. */
@@ -59,7 +58,7 @@ export interface WorkboxProps {
 
 export function Workbox(props: WorkboxProps) {
   const { store } = useRoom();
-  const { items, counting, readOnly, onPickFiles, onLay } = props;
+  const { items, counting, readOnly, onLay } = props;
   const { widths, drag } = useWidths((name) => items[name].length);
   const rows = useSession((session) => session.boxRows);
   // Photos always have a place: the page begins with them.
@@ -106,10 +105,7 @@ export function Workbox(props: WorkboxProps) {
               name={titled(name)}
               width={widths[name]}
               count={items[name].length}
-              action={
-                name === 'photos' &&
-                !readOnly && <PhotoActions many={items.photos.length > 1} onPickFiles={onPickFiles} />
-              }
+              action={name === 'photos' && !readOnly && <PhotoActions many={items.photos.length > 1} />}
             >
               {name === 'papers' && <StillDrawn what="The house papers are" />}
               {name === 'photos' && counting && <Progress {...counting} />}
@@ -206,11 +202,17 @@ function BoxCorner({ onCupboard, cupboardOpen }: Pick<WorkboxProps, 'onCupboard'
 }
 
 /** What is done with photos before they lie on the page. */
-function PhotoActions({ many, onPickFiles }: { many: boolean; onPickFiles: () => void }) {
+function PhotoActions({ many }: { many: boolean }) {
   const { store } = useRoom();
   return (
     <>
-      <Action name="Bring in" label="Bring in photos" Icon={IconPlus} onClick={onPickFiles} wide={!many} />
+      <Action
+        name="Bring in"
+        label="Bring in photos"
+        Icon={IconPlus}
+        onClick={() => store.getState().bringFiles()}
+        wide={!many}
+      />
       {many && (
         <>
           <Action

@@ -21,6 +21,7 @@ import { recolour } from '@/core/project/edits/inks';
 import { lookAhead } from '@/core/project/history';
 import { uses } from '@/core/project/model';
 import { inksIn, useInkSets } from '@/features/table/parts/inks/useInks';
+import { BringPhotos } from '@/features/table/parts/BringPhotos';
 import { smallPixels } from '@/features/table/parts/colours';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/stage/paint/PagePicture';
@@ -88,9 +89,12 @@ export function FromPhoto({ used, readOnly }: { used: readonly UsedInk[]; readOn
   const name = plainName(project.assets[sha]?.name ?? '');
   if (!photos.length)
     return (
-      <Typography role="status" variant="body2" sx={{ mt: 1 }}>
-        Bring a photo into the workbox first.
-      </Typography>
+      <>
+        <Typography role="status" variant="body2" sx={{ mt: 1 }}>
+          No photos yet: bring some into the workbox first.
+        </Typography>
+        <BringPhotos />
+      </>
     );
   return (
     <Box sx={{ mt: 1, display: 'flex', flexDirection: 'column', gap: 1 }}>

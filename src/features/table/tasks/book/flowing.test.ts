@@ -1,5 +1,4 @@
 /** What is said of a flow before it is done: of all that may be odd about the photos. */
-import '../../../../../scripts/testing/indexeddb';
 import { expect, test } from '@jest/globals';
 import { designFor } from '@/core/book/design';
 import { roomFor } from '@/core/book/flow';

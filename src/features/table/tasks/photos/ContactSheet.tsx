@@ -14,6 +14,7 @@ import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/stage/paint/PagePicture';
 import { shownSurface } from '@/features/table/session';
+import { BringPhotos } from '@/features/table/parts/BringPhotos';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { LengthField } from '@/ui/LengthField';
 
@@ -74,6 +75,7 @@ export function ContactSheet({ onClose }: { onClose: () => void }) {
                 sheets.length === 1 ? 'one page' : `${sheets.length} pages`
               } after this one.`}
       </Typography>
+      {!photos.length && <BringPhotos />}
       <Button
         variant="contained"
         disabled={readOnly || !sheets.length}

@@ -1,0 +1,73 @@
+/**
+ * Jest's global setup. It would load each file of each suite anew, which took longer than the tests; so all suites are
+ * bundled once, with what they share in chunks, if anything changed. `bundled.mjs` hands them over.
+ */
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { build } from 'esbuild';
+
+export const ROOT = join(import.meta.dirname, '..', '..');
+export const MADE = join(ROOT, '.cache', 'tests');
+/** Packages that are loaded as they are: React, of which there must be one, and what brings native code or WebAssembly. */
+const AS_THEY_ARE =
+  /^(@cornerstonejs|@jest|@hyzyla|@napi-rs|@playwright|@tensorflow|@testing-library|@vladmandic|ajv|dexie|exifr|harfbuzzjs|hoist-non-react-statics|jsdom|lcms-wasm|libheif-js|next|paper|prop-types|react|scheduler|sharp|use-sync)/;
+
+/** What a file is told of itself, though it lies in a bundle. */
+const itself = {
+  name: 'itself',
+  setup({ onLoad, onResolve }) {
+    onLoad({ filter: /\/(src|scripts)\/.*\.tsx?$/ }, async ({ path }) => ({
+      contents: (await readFile(path, 'utf8'))
+        .replaceAll('import.meta.dirname', JSON.stringify(dirname(path)))
+        .replaceAll('import.meta.url', JSON.stringify(pathToFileURL(path).href)),
+      loader: path.endsWith('x') ? 'tsx' : 'ts',
+    }));
+    onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
+      if (kind === 'entry-point' || path.startsWith('@/')) return;
+      return AS_THEY_ARE.test(path) ? { path, external: true } : undefined;
+    });
+  },
+};
+
+export default async function bundle() {
+  const files = ['src', 'scripts'].flatMap((folder) =>
+    readdirSync(join(ROOT, folder), { recursive: true })
+      .map((file) => join(folder, file))
+      .filter((file) => /\.(tsx?|mjs|json)$/.test(file))
+      .sort(),
+  );
+  const seen = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json')));
+  for (const file of files) {
+    const { mtimeMs, size } = statSync(join(ROOT, file));
+    seen.update(`${file} ${mtimeMs} ${size}\n`);
+  }
+  const [now, mark] = [seen.digest('hex'), join(MADE, 'made-from')];
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === now) return;
+  rmSync(MADE, { recursive: true, force: true });
+  mkdirSync(MADE, { recursive: true });
+  await build({
+    absWorkingDir: ROOT,
+    // What suites run by itself, many times, is ready to run.
+    entryPoints: ['scripts/render.ts', ...files.filter((file) => /\.test\.tsx?$/.test(file))],
+    outdir: MADE,
+    outbase: ROOT,
+    publicPath: MADE,
+    bundle: true,
+    splitting: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'es2022',
+    mainFields: ['module', 'main'],
+    jsx: 'automatic',
+    alias: { '@': join(ROOT, 'src') },
+    define: { 'process.env.NODE_ENV': '"test"' },
+    inject: [join(import.meta.dirname, 'globals.mjs')],
+    sourcemap: 'external',
+    logLevel: 'warning',
+    plugins: [itself],
+  });
+  writeFileSync(mark, now);
+}
