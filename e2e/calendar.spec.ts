@@ -60,23 +60,25 @@ test('a desk calendar of a house design, 12 photos and 9 birthdays in fewer than
   expect(await axe(page)).toEqual([]);
   await sheet.getByRole('button', { name: /^Shut/ }).click();
 
+  const tab = (name: string) => page.getByRole('navigation', { name: 'Pages' }).getByRole('button', { name });
+  await tab(`August ${january + 1}`).click();
   await page.getByTestId('stage').focus();
   await page.keyboard.press('Control+p');
   const make = page.getByRole('dialog', { name: /^Make/ });
+  await make.getByRole('combobox', { name: 'What is made' }).press('Enter');
+  await page.getByRole('option', { name: `August ${january + 1}`, exact: true }).click();
   const download = page.waitForEvent('download');
   await make.getByRole('button', { name: 'Make the PDF' }).click();
   const file = info.outputPath('calendar.pdf');
   await (await download).saveAs(file);
-  const pdf = (...args: string[]) => execFileSync('pdftotext', [...args, file, '-'], { encoding: 'utf8' });
-  expect(execFileSync('pdfinfo', [file], { encoding: 'utf8' })).toMatch(/^Pages: +13$/m);
-  expect(pdf('-f', '9', '-l', '9')).toContain(`August ${january + 1}`);
-  expect(pdf('-f', '9', '-l', '9')).toMatch(new RegExp(`Ada,\\s+${january + 1 - 2018}\\b`));
+  const words = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });
+  expect(words).toContain(`August ${january + 1}`);
+  expect(words).toMatch(new RegExp(`Ada,\\s+${january + 1 - 2018}\\b`));
   await make.getByRole('button', { name: 'Back to the table' }).click();
   // One step took it there, one takes it back.
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: `August ${january}` })).toBeVisible();
 
-  const tab = (name: string) => page.getByRole('navigation', { name: 'Pages' }).getByRole('button', { name });
   // A photo dropped on a day offers to be held to it, however long the names of pages are.
   await tab(`February ${january}`).click();
   const stage = page.getByTestId('stage');

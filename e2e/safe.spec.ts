@@ -2,7 +2,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from './test';
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import {
   bringIn,
   DEMO_FILE,
@@ -256,29 +255,6 @@ test('a project goes out as a file and comes back the same; damaged ones are ref
   await expect(notice(page)).toContainText('broken.bellagraph was not opened.');
   await input.setInputFiles(path);
   await expect(page.getByRole('button', { name: 'Open Fly-in on the beach' })).toHaveCount(2);
-});
-
-test('a crowded page says that everything takes longer, until it was read', async ({ page }, info) => {
-  const parts = unzipSync(new Uint8Array(readFileSync(DEMO_FILE)));
-  const file = JSON.parse(strFromU8(parts['project.json']!)) as {
-    project: { surfaces: { pile: { id: string; material: { kind: string }; groups?: string[] }[] }[] };
-  };
-  const { pile } = file.project.surfaces[0]!;
-  const ink = pile.find(({ material }) => material.kind === 'ink')!;
-  for (let i = pile.length; i < 1500; i++) pile.push({ ...ink, id: `copy ${i}`, groups: undefined });
-  const path = info.outputPath('crowded.bellagraph');
-  writeFileSync(path, zipSync({ ...parts, 'project.json': strToU8(JSON.stringify(file)) }, { level: 0 }));
-  await page.goto('/');
-  await page.getByLabel('Project file').setInputFiles(path);
-  await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
-  // It takes longer to open, too.
-  await expect(page.getByTestId('stage')).toBeVisible({ timeout: 90_000 });
-  await onTable(page);
-  await expect(notice(page)).toContainText('“Page 1” holds more than 1,500 pieces');
-  await page.keyboard.press('Control+z');
-  await expect(notice(page)).toContainText('everything takes longer from here on');
-  await notice(page).getByRole('button', { name: 'Close' }).click();
-  await expect(notice(page)).toBeHidden();
 });
 
 test('a page of 24 x 24 in is made at 300 ppi; making can be cancelled', async ({ page }, info) => {

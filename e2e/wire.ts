@@ -1,6 +1,7 @@
-/** A line to the served app that can be cut and mended, and over which a newer version of the program can come. */
+/** A line to the served app that can be cut and mended, and over which a newer version of the program can come. One kit lies at its end: thousands of files say no more than hundreds. */
 import { createServer, request } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { json } from 'node:stream/consumers';
 
 export interface Wire {
   at: string;
@@ -11,6 +12,14 @@ export interface Wire {
   close(): Promise<void>;
 }
 
+interface House {
+  files: { name: string }[];
+}
+const withOneKit = (house: House): House => ({
+  ...house,
+  files: house.files.filter(({ name }) => !name.startsWith('kits/') || name.startsWith('kits/windward/')),
+});
+
 export async function openWire(target: string): Promise<Wire> {
   const { hostname, port } = new URL(target);
   let [whole, versions] = [true, 0];
@@ -19,12 +28,14 @@ export async function openWire(target: string): Promise<Wire> {
     const { method, url } = asked;
     const altered = url === '/sw.js' && versions > 0;
     const headers = { ...asked.headers };
-    // All of it, and uncompressed, so that something can be added.
-    if (altered)
+    const list = url === '/house/list';
+    // All of it, and uncompressed, so that it can be changed.
+    if (altered || list)
       for (const name of ['accept-encoding', 'if-none-match', 'if-modified-since']) delete headers[name];
     const further = request({ hostname, port, method, path: url, headers }, (got) => {
-      if (altered) delete got.headers['content-length'];
+      if (altered || list) delete got.headers['content-length'];
       answer.writeHead(got.statusCode!, got.headers);
+      if (list) return void json(got).then((house) => answer.end(JSON.stringify(withOneKit(house as House))));
       got.on('end', () => answer.end(altered ? `\n// ${versions}` : undefined));
       got.pipe(answer, { end: false });
     });

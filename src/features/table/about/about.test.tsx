@@ -150,6 +150,18 @@ describe('Cut', () => {
   });
 });
 
+test('an edge is torn on the sides that are pressed, white inside, and torn anew', async () => {
+  const { press, choose, fill, piece } = await about([photo()]);
+  await press(/^Cut /);
+  await choose('Edge', 'Torn');
+  for (const side of ['top', 'left', 'right']) await press(side);
+  await fill('White inside', '0.08');
+  const torn = piece('photo').finish.edge!;
+  expect(torn).toMatchObject({ kind: 'torn', sides: ['bottom'], core: 0.08 * 72 });
+  await press('Tear anew');
+  expect(piece('photo').finish.edge).not.toEqual(torn);
+});
+
 describe('Finish', () => {
   test('height, line, ink and opacity; what cannot be read is refused and changes nothing', async () => {
     const { press, choose, fill, field, piece, undo } = await about([photo()]);
@@ -231,6 +243,8 @@ describe('Finish', () => {
     expect(head('Finish').textContent).toContain('mat');
     expect(head('Finish').textContent).toContain('echo');
     expect(undo()).toMatch(/echo/);
+    await press('One more beneath');
+    expect(piece('photo').finish.mats).toHaveLength(2);
   });
 });
 

@@ -309,7 +309,7 @@ export function fillMonths(store: SessionStore): void {
   const session = store.getState();
   const photos = waiting(session);
   const filled = fillYear(session.history.project, photos);
-  if (!photos.length) 
+  if (!photos.length)
     return session.refuse('No photo waits in the workbox: bring some in first.', {
       label: 'Bring in photos',
       run: session.bringFiles,

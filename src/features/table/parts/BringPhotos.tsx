@@ -1,6 +1,7 @@
 'use client';
 /** Where photos are wanted and there are none: chooses the files that hold them. */
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { IconPlus } from '@tabler/icons-react';
 import { useSession } from '@/features/table/room/context';
 
@@ -17,5 +18,17 @@ export function BringPhotos() {
     >
       Bring in photos
     </Button>
+  );
+}
+
+/** The same, where all else depends on a photo. */
+export function NoPhotos() {
+  return (
+    <>
+      <Typography role="status" variant="body2" sx={{ mt: 1 }}>
+        No photos yet: bring some into the workbox first.
+      </Typography>
+      <BringPhotos />
+    </>
   );
 }

@@ -83,7 +83,7 @@ export const sheetSlice: Slice<SheetSlice, SelectionSlice> = (set, get) => ({
   ahead: '',
   make: null,
   filesAsked: 0,
-  bringFiles: () => set(({ filesAsked }) => ({ filesAsked: filesAsked + 1 })),
+  bringFiles: () => set({ filesAsked: get().filesAsked + 1 }),
   askMake: (make) => set({ make }),
   typeAhead(key) {
     const { ahead } = get();

@@ -5,6 +5,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { addPage } from '@/core/project/edits/page';
 import { movePieces } from '@/core/project/edits/place';
 import type { Piece } from '@/core/piece/piece';
+import * as act from '@/features/table/acts';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { COMMANDS } from '@/features/table/tasks';
 import { KeysDialog } from '@/features/table/room/KeysDialog';
@@ -70,6 +71,25 @@ test('every step is listed by name, the newest first; a press goes there and bac
   expect(room.piece('a').placement.x).toBe(50);
   await room.press(/^move/);
   expect(room.piece('a').placement.x).toBe(122);
+});
+
+test('a crowded page says that everything takes longer, once for each page that is so', async () => {
+  const many = Array.from({ length: 1500 }, (_, i) => inkPiece(`piece ${i}`));
+  const room = await seated(<Sheets />, many);
+  await screen.findByText(/holds more than 1,500 pieces: everything takes longer from here on/);
+  await room.press('Close');
+  await room.when(() => !screen.queryByText(/1,500 pieces/));
+  const { surfaceId, perform } = room.store.getState();
+  room.does(() => perform(movePieces(surfaceId, [room.piece('piece 7')], 72, 0)));
+  expect(screen.queryByText(/1,500 pieces/)).toBeNull();
+});
+
+test('no photo for the months: it is said, and the button there chooses files', async () => {
+  const room = await seated(<Sheets />, []);
+  room.does(() => act.fillMonths(room.store));
+  await screen.findByText('No photo waits in the workbox: bring some in first.');
+  await room.press('Bring in photos');
+  expect(room.store.getState().filesAsked).toBe(1);
 });
 
 test('any action is found by typing, and done with what was selected', async () => {

@@ -21,7 +21,7 @@ import { recolour } from '@/core/project/edits/inks';
 import { lookAhead } from '@/core/project/history';
 import { uses } from '@/core/project/model';
 import { inksIn, useInkSets } from '@/features/table/parts/inks/useInks';
-import { BringPhotos } from '@/features/table/parts/BringPhotos';
+import { NoPhotos } from '@/features/table/parts/BringPhotos';
 import { smallPixels } from '@/features/table/parts/colours';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { PagePicture } from '@/features/table/stage/paint/PagePicture';
@@ -87,15 +87,7 @@ export function FromPhoto({ used, readOnly }: { used: readonly UsedInk[]; readOn
     name: inks.find((ink) => ink.colour === colour)?.name ?? `${colourWords(colour)[0]} ${colour}`,
   });
   const name = plainName(project.assets[sha]?.name ?? '');
-  if (!photos.length)
-    return (
-      <>
-        <Typography role="status" variant="body2" sx={{ mt: 1 }}>
-          No photos yet: bring some into the workbox first.
-        </Typography>
-        <BringPhotos />
-      </>
-    );
+  if (!photos.length) return <NoPhotos />;
   return (
     <Box sx={{ mt: 1, display: 'flex', flexDirection: 'column', gap: 1 }}>
       <TextField select label="Photo" value={sha} onChange={(event) => setSha(event.target.value)}>
