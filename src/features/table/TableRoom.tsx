@@ -8,7 +8,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { undoLabel } from '@/core/project/history';
 import { FAMILIES } from '@/core/text/families';
@@ -133,6 +133,10 @@ const FACES = FAMILIES.map(({ id, fonts }) => ({
   },
 }));
 
+const Faces = memo(function Faces() {
+  return FACES.map((face, i) => <GlobalStyles key={i} styles={face} />);
+});
+
 function OpenTable() {
   const { store } = useRoom();
   const show = useSession((session) => session.show);
@@ -208,9 +212,7 @@ function OpenTable() {
         bgcolor: 'background.paper',
       }}
     >
-      {FACES.map((face, i) => (
-        <GlobalStyles key={i} styles={face} />
-      ))}
+      <Faces />
       <input {...getInputProps()} aria-label="Photo files" data-testid="photo-input" />
       <TopBar onMake={make} onSaveFile={saveFile} />
       <RoomAlerts onSaveFile={() => void saveFile()} />

@@ -1,7 +1,7 @@
 /** What is written on pages of a PDF: pieces and their marks, sharing pictures, fonts and graphics states among them. */
 import { PDFName, type PDFContext, type PDFRef } from '@cantoo/pdf-lib';
 import type { DrawingPart } from '@/core/drawing/drawing';
-import { boxOfPoints, corners, outset, type Box } from '@/core/geometry/box';
+import type { Box } from '@/core/geometry/box';
 import { compose, type Matrix } from '@/core/geometry/matrix';
 import { pathBounds, type Path } from '@/core/geometry/path';
 import { uprightMatrix, type Asset } from '@/core/picture/asset';
@@ -35,6 +35,7 @@ import {
   embedPixels,
   type Profiles,
 } from '@/output/pdf/pictures';
+import { cm, nameOf, outline, placed, rectangle, tipRoom } from '@/output/pdf/operators';
 import { embedShading } from '@/output/pdf/shading';
 import { Shadows } from '@/output/pdf/shadows';
 import { boxOf, reached, SoftRectangles } from '@/output/pdf/soft-rectangles';
@@ -62,38 +63,6 @@ export interface PdfSource {
 
 /** Less than this is as good as sharp, points; a shading of no width has no colour. */
 const LEAST_BLUR = 0.01;
-
-export const cm = (map: Matrix): string =>
-  `${map
-    .map((v) =>
-      Number(v.toPrecision(9))
-        .toFixed(8)
-        .replace(/\.?0+$/, ''),
-    )
-    .join(' ')} cm`;
-export const rectangle = ({ x, y, width, height }: Box): string =>
-  [x, y, width, height].map(n).join(' ') + ' re';
-
-/** `color-dodge` is ColorDodge there (ISO 32000-1, table 136). */
-const nameOf = (blend: Blend): string =>
-  blend.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase());
-
-const OPERATORS = { M: 'm', L: 'l', C: 'c', Z: 'h' } as const;
-export const outline = (path: Path): string =>
-  path.map(([kind, ...values]) => [...values.map(n), OPERATORS[kind]].join(' ')).join('\n');
-
-/** Where one of thousands lies: to a hundred-thousandth, as far as anything of a tip reaches. */
-const placed = ([a, b, c, d, e, f]: Matrix): string =>
-  `${fine(a)} ${fine(b)} ${fine(c)} ${fine(d)} ${fine(e)} ${fine(f)} cm`;
-/** Never in powers of ten, which PDF does not read. */
-const fine = (v: number): number => (Math.abs(v) < 1e-6 ? 0 : Math.round(v * 1e5) / 1e5);
-
-/** All that is drawn of a tip. */
-const tipRoom = (tip: Tip): Box =>
-  outset(
-    boxOfPoints(tip.flatMap((mark) => corners(pathBounds(mark.mark === 'fill' ? mark.path : mark.clip)))),
-    0.5,
-  );
 
 /** Writes one page after another, sharing pictures, fonts and graphics states among them. */
 export class Pen {

@@ -5,7 +5,7 @@ import type { ShadowMark } from '@/core/picture/picture';
 import type { Colours } from '@/output/pdf/colours';
 import { embedMask } from '@/output/pdf/pictures';
 import type { Packer } from '@/output/pdf/stream';
-import { shadowBitmap } from '@/output/pixels/marks';
+import { shadowBitmap } from '@/output/pixels/shadow';
 import type { Platform } from '@/output/platform';
 
 interface Fallen {

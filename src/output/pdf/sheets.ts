@@ -5,7 +5,8 @@ import { withBleed as beyond, type Sides } from '@/core/geometry/sides';
 import type { Picture } from '@/core/picture/picture';
 import type { SheetsMade } from '@/output/formats';
 import { marksAlong, ticked } from '@/output/pdf/crop-marks';
-import { cm, rectangle, type Pen } from '@/output/pdf/pen';
+import { cm, rectangle } from '@/output/pdf/operators';
+import type { Pen } from '@/output/pdf/pen';
 
 interface LaidSheet {
   trim: Size;

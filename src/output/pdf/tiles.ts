@@ -5,7 +5,8 @@ import { tileMarks } from '@/core/packing/tile-marks';
 import { tilesOf, type Tiling } from '@/core/packing/tiles';
 import { madeOf, type Picture } from '@/core/picture/picture';
 import { n } from '@/output/pdf/crop-marks';
-import { outline, rectangle, type Pen } from '@/output/pdf/pen';
+import { outline, rectangle } from '@/output/pdf/operators';
+import type { Pen } from '@/output/pdf/pen';
 
 /** What is written on each sheet; throws where no sheet could be printed on. */
 export async function* tiledOn(pictures: readonly Picture[], tiling: Tiling, pen: Pen) {

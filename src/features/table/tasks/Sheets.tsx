@@ -3,7 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
-import { createElement, useEffect, type ComponentType } from 'react';
+import { createElement, memo, useEffect, type ComponentType } from 'react';
 import { MOST_PIECES } from '@/core/project/schema';
 import { MATCHES } from '@/core/project/edits/match';
 import * as act from '@/features/table/acts';
@@ -46,7 +46,7 @@ const SHEETS: Record<SheetName, Sheet> = {
   ),
 };
 
-export function Sheets() {
+export const Sheets = memo(function Sheets() {
   const { store } = useRoom();
   const sheet = useSession((session) => session.sheet);
   const matching = useSession((session) => session.matching);
@@ -81,7 +81,7 @@ export function Sheets() {
       </Snackbar>
     </>
   );
-}
+});
 
 /** A locked page says so when it is touched. */
 function useLockedNotice(): void {

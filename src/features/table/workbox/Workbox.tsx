@@ -16,7 +16,7 @@ import {
   IconPlus,
   IconX,
 } from '@tabler/icons-react';
-import { Fragment, type ReactNode } from 'react';
+import { Fragment, type ReactNode, useCallback } from 'react';
 import { COMPARTMENTS, type Compartment } from '@/core/project/model';
 import { KINDS, SUPPLY_KINDS } from '@/core/supplies/model';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
@@ -59,6 +59,8 @@ export interface WorkboxProps {
 export function Workbox(props: WorkboxProps) {
   const { store } = useRoom();
   const { items, counting, readOnly, onLay } = props;
+  // The same one each time, so that what lies in the box is not drawn anew with it.
+  const takeOut = useCallback((from: Compartment, sha: string) => act.takeOut(store, from, sha), [store]);
   const { widths, drag } = useWidths((name) => items[name].length);
   const rows = useSession((session) => session.boxRows);
   // Photos always have a place: the page begins with them.
@@ -116,7 +118,7 @@ export function Workbox(props: WorkboxProps) {
                   items={items[name]}
                   rows={rows}
                   onLay={onLay}
-                  onTakeOut={readOnly ? undefined : (from, sha) => act.takeOut(store, from, sha)}
+                  onTakeOut={readOnly ? undefined : takeOut}
                 />
               ) : (
                 !(name === 'photos' && counting) && (
