@@ -7,6 +7,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
+import { memo, useCallback, useEffect, useRef } from 'react';
 import { pathData } from '@/core/geometry/path';
 import { isDrawn } from '@/core/project/lines';
 import { keepsOutline, type Outline } from '@/core/piece/outline';
@@ -68,6 +69,53 @@ const choiceOf = (outline: Outline): string =>
       ? 'rounded'
       : outline.kind;
 
+interface ShapesProps {
+  chosen: string;
+  disabled: boolean;
+  onChoose: (id: string | null) => void;
+}
+
+const Shapes = memo(function Shapes({ chosen, disabled, onChoose }: ShapesProps) {
+  return (
+    <ToggleButtonGroup
+      exclusive
+      disabled={disabled}
+      value={chosen}
+      onChange={(_, id: string | null) => onChoose(id)}
+      aria-label="Cut to a shape"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(5, minmax(0, 1fr))',
+        gap: 0.75,
+        '& .MuiToggleButton-root': {
+          border: 1,
+          borderColor: 'divider',
+          borderRadius: 1.5,
+          height: 46,
+          p: 0,
+          m: 0,
+        },
+      }}
+    >
+      {CHOICES.map(({ id, name, drawing }) => (
+        <ToggleButton key={id} value={id} aria-label={name}>
+          <Tooltip title={name}>
+            <svg width={36} height={32} viewBox="-18 -16 36 32" aria-hidden="true">
+              <path
+                d={drawing}
+                fill="currentColor"
+                fillOpacity={0.22}
+                stroke="currentColor"
+                strokeWidth={1.6}
+              />
+            </svg>
+          </Tooltip>
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  );
+});
+
 export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: Unit }) {
   const { store } = useRoom();
   const perform = useSession((session) => session.perform);
@@ -76,6 +124,20 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
   const free = pieces.filter(({ placement }) => !placement.locked);
   const cuttable = free.filter(({ outline }) => !keepsOutline(outline));
   const [piece] = cuttable;
+  const cut = (id: string | null) => {
+    const choice = CHOICES.find((candidate) => candidate.id === id);
+    if (!choice) return;
+    const { outline } = choice;
+    perform(
+      outline ? changeOutline(surfaceId, cuttable, outline) : cutToPunch(surfaceId, cuttable, choice.id),
+    );
+  };
+  const cutNow = useRef(cut);
+  useEffect(() => {
+    cutNow.current = cut;
+  });
+  // The same one each time, so that the shapes are drawn once.
+  const choose = useCallback((id: string | null) => cutNow.current(id), []);
   if (!free.length)
     return (
       <Typography variant="body2" color="text.secondary">
@@ -99,51 +161,7 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
       {free.length === 1 && free[0]!.outline.kind === 'glyphs' && <JoinedControls piece={free[0]!} />}
       {piece && (
         <>
-          <ToggleButtonGroup
-            exclusive
-            disabled={readOnly}
-            value={choiceOf(piece.outline)}
-            onChange={(_, id: string | null) => {
-              const choice = CHOICES.find((candidate) => candidate.id === id);
-              if (!choice) return;
-              const { outline } = choice;
-              perform(
-                outline
-                  ? changeOutline(surfaceId, cuttable, outline)
-                  : cutToPunch(surfaceId, cuttable, choice.id),
-              );
-            }}
-            aria-label="Cut to a shape"
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: 'repeat(5, minmax(0, 1fr))',
-              gap: 0.75,
-              '& .MuiToggleButton-root': {
-                border: 1,
-                borderColor: 'divider',
-                borderRadius: 1.5,
-                height: 46,
-                p: 0,
-                m: 0,
-              },
-            }}
-          >
-            {CHOICES.map(({ id, name, drawing }) => (
-              <ToggleButton key={id} value={id} aria-label={name}>
-                <Tooltip title={name}>
-                  <svg width={36} height={32} viewBox="-18 -16 36 32" aria-hidden="true">
-                    <path
-                      d={drawing}
-                      fill="currentColor"
-                      fillOpacity={0.22}
-                      stroke="currentColor"
-                      strokeWidth={1.6}
-                    />
-                  </svg>
-                </Tooltip>
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+          <Shapes chosen={choiceOf(piece.outline)} disabled={readOnly} onChoose={choose} />
           <Box sx={{ display: 'flex', gap: 0.75 }}>
             <Button
               size="small"

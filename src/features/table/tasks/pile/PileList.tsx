@@ -42,8 +42,7 @@ export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
       else if (top + HEIGHT > list.scrollTop + list.clientHeight)
         list.scrollTop = top + HEIGHT - list.clientHeight;
     };
-    intoSight();
-    // What stands above the pile may need more room for what was just selected.
+    // It looks once the list lies as it will, and again when what stands above it needs more room.
     const watch = new ResizeObserver(intoSight);
     watch.observe(list);
     return () => watch.disconnect();
