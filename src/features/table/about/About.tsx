@@ -21,11 +21,11 @@ import { useSession } from '@/features/table/room/context';
 import type { Running } from '@/features/table/tasks/words/RunningControls';
 import type { Words } from '@/features/table/tasks/words/WordsControls';
 import { selectedPieces, shownProject, type AboutRow } from '@/features/table/session';
-
 import { useHeldFocus } from '@/ui/useHeldFocus';
 import { FieldsAbout, useTyped } from '@/ui/useTyped';
 import { fetched } from '@/ui/fetched';
 import { usePaced } from '@/ui/usePaced';
+import { useSteady } from '@/ui/useSteady';
 
 const AtHand = fetched('What is at hand', () =>
   import('@/features/table/about/AtHand').then((m) => m.AtHand),
@@ -91,11 +91,11 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
     chosen && (chosen.size === 0 || [...chosen].some((part) => part !== 'Words' || written))
       ? chosen
       : new Set([first]);
-  const toggle = (part: AboutRow) => {
+  const toggle = useSteady((part: AboutRow) => {
     const next = new Set(open);
     if (!next.delete(part)) next.add(part);
     setOpen(next);
-  };
+  });
   const rows: Partial<Record<AboutRow, { summary: string; controls: ReactNode }>> = {
     ...(!many && piece.outline.kind === 'glyphs'
       ? {
@@ -153,13 +153,7 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
       </Box>
       <AtHand pieces={pieces} />
       {(Object.keys(rows) as AboutRow[]).map((part) => (
-        <Row
-          key={part}
-          name={part}
-          summary={rows[part]!.summary}
-          open={open.has(part)}
-          onToggle={() => toggle(part)}
-        >
+        <Row key={part} name={part} summary={rows[part]!.summary} open={open.has(part)} onToggle={toggle}>
           {rows[part]!.controls}
         </Row>
       ))}
@@ -203,45 +197,14 @@ interface RowProps {
   name: AboutRow;
   summary: string;
   open: boolean;
-  onToggle: () => void;
+  onToggle: (name: AboutRow) => void;
   children: ReactNode;
 }
 
 function Row({ name, summary, open, onToggle, children }: RowProps) {
   return (
     <Box data-row sx={{ borderTop: '1px dotted', borderColor: 'divider', mx: 2 }}>
-      <ButtonBase
-        onClick={onToggle}
-        aria-expanded={open}
-        sx={{
-          display: 'flex',
-          width: '100%',
-          textAlign: 'left',
-          minHeight: 36,
-          fontFamily: 'inherit',
-          fontSize: '0.95rem',
-        }}
-      >
-        <Box component="span" sx={{ width: 76, color: 'text.secondary', flexShrink: 0 }}>
-          {name}{' '}
-        </Box>
-        <Box
-          component="span"
-          sx={{
-            flex: 1,
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-            whiteSpace: 'nowrap',
-            fontWeight: open ? 600 : 400,
-          }}
-        >
-          {summary}
-        </Box>
-        <IconChevronRight
-          size={17}
-          style={{ transform: open ? 'rotate(90deg)' : 'none', transition: 'transform 120ms' }}
-        />
-      </ButtonBase>
+      <RowHead {...{ name, summary, open, onToggle }} />
       <Collapse
         in={open}
         unmountOnExit
@@ -256,6 +219,44 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
     </Box>
   );
 }
+
+/** Drawn anew when it says something else. */
+const RowHead = memo(function RowHead({ name, summary, open, onToggle }: Omit<RowProps, 'children'>) {
+  return (
+    <ButtonBase
+      onClick={() => onToggle(name)}
+      aria-expanded={open}
+      sx={{
+        display: 'flex',
+        width: '100%',
+        textAlign: 'left',
+        minHeight: 36,
+        fontFamily: 'inherit',
+        fontSize: '0.95rem',
+      }}
+    >
+      <Box component="span" sx={{ width: 76, color: 'text.secondary', flexShrink: 0 }}>
+        {name}{' '}
+      </Box>
+      <Box
+        component="span"
+        sx={{
+          flex: 1,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+          fontWeight: open ? 600 : 400,
+        }}
+      >
+        {summary}
+      </Box>
+      <IconChevronRight
+        size={17}
+        style={{ transform: open ? 'rotate(90deg)' : 'none', transition: 'transform 120ms' }}
+      />
+    </ButtonBase>
+  );
+});
 
 function finishInWords({ finish }: Piece, unit: Unit): string {
   const parts = finishSays(finish, unit);

@@ -7,7 +7,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconCut, IconLayersIntersect, IconScissors } from '@tabler/icons-react';
-import { memo, useCallback, useEffect, useRef } from 'react';
+import { memo } from 'react';
 import { pathData } from '@/core/geometry/path';
 import { isDrawn } from '@/core/project/lines';
 import { keepsOutline, type Outline } from '@/core/piece/outline';
@@ -27,6 +27,7 @@ import { punchDrawing } from '@/features/table/parts/punchDrawing';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { LengthField } from '@/ui/LengthField';
 import { fetched } from '@/ui/fetched';
+import { useSteady } from '@/ui/useSteady';
 import { tip } from '@/features/table/tasks';
 
 const ICON = { width: 26, height: 26 };
@@ -124,20 +125,14 @@ export function CutControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
   const free = pieces.filter(({ placement }) => !placement.locked);
   const cuttable = free.filter(({ outline }) => !keepsOutline(outline));
   const [piece] = cuttable;
-  const cut = (id: string | null) => {
+  const choose = useSteady((id: string | null) => {
     const choice = CHOICES.find((candidate) => candidate.id === id);
     if (!choice) return;
     const { outline } = choice;
     perform(
       outline ? changeOutline(surfaceId, cuttable, outline) : cutToPunch(surfaceId, cuttable, choice.id),
     );
-  };
-  const cutNow = useRef(cut);
-  useEffect(() => {
-    cutNow.current = cut;
   });
-  // The same one each time, so that the shapes are drawn once.
-  const choose = useCallback((id: string | null) => cutNow.current(id), []);
   if (!free.length)
     return (
       <Typography variant="body2" color="text.secondary">
