@@ -7,7 +7,6 @@ import {
   kept,
   laySquares,
   newPage,
-  notice,
   numberIn,
   openRow,
   pageOnScreen,
@@ -144,52 +143,6 @@ test('guides come from the rulers and by number, on every page; pieces snap to t
   await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(4);
   await page.getByRole('button', { name: 'Add a page' }).click();
   await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(4);
-});
-
-test('rows and columns stay adjustable; copies go to the next page in the same place; a locked page says so', async ({
-  page,
-}) => {
-  await newPage(page);
-  await laySquares(page, [['Red', 1, 1]]);
-  await page.keyboard.press('r');
-  const rows = page.getByRole('dialog', { name: 'Rows and columns' });
-  await set(page, 'Columns', '4');
-  await expect(rows.getByRole('status')).toContainText('8 in all, 4.75 x 2.25 in');
-  await rows.getByRole('button', { name: 'Lay them' }).click();
-  await expect(page.getByRole('heading', { name: '8 pieces' })).toBeVisible();
-  await set(page, 'Gap across', '0');
-  await set(page, 'Rows', '3');
-  await expect(page.getByRole('heading', { name: '12 pieces' })).toBeVisible();
-  await expect(rows.getByRole('status')).toContainText('12 in all, 4 x 3.5 in');
-  await set(page, 'Rows', '6');
-  await set(page, 'Columns', '500');
-  await expect(rows.getByRole('status')).toContainText('That makes 3,000 pieces; up to 2,000 can be made.');
-  await set(page, 'Rows', '3');
-  await rows.getByRole('button', { name: 'Done' }).click();
-  await stage(page).focus();
-  await page.getByRole('button', { name: 'Add a page' }).click();
-  await expect(page.getByText('Nothing lies on the page yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Page 1', exact: true }).click();
-  await stage(page).focus();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('Control+Enter');
-  await expect(page.getByRole('button', { name: /^Undo copy 12 pieces to Page 2/ })).toBeVisible();
-  await page.keyboard.press('Alt+PageDown');
-  await page.keyboard.press('Control+a');
-  await expect(page.getByRole('heading', { name: '12 pieces' })).toBeVisible();
-  expect(await numberIn(page, 'All from left')).toBeCloseTo(1, 2);
-
-  await page.getByRole('button', { name: 'What to do with this page' }).click();
-  await page.getByRole('menuitem', { name: 'Lock Page 2' }).click();
-  await expect(page.getByRole('button', { name: 'Page 2, locked' })).toBeVisible();
-  const { x, y, inch } = await pageOnScreen(page);
-  await page.mouse.click(x + (1.5 - 6) * inch, y + (1.5 - 6) * inch);
-  await expect(notice(page)).toContainText('Page 2 is locked');
-  await notice(page).getByRole('button', { name: 'Unlock it' }).click();
-  await expect(page.getByRole('button', { name: 'Page 2', exact: true })).toBeVisible();
-  await kept(page);
-  await page.reload();
-  await expect(page.getByRole('button', { name: 'Page 2', exact: true })).toBeVisible();
 });
 
 test('the one beneath is reached by peek list; an angle is given to others by match; exact numbers for many', async ({

@@ -41,9 +41,10 @@ test('guides by exact number on every page, thirds, even columns; a locked set i
   expect(room.project().guides).toHaveLength(4);
 });
 
-test('rows and columns are laid by number, and stay adjustable; too many are refused with a reason', async () => {
+test('rows and columns are laid by number, and stay adjustable; what they come to is said, too many are refused with a reason', async () => {
   const room = await sheet('rows', [inkPiece('a')], ['a']);
   await room.fill('Columns', '4');
+  await screen.findByText(/^8 in all/);
   await room.fill('Rows', '3');
   await room.press(/^Lay/);
   expect(room.pile()).toHaveLength(12);
@@ -51,7 +52,27 @@ test('rows and columns are laid by number, and stay adjustable; too many are ref
   expect(room.pile()).toHaveLength(8);
   await room.fill('Columns', '0');
   await screen.findByText(/from 1 to 500/i);
-  expect(room.pile()).toHaveLength(8);
+  await room.fill('Rows', '6');
+  await room.fill('Columns', '500');
+  await screen.findByText('That makes 3,000 pieces; up to 2,000 can be made.');
+  expect(room.pile().length).toBeLessThanOrEqual(24);
+});
+
+test('copies go to the next page in the same place; a locked page says so, and is unlocked from there', async () => {
+  const room = await seated(<Sheets />, [inkPiece('a'), inkPiece('b')], ['a', 'b']);
+  const { store, project, does } = room;
+  const [first] = project().surfaces;
+  does(() => store.getState().perform(addPage({ ...first!, id: 'p2', pile: [], groups: [] }, first!.id)));
+  does(() => act.copyToNextPage(store));
+  expect(room.undo()).toMatch(/^copy 2 pieces to /);
+  const [here, there] = project().surfaces.map(({ pile }) => pile.map(({ placement }) => placement));
+  expect(there).toEqual(here);
+  does(() => act.togglePageLock(store));
+  does(() => act.deletePage(store));
+  await screen.findByText(/ is locked: nothing on it was changed\.$/);
+  expect(room.pile()).toHaveLength(2);
+  await room.press('Unlock it');
+  await room.when(() => !shownSurface(store.getState()).locked);
 });
 
 test('every step is listed by name, the newest first; a press goes there and back', async () => {
