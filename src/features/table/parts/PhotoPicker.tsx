@@ -7,7 +7,7 @@ import { styled } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconStar, IconStarFilled } from '@tabler/icons-react';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { plainName } from '@/core/project/create';
 import type { Piece } from '@/core/piece/piece';
@@ -50,6 +50,15 @@ export function PhotoPicker({
     if (focal === key && !next.has(key)) onFocal?.(null);
     onTaken(next);
   };
+  // Who found none, and brings some in, means these.
+  const [foundNone] = useState(!photos.length);
+  const known = useRef(new Set<string>());
+  useEffect(() => {
+    const come = foundNone ? photos.map(keyOf).filter((key) => !known.current.has(key)) : [];
+    if (!come.length) return;
+    come.forEach((key) => known.current.add(key));
+    onTaken(new Set([...taken, ...come]));
+  }, [foundNone, photos, taken, onTaken]);
   const every = photos.length > 0 && photos.every((photo) => taken.has(keyOf(photo)));
   return (
     <>
