@@ -325,6 +325,7 @@ test('a photo is dragged onto another and they change places; a photo says how s
   const onScreen = (at: { x: number; y: number }) => ({ x: x + (at.x - 6) * inch, y: y + (at.y - 6) * inch });
   const small = onScreen(await spot());
   await slabs(page).filter({ hasText: 'horizon' }).click();
+  await expect(field(page, 'Name of this piece')).toHaveValue(/horizon/);
   const place = await spot();
   const large = onScreen(place);
   await page.mouse.move(large.x + 40, large.y + 30);
@@ -338,7 +339,7 @@ test('a photo is dragged onto another and they change places; a photo says how s
   await expect(page.getByTestId('swap-pads')).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Undo swap 2 photos' })).toBeVisible();
   await slabs(page).filter({ hasText: 'old-phone' }).click();
-  expect(await spot()).toEqual(place);
+  await expect.poll(spot).toEqual(place);
 
   // The small picture in the large place is soft; while a corner is drawn it says how soft.
   const corner = page.locator('[data-grip="1,1"]');
