@@ -6,7 +6,7 @@ export default {
   // No test is about speed; a busy machine must not fail one.
   testTimeout: 120_000,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
-  setupFiles: ['<rootDir>/scripts/testing/indexeddb.mjs'],
+  setupFiles: ['<rootDir>/scripts/testing/before.mjs'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   globalSetup: './scripts/testing/bundle.mjs',
   transform: { '\\.test\\.tsx?$|/\\.cache/tests/': './scripts/testing/bundled.mjs' },

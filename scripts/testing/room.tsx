@@ -8,6 +8,7 @@ import {
   waitFor,
   type RenderResult,
 } from '@testing-library/react';
+import { loadImage } from '@napi-rs/canvas';
 import type { ReactElement } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { startHistory, undoLabel } from '@/core/project/history';
@@ -19,7 +20,7 @@ import { createSession, shownSurface, type SessionStore } from '@/features/table
 import { fitted } from '@/features/table/stage/hand/view';
 import { NoticesProvider } from '@/ui/notices';
 import { nodeTypesetter } from '../node/platform';
-import { laid } from './samples';
+import { laid, quarters } from './samples';
 
 // What is shown is fetched first; what is hidden is no business of these tests; an error need not print the whole document.
 configure({
@@ -52,7 +53,13 @@ export interface Seated extends RenderResult {
   undo(): string | null;
 }
 
-const SHELF = { take: () => undefined, drawing: () => undefined, onArrival: () => () => {} };
+/** Every photo is known in small, by the four colours of `quarters`; none is there at its full size. */
+const SHELF = {
+  take: () => undefined,
+  drawing: () => undefined,
+  onArrival: () => () => {},
+  small: () => loadImage(quarters(90, 60)),
+};
 
 /** Shows `part` over a page with these pieces, the first of `chosen` ids first. */
 export async function seated(

@@ -22,7 +22,9 @@ export default class Screen extends HappyDom {
     await super.setup();
     for (const name of FROM_NODE) this.global[name] = globalThis[name];
     this.global.HTMLCanvasElement.prototype.getContext = function (kind) {
-      return createCanvas(this.width, this.height).getContext(kind);
+      const context = createCanvas(this.width, this.height).getContext(kind);
+      // As in a browser it leads back to its element.
+      return Object.defineProperty(context, 'canvas', { value: this });
     };
     Object.assign(this.global, { OffscreenCanvas: Canvas, ImageData, Path2D });
     // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
