@@ -3,7 +3,6 @@ import { expect, test, type Locator, type Page } from './test';
 import { axe } from './axe';
 import {
   drag,
-  field,
   kept,
   laySquares,
   newPage,
@@ -89,120 +88,6 @@ test('three buttons are framed, lined up with equal gaps, grouped, opened; undo 
   await expect(page.getByText('The page as it was before.')).toBeVisible();
   await page.keyboard.up('o');
   await expect(page.getByText('The page as it was before.')).toBeHidden();
-});
-
-test('things snap and say why; not while Ctrl is held, nor when it is switched off', async ({ page }) => {
-  await newPage(page);
-  await laySquares(page, [
-    ['Red', 2, 2],
-    ['Blue', 7, 6],
-  ]);
-  const snaps = page.getByTestId('snaps');
-  await page.keyboard.press('Escape');
-  await drag(page, [7.5, 6.5], [7.5, 2.55], () =>
-    expect(snaps.getByText(/edge|middle/).first()).toBeVisible(),
-  );
-  expect(await numberIn(page, 'From top')).toBeCloseTo(2, 2);
-  await page.keyboard.press('Control+z');
-  await drag(page, [7.5, 6.5], [5.95, 8.5], () => expect(snaps.getByText('page middle')).toBeVisible());
-  expect(await numberIn(page, 'From left')).toBeCloseTo(5.5, 2);
-  await page.keyboard.press('Control+z');
-  await page.keyboard.down('Control');
-  await page.keyboard.up('Control');
-  await page.keyboard.press('s');
-  await drag(page, [7.5, 6.5], [5.95, 8.5], () => expect(snaps.locator('text')).toHaveCount(0));
-  expect(await numberIn(page, 'From left')).not.toBeCloseTo(5.5, 2);
-});
-
-test('guides come from the rulers and by number, on every page; pieces snap to them', async ({ page }) => {
-  await newPage(page);
-  await laySquares(page, [['Red', 2, 2]]);
-  const box = (await stage(page).boundingBox())!;
-  const { x, y, inch } = await pageOnScreen(page);
-  await page.mouse.move(box.x + 8, y);
-  await page.mouse.down();
-  await page.mouse.move(x + 3 * inch, y, { steps: 8 });
-  await page.mouse.up();
-  await expect(undoOf(page, 'add guide')).toBeVisible();
-  const guide = page.getByRole('slider', { name: 'Upright guide' });
-  await expect(guide).toHaveCount(1);
-  await stage(page).focus();
-  await page.keyboard.press('i');
-  await page.getByRole('textbox', { name: 'Upright 1, from left' }).fill('9.25');
-  await page.getByRole('textbox', { name: 'Upright 1, from left' }).press('Enter');
-  await page.getByRole('button', { name: 'Thirds' }).click();
-  await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(5);
-  await page.getByRole('button', { name: 'Shut Guides' }).click();
-  await page.keyboard.press('Escape');
-  await drag(page, [2.5, 2.5], [8.8, 2.5], () =>
-    expect(page.getByTestId('snaps').getByText('guide')).toBeVisible(),
-  );
-  expect((await numberIn(page, 'From left')) + 1).toBeCloseTo(9.25, 2);
-  await guide.last().focus();
-  await page.keyboard.press('Delete');
-  await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(4);
-  await page.getByRole('button', { name: 'Add a page' }).click();
-  await expect(page.getByTestId('guides').getByRole('slider')).toHaveCount(4);
-});
-
-test('the one beneath is reached by peek list; an angle is given to others by match; exact numbers for many', async ({
-  page,
-}) => {
-  await newPage(page);
-  await laySquares(page, [
-    ['Lowest', 5, 5],
-    ['Between', 5.1, 5.1],
-    ['Top', 5.2, 5.2],
-    ['Aside', 9, 9],
-  ]);
-  const { x, y, inch } = await pageOnScreen(page);
-  await page.mouse.move(x - 0.4 * inch, y - 0.4 * inch);
-  await page.keyboard.press('q');
-  const list = page.getByRole('dialog', { name: 'What lies here, top first' });
-  await expect(list.getByRole('button')).toHaveText([/^Top1 x 1 in/, /^Between/, /^Lowest/]);
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Name of this piece')).toHaveValue('Lowest');
-  await set(page, 'Turned', '12');
-  await stage(page).focus();
-  await page.keyboard.press('k');
-  await page.getByRole('dialog').getByRole('button', { name: 'Press the others' }).click();
-  await expect(page.getByText('Press the pieces that shall take over: angle.')).toBeVisible();
-  await page.mouse.click(x + 3.5 * inch, y + 3.5 * inch);
-  await expect(undoOf(page, 'match angle of photo')).toBeVisible();
-  await page.getByRole('button', { name: 'Done' }).click();
-  await select(page, 'Aside');
-  await expect(field(page, 'Turned')).toHaveValue('12');
-  await select(page, 'Top', true);
-  // The field never shows what was before: who types on would type into that.
-  await field(page, 'Width of each').fill('2');
-  const rightAfter = await field(page, 'Width of each').evaluate(async (input: HTMLInputElement) => {
-    input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-    await Promise.resolve();
-    return input.value;
-  });
-  expect(rightAfter).toBe('2');
-  await expect(undoOf(page, 'resize 2 pieces')).toBeVisible();
-  await set(page, 'Width of each', 'wide');
-  await expect(page.getByText('“wide” is not a length')).toBeVisible();
-  await field(page, 'Width of each').press('Escape');
-  // A run in the pile, a name changed in place, a slab laid into another place by keyboard.
-  await slabs(page).first().click();
-  await slabs(page)
-    .nth(2)
-    .click({ modifiers: ['Shift'] });
-  await expect(page.getByRole('heading', { name: '3 pieces' })).toBeVisible();
-  await slabs(page).first().focus();
-  await page.keyboard.press('F2');
-  await page.getByLabel('New name of Aside').fill('Far away');
-  await page.getByLabel('New name of Aside').press('Enter');
-  await expect(slabs(page).first()).toContainText('Far away');
-  // Put a mile away, it can be brought back.
-  await select(page, 'Far away');
-  await set(page, 'From left', '110');
-  await page.getByRole('button', { name: 'Bring it back to the page' }).click();
-  expect(await numberIn(page, 'From left')).toBeLessThan(12);
 });
 
 test('copies go through the system’s clipboard: to another project as pieces, to other programs as a picture, and theirs come in', async ({

@@ -6,7 +6,6 @@ import {
   cupboardSearch,
   field,
   found,
-  kept,
   newPage,
   notice,
   openCupboard,
@@ -145,37 +144,4 @@ test('supplies get a blue and a red version in one step, each a kit of its own',
       .filter({ hasText: `, ${ink}` })
       .first(),
   ).toBeVisible();
-});
-
-test('inks run into each other on a piece, and over three; then each is a little different', async ({
-  page,
-}) => {
-  await newPage(page);
-  for (const [ink, left] of [
-    ['#c5503f', '1'],
-    ['#24506b', '5'],
-    ['#e3b34a', '9'],
-  ] as const)
-    await heart(page, ink, left);
-  await page.getByRole('button', { name: 'Run it into another ink' }).click();
-  await expect(page.getByRole('button', { name: /^Material 2 inks/ })).toBeVisible();
-  await page.getByRole('button', { name: 'One ink more' }).press('Enter');
-  await page.getByRole('slider', { name: 'Which way' }).press('ArrowRight');
-  await page.waitForTimeout(300);
-  await shot(page, 'gradient');
-  expect(await axe(page)).toEqual([]);
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Control+a');
-  await page.getByRole('button', { name: 'Colours across them' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Colours across pieces' });
-  await sheet.getByRole('button', { name: 'Ink them' }).press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo run inks over 3 pieces' })).toBeVisible();
-  await sheet.getByRole('button', { name: 'A little different' }).click();
-  await sheet.getByRole('button', { name: 'Make them differ' }).click();
-  await sheet.getByRole('button', { name: 'By another chance' }).click();
-  await page.waitForTimeout(300);
-  await shot(page, 'across');
-  await expect(page.getByRole('button', { name: 'Undo make 3 pieces differ' })).toBeVisible();
-  expect(await axe(page)).toEqual([]);
-  await kept(page);
 });

@@ -2,18 +2,7 @@
 import { expect, test, type Locator, type Page } from './test';
 import sharp from 'sharp';
 import { axe } from './axe';
-import {
-  bringIn,
-  field,
-  layByEnter,
-  newPage,
-  notice,
-  openRow,
-  pageOnScreen,
-  photo,
-  slabs,
-  undoOf,
-} from './table';
+import { bringIn, field, layByEnter, newPage, notice, openRow, pageOnScreen, slabs, undoOf } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
 const sheet = (page: Page, name: string): Locator => page.getByRole('dialog', { name });
@@ -88,72 +77,6 @@ test('a banner is punched, its notch set by number and by its handle; it stays a
   const colour = await colourAt(page, 8.6, 2.3);
   expect(isNear(colour, '#ffffff')).toBe(true);
   expect(await axe(page)).toEqual([]);
-});
-
-test('a photo is cut to a punch and slides in it; outlines are joined, cut out and overlapped, with what comes of it said', async ({
-  page,
-}) => {
-  await newPage(page);
-  await punch(page, 'Star', '3', '2', '2');
-  await punch(page, 'Cloud', '3', '3.5', '3');
-  await nothingChosen(page);
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('x');
-  const outlines = sheet(page, 'Outlines');
-  await expect(outlines.getByRole('status')).toContainText('1 part');
-  await outlines.getByRole('button', { name: 'Cut out' }).click();
-  await expect(outlines.getByRole('status')).toContainText(
-    /^The lowest one, without all that lies above it. \d/,
-  );
-  expect(await axe(page)).toEqual([]);
-  await outlines.getByRole('button', { name: 'Overlap' }).click();
-  await outlines.getByRole('button', { name: 'Overlap' }).last().click();
-  await expect(slabs(page)).toHaveCount(1);
-  await expect(undoOf(page, 'keep the overlap of 2 pieces')).toBeVisible();
-  await stage(page).press('Control+z');
-  await expect(slabs(page)).toHaveCount(2);
-
-  // Laid apart they come to nothing, and that is said; joined with a hair between them, the gap is named and closed.
-  await nothingChosen(page);
-  await punch(page, 'Right triangle', '2', '8', '8');
-  await nothingChosen(page);
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('x');
-  await outlines.getByRole('button', { name: 'Overlap' }).first().click();
-  await expect(outlines.getByRole('status')).toContainText('They do not overlap, so nothing would be left');
-  await page.keyboard.press('Escape');
-  await stage(page).press('Delete');
-  await punch(page, 'Hexagon', '2', '2', '2');
-  await punch(page, 'Hexagon', '2', '4.005', '2');
-  await nothingChosen(page);
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('x');
-  await expect(
-    outlines.getByText(/“Hexagon” and “Hexagon” only nearly touch, where the ring is: 0\.0/),
-  ).toBeVisible();
-  // Two hexagons of 2 in, their points 0.005 in apart: the ring is about that place, a hand's breadth from each middle.
-  const { x, y, inch } = await pageOnScreen(page);
-  const ring = (await page.getByTestId('sought').boundingBox())!;
-  expect(ring.x + ring.width / 2).toBeCloseTo(x + (4.0025 - 6) * inch, -1);
-  expect(Math.abs(ring.y + ring.height / 2 - y) / inch).toBeLessThan(6);
-  await outlines.getByRole('button', { name: 'Join and close the gaps' }).click();
-  await expect(slabs(page)).toHaveCount(1);
-  await set(page, 'By', '0.25');
-  await outlines.getByRole('button', { name: 'Grow' }).click();
-  await openRow(page, 'Place');
-  await expect.poll(async () => Number(await field(page, 'Width').inputValue())).toBeCloseTo(4.5, 1);
-
-  await page.keyboard.press('Escape');
-  await nothingChosen(page);
-  await bringIn(page, photo('fly-in-high'));
-  await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').first());
-  await stage(page).press('d');
-  await sheet(page, 'Punches').getByRole('button', { name: 'Heart', exact: true }).click();
-  await page.keyboard.press('Escape');
-  await openRow(page, 'Cut');
-  await expect(page.getByRole('button', { name: /^Cut Heart/ })).toBeVisible();
-  await expect(undoOf(page, 'cut photo to heart')).toBeVisible();
-  await expect(page.getByRole('toolbar').getByRole('button', { name: 'Slide' })).toBeVisible();
 });
 
 test('a template in four papers, a banner whose shadow is pulled, a string over and under clouds', async ({

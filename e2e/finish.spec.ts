@@ -1,5 +1,4 @@
 import { expect, test, type Page } from './test';
-import { axe } from './axe';
 import {
   bringIn,
   field,
@@ -85,54 +84,4 @@ test('locked and hidden pieces are left in peace; peek reaches past them', async
   await expect(page.getByRole('button', { name: `Undo hide photo` })).toBeVisible();
   await page.getByRole('button', { name: `Show ${top}` }).click();
   await expect(page.getByRole('button', { name: `Undo show photo` })).toBeVisible();
-});
-
-async function punchHeart(page: Page): Promise<void> {
-  await page.keyboard.press('d');
-  const punches = page.getByRole('dialog', { name: 'Punches' });
-  await punches.getByLabel('Find a punch').fill('Heart');
-  await punches.getByRole('button', { name: 'Heart', exact: true }).press('Enter');
-  await page.keyboard.press('Escape');
-}
-
-test('a face is treated, lit by the page light, and its edge is sewn; both are kept, undone and printed', async ({
-  page,
-}) => {
-  await newPage(page);
-  await punchHeart(page);
-  await openRow(page, 'Finish');
-  const plain = await colourAt(page, 0.5, 0.52);
-  await page.getByRole('button', { name: 'Treat it' }).press('Enter');
-  await expect(page.getByRole('group', { name: 'Surface 1' })).toBeVisible();
-  await page.getByRole('combobox', { name: 'Treated' }).press('Enter');
-  await expect(page.getByRole('option')).toHaveCount(11);
-  await page.getByRole('option', { name: 'Glitter' }).click();
-  await expect(page.getByRole('button', { name: /^Undo change surface of/ })).toBeVisible();
-  await expect.poll(() => colourAt(page, 0.5, 0.52)).not.toEqual(plain);
-  const once = await colourAt(page, 0.5, 0.52);
-  await page.getByRole('button', { name: 'Anew' }).press('Enter');
-  await expect.poll(() => colourAt(page, 0.5, 0.52)).not.toEqual(once);
-  await page.getByRole('button', { name: 'Sew' }).press('Enter');
-  await expect(page.getByText(/^\d+ stitches, whole on each side\.$/)).toBeVisible();
-  expect(await axe(page)).toEqual([]);
-  await page.reload();
-  await expect(page.getByRole('button', { name: /^Undo change thread along/ })).toBeVisible();
-});
-
-test('before and after stand side by side; the earlier one is kept as a page', async ({ page }) => {
-  await newPage(page);
-  await punchHeart(page);
-  await page.keyboard.press('Control+d');
-  await page.keyboard.press('y');
-  await page.getByRole('button', { name: 'Before and after' }).press('Enter');
-  const versions = page.getByRole('dialog', { name: 'Before and after' });
-  await expect(versions.getByRole('img', { name: 'This page now' })).toBeVisible();
-  await versions.getByRole('combobox', { name: 'On the left' }).press('Enter');
-  await page
-    .getByRole('option', { name: /^Before “/ })
-    .last()
-    .click();
-  expect(await axe(page)).toEqual([]);
-  await versions.getByRole('button', { name: 'Keep the left one as a page' }).click();
-  await expect(page.getByRole('button', { name: 'Undo keep version as page' })).toBeVisible();
 });

@@ -4,7 +4,6 @@ import { axe } from './axe';
 import {
   DEMO_FILE,
   found,
-  leave,
   set,
   changeRow,
   idOf,
@@ -292,37 +291,4 @@ test('the practice page by keyboard: six things, each noticed when it is done; l
   await expect(card).toContainText('6 of 6 done');
   await lead('Keep it as a page');
   await expect(card).toBeHidden();
-});
-
-test('help finds by a person’s own words, does it from there, and what cannot be done leads on', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('?');
-  const wish = page.getByRole('searchbox', { name: 'What would you like to do?' });
-  const leads = page.getByRole('list', { name: 'What leads there' }).getByRole('button');
-  for (const [words, name] of [
-    ['cut out', 'Punches'],
-    ['month', 'Lay a month'],
-    ['curved text', 'Words along an outline'],
-    ['send to back', 'To the bottom of the pile'],
-  ] as const) {
-    await wish.fill(words);
-    await expect(leads.filter({ hasText: name })).toBeVisible();
-  }
-  expect(await axe(page)).toEqual([]);
-  await wish.fill('heading');
-  await expect(leads.first()).toContainText('Write a title');
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('Aloft');
-  await page.keyboard.press('Escape');
-  await expect(slabs(page)).toHaveCount(1);
-  await leave(page);
-  // Nothing is in hand: it says so, and takes it.
-  await page.keyboard.press('m');
-  await notice(page).getByRole('button', { name: 'Take the topmost' }).click();
-  await page.keyboard.press('?');
-  await wish.fill('transparent');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('slider', { name: /Opacity/ })).toBeVisible();
 });

@@ -1,20 +1,7 @@
 /** Inks: found in the sets, by partners, from the page, mixed; the page's inks changed at once, and taken from a photo. */
 import { expect, test, type Page } from './test';
 import { axe } from './axe';
-import {
-  bringIn,
-  field,
-  kept,
-  layByEnter,
-  newPage,
-  notice,
-  openRow,
-  pageOnScreen,
-  photo,
-  photosInBox,
-  slabs,
-  shot,
-} from './table';
+import { field, newPage, openRow, pageOnScreen, shot } from './table';
 
 const picker = (page: Page) => page.getByRole('dialog', { name: 'Inks', exact: true });
 
@@ -110,61 +97,4 @@ test('an ink is found by name, by what goes with it, on the page, and mixed; non
   await expect(page.getByLabel('Ink', { exact: true })).toHaveValue('#ffffff');
   await page.keyboard.press('Escape');
   await expect(picker(page)).toBeHidden();
-});
-
-test('a page moves to other inks: one everywhere, two swapped, all from a photo in one step and back', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, photo('fly-in-first-launch'));
-  await expect(photosInBox(page)).toHaveCount(1);
-  await layByEnter(photosInBox(page).first());
-  await page.getByTestId('stage').focus();
-  await lay(page, 'Heart', '#24506b');
-  await lay(page, 'Hexagon', '#e3b34a');
-  await expect(slabs(page)).toHaveCount(3);
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Inks of this page' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Inks of this page' });
-  const rows = sheet.getByRole('list', { name: 'Inks, most first' }).getByRole('listitem');
-  await expect(rows).toHaveCount(3);
-  await expect(rows.first()).toContainText('Bare page');
-  await sheet
-    .getByRole('button', { name: '#24506b: choose an ink' })
-    .or(rows.filter({ hasText: 'On Heart' }).getByRole('button').first())
-    .first()
-    .click();
-  await picker(page).getByRole('textbox', { name: 'Find an ink' }).fill('kite');
-  await picker(page).getByRole('button', { name: 'Kite red', exact: true }).click();
-  await page.keyboard.press('Escape');
-  await expect(rows.filter({ hasText: 'Kite red' })).toContainText('On Heart');
-  for (const row of [rows.filter({ hasText: 'On Heart' }), rows.filter({ hasText: 'On Hexagon' })])
-    await row.getByRole('checkbox').check();
-  await sheet.getByRole('button', { name: 'Swap the two' }).click();
-  await expect(rows.filter({ hasText: 'Kite red' })).toContainText('On Hexagon');
-  await rows.filter({ hasText: 'On Hexagon' }).getByRole('button').last().click();
-  await expect(page.getByRole('button', { name: /^Material Ink/ })).toBeVisible();
-
-  await sheet.getByRole('button', { name: 'From a photo' }).press('Enter');
-  await expect(sheet.getByRole('img', { name: /^Its colours: .*#/ })).toBeVisible();
-  await page.waitForTimeout(500);
-  await shot(page, 'inks-photo');
-  expect(await axe(page)).toEqual([]);
-  await sheet.getByRole('switch', { name: 'The nearest inks instead' }).press('Space');
-  const before = await rows.allTextContents();
-  await sheet
-    .getByRole('group', { name: 'The page in these colours' })
-    .getByRole('button', { name: 'Light stays light' })
-    .press('Enter');
-  await expect(
-    page.getByRole('button', { name: 'Undo recolour the page from fly-in-first-launch' }),
-  ).toBeVisible();
-  expect(await rows.allTextContents()).not.toEqual(before);
-  await page.getByRole('button', { name: 'Undo recolour the page from fly-in-first-launch' }).click();
-  await expect(rows.filter({ hasText: 'Kite red' })).toContainText('On Hexagon');
-  await sheet.getByRole('button', { name: 'Keep them as an ink set' }).click();
-  await page.getByRole('dialog').last().getByRole('button', { name: 'Keep it' }).click();
-  await expect(notice(page)).toContainText('Inks of fly-in-first-launch lies in My kit now.');
-  await kept(page);
 });

@@ -269,47 +269,6 @@ test('what is typed lands on the piece it was typed for, whichever is pressed ne
   await expect(field(page, 'From top')).toHaveValue('2');
 });
 
-test('Escape, a window that loses the focus and a pointer that is taken away bring a drag back', async ({
-  page,
-}) => {
-  await newPage(page);
-  await twoHearts(page);
-  await slabs(page).nth(0).click();
-  const before = [await numberIn(page, 'From left'), await numberIn(page, 'From top')];
-  const { x, y, inch } = await pageOnScreen(page);
-  const size = [await numberIn(page, 'Width'), await numberIn(page, 'Height')];
-  const from = {
-    x: x + (before[0]! + size[0]! / 2 - 6) * inch,
-    y: y + (before[1]! + size[1]! / 2 - 6) * inch,
-  };
-  const ends: [string, () => Promise<unknown>][] = [
-    ['Escape', () => page.keyboard.press('Escape')],
-    ['blur', () => page.evaluate(() => window.dispatchEvent(new Event('blur')))],
-    [
-      'pointercancel',
-      () =>
-        page
-          .getByTestId('stage')
-          .evaluate((stage) =>
-            stage.dispatchEvent(new PointerEvent('pointercancel', { pointerId: 1, bubbles: true })),
-          ),
-    ],
-  ];
-  const undo = page.getByRole('button', { name: /^Undo / });
-  const step = await undo.getAttribute('aria-label');
-  for (const [, end] of ends) {
-    await page.mouse.move(from.x, from.y);
-    await page.mouse.down();
-    await page.mouse.move(from.x - 90, from.y + 60, { steps: 5 });
-    await end();
-    await page.mouse.move(from.x - 120, from.y + 90, { steps: 3 });
-    await page.mouse.up();
-    await expect(slabs(page).nth(0)).toHaveAttribute('aria-pressed', 'true');
-    expect([await numberIn(page, 'From left'), await numberIn(page, 'From top')]).toEqual(before);
-    expect(await undo.getAttribute('aria-label')).toBe(step);
-  }
-});
-
 test('a part that cannot be fetched, and a fault of the program, take nothing else with them', async ({
   page,
 }) => {

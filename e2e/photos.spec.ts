@@ -25,107 +25,6 @@ const SIX = [
   'tide-pools',
 ];
 
-test('six photos become a page by proposal; a cut photo, a strip and a title stay where they are', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, SIX.map(photo));
-  await expect(photosInBox(page)).toHaveCount(6);
-  await layByEnter(page.getByRole('button', { name: /^Sailcloth linen/ }));
-  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
-  await page.getByRole('button', { name: 'Arrange', exact: true }).click();
-  const sheet = page.getByRole('dialog', { name: 'Arrange photos' });
-  const proposals = sheet.getByRole('option');
-  await expect(proposals).toHaveCount(12);
-  await sheet.getByRole('button', { name: 'fly-in-plum-kite matters most' }).click();
-  await expect(proposals.first()).toHaveAccessibleName(
-    /^Proposal 1: .*fly-in-plum-kite is [23]\.\d times as large as the others, \d+ % of the area stays bare/,
-  );
-  await expect(sheet.getByText('The starred one 3 times as large')).toBeVisible();
-  await page.waitForTimeout(600);
-  await shot(page, 'proposals');
-  expect(await axe(page)).toEqual([]);
-  await proposals.nth(2).click();
-  await sheet.getByRole('button', { name: 'Lay them so' }).click();
-  await expect(page.getByRole('button', { name: 'Undo arrange 6 photos' })).toBeVisible();
-  await expect(slabs(page)).toHaveCount(7);
-  await shot(page, 'arranged');
-
-  // One is cut to a shape: an arrangement of the others leaves it alone, and says so by picture.
-  await slabs(page).first().click();
-  const name = await page.getByRole('textbox', { name: 'Name of this piece' }).inputValue();
-  await openRow(page, 'Cut');
-  await page.getByRole('button', { name: 'Heart' }).click();
-  await openRow(page, 'Place');
-  const place = () =>
-    Promise.all(['From left', 'From top', 'Width', 'Height'].map((each) => field(page, each).inputValue()));
-  const before = await place();
-  // By keyboard from here on.
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+A');
-  await expect(sheet.getByText(/One stays as it is: cut to a shape/)).toBeVisible();
-  await expect(sheet.getByRole('img', { name })).toBeVisible();
-  await expect(sheet.getByText('5 of 5 photos')).toBeVisible();
-  await field(page, 'Gap').fill('6');
-  await field(page, 'Gap').press('Enter');
-  await expect(sheet.getByRole('status').last()).toContainText('The gaps leave no room');
-  await field(page, 'Gap').fill('0.25');
-  await field(page, 'Gap').press('Enter');
-  await proposals.first().focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(proposals.nth(1)).toHaveAttribute('aria-selected', 'true');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo arrange 5 photos' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: '5 pieces' })).toBeVisible();
-  await slabs(page).filter({ hasText: name }).click();
-  expect(await place()).toEqual(before);
-  await kept(page);
-});
-
-test('places are made of what lies there and filled at once, what finds none is shown; two photos change places', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, SIX.slice(0, 5).map(photo));
-  await expect(photosInBox(page)).toHaveCount(5);
-  await layByEnter(
-    photosInBox(page)
-      .and(page.getByRole('button', { name: /tide-pools|plum-kite/ }))
-      .first(),
-  );
-  await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /first-launch/ })));
-  await expect(slabs(page)).toHaveCount(2);
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('make places');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo make 2 places for photos' })).toBeVisible();
-  await page.getByRole('button', { name: 'Arrange', exact: true }).click();
-  const sheet = page.getByRole('dialog', { name: 'Arrange photos' });
-  await expect(sheet.getByRole('combobox', { name: 'Where' })).toHaveText('Into the 2 empty places');
-  await expect(sheet.getByText('3 photos find no place and wait in the workbox:')).toBeVisible();
-  await expect(sheet.getByRole('option')).toHaveCount(2);
-  // Not this one.
-  await sheet.getByRole('button', { name: 'fly-in-high' }).click();
-  await expect(sheet.getByText('2 photos find no place and wait in the workbox:')).toBeVisible();
-  await sheet.getByRole('option', { name: /Where the least is cropped: nothing is cropped/ }).click();
-  await page.waitForTimeout(500);
-  await shot(page, 'places');
-  await sheet.getByRole('button', { name: 'Lay them so' }).click();
-  await expect(page.getByRole('button', { name: 'Undo fill 2 places' })).toBeVisible();
-  await expect(slabs(page).filter({ hasText: /^Place/ })).toHaveCount(0);
-  const names = await slabs(page).allTextContents();
-  expect(names.join()).not.toContain('fly-in-high');
-  await page.getByRole('button', { name: 'Swap' }).click();
-  await expect(page.getByRole('button', { name: 'Undo swap 2 photos' })).toBeVisible();
-  await expect(slabs(page)).toHaveText([...names].reverse());
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('n');
-  await page.keyboard.press('Shift+S');
-  await expect(notice(page)).toContainText('Select two photos to let them change places.');
-});
-
 test('a photo is levelled along its horizon; what one photo wears is given to all, on every page', async ({
   page,
 }) => {
@@ -154,51 +53,6 @@ test('a photo is levelled along its horizon; what one photo wears is given to al
   await expect(page.getByRole('button', { name: 'Undo finish all photos alike' })).toBeVisible();
   await slabs(page).nth(1).click();
   await expect(page.getByRole('button', { name: /^Finish photo, stroke/ })).toBeVisible();
-});
-
-test('a mosaic: photos matched to a picture that is seen over them, on as many pages as they need, each cell adjustable', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(
-    page,
-    [...SIX, 'fly-in-ines-and-olu', 'fly-in-last-light', 'lantern-night', 'workshop-table'].map(photo),
-  );
-  await expect(photosInBox(page)).toHaveCount(10);
-  await page.getByRole('button', { name: 'Arrange', exact: true }).click();
-  await page.getByRole('button', { name: 'A mosaic instead' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Photo mosaic' });
-  await expect(sheet.getByText(/^100 cells, 10 photos\. They begin again when all are used\./)).toBeVisible();
-  await field(page, 'Columns').fill('2');
-  await field(page, 'Columns').press('Enter');
-  await field(page, 'Rows').fill('4');
-  await field(page, 'Rows').press('Enter');
-  await expect(
-    sheet.getByText(/They fill 2 pages, 8 and 2 photos on them: the further ones come after this one\./),
-  ).toBeVisible();
-  await field(page, 'Rows').fill('100');
-  await field(page, 'Rows').press('Enter');
-  await expect(sheet.getByText('From 1 to 40.')).toBeVisible();
-  await field(page, 'Columns').fill('12');
-  await field(page, 'Columns').press('Enter');
-  await field(page, 'Rows').fill('12');
-  await field(page, 'Rows').press('Enter');
-  await sheet.getByRole('button', { name: 'fly-in-plum-kite is seen over all of it' }).press('Enter');
-  await sheet.getByRole('combobox', { name: 'Order' }).press('ArrowDown');
-  await page.getByRole('option', { name: 'Matched to the picture over them' }).press('Enter');
-  await expect(
-    sheet.getByText(
-      /There are too few: each is used up to 16 times\. The picture (suits|will be hard to see): \d+ % of it is dark/,
-    ),
-  ).toBeVisible();
-  await page.waitForTimeout(800);
-  await shot(page, 'mosaic');
-  expect(await axe(page)).toEqual([]);
-  await sheet.getByRole('button', { name: 'Lay the mosaic' }).click();
-  await expect(page.getByRole('button', { name: 'Undo lay mosaic of 9 photos' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: '145 pieces' })).toBeVisible();
-  await shot(page, 'mosaic-laid');
-  await kept(page);
 });
 
 test('light and tone: seen on the page at once, by mouse and keys; taken back; given to another photo', async ({
@@ -266,33 +120,6 @@ test('light and tone: seen on the page at once, by mouse and keys; taken back; g
   await match.getByRole('button', { name: 'Press the others' }).click();
   await page.keyboard.press('Escape');
   await kept(page);
-});
-
-test('contact sheets of all photos, with names and dates, as pages after this one', async ({ page }) => {
-  await newPage(page, '8.5 x 11 in').catch(() => newPage(page));
-  await bringIn(page, SIX.map(photo));
-  await expect(photosInBox(page)).toHaveCount(6);
-  await page.getByRole('button', { name: 'What to do with this page' }).click();
-  await page.getByRole('menuitem', { name: 'Contact sheets of all photos' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Contact sheets' });
-  await expect(
-    sheet.getByText('6 photos, whole, by the time they were taken, on one page after this one.'),
-  ).toBeVisible();
-  await field(page, 'Rows').fill('1');
-  await field(page, 'Rows').press('Enter');
-  await expect(sheet.getByText(/on 2 pages after this one/)).toBeVisible();
-  await field(page, 'Rows').fill('3');
-  await field(page, 'Rows').press('Enter');
-  await field(page, 'Columns').fill('2');
-  await field(page, 'Columns').press('Enter');
-  await page.waitForTimeout(500);
-  await shot(page, 'contact');
-  expect(await axe(page)).toEqual([]);
-  await sheet.getByRole('button', { name: 'Make them' }).press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo make contact sheets' })).toBeVisible();
-  await expect(slabs(page)).toHaveCount(12);
-  await page.waitForTimeout(700);
-  await shot(page, 'contact-made');
 });
 
 test('a photo is dragged onto another and they change places; a photo says how sharp it prints while it grows; places are kept as a sketch', async ({

@@ -11,7 +11,6 @@ import {
   layByEnter,
   leave,
   newPage,
-  notice,
   openRow,
   pageOnScreen,
   photo,
@@ -193,34 +192,6 @@ test('what is typed right after the button is pressed is all written, spaces too
   await expect(slabs(page)).toHaveCount(1);
 });
 
-test('words that do not fit are marked at once and cured; two columns; a list goes on by itself', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('j');
-  await page.keyboard.type(
-    'We carried the lanterns down to the shingle at dusk and waited for the wind to drop. Thirty people whispered until the sea went quiet.',
-  );
-  await page.keyboard.press('Escape');
-  await set(page, 'Columns', '2');
-  await page.getByLabel('The box keeps its height').check();
-  await set(page, 'Letter size', '30');
-  const mark = page.getByRole('group', { name: 'Words that do not fit' });
-  await expect(mark).toContainText(/\d+ words do not fit/);
-  expect(await axe(page)).toEqual([]);
-  await mark.getByRole('button', { name: 'Smaller letters' }).click();
-  await expect(mark).toBeHidden();
-  expect(Number(await field(page, 'Letter size').inputValue())).toBeLessThan(30);
-  await set(page, 'Letter size', '30');
-  await mark.getByRole('button', { name: 'Taller box' }).click();
-  await expect(mark).toBeHidden();
-  await page.keyboard.press('Enter');
-  await leave(page);
-  await page.keyboard.press('j');
-  await page.keyboard.type('1. spool\nline\n\nafter');
-  await expect(words(page)).toHaveValue('1. spool\n2. line\nafter');
-});
-
 test('a title with an echo and a running frame are closed, opened, changed and printed', async ({ page }) => {
   await newPage(page);
   await title(page, 'Salt & string');
@@ -278,29 +249,6 @@ test('a title with an echo and a running frame are closed, opened, changed and p
   for (const line of fonts) expect(line).toMatch(/BELLAG\+.*yes\s+yes\s+yes/);
 });
 
-test('a word filled with words, outlined, on white: one piece that stays words', async ({ page }) => {
-  await newPage(page);
-  await title(page, 'KITE');
-  await page.keyboard.press('Escape');
-  await set(page, 'Letter size', '180');
-  await openRow(page, 'Material');
-  await page.getByRole('button', { name: 'Fill it with words' }).click();
-  await expect(field(page, 'Words, one entry a line')).toHaveValue('KITE');
-  await field(page, 'Words, one entry a line').fill('wind\nsea');
-  await set(page, 'Words across', '10');
-  await set(page, 'Rows down', '10');
-  await expect(field(page, 'Words across')).toHaveValue('10');
-  await expect(field(page, 'Rows down')).toHaveValue('10');
-  await page.getByLabel('Paper behind the words').check();
-  await page.getByRole('button', { name: 'One more ink' }).click();
-  expect(await axe(page)).toEqual([]);
-  await expect(slabs(page)).toHaveCount(1);
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('S');
-  await expect(words(page)).toHaveValue('KITES');
-});
-
 test('typed words are laid in letters of an alphabet, retyped, made to dance; what is missing is said', async ({
   page,
 }) => {
@@ -322,38 +270,6 @@ test('typed words are laid in letters of an alphabet, retyped, made to dance; wh
   await page.keyboard.press('Escape');
   await page.getByTestId('stage').focus();
   await expect(page.getByRole('button', { name: 'Retype' })).toBeVisible();
-});
-
-test('a sentiment with its blank filled; who and when from the photos; found and replaced on every page', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('Shift+Q');
-  const sentiments = sheet(page, 'Sentiments');
-  await sentiments.getByLabel('Find').fill('happy birthday');
-  await sentiments.getByRole('button', { name: 'Happy birthday dear {name}' }).click();
-  await sentiments.getByLabel('Name').fill('Ines');
-  await sentiments.getByRole('radio', { name: 'Playful' }).click();
-  expect(await axe(page)).toEqual([]);
-  await sentiments.getByRole('button', { name: 'Lay it on the page' }).click();
-  await page.keyboard.press('Escape');
-  await expect(slabs(page).first()).toContainText('Happy birthday');
-  await bringIn(page, [photo('fly-in-ines-and-olu')]);
-  await layByEnter(photosInBox(page).first());
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+W');
-  await expect(page.getByRole('button', { name: /^Words Patrick Hand/ })).toBeVisible();
-  await expect(slabs(page).first()).toContainText(/2026|Ines/);
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Control+f');
-  const find = sheet(page, 'Find and replace');
-  await find.getByLabel('Find in all pages').fill('Ines');
-  await expect(find.getByRole('status')).toContainText(/[12] found/);
-  await find.getByLabel('Put in its place').fill('Olu');
-  await find.getByRole('button', { name: /^Replace/ }).click();
-  await expect(notice(page)).toContainText('changed');
-  await find.getByLabel('Find in all pages').fill('dear Olu');
-  await expect(find.getByRole('status')).toContainText('1 found');
 });
 
 test('a font of one’s own is brought in, used, saved with the project; what is no font is refused', async ({

@@ -26,6 +26,9 @@ export default class Screen extends HappyDom {
       // As in a browser it leads back to its element.
       return Object.defineProperty(context, 'canvas', { value: this });
     };
+    // Nothing is laid out here; long lists draw as much as would be seen in this.
+    for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))
+      Object.defineProperty(this.global.HTMLElement.prototype, side, { get: () => pixels });
     Object.assign(this.global, { OffscreenCanvas: Canvas, ImageData, Path2D });
     // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
     this.global.getComputedStyle = (element) => element.style;

@@ -1,6 +1,6 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 /** Sheets over the table: what is read in them, and what comes of what is pressed. */
-import { describe, expect, test } from '@jest/globals';
+import { describe, expect, jest, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { addPage } from '@/core/project/edits/page';
 import { movePieces } from '@/core/project/edits/place';
@@ -8,6 +8,7 @@ import type { Piece } from '@/core/piece/piece';
 import * as act from '@/features/table/acts';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { COMMANDS } from '@/features/table/tasks';
+import { obey } from '@/features/table/tasks/command';
 import { KeysDialog } from '@/features/table/room/KeysDialog';
 import { shownSurface, type SheetName } from '@/features/table/session';
 import { fitted } from '@/features/table/stage/hand/view';
@@ -229,7 +230,57 @@ test('what one caption is, all captions of the book become, but for page numbers
   expect(room.undo()).toBe('match angle of 2 on all pages');
 });
 
+test('before and after stand side by side; the earlier one is kept as a page', async () => {
+  const room = await seated(<Sheets />, [inkPiece('a')]);
+  const { surfaceId, perform, openSheet } = room.store.getState();
+  for (const dx of [72, 36]) room.does(() => perform(movePieces(surfaceId, [room.piece('a')], dx, 0)));
+  room.does(() => openSheet('versions'));
+  await screen.findByRole('img', { name: 'This page now' });
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'On the left' }));
+  fireEvent.click((await screen.findAllByRole('option', { name: /^Before “move/ })).at(-1)!);
+  await room.press('Keep the left one as a page');
+  expect(room.undo()).toBe('keep version as page');
+  const [now, kept] = room.project().surfaces.map(({ pile }) => pile[0]!.placement.x);
+  expect(now! - kept!).toBe(108);
+});
+
 describe('the list of keys', () => {
+  test.each([
+    ['cut out', 'Punches'],
+    ['month', 'Lay a month'],
+    ['curved text', 'Words along an outline'],
+    ['send to back', 'To the bottom of the pile'],
+    ['transparent', 'How it is finished'],
+  ])('finds by a person’s own words: %s', async (words, name) => {
+    await seated(<KeysDialog open onClose={() => {}} />, []);
+    const wish = await screen.findByRole('searchbox', { name: 'What would you like to do?' });
+    fireEvent.change(wish, { target: { value: words } });
+    const leads = within(screen.getByRole('list', { name: 'What leads there' })).getAllByRole('button');
+    expect(leads.map(({ textContent }) => textContent).join()).toContain(name);
+  });
+
+  test('does what was found, and says what to try where nothing is called so', async () => {
+    const shut = jest.fn();
+    const room = await seated(<KeysDialog open onClose={shut} />, []);
+    const wish = await screen.findByRole('searchbox', { name: 'What would you like to do?' });
+    fireEvent.change(wish, { target: { value: 'wallpaper' } });
+    await screen.findByText(/^Nothing is called so here\./);
+    fireEvent.change(wish, { target: { value: 'heading' } });
+    fireEvent.keyDown(wish, { key: 'Enter' });
+    expect(shut).toHaveBeenCalledTimes(1);
+    await room.when(() => room.store.getState().mode.kind === 'write');
+    expect(room.pile()).toMatchObject([{ role: 'title' }]);
+  });
+
+  test('what needs a piece says so, and one press takes the topmost', async () => {
+    const room = await seated(<Sheets />, [inkPiece('low'), inkPiece('top', 200)], []);
+    const mirror = COMMANDS.find(({ name }) => name === 'Mirror left to right')!;
+    room.does(() => obey(mirror, room.store, new KeyboardEvent('keydown')));
+    await room.press('Take the topmost');
+    expect(room.store.getState().selection).toEqual(['top']);
+    expect(room.piece('top').placement.mirror).toBe(false);
+  });
+
   test('names every key there is, with what it does', async () => {
     await seated(<KeysDialog open onClose={() => {}} />, []);
     const dialog = await screen.findByRole('dialog', { name: 'Keys and how-to' });

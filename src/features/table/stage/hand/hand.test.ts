@@ -1,78 +1,14 @@
 /** The whole hand on the stage, without a screen: presses, drags, Escape, second fingers, guides, pinches. */
 import { jest } from '@jest/globals';
 import fc from 'fast-check';
-import { startHistory, undoLabel } from '@/core/project/history';
+import { undoLabel } from '@/core/project/history';
 import type { Piece } from '@/core/piece/piece';
-import type { Typesetter } from '@/core/text/typesetter';
 import * as act from '@/features/table/acts';
-import { createSession, shownSurface, type SessionStore } from '@/features/table/session';
-import {
-  createHand,
-  DOUBLE_CLICK,
-  LONG_PRESS,
-  type Hand,
-  type Pointer,
-} from '@/features/table/stage/hand/hand';
+import { shownSurface } from '@/features/table/session';
+import { DOUBLE_CLICK, LONG_PRESS, type Pointer } from '@/features/table/stage/hand/hand';
 import { toPage } from '@/features/table/stage/hand/view';
-import { nodeTypesetter } from '../../../../../scripts/node/platform';
-import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../../../scripts/testing/samples';
-
-let typesetter: Typesetter;
-beforeAll(async () => {
-  typesetter = await nodeTypesetter();
-});
-
-/** Where the page's corner lies on the stage, and pixels a point: so that stage and page are not mixed up. */
-const VIEW = { zoom: 2, x: 50, y: 40 };
-const onStage = (x: number, y: number) => ({ x: VIEW.x + x * VIEW.zoom, y: VIEW.y + y * VIEW.zoom });
-
-interface Table {
-  store: SessionStore;
-  hand: Hand;
-  /** What is painted as moving. */
-  moving: () => readonly string[];
-  pans: { on: boolean };
-}
-
-function table(pieces: readonly Piece[]): Table {
-  const asset = assetOf(quarters(90, 60), 900, 600);
-  const store = createSession(startHistory(laid(pieces, [asset])), typesetter, false);
-  store.getState().measured({ width: 1400, height: 1200 }, VIEW);
-  store.getState().setSnapping(false);
-  let moving: readonly string[] = [];
-  const pans = { on: false };
-  const hand = createHand(store, {
-    onMoving: (ids) => void (moving = ids),
-    panning: () => pans.on,
-    // At once: what would be painted next is there to be looked at.
-    soon: (draw) => (draw(), () => {}),
-  });
-  return { store, hand, moving: () => moving, pans };
-}
-
-/** A pointer over a place of the page, points. */
-const over = (x: number, y: number, more: Partial<Pointer> = {}): Pointer => ({
-  id: 1,
-  type: 'mouse',
-  button: 0,
-  at: onStage(x, y),
-  shiftKey: false,
-  ctrlKey: false,
-  metaKey: false,
-  altKey: false,
-  ...more,
-});
-const click = ({ hand }: Table, x: number, y: number, more: Partial<Pointer> = {}) => {
-  hand.press(over(x, y, more));
-  hand.release(over(x, y, more));
-};
-const placeOf = ({ store }: Table, id: string, shown = false) => {
-  const { history, surfaceId } = store.getState();
-  const page = shown
-    ? shownSurface(store.getState())
-    : history.project.surfaces.find((one) => one.id === surfaceId)!;
-  return page.pile.find((piece) => piece.id === id)!.placement;
-};
+import { click, onStage, over, placeOf, table, VIEW, type Stage } from '../../../../../scripts/testing/stage';
+import { inkPiece, photoOf, wordsOf, assetOf, quarters } from '../../../../../scripts/testing/samples';
 
 // Squares of 90 points: two over each other, one aside.
 const low = inkPiece('low', 100, 100, 90, 90);
@@ -151,7 +87,7 @@ describe('dragging', () => {
     expect(placeOf(here, 'aside')).toEqual(aside.placement);
   });
 
-  test.each<[string, (here: Table) => void]>([
+  test.each<[string, (here: Stage) => void]>([
     ['Escape or a window that loses the focus', ({ hand }) => hand.letGo()],
     ['a pointer that is taken away', ({ hand }) => hand.lost(1)],
     ['a second pointer', ({ hand }) => void hand.press(over(10, 10, { id: 2 }))],
@@ -367,7 +303,7 @@ test('a second finger that comes down on a handle zooms, too: what the first too
 test('a finger that rests lists what lies beneath it and drags nothing; one that moves, or lifts, or a mouse, does not', () => {
   jest.useFakeTimers();
   try {
-    const rest = (more: Partial<Pointer>, meanwhile: (at: Table) => void = () => {}) => {
+    const rest = (more: Partial<Pointer>, meanwhile: (at: Stage) => void = () => {}) => {
       const at = table([inkPiece('low'), inkPiece('high')]);
       at.hand.press(over(20, 20, more));
       meanwhile(at);

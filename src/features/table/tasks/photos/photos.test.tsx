@@ -37,7 +37,9 @@ test('photos are laid as one of the proposals; the starred one is the largest; w
   screen.getByRole('img', { name: 'beach' });
   screen.getByText('5 of 5 photos');
   await room.press('kite matters most');
-  await room.when(() => / kite is [23]\.\d times as large as the others/.exec(proposals()[0]!.getAttribute('aria-label')!));
+  await room.when(() =>
+    / kite is [23]\.\d times as large as the others/.exec(proposals()[0]!.getAttribute('aria-label')!),
+  );
   screen.getByText('The starred one 3 times as large');
   await room.fill('Gap', '6');
   await screen.findByText('The gaps leave no room for the photos.');
@@ -59,7 +61,12 @@ test('photos are laid as one of the proposals; the starred one is the largest; w
 });
 
 test('photos fill the empty places at once; what finds none is shown; another is left out; two change places, one cannot', async () => {
-  const room = await seated(<Sheets />, [photo(0, 20, 20), photo(1, 200, 20)], ['p0', 'p1'], PHOTOS.slice(0, 5));
+  const room = await seated(
+    <Sheets />,
+    [photo(0, 20, 20), photo(1, 200, 20)],
+    ['p0', 'p1'],
+    PHOTOS.slice(0, 5),
+  );
   room.does(() => act.makePlaces(room.store));
   expect(room.undo()).toBe('make 2 places for photos');
   await open(room, 'proposals');
@@ -68,7 +75,9 @@ test('photos fill the empty places at once; what finds none is shown; another is
   await room.press('high');
   screen.getByText('2 photos find no place and wait in the workbox:');
   fireEvent.click(
-    await screen.findByRole('option', { name: /^Proposal \d: Where the least is cropped: nothing is cropped/ }),
+    await screen.findByRole('option', {
+      name: /^Proposal \d: Where the least is cropped: nothing is cropped/,
+    }),
   );
   await room.press('Lay them so');
   expect(room.undo()).toBe('fill 2 places');
@@ -79,7 +88,9 @@ test('photos fill the empty places at once; what finds none is shown; another is
   expect(room.undo()).toBe('swap 2 photos');
   expect(shas()).toEqual([...before].reverse());
   room.chosen('p0');
-  expect(act.swapChosen(room.store)).toMatchObject({ message: 'Select two photos to let them change places.' });
+  expect(act.swapChosen(room.store)).toMatchObject({
+    message: 'Select two photos to let them change places.',
+  });
 });
 
 test('places that are not what one wants: all photos there are go all over the page instead', async () => {
@@ -95,7 +106,9 @@ test('a mosaic: how many photos a page takes, what it comes to over several, one
   await screen.findByText(/^100 cells, 6 photos\. They begin again when all are used\./);
   await room.fill('Columns', '2');
   await room.fill('Rows', '2');
-  await screen.findByText(/They fill 2 pages, 4 and 2 photos on them: the further ones come after this one\./);
+  await screen.findByText(
+    /They fill 2 pages, 4 and 2 photos on them: the further ones come after this one\./,
+  );
   await room.fill('Rows', '100');
   await screen.findByText('A whole number from 1 to 40.');
   await room.fill('Rows', '4');
@@ -119,7 +132,9 @@ test('contact sheets of all photos, with their names, as pages after this one', 
   await room.press('Make them');
   expect(room.undo()).toBe('make contact sheets');
   expect(room.project().surfaces).toHaveLength(2);
-  const names = shownSurface(room.store.getState()).pile.flatMap(({ outline }) => ('text' in outline ? outline.text : []));
+  const names = shownSurface(room.store.getState()).pile.flatMap(({ outline }) =>
+    'text' in outline ? outline.text : [],
+  );
   expect(names.join(' ')).toContain(BOAT.name.replace('.jpg', ''));
   expect(names.join(' ')).toContain(GULL.name.replace('.jpg', ''));
   expect(within(document.body).queryByRole('dialog')).toBeNull();

@@ -45,7 +45,9 @@ test('a word is filled with words, counted across and down, in several inks, on 
   const room = await seated(<About />, [wordsOf('w', 'KITE', 150, 400)], ['w']);
   await room.press(/^Material /);
   await room.press('Fill it with words');
-  const entries = await screen.findByRole<HTMLTextAreaElement>('textbox', { name: 'Words, one entry a line' });
+  const entries = await screen.findByRole<HTMLTextAreaElement>('textbox', {
+    name: 'Words, one entry a line',
+  });
   expect(entries.value).toBe('KITE');
   fireEvent.change(entries, { target: { value: 'wind\nsea' } });
   await room.fill('Words across', '10');
@@ -76,7 +78,9 @@ test('a sentiment is found, its blank filled, and laid; one of one’s own is ke
   expect(room.undo()).toMatch(/^lay /);
   const laid = room.pile().length;
   await type('Find', 'no such words');
-  expect(within(screen.getByRole('list', { name: 'Sentiments found' })).queryAllByRole('listitem')).toEqual([]);
+  expect(within(screen.getByRole('list', { name: 'Sentiments found' })).queryAllByRole('listitem')).toEqual(
+    [],
+  );
   await room.press('Write one of your own');
   await type('Your own words', 'Low water at four, {name}');
   await room.press('Keep it');
