@@ -91,22 +91,3 @@ test('a coarse photo is refused where it lies; made smaller, the page is accepte
   await toOrder(page);
   await expect(ordered(page)).toContainText('for Ines Marrow');
 });
-
-test('a book too thin to be bound is refused; one press gives it the pages it lacks', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Book', exact: true }).click();
-  await page.getByRole('button', { name: /^New book 8 x 8 in,/ }).click();
-  await expect(page.getByTestId('stage')).toBeVisible();
-  await page.getByRole('button', { name: /^Book of 24 pages/ }).click();
-  await set(page, 'Pages', '12');
-  await page.getByRole('button', { name: 'Shut The book' }).click();
-  await toOrder(page);
-  await expect(make(page).getByText(/pages.pdf with 12 pages and cover.pdf with 1 page/)).toBeVisible();
-  await make(page).getByRole('button', { name: 'Send the order' }).click();
-  await expect(refused(page)).toContainText('It has 12 pages; we make books of 20 to 200 pages');
-  await refused(page).getByRole('button', { name: 'Add 8 pages' }).press('Enter');
-  await expect(make(page).getByText(/pages.pdf with 20 pages/)).toBeVisible();
-  await make(page).getByRole('button', { name: 'Send it again' }).press('Enter');
-  await expect(ordered(page)).toContainText('21 pages for FOGRA39');
-  await expect(ordered(page).getByRole('button', { name: 'All 21 proofs' })).toBeVisible();
-});

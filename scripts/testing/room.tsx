@@ -62,17 +62,20 @@ const SHELF = {
 };
 
 /** Shows `part` over a page with these pieces, the first of `chosen` ids first. */
-export async function seated(
+export const seated = (
   part: ReactElement,
   pieces: readonly Piece[],
   chosen: readonly string[] = [],
   assets: readonly Asset[] = [],
+): Promise<Seated> => seatedAt(part, laid(pieces, assets), chosen);
+
+/** Shows `part` over a project. */
+export async function seatedAt(
+  part: ReactElement,
+  project: Project,
+  chosen: readonly string[] = [],
 ): Promise<Seated> {
-  const store = createSession(
-    startHistory(laid(pieces, assets)),
-    await (typesetter ??= nodeTypesetter()),
-    false,
-  );
+  const store = createSession(startHistory(project), await (typesetter ??= nodeTypesetter()), false);
   const stage = { width: 800, height: 600 };
   store.getState().measured(stage, fitted(shownSurface(store.getState()), stage));
   store.getState().select([...chosen]);
