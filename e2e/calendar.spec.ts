@@ -2,7 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test } from './test';
 import { axe } from './axe';
-import { bringIn, kept, photo, photosInBox, set, shot, slabs, undoOf } from './table';
+import { bringIn, kept, photo, photosInBox, set, shot, undoOf } from './table';
 
 const FILES = [
   ...['fly-in-first-launch', 'fly-in-high', 'fly-in-plum-kite', 'fly-in-horizon', 'tide-pools'],
@@ -79,90 +79,5 @@ test('a desk calendar of a house design, 12 photos and 9 birthdays in fewer than
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: `August ${january}` })).toBeVisible();
 
-  // A photo dropped on a day offers to be held to it, however long the names of pages are.
-  await tab(`February ${january}`).click();
-  const stage = page.getByTestId('stage');
-  const on = (await stage.boundingBox())!;
-  await photosInBox(page)
-    .first()
-    .dragTo(stage, {
-      targetPosition: { x: on.width * 0.36, y: on.height * 0.45 },
-    });
-  await page
-    .getByRole('toolbar', { name: 'What to do with the selection' })
-    .getByRole('button', { name: /^Hold/ })
-    .click();
-  await expect(page.getByRole('button', { name: /^Undo hold to \d+ February/ })).toBeVisible();
-
-  // What lies on one month goes to all; a finished month is told, and left alone.
-  await tab(`March ${january}`).click();
-  await page.getByRole('button', { name: 'What to do with this page' }).click();
-  await page.getByRole('menuitem', { name: `Lock March ${january}: finished` }).click();
-  await expect(tab(`March ${january}, finished`)).toBeVisible();
-  await tab(`January ${january}`).click();
-  await slabs(page).filter({ hasText: 'Card cup' }).click();
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+N');
-  const carrying = page.getByRole('dialog', { name: 'Carry on to other months' });
-  await carrying.getByRole('slider', { name: 'Different' }).press('End');
-  expect(await axe(page)).toEqual([]);
-  await carrying.getByRole('button', { name: 'To all 10 other months' }).press('Enter');
-  await expect(undoOf(page, 'carry Card cup on')).toBeVisible();
-  await tab(`April ${january}`).click();
-  await expect(slabs(page).filter({ hasText: 'Card cup' })).toHaveCount(1);
   await kept(page);
-});
-
-test('by keyboard: a month on any page is set otherwise, what lies on a day is held to it, calendars come in and go out as .ics', async ({
-  page,
-}, info) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: /^New layout 8 x 8 in/ }).press('Enter');
-  const stage = page.getByTestId('stage');
-  await expect(page.getByRole('list', { name: 'Papers' }).getByRole('button').first()).toBeVisible();
-  await stage.focus();
-  const ask = async (what: string) => {
-    await page.keyboard.press('Control+k');
-    await page.keyboard.type(what);
-    await page.keyboard.press('Enter');
-  };
-  await ask('Lay a month');
-  await expect(undoOf(page, 'lay month')).toBeVisible();
-  const about = page.getByRole('region', { name: 'About this piece' });
-  await about.getByRole('button', { name: /^Material/ }).press('Enter');
-  await about.getByRole('combobox', { name: 'Days are set in' }).press('Enter');
-  await page.getByRole('option', { name: /^Dial/ }).press('Enter');
-  await expect(about.getByRole('combobox', { name: 'Days are set in' })).toHaveText(/^Dial/);
-  await about.getByRole('combobox', { name: 'Month' }).press('Enter');
-  await page.getByRole('option', { name: 'May' }).press('Enter');
-  await set(page, 'Year', '2027');
-  await about.getByRole('combobox', { name: 'Days are set in' }).press('Enter');
-  await page.getByRole('option', { name: /^Boxes/ }).press('Enter');
-  await stage.focus();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('d');
-  await page.getByLabel('Find a punch').fill('star');
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Escape');
-  await ask('Hold it to its day');
-  await expect(page.getByRole('button', { name: /^Undo hold to \d+ May/ })).toBeVisible();
-
-  await ask('Days to remember');
-  const days = page.getByRole('dialog', { name: 'Days to remember' });
-  await days.getByLabel('File with days').setInputFiles({
-    name: 'club.ics',
-    mimeType: 'text/calendar',
-    buffer: Buffer.from(
-      'BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nDTSTART;VALUE=DATE:20180503\r\nSUMMARY:Ada’s birthday\r\nRRULE:FREQ=YEARLY\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nDTSTART:2027',
-    ),
-  });
-  await expect(days.getByText('1 day put in from club.ics.')).toBeVisible();
-  await expect(days.getByText('1 entry could not be read.')).toBeVisible();
-  await expect(days.getByText('Birthday, 3 May, since 2018')).toBeVisible();
-  const download = page.waitForEvent('download');
-  await days.getByRole('button', { name: 'Save as .ics' }).press('Enter');
-  const file = info.outputPath('out.ics');
-  await (await download).saveAs(file);
-  expect(execFileSync('cat', [file], { encoding: 'utf8' })).toMatch(/SUMMARY:Ada[\s\S]*RRULE:FREQ=YEARLY/);
-  expect(await axe(page)).toEqual([]);
 });

@@ -1,7 +1,7 @@
 /** The photo desk: photos told apart, given stars and names, chosen from; by mouse and by keyboard. */
 import { expect, test } from './test';
 import { axe } from './axe';
-import { bringIn, kept, newPage, photo, photosInBox, slabs, shot } from './table';
+import { bringIn, kept, newPage, photo, photosInBox, shot } from './table';
 
 const SEVEN = [
   'fly-in-first-launch',
@@ -75,45 +75,4 @@ test('photos lie by occasion; alike and blurred ones are found; stars, names and
   await desk.getByRole('button', { name: 'Shut' }).click();
   for (let i = 0; i < 6; i++) await page.keyboard.press('Control+z');
   await expect(photosInBox(page)).toHaveCount(7);
-});
-
-test('by keyboard alone: walked, given stars, chosen, arranged on the page', async ({ page }) => {
-  await newPage(page);
-  await bringIn(page, SEVEN.map(photo));
-  await expect(photosInBox(page)).toHaveCount(7);
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+D');
-  const desk = page.getByRole('dialog', { name: 'Photo desk' });
-  const options = desk.getByRole('checkbox');
-  await options.first().focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(options.nth(1)).toBeFocused();
-  await page.keyboard.press('Space');
-  await page.keyboard.press('Shift+ArrowRight');
-  await expect(options.nth(2)).toBeFocused();
-  await page.keyboard.press('5');
-  await expect(desk.getByText('2 chosen')).toBeVisible();
-  await expect(options.nth(1)).toHaveAccessibleName(/5 stars/);
-  await page.keyboard.press('End');
-  await expect(options.last()).toBeFocused();
-  await page.keyboard.press('Control+Space');
-  await page.keyboard.press('3');
-  await expect(options.last()).toHaveAccessibleName(/3 stars/);
-  await desk.getByRole('combobox', { name: 'Stars' }).press('Enter');
-  await page.getByRole('option', { name: '3 or more' }).press('Enter');
-  await expect(options).toHaveCount(3);
-  await options.first().press('Control+a');
-  await expect(desk.getByText('3 chosen')).toBeVisible();
-  await desk.getByRole('button', { name: 'Arrange them' }).press('Enter');
-  const sheet = page.getByRole('dialog', { name: 'Arrange photos' });
-  await expect(sheet.getByText('3 of 7 photos')).toBeVisible();
-  await sheet.getByRole('option').first().press('Enter');
-  await expect(slabs(page)).toHaveCount(3);
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+D');
-  await expect(desk.getByRole('button', { name: 'Used 3' })).toBeVisible();
-  await desk.getByRole('button', { name: 'Waiting 4' }).press('Enter');
-  await options.first().focus();
-  await page.keyboard.press('Enter');
-  await expect(slabs(page)).toHaveCount(4);
 });

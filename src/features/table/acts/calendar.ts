@@ -24,7 +24,7 @@ import { uses, type Project, type Surface, type WrittenStyle } from '@/core/proj
 import { newId } from '@/features/shared/ids';
 import { chosen, page } from '@/features/table/acts/choosing';
 import { middle } from '@/features/table/acts/laying';
-import type { Session, SessionStore } from '@/features/table/session';
+import { selectedPieces, type Session, type SessionStore } from '@/features/table/session';
 
 const isMonth = (piece: Piece): piece is Piece & { material: MonthMaterial } =>
   piece.material.kind === 'month';
@@ -182,10 +182,11 @@ export function monthHere({ history, surfaceId }: Session): {
   };
 }
 
-/** Lays a month: that of the page, or, small, one so many before or after it. */
+/** Lays a month: that of the page, or, small, one so many before or after it, or after a month that is selected. */
 export function layMonth(store: SessionStore, after = 0): void {
   const session = store.getState();
-  const { of, language, follows } = monthHere(session);
+  const beside = after ? selectedPieces(session).find(isMonth)?.material : undefined;
+  const { of, language, follows } = beside ? { of: beside, ...beside } : monthHere(session);
   const { width, height } = page(session);
   const side = Math.min(width, height) * (after ? 0.2 : 0.6);
   const { x, y } = middle(session);

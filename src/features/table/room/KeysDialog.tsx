@@ -75,7 +75,8 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
           slotProps={{ inputLabel: { shrink: true } }}
         />
       </Box>
-      <DialogContent dividers sx={{ height: '60vh' }}>
+      {/* What scrolls can be reached by keys. */}
+      <DialogContent dividers tabIndex={0} sx={{ height: '60vh' }}>
         {found ? (
           <Found commands={found} onRun={run} />
         ) : (

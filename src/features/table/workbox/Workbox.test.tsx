@@ -74,3 +74,9 @@ test('what is counted while photos arrive draws none of those that are there ane
   await screen.findByText(/3 of 40/);
   expect([before > 0, drawn]).toEqual([true, before]);
 });
+
+test('what is empty is folded to its name, which leads to where such things lie', async () => {
+  const { press, store } = await box([]);
+  await press('Look for frames in the cupboard');
+  expect(store.getState()).toMatchObject({ supplyKinds: ['frame'], show: { cupboard: true } });
+});

@@ -1,0 +1,72 @@
+/** Every sheet over the table: it opens by its key or its name, says what it is for, has no accessibility faults, and shuts by Escape. */
+import { expect, test, type Page } from './test';
+import { axe } from './axe';
+import { DEMO_FILE, onTable, slabs } from './table';
+
+/** By their keys, or by their names in the list of all actions; each with its title. */
+const OF_A_PHOTO = [
+  ['d', 'Punches'],
+  ['a', 'Draw and cut'],
+  ['f', 'Tuck'],
+  ['Trace', 'Trace'],
+  ['Template', 'Template'],
+  ['Shift+R', 'Recolour'],
+  ['Shift+T', 'Light and tone'],
+  ['k', 'Match'],
+  ['r', 'Rows and columns'],
+  ['Copy to other pages', 'Copy to other pages'],
+  ['3', 'Paint and thread'],
+] as const;
+const OF_A_PAGE = [
+  ['Shift+D', 'Photo desk'],
+  ['Shift+A', 'Arrange photos'],
+  ['Shift+M', 'Photo mosaic'],
+  ['Contact sheets', 'Contact sheets'],
+  ['Shift+I', 'Inks of this page'],
+  ['Colours across pieces', 'Colours across pieces'],
+  ['x', 'Outlines'],
+  ['i', 'Guides'],
+  ['y', 'Steps'],
+  ['Before and after', 'Before and after'],
+  ['Shift+L', 'Letters of an alphabet'],
+  ['Shift+Q', 'Sentiments'],
+  ['Shift+K', 'Living words'],
+  ['Control+f', 'Find and replace'],
+  ['Days to remember', 'Days to remember'],
+  ['?', 'Keys and how-to'],
+] as const;
+
+async function each(
+  page: Page,
+  sheets: readonly (readonly [string, string])[],
+  select: () => Promise<unknown>,
+) {
+  await page.goto('/');
+  await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
+  await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
+  await onTable(page);
+  const wrong: string[] = [];
+  for (const [how, title] of sheets) {
+    await select();
+    await page.getByTestId('stage').focus();
+    if (how.length > 1 && !how.includes('+')) {
+      await page.keyboard.press('Control+k');
+      await page.getByRole('combobox', { name: 'What shall be done?' }).fill(how);
+      await page.keyboard.press('Enter');
+    } else await page.keyboard.press(how);
+    const sheet = page.getByRole('dialog', { name: title });
+    await expect(sheet, title).toBeVisible();
+    wrong.push(...(await axe(page)).map((fault) => `${title}: ${fault}`));
+    await page.keyboard.press('Escape');
+    await expect(sheet, `${title} is shut`).toBeHidden();
+  }
+  expect(wrong).toEqual([]);
+}
+
+test('of a photo', ({ page }) =>
+  each(page, OF_A_PHOTO, () => slabs(page).filter({ hasText: 'first-launch' }).click()));
+test('of a page', ({ page }) =>
+  each(page, OF_A_PAGE, async () => {
+    await page.getByTestId('stage').focus();
+    await page.keyboard.press('Control+a');
+  }));
