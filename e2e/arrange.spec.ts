@@ -152,7 +152,13 @@ test('looked at closely: the selection fills the table, the loupe follows, true 
   await page.mouse.move(x, y);
   await expect(page.getByRole('img', { name: 'Loupe: 3 times as large' })).toBeVisible();
   await page.keyboard.press('e');
-  await page.getByRole('button', { name: /^Zoom, now/ }).click();
+  const zoom = page.getByRole('button', { name: /^Zoom, now/ });
+  const whole = await zoom.innerText();
+  await page.keyboard.down('Control');
+  await page.mouse.wheel(0, -300);
+  await page.keyboard.up('Control');
+  await expect(zoom).not.toHaveText(whole);
+  await zoom.click();
   await page.getByRole('menuitem', { name: 'True size' }).click();
   const card = page.getByRole('dialog', { name: 'How large is your screen?' });
   await card.getByRole('slider').fill('2');

@@ -1,19 +1,7 @@
 /** Colours beyond one piece: ink sets arranged, favourites, versions of supplies, inks that run into each other and over pieces. */
 import { expect, test, type Page } from './test';
 import { axe } from './axe';
-import {
-  cupboard,
-  cupboardSearch,
-  field,
-  found,
-  newPage,
-  notice,
-  openCupboard,
-  openRow,
-  shot,
-} from './table';
-
-const picker = (page: Page) => page.getByRole('dialog', { name: 'Inks', exact: true });
+import { cupboard, cupboardSearch, found, newPage, notice, openCupboard, shot } from './table';
 
 async function choose(page: Page, name: string): Promise<void> {
   await openCupboard(page);
@@ -21,24 +9,7 @@ async function choose(page: Page, name: string): Promise<void> {
   await found(page).filter({ hasText: name }).first().click();
 }
 
-/** A punched heart in an ink, at a place, inches from the left. */
-async function heart(page: Page, ink: string, left: string): Promise<void> {
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('d');
-  const punches = page.getByRole('dialog', { name: 'Punches' });
-  await punches.getByLabel('Find a punch').fill('Heart');
-  await punches.getByRole('button', { name: 'Heart', exact: true }).press('Enter');
-  await page.keyboard.press('Escape');
-  await openRow(page, 'Place');
-  await field(page, 'From left').fill(left);
-  await field(page, 'From left').press('Enter');
-  await openRow(page, 'Material');
-  await field(page, 'Ink').fill(ink);
-  await field(page, 'Ink').press('Enter');
-}
-
-test('an ink set is sorted, stepped and put back; one put by is offered no more; favourites and combinations are sets', async ({
+test('an ink set is sorted, stepped, dragged and put back; its inks have families, and can be put by', async ({
   page,
 }) => {
   await newPage(page);
@@ -74,48 +45,6 @@ test('an ink set is sorted, stepped and put back; one put by is offered no more;
   await dialog.getByRole('button', { name: 'Done' }).click();
   await page.keyboard.press('Escape');
   await expect(cupboard(page)).toBeHidden();
-
-  await heart(page, '#24506b', '3');
-  await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
-  await expect(picker(page).getByRole('button', { name: own[1]!, exact: true })).toBeVisible();
-  await expect(picker(page).getByRole('button', { name: own[2]!, exact: true })).toHaveCount(0);
-  await picker(page).getByRole('button', { name: own[1]!, exact: true }).click();
-  await picker(page).getByRole('button', { name: 'A favourite ink' }).click();
-  await expect(picker(page).getByRole('group', { name: 'Favourite inks' }).getByRole('button')).toHaveCount(
-    1,
-  );
-  // Here, too, inks are put in another order, by keys alone, and back.
-  await picker(page).getByRole('button', { name: 'Put in another order' }).first().press('Enter');
-  const here = picker(page).getByRole('group', { name: 'Inks in their order' }).getByRole('button');
-  const order = () => here.evaluateAll((all) => all.map((dot) => dot.getAttribute('aria-label')!));
-  const came = await order();
-  await here.first().focus();
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(100);
-  await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(300);
-  await page.keyboard.press('Space');
-  await expect.poll(order).toEqual([came[1], came[0], ...came.slice(2)]);
-  await shot(page, 'ink-order');
-  await picker(page).getByRole('button', { name: 'As the set came' }).press('Enter');
-  await expect.poll(order).toEqual(came);
-  await picker(page).getByRole('button', { name: 'Done' }).press('Enter');
-  await picker(page).getByRole('tab', { name: 'Mix' }).click();
-  await picker(page).getByRole('button', { name: 'Wheel' }).click();
-  const before = await page.getByLabel('Ink', { exact: true }).inputValue();
-  await picker(page)
-    .getByRole('application', { name: /^Colour wheel/ })
-    .press('ArrowUp');
-  await expect(page.getByLabel('Ink', { exact: true })).not.toHaveValue(before);
-  await shot(page, 'wheel');
-  expect(await axe(page)).toEqual([]);
-  await picker(page).getByRole('tab', { name: 'Partners' }).click();
-  await picker(page).getByRole('button', { name: 'Keep Opposite as a set' }).click();
-  await page
-    .getByRole('dialog', { name: 'Keep these inks together' })
-    .getByRole('button', { name: 'Keep it' })
-    .click();
-  await expect(notice(page)).toContainText('lies in Loose supplies now.');
 });
 
 test('supplies get a blue and a red version in one step, each a kit of its own', async ({ page }) => {

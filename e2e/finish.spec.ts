@@ -1,15 +1,5 @@
 import { expect, test, type Page } from './test';
-import {
-  bringIn,
-  field,
-  layByEnter,
-  newPage,
-  openRow,
-  pageOnScreen,
-  photo,
-  photosInBox,
-  slabs,
-} from './table';
+import { bringIn, field, layByEnter, newPage, openRow, photo, photosInBox } from './table';
 
 /** The colour of one pixel of the page as it is shown, by a share of its width and height. */
 async function colourAt(page: Page, x: number, y: number): Promise<number[]> {
@@ -63,25 +53,4 @@ test('the page light moves every shadow; without strength there is none', async 
   await page.getByRole('slider', { name: 'Page light: strength' }).fill('0');
   await page.waitForTimeout(400);
   expect(await colourAt(page, 0.5, 3.85 / 12)).toEqual([255, 255, 255]);
-});
-
-test('locked and hidden pieces are left in peace; peek reaches past them', async ({ page }) => {
-  await newPage(page);
-  await bringIn(page, [photo('fly-in-first-launch'), photo('fly-in-plum-kite')]);
-  await layByEnter(photosInBox(page).first());
-  await layByEnter(photosInBox(page).nth(1));
-  const name = page.getByRole('textbox', { name: 'Name of this piece' });
-  const top = await name.inputValue();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Lock' }).click();
-  await expect(page.getByRole('toolbar').getByRole('button', { name: 'Delete' })).toBeHidden();
-  await page.getByTestId('stage').press('Delete');
-  await expect(slabs(page)).toHaveCount(2);
-  const { x, y } = await pageOnScreen(page);
-  await page.getByTestId('stage').press('Escape');
-  await page.mouse.click(x, y);
-  await expect(name).not.toHaveValue(top);
-  await page.getByRole('button', { name: `Hide ${top}` }).click();
-  await expect(page.getByRole('button', { name: `Undo hide photo` })).toBeVisible();
-  await page.getByRole('button', { name: `Show ${top}` }).click();
-  await expect(page.getByRole('button', { name: `Undo show photo` })).toBeVisible();
 });

@@ -188,33 +188,3 @@ test('a photo slides in its place and is never squashed; its sharpness is told i
   await page.getByRole('button', { name: 'Show', exact: true }).last().click();
   await expect(page.getByRole('textbox', { name: 'Name of this piece' })).toHaveValue('from-olus-old-phone');
 });
-
-test('clicking again on the same spot reaches the piece beneath; the pile is reordered by keyboard', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, [photo('fly-in-first-launch'), photo('fly-in-plum-kite')]);
-  // Which of the two is read first is not for us to say.
-  await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /fly-in-plum-kite/ })));
-  await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /fly-in-first-launch/ })));
-  const { x, y, inch } = await pageOnScreen(page);
-  const name = page.getByRole('textbox', { name: 'Name of this piece' });
-  // Nothing is held to begin with: each name seen is the click's own doing.
-  await page.mouse.click(x, y - 5.5 * inch);
-  await expect(name).toBeHidden();
-  await page.mouse.click(x, y);
-  await expect(name).toHaveValue('fly-in-first-launch');
-  await page.waitForTimeout(400);
-  await page.mouse.click(x, y);
-  await expect(name).toHaveValue('fly-in-plum-kite');
-  await page.getByTestId('stage').press('PageUp');
-  await expect(slabs(page).first()).toContainText('fly-in-plum-kite');
-  await expect(page.getByRole('button', { name: 'Undo raise photo' })).toBeVisible();
-  await page.getByRole('button', { name: 'Change the place of fly-in-plum-kite in the pile' }).focus();
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(150);
-  await page.keyboard.press('ArrowDown');
-  await page.waitForTimeout(150);
-  await page.keyboard.press('Space');
-  await expect(slabs(page).first()).toContainText('fly-in-first-launch');
-});

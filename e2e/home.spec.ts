@@ -115,26 +115,6 @@ test('the whole way by keyboard, and nothing is asked of any other machine', asy
   expect(foreign).toEqual([]);
 });
 
-test('zoom by keys and wheel, from 5 to 1600 %, and back to the whole page', async ({ page }) => {
-  await newPage(page);
-  const zoom = page.getByRole('button', { name: /^Zoom, now/ });
-  const whole = await zoom.innerText();
-  await page.keyboard.press('1');
-  await expect(zoom).toHaveText('100 %');
-  for (let i = 0; i < 20; i++) await page.keyboard.press('+');
-  await expect(zoom).toHaveText('1600 %');
-  for (let i = 0; i < 30; i++) await page.keyboard.press('-');
-  await expect(zoom).toHaveText('5 %');
-  await page.keyboard.press('0');
-  await expect(zoom).toHaveText(whole);
-  const { x, y } = await pageOnScreen(page);
-  await page.mouse.move(x, y);
-  await page.keyboard.down('Control');
-  await page.mouse.wheel(0, -300);
-  await page.keyboard.up('Control');
-  await expect(zoom).not.toHaveText(whole);
-});
-
 test('words are written in place; too long for a name, they are still all there', async ({ page }) => {
   await newPage(page);
   await page.keyboard.press('j');

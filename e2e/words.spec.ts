@@ -4,21 +4,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { axe } from './axe';
-import {
-  bringIn,
-  field,
-  kept,
-  layByEnter,
-  leave,
-  newPage,
-  openRow,
-  pageOnScreen,
-  photo,
-  photosInBox,
-  set,
-  shot,
-  slabs,
-} from './table';
+import { field, kept, layByEnter, leave, newPage, openRow, pageOnScreen, set, slabs } from './table';
 
 /** The page as it is seen, with no hand and no focus on it. */
 const picture = async (page: Page): Promise<Buffer> => {
@@ -37,47 +23,6 @@ async function title(page: Page, text: string): Promise<void> {
   await page.keyboard.type(text);
   await expect(words(page)).toHaveValue(text);
 }
-
-test('what is marked is written otherwise; styles are changed once for all; undo takes it back', async ({
-  page,
-}) => {
-  await newPage(page);
-  await title(page, 'Lantern night');
-  for (let i = 0; i < 5; i++) await page.keyboard.press('Shift+ArrowLeft');
-  await expect(page.getByText('Letters and ink below: for what is marked.')).toBeVisible();
-  await page.getByRole('button', { name: /^Letters: Great Vibes/ }).click();
-  await sheet(page, 'Letters').getByRole('button', { name: 'Abril Fatface', exact: true }).first().click();
-  await expect(page.getByRole('button', { name: /^Letters: Abril Fatface/ })).toBeVisible();
-  expect(await axe(page)).toEqual([]);
-  await page.keyboard.press('Escape');
-  await set(page, 'Letter size', '100');
-  await leave(page);
-  const before = await picture(page);
-  await page.keyboard.press('n');
-  await openRow(page, 'Words');
-  // The style as it is kept: all that is written in it changes.
-  await expect(page.getByRole('status').filter({ hasText: 'differs' })).toBeHidden();
-  // A size set right after another would be the same step.
-  await page.waitForTimeout(2500);
-  await set(page, 'Letter size', '60');
-  await page.getByRole('button', { name: 'Change the text style' }).click();
-  await leave(page);
-  await title(page, 'Again');
-  await expect(field(page, 'Letter size')).toHaveValue('60');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Delete');
-  await leave(page);
-  // The size, the style, the second title written (a slow hand's keys are steps of their own) and deleted.
-  let same = false;
-  for (let i = 0; i < 16 && !same; i++) {
-    await page.getByTestId('stage').focus();
-    await page.keyboard.press('Control+z');
-    await kept(page);
-    await page.waitForTimeout(500);
-    same = (await picture(page)).equals(before);
-  }
-  expect(same).toBe(true);
-});
 
 test('a stretch is bold and italic in the family’s own letters; what a family lacks is named; the PDF holds its faces', async ({
   page,
@@ -154,34 +99,6 @@ test('Tab leaves the page with a piece in hand, F6 goes from part to part, Escap
   await expect(page.locator('button[aria-expanded=true]').filter({ hasText: /^Material / })).toBeFocused();
 });
 
-test('a photo behind each letter is slid alone', async ({ page }) => {
-  await newPage(page);
-  await bringIn(page, [photo('fly-in-ines-and-olu')]);
-  await expect(photosInBox(page)).toHaveCount(1);
-  await title(page, 'AB');
-  await page.getByRole('button', { name: /^Letters: Great Vibes/ }).click();
-  await sheet(page, 'Letters').getByRole('button', { name: 'Alfa Slab One', exact: true }).first().click();
-  await page.keyboard.press('Escape');
-  await set(page, 'Letter size', '250');
-  await leave(page);
-  await page.keyboard.press('n');
-  await openRow(page, 'Material');
-  await page.getByRole('button', { name: 'Photos behind it' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'fly-in-ines-and-olu', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'One a letter' }).click();
-  await expect(page.getByTestId('sharpness')).toContainText('ppi');
-  await page.getByRole('button', { name: 'Slide them in their letters' }).click();
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('n');
-  await page.keyboard.press('+');
-  await page.keyboard.press('Shift+ArrowLeft');
-  await expect(page.getByRole('button', { name: /^Undo slide title/ })).toBeVisible();
-  await shot(page, 'letters-slid');
-  await page.keyboard.press('Escape');
-  // Each letter has its own now.
-  await expect(page.getByText('2 photos, one a letter.')).toBeVisible();
-});
-
 test('what is typed right after the button is pressed is all written, spaces too, in one piece', async ({
   page,
 }) => {
@@ -247,29 +164,6 @@ test('a title with an echo and a running frame are closed, opened, changed and p
   const fonts = execFileSync('pdffonts', [path], { encoding: 'utf8' }).trim().split('\n').slice(2);
   expect(fonts).toHaveLength(2);
   for (const line of fonts) expect(line).toMatch(/BELLAG\+.*yes\s+yes\s+yes/);
-});
-
-test('typed words are laid in letters of an alphabet, retyped, made to dance; what is missing is said', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('Shift+L');
-  const letters = sheet(page, 'Letters of an alphabet');
-  await letters.getByRole('textbox', { name: 'Words' }).fill('KITEЖ');
-  await expect(letters.getByText('Not in this alphabet: Ж. They are left out.')).toBeVisible();
-  await letters.getByRole('button', { name: 'Lay the letters' }).click();
-  await expect(page.getByText('4 pieces, top first')).toBeVisible();
-  await letters.getByRole('textbox', { name: 'Words' }).fill('KITÉ');
-  await expect(page.getByText('5 pieces, top first')).toBeVisible();
-  const straight = await picture(page);
-  await letters.getByRole('slider', { name: 'Up and down' }).focus();
-  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
-  await expect(letters.getByRole('button', { name: 'Let them dance anew' })).toBeVisible();
-  await expect.poll(async () => (await picture(page)).equals(straight)).toBe(false);
-  expect(await axe(page)).toEqual([]);
-  await page.keyboard.press('Escape');
-  await page.getByTestId('stage').focus();
-  await expect(page.getByRole('button', { name: 'Retype' })).toBeVisible();
 });
 
 test('a font of one’s own is brought in, used, saved with the project; what is no font is refused', async ({

@@ -2,6 +2,8 @@
  * A document for component tests, with what browsers have and happy-dom has not. Not jsdom: Paper.js takes a jsdom that is
  * installed for a screen to draw on, wherever it runs.
  */
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { Canvas, createCanvas, ImageData, Path2D } from '@napi-rs/canvas';
 import HappyDom from '@happy-dom/jest-environment';
 
@@ -13,14 +15,22 @@ const FROM_NODE = [
   'TextDecoder',
   'TextEncoder',
   'Uint8Array',
-  'fetch',
   'structuredClone',
 ];
+
+/** What ships, as it is served. */
+const served = (path) =>
+  readFile(join(import.meta.dirname, '..', '..', 'public', path)).then(
+    (bytes) => new Response(bytes),
+    () => new Response(null, { status: 404 }),
+  );
 
 export default class Screen extends HappyDom {
   async setup() {
     await super.setup();
     for (const name of FROM_NODE) this.global[name] = globalThis[name];
+    this.global.fetch = (asked, ...how) =>
+      String(asked).startsWith('/') ? served(String(asked)) : fetch(asked, ...how);
     this.global.HTMLCanvasElement.prototype.getContext = function (kind) {
       const context = createCanvas(this.width, this.height).getContext(kind);
       // As in a browser it leads back to its element.

@@ -3,11 +3,14 @@
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
+import type { Piece } from '@/core/piece/piece';
 import { About } from '@/features/table/about/About';
 import { Overflows } from '@/features/table/stage/marks/Overflows';
 import { Sheets } from '@/features/table/tasks/Sheets';
+import { storeAsset } from '@/storage/assets';
+import { alphabets } from '@/storage/supplies';
 import { seated } from '../../../../../scripts/testing/room';
-import { wordsOf } from '../../../../../scripts/testing/samples';
+import { assetOf, quarters, wordsOf } from '../../../../../scripts/testing/samples';
 
 const LANTERNS =
   'We carried the lanterns down to the shingle at dusk and waited for the wind to drop. Thirty people whispered until the sea went quiet.';
@@ -88,4 +91,64 @@ test('a sentiment is found, its blank filled, and laid; one of one’s own is ke
   await room.press(/^Take “Low water at four/);
   await room.when(() => !screen.queryByRole('button', { name: /^Take “Low/ }));
   expect(room.pile()).toHaveLength(laid);
+});
+
+test('words are laid in letters of an alphabet, retyped, made to dance; what it has not is said', async () => {
+  const room = await seated(<Sheets />, []);
+  room.does(() => room.store.getState().openSheet('letters'));
+  const words = await screen.findByRole('textbox', { name: 'Words' });
+  await room.when(() => screen.getByRole('combobox', { name: 'Alphabet' }).textContent!.includes('pieces'));
+  // Their pictures came in before.
+  for (const { letters } of await alphabets())
+    for (const { asset } of letters) await storeAsset({ asset: asset!, blob: new Blob(), proxies: {} });
+  fireEvent.change(words, { target: { value: 'KITEЖ' } });
+  await screen.findByText('Not in this alphabet: Ж. They are left out.');
+  await room.press('Lay the letters');
+  await room.when(() => room.pile().length === 4);
+  fireEvent.change(words, { target: { value: 'KITÉ' } });
+  await room.when(() => room.pile().length === 5);
+  const turns = () => room.pile().map(({ placement }) => placement.y);
+  const straight = turns();
+  fireEvent.change(screen.getByRole('slider', { name: 'Up and down' }), { target: { value: 0.4 } });
+  await room.when(() => turns().join() !== straight.join());
+  const danced = turns();
+  await room.press('Let them dance anew');
+  await room.when(() => turns().join() !== danced.join());
+});
+
+test('a way of writing is changed once for all that is written in it; what differs says so; Undo takes it back', async () => {
+  const title = (id: string): Piece => {
+    const words = wordsOf(id, id, 78, 300);
+    return {
+      ...words,
+      outline: { ...words.outline, family: 'great-vibes', style: 'title' } as GlyphsOutline,
+    };
+  };
+  const room = await seated(<About />, [title('one'), title('two')], ['one']);
+  const sizes = () => room.pile().map(({ outline }) => (outline as GlyphsOutline).size);
+  await screen.findByRole('combobox', { name: 'Text style' });
+  await room.fill('Letter size', '60');
+  expect(sizes()).toEqual([60, 78]);
+  await room.press(/^Change (the text style|all 2)/);
+  expect(sizes()).toEqual([60, 60]);
+  await room.choose('Text style', 'Its own');
+  await room.fill('Letter size', '40');
+  expect(sizes()).toEqual([40, 60]);
+  for (let i = 0; i < 4; i++) room.does(() => room.store.getState().undo());
+  expect(sizes()).toEqual([78, 78]);
+});
+
+test('photos lie behind a word, one a letter, and say how sharp they print', async () => {
+  const asset = assetOf(quarters(90, 60), 900, 600, { name: 'launch.jpg' });
+  const word = { ...wordsOf('w', 'AB', 150, 300) };
+  const room = await seated(<About />, [word], ['w'], [asset]);
+  await room.press(/^Material /);
+  await room.press('Photos behind it');
+  await room.press('launch');
+  await room.press('One a letter');
+  expect(room.piece('w').material).toMatchObject({ kind: 'photos', photos: [{ asset: asset.sha }] });
+  await screen.findByText('1 photo, one a letter.');
+  expect((await screen.findByTestId('sharpness')).textContent).toMatch(/ppi/);
+  await room.press('Slide them in their letters');
+  expect(room.store.getState().mode.kind).toBe('slide');
 });
