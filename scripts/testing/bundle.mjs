@@ -50,8 +50,8 @@ export default async function bundle() {
   mkdirSync(MADE, { recursive: true });
   await build({
     absWorkingDir: ROOT,
-    // What suites run by itself, many times, is ready to run.
-    entryPoints: ['scripts/render.ts', ...files.filter((file) => /\.test\.tsx?$/.test(file))],
+    // What suites run by itself, and what runs beside a page, is ready to run.
+    entryPoints: ['scripts/render.ts', ...files.filter((file) => /\.test\.tsx?$|\.worker\.ts$/.test(file))],
     outdir: MADE,
     outbase: ROOT,
     publicPath: MADE,

@@ -6,6 +6,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Canvas, createCanvas, ImageData, Path2D } from '@napi-rs/canvas';
 import HappyDom from '@happy-dom/jest-environment';
+import { Worker } from './worker.mjs';
 
 const FROM_NODE = [
   'ArrayBuffer',
@@ -39,7 +40,7 @@ export default class Screen extends HappyDom {
     // Nothing is laid out here; long lists draw as much as would be seen in this.
     for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))
       Object.defineProperty(this.global.HTMLElement.prototype, side, { get: () => pixels });
-    Object.assign(this.global, { OffscreenCanvas: Canvas, ImageData, Path2D });
+    Object.assign(this.global, { OffscreenCanvas: Canvas, ImageData, Path2D, Worker });
     // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
     this.global.getComputedStyle = (element) => element.style;
     this.global.ResizeObserver = class {

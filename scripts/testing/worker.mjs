@@ -1,0 +1,34 @@
+/** A web worker in Node: `Worker` for the screen of component tests, and, begun as a thread, what a worker finds around it. */
+import { join, relative } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parentPort, Worker as Thread, workerData } from 'node:worker_threads';
+import { MADE, ROOT } from './bundle.mjs';
+
+export class Worker {
+  constructor(url) {
+    const made = join(MADE, relative(ROOT, fileURLToPath(String(url)))).replace(/\.ts$/, '.js');
+    this.thread = new Thread(import.meta.filename, { workerData: made });
+    this.thread.unref();
+  }
+  addEventListener(type, heard) {
+    if (type === 'message') this.thread.on('message', (data) => heard({ data }));
+    else this.thread.on(type, heard);
+  }
+  removeEventListener() {}
+  postMessage(message, transfer) {
+    this.thread.postMessage(message, transfer);
+  }
+  terminate() {
+    void this.thread.terminate();
+  }
+}
+
+if (parentPort && typeof workerData === 'string') {
+  Object.assign(globalThis, {
+    self: globalThis,
+    addEventListener: (type, heard) => type === 'message' && parentPort.on('message', (data) => heard({ data })),
+    removeEventListener: () => {},
+    postMessage: (message, transfer) => parentPort.postMessage(message, transfer),
+  });
+  await import(workerData);
+}
