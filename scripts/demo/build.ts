@@ -1,24 +1,21 @@
 /** Makes public/demo: the kite club's photos and album pages. Done again only when what makes them changed. */
-import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { cp, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { createCanvas, loadImage, type Canvas, type Image } from '@napi-rs/canvas';
+import { createCanvas, loadImage, type Image } from '@napi-rs/canvas';
 import { drawCover } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
-import { EXTENSIONS, uprightMatrix, type Asset } from '@/core/picture/asset';
+import { EXTENSIONS, type Asset } from '@/core/picture/asset';
 import { writeDays } from '@/core/calendar/write';
 import { blurIn } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
-import { invert } from '@/core/geometry/matrix';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make } from '@/output/make';
 import { fingerprint, isBuilt } from '../house/build';
 import { nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';
 import { houseDesign } from '../node/house';
-import { withExif } from './photos/exif';
 import { clubBook, DESIGN } from './book';
 import { handPages } from './hand-pages';
 import { kitPages } from './kit-pages';
@@ -30,35 +27,8 @@ import { YEAR_PHOTOS } from './year/photos';
 
 const FOLDER = join(ROOT, 'public', 'demo');
 const PHOTOS = join(FOLDER, 'photos');
-
-/** The picture with its pixels turned the way a camera held on its side stores them. */
-function stored(upright: Canvas, orientation: number): Canvas {
-  if (orientation === 1) return upright;
-  const turned = orientation >= 5;
-  const canvas = createCanvas(
-    turned ? upright.height : upright.width,
-    turned ? upright.width : upright.height,
-  );
-  const context = canvas.getContext('2d');
-  context.setTransform(...invert(uprightMatrix({ width: canvas.width, height: canvas.height, orientation })));
-  context.drawImage(upright, 0, 0);
-  return canvas;
-}
-
-async function shoot({ file, taken, orientation = 1, draw }: DemoPhoto): Promise<void> {
-  const jpeg = stored(draw(), orientation).toBuffer('image/jpeg', 90);
-  await writeFile(join(PHOTOS, file), withExif(jpeg, orientation, taken));
-  console.log(`Photo ${file}`);
-}
-
-/** Every second photo in a process of its own: this is the slow part. */
-const shootHalf = (half: number): Promise<void> =>
-  new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, [...process.execArgv, process.argv[1]!, `--half=${half}`], {
-      stdio: 'inherit',
-    });
-    child.on('exit', (code) => (code === 0 ? resolve() : reject(new Error(`Photos ended with ${code}`))));
-  });
+/** As `shoot.ts` drew them. */
+const DRAWN = join(ROOT, 'scripts', 'demo', 'photos', 'jpeg');
 
 /** Longest sides, pixels, at which a photo is looked at, as when it is brought in. */
 const [CLOSELY, BRIEFLY] = [1600, 128];
@@ -155,13 +125,8 @@ async function build(): Promise<void> {
     'src/core/text',
   );
   if (await isBuilt(FOLDER, print)) return console.log('The demo is ready.');
-  const artPrint = await fingerprint('scripts/demo/photos', 'scripts/art');
-  if (!(await isBuilt(PHOTOS, artPrint))) {
-    await rm(PHOTOS, { recursive: true, force: true });
-    await mkdir(PHOTOS, { recursive: true });
-    await Promise.all([shootHalf(0), shootHalf(1)]);
-    await writeFile(join(PHOTOS, 'made-by'), artPrint);
-  }
+  await rm(PHOTOS, { recursive: true, force: true });
+  await cp(DRAWN, PHOTOS, { recursive: true });
   const typesetter = await nodeTypesetter();
   const assets = new Map<string, Asset>();
   const bytes = new Map<string, Uint8Array>();
@@ -211,9 +176,4 @@ async function build(): Promise<void> {
   await writeFile(join(FOLDER, 'made-by'), print);
 }
 
-const half = process.argv.find((argument) => argument.startsWith('--half='))?.slice(7);
-if (half)
-  for (const [i, photo] of DEMO_PHOTOS.entries()) {
-    if (i % 2 === Number(half)) await shoot(photo);
-  }
-else await build();
+await build();
