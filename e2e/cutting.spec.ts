@@ -79,9 +79,7 @@ test('a banner is punched, its notch set by number and by its handle; it stays a
   expect(await axe(page)).toEqual([]);
 });
 
-test('a template in four papers, a banner whose shadow is pulled, a string over and under clouds', async ({
-  page,
-}) => {
+test('four papers are cut at once by the tones of a template', async ({ page }) => {
   await newPage(page);
   const template = await sharp(
     Buffer.from(
@@ -123,41 +121,6 @@ test('a template in four papers, a banner whose shadow is pulled, a string over 
   await expect(notice(page)).toContainText('4 pieces were cut. The template is hidden');
   await expect(slabs(page)).toHaveCount(5);
   await expect(undoOf(page, 'cut papers by template')).toBeVisible();
-
-  await punch(page, 'Banner', '5', '6', '1');
-  await openRow(page, 'Finish');
-  await page.getByRole('button', { name: 'Add a shadow' }).click();
-  await page.getByRole('button', { name: 'Add a shadow' }).click();
-  await expect(page.getByRole('group', { name: /^Shadow \d$/ })).toHaveCount(2);
-  const grip = (await page.locator('[data-grip="shadow-1"]').boundingBox())!;
-  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(grip.x + grip.width / 2 + 20, grip.y + grip.height / 2 + 20, { steps: 5 });
-  await page.mouse.up();
-  await expect(undoOf(page, 'move shadow of embellishment')).toBeVisible();
-  expect(Number(await field(page, 'Shadow 1, right').inputValue())).toBeGreaterThan(0.4);
-
-  // Two clouds and a string across them: over the first, under the second.
-  await punch(page, 'Cloud', '2.5', '1', '8.5');
-  await punch(page, 'Cloud', '2.5', '5', '8.5');
-  await punch(page, 'Pill', '8', '0.5', '9.4');
-  await set(page, 'Height', '0.12');
-  await expect(field(page, 'Width')).toHaveValue('8');
-  await nothingChosen(page);
-  await slabs(page).first().click();
-  await stage(page).press('f');
-  const tuck = sheet(page, 'Tuck');
-  const under = tuck.getByRole('group', { name: /Cloud/ }).last().getByRole('button', { name: 'Under' });
-  await under.focus();
-  await page.keyboard.press('Enter');
-  await expect(undoOf(page, 'tuck embellishment')).toBeVisible();
-  await page.locator('[data-crossing] text').last().click();
-  await page.locator('[data-crossing] text').last().click();
-  expect(await axe(page)).toEqual([]);
-  // From the page, Escape shuts the sheet and leaves the piece selected.
-  await stage(page).press('Escape');
-  await expect(tuck).toBeHidden();
-  await expect(page.getByLabel('Name of this piece')).toHaveValue('Pill');
 });
 
 test('a picture is traced: the outline follows the threshold over it; the picture is cut to it, or a shape laid', async ({

@@ -1,7 +1,7 @@
 /** Outlines drawn by hand and point by point, their points moved, and scissors; by mouse and by keyboard. */
 import { expect, test, type Locator, type Page } from './test';
 import { axe } from './axe';
-import { field, kept, newPage, openRow, pageOnScreen, set, slabs, undoOf } from './table';
+import { field, newPage, pageOnScreen, set, undoOf } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
 const sheet = (page: Page): Locator => page.getByRole('dialog', { name: 'Draw and cut' });
@@ -87,110 +87,6 @@ test('an outline drawn by hand is smoothed, laid, and its points and sides are m
   expect(await axe(page)).toEqual([]);
   await page.keyboard.press('Control+z');
   await expect(knots).toHaveCount(count);
-});
-
-test('by keyboard an outline is set point by point, its corners rounded, moved and taken away', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('a');
-  await sheet(page).getByRole('button', { name: 'Points' }).press('Enter');
-  const places = [
-    ['2', '2'],
-    ['6', '2'],
-    ['6', '5'],
-    ['4', '6'],
-    ['2', '5'],
-  ];
-  for (const [i, [across, down]] of places.entries()) {
-    await set(page, 'Next point across', across!);
-    await set(page, 'Next point down', down!);
-    await sheet(page).getByRole('button', { name: 'Add the point' }).press('Enter');
-    if (i === 1) {
-      await sheet(page).getByRole('button', { name: 'Close it' }).press('Enter');
-      await expect(sheet(page).getByRole('alert')).toHaveText('Two points enclose nothing: set one more.');
-    }
-  }
-  await sheet(page).getByRole('button', { name: 'Close it' }).press('Enter');
-  await expect(page.getByTestId('drawing')).toContainText('4 x 4 in');
-  expect(await axe(page)).toEqual([]);
-  await sheet(page).getByRole('button', { name: 'Lay it' }).press('Enter');
-  await expect(slabs(page)).toHaveCount(1);
-  await page.keyboard.press('Escape');
-  await stage(page).focus();
-  await page.keyboard.press('Enter');
-  const status = page.getByRole('group', { name: 'Points of its outline' }).getByRole('status');
-  await openRow(page, 'Cut');
-  await expect(status).toContainText('5 points');
-  await stage(page).focus();
-  await page.keyboard.press('n');
-  await page.keyboard.press('n');
-  await expect(status).toHaveText('Point 2 of 5.');
-  await expect(field(page, 'Across')).toHaveValue('6');
-  await page.keyboard.press('Shift+ArrowRight');
-  await expect(field(page, 'Across')).toHaveValue('6.1');
-  await set(page, 'Across', '7');
-  await set(page, 'Corner radius', '0.5');
-  await page.getByRole('button', { name: 'Round it' }).press('Enter');
-  await expect(status).toHaveText('Point 2 of 6.');
-  await stage(page).focus();
-  await page.keyboard.press('b');
-  await page.keyboard.press('b');
-  await expect(status).toHaveText('Point 6 of 6.');
-  await page.keyboard.press('Delete');
-  await expect(undoOf(page, 'take point away')).toBeVisible();
-  await expect(status).toContainText('5 points');
-  await page.keyboard.press('Escape');
-  await expect(page.locator('[data-knot]')).toHaveCount(0);
-  await kept(page);
-});
-
-test('scissors cut a piece in two along a wavy line and by number; a box crops; what misses says so', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('a');
-  await sheet(page).getByRole('button', { name: 'Box' }).click();
-  await drag(page, [
-    [5, 4],
-    [11, 8],
-  ]);
-  await sheet(page).getByRole('button', { name: 'Lay it' }).click();
-  await sheet(page).getByRole('button', { name: 'Scissors' }).click();
-  await drag(page, [
-    [5, 2],
-    [11, 3],
-  ]);
-  await sheet(page).getByRole('button', { name: 'Cut in two' }).click();
-  await expect(sheet(page).getByRole('alert')).toHaveText(
-    'The line cuts nothing off: it passes beside. Nothing was changed.',
-  );
-  await page.getByRole('combobox', { name: 'Blade' }).press('Enter');
-  await page.getByRole('option', { name: 'Wave' }).click();
-  // It begins and ends inside, and goes on to the edge.
-  await drag(page, [
-    [6, 5],
-    [10, 7],
-  ]);
-  await sheet(page).getByRole('button', { name: 'Cut in two' }).click();
-  await expect(undoOf(page, 'cut embellishment in two')).toBeVisible();
-  await expect(slabs(page)).toHaveCount(2);
-  // By keyboard: exactly in half, upright.
-  await set(page, 'Angle', '90');
-  await sheet(page).getByRole('button', { name: 'Line right across it' }).press('Enter');
-  await sheet(page).getByRole('button', { name: 'Cut in two' }).press('Enter');
-  await expect(slabs(page)).toHaveCount(3);
-  await page.keyboard.press('Control+z');
-  await expect(slabs(page)).toHaveCount(2);
-  // A box over both halves leaves of them what lies inside.
-  await page.keyboard.press('Control+a');
-  await sheet(page).getByRole('button', { name: 'Box' }).click();
-  await drag(page, [
-    [6, 4.5],
-    [9, 7],
-  ]);
-  await sheet(page).getByRole('button', { name: 'Cut to it' }).click();
-  await expect(undoOf(page, 'cut 2 pieces to a drawn outline')).toBeVisible();
 });
 
 test('a piece goes through a slit: by keyboard, then the cut is moved by mouse; it stays when things are moved', async ({

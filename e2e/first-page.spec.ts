@@ -6,7 +6,6 @@ import {
   kept,
   layByEnter,
   newPage,
-  numberIn,
   onTable,
   openRow,
   pageOnScreen,
@@ -65,84 +64,6 @@ test('a first page: three photos, a paper, a title; closed without thinking, fou
   expect(run('pdfinfo', '-box', path)).toMatch(/TrimBox:\s+36.00\s+36.00\s+900.00\s+900.00/);
   expect(run('pdftotext', path, '-')).toContain('First off the beach');
   expect(run('pdfimages', '-list', path).match(/ jpeg /g)).toHaveLength(5);
-});
-
-test('a piece is moved, resized in proportion, turned, nudged, mirrored, copied, undone by name', async ({
-  page,
-  context,
-}) => {
-  await newPage(page);
-  await bringIn(page, photo('fly-in-first-launch'));
-  await layByEnter(photosInBox(page).first());
-  const middle = await pageOnScreen(page);
-  await openRow(page, 'Place');
-  const [x, y, width, height] = [
-    await numberIn(page, 'From left'),
-    await numberIn(page, 'From top'),
-    await numberIn(page, 'Width'),
-    await numberIn(page, 'Height'),
-  ];
-  expect(width / height).toBeCloseTo(1.5, 1);
-
-  await page.mouse.move(middle.x, middle.y);
-  await page.mouse.down();
-  await page.mouse.move(middle.x + middle.inch, middle.y - middle.inch, { steps: 6 });
-  await page.mouse.up();
-  expect(await numberIn(page, 'From left')).toBeCloseTo(x + 1, 1);
-  expect(await numberIn(page, 'From top')).toBeCloseTo(y - 1, 1);
-  await expect(page.getByRole('button', { name: 'Undo move photo' })).toBeVisible();
-
-  const corner = (await page.locator('[data-grip="1,1"]').boundingBox())!;
-  await page.mouse.move(corner.x + corner.width / 2, corner.y + corner.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(corner.x - middle.inch, corner.y + middle.inch / 3, { steps: 6 });
-  await page.mouse.up();
-  expect((await numberIn(page, 'Width')) / (await numberIn(page, 'Height'))).toBeCloseTo(width / height, 1);
-  expect(await numberIn(page, 'From left')).toBeCloseTo(x + 1, 1);
-
-  const loop = (await page.locator('[data-grip="turn"]').boundingBox())!;
-  await page.keyboard.down('Shift');
-  await page.mouse.move(loop.x + loop.width / 2, loop.y + 10);
-  await page.mouse.down();
-  await page.mouse.move(loop.x + 130, loop.y + 60, { steps: 6 });
-  await page.mouse.up();
-  await page.keyboard.up('Shift');
-  const turned = await numberIn(page, 'Turned');
-  expect(turned).not.toBe(0);
-  expect(turned % 15).toBe(0);
-
-  const before = await numberIn(page, 'From left');
-  await page
-    .getByTestId('stage')
-    .focus()
-    .catch(() => {});
-  await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('Shift+ArrowRight');
-  expect(await numberIn(page, 'From left')).toBeCloseTo(before + 0.11, 2);
-  await page.keyboard.press('m');
-  await expect(page.getByRole('button', { name: 'Undo mirror photo' })).toBeVisible();
-  await page.keyboard.press('Control+d');
-  await expect(slabs(page)).toHaveCount(2);
-  // A picture copied elsewhere lies on the clipboard, and we may not write there: our own copy is laid, and it alone.
-  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await page.evaluate(async () => {
-    const canvas = new OffscreenCanvas(60, 30);
-    canvas.getContext('2d')!.fillRect(0, 0, 60, 30);
-    await navigator.clipboard.write([new ClipboardItem({ 'image/png': await canvas.convertToBlob() })]);
-  });
-  await context.clearPermissions();
-  await page.keyboard.press('Control+c');
-  await page.keyboard.press('Control+v');
-  await expect(slabs(page)).toHaveCount(3);
-  await page.waitForTimeout(1500);
-  await expect(photosInBox(page)).toHaveCount(1);
-  await page.keyboard.press('Delete');
-  await expect(slabs(page)).toHaveCount(2);
-  for (let i = 0; i < 20; i++) await page.keyboard.press('Control+z');
-  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
-  await expect(slabs(page)).toHaveCount(0);
-  for (let i = 0; i < 20; i++) await page.keyboard.press('Control+Shift+z');
-  await expect(slabs(page)).toHaveCount(2);
 });
 
 test('a photo slides in its place and is never squashed; its sharpness is told in numbers', async ({

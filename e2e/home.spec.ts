@@ -8,7 +8,6 @@ import {
   changeRow,
   idOf,
   kept,
-  layByEnter,
   newPage,
   notice,
   openRow,
@@ -113,26 +112,6 @@ test('the whole way by keyboard, and nothing is asked of any other machine', asy
     await expect(panel).toBeVisible();
   }
   expect(foreign).toEqual([]);
-});
-
-test('words are written in place; too long for a name, they are still all there', async ({ page }) => {
-  await newPage(page);
-  await page.keyboard.press('j');
-  await page.keyboard.type('Forty-one kites up by noon and only two in the sea.');
-  await page.keyboard.press('Control+a');
-  await page.keyboard.type('Only one in the sea.');
-  await page.keyboard.press('Escape');
-  await expect(slabs(page).first()).toContainText('Only one in the sea.');
-  await page.keyboard.press('Enter');
-  await page.keyboard.type(' And it floated.');
-  await page.keyboard.press('Escape');
-  await expect(slabs(page).first()).toContainText('Only one in the sea. And it floated.');
-  await page.keyboard.press('j');
-  await page.keyboard.press('Escape');
-  await expect(slabs(page)).toHaveCount(1);
-  await layByEnter(page.getByRole('button', { name: /^Dune kraft/ }));
-  await page.getByRole('menuitem', { name: 'Cover the page with it' }).click();
-  await expect(slabs(page).last()).toContainText('Dune kraft');
 });
 
 test('a first visit of the demo that breaks off is gone on with: nothing is there twice, Home is never stuck', async ({

@@ -1,19 +1,14 @@
 /** What was kept always opens: deleted elsewhere, several tabs, a full store, newer and damaged data, faults, lost pointers. */
 import { readFileSync, writeFileSync } from 'node:fs';
-import { strToU8, zipSync } from 'fflate';
 import { expect, test, type Page } from './test';
 import {
   DEMO_FILE,
-  field,
   kept,
-  layByEnter,
   leave,
   newPage,
   notice,
-  numberIn,
   onTable,
   openRow,
-  pageOnScreen,
   photo,
   photosInBox,
   bringIn,
@@ -225,50 +220,6 @@ test('what a newer program wrote is refused in words and stays as it is; a piece
   expect(await raise()).toBe(500);
 });
 
-test('files that are refused are all named, and opening always ends', async ({ page }, info) => {
-  await page.goto('/');
-  const write = (name: string, bytes: Uint8Array) => {
-    writeFileSync(info.outputPath(name), bytes);
-    return info.outputPath(name);
-  };
-  const json = (value: unknown) => zipSync({ 'project.json': strToU8(JSON.stringify(value)) });
-  await page
-    .getByLabel('Project file')
-    .setInputFiles([
-      write('nothing-in-it.bellagraph', json({ format: 'bellagraph', version: 2 })),
-      write('no-zip.bellagraph', strToU8('Dear diary')),
-      write('newer.bellagraph', json({ format: 'bellagraph', version: 99, project: {} })),
-      DEMO_FILE,
-    ]);
-  await expect(notice(page)).toContainText('nothing-in-it.bellagraph was not opened.');
-  for (const name of [
-    'no-zip.bellagraph was not opened.',
-    'newer.bellagraph was not opened.',
-    'Opened “Fly-in on the beach”.',
-  ])
-    await expect(notice(page)).toContainText(name);
-  await expect(page.getByText('Opening ')).toBeHidden();
-  await expect(openAtHome(page, 'Fly-in on the beach')).toBeVisible();
-});
-
-test('what is typed lands on the piece it was typed for, whichever is pressed next', async ({ page }) => {
-  await newPage(page);
-  await twoHearts(page);
-  await slabs(page).nth(0).click();
-  await field(page, 'From top').fill('1');
-  await slabs(page).nth(1).click();
-  const second = await numberIn(page, 'From top');
-  expect(second).not.toBe(1);
-  await slabs(page).nth(0).click();
-  await expect(field(page, 'From top')).toHaveValue('1');
-  // Left by pressing the bare table, which takes the whole panel away.
-  await field(page, 'From top').fill('2');
-  const { x, y, inch } = await pageOnScreen(page);
-  await page.mouse.click(x, y + 5.5 * inch);
-  await slabs(page).nth(0).click();
-  await expect(field(page, 'From top')).toHaveValue('2');
-});
-
 test('a part that cannot be fetched, and a fault of the program, take nothing else with them', async ({
   page,
 }) => {
@@ -305,24 +256,6 @@ test('a part that cannot be fetched, and a fault of the program, take nothing el
   await page.reload();
   await onTable(page);
   await expect(slabs(page)).toHaveCount(2);
-});
-
-test('a paper that is fetched while one turns to another page lies on the page it was laid on', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.route('**/house/**', async (route) => {
-    await new Promise((done) => setTimeout(done, 1500));
-    await route.continue();
-  });
-  await layByEnter(page.getByRole('button', { name: /^Boathouse boards/ }));
-  await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
-  await page.getByRole('button', { name: 'Add a page' }).click();
-  await expect(page.getByRole('region', { name: 'Page 2: the page on the table' })).toBeVisible();
-  await page.waitForTimeout(4000);
-  await expect(slabs(page)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Page 1', exact: true }).click();
-  await expect(slabs(page)).toHaveCount(1);
 });
 
 test('letters are painted again when their font arrives, with nothing else touched', async ({ page }) => {

@@ -215,23 +215,6 @@ test('a full store in the middle of an import: what was stored stays, the rest i
   await expect(photosInBox(page)).toHaveCount(arrived);
 });
 
-test('a second tab looks on and says so, and takes over when the first is closed', async ({
-  page,
-  context,
-}) => {
-  await newPage(page);
-  await kept(page);
-  const other = await context.newPage();
-  await other.goto(page.url());
-  await expect(other.getByText('This project is open in another tab.')).toBeVisible();
-  await expect(other.getByRole('button', { name: 'Write title' })).toBeDisabled();
-  await page.getByRole('textbox', { name: 'Project title' }).fill('Kept by the first');
-  await kept(page);
-  await page.close();
-  await expect(other.getByText('This project is open in another tab.')).toBeHidden();
-  await expect(other.getByRole('textbox', { name: 'Project title' })).toHaveValue('Kept by the first');
-});
-
 test('a project goes out as a file and comes back the same; damaged ones are refused with a reason', async ({
   page,
 }, info) => {

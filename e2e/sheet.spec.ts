@@ -61,60 +61,6 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
   execFileSync('qpdf', ['--check', file]);
 });
 
-test('by keys: another card of its own size, more than the paper holds is said, what comes is undone in one step each', async ({
-  page,
-}) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
-  await page.getByRole('button', { name: 'A4', exact: true }).click();
-  await page.getByRole('button', { name: /^New sheet 2 x 6 in,/ }).click();
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+Z');
-  const sheet = page.getByRole('dialog', { name: 'Sheet and paper' });
-  await sheet.getByRole('button', { name: 'Add a card' }).press('Enter');
-  const second = sheet.getByRole('list', { name: 'Cards' }).getByRole('listitem').nth(1);
-  for (const [field, value] of [
-    ['Across', '9 in'],
-    ['Down', '12 in'],
-  ] as const) {
-    await second.getByLabel(field).fill(value);
-    await page.keyboard.press('Enter');
-  }
-  await expect(sheet.getByRole('status')).toHaveText(
-    /^1 card on 1 sheet of paper, in \d cuts\. Card 2 does not fit: it measures 9 x 12 in\.$/,
-  );
-  await sheet.getByLabel('Left').fill('8');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('Less than an inch of paper would be left to print on.')).toBeVisible();
-  await sheet.getByRole('button', { name: 'Shut' }).press('Enter');
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Control+z');
-  await page.keyboard.press('Control+z');
-  await page.keyboard.press('Control+z');
-  await expect(page.getByRole('button', { name: 'Card 2', exact: true })).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Sheet of 1 card' })).toBeVisible();
-});
-
-test('ready-made: the pocket cards of a kit, changed and kept, are packed by themselves', async ({
-  page,
-}) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
-  await page.getByRole('button', { name: 'Ready-made' }).click();
-  await page
-    .getByRole('list', { name: 'Ready-made sheets' })
-    .getByRole('button', { name: /Cards for the coast/ })
-    .click();
-  await expect(page.getByTestId('stage')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Card \d+$/ })).toHaveCount(12);
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+Z');
-  const sheet = page.getByRole('dialog', { name: 'Sheet and paper' });
-  await expect(sheet.getByRole('status')).toHaveText(/^12 cards on 2 sheets of paper, in \d+ cuts\.$/);
-  await expect(sheet.getByRole('list', { name: 'Sheets of paper' }).getByRole('listitem')).toHaveCount(2);
-  expect(await axe(page)).toEqual([]);
-});
-
 test('a card laid by hand stays, by dragging and by keys, and what is not pinned is packed about it', async ({
   page,
 }) => {

@@ -4,7 +4,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { axe } from './axe';
-import { field, kept, layByEnter, leave, newPage, openRow, pageOnScreen, set, slabs } from './table';
+import { field, kept, leave, newPage, openRow, slabs } from './table';
 
 /** The page as it is seen, with no hand and no focus on it. */
 const picture = async (page: Page): Promise<Buffer> => {
@@ -107,63 +107,6 @@ test('what is typed right after the button is pressed is all written, spaces too
   await page.keyboard.type('We ran, said Ines.\nAnd then it flew.');
   await expect(words(page)).toHaveValue('We ran, said Ines.\nAnd then it flew.');
   await expect(slabs(page)).toHaveCount(1);
-});
-
-test('a title with an echo and a running frame are closed, opened, changed and printed', async ({ page }) => {
-  await newPage(page);
-  await title(page, 'Salt & string');
-  await page.keyboard.press('Escape');
-  await openRow(page, 'Finish');
-  await page.getByRole('button', { name: 'Add an echo' }).click();
-  await expect(field(page, 'Echo 1, right')).toHaveValue('0.04');
-  await openRow(page, 'Place');
-  await set(page, 'From top', '1');
-  await leave(page);
-  await layByEnter(page.getByRole('list', { name: 'Papers' }).getByRole('button').first());
-  await page.getByRole('menuitem', { name: /strip/i }).click();
-  await openRow(page, 'Place');
-  await set(page, 'Width', '6');
-  await set(page, 'Height', '4');
-  await set(page, 'From left', '3');
-  await set(page, 'From top', '5');
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Shift+U');
-  await page.keyboard.type('wind and tide and time');
-  await expect(field(page, 'Words along the outline')).toHaveValue('wind and tide and time');
-  await page.keyboard.press('Enter');
-  await set(page, 'How often', '4');
-  await expect(page.getByRole('status').filter({ hasText: '4 times round' })).toBeVisible();
-  expect(await axe(page)).toEqual([]);
-  // The start is dragged to another corner.
-  const grip = (await page.locator('[data-grip="Where the words begin"]').boundingBox())!;
-  const { inch } = await pageOnScreen(page);
-  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(grip.x + grip.width / 2 + 6 * inch, grip.y + grip.height / 2 + 4 * inch, {
-    steps: 6,
-  });
-  await page.mouse.up();
-  await expect(page.getByText(/Begins at 50 %/)).toBeVisible();
-  await leave(page);
-  await kept(page);
-  await page.reload();
-  await expect(page.getByTestId('stage')).toBeVisible();
-  await expect(slabs(page)).toHaveCount(3);
-  await slabs(page).first().click();
-  await expect(field(page, 'How often')).toHaveValue('4');
-  await expect(page.getByText(/Begins at 50 %/)).toBeVisible();
-  await field(page, 'Words').fill('wind and tide');
-  await leave(page);
-  await page.getByRole('button', { name: 'Make', exact: true }).click();
-  const download = page.waitForEvent('download');
-  await page.getByRole('dialog').getByRole('button', { name: /^Make/ }).click();
-  const path = await (await download).path();
-  const text = execFileSync('pdftotext', ['-raw', path, '-'], { encoding: 'utf8' }).replace(/\s+/g, '');
-  expect(text).toContain('Salt&string');
-  expect(text).toContain('windandtide·windandtide');
-  const fonts = execFileSync('pdffonts', [path], { encoding: 'utf8' }).trim().split('\n').slice(2);
-  expect(fonts).toHaveLength(2);
-  for (const line of fonts) expect(line).toMatch(/BELLAG\+.*yes\s+yes\s+yes/);
 });
 
 test('a font of one’s own is brought in, used, saved with the project; what is no font is refused', async ({

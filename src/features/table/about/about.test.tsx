@@ -68,6 +68,19 @@ describe('Place', () => {
     expect(piece('photo').placement.width).toBe(216);
   });
 
+  test('what is typed lands on the piece it was typed for, whichever is pressed next, or none', async () => {
+    const { field, chosen, piece } = await about([inkPiece('a'), inkPiece('b', 200)], ['a']);
+    const type = (value: string) => fireEvent.change(field('From top'), { target: { value } });
+    const top = (id: string) => piece(id).placement.y - piece(id).placement.height / 2;
+    type('1');
+    chosen('b');
+    expect([top('a'), top('b'), field('From top').value]).toEqual([72, 30, '0.42']);
+    chosen('a');
+    type('2');
+    chosen();
+    expect(top('a')).toBe(144);
+  });
+
   test('a drawn box is as wide and as high as was typed; proportions can be locked and freed for every piece', async () => {
     const drawn = inkPiece('drawn', 20, 20, 250, 380, {
       outline: { kind: 'path', name: 'Box', data: 'M0 0L250 0L250 380L0 380Z' },

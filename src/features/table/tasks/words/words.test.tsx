@@ -5,12 +5,13 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Piece } from '@/core/piece/piece';
 import { About } from '@/features/table/about/About';
+import * as act from '@/features/table/acts';
 import { Overflows } from '@/features/table/stage/marks/Overflows';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { storeAsset } from '@/storage/assets';
 import { alphabets } from '@/storage/supplies';
 import { seated } from '../../../../../scripts/testing/room';
-import { assetOf, quarters, wordsOf } from '../../../../../scripts/testing/samples';
+import { assetOf, inkPiece, quarters, wordsOf } from '../../../../../scripts/testing/samples';
 
 const LANTERNS =
   'We carried the lanterns down to the shingle at dusk and waited for the wind to drop. Thirty people whispered until the sea went quiet.';
@@ -151,4 +152,38 @@ test('photos lie behind a word, one a letter, and say how sharp they print', asy
   expect((await screen.findByTestId('sharpness')).textContent).toMatch(/ppi/);
   await room.press('Slide them in their letters');
   expect(room.store.getState().mode.kind).toBe('slide');
+});
+
+test('words run along an outline, as often as is said, from where they begin; an echo lies behind a word', async () => {
+  const room = await seated(<About />, [inkPiece('card', 60, 40, 300, 200), wordsOf('w', 'Salt & string', 40)], ['card']);
+  room.does(() => act.runAlong(room.store));
+  const running = () => room.pile().at(-1)!;
+  expect(running().outline.kind).toBe('running');
+  fireEvent.change(await screen.findByRole('textbox', { name: 'Words' }), { target: { value: 'wind and tide' } });
+  await room.fill('How often', '4');
+  await screen.findByText(/4 times round/);
+  expect(running().outline).toMatchObject({ text: 'wind and tide', repeats: 4 });
+  room.chosen('w');
+  await room.press(/^Finish /);
+  await room.press('Add an echo');
+  expect(room.field('Echo 1, right').value).toBe('0.04');
+  expect(room.piece('w').finish.echoes).toHaveLength(1);
+});
+
+test('what is known is said wherever it stands, and follows when it changes', async () => {
+  const room = await seated(<Sheets />, [wordsOf('w', 'For ')], ['w']);
+  room.does(() => room.store.getState().openSheet('living'));
+  await screen.findByText(/Put them at the end of the words that are selected\./);
+  await room.press('A name');
+  const says = (value: string) => {
+    const field = screen.getByRole('textbox', { name: 'Says' });
+    fireEvent.change(field, { target: { value } });
+    fireEvent.keyDown(field, { key: 'Enter' });
+  };
+  says('Ada');
+  await room.press('Put: Name');
+  const words = () => (room.piece('w').outline as GlyphsOutline).text;
+  expect(words()).toMatch(/^For ?Ada$/);
+  says('Ines');
+  expect(words()).toMatch(/^For ?Ines$/);
 });
