@@ -1,5 +1,5 @@
 /** Arranging: getting hold of anything, and putting it exactly there, by mouse and by keyboard. */
-import { expect, test, type Locator, type Page } from './test';
+import { expect, warm as test, type Locator, type Page } from './test';
 import { axe } from './axe';
 import {
   drag,

@@ -2,9 +2,9 @@
 import { execFileSync } from 'node:child_process';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { axe } from './axe';
-import { bringIn, kept, photo, photosInBox, shot, title, undoOf } from './table';
+import { bringIn, kept, photo, photosInBox, shot, title, undoOf, toHome } from './table';
 
 const YEAR = join(import.meta.dirname, '..', 'scripts', 'demo', 'year', 'jpeg');
 /** Every other photo of a year. */
@@ -28,7 +28,7 @@ const undone = (page: Page, what: string) =>
   page.getByRole('button', { name: `Undo ${what}`, exact: true, includeHidden: true });
 const flow = (page: Page) => page.getByRole('dialog', { name: 'Let photos flow into the book' });
 const newBook = async (page: Page, size = '8 x 8 in') => {
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: 'Book', exact: true }).click();
   await page.getByRole('button', { name: new RegExp(`^New book ${size},`) }).click();
   await expect(page.getByTestId('stage')).toBeVisible();
@@ -54,7 +54,7 @@ test('30 photos become a book of 24 pages with cover, titles and faces whole in 
     actions++;
     await what;
   };
-  await page.goto('/');
+  await toHome(page);
   await act(page.getByRole('button', { name: 'Book', exact: true }).click());
   await act(page.getByRole('button', { name: /^New book 8 x 8 in,/ }).click());
   await expect(page.getByTestId('stage')).toBeVisible();

@@ -1,8 +1,8 @@
 /** A calendar from photos and a list of birthdays; dated anew in one field; held days, other languages, by mouse and by keys. */
 import { execFileSync } from 'node:child_process';
-import { expect, test } from './test';
+import { expect, warm as test } from './test';
 import { axe } from './axe';
-import { bringIn, kept, photo, photosInBox, set, shot, undoOf } from './table';
+import { bringIn, kept, photo, photosInBox, set, shot, undoOf, toHome } from './table';
 
 const FILES = [
   ...['fly-in-first-launch', 'fly-in-high', 'fly-in-plum-kite', 'fly-in-horizon', 'tide-pools'],
@@ -18,7 +18,7 @@ test('a desk calendar of a house design, 12 photos and 9 birthdays in fewer than
     actions++;
     await what;
   };
-  await page.goto('/');
+  await toHome(page);
   await act(page.getByRole('button', { name: 'Calendar', exact: true }).click());
   await act(page.getByRole('button', { name: 'Ready-made', exact: true }).click());
   await act(page.getByRole('button', { name: /Twelve from the kitchen/ }).click());

@@ -1,17 +1,29 @@
 /** A card from Home to the print file: a window, a photo behind it, held in the hand, both faces in one PDF; then by keyboard. */
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { axe } from './axe';
-import { bringIn, kept, layByEnter, notice, photo, photosInBox, set, shot, slabs, undoOf } from './table';
+import {
+  bringIn,
+  kept,
+  layByEnter,
+  notice,
+  photo,
+  photosInBox,
+  set,
+  shot,
+  slabs,
+  undoOf,
+  toHome,
+} from './table';
 
 const side = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Pages' }).getByRole('button', { name, exact: true });
 
 async function newCard(page: Page, fold?: string): Promise<void> {
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: 'Card', exact: true }).click();
   if (fold) await page.getByRole('group', { name: 'Folded' }).getByRole('button', { name: fold }).click();
   await page.getByRole('button', { name: /^New card 5 x 7 in/ }).click();
@@ -111,7 +123,7 @@ test('a window in the front shows the photo inside; inside it is a hole, mirrore
 test('pages are seen in their tabs and put in another order by dragging and by keys; a card keeps its two sides', async ({
   page,
 }) => {
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: /^New layout 8 x 8 in/ }).click();
   await expect(page.getByTestId('stage')).toBeVisible();
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Add a page' }).click();
@@ -185,7 +197,7 @@ test('by keyboard alone, in fewer than forty actions: window, ribbon all the way
     await key('Enter', 'Escape');
     await expect(undoOf(page, 'punch embellishment')).toBeVisible();
   };
-  await page.goto('/');
+  await toHome(page);
   await go(/^Layout$/);
   await key('ArrowRight', 'Enter');
   await go(/^New card 5 x 7 in/);
@@ -233,7 +245,7 @@ test('by keyboard alone, in fewer than forty actions: window, ribbon all the way
 test('a ready-made card is begun with; an envelope comes and goes; the front as a JPEG', async ({
   page,
 }, info) => {
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: 'Card', exact: true }).click();
   await page.getByRole('button', { name: 'Ready-made' }).click();
   const cards = page.getByRole('list', { name: 'Ready-made cards' }).getByRole('button');

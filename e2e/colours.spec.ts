@@ -1,5 +1,5 @@
 /** Colours beyond one piece: ink sets arranged, favourites, versions of supplies, inks that run into each other and over pieces. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { axe } from './axe';
 import { cupboard, cupboardSearch, found, newPage, notice, openCupboard, shot } from './table';
 

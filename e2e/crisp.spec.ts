@@ -1,5 +1,5 @@
 /** What Chromium makes of edges at an angle, against their areas and against what Node makes of the same page. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { writeFileSync } from 'node:fs';
 import sharp from 'sharp';
 import type { Project } from '@/core/project/model';
@@ -9,7 +9,7 @@ import { difference } from '../scripts/testing/difference';
 import { withExif } from '../scripts/demo/photos/exif';
 import { making } from '../scripts/testing/making';
 import { laid, photoOf, quarters } from '../scripts/testing/samples';
-import { drag, laySquares, newPage, onTable, pageOnScreen } from './table';
+import { drag, laySquares, newPage, onTable, pageOnScreen, toHome } from './table';
 
 /** Writes a project to a file and opens it, as a person does who was given one. */
 async function openOnTable(
@@ -19,7 +19,7 @@ async function openOnTable(
   path: string,
 ): Promise<void> {
   writeFileSync(path, await packed(project, async (sha) => files.get(sha)!));
-  await page.goto('/');
+  await toHome(page);
   await page.getByLabel('Project file').setInputFiles(path);
   await page.getByRole('button', { name: /^Open A sample/ }).click();
   await onTable(page);

@@ -1,9 +1,9 @@
 /** Files for electronic cutters: outlines in, dealt among papers, checked, cured, tried and saved; by mouse and by keys. */
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { axe } from './axe';
-import { shot } from './table';
+import { shot, toHome } from './table';
 
 /** Three rows of two bars and a clasp that is 0.3 mm wide in its middle, in millimetres. */
 const SVG = `<svg xmlns="http://www.w3.org/2000/svg" width="120mm" height="120mm" viewBox="0 0 120 120"><g id="cut" fill="none" stroke="#000">
@@ -25,7 +25,7 @@ test('outlines cut from three papers: dealt, checked, cured, tried and saved, in
 }, info) => {
   const file = info.outputPath('bars.svg');
   writeFileSync(file, SVG);
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: /^New layout 8 x 8 in,/ }).click();
   await outlines(page, file);
   const sheet = page.getByRole('dialog', { name: 'Outlines from a file' });
@@ -82,7 +82,7 @@ test('outlines cut from three papers: dealt, checked, cured, tried and saved, in
 test('by keys: a window of a card is cut through its paper, which is folded; a letter’s middle is held by bridges', async ({
   page,
 }) => {
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: 'Card', exact: true }).click();
   await page.getByRole('button', { name: /^New card 5\.5 x 4\.25 in,/ }).press('Enter');
   await page.getByTestId('stage').focus();
@@ -106,7 +106,7 @@ test('by keys: a window of a card is cut through its paper, which is folded; a l
 test('what is no file of outlines is refused in a sentence, and nothing is lost', async ({ page }, info) => {
   const file = info.outputPath('binary.dxf');
   writeFileSync(file, 'AutoCAD Binary DXF\r\n\x1a\0');
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: /^New layout 8 x 8 in,/ }).click();
   await outlines(page, file);
   await expect(page.getByRole('alert').filter({ hasText: 'binary' })).toHaveText(

@@ -1,5 +1,5 @@
 /** Cutting and finishing: punches, outlines together, worked edges, mats, shadows, tucks, templates; by mouse and by keyboard. */
-import { expect, test, type Locator, type Page } from './test';
+import { expect, warm as test, type Locator, type Page } from './test';
 import sharp from 'sharp';
 import { axe } from './axe';
 import { bringIn, field, layByEnter, newPage, notice, openRow, pageOnScreen, slabs, undoOf } from './table';

@@ -1,5 +1,5 @@
 /** The photo desk: photos told apart, given stars and names, chosen from; by mouse and by keyboard. */
-import { expect, test } from './test';
+import { expect, warm as test } from './test';
 import { bringIn, kept, newPage, photo, photosInBox, shot } from './table';
 
 const SEVEN = [

@@ -1,5 +1,5 @@
 /** Outlines drawn by hand and point by point, their points moved, and scissors; by mouse and by keyboard. */
-import { expect, test, type Locator, type Page } from './test';
+import { expect, warm as test, type Locator, type Page } from './test';
 import { axe } from './axe';
 import { field, newPage, pageOnScreen, set, undoOf } from './table';
 

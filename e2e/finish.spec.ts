@@ -1,4 +1,4 @@
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { bringIn, field, layByEnter, newPage, openRow, photo, photosInBox } from './table';
 
 /** The colour of one pixel of the page as it is shown, by a share of its width and height. */

@@ -1,5 +1,5 @@
 /** Inks: found in the sets, by partners, from the page, mixed; the page's inks changed at once, and taken from a photo. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { axe } from './axe';
 import { field, newPage, openRow, pageOnScreen, shot } from './table';
 

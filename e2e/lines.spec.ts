@@ -1,5 +1,5 @@
 /** Lines drawn by mouse and pen, taken hold of again, rubbed out; what runs along edges, by keyboard too. */
-import { expect, test, type Locator, type Page } from './test';
+import { expect, warm as test, type Locator, type Page } from './test';
 import { axe } from './axe';
 import {
   bringIn,

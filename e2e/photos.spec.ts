@@ -1,5 +1,5 @@
 /** Photos among themselves: arranged by proposal, swapped, put into places; by mouse and by keyboard. */
-import { expect, test } from './test';
+import { expect, warm as test } from './test';
 import { axe } from './axe';
 import {
   bringIn,

@@ -1,12 +1,23 @@
 /** Pages seen before they are paid for: in the colours of a press, leafed through, with what the checks found. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { execFileSync } from 'node:child_process';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { adobeRgb } from '@/core/press/adobe-rgb';
 import { axe } from './axe';
-import { bringIn, DEMO_FILE, field, layByEnter, newPage, onTable, photo, photosInBox, set } from './table';
+import {
+  bringIn,
+  DEMO_FILE,
+  field,
+  layByEnter,
+  newPage,
+  onTable,
+  photo,
+  photosInBox,
+  set,
+  toHome,
+} from './table';
 
 const proof = (page: Page) => page.getByRole('dialog', { name: 'Proof' });
 const shown = (page: Page) => proof(page).getByTestId('proof-page');
@@ -139,7 +150,7 @@ test('what the checks found is shown where it lies, and on the table; pages are 
 });
 
 test('a book is leafed through by keys and small pictures', async ({ page }) => {
-  await page.goto('/');
+  await toHome(page);
   await page.getByLabel('Project file').setInputFiles(DEMO_FILE.replace('fly-in', 'tide-pools'));
   await page.getByRole('button', { name: 'Open Tide pools in July' }).click();
   await onTable(page);

@@ -1,5 +1,5 @@
 /** Pictures in other colours: parts marked by rough strokes and changed a day later; a stamp coloured in beneath its lines. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import sharp from 'sharp';
 import { SEASIDE } from '../scripts/kits/icons/seaside';
 import { byHand } from '../scripts/kits/icons/pen';

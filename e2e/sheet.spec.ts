@@ -1,8 +1,8 @@
 /** Small things on paper: pocket cards packed, printed on both sides, cut apart; by mouse and by keys. */
 import { execFileSync } from 'node:child_process';
-import { expect, test } from './test';
+import { expect, warm as test } from './test';
 import { axe } from './axe';
-import { bringIn, photo, photosInBox, shot } from './table';
+import { bringIn, photo, photosInBox, shot, toHome } from './table';
 
 test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their cuts, in under 15 actions', async ({
   page,
@@ -12,7 +12,7 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
     actions += 1;
     await done;
   };
-  await page.goto('/');
+  await toHome(page);
   await act(page.getByRole('button', { name: 'Sheet', exact: true }).click());
   await act(page.getByRole('button', { name: /^New sheet 4 x 3 in,/ }).click());
   await act(bringIn(page, [photo('tide-pools')]));
@@ -64,7 +64,7 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
 test('a card laid by hand stays, by dragging and by keys, and what is not pinned is packed about it', async ({
   page,
 }) => {
-  await page.goto('/');
+  await toHome(page);
   await page.getByRole('button', { name: 'Sheet', exact: true }).click();
   await page.getByRole('button', { name: /^New sheet 4 x 3 in,/ }).click();
   await page.getByTestId('stage').focus();

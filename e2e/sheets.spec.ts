@@ -1,7 +1,7 @@
 /** Every sheet over the table: it opens by its key or its name, says what it is for, has no accessibility faults, and shuts by Escape. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { axe } from './axe';
-import { DEMO_FILE, onTable, slabs } from './table';
+import { DEMO_FILE, onTable, slabs, toHome } from './table';
 
 /** By their keys, or by their names in the list of all actions; each with its title. */
 const OF_A_PHOTO = [
@@ -41,7 +41,7 @@ async function each(
   sheets: readonly (readonly [string, string])[],
   select: () => Promise<unknown>,
 ) {
-  await page.goto('/');
+  await toHome(page);
   await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
   await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
   await onTable(page);

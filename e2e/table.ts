@@ -7,9 +7,18 @@ export const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos'
 export const photo = (name: string): string => join(PHOTOS, `${name}.jpg`);
 export const DEMO_FILE = join(import.meta.dirname, '..', 'public', 'demo', 'saltmarsh-fly-in.bellagraph');
 
+/** Home: by the program's own way where it is open, as it is warm then. */
+export async function toHome(page: Page): Promise<void> {
+  const home = page.getByRole('link', { name: 'Bellagraph home' });
+  if (!(await home.isVisible())) return void (await page.goto('/'));
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
+  await home.click();
+}
+
 /** A new 12 x 12 page on the table, ready for work. */
 export async function newPage(page: Page, size = '12 x 12 in', base = ''): Promise<void> {
-  await page.goto(`${base}/`);
+  if (base) await page.goto(`${base}/`);
+  else await toHome(page);
   await page.getByRole('button', { name: `New layout ${size}` }).click();
   await onTable(page);
 }

@@ -1,5 +1,5 @@
 /** Words: written in several styles, fitted, echoed, run round, filled, laid in letters, found, captioned, and kept. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
