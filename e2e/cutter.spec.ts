@@ -79,30 +79,6 @@ test('outlines cut from three papers: dealt, checked, cured, tried and saved, in
   expect(first.match(/<path /g)).toHaveLength(2);
 });
 
-test('by keys: a window of a card is cut through its paper, which is folded; a letter’s middle is held by bridges', async ({
-  page,
-}) => {
-  await toHome(page);
-  await page.getByRole('button', { name: 'Card', exact: true }).click();
-  await page.getByRole('button', { name: /^New card 5\.5 x 4\.25 in,/ }).press('Enter');
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('t');
-  await page.keyboard.type('O');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Shift+X');
-  await page.keyboard.press('Shift+H');
-  const cutter = page.getByRole('dialog', { name: 'Cutter' });
-  const found = cutter.getByRole('list', { name: 'What the checks found' }).getByRole('listitem');
-  await expect(found).toHaveText(/hangs? on nothing/);
-  await found.getByRole('button', { name: 'Hold with bridges' }).press('Enter');
-  await expect(found).toHaveCount(0);
-  await expect(status(page)).toContainText('1 part of 1 paper on 1 mat');
-  await cutter.getByRole('button', { name: 'Shut' }).press('Enter');
-  await page.keyboard.press('Control+z');
-  await page.keyboard.press('Shift+H');
-  await expect(found).toHaveCount(1);
-});
-
 test('what is no file of outlines is refused in a sentence, and nothing is lost', async ({ page }, info) => {
   const file = info.outputPath('binary.dxf');
   writeFileSync(file, 'AutoCAD Binary DXF\r\n\x1a\0');

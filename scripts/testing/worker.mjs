@@ -26,7 +26,8 @@ export class Worker {
 if (parentPort && typeof workerData === 'string') {
   Object.assign(globalThis, {
     self: globalThis,
-    addEventListener: (type, heard) => type === 'message' && parentPort.on('message', (data) => heard({ data })),
+    addEventListener: (type, heard) =>
+      type === 'message' && parentPort.on('message', (data) => heard({ data })),
     removeEventListener: () => {},
     postMessage: (message, transfer) => parentPort.postMessage(message, transfer),
   });

@@ -1,7 +1,7 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 /** About this piece, panel by panel: what is typed and chosen, what is refused, and what the heads of the rows say of it. */
 import { describe, expect, test } from '@jest/globals';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { act as settle, fireEvent, screen, within } from '@testing-library/react';
 import { About } from '@/features/table/about/About';
 import type { Piece } from '@/core/piece/piece';
 import { extentOf } from '@/core/piece/placement/placement';
@@ -70,10 +70,17 @@ describe('Place', () => {
 
   test('what is typed lands on the piece it was typed for, whichever is pressed next, or none', async () => {
     const { field, chosen, piece } = await about([inkPiece('a'), inkPiece('b', 200)], ['a']);
-    const type = (value: string) => fireEvent.change(field('From top'), { target: { value } });
+    // What is pressed on the table takes hold of another before the field hears that it lost the focus.
+    const type = (value: string) => {
+      const typed = field('From top');
+      settle(() => typed.focus());
+      fireEvent.change(typed, { target: { value } });
+      return () => settle(() => typed.blur());
+    };
     const top = (id: string) => piece(id).placement.y - piece(id).placement.height / 2;
-    type('1');
+    const left = type('1');
     chosen('b');
+    left();
     expect([top('a'), top('b'), field('From top').value]).toEqual([72, 30, '0.42']);
     chosen('a');
     type('2');

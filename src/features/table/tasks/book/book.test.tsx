@@ -1,13 +1,15 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
-/** A book's sheets: all its pages beside each other, a series, its binding, and what a shop could not bind. */
+/** A book's sheets: all its pages beside each other, a series, its binding. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
+import { assetsIn } from '@/core/piece/assets';
 import { bookIn, pagesOf } from '@/core/product/book';
-import { withPages } from '@/core/product/book/settings';
-import { Refused } from '@/features/table/tasks/making/order/Refused';
+import { gather } from '@/core/project/edits/gather';
+import { movePieces } from '@/core/project/edits/place';
+import { perform, startHistory } from '@/core/project/history';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import type { SheetName } from '@/features/table/session';
-import type { OrderRow } from '@/storage/database';
+import { storeAsset } from '@/storage/assets';
 import { book, flowed, photos } from '../../../../../scripts/testing/books';
 import { seatedAt } from '../../../../../scripts/testing/room';
 
@@ -91,18 +93,37 @@ test('how it is bound tells how wide its spine is, and what a page loses there',
   await screen.findByText(/^(A whole number )?[Ff]rom \d+ to \d+/);
 });
 
-test('a shop that could not bind so few pages: one press gives the pages it lacks', async () => {
-  const says = 'It has 12 pages; we make books of 20 to 200 pages.';
-  const answer = { accepted: false, reasons: [{ code: 'few pages', says }], notes: [] };
-  const row = { shop: 'The shop', state: { order: 'o', stage: 'checked', answer } } as unknown as OrderRow;
-  const begun = book();
-  const thin = { ...begun, product: withPages(bookIn(begun.product)!, 12) };
-  const { press, project, undo } = await seatedAt(
-    <Refused row={row} onShown={() => {}} onForget={() => {}} />,
-    thin,
-  );
-  screen.getByText(says);
-  await press('Add 8 pages');
-  expect(pagesOf(bookIn(project().product)!)).toBe(20);
-  expect(undo()).toBe('make it 20 pages');
+test('photos flow in, on as many pages as are wished; a page worked on by hand stays; more go where their time is', async () => {
+  const all = photos(18, 3, { faces: [] });
+  for (const asset of all) await storeAsset({ asset, blob: new Blob(), proxies: {} });
+  const start = startHistory(book());
+  const gathered = perform(start, gather('photos', all.slice(0, 16)), 0).project;
+  const room = await open('flow', gathered);
+  const pages = async (words: RegExp) => {
+    await screen.findByText(words);
+    await room.when(() => !screen.queryByLabelText('Planning the pages'));
+  };
+  await room.press('Plain');
+  await pages(/^16 photos on \d+ pages/);
+  await room.choose('Pages', 'So many');
+  await room.fill('How many', '12');
+  await pages(/^16 photos on 12 pages/);
+  await room.press('Lay the book');
+  expect(room.undo()).toBe('lay 16 photos as a book');
+  const laid = () => new Set(room.project().surfaces.flatMap(({ pile }) => pile.flatMap(assetsIn)));
+  expect(all.slice(0, 16).every(({ sha }) => laid().has(sha))).toBe(true);
+  const { surfaces } = room.project();
+  const worked = surfaces.find(({ pile }) => pile.some(({ role }) => role === 'photo'))!;
+  const [first] = worked.pile;
+  room.does(() => {
+    room.store.getState().perform(movePieces(worked.id, [first!], 9, 0));
+    room.store.getState().perform(gather('photos', all.slice(16)));
+  });
+  room.does(() => room.store.getState().openSheet('flow'));
+  await room.when(() => !screen.getByRole<HTMLButtonElement>('button', { name: 'Lay 2 more' }).disabled);
+  await room.press('Lay 2 more');
+  expect(room.undo()).toBe('lay 2 photos more');
+  expect(all.every(({ sha }) => laid().has(sha))).toBe(true);
+  const still = room.project().surfaces.find(({ id }) => id === worked.id)!;
+  expect(still.pile.find(({ id }) => id === first!.id)!.placement.x).toBeCloseTo(first!.placement.x + 9);
 });

@@ -120,3 +120,36 @@ test('dealt among papers, the page shows it before it is done; shut, nothing of 
   );
   expect(room.undo()).toBe('deal 3 parts among 2 papers');
 });
+
+test('in the room a thin bar is found, shown on its mat and widened; the mat is tried to its end; nothing selected is all', async () => {
+  const bar = (id: string, x: number, thin: number) =>
+    inkPiece(id, x, 20, 144, 144, {
+      outline: { kind: 'path', name: id, data: `M0 0H144V144H0ZM20 20V124H${124 - thin}V20Z` },
+    });
+  const room = await seated(<Sheets />, [bar('frame', 20, 0), bar('thin', 220, -19.2)]);
+  room.does(() => room.store.getState().openSheet('cutter'));
+  const found = () =>
+    within(screen.getByRole('list', { name: 'What the checks found' })).queryAllByRole('listitem');
+  await screen.findByText(/^\d parts of 1 paper on 1 mat/);
+  await room.when(() => found().length === 1);
+  expect(found()[0]!.textContent).toMatch(/It is 0\.\d+ mm wide here: under 0\.5 mm it tears\./);
+  await room.press('Widen it');
+  await screen.findByText('Nothing is narrower than 0.5 mm.');
+  expect(room.piece('thin').cutter).toMatchObject({ widen: expect.any(Number) });
+  expect(room.piece('frame').cutter).toBeUndefined();
+  await room.press('Try this mat');
+  await room.press('To the end, and lift');
+  await screen.findByText(/^2 parts come loose, 2 fall out of them\. \d\.\d\d m worked/);
+});
+
+test('the middle of a letter hangs on nothing: bridges hold it; a page of nothing says what would be cut', async () => {
+  const ring = inkPiece('o', 20, 20, 144, 144, {
+    outline: { kind: 'path', name: 'o', data: 'M0 0H144V144H0ZM20 20V124H124V20ZM50 50H94V94H50Z' },
+  });
+  const room = await seated(<Sheets />, [ring]);
+  room.does(() => room.store.getState().openSheet('cutter'));
+  await screen.findByText(/hangs? on nothing/);
+  await room.press('Hold with bridges');
+  await room.when(() => !screen.queryByText(/hangs? on nothing/));
+  expect(room.piece('o').cutter).toMatchObject({ bridge: expect.any(Number) });
+});

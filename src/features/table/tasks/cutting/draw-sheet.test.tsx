@@ -65,7 +65,10 @@ test('an outline is set point by point; two enclose nothing; its points are gone
 });
 
 test('a piece is cut in two right across it by number; one undo puts it together', async () => {
-  const { press, fill, pile, undo, store, does, when } = await drawing([inkPiece('a', 40, 40, 144, 72)], ['a']);
+  const { press, fill, pile, undo, store, does, when } = await drawing(
+    [inkPiece('a', 40, 40, 144, 72)],
+    ['a'],
+  );
   await press('Scissors');
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Cut in two' }).disabled).toBe(true);
   await fill('Angle', '90');

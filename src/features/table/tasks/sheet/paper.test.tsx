@@ -14,7 +14,9 @@ async function paper(size = { width: 288, height: 216 }) {
   room.does(() => room.store.getState().openSheet('paper'));
   await screen.findByRole('dialog', { name: 'Sheet and paper' });
   const cards = () =>
-    within(screen.getByRole('list', { name: 'Cards' })).getAllByRole('listitem').map((card) => within(card));
+    within(screen.getByRole('list', { name: 'Cards' }))
+      .getAllByRole('listitem')
+      .map((card) => within(card));
   const write = (card: number, name: string, text: string) => {
     const field = cards()[card]!.getByLabelText(name);
     fireEvent.change(field, { target: { value: text } });

@@ -5,8 +5,8 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { About } from '@/features/table/about/About';
 import { houseStocked } from '@/features/shared/stock';
 import { inkSets, putSupplies } from '@/storage/supplies';
-import { seated } from '../../../../../scripts/testing/room';
-import { inkPiece } from '../../../../../scripts/testing/samples';
+import { seated } from '../../../../scripts/testing/room';
+import { inkPiece } from '../../../../scripts/testing/samples';
 
 async function picker() {
   await houseStocked();
@@ -38,7 +38,7 @@ test('an ink is found by its name, by what goes with it, and on the page; the la
   expect(ink()).not.toBe('#c5503f');
   tab('Page');
   expect(group('On this page')).toHaveLength(3);
-  const recent = group('Chosen last').find((one) => one.getAttribute('aria-label') === 'Kite red')!;
+  const recent = group('Chosen last').find((one) => one.getAttribute('aria-label') === 'Kite red full')!;
   fireEvent.click(recent);
   await when(() => ink() === '#c5503f');
 });
