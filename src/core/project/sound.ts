@@ -56,19 +56,20 @@ const rules = new WeakMap<object, Rules>();
 function rulesOf(schema: AnySchema): Rules {
   let known = rules.get(schema);
   if (!known) {
-    const { tests } = schema.describe() as {
-      tests: { name?: string; params?: { min?: number; max?: number } }[];
+    // Not by `describe`, which makes a copy of all that lies within: schemas that look at the value first are new each time.
+    const tests = schema.tests.map(({ OPTIONS }) => OPTIONS);
+    const limit = (side: 'min' | 'max') => {
+      const given = tests.find((test) => test?.name === side)?.params?.[side];
+      return typeof given === 'number' ? given : undefined;
     };
-    const of = (name: string) => tests.find((test) => test.name === name)?.params;
+    const [min, max] = [limit('min'), limit('max')];
     known = {
-      min: of('min')?.min,
-      max: of('max')?.max,
-      integer: tests.some(({ name }) => name === 'integer'),
+      ...{ min, max, integer: tests.some((test) => test?.name === 'integer') },
       others: tests.some(
-        ({ name, params }) =>
-          !['min', 'max', 'integer', 'noUnknown', 'required', 'defined'].includes(name ?? '') ||
-          (name === 'min' && params?.min === undefined) ||
-          (name === 'max' && params?.max === undefined),
+        (test) =>
+          !['min', 'max', 'integer', 'noUnknown', 'required', 'defined'].includes(test?.name ?? '') ||
+          (test?.name === 'min' && min === undefined) ||
+          (test?.name === 'max' && max === undefined),
       ),
     };
     rules.set(schema, known);
