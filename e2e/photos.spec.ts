@@ -1,5 +1,5 @@
 /** Photos among themselves: arranged by proposal, swapped, put into places; by mouse and by keyboard. */
-import { expect, warm as test } from './test';
+import { expect, test as fresh, warm as test } from './test';
 import { axe } from './axe';
 import {
   bringIn,
@@ -122,76 +122,81 @@ test('light and tone: seen on the page at once, by mouse and keys; taken back; g
   await kept(page);
 });
 
-test('a photo is dragged onto another and they change places; a photo says how sharp it prints while it grows; places are kept as a sketch', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, ['fly-in-horizon', 'from-olus-old-phone'].map(photo));
-  await expect(photosInBox(page)).toHaveCount(2);
-  await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /horizon/ })));
-  await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /old-phone/ })));
-  await expect(slabs(page)).toHaveCount(2);
-  // The one on top goes to the left lower part of the page.
-  await openRow(page, 'Place');
-  for (const [name, value] of [
-    ['From left', '0.5'],
-    ['From top', '8.5'],
-  ] as const) {
-    await field(page, name).fill(value);
-    await field(page, name).press('Enter');
-  }
-  const { x, y, inch } = await pageOnScreen(page);
-  const spot = async () => ({
-    x:
-      Number(await field(page, 'From left').inputValue()) +
-      Number(await field(page, 'Width').inputValue()) / 2,
-    y:
-      Number(await field(page, 'From top').inputValue()) +
-      Number(await field(page, 'Height').inputValue()) / 2,
-  });
-  const onScreen = (at: { x: number; y: number }) => ({ x: x + (at.x - 6) * inch, y: y + (at.y - 6) * inch });
-  const small = onScreen(await spot());
-  await slabs(page).filter({ hasText: 'horizon' }).click();
-  await expect(field(page, 'Name of this piece')).toHaveValue(/horizon/);
-  const place = await spot();
-  const large = onScreen(place);
-  await page.mouse.move(large.x + 40, large.y + 30);
-  await page.mouse.down();
-  await page.mouse.move(large.x + 80, large.y + 40, { steps: 3 });
-  await expect(page.getByTestId('swap-pads')).toBeVisible();
-  await page.mouse.move(small.x, small.y, { steps: 6 });
-  await expect(page.getByTestId('swap-pads').getByText('change places')).toBeVisible();
-  await shot(page, 'swap-pads');
-  await page.mouse.up();
-  await expect(page.getByTestId('swap-pads')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Undo swap 2 photos' })).toBeVisible();
-  await slabs(page).filter({ hasText: 'old-phone' }).click();
-  await expect.poll(spot).toEqual(place);
+// What it keeps goes into the first kit of one's own: there may be none yet.
+fresh(
+  'a photo is dragged onto another and they change places; a photo says how sharp it prints while it grows; places are kept as a sketch',
+  async ({ page }) => {
+    await newPage(page);
+    await bringIn(page, ['fly-in-horizon', 'from-olus-old-phone'].map(photo));
+    await expect(photosInBox(page)).toHaveCount(2);
+    await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /horizon/ })));
+    await layByEnter(photosInBox(page).and(page.getByRole('button', { name: /old-phone/ })));
+    await expect(slabs(page)).toHaveCount(2);
+    // The one on top goes to the left lower part of the page.
+    await openRow(page, 'Place');
+    for (const [name, value] of [
+      ['From left', '0.5'],
+      ['From top', '8.5'],
+    ] as const) {
+      await field(page, name).fill(value);
+      await field(page, name).press('Enter');
+    }
+    const { x, y, inch } = await pageOnScreen(page);
+    const spot = async () => ({
+      x:
+        Number(await field(page, 'From left').inputValue()) +
+        Number(await field(page, 'Width').inputValue()) / 2,
+      y:
+        Number(await field(page, 'From top').inputValue()) +
+        Number(await field(page, 'Height').inputValue()) / 2,
+    });
+    const onScreen = (at: { x: number; y: number }) => ({
+      x: x + (at.x - 6) * inch,
+      y: y + (at.y - 6) * inch,
+    });
+    const small = onScreen(await spot());
+    await slabs(page).filter({ hasText: 'horizon' }).click();
+    await expect(field(page, 'Name of this piece')).toHaveValue(/horizon/);
+    const place = await spot();
+    const large = onScreen(place);
+    await page.mouse.move(large.x + 40, large.y + 30);
+    await page.mouse.down();
+    await page.mouse.move(large.x + 80, large.y + 40, { steps: 3 });
+    await expect(page.getByTestId('swap-pads')).toBeVisible();
+    await page.mouse.move(small.x, small.y, { steps: 6 });
+    await expect(page.getByTestId('swap-pads').getByText('change places')).toBeVisible();
+    await shot(page, 'swap-pads');
+    await page.mouse.up();
+    await expect(page.getByTestId('swap-pads')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Undo swap 2 photos' })).toBeVisible();
+    await slabs(page).filter({ hasText: 'old-phone' }).click();
+    await expect.poll(spot).toEqual(place);
 
-  // The small picture in the large place is soft; while a corner is drawn it says how soft.
-  const corner = page.locator('[data-grip="1,1"]');
-  const box = (await corner.boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + 50, box.y + 40, { steps: 4 });
-  await expect(page.getByTestId('size-tag')).toContainText(/\d in, \d+ ppi: soft/);
-  await shot(page, 'size-tag');
-  await page.mouse.up();
-  await expect(page.getByTestId('size-tag')).toHaveCount(0);
+    // The small picture in the large place is soft; while a corner is drawn it says how soft.
+    const corner = page.locator('[data-grip="1,1"]');
+    const box = (await corner.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 50, box.y + 40, { steps: 4 });
+    await expect(page.getByTestId('size-tag')).toContainText(/\d in, \d+ ppi: soft/);
+    await shot(page, 'size-tag');
+    await page.mouse.up();
+    await expect(page.getByTestId('size-tag')).toHaveCount(0);
 
-  await page.getByTestId('stage').press('Escape');
-  await page.getByRole('button', { name: 'Keep its 2 places as a sketch' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Its name').fill('Large and small');
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
-  await expect(notice(page)).toContainText('Large and small lies in My kit now.');
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: 'What shall be done?' }).fill('add a page');
-  await page.keyboard.press('Enter');
-  await expect(slabs(page)).toHaveCount(0);
-  await page.keyboard.press('c');
-  await page.getByRole('searchbox', { name: 'Search the cupboard' }).fill('large and small');
-  await page.getByRole('option', { name: /^Large and small/ }).press('Enter');
-  await expect(slabs(page)).toHaveText([/Place/, /Place/]);
-});
+    await page.getByTestId('stage').press('Escape');
+    await page.getByRole('button', { name: 'Keep its 2 places as a sketch' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Its name').fill('Large and small');
+    await dialog.getByRole('button', { name: 'Keep it' }).click();
+    await expect(notice(page)).toContainText('Large and small lies in My kit now.');
+    await page.getByTestId('stage').focus();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'What shall be done?' }).fill('add a page');
+    await page.keyboard.press('Enter');
+    await expect(slabs(page)).toHaveCount(0);
+    await page.keyboard.press('c');
+    await page.getByRole('searchbox', { name: 'Search the cupboard' }).fill('large and small');
+    await page.getByRole('option', { name: /^Large and small/ }).press('Enter');
+    await expect(slabs(page)).toHaveText([/Place/, /Place/]);
+  },
+);
