@@ -1,5 +1,5 @@
 /** What Chromium makes of edges at an angle, against their areas and against what Node makes of the same page. */
-import { expect, warm as test, type Page } from './test';
+import { expect, test, type Page } from './test';
 import { writeFileSync } from 'node:fs';
 import sharp from 'sharp';
 import type { Project } from '@/core/project/model';

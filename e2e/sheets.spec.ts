@@ -1,5 +1,5 @@
 /** Every sheet over the table: it opens by its key or its name, says what it is for, has no accessibility faults, and shuts by Escape. */
-import { expect, warm as test, type Page } from './test';
+import { expect, test, type Page } from './test';
 import { axe } from './axe';
 import { DEMO_FILE, onTable, slabs, toHome } from './table';
 

@@ -7,12 +7,23 @@ export const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos'
 export const photo = (name: string): string => join(PHOTOS, `${name}.jpg`);
 export const DEMO_FILE = join(import.meta.dirname, '..', 'public', 'demo', 'saltmarsh-fly-in.bellagraph');
 
-/** Home: by the program's own way where it is open, as it is warm then. */
+/** Home: by the program's own way where it is open, as it is warm then; loaded anew where that does not lead there. */
 export async function toHome(page: Page): Promise<void> {
   const home = page.getByRole('link', { name: 'Bellagraph home' });
-  if (!(await home.isVisible())) return void (await page.goto('/'));
-  for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
-  await home.click();
+  if (await home.isVisible()) {
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
+    const there = home
+      .click({ timeout: 8000 })
+      .then(() => page.waitForURL(({ pathname }) => pathname === '/', { timeout: 8000 }));
+    if (
+      await there.then(
+        () => true,
+        () => false,
+      )
+    )
+      return;
+  }
+  await page.goto('/');
 }
 
 /** A new 12 x 12 page on the table, ready for work. */
