@@ -12,16 +12,10 @@ export async function toHome(page: Page): Promise<void> {
   const home = page.getByRole('link', { name: 'Bellagraph home' });
   if (await home.isVisible()) {
     for (let i = 0; i < 3; i++) await page.keyboard.press('Escape');
-    const there = home
+    const led = home
       .click({ timeout: 8000 })
       .then(() => page.waitForURL(({ pathname }) => pathname === '/', { timeout: 8000 }));
-    if (
-      await there.then(
-        () => true,
-        () => false,
-      )
-    )
-      return;
+    if ((await Promise.allSettled([led]))[0]!.status === 'fulfilled') return;
   }
   await page.goto('/');
 }
