@@ -82,7 +82,9 @@ export const theme = createTheme({
           outlineOffset: 2,
         },
         // Where a ring would be cut off by what it lies in.
-        'body .MuiMenuItem-root:focus-visible': { outlineOffset: -3 },
+        'body .MuiMenuItem-root:focus-visible, body .MuiDialogContent-root:focus-visible': {
+          outlineOffset: -3,
+        },
         // A dialog has the focus as a whole until one goes on to what is in it.
         'body .MuiDialog-container:focus-visible, body .MuiDialog-paper:focus-visible': { outline: 'none' },
         '@keyframes going': {

@@ -76,7 +76,7 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
         />
       </Box>
       {/* What scrolls can be reached by keys. */}
-      <DialogContent dividers tabIndex={0} sx={{ height: '60vh', outlineOffset: '-3px' }}>
+      <DialogContent dividers tabIndex={0} sx={{ height: '60vh' }}>
         {found ? (
           <Found commands={found} onRun={run} />
         ) : (
