@@ -10,9 +10,10 @@ import {
   type UniqueIdentifier,
 } from '@dnd-kit/core';
 import { hasSortableData, sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import { useMemo } from 'react';
 
-/** CSS pixels a pointer moves before it drags. */
-const DISTANCE = 5;
+/** A pointer drags once it has moved so many CSS pixels. */
+const BY_POINTER = { activationConstraint: { distance: 5 } };
 
 /** Where arrows carry it: to what lies there; from the end of a row on to the next one. */
 const byArrows: KeyboardCoordinateGetter = (event, given) => {
@@ -26,15 +27,16 @@ const byArrows: KeyboardCoordinateGetter = (event, given) => {
   return rect && { x: rect.left, y: rect.top };
 };
 
-/** `keyboardCodes` where the usual ones, Space and Enter, mean something else. */
-export const useDragSensors = (keyboardCodes?: KeyboardCodes) =>
-  useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: DISTANCE } }),
-    useSensor(KeyboardSensor, {
-      coordinateGetter: byArrows,
-      ...(keyboardCodes ? { keyboardCodes } : {}),
-    }),
-  );
+const BY_KEYS = { coordinateGetter: byArrows };
+
+/**
+ * `keyboardCodes` where the usual ones, Space and Enter, mean something else. The same whenever it is asked for: all that can be
+ * dragged is drawn anew with what it is dragged by.
+ */
+export function useDragSensors(keyboardCodes?: KeyboardCodes) {
+  const byKeys = useMemo(() => (keyboardCodes ? { ...BY_KEYS, keyboardCodes } : BY_KEYS), [keyboardCodes]);
+  return useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, byKeys));
+}
 
 /** What a screen reader says while something is carried; `nameOf` calls things by what a person calls them. */
 export function dragWords(nameOf: (id: string) => string): NonNullable<DndContextProps['accessibility']> {

@@ -8,7 +8,7 @@ import { dragWords, useDragSensors } from '@/ui/useDragSensors';
 import { memo, useCallback, useDeferredValue, useMemo, useRef, useState, type ComponentProps } from 'react';
 import { layBeside } from '@/core/project/edits/group';
 import { treeOf } from '@/core/project/tree';
-import { dropAt, nameOfNode, rowsOf, type PileRow } from '@/features/table/tasks/pile/rows';
+import { dropAt, isChosen, nameOfNode, rowsOf, type PileRow } from '@/features/table/tasks/pile/rows';
 import { PileList } from '@/features/table/tasks/pile/PileList';
 import type { Slab } from '@/features/table/tasks/pile/Slab';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -28,7 +28,6 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
   const entered = useSession((session) => session.entered);
   const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
   const anchor = useRef<string | null>(null);
-  const selection = useSession((session) => session.selection);
   const readOnly = useSession(
     (session) => session.readOnly || surfaceOf(session.history.project, session.surfaceId).locked,
   );
@@ -41,7 +40,6 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
   const rows = useMemo(() => rowsOf(treeOf({ pile, groups }), open), [pile, groups, open]);
   const ids = useMemo(() => rows.map(({ node }) => node.id), [rows]);
   const byId = useMemo(() => new Map(pile.map((piece) => [piece.id, piece])), [pile]);
-  const chosen = useMemo(() => new Set(selection), [selection]);
   const toggle = useCallback(
     (id: string) =>
       setUnfolded((now) => {
@@ -57,10 +55,10 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
       const now = store.getState().selection;
       const inside = row.depth ? (byId.get(row.ids[0]!)?.groups?.[row.depth - 1] ?? null) : null;
       const at = (id: string | null) => rows.findIndex(({ node }) => node.id === id);
-      const isChosen = ({ ids }: PileRow) => ids.length > 0 && ids.every((id) => now.includes(id));
       // What was selected on the page, by writing or by copying begins a run as well.
       const pressed = rows[at(anchor.current)];
-      const first = pressed && isChosen(pressed) ? pressed : rows.find(isChosen);
+      const first =
+        pressed && isChosen(pressed, now) ? pressed : rows.find((one) => isChosen(one, now));
       if (shiftKey && first) {
         const [from, to] = [at(first.node.id), at(row.node.id)].sort((a, b) => a - b) as [number, number];
         const run = new Set(rows.slice(Math.max(0, from), to + 1).flatMap(({ ids }) => ids));
@@ -82,12 +80,12 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
 
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
-    const { surfaceId, perform } = store.getState();
+    const { surfaceId, selection, perform } = store.getState();
     const [from, onto] = [String(active.id), String(over.id)];
     const held = rows.find(({ node }) => node.id === from)!;
     // One of several that are selected takes the others along.
-    const many = held.ids.every((id) => chosen.has(id))
-      ? rows.filter(({ ids, depth }) => depth === held.depth && ids.every((id) => chosen.has(id)))
+    const many = isChosen(held, selection)
+      ? rows.filter((row) => row.depth === held.depth && isChosen(row, selection))
       : [held];
     const moved = many.map(({ node }) => node.id);
     if (!moved.includes(onto)) perform(layBeside(surfaceId, moved, dropAt(rows, open, from, onto), onto));
@@ -138,7 +136,6 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <PileList
             rows={rows}
-            chosen={chosen}
             open={open}
             pictureOf={pictureOf}
             readOnly={readOnly}

@@ -2,15 +2,15 @@
 /** The slabs that can be seen of a pile, however high it is; what is selected on the page comes into sight. */
 import Box from '@mui/material/Box';
 import { useEffect, useRef, type ComponentProps } from 'react';
+import { useSession } from '@/features/table/room/context';
 import { Slab } from '@/features/table/tasks/pile/Slab';
-import type { PileRow } from '@/features/table/tasks/pile/rows';
+import { isTouched, type PileRow } from '@/features/table/tasks/pile/rows';
 import { useLongList } from '@/ui/useLongList';
 
 type SlabProps = ComponentProps<typeof Slab>;
 
 interface Props extends Pick<SlabProps, 'readOnly' | 'onChoose' | 'onToggle'> {
   rows: readonly PileRow[];
-  chosen: ReadonlySet<string>;
   open: ReadonlySet<string>;
   pictureOf: (row: PileRow) => string | undefined;
 }
@@ -19,7 +19,7 @@ interface Props extends Pick<SlabProps, 'readOnly' | 'onChoose' | 'onToggle'> {
 const HEIGHT = 34;
 const BEYOND = 14;
 
-export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
+export function PileList({ rows, open, pictureOf, ...slab }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const seen = useLongList(frame, {
     count: rows.length,
@@ -28,7 +28,7 @@ export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
     overscan: BEYOND,
     initialRect: { width: 300, height: 400 },
   });
-  const first = rows.findIndex(({ ids }) => ids.some((id) => chosen.has(id)));
+  const first = useSession(({ selection }) => rows.findIndex((row) => isTouched(row, selection)));
   const topmost = rows[first]?.node.id;
   useEffect(() => {
     const list = frame.current;
@@ -70,7 +70,6 @@ export function PileList({ rows, chosen, open, pictureOf, ...slab }: Props) {
                 place={index + 1}
                 of={rows.length}
                 picture={pictureOf(row)}
-                selected={row.ids.every((id) => chosen.has(id))}
                 open={open.has(row.node.id)}
               />
             )

@@ -23,7 +23,7 @@ import { renamePiece } from '@/core/project/edits/make';
 import { toggleHidden, toggleLock } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { surfaceOf } from '@/core/project/model';
-import { nameOfNode, type PileRow } from '@/features/table/tasks/pile/rows';
+import { isChosen, nameOfNode, type PileRow } from '@/features/table/tasks/pile/rows';
 import { useTyped } from '@/ui/useTyped';
 
 /** Pixels a slab is thick: ink is a film, a button stands high. */
@@ -36,7 +36,6 @@ interface Props {
   at: number;
   place: number;
   of: number;
-  selected: boolean;
   open: boolean;
   readOnly: boolean;
   onChoose: (row: PileRow, event: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
@@ -44,12 +43,13 @@ interface Props {
 }
 
 export const Slab = memo(function Slab(props: Props) {
-  const { row, picture, at, place, of, selected, open, readOnly, onChoose, onToggle } = props;
+  const { row, picture, at, place, of, open, readOnly, onChoose, onToggle } = props;
   const { node, depth, pieces } = row;
   const { store } = useRoom();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id: node.id, disabled: readOnly });
   const surfaceId = useSession((session) => session.surfaceId);
+  const selected = useSession(({ selection }) => isChosen(row, selection));
   const top = pieces.at(-1)!;
   const hidden = pieces.every(({ placement }) => placement.hidden);
   const locked = pieces.every(({ placement }) => placement.locked);
@@ -277,7 +277,7 @@ function Side({
   picture,
   selected,
   group,
-}: Pick<Props, 'picture' | 'selected'> & { pieces: readonly Piece[]; group: boolean }) {
+}: Pick<Props, 'picture'> & { pieces: readonly Piece[]; selected: boolean; group: boolean }) {
   const shown = group ? pieces.slice(-3).reverse() : pieces;
   return (
     <Box

@@ -31,6 +31,17 @@ test('the topmost comes first; one is taken, one more with Ctrl, a run with Shif
   expect(pressed()).toEqual(['top', 'between', 'lowest']);
 });
 
+test('taking hold of one draws no slab anew but those it means', async () => {
+  const aside = inkPiece('aside', 300);
+  let drawn = 0;
+  const { height } = aside.finish.lift;
+  Object.defineProperty(aside.finish.lift, 'height', { get: () => ((drawn += 1), height), enumerable: true });
+  await pile([...PILE, aside]);
+  const before = drawn;
+  fireEvent.click(slab('top'));
+  expect([pressed(), before > 0, drawn]).toEqual([['top'], true, before]);
+});
+
 test('a name is changed in place; none is none, and Escape leaves it', async () => {
   const { piece, undo } = await pile();
   const write = (text: string, key: string) => {

@@ -40,3 +40,19 @@ export function dropAt(
   const target = rows[at(onto)]!.node;
   return target.kind === 'group' && open.has(target.id) ? 'inside' : 'below';
 }
+
+/** Whether all a row stands for is among what is selected. */
+export const isChosen = ({ ids }: PileRow, selection: readonly string[]): boolean =>
+  ids.length > 0 && ids.every((id) => setOf(selection).has(id));
+
+/** Whether any of it is. */
+export const isTouched = ({ ids }: PileRow, selection: readonly string[]): boolean =>
+  ids.some((id) => setOf(selection).has(id));
+
+/** A selection is asked for by every row, and stays as it is while a piece is dragged. */
+const SETS = new WeakMap<readonly string[], ReadonlySet<string>>();
+function setOf(selection: readonly string[]): ReadonlySet<string> {
+  const known = SETS.get(selection) ?? new Set(selection);
+  SETS.set(selection, known);
+  return known;
+}
