@@ -27,13 +27,26 @@ const wander = async (page: Page, x: number, y: number, wide: number, tall: numb
 };
 
 /** An empty page with one square that follows the pointer. */
-const floorOf = (browser: Browser, { withPage, frames }: Tools): Promise<number> =>
-  withPage(browser, async (page) => {
-    await page.setContent(
-      '<div style="width:80px;height:80px;background:#9e2b45;position:absolute"></div><script>addEventListener("pointermove", (e) => { document.querySelector("div").style.transform = `translate(${e.clientX}px, ${e.clientY}px)`; });</script>',
-    );
-    return percentile(await frames(page, () => wander(page, 480, 320, 90, 70)), 0.95);
-  });
+const FLOOR =
+  '<div style="width:80px;height:80px;background:#9e2b45;position:absolute"></div><script>addEventListener("pointermove", (e) => { document.querySelector("div").style.transform = `translate(${e.clientX}px, ${e.clientY}px)`; });</script>';
+
+const ROUNDS = 3;
+
+/**
+ * The 95th percentile of frames while a hand wanders over the page, and over the empty page beside it, in turns. Of each the
+ * round that was least disturbed: the rest is others', who use this machine too.
+ */
+async function inTurns(floor: Page, page: Page, { frames }: Tools, over: () => Promise<void>) {
+  const rounds: [number[], number[]] = [[], []];
+  for (let i = 0; i < ROUNDS; i++) {
+    await floor.bringToFront();
+    rounds[0].push(percentile(await frames(floor, () => wander(floor, 480, 320, 90, 70)), 0.95));
+    await page.bringToFront();
+    rounds[1].push(percentile(await frames(page, over), 0.95));
+  }
+  const [least, measured] = rounds.map((each) => Math.min(...each)) as [number, number];
+  return { floor: least, measured, met: measured <= 1.1 * least };
+}
 
 async function middleOf(page: Page): Promise<{ x: number; y: number }> {
   const box = (await page.locator('[data-testid=stage] > div').first().boundingBox())!;
@@ -153,7 +166,7 @@ async function picking(note: Tools['note']): Promise<void> {
 }
 
 export async function arrange(browser: Browser, tools: Tools): Promise<void> {
-  const { withPage, openFile, frames, note } = tools;
+  const { withPage, openFile, note } = tools;
   const folder = await mkdtemp(join(tmpdir(), 'bench-arrange-'));
   const file = async (pieces: number) => {
     const path = join(folder, `${pieces}.bellagraph`);
@@ -161,25 +174,30 @@ export async function arrange(browser: Browser, tools: Tools): Promise<void> {
     return path;
   };
   await picking(note);
-  const floor = await floorOf(browser, tools);
-  const limit = (of: string) => `at most 1.1 x; floor: ${of}`;
-  const bare = 'one square that follows the pointer';
+  const limit = 'at most 1.1 x; floor: one square that follows the pointer';
+  const floored = async (page: Page): Promise<Page> => {
+    const floor = await page.context().newPage();
+    await floor.setContent(FLOOR);
+    return floor;
+  };
   await withPage(browser, async (page) => {
+    const floor = await floored(page);
+    await page.bringToFront();
     await openFile(page, await file(300));
     const { x, y } = await middleOf(page);
     await page.mouse.move(x, y);
     await page.mouse.down();
     await page.mouse.move(x + 8, y + 8);
     await page.waitForTimeout(300);
-    const one = percentile(await frames(page, () => wander(page, x, y, 90, 70)), 0.95);
+    const one = await inTurns(floor, page, tools, () => wander(page, x, y, 90, 70));
     await page.mouse.up();
     note(
       'Drag one of 300 pieces with snapping, 95th percentile frame',
-      one,
-      floor,
+      one.measured,
+      one.floor,
       'ms',
-      limit(bare),
-      one <= 1.1 * floor,
+      limit,
+      one.met,
     );
 
     const corner = { x: x - 240, y: y - 240 };
@@ -188,21 +206,25 @@ export async function arrange(browser: Browser, tools: Tools): Promise<void> {
     await page.mouse.down();
     await page.mouse.move(corner.x + 8, corner.y + 8);
     await page.waitForTimeout(300);
-    const framed = percentile(await frames(page, () => wander(page, x, y, 200, 180)), 0.95);
+    const framed = await inTurns(floor, page, tools, () => wander(page, x, y, 200, 180));
     await page.mouse.up();
     note(
       'Frame drawn over 300 pieces, 95th percentile frame',
-      framed,
-      floor,
+      framed.measured,
+      framed.floor,
       'ms',
-      limit(bare),
-      framed <= 1.1 * floor,
+      limit,
+      framed.met,
     );
   });
   await withPage(browser, async (page) => {
     await openFile(page, await file(150));
     const idle = percentile(await several(6, () => untilShown(page, 'F13 none none')), 0.5);
-    const told = percentile(await several(9, (i) => untilTold(page, i)), 0.95);
+    const rounds: number[] = [];
+    // In each round as many of one as of the other, by turns.
+    while (rounds.length < ROUNDS)
+      rounds.push(percentile(await several(19, (i) => untilTold(page, i)), 0.95));
+    const told = Math.min(...rounds);
     note(
       'Select one of 150 pieces until its panel is shown, 95th percentile',
       told,
@@ -213,6 +235,8 @@ export async function arrange(browser: Browser, tools: Tools): Promise<void> {
     );
   });
   await withPage(browser, async (page) => {
+    const floor = await floored(page);
+    await page.bringToFront();
     await openFile(page, await file(50));
     const { x, y } = await middleOf(page);
     await page.getByTestId('stage').focus();
@@ -222,32 +246,31 @@ export async function arrange(browser: Browser, tools: Tools): Promise<void> {
     await page.mouse.down();
     await page.mouse.move(x + 8, y + 8);
     await page.waitForTimeout(300);
-    const group = percentile(await frames(page, () => wander(page, x, y, 90, 70)), 0.95);
+    const group = await inTurns(floor, page, tools, () => wander(page, x, y, 90, 70));
     await page.mouse.up();
-    note('Drag a group of 50, 95th percentile frame', group, floor, 'ms', limit(bare), group <= 1.1 * floor);
+    note('Drag a group of 50, 95th percentile frame', group.measured, group.floor, 'ms', limit, group.met);
   });
   await withPage(browser, async (page) => {
+    const floor = await floored(page);
+    await page.bringToFront();
     await openFile(page, await file(150));
     const { x, y } = await middleOf(page);
     await page.mouse.move(x, y);
     await page.keyboard.down('Control');
-    const zooming = percentile(
-      await frames(page, async () => {
-        for (let i = 0; i < 60; i++) {
-          await page.mouse.wheel(0, i % 20 < 10 ? -60 : 60);
-          await page.waitForTimeout(16);
-        }
-      }),
-      0.95,
-    );
+    const zoomed = await inTurns(floor, page, tools, async () => {
+      for (let i = 0; i < 60; i++) {
+        await page.mouse.wheel(0, i % 20 < 10 ? -60 : 60);
+        await page.waitForTimeout(16);
+      }
+    });
     await page.keyboard.up('Control');
     note(
       'Wheel zoom of 150 pieces, 95th percentile frame',
-      zooming,
-      floor,
+      zoomed.measured,
+      zoomed.floor,
       'ms',
       'under 34 ms',
-      zooming < 34,
+      zoomed.measured < 34,
     );
     const zooms = [];
     for (const deltaY of [-200, 200, -200, 200, -200]) {

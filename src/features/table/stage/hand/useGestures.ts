@@ -2,6 +2,7 @@
 import { useEffect, useMemo, useRef, type MouseEvent, type PointerEvent } from 'react';
 import type { Point } from '@/core/geometry/matrix';
 import type { SessionStore } from '@/features/table/session';
+import { actSoon } from '@/features/table/stage/frames';
 import type { Grip } from '@/features/table/stage/hand/drags';
 import { createHand, type Pointer } from '@/features/table/stage/hand/hand';
 import { useDragLost } from '@/features/table/stage/hand/useDragLost';
@@ -17,16 +18,10 @@ const pointerOf = (event: PointerEvent, stage: Element): Pointer => {
   return { id: pointerId, type: pointerType, button, at, shiftKey, ctrlKey, metaKey, altKey };
 };
 
-/** Before the next frame is painted. */
-const soon = (act: () => void): (() => void) => {
-  const frame = requestAnimationFrame(act);
-  return () => cancelAnimationFrame(frame);
-};
-
 export function useGestures(store: SessionStore, onMoving: (ids: readonly string[]) => void) {
   const space = useSpaceHeld();
   const hand = useMemo(
-    () => createHand(store, { onMoving, soon, panning: () => space.current }),
+    () => createHand(store, { onMoving, soon: actSoon, panning: () => space.current }),
     [store, onMoving, space],
   );
   useDragLost(hand.busy, hand.letGo);

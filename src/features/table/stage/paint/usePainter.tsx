@@ -3,6 +3,7 @@
 import { useEffect, useRef, type CSSProperties } from 'react';
 import { useRoom } from '@/features/table/room/context';
 import type { View } from '@/features/table/session';
+import { paintSoon } from '@/features/table/stage/frames';
 import { fetchAhead } from '@/features/table/stage/paint/ahead';
 import { paintedFrom, Painter } from '@/features/table/stage/paint/painter';
 
@@ -37,13 +38,12 @@ export function usePainter(moving: readonly string[]) {
           `“${piece.name || piece.role}” could not be drawn, by a fault of the program. It is still there; undo what was done to it last, or delete it.`,
         ),
     );
-    let frame = 0;
+    let notNow = () => {};
     let rest: ReturnType<typeof setTimeout> | undefined;
     let painted: View | null = null;
     let ahead: { of: string; waiting: ReturnType<typeof setTimeout> } | undefined;
 
     const paint = () => {
-      frame = 0;
       const session = store.getState();
       if (session.stage.width === 0 || session.view.zoom === 0) return;
       if (painter.paint(session, movingNow.current)) soon();
@@ -58,7 +58,7 @@ export function usePainter(moving: readonly string[]) {
       element.style.transform = '';
     };
     const soon = () => {
-      frame ||= requestAnimationFrame(paint);
+      notNow = paintSoon(paint);
     };
     const stretch = (to: View) => {
       if (!painted) return soon();
@@ -67,7 +67,7 @@ export function usePainter(moving: readonly string[]) {
       element.style.transform = `translate(${to.x - painted.x * share}px, ${to.y - painted.y * share}px) scale(${share})`;
       clearTimeout(rest);
       rest = setTimeout(() => {
-        cancelAnimationFrame(frame);
+        notNow();
         paint();
       }, REST);
     };
@@ -85,7 +85,7 @@ export function usePainter(moving: readonly string[]) {
     return () => {
       stopStore();
       stopShelf();
-      cancelAnimationFrame(frame);
+      notNow();
       clearTimeout(rest);
       clearTimeout(ahead?.waiting);
     };
