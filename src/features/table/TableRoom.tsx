@@ -198,6 +198,7 @@ function OpenTable() {
     ),
   );
   const make = useCallback(() => store.getState().askMake('page'), [store]);
+  const cupboard = useCallback(() => store.getState().toggle('cupboard'), [store]);
 
   const saveFile = useSaveFile();
 
@@ -249,9 +250,7 @@ function OpenTable() {
             <Pile thumbs={thumbs} />
           </Box>
         )}
-        {show.cupboard && (
-          <CupboardSheet laying={laying} onClose={() => store.getState().toggle('cupboard')} />
-        )}
+        {show.cupboard && <CupboardSheet laying={laying} onClose={cupboard} />}
       </Box>
       {show.workbox && (
         <Workbox
@@ -259,7 +258,7 @@ function OpenTable() {
           counting={workbox.counting}
           readOnly={readOnly}
           cupboardOpen={show.cupboard}
-          onCupboard={() => store.getState().toggle('cupboard')}
+          onCupboard={cupboard}
           onGather={(id) => void supplyById(id).then((supply) => supply && laying.gatherSupplies([supply]))}
           onLay={layFrom}
         />

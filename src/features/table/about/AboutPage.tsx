@@ -36,7 +36,8 @@ import { shownProject, shownSurface } from '@/features/table/session';
 
 export function AboutPage() {
   const surface = useSession(shownSurface);
-  const { unit, product } = useSession(shownProject);
+  const unit = useSession((session) => shownProject(session).unit);
+  const product = useSession((session) => shownProject(session).product);
   const settings = settingsSay(product);
   const bound = bookIn(product) !== null;
   const [Icon, sheet] = bound

@@ -198,6 +198,8 @@ function TitleField() {
   );
 }
 
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
 function Kept() {
   const kept = useSession((session) => session.kept);
   const size = useSession((session) => {
@@ -207,7 +209,7 @@ function Kept() {
   });
   const readOnly = useSession((session) => session.readOnly);
   const deleted = useSession((session) => session.deleted);
-  const time = kept && new Date(kept).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const time = kept && CLOCK.format(new Date(kept));
   return (
     <Typography
       variant="caption"

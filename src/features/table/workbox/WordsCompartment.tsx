@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import { IconAlphabetLatin, IconCalendarUser, IconQuote, IconRotate } from '@tabler/icons-react';
+import { memo } from 'react';
 import { layCaption, runAlong } from '@/features/table/acts';
 import { useRoom } from '@/features/table/room/context';
 import type { SessionStore } from '@/features/table/session';
@@ -32,7 +33,7 @@ const MORE = [
   { name: 'Who and when', keys: 'Shift W', Icon: IconCalendarUser, run: layCaption },
 ] as const;
 
-export function WordsCompartment({ readOnly, onLay }: Props) {
+export const WordsCompartment = memo(function WordsCompartment({ readOnly, onLay }: Props) {
   const { store } = useRoom();
   return (
     <Box
@@ -81,7 +82,7 @@ export function WordsCompartment({ readOnly, onLay }: Props) {
       </Box>
     </Box>
   );
-}
+});
 
 interface ButtonProps {
   role: 'title' | 'journaling';

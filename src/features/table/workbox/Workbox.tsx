@@ -16,7 +16,7 @@ import {
   IconPlus,
   IconX,
 } from '@tabler/icons-react';
-import { Fragment, type ReactNode, useCallback } from 'react';
+import { Fragment, memo, type ReactNode, useCallback } from 'react';
 import { COMPARTMENTS, type Compartment } from '@/core/project/model';
 import { KINDS, SUPPLY_KINDS } from '@/core/supplies/model';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
@@ -56,6 +56,7 @@ export interface WorkboxProps {
   onLay: (carried: Carried, anchor: HTMLElement) => void;
 }
 
+/** What it holds is drawn anew as things arrive; what stands beside that, only when it says something else. */
 export function Workbox(props: WorkboxProps) {
   const { store } = useRoom();
   const { items, counting, readOnly, onLay } = props;
@@ -153,7 +154,10 @@ export function Workbox(props: WorkboxProps) {
 const titled = (name: Compartment): string => name[0]!.toUpperCase() + name.slice(1);
 
 /** The box's own corner: to the cupboard, and how much of the table the box takes. */
-function BoxCorner({ onCupboard, cupboardOpen }: Pick<WorkboxProps, 'onCupboard' | 'cupboardOpen'>) {
+const BoxCorner = memo(function BoxCorner({
+  onCupboard,
+  cupboardOpen,
+}: Pick<WorkboxProps, 'onCupboard' | 'cupboardOpen'>) {
   const { store } = useRoom();
   const tall = useSession((session) => session.boxRows > 1);
   const size = tip(tall ? 'One row in the workbox' : 'Three rows in the workbox', '5');
@@ -201,10 +205,10 @@ function BoxCorner({ onCupboard, cupboardOpen }: Pick<WorkboxProps, 'onCupboard'
       </Box>
     </Box>
   );
-}
+});
 
 /** What is done with photos before they lie on the page. */
-function PhotoActions({ many }: { many: boolean }) {
+const PhotoActions = memo(function PhotoActions({ many }: { many: boolean }) {
   const { store } = useRoom();
   return (
     <>
@@ -233,7 +237,7 @@ function PhotoActions({ many }: { many: boolean }) {
       )}
     </>
   );
-}
+});
 
 interface ActionProps {
   name: string;
@@ -272,7 +276,15 @@ const Action = ({ name, label, Icon, wide = false, onClick }: ActionProps) => (
 );
 
 /** A compartment with nothing in it, folded to its name: it takes what is dropped on it, tells what it is for, and leads to the cupboard. */
-function Folded({ name, says, disabled }: { name: Compartment; says: string; disabled: boolean }) {
+const Folded = memo(function Folded({
+  name,
+  says,
+  disabled,
+}: {
+  name: Compartment;
+  says: string;
+  disabled: boolean;
+}) {
   const { store } = useRoom();
   return (
     <Tooltip describeChild title={`${says} Press to look for some in the cupboard, or drop one here.`}>
@@ -294,7 +306,7 @@ function Folded({ name, says, disabled }: { name: Compartment; says: string; dis
       </Box>
     </Tooltip>
   );
-}
+});
 
 /** Words that run up the side of a compartment. */
 const Upright = ({ children }: { children: ReactNode }) => (

@@ -1,5 +1,5 @@
 /** What was gathered for the project, and bringing more in. */
-import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
@@ -60,19 +60,22 @@ function useCounts(): Readonly<Record<string, number>> {
 export function useWorkbox() {
   const { store, keeper } = useRoom();
   const notify = useNotify();
-  // No more of the project than is shown here: the table must not be drawn again for every edit.
-  const { photos, papers, stamps, bits, frames, letters, assets } = useSession(
-    useShallow(({ history: { project } }) => ({
-      photos: project.photos,
-      papers: project.papers,
-      stamps: project.stamps,
-      bits: project.bits,
-      frames: project.frames,
-      letters: project.letters,
-      assets: project.assets,
-    })),
+  // No more of the project than is shown here: the table must not be drawn again for every edit. And when there is time for it:
+  // what was done on the page comes first, and while things arrive no turn is a long one.
+  const { photos, papers, stamps, bits, frames, letters, assets } = useDeferredValue(
+    useSession(
+      useShallow(({ history: { project } }) => ({
+        photos: project.photos,
+        papers: project.papers,
+        stamps: project.stamps,
+        bits: project.bits,
+        frames: project.frames,
+        letters: project.letters,
+        assets: project.assets,
+      })),
+    ),
   );
-  const counts = useCounts();
+  const counts = useDeferredValue(useCounts());
   const [house, setHouse] = useState<readonly HousePaper[]>([]);
   const [counting, setCounting] = useState<Counting | null>(null);
   const gathered = useMemo(
@@ -124,11 +127,11 @@ export function useWorkbox() {
       const count = (done: number) => startTransition(() => setCounting({ done, of: files.length, cancel }));
       count(0);
       // What arrived goes into the workbox a few times a second, not one by one: the table stays quick.
-      let waiting: Arrived[] = [];
+      let waiting: { asset: Asset; into: Compartment }[] = [];
       let told = 0;
       const show = () => {
         for (const name of COMPARTMENTS) {
-          const mine = waiting.filter((one) => (as ?? compartmentOf(one)) === name);
+          const mine = waiting.filter(({ into }) => into === name);
           if (mine.length)
             store.getState().perform(
               gather(
@@ -147,7 +150,7 @@ export function useWorkbox() {
         left.addEventListener('abort', cancel);
         const all = await bringIn(files, controller.signal, (done, arrived) => {
           told = done;
-          if (arrived) waiting.push(arrived);
+          if (arrived) waiting.push({ asset: arrived.asset, into: as ?? compartmentOf(arrived) });
         });
         clearInterval(ticking);
         show();
