@@ -45,9 +45,10 @@ test('the bar of verbs covers none of what is selected, wherever that lies; with
     inkPiece('foot', 200, 244),
     inkPiece('tall', 2, -20, 30, 330),
     inkPiece('middle', 180, 120),
+    inkPiece('over', 400, 120, 60, 40),
   ]);
   const bar = () => screen.getByRole('toolbar', { name: 'What to do with the selection' });
-  for (const { id, placement } of shownSurface(room.store.getState()).pile) {
+  for (const { id, placement } of shownSurface(room.store.getState()).pile.slice(0, 4)) {
     room.chosen(id);
     const { left, top } = bar().style;
     const [x, y] = [parseFloat(left), parseFloat(top)];
@@ -58,6 +59,14 @@ test('the bar of verbs covers none of what is selected, wherever that lies; with
     expect([id, beside || apart]).toEqual([id, true]);
     expect([x >= 0, y >= 0, x + width <= 800, y + 44 <= 600]).toEqual([true, true, true, true]);
   }
+  const { view, measured } = room.store.getState();
+  room.does(() => measured({ width: 1100, height: 600 }, view));
+  room.chosen('over');
+  const over = transformBox(viewMatrix(view), extentOf(room.piece('over').placement));
+  expect([
+    bar().getAttribute('aria-orientation'),
+    parseFloat(bar().style.left) > over.x + over.width,
+  ]).toEqual(['vertical', true]);
   expect(bar().style.pointerEvents).not.toBe('none');
   fireEvent.keyDown(window, { key: 'Shift', shiftKey: true });
   expect(bar().style.pointerEvents).toBe('none');

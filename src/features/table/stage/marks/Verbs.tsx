@@ -159,13 +159,15 @@ interface Seat {
 function spotFor(extent: Box, page: Box, count: number, wide: number, stage: Size, from: number): Seat {
   const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
   const tall = { width: UPRIGHT + wide - 88, height: count * STEP + 8 };
-  const right = page.x + page.width + BESIDE;
-  if (right + tall.width < stage.width - 6 && extent.x + extent.width < right && tall.height < stage.height) {
+  // What hangs over the page's side moves the bar along.
+  const hung = extent.x + extent.width + GAP;
+  const right = Math.max(page.x + page.width + BESIDE, hung);
+  if (right + tall.width < stage.width - 6 && tall.height < stage.height) {
     const middle = extent.y + (extent.height - tall.height) / 2;
     return { left: right, top: within(middle, RULER + 8, stage.height - tall.height - 10), upright: true };
   }
-  const close = page.x + page.width + 6;
-  if (close + NARROW < stage.width - 2 && extent.x + extent.width < close && tall.height < stage.height) {
+  const close = Math.max(page.x + page.width + 6, hung);
+  if (close + NARROW < stage.width - 2 && tall.height < stage.height) {
     const middle = extent.y + (extent.height - tall.height) / 2;
     const top = within(middle, RULER + 8, stage.height - tall.height - 10);
     return { left: close, top, upright: true, narrow: true };
