@@ -242,9 +242,11 @@ test('a part that cannot be fetched, and a fault of the program, take nothing el
   await expect(page.getByRole('heading', { name: 'Steps' })).toBeVisible();
   // A fault while the table is drawn.
   await page.evaluate(() => {
-    Date.prototype.toLocaleTimeString = () => {
-      throw new Error('A cog broke');
-    };
+    Object.defineProperty(Intl.DateTimeFormat.prototype, 'format', {
+      get() {
+        throw new Error('A cog broke');
+      },
+    });
   });
   await page.getByTestId('stage').focus();
   await page.keyboard.press('ArrowRight');
