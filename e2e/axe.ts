@@ -13,7 +13,8 @@ interface Axe {
 }
 
 export async function axe(page: Page): Promise<string[]> {
-  await page.evaluate(AXE);
+  // Half a megabyte: once for each page that is loaded.
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
   return page.evaluate(async () => {
     // What is still fading in has no colour of its own yet.
     const moving = document

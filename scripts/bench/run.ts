@@ -4,15 +4,13 @@
  * calendar,book,sheet,cutter,lines,doors,proof,out` runs some.
  */
 import { spawn } from 'node:child_process';
-import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { CHROMIUM } from '../../playwright.config';
 import { ROOT } from '../node/platform';
 import { openedFile } from '../node/files';
-import { crowdedFile } from './crowded';
 import { arrange } from './arrange';
 import { book } from './book';
 import { sheet } from './sheet';
@@ -31,7 +29,6 @@ import { proof } from './proof';
 import { photos } from './photos';
 import { words } from './words';
 import { cupboard } from './cupboard';
-import { percentile } from './measure';
 
 const PORT = 3297;
 const BASE = `http://localhost:${PORT}`;

@@ -57,8 +57,7 @@ export const Pile = memo(function Pile({ thumbs }: { thumbs: ReadonlyMap<string,
       const at = (id: string | null) => rows.findIndex(({ node }) => node.id === id);
       // What was selected on the page, by writing or by copying begins a run as well.
       const pressed = rows[at(anchor.current)];
-      const first =
-        pressed && isChosen(pressed, now) ? pressed : rows.find((one) => isChosen(one, now));
+      const first = pressed && isChosen(pressed, now) ? pressed : rows.find((one) => isChosen(one, now));
       if (shiftKey && first) {
         const [from, to] = [at(first.node.id), at(row.node.id)].sort((a, b) => a - b) as [number, number];
         const run = new Set(rows.slice(Math.max(0, from), to + 1).flatMap(({ ids }) => ids));
