@@ -14,8 +14,8 @@ import type { Slab } from '@/features/table/tasks/pile/Slab';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { surfaceOf } from '@/core/project/model';
 
-/** Height of the pile's head and of a slab, CSS pixels. */
-const [HEAD, SLAB] = [48, 34];
+/** Height of the pile's head with its foot, and of a slab, CSS pixels. */
+const [HEAD, SLAB] = [56, 34];
 
 type SlabProps = ComponentProps<typeof Slab>;
 
