@@ -54,13 +54,14 @@ const PACE = 350;
 
 export const About = memo(function About() {
   const pieces = useSession(useShallow(selectedPieces));
-  // The numbers follow a drag, what is typed, and a change of many, when there is time for them: the page comes first.
+  // The numbers follow a drag, a frame that is drawn, what is typed, and a change of many, when there is time: the page comes first.
   const dragging = useSession((session) => session.tryout !== null);
+  const framing = useSession((session) => session.marquee !== null);
   const writing = useSession((session) => session.mode.kind === 'write');
-  const paced = usePaced(pieces, dragging ? PACE : 0);
+  const paced = usePaced(pieces, dragging || framing ? PACE : 0);
   const later = useDeferredValue(paced);
   const same = later.length === pieces.length && later.every(({ id }, i) => id === pieces[i]!.id);
-  const shown = same && (dragging || writing || pieces.length > 1) ? later : pieces;
+  const shown = framing || (same && (dragging || writing || pieces.length > 1)) ? later : pieces;
   return (
     <FieldsAbout value={shown.map(({ id }) => id).join()}>
       {shown.length ? <AboutPieces pieces={shown} /> : <AboutPage />}
