@@ -60,7 +60,7 @@ test('lines drawn one after another lie on one piece; one is held, inked anew, p
   await expect(slabs(page)).toHaveCount(1);
   await expect(undoOf(page, 'draw thread')).toBeVisible();
   expect(await axe(page)).toEqual([]);
-  // The eraser is a line too: it is taken away as any other.
+  // The eraser is a line too: it is taken away like every other.
   await take(page, 'Eraser');
   await drag(page, [8, 2.4], [8, 3.8]);
   await expect(lines(page).first()).toHaveText(/Eraser/);

@@ -10,7 +10,7 @@ import { openedFile } from '../node/files';
 import { random } from '@/core/random';
 import { nodeTypesetter } from '../node/platform';
 import { crowdedFile } from './crowded';
-import { percentile, type Note, type WithPage } from './measure';
+import { leastOf, percentile, type Note, type WithPage } from './measure';
 
 export interface Tools {
   withPage: WithPage;
@@ -30,22 +30,20 @@ const wander = async (page: Page, x: number, y: number, wide: number, tall: numb
 const FLOOR =
   '<div style="width:80px;height:80px;background:#9e2b45;position:absolute"></div><script>addEventListener("pointermove", (e) => { document.querySelector("div").style.transform = `translate(${e.clientX}px, ${e.clientY}px)`; });</script>';
 
-const ROUNDS = 3;
-
 /**
- * The 95th percentile of frames while a hand wanders over the page, and over the empty page beside it, in turns. Of each the
- * round that was least disturbed: the rest is others', who use this machine too.
+ * The 95th percentile of frames while a hand wanders over the page, and over the empty page beside it, in turns: a machine that others
+ * use too slows down both.
  */
 async function inTurns(floor: Page, page: Page, { frames }: Tools, over: () => Promise<void>) {
-  const rounds: [number[], number[]] = [[], []];
-  for (let i = 0; i < ROUNDS; i++) {
-    await floor.bringToFront();
-    rounds[0].push(percentile(await frames(floor, () => wander(floor, 480, 320, 90, 70)), 0.95));
-    await page.bringToFront();
-    rounds[1].push(percentile(await frames(page, over), 0.95));
-  }
-  const [least, measured] = rounds.map((each) => Math.min(...each)) as [number, number];
-  return { floor: least, measured, met: measured <= 1.1 * least };
+  const late = async (of: Page, during: () => Promise<void>) => {
+    await of.bringToFront();
+    return percentile(await frames(of, during), 0.95);
+  };
+  const least = await leastOf(async () => ({
+    floor: await late(floor, () => wander(floor, 480, 320, 90, 70)),
+    measured: await late(page, over),
+  }));
+  return { ...least, met: least.measured <= 1.1 * least.floor };
 }
 
 async function middleOf(page: Page): Promise<{ x: number; y: number }> {
@@ -220,11 +218,10 @@ export async function arrange(browser: Browser, tools: Tools): Promise<void> {
   await withPage(browser, async (page) => {
     await openFile(page, await file(150));
     const idle = percentile(await several(6, () => untilShown(page, 'F13 none none')), 0.5);
-    const rounds: number[] = [];
     // In each round as many of one as of the other, by turns.
-    while (rounds.length < ROUNDS)
-      rounds.push(percentile(await several(19, (i) => untilTold(page, i)), 0.95));
-    const told = Math.min(...rounds);
+    const { told } = await leastOf(async () => ({
+      told: percentile(await several(19, (i) => untilTold(page, i)), 0.95),
+    }));
     note(
       'Select one of 150 pieces until its panel is shown, 95th percentile',
       told,

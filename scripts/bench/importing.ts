@@ -7,10 +7,7 @@ import type { Browser, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { ROOT } from '../node/platform';
 import type { Tools } from './arrange';
-import { longestTask, told, type WithPage } from './measure';
-
-/** How often what is easily disturbed is measured. */
-const ROUNDS = 3;
+import { leastOf, longestTask, told, type WithPage } from './measure';
 
 /** Different photos of 12 megapixels: demo photos scaled to 4000 x 3000, each with a few bytes of its own. */
 async function photosOf12(folder: string, count: number): Promise<string[]> {
@@ -102,36 +99,32 @@ export async function importing(
     const files = await photosOf12(folder, 300);
     const forty = files.slice(0, 40);
     const fortyFloor = await bySharp(forty);
-    const rounds: { seconds: number; own: number; passed: number; beside: number }[] = [];
-    while (rounds.length < ROUNDS) {
+    const { seconds, own, passed, beside } = await leastOf(async () => {
       const beside = await longestBeside(browser, base, withPage, files);
-      const round = await withPage(browser, async (page) => {
+      return withPage(browser, async (page) => {
         await newPage(page, base);
         let seconds = 0;
         const longest = await longestTask(browser, page, async () => {
           seconds = await bring(page, forty);
         });
-        return { seconds, ...longest };
+        return { ...longest, seconds, beside };
       });
-      rounds.push({ ...round, beside });
-    }
-    // Of each the round that was least disturbed: the rest is others', who use this machine too.
-    const least = (of: keyof (typeof rounds)[0]) => Math.min(...rounds.map((round) => round[of]));
+    });
     note(
       'Import 40 photos of 12 megapixels',
-      least('seconds'),
+      seconds,
       fortyFloor,
       's',
       'at most 1.5 x sharp on the same cores',
-      least('seconds') <= 1.5 * fortyFloor,
+      seconds <= 1.5 * fortyFloor,
     );
     note(
       'Longest main-thread task while importing',
-      least('passed'),
-      least('beside'),
+      passed,
+      beside,
       'ms',
-      `at most 1.2 x; ${least('own').toFixed(0)} ms of it its own; floor: 15 ms of work beside two workers that decode the same photos`,
-      least('passed') <= 1.2 * least('beside'),
+      `at most 1.2 x; ${own.toFixed(0)} ms of it its own; floor: 15 ms of work beside two workers that decode the same photos`,
+      passed <= 1.2 * beside,
     );
     await manyPhotos(browser, base, withPage, note, files);
     await mosaic(browser, base, withPage, note, files.slice(0, 100));

@@ -129,7 +129,7 @@ export function placeOf(
         ...(whole ? { whole } : {}),
         paper: paperOf(piece.material, project),
         path: onPage,
-        // By itself a window is an outline as any other: there is no paper it is cut out of.
+        // By itself a window is an outline like every other: there is no paper it is cut out of.
         ...(isOpening(piece) && !wanted ? { opening: true as const } : {}),
         wishes: piece.cutter ?? {},
       },

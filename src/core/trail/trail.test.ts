@@ -90,7 +90,7 @@ describe('places', () => {
       return flip ? ring.reverse() : ring;
     });
 
-  test('on closed lines a whole number, each as far from the next as any other: the seam cannot be told', () => {
+  test('on closed lines a whole number, all equally far from the next: the seam cannot be told', () => {
     fc.assert(
       fc.property(outlines, fc.double({ min: 4, max: 40, noNaN: true }), (ring, wish) => {
         const course = closedCourse(ring);

@@ -71,7 +71,7 @@ test('a card’s paper is cut where something is done to it: folded, and with it
   store.getState().turnTo(inside!.id);
   const within = prepare(placesToCut(store.getState(), 'page'), { ...FIRST_SETTINGS, mat: '12x24' });
   expect(within.mats[0]!.lines.map(({ doing }) => doing)).toEqual(['score', 'cut', 'cut']);
-  // By itself a window is an outline as any other.
+  // By itself a window is an outline like every other.
   store.getState().turnTo(outside!.id);
   store.getState().select([outside!.pile[0]!.id]);
   expect(prepare(placesToCut(store.getState(), 'chosen'), FIRST_SETTINGS).mats[0]!.lines).toHaveLength(1);

@@ -85,7 +85,7 @@ test('a held line takes another ink and its place in the order; with the last of
   expect(pile(store)).toEqual([]);
 });
 
-test('an eraser with nothing to rub out says so; else it is a line as any other', () => {
+test('an eraser with nothing to rub out says so; else it is a line like every other', () => {
   const store = table([]);
   const rubber = { ...newPaint('soft', '#000000'), erase: true as const };
   act.setLining(store, { hand: rubber });

@@ -10,8 +10,8 @@ let asked = false;
 function run() {
   try {
     // What is asked for while its own turn lasts waits for the next frame.
-    for (const stage of ['acts', 'paints'] as const)
-      for (const work of [...waiting[stage]]) if (waiting[stage].delete(work)) work();
+    for (const turn of ['acts', 'paints'] as const)
+      for (const work of [...waiting[turn]]) if (waiting[turn].delete(work)) work();
   } finally {
     asked = false;
     if (waiting.acts.size + waiting.paints.size) ask();
@@ -23,10 +23,10 @@ function ask() {
   asked = true;
 }
 
-const before = (stage: keyof typeof waiting) => (work: Work) => {
-  waiting[stage].add(work);
+const before = (turn: keyof typeof waiting) => (work: Work) => {
+  waiting[turn].add(work);
   ask();
-  return () => void waiting[stage].delete(work);
+  return () => void waiting[turn].delete(work);
 };
 
 /** Does what a hand did; what comes back leaves it undone. */
