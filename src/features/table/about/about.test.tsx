@@ -142,6 +142,18 @@ describe('Place', () => {
   });
 });
 
+test('while a frame is drawn it does not follow each piece that comes in; when the hand lets go it tells of all', async () => {
+  const { store, does } = await about([photo('one'), photo('two')], ['one']);
+  const marquee = { x: 0, y: 0, width: 400, height: 400 };
+  does(() => {
+    store.getState().hold({ marquee });
+    store.getState().select(['one', 'two']);
+  });
+  expect(screen.queryByRole('heading', { name: '2 pieces' })).toBeNull();
+  does(() => store.getState().hold({ marquee: null }));
+  expect(screen.getByRole('heading', { name: '2 pieces' })).toBeTruthy();
+});
+
 test('rows stay open beside each other until they are shut', async () => {
   const { press } = await about([photo()]);
   await press(/^Cut /);
