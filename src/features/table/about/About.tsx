@@ -154,7 +154,14 @@ const AboutPieces = memo(function AboutPieces({ pieces }: { pieces: readonly Pie
       </Box>
       <AtHand pieces={pieces} />
       {(Object.keys(rows) as AboutRow[]).map((part) => (
-        <Row key={part} name={part} summary={rows[part]!.summary} open={open.has(part)} onToggle={toggle}>
+        <Row
+          key={part}
+          name={part}
+          summary={rows[part]!.summary}
+          open={open.has(part)}
+          asked={chosen?.has(part) ?? false}
+          onToggle={toggle}
+        >
           {rows[part]!.controls}
         </Row>
       ))}
@@ -198,11 +205,13 @@ interface RowProps {
   name: AboutRow;
   summary: string;
   open: boolean;
+  /** Opened by a person, not by what kind of piece it is. */
+  asked: boolean;
   onToggle: (name: AboutRow) => void;
   children: ReactNode;
 }
 
-function Row({ name, summary, open, onToggle, children }: RowProps) {
+function Row({ name, summary, open, asked, onToggle, children }: RowProps) {
   return (
     <Box data-row sx={{ borderTop: '1px dotted', borderColor: 'divider', mx: 2 }}>
       <RowHead {...{ name, summary, open, onToggle }} />
@@ -210,8 +219,8 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
         in={open}
         unmountOnExit
         timeout={120}
-        // What was asked for is in sight, whatever stands open above it.
-        onEntered={(row) => row.scrollIntoView({ block: 'nearest' })}
+        // What was asked for is in sight, whatever stands open above it; else the piece's name is.
+        onEntered={(row) => asked && row.scrollIntoView({ block: 'nearest' })}
       >
         <Box role="group" aria-label={name} sx={{ pt: 0.75, pb: 1.75 }}>
           {children}
@@ -222,7 +231,12 @@ function Row({ name, summary, open, onToggle, children }: RowProps) {
 }
 
 /** Drawn anew when it says something else. */
-const RowHead = memo(function RowHead({ name, summary, open, onToggle }: Omit<RowProps, 'children'>) {
+const RowHead = memo(function RowHead({
+  name,
+  summary,
+  open,
+  onToggle,
+}: Omit<RowProps, 'asked' | 'children'>) {
   return (
     <ButtonBase
       onClick={() => onToggle(name)}

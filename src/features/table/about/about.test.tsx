@@ -154,6 +154,21 @@ test('while a frame is drawn it does not follow each piece that comes in; when t
   expect(screen.getByRole('heading', { name: '2 pieces' })).toBeTruthy();
 });
 
+test('only what a person opens is scrolled to: with another kind of piece in hand its name stays in sight', async () => {
+  const { chosen, press } = await about([photo(), wordsOf('words', 'Kites')], ['words']);
+  const scrolled: unknown[] = [];
+  Element.prototype.scrollIntoView = function () {
+    scrolled.push(this);
+  };
+  const settled = () => settle(() => new Promise((done) => setTimeout(done, 300)));
+  chosen('photo');
+  await settled();
+  expect([head('Place').getAttribute('aria-expanded'), scrolled]).toEqual(['true', []]);
+  await press(/^Finish /);
+  await settled();
+  expect(scrolled).toHaveLength(1);
+});
+
 test('rows stay open beside each other until they are shut', async () => {
   const { press } = await about([photo()]);
   await press(/^Cut /);
