@@ -31,46 +31,6 @@ const colourOf = async (page: Page, x: number, y: number): Promise<number[]> => 
   return [...(await sharp(shot).removeAlpha().raw().toBuffer())].slice(0, 3);
 };
 
-test('the right thing is found before the word is done, gathered by one key, laid by Enter, and marked as used', async ({
-  page,
-}) => {
-  await newPage(page);
-  await openCupboard(page);
-  // Whoever opens it can type at once.
-  await expect(search(page)).toBeFocused();
-  await page.keyboard.type('kit');
-  await expect(found(page).first()).toHaveAccessibleName(/kit/i);
-  await search(page).pressSequentially('e');
-  await expect(found(page).first()).toHaveAccessibleName('Kite, stamp');
-  await expect(page.getByText(/^11 supplies for “kite”$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Any kind' }).click();
-  await page.getByRole('menuitem', { name: 'embellishments' }).click();
-  await page.keyboard.press('Escape');
-  await expect(found(page)).toHaveCount(4);
-  expect(await axe(page)).toEqual([]);
-  const card = found(page).filter({ hasText: 'Card kite' });
-  await search(page).press('ArrowDown');
-  await expect(found(page).first()).toBeFocused();
-  const place = (await found(page).allInnerTexts()).findIndex((text) => text.includes('Card kite'));
-  for (let i = 0; i < place; i++) await page.keyboard.press('ArrowRight');
-  await expect(card).toBeFocused();
-  await page.keyboard.press('g');
-  await expect(notice(page)).toContainText('1 supply lies in the workbox.');
-  await page.keyboard.press('f');
-  await expect(card).toHaveAccessibleName(/favourite/);
-  await card.focus();
-  await page.keyboard.press('Enter');
-  await expect(cupboard(page)).toBeHidden();
-  await expect(slabs(page)).toHaveCount(1);
-  // It lies at its true size: 1.7 in across its field.
-  expect(Number(await page.getByLabel('Height', { exact: true }).inputValue())).toBeGreaterThan(1.4);
-  await openCupboard(page);
-  await search(page).fill('card kite');
-  await expect(found(page).first()).toHaveAccessibleName(/used once/);
-  await page.keyboard.press('Escape');
-  await expect(cupboard(page)).toBeHidden();
-});
-
 test('a frame takes a photo dropped into its opening; a stamp arrives as ink, and takes an ink by name', async ({
   page,
 }) => {
@@ -85,6 +45,14 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await expect(slabs(page).first()).toContainText('Boathouse frame');
   await expect(slabs(page).last()).toContainText('fly-in-first-launch');
   await page.getByTestId('stage').press('Escape');
+  await openCupboard(page);
+  // Whoever opens it can type at once.
+  await expect(search(page)).toBeFocused();
+  await page.keyboard.type('boathouse frame');
+  await expect(found(page).first()).toHaveAccessibleName(/used once/);
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(cupboard(page)).toBeHidden();
   await lay(page, 'Lighthouse, tone');
   await page.getByRole('button', { name: /^Material / }).click();
   await page.getByRole('button', { name: 'Ink: choose an ink' }).click();
@@ -269,18 +237,6 @@ test('a ready-made page is a start: it opens as a project, its places take photo
   await page.keyboard.press('Delete');
   await expect(page.getByRole('dialog')).toContainText('It lies on no page.');
   await page.getByRole('button', { name: 'Leave it' }).click();
-});
-
-test('a cupboard that cannot be opened says so, and is opened at the next try', async ({ page }) => {
-  await page.route('**/house/kits.json', (route) => route.abort());
-  await page.goto('/cupboard');
-  await expect(page.getByRole('status')).toContainText('The cupboard could not be opened just now.');
-  await page.unroute('**/house/kits.json');
-  await page.getByRole('button', { name: 'Try again' }).press('Enter');
-  await expect(page.getByRole('option').first()).toBeVisible();
-  // On the shelf a kit is known by its own papers.
-  await page.getByRole('button', { name: 'Windward', exact: true }).click();
-  await expect(page.getByText(/supplies in Windward/)).toBeVisible();
 });
 
 test('a paper is printed on both sides: its back is seen in the cupboard, and shown when it is turned over on the page', async ({

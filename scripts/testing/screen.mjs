@@ -11,11 +11,16 @@ import { Worker } from './worker.mjs';
 const FROM_NODE = [
   'ArrayBuffer',
   'Blob',
+  'CompressionStream',
   'DecompressionStream',
+  'File',
+  'ReadableStream',
   'Response',
   'TextDecoder',
   'TextEncoder',
+  'TransformStream',
   'Uint8Array',
+  'WritableStream',
   'structuredClone',
 ];
 

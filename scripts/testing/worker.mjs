@@ -8,11 +8,12 @@ export class Worker {
   constructor(url) {
     const made = join(MADE, relative(ROOT, fileURLToPath(String(url)))).replace(/\.ts$/, '.js');
     this.thread = new Thread(import.meta.filename, { workerData: made });
-    this.thread.unref();
   }
   addEventListener(type, heard) {
     if (type === 'message') this.thread.on('message', (data) => heard({ data }));
     else this.thread.on(type, heard);
+    // Whoever listens to it would hold up the end.
+    this.thread.unref();
   }
   removeEventListener() {}
   postMessage(message, transfer) {

@@ -93,7 +93,9 @@ describe('taking out', () => {
       0,
     );
     await keep(start, laid, 1);
-    expect(await usesOf(asset.sha)).toEqual([{ project: 'sample', title: 'A sample', count: 1 }]);
+    expect(await usesOf([asset.sha, 'other'])).toEqual(
+      new Map([[asset.sha, [{ project: 'sample', title: 'A sample', count: 1 }]]]),
+    );
     await takeOut(['a']);
     expect(await hasAsset(asset.sha)).toBe(true);
     expect(await openCupboard()).toEqual({ supplies: [], kits: [] });

@@ -192,15 +192,19 @@ export interface UseOf {
   count: number;
 }
 
-/** On the pages of which projects a picture lies, and how often. */
-export async function usesOf(sha: string): Promise<UseOf[]> {
-  const found: UseOf[] = [];
-  const holding = new Set(await database.projects.where('files').equals(sha).primaryKeys());
+/** On the pages of which projects each of these pictures lies, and how often; those that lie on none are not in it. */
+export async function usesOf(shas: readonly string[]): Promise<Map<string, UseOf[]>> {
+  const found = new Map<string, UseOf[]>();
+  const holding = new Set(await database.projects.where('files').anyOf(shas).primaryKeys());
   for (const { id } of await listProjects()) {
-    if (!holding.has(id)) continue;
-    const opened = await openProject(id);
-    const count = opened.ok ? (uses(opened.value.project).get(sha) ?? 0) : 0;
-    if (opened.ok && count) found.push({ project: id, title: opened.value.project.title, count });
+    const opened = holding.has(id) && (await openProject(id));
+    if (!opened || !opened.ok) continue;
+    const { project } = opened.value;
+    const counts = uses(project);
+    for (const sha of new Set(shas)) {
+      const count = counts.get(sha);
+      if (count) found.set(sha, [...(found.get(sha) ?? []), { project: id, title: project.title, count }]);
+    }
   }
   return found;
 }

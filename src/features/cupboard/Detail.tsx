@@ -286,7 +286,7 @@ function Where({ sha }: { sha: string }) {
   const [uses, setUses] = useState<UseOf[] | null>(null);
   useEffect(() => {
     let gone = false;
-    void usesOf(sha).then((found) => !gone && setUses(found));
+    void usesOf([sha]).then((found) => !gone && setUses(found.get(sha) ?? []));
     return () => {
       gone = true;
     };

@@ -17,22 +17,22 @@ interface Props {
   onClose: () => void;
 }
 
-/** Supplies looked up in every project; for more, only the number is told. */
-const MOST_LOOKED_UP = 40;
+/** Supplies that are told of one by one; of the rest, the number. */
+const MOST_TOLD = 6;
 
 export function TakeOut({ supplies, cupboard, onClose }: Props) {
   const [used, setUsed] = useState<string[] | null>(null);
   useEffect(() => {
     let gone = false;
-    void (async () => {
-      const lines: string[] = [];
-      for (const { asset, name } of supplies.slice(0, MOST_LOOKED_UP)) {
-        const uses = asset ? await usesOf(asset.sha) : [];
-        if (uses.length)
-          lines.push(`${name} lies on ${uses.map(({ title }) => title || 'an untitled page').join(', ')}.`);
-      }
+    void usesOf(supplies.flatMap(({ asset }) => asset?.sha ?? [])).then((uses) => {
+      const lines = supplies.flatMap(({ asset, name }) => {
+        const on = asset && uses.get(asset.sha);
+        return on
+          ? [`${name} lies on ${on.map(({ title }) => title || 'an untitled page').join(', ')}.`]
+          : [];
+      });
       if (!gone) setUsed(lines);
-    })();
+    });
     return () => {
       gone = true;
       setUsed(null);
@@ -46,16 +46,15 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
         Take {what} out?
       </DialogTitle>
       <DialogContent>
-        {used?.map((line) => (
+        {used?.slice(0, MOST_TOLD).map((line) => (
           <Typography key={line} sx={{ mb: 1 }}>
             {line}
           </Typography>
         ))}
-        <Typography>
-          {used?.length
-            ? 'Those pages keep their copy and stay as they are; it is only no longer in the cupboard.'
-            : 'It lies on no page. Bring its file in again whenever you want it back.'}
-        </Typography>
+        {used && used.length > MOST_TOLD && (
+          <Typography sx={{ mb: 1 }}>{used.length - MOST_TOLD} more of them lie on pages, too.</Typography>
+        )}
+        <Typography>{outcome(used, supplies.length > 1)}</Typography>
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose} autoFocus>
@@ -71,4 +70,14 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
       </DialogActions>
     </Dialog>
   );
+}
+
+/** What taking out does, and how to have it back. */
+function outcome(used: readonly string[] | null, many: boolean): string {
+  if (!used) return 'Looking on which pages this lies …';
+  if (used.length)
+    return `Those pages keep their copy and stay as they are; ${many ? 'they are' : 'it is'} only no longer in the cupboard.`;
+  return many
+    ? 'None of them lies on a page. Bring their files in again whenever you want them back.'
+    : 'It lies on no page. Bring its file in again whenever you want it back.';
 }

@@ -2,7 +2,7 @@
 /** A newer version of the program is here, and can be begun. */
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import { beginNewer } from '@/features/shared/offline/program';
+import { beginNewer } from '@/features/shared/offline/versions';
 import { useNotify } from '@/ui/notices';
 
 export function NewerOffer() {

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import CircularProgress from '@mui/material/CircularProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useSyncExternalStore } from 'react';
-import { keepProgram, program } from '@/features/shared/offline/program';
+import { keepProgram, program } from '@/features/shared/offline/versions';
 import { otherVersion } from '@/storage/sole';
 
 const NOTHING = { kept: false, newer: false };

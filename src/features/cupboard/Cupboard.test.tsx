@@ -1,0 +1,185 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+import { expect, jest, test } from '@jest/globals';
+import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import type { Supply } from '@/core/supplies/model';
+import { Cupboard, type CupboardProps } from '@/features/cupboard/Cupboard';
+import { database } from '@/storage/database';
+import { addProject } from '@/storage/shelved';
+import { NoticesProvider } from '@/ui/notices';
+import '../../../scripts/testing/room';
+import { laid, photoOf } from '../../../scripts/testing/samples';
+
+/** The cupboard as the table opens it, over what ships. */
+const opened = async (more: Partial<CupboardProps> = {}) => {
+  const on = { onGather: jest.fn(), onLay: jest.fn(), onReplace: jest.fn(), onOpenPage: jest.fn() };
+  const shown = render(
+    <NoticesProvider>
+      <Cupboard unit="in" usedOf={() => 0} {...on} {...more} />
+    </NoticesProvider>,
+  );
+  await screen.findByRole('searchbox');
+  return { ...on, ...shown };
+};
+const found = () => within(screen.getByRole('listbox', { name: 'Supplies' })).getAllByRole('option');
+const names = () => found().map((one) => one.getAttribute('aria-label'));
+const search = async (words: string) => {
+  fireEvent.change(screen.getByRole('searchbox'), { target: { value: words } });
+  await act(async () => {});
+};
+const count = () =>
+  within(screen.getByRole('region', { name: 'Found supplies' })).getByRole('status').textContent;
+const press = async (name: string | RegExp) => fireEvent.click(await screen.findByRole('button', { name }));
+
+const choose = (...which: (string | RegExp)[]) => {
+  for (const [i, name] of which.entries())
+    fireEvent.click(screen.getByRole('option', { name }), { ctrlKey: i > 0 });
+};
+/** What the focus is on. */
+const at = () => document.activeElement!.getAttribute('aria-label');
+const key = (name: string) =>
+  act(async () => {
+    fireEvent.keyDown(document.activeElement!, { key: name });
+    // What is out of sight is drawn before it can have the focus.
+    await new Promise(requestAnimationFrame);
+  });
+const kept = async (name: string): Promise<Supply> =>
+  (await database.supplies.filter((supply) => supply.name === name).first())!;
+
+test('one that cannot be opened says so, and is opened at the next try', async () => {
+  const serve = globalThis.fetch;
+  globalThis.fetch = (async () => Promise.reject(new TypeError('Failed to fetch'))) as typeof fetch;
+  render(<Cupboard unit="in" usedOf={() => 0} />);
+  expect((await screen.findByText(/^The cupboard could not be opened/)).textContent).toContain(
+    'Everything in it is kept.',
+  );
+  globalThis.fetch = serve;
+  await press('Try again');
+  await screen.findByRole('searchbox');
+  await press('Windward');
+  expect(count()).toMatch(/^\d+ supplies in Windward$/);
+});
+
+test('the right thing is found before its word is done, narrowed, walked to, gathered and laid by keys', async () => {
+  const { onGather, onLay } = await opened({ usedOf: (sha) => (sha?.startsWith('0') ? 2 : 0) });
+  expect(document.activeElement).toBe(screen.getByRole('searchbox'));
+  await search('kit');
+  expect(names()[0]).toMatch(/kit/i);
+  await search('kite');
+  expect(names()[0]).toMatch(/^Kite, stamp/);
+  expect(count()).toBe('11 supplies for “kite”');
+  await press('Any kind');
+  fireEvent.click(screen.getByRole('menuitem', { name: 'embellishments' }));
+  await key('Escape');
+  expect(names().map((name) => name!.split(',')[1])).toEqual(Array(4).fill(' embellishment'));
+  fireEvent.keyDown(screen.getByRole('searchbox'), { key: 'ArrowDown' });
+  expect(at()).toBe(names()[0]);
+  await key('End');
+  await key('ArrowLeft');
+  expect(at()).toBe(names()[2]);
+  await key('Home');
+  await key('ArrowRight');
+  expect(at()).toBe(names()[1]);
+  const meant = at()!.split(',')[0];
+  await key('g');
+  expect(onGather.mock.lastCall).toEqual([[expect.objectContaining({ name: meant })]]);
+  await key('Enter');
+  expect(onLay.mock.lastCall).toEqual([[expect.objectContaining({ name: meant })]]);
+  await key('f');
+  await waitFor(() => expect(names()[0]).toBe(`${meant}, embellishment, favourite`));
+  expect((await kept(meant!)).favourite).toBe(true);
+  await search('');
+  await press('Clear');
+  expect(names().filter((name) => name!.includes('used 2 times')).length).toBeGreaterThan(0);
+  await search('zzqy');
+  screen.getByText('Nothing is called that here');
+  await press('Clear the search');
+  await press('Favourites');
+  expect(count()).toBe('1 supply');
+});
+
+test('several are chosen in a run and one by one; what is changed is changed for all of them', async () => {
+  const { onLay } = await opened();
+  await search('kite');
+  const [first, second, third, fourth] = found();
+  fireEvent.click(first!);
+  fireEvent.click(third!, { shiftKey: true });
+  fireEvent.click(fourth!, { ctrlKey: true });
+  fireEvent.click(second!, { ctrlKey: true });
+  const chosen = [first, third, fourth].map((one) => one!.textContent);
+  screen.getByText('3 supplies chosen');
+  const tags = screen.getByRole('combobox', { name: 'Tags of all chosen' });
+  fireEvent.change(tags, { target: { value: ' Sky High ' } });
+  fireEvent.keyDown(tags, { key: 'Enter' });
+  await waitFor(async () => {
+    for (const name of chosen) expect((await kept(name)).tags).toContain('sky high');
+  });
+  await press('Lay them all');
+  expect((onLay.mock.lastCall![0] as Supply[]).map(({ name }) => name)).toEqual(chosen);
+  await search('sky high');
+  await waitFor(() => expect(count()).toBe('3 supplies for “sky high”'));
+  fireEvent.click(found()[0]!);
+  fireEvent.change(screen.getByRole('textbox', { name: 'Name' }), { target: { value: 'First up' } });
+  fireEvent.blur(screen.getByRole('textbox', { name: 'Name' }));
+  await search('first up');
+  await waitFor(() => expect(names()[0]).toMatch(/^First up, /));
+});
+
+test('a paper leads to what is on its back; a ready-made page is opened', async () => {
+  const { onOpenPage } = await opened({ onLay: undefined });
+  const paper = (await database.supplies
+    .filter(({ back, kind }) => kind === 'paper' && Boolean(back))
+    .first())!;
+  const back = (await database.supplies.get(paper.back!))!;
+  await search(paper.name);
+  choose(`${paper.name}, paper`);
+  await press(`On its back: ${back.name}`);
+  expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'Name' }).value).toBe(back.name);
+  await press('Everything');
+  await search('high wind');
+  fireEvent.doubleClick(screen.getByRole('option', { name: 'High wind, ready-made page' }));
+  expect(onOpenPage.mock.lastCall).toEqual([expect.objectContaining({ name: 'High wind' })]);
+});
+
+test('before things leave, all pages they lie on are named, however many are taken out at once', async () => {
+  const kit = { id: 'own', name: 'Finds', description: '', author: '', licence: '', tags: [], house: false };
+  const model = (await database.supplies.filter(({ asset }) => Boolean(asset)).first())!;
+  const finds = Array.from({ length: 60 }, (_, i) => ({
+    ...model,
+    id: `find-${i}`,
+    kit: 'own',
+    name: `Find ${i}`,
+    asset: { ...model.asset!, sha: i.toString(16).padStart(64, '0') },
+  }));
+  await database.kits.put({ ...kit, added: 0 } as never);
+  await database.supplies.bulkPut(finds as never);
+  for (const i of [50, 51, 52, 53, 54, 55, 56]) {
+    const asset = finds[i]!.asset;
+    await addProject(
+      {
+        ...laid([photoOf('p', asset, { x: 0, y: 0, width: 72, height: 72 })], [asset]),
+        id: `page-${i}`,
+        title: `Page ${i}`,
+      },
+      0,
+    );
+  }
+  const { unmount } = await opened();
+  await press('Finds');
+  const all = within(screen.getByRole('listbox', { name: 'Supplies' }));
+  fireEvent.click(await all.findByRole('option', { name: /^Find 1,/ }));
+  await press('Take out of the cupboard');
+  const dialog = await screen.findByRole('dialog');
+  await within(dialog).findByText(/^It lies on no page\./);
+  await press('Take it out');
+  await waitFor(() => expect(count()).toBe('59 supplies in Finds'));
+  fireEvent.click(found()[0]!);
+  await act(async () => void fireEvent.keyDown(found()[0]!, { key: 'End', shiftKey: true }));
+  screen.getByText('59 supplies chosen');
+  await press('Take out of the cupboard');
+  await screen.findByText('Find 50 lies on Page 50.');
+  screen.getByText('1 more of them lie on pages, too.');
+  screen.getByText(/^Those pages keep their copy/);
+  await press('Leave it');
+  expect(count()).toBe('59 supplies in Finds');
+  unmount();
+});

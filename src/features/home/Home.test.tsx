@@ -1,0 +1,187 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+import { beforeEach, expect, jest, test } from '@jest/globals';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import { newLayout } from '@/core/project/model';
+import { Home } from '@/features/home/Home';
+import { noteBackup } from '@/storage/backup';
+import { database } from '@/storage/database';
+import { packProject } from '@/storage/project-file';
+import { addProject } from '@/storage/shelved';
+import { NoticesProvider } from '@/ui/notices';
+import '../../../scripts/testing/room';
+
+const push = jest.fn();
+const [DAY, NOW] = [86_400_000, Date.now()];
+
+/** A project on the shelf, last worked on so many days ago. */
+const shelved = (title: string, ago = 0) =>
+  addProject(
+    newLayout({ id: title.toLowerCase().replaceAll(' ', '-'), title, unit: 'in', width: 864, height: 864 }),
+    NOW - ago * DAY,
+  );
+
+const packed = async (title: string, name = `${title}.bellagraph`): Promise<File> => {
+  const made = await packProject(
+    newLayout({ id: 'x', title, unit: 'in', width: 864, height: 864 }),
+    async () => undefined,
+  );
+  if (!made.ok) throw new Error(made.message);
+  return new File([made.value.blob], name);
+};
+
+const home = (demo = false) =>
+  render(
+    <AppRouterContext value={{ push, prefetch: () => {} } as never}>
+      <NoticesProvider>
+        <Home demo={demo} />
+      </NoticesProvider>
+    </AppRouterContext>,
+  );
+
+/** What lies on the table, in its order. */
+const sheets = () =>
+  within(screen.getByRole('main'))
+    .queryAllByRole('button', { name: /^Open / })
+    .map((sheet) => sheet.getAttribute('aria-label')!.slice(5));
+const lie = (...titles: string[]) => waitFor(() => expect(sheets()).toEqual(titles));
+const foot = () => screen.getByRole('complementary').textContent;
+const press = async (name: string | RegExp) => fireEvent.click(await screen.findByRole('button', { name }));
+const does = async (title: string, what: string) => {
+  await press(`More to do with ${title}`);
+  fireEvent.click(await screen.findByRole('menuitem', { name: what }));
+};
+
+beforeEach(async () => {
+  await Promise.all(database.tables.map((table) => table.clear()));
+  push.mockClear();
+});
+
+test('projects are copied, deleted and brought back; the newest lies first, and opens', async () => {
+  await shelved('Kelp', 2);
+  await shelved('Tide pools', 1);
+  home();
+  await lie('Tide pools', 'Kelp');
+  await does('Kelp', 'Duplicate');
+  await lie('Kelp (copy)', 'Tide pools', 'Kelp');
+  await does('Tide pools', 'Delete');
+  await lie('Kelp (copy)', 'Kelp');
+  await press('Undo');
+  await lie('Kelp (copy)', 'Tide pools', 'Kelp');
+  await press('Open Kelp');
+  expect(push).toHaveBeenLastCalledWith('/table?project=kelp');
+});
+
+test('what was deleted can be put back for a week; thrown away for good only when one is sure of it', async () => {
+  await shelved('Kelp');
+  await shelved('Gulls');
+  home();
+  for (const title of ['Kelp', 'Gulls']) await does(title, 'Delete');
+  await lie();
+  const lately = within(await screen.findByRole('region', { name: 'Deleted lately' }));
+  const until = new Date(NOW + 7 * DAY).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
+  expect(lately.getAllByRole('listitem').map((row) => row.textContent!.includes(until))).toEqual([
+    true,
+    true,
+  ]);
+  await press('Put Gulls back');
+  await lie('Gulls');
+  await press('Throw away now …');
+  await press('Keep them');
+  lately.getByText('Kelp');
+  await press('Throw away now …');
+  await press('Throw away for good');
+  await waitFor(() => expect(screen.queryByRole('region', { name: 'Deleted lately' })).toBeNull());
+  expect(await database.projects.toCollection().primaryKeys()).toEqual(['gulls']);
+});
+
+test('a page is begun by its size, and is on the shelf before the table is opened', async () => {
+  home();
+  await screen.findByText('The table is clear');
+  await press(/^New layout A4,/);
+  await waitFor(() => expect(push).toHaveBeenCalled());
+  const [row] = await database.projects.toArray();
+  expect(push).toHaveBeenCalledWith(`/table?project=${row!.id}`);
+  expect([row!.width, row!.height, row!.unit]).toEqual([
+    expect.closeTo(595.3, 1),
+    expect.closeTo(841.9, 1),
+    'mm',
+  ]);
+});
+
+test('files are opened one by one: what is none of ours is named with its reason, and holds up no other', async () => {
+  home();
+  const files = [await packed('Kelp'), new File(['no zip'], 'holiday.bellagraph'), await packed('Gulls')];
+  fireEvent.change(screen.getByLabelText('Project file'), { target: { files } });
+  await lie('Gulls', 'Kelp');
+  const told = (await screen.findByRole('alert')).textContent!.split('\n');
+  expect(told[0]).toBe('Opened “Kelp”.');
+  expect(told[1]).toMatch(/^“?holiday.bellagraph”? was not opened\. /);
+  expect(told[2]).toBe('Opened “Gulls”.');
+});
+
+test('Home says what the browser answered about its store, and which project has much work in no file', async () => {
+  const persisted = jest.fn(async () => false);
+  Object.assign(navigator, { storage: { persisted, estimate: async () => ({ usage: 3_400_000_000 }) } });
+  await shelved('Lantern night');
+  /** What the foot of Home says in the end, from what is kept here on. */
+  const says = async (...words: string[]) => {
+    const { unmount } = home();
+    await waitFor(() => expect(foot()!.slice(foot()!.indexOf('3.4 GB'))).toBe(words.join(' ')));
+    unmount();
+  };
+  const bare = 'No project saved as a file yet: a file is your backup.';
+  await says('3.4 GB used in this browser. It may clear its store by itself when the disk runs full.', bare);
+  persisted.mockResolvedValue(true);
+  const stays = '3.4 GB used in this browser. It keeps its store until you clear it.';
+  await database.projects.update('lantern-night', { done: 61 });
+  await says(stays, bare, '“Lantern night”: 61 steps that lie in no file yet.');
+  await noteBackup('lantern-night', 51, Date.UTC(2026, 4, 9, 12));
+  await says(stays, 'Last saved as a file 9 May 2026.');
+});
+
+test('from nine on, projects are looked for by words and product, and lie by time', async () => {
+  for (let i = 0; i < 8; i++) await shelved(`Páge ${i}`, i);
+  await addProject(
+    newLayout({ id: 'old', title: 'The old pier', unit: 'in', width: 864, height: 864 }),
+    Date.UTC(2024, 6, 5),
+  );
+  home();
+  const section = async (name: string) =>
+    within(await screen.findByRole('region', { name })).getAllByRole('button', { name: /^Open / }).length;
+  expect([await section('Today'), await section('July 2024')]).toEqual([1, 1]);
+  const find = await screen.findByRole('searchbox', { name: 'Find a project' });
+  const looks = (words: string) => fireEvent.change(find, { target: { value: words } });
+  looks('pier OLD');
+  await lie('The old pier');
+  looks('page 3');
+  await lie('Páge 3');
+  screen.getByText('1 of 9 projects');
+  fireEvent.click(screen.getByRole('button', { name: 'Cards' }));
+  await screen.findByText('No project is called so. Try fewer letters, or another product.');
+});
+
+test('a first visit of the demo that breaks off is gone on with: nothing is there twice, Home is never stuck', async () => {
+  const names = ['All up', 'Picnic', 'Lighthouse'].map((title) => `${title}.bellagraph`);
+  let down = true;
+  const serve = globalThis.fetch;
+  globalThis.fetch = (async (asked: string) => {
+    const at = decodeURI(asked);
+    if (at.endsWith('projects.json')) return Response.json(names);
+    if (down && at.includes('Picnic')) throw new TypeError('Failed to fetch');
+    return new Response(await packed(at.split('/').at(-1)!.replace('.bellagraph', '')));
+  }) as typeof fetch;
+  const first = home(true);
+  expect((await screen.findByRole('alert')).textContent).toContain('The pages of the demo were not laid out');
+  await lie('All up');
+  await waitFor(() => expect(screen.queryByRole('progressbar')).toBeNull());
+  first.unmount();
+  down = false;
+  for (let visit = 0; visit < 2; visit++) {
+    const { unmount } = home(true);
+    await waitFor(() => expect(sheets().sort()).toEqual(['All up', 'Lighthouse', 'Picnic']));
+    expect(screen.queryByRole('alert')).toBeNull();
+    unmount();
+  }
+  globalThis.fetch = serve;
+});
