@@ -3,8 +3,6 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 // Not the tests in which no policy is broken: here it is, and holds.
 import { expect, test } from '@playwright/test';
-import { DRAWN_BOMBS } from '../scripts/testing/bombs';
-import { bringIn, newPage, notice, photo, photosInBox } from './table';
 
 test('a script that is put into the page does not run, and nothing is fetched from or sent to anywhere else', async ({
   page,
@@ -88,25 +86,4 @@ test('no other page has this one in a frame, or a hold on it', async ({ page, re
   const nonce = async () =>
     /'nonce-([^']+)'/.exec((await request.get('/')).headers()['content-security-policy']!)?.[1];
   expect(await nonce()).not.toBe(await nonce());
-});
-
-test('drawings that come to too much are refused each in a sentence, and hold up nothing that came with them', async ({
-  page,
-}) => {
-  await newPage(page);
-  const bombs = Object.entries(DRAWN_BOMBS).filter(([, { refused }]) => refused);
-  await bringIn(page, [
-    ...bombs.map(([name, { file }]) => ({
-      name: `${name}.svg`,
-      mimeType: 'image/svg+xml',
-      buffer: Buffer.from(file),
-    })),
-    {
-      name: 'kites.jpg',
-      mimeType: 'image/jpeg',
-      buffer: (await import('node:fs')).readFileSync(photo('from-olus-old-phone')),
-    },
-  ]);
-  await expect(photosInBox(page)).toHaveCount(1, { timeout: 60_000 });
-  for (const [name] of bombs) await expect(notice(page)).toContainText(`${name}.svg is a drawing`);
 });

@@ -77,35 +77,6 @@ test('the whole way by keyboard, and nothing is asked of any other machine', asy
   expect(foreign).toEqual([]);
 });
 
-test('opening a project file can be stopped in the middle: nothing of it is left', async ({ page }) => {
-  await page.goto('/');
-  // Pressed from within, as soon as the first of its pictures is in: no slow machine is late for it.
-  await page.evaluate(() => {
-    const watch = new MutationObserver(() => {
-      const share = Number(document.querySelector('[role=progressbar]')?.getAttribute('aria-valuenow'));
-      const stop = [...document.querySelectorAll('button')].find((one) => one.textContent === 'Stop');
-      if (!(share > 0 && stop)) return;
-      watch.disconnect();
-      stop.click();
-    });
-    watch.observe(document.body, { subtree: true, childList: true, attributes: true });
-  });
-  await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
-  await expect(notice(page)).toContainText('was not opened. It was stopped; nothing of it is left.');
-  await expect(page.getByRole('button', { name: /^Open Fly-in/ })).toHaveCount(0);
-  const left = await page.evaluate(
-    () =>
-      new Promise<number>((done) => {
-        const open = indexedDB.open('bellagraph');
-        open.onsuccess = () => {
-          const counted = open.result.transaction('assets').objectStore('assets').count();
-          counted.onsuccess = () => (open.result.close(), done(counted.result));
-        };
-      }),
-  );
-  expect(left).toBe(0);
-});
-
 test('what a key opens has the focus as soon as it is there: what is pressed next is meant for it', async ({
   page,
 }) => {

@@ -36,35 +36,6 @@ const assetsIn = (page: Page): Promise<StoredAsset[]> =>
       }),
   );
 
-test('bad files are refused by name and reason; the good ones among them arrive', async ({ page }, info) => {
-  await newPage(page);
-  const good = readFileSync(photo('from-olus-old-phone'));
-  const write = (name: string, bytes: Buffer | string) => {
-    writeFileSync(info.outputPath(name), bytes);
-    return info.outputPath(name);
-  };
-  await bringIn(page, [
-    write('diary.jpg', 'Dear diary, today we flew the red one.'),
-    write('half.jpg', good.subarray(0, good.length / 2)),
-    write('nothing.jpg', ''),
-    write(
-      'drawing.svg',
-      '<svg xmlns="http://www.w3.org/2000/svg" width="2in" height="1in"><script>fetch("/")</script><circle r="20"/></svg>',
-    ),
-    write('bomb.svg', '<!DOCTYPE svg [<!ENTITY a "b">]><svg xmlns="http://www.w3.org/2000/svg">&a;</svg>'),
-    write('same-bytes.jpg', good),
-    photo('from-olus-old-phone'),
-  ]);
-  const told = notice(page);
-  await expect(told).toContainText('diary.jpg is not a picture this program knows');
-  await expect(told).toContainText('half.jpg is cut off');
-  await expect(told).toContainText('nothing.jpg is empty (0 bytes)');
-  await expect(told).toContainText('drawing.svg arrived without a script');
-  await expect(told).toContainText('bomb.svg defines entities');
-  await expect(photosInBox(page)).toHaveCount(1);
-  expect(await assetsIn(page)).toHaveLength(2);
-});
-
 test('JPEG, PNG, WebP and HEIC arrive; an Exif turn is honoured', async ({ page }, info) => {
   const { default: sharp } = await import('sharp');
   const small = sharp(photo('fly-in-plum-kite')).resize(300);

@@ -4,8 +4,9 @@
  */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Canvas, createCanvas, ImageData, Path2D } from '@napi-rs/canvas';
+import { createCanvas } from '@napi-rs/canvas';
 import HappyDom from '@happy-dom/jest-environment';
+import { PICTURES } from './pictures.mjs';
 import { Worker } from './worker.mjs';
 
 const FROM_NODE = [
@@ -45,7 +46,7 @@ export default class Screen extends HappyDom {
     // Nothing is laid out here; long lists draw as much as would be seen in this.
     for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))
       Object.defineProperty(this.global.HTMLElement.prototype, side, { get: () => pixels });
-    Object.assign(this.global, { OffscreenCanvas: Canvas, ImageData, Path2D, Worker });
+    Object.assign(this.global, PICTURES, { Worker });
     // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
     this.global.getComputedStyle = (element) => element.style;
     this.global.ResizeObserver = class {

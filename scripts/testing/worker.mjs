@@ -25,7 +25,7 @@ export class Worker {
 }
 
 if (parentPort && typeof workerData === 'string') {
-  Object.assign(globalThis, {
+  Object.assign(globalThis, (await import('./pictures.mjs')).PICTURES, {
     self: globalThis,
     addEventListener: (type, heard) =>
       type === 'message' && parentPort.on('message', (data) => heard({ data })),

@@ -1,0 +1,44 @@
+/** How browsers take pictures apart and make them, over Node's canvas: for component tests and the workers beside them. */
+import { Canvas, createCanvas, ImageData, Path2D } from '@napi-rs/canvas';
+import sharp from 'sharp';
+
+// What canvases are made from is not the class that is exported.
+Object.assign(Object.getPrototypeOf(createCanvas(1, 1)), {
+  async convertToBlob({ type = 'image/png', quality = 0.92 } = {}) {
+    return new Blob([await this.encode(type.replace('image/', ''), Math.round(100 * quality))], { type });
+  },
+  transferToImageBitmap() {
+    return this;
+  },
+  close() {},
+});
+
+/** What a file shows, upright; rejects where it is no picture. */
+async function decoded(file) {
+  const upright = sharp(Buffer.from(await file.arrayBuffer())).rotate().ensureAlpha();
+  const { data, info } = await upright.raw().toBuffer({ resolveWithObject: true });
+  const pixels = new ImageData(new Uint8ClampedArray(data), info.width, info.height);
+  return put(createCanvas(info.width, info.height), pixels);
+}
+
+function put(canvas, pixels) {
+  canvas.getContext('2d').putImageData(pixels, 0, 0);
+  return canvas;
+}
+
+/** A copy of a file, a canvas or pixels, at the size that is asked for. */
+async function createImageBitmap(from, { resizeWidth, resizeHeight } = {}) {
+  const source =
+    typeof from.arrayBuffer === 'function'
+      ? await decoded(from)
+      : from instanceof ImageData
+        ? put(createCanvas(from.width, from.height), from)
+        : from;
+  const width = resizeWidth ?? (resizeHeight ? (source.width * resizeHeight) / source.height : source.width);
+  const height = resizeHeight ?? (source.height * width) / source.width;
+  const canvas = createCanvas(Math.round(width), Math.round(height));
+  canvas.getContext('2d').drawImage(source, 0, 0, canvas.width, canvas.height);
+  return canvas;
+}
+
+export const PICTURES = { OffscreenCanvas: Canvas, ImageData, Path2D, createImageBitmap };

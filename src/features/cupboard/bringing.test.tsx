@@ -1,0 +1,146 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+import { beforeEach, expect, jest, test } from '@jest/globals';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import sharp from 'sharp';
+import { Cupboard } from '@/features/cupboard/Cupboard';
+import { database } from '@/storage/database';
+import { stockHouse } from '@/storage/supplies';
+import { NoticesProvider } from '@/ui/notices';
+import '../../../scripts/testing/room';
+
+const served = (path: string) => fetch(`/house/kits/${path}`).then((answer) => answer.arrayBuffer());
+const file = (name: string, bytes: Buffer) => new File([new Uint8Array(bytes)], name, { type: 'image/png' });
+const plain = async (name: string, side: number, background: string) =>
+  file(
+    name,
+    await sharp({ create: { width: side, height: side, channels: 3, background } })
+      .png()
+      .toBuffer(),
+  );
+
+/** Another browser: nothing of one's own, and the cupboard as it ships. */
+beforeEach(async () => {
+  await Promise.all(database.tables.map((table) => table.clear()));
+  await stockHouse(await (await fetch('/house/kits.json')).json());
+});
+
+const opened = async () => {
+  const shown = render(
+    <NoticesProvider>
+      <Cupboard unit="in" usedOf={() => 0} />
+    </NoticesProvider>,
+  );
+  await screen.findByRole('searchbox');
+  return shown;
+};
+const give = (...files: File[]) =>
+  fireEvent.change(screen.getByTestId('supply-input'), { target: { files } });
+const review = async () => within(await screen.findByRole('dialog', { name: /came in/ }));
+const press = async (name: string | RegExp) => fireEvent.click(await screen.findByRole('button', { name }));
+const fill = (label: string | RegExp, value: string) => {
+  const field = screen.getByLabelText(label);
+  fireEvent.change(field, { target: { value } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+  fireEvent.blur(field);
+};
+const intoNewKit = async (name: string) => {
+  fireEvent.mouseDown((await review()).getByRole('combobox', { name: 'Put into' }));
+  fireEvent.click(await screen.findByRole('option', { name: 'A new kit' }));
+  fill('The kit’s name', name);
+};
+const found = () => within(screen.getByRole('listbox', { name: 'Supplies' })).queryAllByRole('option');
+const names = () => found().map((one) => one.getAttribute('aria-label'));
+const search = (words: string) =>
+  fireEvent.change(screen.getByRole('searchbox'), { target: { value: words } });
+const told = (text: string | RegExp) =>
+  waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(text));
+
+/** What is dragged hands over words, as in any browser. */
+const dragged = (from: Element, to: Element) => {
+  const held = new Map<string, string>();
+  const dataTransfer = {
+    get types() {
+      return [...held.keys()];
+    },
+    setData: (type: string, data: string) => held.set(type, data),
+    getData: (type: string) => held.get(type) ?? '',
+  };
+  fireEvent.dragStart(from, { dataTransfer });
+  fireEvent.dragOver(to, { dataTransfer });
+  fireEvent.drop(to, { dataTransfer });
+};
+
+test('what came in is put right: a run dragged to a kind, letters typed along, one left out, sizes set', async () => {
+  await opened();
+  const scans = await Promise.all(
+    ['f-70', 'l-76', 'y-89'].map(async (letter, i) => {
+      const webp = await served(`windward/alphabet-deckboard-${letter}.webp`);
+      return file(`scan ${i + 1}.png`, await sharp(Buffer.from(webp)).png().toBuffer());
+    }),
+  );
+  give(...scans, await plain('odd.png', 80, '#7a3'));
+  const came = await review();
+  const option = (name: RegExp) => came.getByRole('option', { name });
+  fireEvent.click(option(/^scan 1/));
+  fireEvent.click(option(/^scan 3/), { shiftKey: true });
+  dragged(option(/^scan 2/), came.getByRole('button', { name: /letters/ }));
+  expect(within(came.getByRole('group', { name: 'Letters' })).getAllByRole('option')).toHaveLength(3);
+  fill('Type the letters in their order', 'FLY');
+  option(/^Y scan 3/);
+  fill('Pixels to the inch', '150');
+  fireEvent.click(option(/^odd/));
+  await press('Leave out');
+  await intoNewKit('');
+  came.getByText('A kit needs a name.');
+  fill('The kit’s name', 'Fly');
+  await press('Put 3 away');
+  await told('3 supplies put away in Fly.');
+  await press('Fly');
+  fireEvent.click(screen.getByRole('option', { name: /^scan 2, letter/ }));
+  expect(screen.getByLabelText<HTMLInputElement>('Stands for').value).toBe('L');
+  screen.getByText(/150 to the inch/);
+
+  // All of it can stay outside, and can then be brought in anew.
+  give(await plain('odd.png', 80, '#7a3'));
+  await review();
+  await press('Leave them all');
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  search('odd');
+  await screen.findByText('Nothing is called that here');
+  // Nor is it in the store: three pictures were put away.
+  await waitFor(async () => expect(await database.assets.count()).toBe(3));
+});
+
+test('a backup goes to another browser: kits, pictures, tags, favourites among the shipped ones; nothing twice', async () => {
+  const link = jest.spyOn(URL, 'createObjectURL');
+  const here = await opened();
+  give(await plain('cliff.png', 1200, '#b08a5a'), await plain('foam.png', 1200, '#dfe8ea'));
+  await review();
+  await intoNewKit('Cliff walk');
+  fill(/^Tags for all/, 'chalk');
+  await press('Put 2 away');
+  await told('2 supplies put away in Cliff walk.');
+  search('porthole');
+  await waitFor(() => expect(names()).toHaveLength(1));
+  fireEvent.keyDown(found()[0]!, { key: 'f' });
+  await waitFor(() => expect(names()[0]).toMatch(/favourite/));
+  await press('Back up the cupboard');
+  await told(/is in your downloads: everything of your own in one file\.$/);
+  const saved = new File([link.mock.lastCall![0] as Blob], 'cupboard.zip', { type: 'application/zip' });
+  here.unmount();
+
+  await Promise.all(database.tables.map((table) => table.clear()));
+  await stockHouse(await (await fetch('/house/kits.json')).json());
+  await opened();
+  give(saved);
+  await told('Cliff walk: 2 supplies put away.');
+  search('chalk');
+  await waitFor(() =>
+    expect(names()).toEqual([expect.stringMatching(/cardstock/), expect.stringMatching(/cardstock/)]),
+  );
+  search('');
+  await press('Favourites');
+  await waitFor(() => expect(names()).toEqual([expect.stringMatching(/[Pp]orthole.*favourite/)]));
+  give(saved);
+  await told('2 were in the cupboard already.');
+});
