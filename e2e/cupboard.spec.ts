@@ -10,7 +10,6 @@ import {
   cupboard,
   cupboardSearch as search,
   found,
-  kept,
   layByEnter,
   layFromCupboard as lay,
   newPage,
@@ -22,7 +21,6 @@ import {
   photo,
   photosInBox,
   slabs,
-  undoOf,
 } from './table';
 
 const KITS = join(import.meta.dirname, '..', 'public', 'house', 'kits');
@@ -190,53 +188,6 @@ test('a frame that came filled gets its opening; it says so and takes a photo', 
   await photosInBox(page).first().focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Undo frame photo' })).toBeVisible();
-});
-
-test('a ready-made page is a start: it opens as a project, its places take photos, a piece is exchanged and kept', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, photo('tide-pools'));
-  await kept(page);
-  await openCupboard(page);
-  await search(page).fill('high wind');
-  await found(page).filter({ hasText: 'High wind' }).first().dblclick();
-  await page.getByRole('menuitem', { name: 'As a project of its own' }).click();
-  await expect(page.getByRole('textbox', { name: 'Project title' })).toHaveValue('High wind');
-  await expect(slabs(page).filter({ hasText: 'Place for a photo' })).toHaveCount(3);
-  await bringIn(page, photo('fly-in-high'));
-  await slabs(page).filter({ hasText: 'Place for a photo' }).first().click();
-  await photosInBox(page).first().focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo exchange photo' })).toBeVisible();
-  await expect(slabs(page).filter({ hasText: 'Place for a photo' })).toHaveCount(2);
-
-  await slabs(page).filter({ hasText: 'Coral button' }).click();
-  await openCupboard(page);
-  await search(page).fill('jam button');
-  await found(page).filter({ hasText: 'Jam button' }).first().click();
-  await page.getByRole('button', { name: 'In place of the selected piece' }).click();
-  await expect(slabs(page).filter({ hasText: 'Jam button' })).toHaveCount(1);
-  await expect(slabs(page).filter({ hasText: 'Coral button' })).toHaveCount(0);
-
-  await page.getByRole('button', { name: 'Keep in the cupboard' }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Its name').fill('My jam button');
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
-  await expect(notice(page)).toContainText('My jam button lies in My kit now.');
-  await openCupboard(page);
-  await page.getByRole('button', { name: 'My kit', exact: true }).click();
-  await expect(found(page)).toHaveCount(1);
-  // It comes back as the piece it is, not as a picture of it.
-  await found(page).filter({ hasText: 'My jam button' }).press('Enter');
-  await expect(slabs(page).filter({ hasText: 'Jam button' })).toHaveCount(2);
-  await expect(undoOf(page, 'lay embellishment')).toBeVisible();
-  await openCupboard(page);
-  await page.getByRole('button', { name: 'My kit', exact: true }).click();
-  await found(page).first().focus();
-  await page.keyboard.press('Delete');
-  await expect(page.getByRole('dialog')).toContainText('It lies on no page.');
-  await page.getByRole('button', { name: 'Leave it' }).click();
 });
 
 test('a paper is printed on both sides: its back is seen in the cupboard, and shown when it is turned over on the page', async ({

@@ -3,7 +3,7 @@ import { expect, type Locator, type Page } from '@playwright/test';
 import { join } from 'node:path';
 import sharp, { type Sharp } from 'sharp';
 
-export const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos');
+const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos');
 export const photo = (name: string): string => join(PHOTOS, `${name}.jpg`);
 export const DEMO_FILE = join(import.meta.dirname, '..', 'public', 'demo', 'saltmarsh-fly-in.bellagraph');
 
@@ -120,23 +120,6 @@ export async function shot(page: Page, name: string): Promise<void> {
 export const title = (page: Page): Locator => page.getByRole('textbox', { name: 'Project title' });
 /** The project that lies on the table. */
 export const idOf = (page: Page): string => new URL(page.url()).searchParams.get('project')!;
-
-/** Changes a row of the browser's store behind the program's back. */
-export const changeRow = (page: Page, table: string, id: string, how: string): Promise<void> =>
-  // As a text of its own: the page's policy lets nothing in it make code of words.
-  page.evaluate(`new Promise((done, failed) => {
-    const open = indexedDB.open('bellagraph');
-    open.onerror = () => failed(open.error);
-    open.onsuccess = () => {
-      const rows = open.result.transaction(${JSON.stringify(table)}, 'readwrite').objectStore(${JSON.stringify(table)});
-      const got = rows.get(${JSON.stringify(id)});
-      got.onsuccess = () => {
-        const row = got.result;
-        ${how};
-        rows.put(row).onsuccess = () => (open.result.close(), done());
-      };
-    };
-  })`);
 
 export const undoOf = (page: Page, what: string): Locator =>
   page.getByRole('button', { name: `Undo ${what}`, exact: true });

@@ -6,6 +6,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
 import HappyDom from '@happy-dom/jest-environment';
+import { Locks } from './locks.mjs';
 import { PICTURES } from './pictures.mjs';
 import { Worker } from './worker.mjs';
 
@@ -47,6 +48,7 @@ export default class Screen extends HappyDom {
     for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))
       Object.defineProperty(this.global.HTMLElement.prototype, side, { get: () => pixels });
     Object.assign(this.global, PICTURES, { Worker });
+    Object.defineProperty(this.global.navigator, 'locks', { value: new Locks() });
     // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
     this.global.getComputedStyle = (element) => element.style;
     this.global.ResizeObserver = class {

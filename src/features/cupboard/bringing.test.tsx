@@ -7,6 +7,7 @@ import { database } from '@/storage/database';
 import { stockHouse } from '@/storage/supplies';
 import { NoticesProvider } from '@/ui/notices';
 import '../../../scripts/testing/room';
+import { emptyStore } from '../../../scripts/testing/store';
 
 const served = (path: string) => fetch(`/house/kits/${path}`).then((answer) => answer.arrayBuffer());
 const file = (name: string, bytes: Buffer) => new File([new Uint8Array(bytes)], name, { type: 'image/png' });
@@ -20,7 +21,7 @@ const plain = async (name: string, side: number, background: string) =>
 
 /** Another browser: nothing of one's own, and the cupboard as it ships. */
 beforeEach(async () => {
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await emptyStore();
   await stockHouse(await (await fetch('/house/kits.json')).json());
 });
 
@@ -129,7 +130,7 @@ test('a backup goes to another browser: kits, pictures, tags, favourites among t
   const saved = new File([link.mock.lastCall![0] as Blob], 'cupboard.zip', { type: 'application/zip' });
   here.unmount();
 
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await emptyStore();
   await stockHouse(await (await fetch('/house/kits.json')).json());
   await opened();
   give(saved);

@@ -10,6 +10,7 @@ import { packProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
 import { NoticesProvider } from '@/ui/notices';
 import '../../../scripts/testing/room';
+import { emptyStore, fullStore } from '../../../scripts/testing/store';
 
 const push = jest.fn();
 const [DAY, NOW] = [86_400_000, Date.now()];
@@ -53,7 +54,7 @@ const does = async (title: string, what: string) => {
 };
 
 beforeEach(async () => {
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await emptyStore();
   push.mockClear();
 });
 
@@ -118,6 +119,22 @@ test('files are opened one by one: what is none of ours is named with its reason
   expect(told[0]).toBe('Opened “Kelp”.');
   expect(told[1]).toMatch(/^“?holiday.bellagraph”? was not opened\. /);
   expect(told[2]).toBe('Opened “Gulls”.');
+});
+
+test('without room no page is begun and no file opened; both are told, and what is here stays', async () => {
+  await shelved('Kelp');
+  const file = await packed('Gulls');
+  home();
+  await lie('Kelp');
+  const makeRoom = fullStore();
+  await press(/^New layout A4,/);
+  await screen.findByText('No new page was made: there is no room left in this browser', { exact: false });
+  await press('Close');
+  fireEvent.change(screen.getByLabelText('Project file'), { target: { files: [file] } });
+  await screen.findByText(/Gulls\.bellagraph”? was not opened: there is no room left in this browser/);
+  expect(push).not.toHaveBeenCalled();
+  makeRoom();
+  await lie('Kelp');
 });
 
 test('Home says what the browser answered about its store, and which project has much work in no file', async () => {

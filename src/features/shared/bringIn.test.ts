@@ -9,6 +9,7 @@ import { database } from '@/storage/database';
 import { packProject } from '@/storage/project-file';
 import { DRAWN_BOMBS } from '../../../scripts/testing/bombs';
 import { assetOf, photoOf, laid } from '../../../scripts/testing/samples';
+import { emptyStore } from '../../../scripts/testing/store';
 
 /** A photo of its own colour, with enough in it that half of the file is half of the photo. */
 const jpeg = (seed: number, side = 240): Promise<Buffer> => {
@@ -25,7 +26,7 @@ const inStore = async () => (await database.assets.toArray()).map(({ asset }) =>
 const never = new AbortController().signal;
 
 beforeEach(async () => {
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await emptyStore();
 });
 
 test('bad files are refused by name and reason; the good ones among them arrive, equal ones once', async () => {

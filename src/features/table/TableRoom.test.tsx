@@ -1,0 +1,260 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+import { beforeEach, expect, jest, test } from '@jest/globals';
+import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import type { ReactNode } from 'react';
+import sharp from 'sharp';
+import type { Project } from '@/core/project/model';
+import { FILE_VERSION } from '@/core/project/version';
+import { openPageSupply } from '@/features/shared/supplyFiles';
+import { TableRoom } from '@/features/table/TableRoom';
+import { database } from '@/storage/database';
+import { deleteProject, emptyDeleted } from '@/storage/deleted';
+import { unpackProject } from '@/storage/project-file';
+import { addProject } from '@/storage/shelved';
+import { stockHouse } from '@/storage/supplies';
+import { NoticesProvider } from '@/ui/notices';
+import '../../../scripts/testing/room';
+import { inkPiece, laid } from '../../../scripts/testing/samples';
+import { emptyStore, fullStore } from '../../../scripts/testing/store';
+
+const OTHER = /^This project is open in another tab\./;
+
+const around = (room: ReactNode) => (
+  <AppRouterContext value={{ push: () => {}, prefetch: () => {} } as never}>
+    <NoticesProvider>{room}</NoticesProvider>
+  </AppRouterContext>
+);
+
+/** A tab with the project of this id on its table; what is asked for is looked for in this tab alone. */
+const tab = async (id = 'sample') => {
+  const shown = render(around(<TableRoom id={id} />));
+  const here = within(shown.container);
+  await here.findByTestId('stage');
+  const pile = () => within(here.getByRole('list', { name: 'Pieces, top first' }));
+  return {
+    ...shown,
+    here,
+    /** Whether no other tab has this project. */
+    mine: () => here.queryByText(OTHER) === null,
+    /** Goes to another room of the program. */
+    leave: () => shown.rerender(around(null)),
+    title: () => here.getByRole<HTMLInputElement>('textbox', { name: 'Project title' }),
+    rename(to: string) {
+      const field = here.getByRole('textbox', { name: 'Project title' });
+      fireEvent.focus(field);
+      fireEvent.change(field, { target: { value: to } });
+      fireEvent.blur(field);
+    },
+    /** Takes hold of the topmost piece of this name. */
+    take: (name: string) =>
+      fireEvent.click(pile().getAllByRole('button', { name: new RegExp(`^${name}`), pressed: false })[0]!),
+    slabs: () =>
+      pile()
+        .queryAllByRole('button')
+        .flatMap((slab) => (slab.hasAttribute('aria-pressed') ? slab.textContent! : [])),
+    key: (key: string) =>
+      act(async () => void fireEvent.keyDown(document.activeElement ?? document.body, { key })),
+    press: async (name: string | RegExp) => fireEvent.click(await here.findByRole('button', { name })),
+    kept: () => waitFor(() => expect(here.getByTestId('kept').getAttribute('data-kept')).toMatch(/\d/)),
+    bring: (files: File[]) => fireEvent.change(here.getByTestId('photo-input'), { target: { files } }),
+    photos: () =>
+      within(here.getByRole('list', { name: 'Photos' })).queryAllByRole('button', {
+        name: /Enter lays it on the page/,
+      }),
+  };
+};
+/** The project opened once more, when the tab before has let it go. */
+const reopened = async (id?: string) => {
+  const again = await tab(id);
+  await waitFor(() => expect(again.mine()).toBe(true));
+  return again;
+};
+const dialogPress = async (name: string) =>
+  fireEvent.click(within(await screen.findByRole('dialog')).getByRole('button', { name }));
+const told = (words: string | RegExp) =>
+  waitFor(() =>
+    expect(screen.queryAllByRole('alert').map((one) => one.textContent)).toContainEqual(
+      expect.stringMatching(words),
+    ),
+  );
+
+const photo = async (name: string, hue: number) =>
+  new File(
+    [
+      new Uint8Array(
+        await sharp({ create: { width: 60, height: 40, channels: 3, background: { r: hue, g: 90, b: 150 } } })
+          .jpeg()
+          .toBuffer(),
+      ),
+    ],
+    name,
+  );
+
+beforeEach(async () => {
+  await emptyStore();
+  await addProject(laid([inkPiece('one'), inkPiece('two', 100)]), 0);
+});
+
+test('what is done is kept by itself, and comes back with everything that can be undone', async () => {
+  const first = await tab();
+  first.take('two');
+  await first.key('Delete');
+  expect(first.slabs()).toEqual(['one']);
+  first.rename('Lantern night');
+  await first.kept();
+  first.unmount();
+  const again = await reopened();
+  expect([again.title().value, again.slabs()]).toEqual(['Lantern night', ['one']]);
+  for (let step = 0; step < 2; step++) await again.press(/^Undo /);
+  expect([again.title().value, again.slabs()]).toEqual(['A sample', ['two', 'one']]);
+});
+
+test('of three tabs one writes; when it is left the next goes on from its last step', async () => {
+  const tabs = [await tab(), await tab(), await tab()];
+  const writers = () => tabs.filter(({ mine }) => mine());
+  await waitFor(() => expect(writers()).toEqual([tabs[0]]));
+  for (const name of ['Two', 'Three']) {
+    const [holder] = writers();
+    holder!.rename(name);
+    // Left at once: the last step is on its way to the store while the lock is let go.
+    holder!.unmount();
+    tabs.splice(tabs.indexOf(holder!), 1);
+    await waitFor(() => expect(writers()).toHaveLength(1));
+    await waitFor(() => expect(writers()[0]!.title().value).toBe(name));
+  }
+});
+
+test('a full store: an edit, a picture, a kept piece and a file are each told of, and nothing is damaged', async () => {
+  const { here, rename, kept, take, press, bring, unmount } = await tab();
+  rename('Room enough');
+  await kept();
+  const makeRoom = fullStore();
+  rename('No room');
+  await here.findByText(/^This browser has no room left: your last steps are not kept\./);
+  bring([await photo('kite.jpg', 200)]);
+  await told(/There is no room left in this browser/);
+  take('two');
+  await press('Keep in the cupboard');
+  await dialogPress('Keep it');
+  await told(/no room left in this browser/);
+  await dialogPress('Leave it');
+  const made = jest.spyOn(URL, 'createObjectURL');
+  fireEvent.click(here.getAllByRole('button', { name: 'Save as a file' })[0]!);
+  // A file is made all the same: it is what one is asked to do.
+  await waitFor(() => expect(made).toHaveBeenCalled());
+  const file = await unpackProject(made.mock.lastCall![0] as Blob);
+  expect(file.ok && file.value.project.title).toBe('No room');
+  makeRoom();
+  await waitFor(() => expect(here.queryByText(/your last steps are not kept/)).toBeNull());
+  await kept();
+  unmount();
+  const again = await reopened();
+  expect([again.title().value, again.slabs()]).toEqual(['No room', ['two', 'one']]);
+});
+
+test('what a newer program wrote is refused in words and stays as it is; a piece that cannot be read is set aside', async () => {
+  await database.projects.update('sample', { version: FILE_VERSION + 1 } as never);
+  const newer = render(around(<TableRoom id="sample" />));
+  await newer.findByText(new RegExp(`made by a newer Bellagraph \\(file version ${FILE_VERSION + 1}`));
+  await expect(deleteProject('sample', 1)).rejects.toThrow();
+  newer.unmount();
+  await database.projects.update('sample', { version: FILE_VERSION } as never);
+  await database.snapshots.toCollection().modify((row) => {
+    const { surfaces } = (row as { project: Project }).project;
+    (surfaces[0]!.pile[1]!.material as { kind: string }).kind = 'glitter';
+  });
+  const mended = await tab();
+  await told(
+    /Not all of this project could be read.*“two” on “Page 1”: what it is made of is a material this version does not know\. It was set aside\./s,
+  );
+  expect(mended.slabs()).toEqual(['one']);
+  mended.unmount();
+  const again = await reopened();
+  expect(again.slabs()).toEqual(['one']);
+  expect(screen.queryByText(/Not all of this project/)).toBeNull();
+});
+
+test('pictures that arrive while one leaves the table are in the workbox when one comes back', async () => {
+  const { bring, photos, leave, unmount } = await tab();
+  bring(await Promise.all(Array.from({ length: 40 }, (_, i) => photo(`evening ${i}.jpg`, 5 * i))));
+  await waitFor(() => expect(photos().length).toBeGreaterThan(0));
+  leave();
+  await told(/Stopped\. \d+ kept; not brought in: \d+/);
+  const [, arrived] = /Stopped\. (\d+) kept/.exec(screen.getByRole('alert').textContent!)!;
+  unmount();
+  const again = await reopened();
+  await waitFor(() => expect(again.photos()).toHaveLength(Number(arrived)));
+});
+
+test('deleted elsewhere while it lies open here: the table says so, goes on keeping, and puts it back', async () => {
+  const here = await reopened();
+  await deleteProject('sample', Date.now());
+  await here.here.findByText(/^This project was deleted elsewhere\./);
+  here.rename('Lantern night, all of it');
+  await waitFor(async () =>
+    expect((await database.projects.get('sample'))!.title).toBe('Lantern night, all of it'),
+  );
+  here.unmount();
+  const left = render(around(<TableRoom id="sample" />));
+  await left.findByText('“Lantern night, all of it” was deleted. It can be put back.');
+  fireEvent.click(await left.findByRole('button', { name: 'Put it back' }));
+  await left.findByTestId('stage');
+  left.unmount();
+
+  const again = await reopened();
+  expect(again.title().value).toBe('Lantern night, all of it');
+  await deleteProject('sample', Date.now());
+  await emptyDeleted();
+  await again.here.findByText(/It lies on this table alone/);
+  again.rename('Still here');
+  await again.press('Put it back');
+  await waitFor(() => expect(again.here.queryByText(/It lies on this table alone/)).toBeNull());
+  await again.kept();
+  again.unmount();
+  expect((await reopened()).title().value).toBe('Still here');
+});
+
+test('a ready-made page is a start: it opens as a project, its places take photos, a piece is exchanged and kept', async () => {
+  const supply = async (name: string) => {
+    const found = (await database.supplies.filter((one) => one.name === name).first())!;
+    return found;
+  };
+  await stockHouse(await (await fetch('/house/kits.json')).json());
+  const begun = await openPageSupply(await supply('High wind'), 'begun', 0);
+  expect(begun.ok).toBe(true);
+  const { slabs, take, bring, press, photos, title, here } = await reopened('begun');
+  expect(title().value).toBe('High wind');
+  const places = () => slabs().filter((slab) => slab.includes('Place for a photo')).length;
+  expect(places()).toBe(3);
+  bring([await photo('kite.jpg', 200)]);
+  await waitFor(() => expect(photos()).toHaveLength(1));
+  take('Place for a photo');
+  fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
+  await here.findByRole('button', { name: 'Undo exchange photo' });
+  await waitFor(() => expect(places()).toBe(2));
+
+  take('Coral button');
+  await press('Cupboard');
+  const look = async (words: string) => {
+    const search = await here.findByRole('searchbox', { name: 'Search the cupboard' });
+    fireEvent.change(search, { target: { value: words } });
+  };
+  await look('jam button');
+  fireEvent.click(await here.findByRole('option', { name: /^Jam button/ }));
+  await press('In place of the selected piece');
+  await waitFor(() => expect(slabs()).toContain('Jam button'));
+  expect(slabs()).not.toContain('Coral button');
+
+  await press('Keep in the cupboard');
+  const dialog = within(await screen.findByRole('dialog'));
+  fireEvent.change(dialog.getByLabelText('Its name'), { target: { value: 'My jam button' } });
+  fireEvent.click(dialog.getByRole('button', { name: 'Keep it' }));
+  await told('My jam button lies in My kit now.');
+  await press('Cupboard');
+  await press('My kit');
+  // It comes back as the piece it is, not as a picture of it.
+  fireEvent.keyDown(await here.findByRole('option', { name: /^My jam button/ }), { key: 'Enter' });
+  await here.findByRole('button', { name: 'Undo lay embellishment' });
+  await waitFor(() => expect(slabs().filter((slab) => slab === 'Jam button')).toHaveLength(2));
+});
