@@ -1,7 +1,7 @@
 /** Colours beyond one piece: ink sets arranged, favourites, versions of supplies, inks that run into each other and over pieces. */
 import { expect, warm as test, type Page } from './test';
 import { axe } from './axe';
-import { cupboard, cupboardSearch, found, newPage, notice, openCupboard, shot } from './table';
+import { cupboard, cupboardSearch, found, newPage, openCupboard, shot } from './table';
 
 async function choose(page: Page, name: string): Promise<void> {
   await openCupboard(page);
@@ -45,32 +45,4 @@ test('an ink set is sorted, stepped, dragged and put back; its inks have familie
   await dialog.getByRole('button', { name: 'Done' }).click();
   await page.keyboard.press('Escape');
   await expect(cupboard(page)).toBeHidden();
-});
-
-test('supplies get a blue and a red version in one step, each a kit of its own', async ({ page }) => {
-  await newPage(page);
-  await openCupboard(page);
-  await cupboardSearch(page).fill('ribbon');
-  await found(page).filter({ hasText: 'Kite ribbon' }).click();
-  await found(page)
-    .filter({ hasText: 'Signal ribbon' })
-    .click({ modifiers: ['Control'] });
-  await page.getByRole('button', { name: 'In other colours' }).click();
-  const dialog = page.getByRole('dialog', { name: '2 supplies in other colours' });
-  const dots = dialog.getByRole('group', { name: 'Inks for the versions' }).getByRole('button');
-  await dots.nth(5).click();
-  await dots.nth(9).press('Enter');
-  await expect(dialog.getByRole('img', { name: /^How they look in/ })).toHaveCount(2);
-  await page.waitForTimeout(500);
-  await shot(page, 'versions');
-  expect(await axe(page)).toEqual([]);
-  const ink = (await dots.nth(5).getAttribute('aria-label'))!;
-  await dialog.getByRole('button', { name: 'Make 4 supplies' }).click();
-  await expect(notice(page)).toContainText('4 supplies lie in 2 new kits.');
-  await cupboardSearch(page).fill(ink);
-  await expect(
-    found(page)
-      .filter({ hasText: `, ${ink}` })
-      .first(),
-  ).toBeVisible();
 });

@@ -49,6 +49,11 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await page.keyboard.type('boathouse frame');
   await expect(found(page).first()).toHaveAccessibleName(/used once/);
   expect(await axe(page)).toEqual([]);
+  await found(page).first().click();
+  await page.getByRole('button', { name: 'In other colours' }).click();
+  await expect(page.getByRole('group', { name: 'Inks for the versions' })).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await expect(cupboard(page)).toBeHidden();
   await lay(page, 'Lighthouse, tone');

@@ -2,18 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from './test';
-import {
-  bringIn,
-  DEMO_FILE,
-  kept,
-  layByEnter,
-  newPage,
-  notice,
-  onTable,
-  photo,
-  photosInBox,
-  slabs,
-} from './table';
+import { bringIn, kept, layByEnter, newPage, notice, onTable, photo, photosInBox, slabs } from './table';
 
 interface StoredAsset {
   name: string;
@@ -184,31 +173,6 @@ test('a full store in the middle of an import: what was stored stays, the rest i
   await page.reload();
   await onTable(page);
   await expect(photosInBox(page)).toHaveCount(arrived);
-});
-
-test('a project goes out as a file and comes back the same; damaged ones are refused with a reason', async ({
-  page,
-}, info) => {
-  await page.goto('/');
-  const input = page.getByLabel('Project file');
-  await input.setInputFiles(DEMO_FILE);
-  await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
-  await onTable(page);
-  await expect(slabs(page)).toHaveCount(15);
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as a file' }).click();
-  const path = info.outputPath('saved.bellagraph');
-  await (await download).saveAs(path);
-  const saved = readFileSync(path);
-  const original = readFileSync(DEMO_FILE);
-  expect(Math.abs(saved.length - original.length)).toBeLessThan(60_000);
-
-  await page.goto('/');
-  writeFileSync(info.outputPath('broken.bellagraph'), saved.subarray(0, saved.length - 5000));
-  await input.setInputFiles(info.outputPath('broken.bellagraph'));
-  await expect(notice(page)).toContainText('broken.bellagraph was not opened.');
-  await input.setInputFiles(path);
-  await expect(page.getByRole('button', { name: 'Open Fly-in on the beach' })).toHaveCount(2);
 });
 
 test('a page of 24 x 24 in is made at 300 ppi; making can be cancelled', async ({ page }, info) => {

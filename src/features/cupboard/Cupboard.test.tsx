@@ -183,3 +183,21 @@ test('before things leave, all pages they lie on are named, however many are tak
   expect(count()).toBe('59 supplies in Finds');
   unmount();
 });
+
+test('supplies get a blue and a red version in one step, each a kit of its own', async () => {
+  await opened();
+  await press('Everything');
+  await search('ribbon');
+  choose('Kite ribbon, embellishment', /^Signal ribbon, /);
+  await press('In other colours');
+  const dialog = within(await screen.findByRole('dialog', { name: '2 supplies in other colours' }));
+  const group = await dialog.findByRole('group', { name: 'Inks for the versions' });
+  const inks = await within(group).findAllByRole('button');
+  for (const i of [5, 9]) fireEvent.click(inks[i]!);
+  await waitFor(() => expect(dialog.getAllByRole('img', { name: /^How they look in/ })).toHaveLength(2));
+  const ink = inks[5]!.getAttribute('aria-label')!;
+  await press('Make 4 supplies');
+  await screen.findByText('4 supplies lie in 2 new kits.');
+  await search(ink);
+  await waitFor(() => expect(names().filter((name) => name!.includes(`, ${ink},`))).toHaveLength(2));
+});

@@ -112,13 +112,20 @@ test('a page is begun by its size, and is on the shelf before the table is opene
 
 test('files are opened one by one: what is none of ours is named with its reason, and holds up no other', async () => {
   home();
-  const files = [await packed('Kelp'), new File(['no zip'], 'holiday.bellagraph'), await packed('Gulls')];
+  const whole = await packed('Short');
+  const files = [
+    await packed('Kelp'),
+    new File(['no zip'], 'holiday.bellagraph'),
+    new File([whole.slice(0, whole.size - 40)], 'short.bellagraph'),
+    await packed('Gulls'),
+  ];
   fireEvent.change(screen.getByLabelText('Project file'), { target: { files } });
   await lie('Gulls', 'Kelp');
   const told = (await screen.findByRole('alert')).textContent!.split('\n');
   expect(told[0]).toBe('Opened “Kelp”.');
   expect(told[1]).toMatch(/^“?holiday.bellagraph”? was not opened\. /);
-  expect(told[2]).toBe('Opened “Gulls”.');
+  expect(told[2]).toMatch(/^“?short.bellagraph”? was not opened\. /);
+  expect(told[3]).toBe('Opened “Gulls”.');
 });
 
 test('without room no page is begun and no file opened; both are told, and what is here stays', async () => {

@@ -2,6 +2,8 @@
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { ReactNode } from 'react';
 import sharp from 'sharp';
 import type { Project } from '@/core/project/model';
@@ -257,4 +259,38 @@ test('a ready-made page is a start: it opens as a project, its places take photo
   fireEvent.keyDown(await here.findByRole('option', { name: /^My jam button/ }), { key: 'Enter' });
   await here.findByRole('button', { name: 'Undo lay embellishment' });
   await waitFor(() => expect(slabs().filter((slab) => slab === 'Jam button')).toHaveLength(2));
+});
+
+test('photos as they come in are told apart at the desk; what is put away there stays so', async () => {
+  const shot = (name: string) =>
+    new File([new Uint8Array(readFileSync(join('public', 'demo', 'photos', `${name}.jpg`)))], `${name}.jpg`);
+  const { bring, photos, press, kept, unmount } = await tab();
+  const seven = ['first-launch', 'first-launch-again', 'all-up', 'all-up-shaken', 'high'].map(
+    (name) => `fly-in-${name}`,
+  );
+  bring([...seven, 'tide-pools', 'workshop-table'].map(shot));
+  await waitFor(() => expect(photos()).toHaveLength(7));
+  await press('Desk');
+  const desk = await screen.findByRole('dialog', { name: 'Photo desk' });
+  const headings = () =>
+    within(desk)
+      .getAllByRole('heading', { level: 3 })
+      .map((one) => one.textContent);
+  const options = () => within(desk).getAllByRole('checkbox');
+  await waitFor(() => expect(options()).toHaveLength(7));
+  expect(headings()).toEqual(['Saturday 14 March 2026', 'Saturday 16 May 2026', 'Saturday 11 July 2026']);
+  within(desk).getByText('11:05 to 12:24, 5 photos');
+  within(desk).getByRole('button', { name: 'Blurred 1' });
+  fireEvent.click(within(desk).getByRole('button', { name: 'Alike 4' }));
+  expect(headings()).toEqual(['Alike 1', 'Alike 2']);
+  fireEvent.click(within(desk).getByRole('button', { name: 'Choose all of Alike 2' }));
+  within(desk).getByText('The sharpest is fly-in-all-up.');
+  within(desk).getByText('Taken within 3 seconds.');
+  fireEvent.click(options().find((one) => one.textContent!.includes('blurred'))!);
+  fireEvent.click(within(desk).getByRole('button', { name: 'Put away' }));
+  await within(desk).findByRole('button', { name: 'Alike 2' });
+  await kept();
+  unmount();
+  const again = await reopened();
+  await waitFor(() => expect(again.photos()).toHaveLength(6));
 });
