@@ -8,6 +8,7 @@ import {
   waitFor,
   type RenderResult,
 } from '@testing-library/react';
+import { beforeAll } from '@jest/globals';
 import { loadImage } from '@napi-rs/canvas';
 import type { ReactElement } from 'react';
 import type { Asset } from '@/core/picture/asset';
@@ -28,6 +29,9 @@ configure({
   defaultHidden: true,
   getElementError: (message) => new Error(message?.split('\n\nIgnored nodes')[0]),
 });
+
+// What comes by itself, later, is waited for by these tests, and needs no word of warning.
+beforeAll(() => void Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false }));
 
 let typesetter: Promise<Typesetter> | undefined;
 
