@@ -36,6 +36,7 @@ test('a sheet of letters is known for one and cut apart, each letter with its ow
     .setInputFiles([{ name: 'Deck alphabet.png', mimeType: 'image/png', buffer: sheet }]);
   await expect(review(page).getByRole('group').first()).toHaveAccessibleName('Letters');
   await expect(review(page).getByRole('option')).toHaveAttribute('title', /a sheet of 18 letters/);
+  expect(await axe(page)).toEqual([]);
   await review(page).getByRole('button', { name: 'Put 1 away' }).click();
   await search(page).fill('deck alphabet');
   // Not what lay first before the search was done.

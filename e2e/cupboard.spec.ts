@@ -1,8 +1,5 @@
-/** The cupboard: found as one types, brought in and sorted, laid each in its own way, taken out without harm. */
-import { readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+/** Supplies on the page: frames take photos, stamps arrive as ink, openings are cut, papers are turned over. */
 import { expect, test, type Page } from './test';
-import { strFromU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { axe } from './axe';
 import {
@@ -23,7 +20,6 @@ import {
   slabs,
 } from './table';
 
-const KITS = join(import.meta.dirname, '..', 'public', 'house', 'kits');
 const colourOf = async (page: Page, x: number, y: number): Promise<number[]> => {
   const shot = await page.screenshot({ clip: { x, y, width: 2, height: 2 } });
   return [...(await sharp(shot).removeAlpha().raw().toBuffer())].slice(0, 3);
@@ -73,97 +69,6 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await page.waitForTimeout(400);
   const [r, g, b] = await colourOf(page, middle.x, middle.y - 4);
   expect(Math.hypot(r! - 0xc5, g! - 0x50, b! - 0x3f)).toBeLessThan(12);
-});
-
-test('a zip of loose pictures becomes a kit: sorted, put right by keyboard, tagged, kept, saved, opened again', async ({
-  page,
-}, info) => {
-  const take = (path: string) => readFileSync(join(KITS, path));
-  const png = (path: string) => sharp(take(path)).png().toBuffer();
-  const zip = info.outputPath('Harbour kit.zip');
-  writeFileSync(
-    zip,
-    zipSync({
-      'papers/swell.svg': take('windward/paper-swell.svg'),
-      'thing 1.png': await png('windward/embellishment-brass-clip.webp'),
-      'thing 2.png': await png('windward/frame-porthole.webp'),
-      'stamps/boat.svg': take('windward/stamp-sailboat.svg'),
-      'alpha/A.png': await png('windward/alphabet-deckboard-a-65.webp'),
-      'small square.png': await sharp({ create: { width: 90, height: 90, channels: 3, background: '#caa' } })
-        .png()
-        .toBuffer(),
-      'readme.txt': Buffer.from('hello'),
-      'broken.png': Buffer.from('not a picture'),
-    }),
-  );
-  await page.goto('/cupboard');
-  await expect(found(page).first()).toBeVisible();
-  await page.getByTestId('supply-input').setInputFiles(zip);
-  const review = page.getByRole('dialog', { name: /supplies came in/ });
-  await expect(review).toBeVisible();
-  await expect(review.getByRole('list', { name: 'Passed over' })).toContainText(
-    'readme.txt was passed over: not pictures',
-  );
-  await expect(review.getByRole('list', { name: 'Passed over' })).toContainText(
-    'broken.png is not a picture',
-  );
-  // These came with the house kits already: told, not doubled. The PNGs are files of their own.
-  await expect(review.getByRole('list', { name: 'Passed over' })).toContainText(
-    '2 were in the cupboard already',
-  );
-  await expect(review.getByRole('group').first()).toHaveAccessibleName('Please look at these first');
-  await expect(review.getByRole('option', { name: /^thing 2 frame/ })).toBeVisible();
-  await expect(review.getByRole('option', { name: /^A A letter/ })).toBeVisible();
-  expect(await axe(page)).toEqual([]);
-  await review.getByRole('option', { name: /^small square/ }).focus();
-  await page.keyboard.press('Space');
-  await page.keyboard.press('p');
-  await expect(review.getByRole('option', { name: /^small square paper/ })).toBeVisible();
-  await review.getByLabel('The kit’s name').fill('Harbour');
-  await review.getByLabel('Tags for all').fill('pier, blue');
-  await review.getByRole('button', { name: 'Put 4 away' }).click();
-  await expect(notice(page)).toContainText('4 supplies put away in Harbour.');
-  await search(page).fill('pier');
-  await expect(found(page)).toHaveCount(4);
-
-  await page.getByRole('button', { name: 'Harbour', exact: true }).click();
-  await page.getByRole('button', { name: 'Describe Harbour' }).click();
-  await page.getByLabel('Made by').fill('The kite club');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save Harbour as a zip' }).click();
-  const saved = info.outputPath('Harbour.zip');
-  await (await download).saveAs(saved);
-  const inside = unzipSync(new Uint8Array(readFileSync(saved)));
-  const json = JSON.parse(strFromU8(inside['kit.json']!));
-  expect(json.kit).toMatchObject({ name: 'Harbour', author: 'The kite club' });
-  expect(json.supplies.map(({ kind }: { kind: string }) => kind).sort()).toEqual([
-    'alphabet',
-    'embellishment',
-    'frame',
-    'paper',
-  ]);
-  expect(json.supplies.every(({ tags }: { tags: string[] }) => tags.includes('pier'))).toBe(true);
-
-  await search(page).fill('');
-  // One letter is no alphabet yet: what is lacking is told.
-  await expect(page.getByText(/^Its letters lack B C D/)).toBeVisible();
-  const order = () =>
-    found(page).evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')));
-  const before = await order();
-  await found(page).first().click();
-  await page.getByRole('button', { name: 'Later in the kit' }).click();
-  await expect.poll(order).toEqual([before[1], before[0], ...before.slice(2)]);
-  await found(page).first().click();
-  await found(page).first().press('Shift+End');
-  await page.keyboard.press('Delete');
-  await page.getByRole('dialog').getByRole('button', { name: 'Take it out' }).click();
-  await expect(page.getByRole('button', { name: 'Harbour', exact: true })).toBeHidden();
-  await page.getByTestId('supply-input').setInputFiles(saved);
-  await expect(notice(page)).toContainText('Harbour: 4 supplies put away.');
-  await page.getByRole('button', { name: 'Harbour', exact: true }).click();
-  await expect(found(page)).toHaveCount(4);
-  await expect(page.getByRole('option', { name: /^A, letter/ })).toBeVisible();
 });
 
 test('a frame that came filled gets its opening; it says so and takes a photo', async ({ page }, info) => {

@@ -15,7 +15,9 @@ Object.assign(Object.getPrototypeOf(createCanvas(1, 1)), {
 
 /** What a file shows, upright; rejects where it is no picture. */
 async function decoded(file) {
-  const upright = sharp(Buffer.from(await file.arrayBuffer())).rotate().ensureAlpha();
+  const upright = sharp(Buffer.from(await file.arrayBuffer()))
+    .rotate()
+    .ensureAlpha();
   const { data, info } = await upright.raw().toBuffer({ resolveWithObject: true });
   const pixels = new ImageData(new Uint8ClampedArray(data), info.width, info.height);
   return put(createCanvas(info.width, info.height), pixels);

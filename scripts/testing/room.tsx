@@ -10,7 +10,8 @@ import {
 } from '@testing-library/react';
 import { beforeAll } from '@jest/globals';
 import { loadImage } from '@napi-rs/canvas';
-import type { ReactElement } from 'react';
+import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import type { ReactElement, ReactNode } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { startHistory, undoLabel } from '@/core/project/history';
 import type { Piece } from '@/core/piece/piece';
@@ -32,6 +33,13 @@ configure({
 
 // What comes by itself, later, is waited for by these tests, and needs no word of warning.
 beforeAll(() => void Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false }));
+
+/** A room of the program within what is around all of them; `push` hears where it leads. */
+export const around = (room: ReactNode, push: (to: string) => void = () => {}): ReactElement => (
+  <AppRouterContext value={{ push, prefetch: () => {} } as never}>
+    <NoticesProvider>{room}</NoticesProvider>
+  </AppRouterContext>
+);
 
 let typesetter: Promise<Typesetter> | undefined;
 

@@ -1,7 +1,18 @@
 /** The browser's store as tests have it: emptied, or without room. */
 import { database } from '@/storage/database';
+import { stockHouse, type HouseList } from '@/storage/supplies';
 
 export const emptyStore = (): Promise<unknown> => Promise.all(database.tables.map((table) => table.clear()));
+
+/** Puts these of the shipped kits in, as all that ship; putting all of them in takes a second. */
+export async function stocked(...names: string[]): Promise<void> {
+  const { version, kits, supplies } = (await (await fetch('/house/kits.json')).json()) as HouseList;
+  await stockHouse({
+    version,
+    kits: kits.filter(({ id }) => names.includes(id)),
+    supplies: supplies.filter(({ kit }) => names.includes(kit)),
+  });
+}
 
 /** From now on every write fails as it does where there is no room; answers with what makes room. */
 export function fullStore(): () => void {

@@ -5,18 +5,13 @@ import type { Supply } from '@/core/supplies/model';
 import { Cupboard, type CupboardProps } from '@/features/cupboard/Cupboard';
 import { database } from '@/storage/database';
 import { addProject } from '@/storage/shelved';
-import { NoticesProvider } from '@/ui/notices';
-import '../../../scripts/testing/room';
+import { around } from '../../../scripts/testing/room';
 import { laid, photoOf } from '../../../scripts/testing/samples';
 
 /** The cupboard as the table opens it, over what ships. */
 const opened = async (more: Partial<CupboardProps> = {}) => {
   const on = { onGather: jest.fn(), onLay: jest.fn(), onReplace: jest.fn(), onOpenPage: jest.fn() };
-  const shown = render(
-    <NoticesProvider>
-      <Cupboard unit="in" usedOf={() => 0} {...on} {...more} />
-    </NoticesProvider>,
-  );
+  const shown = render(around(<Cupboard unit="in" usedOf={() => 0} {...on} {...more} />));
   await screen.findByRole('searchbox');
   return { ...on, ...shown };
 };

@@ -1,13 +1,12 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { strFromU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { Cupboard } from '@/features/cupboard/Cupboard';
 import { database } from '@/storage/database';
-import { stockHouse } from '@/storage/supplies';
-import { NoticesProvider } from '@/ui/notices';
-import '../../../scripts/testing/room';
-import { emptyStore } from '../../../scripts/testing/store';
+import { around } from '../../../scripts/testing/room';
+import { emptyStore, stocked } from '../../../scripts/testing/store';
 
 const served = (path: string) => fetch(`/house/kits/${path}`).then((answer) => answer.arrayBuffer());
 const file = (name: string, bytes: Buffer) => new File([new Uint8Array(bytes)], name, { type: 'image/png' });
@@ -22,15 +21,11 @@ const plain = async (name: string, side: number, background: string) =>
 /** Another browser: nothing of one's own, and the cupboard as it ships. */
 beforeEach(async () => {
   await emptyStore();
-  await stockHouse(await (await fetch('/house/kits.json')).json());
+  await stocked('windward');
 });
 
 const opened = async () => {
-  const shown = render(
-    <NoticesProvider>
-      <Cupboard unit="in" usedOf={() => 0} />
-    </NoticesProvider>,
-  );
+  const shown = render(around(<Cupboard unit="in" usedOf={() => 0} />));
   await screen.findByRole('searchbox');
   return shown;
 };
@@ -131,7 +126,7 @@ test('a backup goes to another browser: kits, pictures, tags, favourites among t
   here.unmount();
 
   await emptyStore();
-  await stockHouse(await (await fetch('/house/kits.json')).json());
+  await stocked('windward');
   await opened();
   give(saved);
   await told('Cliff walk: 2 supplies put away.');
@@ -144,4 +139,86 @@ test('a backup goes to another browser: kits, pictures, tags, favourites among t
   await waitFor(() => expect(names()).toEqual([expect.stringMatching(/[Pp]orthole.*favourite/)]));
   give(saved);
   await told('2 were in the cupboard already.');
+});
+
+test('a zip of loose pictures becomes a kit: sorted, put right by keys, tagged, saved, taken out, opened again', async () => {
+  const take = async (path: string) => Buffer.from(await served(path));
+  const png = async (path: string) =>
+    sharp(await take(path))
+      .png()
+      .toBuffer();
+  const loose = {
+    'papers/swell.svg': await take('windward/paper-swell.svg'),
+    'thing 1.png': await png('windward/embellishment-brass-clip.webp'),
+    'thing 2.png': await png('windward/frame-porthole.webp'),
+    'stamps/boat.svg': await take('windward/stamp-sailboat.svg'),
+    'alpha/A.png': await png('windward/alphabet-deckboard-a-65.webp'),
+    'small square.png': Buffer.from(await (await plain('', 90, '#caa')).arrayBuffer()),
+    'readme.txt': Buffer.from('hello'),
+    'broken.png': Buffer.from('not a picture'),
+  };
+  const zip = zipSync(
+    Object.fromEntries(Object.entries(loose).map(([name, bytes]) => [name, new Uint8Array(bytes)])),
+  );
+  await opened();
+  give(file('Harbour kit.zip', Buffer.from(zip)));
+  const came = await review();
+  const passed = came.getByRole('list', { name: 'Passed over' }).textContent;
+  expect(passed).toContain('readme.txt was passed over: not pictures');
+  expect(passed).toContain('broken.png is not a picture');
+  // These came with the house kits already: told, not doubled. The PNGs are files of their own.
+  expect(passed).toContain('2 were in the cupboard already');
+  expect(came.getAllByRole('group')[0]!.getAttribute('aria-label')).toBe('Please look at these first');
+  came.getByRole('option', { name: /^thing 2 frame/ });
+  came.getByRole('option', { name: /^A A letter/ });
+  const square = came.getByRole('option', { name: /^small square/ });
+  square.focus();
+  for (const key of [' ', 'p']) fireEvent.keyDown(square, { key });
+  came.getByRole('option', { name: /^small square paper/ });
+  fill('The kit’s name', 'Harbour');
+  fill(/^Tags for all/, 'pier, blue');
+  await press('Put 4 away');
+  await told('4 supplies put away in Harbour.');
+  search('pier');
+  await waitFor(() => expect(names()).toHaveLength(4));
+  search('');
+
+  await press('Harbour');
+  await press('Describe Harbour');
+  fill('Made by', 'The kite club');
+  await press('Keep');
+  // One letter is no alphabet yet: what is lacking is told.
+  screen.getByText(/^Its letters lack B C D/);
+  const before = names();
+  fireEvent.click(found()[0]!);
+  await press('Later in the kit');
+  await waitFor(() => expect(names()).toEqual([before[1], before[0], ...before.slice(2)]));
+  const link = jest.spyOn(URL, 'createObjectURL');
+  await press('Save Harbour as a zip');
+  await told(/is in your downloads: the whole kit\.$/);
+  const bytes = new Uint8Array(await (link.mock.lastCall![0] as Blob).arrayBuffer());
+  const json = JSON.parse(strFromU8(unzipSync(bytes)['kit.json']!)) as {
+    kit: object;
+    supplies: { kind: string; tags: string[] }[];
+  };
+  expect(json.kit).toMatchObject({ name: 'Harbour', author: 'The kite club' });
+  expect(json.supplies.map(({ kind }) => kind).sort()).toEqual([
+    'alphabet',
+    'embellishment',
+    'frame',
+    'paper',
+  ]);
+  for (const { tags } of json.supplies) expect(tags).toEqual(expect.arrayContaining(['pier', 'blue']));
+
+  fireEvent.click(found()[0]!);
+  fireEvent.keyDown(found()[0]!, { key: 'End', shiftKey: true });
+  fireEvent.keyDown(found()[0]!, { key: 'Delete' });
+  await screen.findByText(/^None of them lies on a page\./);
+  await press('Take it out');
+  await waitFor(() => expect(screen.queryByRole('button', { name: 'Harbour' })).toBeNull());
+  give(file('Harbour.zip', Buffer.from(bytes)));
+  await told('Harbour: 4 supplies put away.');
+  await press('Harbour');
+  await waitFor(() => expect(names()).toHaveLength(4));
+  expect(names()).toContain('A, letter');
 });

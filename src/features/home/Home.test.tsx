@@ -1,15 +1,13 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import { newLayout } from '@/core/project/model';
 import { Home } from '@/features/home/Home';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import { packProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
-import { NoticesProvider } from '@/ui/notices';
-import '../../../scripts/testing/room';
+import { around } from '../../../scripts/testing/room';
 import { emptyStore, fullStore } from '../../../scripts/testing/store';
 
 const push = jest.fn();
@@ -31,14 +29,7 @@ const packed = async (title: string, name = `${title}.bellagraph`): Promise<File
   return new File([made.value.blob], name);
 };
 
-const home = (demo = false) =>
-  render(
-    <AppRouterContext value={{ push, prefetch: () => {} } as never}>
-      <NoticesProvider>
-        <Home demo={demo} />
-      </NoticesProvider>
-    </AppRouterContext>,
-  );
+const home = (demo = false) => render(around(<Home demo={demo} />, push));
 
 /** What lies on the table, in its order. */
 const sheets = () =>

@@ -1,10 +1,8 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 import { beforeEach, expect, jest, test } from '@jest/globals';
-import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { ReactNode } from 'react';
 import sharp from 'sharp';
 import type { Project } from '@/core/project/model';
 import { FILE_VERSION } from '@/core/project/version';
@@ -14,64 +12,11 @@ import { database } from '@/storage/database';
 import { deleteProject, emptyDeleted } from '@/storage/deleted';
 import { unpackProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
-import { stockHouse } from '@/storage/supplies';
-import { NoticesProvider } from '@/ui/notices';
-import '../../../scripts/testing/room';
+import { around } from '../../../scripts/testing/room';
 import { inkPiece, laid } from '../../../scripts/testing/samples';
-import { emptyStore, fullStore } from '../../../scripts/testing/store';
+import { emptyStore, fullStore, stocked } from '../../../scripts/testing/store';
+import { reopened, tab } from '../../../scripts/testing/tab';
 
-const OTHER = /^This project is open in another tab\./;
-
-const around = (room: ReactNode) => (
-  <AppRouterContext value={{ push: () => {}, prefetch: () => {} } as never}>
-    <NoticesProvider>{room}</NoticesProvider>
-  </AppRouterContext>
-);
-
-/** A tab with the project of this id on its table; what is asked for is looked for in this tab alone. */
-const tab = async (id = 'sample') => {
-  const shown = render(around(<TableRoom id={id} />));
-  const here = within(shown.container);
-  await here.findByTestId('stage');
-  const pile = () => within(here.getByRole('list', { name: 'Pieces, top first' }));
-  return {
-    ...shown,
-    here,
-    /** Whether no other tab has this project. */
-    mine: () => here.queryByText(OTHER) === null,
-    /** Goes to another room of the program. */
-    leave: () => shown.rerender(around(null)),
-    title: () => here.getByRole<HTMLInputElement>('textbox', { name: 'Project title' }),
-    rename(to: string) {
-      const field = here.getByRole('textbox', { name: 'Project title' });
-      fireEvent.focus(field);
-      fireEvent.change(field, { target: { value: to } });
-      fireEvent.blur(field);
-    },
-    /** Takes hold of the topmost piece of this name. */
-    take: (name: string) =>
-      fireEvent.click(pile().getAllByRole('button', { name: new RegExp(`^${name}`), pressed: false })[0]!),
-    slabs: () =>
-      pile()
-        .queryAllByRole('button')
-        .flatMap((slab) => (slab.hasAttribute('aria-pressed') ? slab.textContent! : [])),
-    key: (key: string) =>
-      act(async () => void fireEvent.keyDown(document.activeElement ?? document.body, { key })),
-    press: async (name: string | RegExp) => fireEvent.click(await here.findByRole('button', { name })),
-    kept: () => waitFor(() => expect(here.getByTestId('kept').getAttribute('data-kept')).toMatch(/\d/)),
-    bring: (files: File[]) => fireEvent.change(here.getByTestId('photo-input'), { target: { files } }),
-    photos: () =>
-      within(here.getByRole('list', { name: 'Photos' })).queryAllByRole('button', {
-        name: /Enter lays it on the page/,
-      }),
-  };
-};
-/** The project opened once more, when the tab before has let it go. */
-const reopened = async (id?: string) => {
-  const again = await tab(id);
-  await waitFor(() => expect(again.mine()).toBe(true));
-  return again;
-};
 const dialogPress = async (name: string) =>
   fireEvent.click(within(await screen.findByRole('dialog')).getByRole('button', { name }));
 const told = (words: string | RegExp) =>
@@ -178,11 +123,14 @@ test('what a newer program wrote is refused in words and stays as it is; a piece
 });
 
 test('pictures that arrive while one leaves the table are in the workbox when one comes back', async () => {
-  const { bring, photos, leave, unmount } = await tab();
+  const { bring, leave, unmount } = await tab();
+  // Left while the third is being stored: no slow machine is late for it.
+  let stored = 0;
+  const third = () => void (++stored === 3 && setTimeout(leave));
+  database.assets.hook('creating').subscribe(third);
   bring(await Promise.all(Array.from({ length: 40 }, (_, i) => photo(`evening ${i}.jpg`, 5 * i))));
-  await waitFor(() => expect(photos().length).toBeGreaterThan(0));
-  leave();
   await told(/Stopped\. \d+ kept; not brought in: \d+/);
+  database.assets.hook('creating').unsubscribe(third);
   const [, arrived] = /Stopped\. (\d+) kept/.exec(screen.getByRole('alert').textContent!)!;
   unmount();
   const again = await reopened();
@@ -222,7 +170,7 @@ test('a ready-made page is a start: it opens as a project, its places take photo
     const found = (await database.supplies.filter((one) => one.name === name).first())!;
     return found;
   };
-  await stockHouse(await (await fetch('/house/kits.json')).json());
+  await stocked('windward', 'kitchen-table');
   const begun = await openPageSupply(await supply('High wind'), 'begun', 0);
   expect(begun.ok).toBe(true);
   const { slabs, take, bring, press, photos, title, here } = await reopened('begun');
