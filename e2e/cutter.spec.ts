@@ -78,19 +78,3 @@ test('outlines cut from three papers: dealt, checked, cured, tried and saved, in
   expect(first).toContain('width="12in" height="12in"');
   expect(first.match(/<path /g)).toHaveLength(2);
 });
-
-test('what is no file of outlines is refused in a sentence, and nothing is lost', async ({ page }, info) => {
-  const file = info.outputPath('binary.dxf');
-  writeFileSync(file, 'AutoCAD Binary DXF\r\n\x1a\0');
-  await toHome(page);
-  await page.getByRole('button', { name: /^New layout 8 x 8 in,/ }).click();
-  await outlines(page, file);
-  await expect(page.getByRole('alert').filter({ hasText: 'binary' })).toHaveText(
-    '“binary.dxf” is a binary DXF, which is not read: save it as text. Nothing was changed.',
-  );
-  await page.getByRole('button', { name: 'Shut Outlines from a file' }).click();
-  await page.keyboard.press('Shift+H');
-  const cutter = page.getByRole('dialog', { name: 'Cutter' });
-  await expect(cutter.getByText(/^Nothing here is cut, scored or drawn\./)).toBeVisible();
-  await expect(cutter.getByRole('button', { name: 'Save …' })).toBeDisabled();
-});

@@ -153,3 +153,28 @@ test('the middle of a letter hangs on nothing: bridges hold it; a page of nothin
   await room.when(() => !screen.queryByText(/hangs? on nothing/));
   expect(room.piece('o').cutter).toMatchObject({ bridge: expect.any(Number) });
 });
+
+test('outlines come in from a file at the size they have there; what is none is refused in a sentence, and nothing is lost', async () => {
+  const room = await seated(<Sheets />, []);
+  room.does(() => room.store.getState().openSheet('outlines'));
+  const give = async (name: string, content: string) =>
+    fireEvent.change(await screen.findByLabelText('A file of outlines'), {
+      target: { files: [new File([content], name)] },
+    });
+  await give('binary.dxf', 'AutoCAD Binary DXF\r\n\x1a\0');
+  const refused = await screen.findByRole('alert');
+  expect(refused.textContent).toBe(
+    '“binary.dxf” is a binary DXF, which is not read: save it as text. Nothing was changed.',
+  );
+  expect(room.pile()).toEqual([]);
+  // HPGL (Hewlett-Packard, Graphics Language Reference): 40 steps to the millimetre, 25.4 mm square.
+  await give('square.plt', 'IN;SP1;PU0,0;PD1016,0,1016,1016,0,1016,0,0;PU;');
+  await screen.findByText(/^1 outline, /);
+  expect(screen.queryByRole('alert')).toBeNull();
+  await room.press('Lay them');
+  const [laid] = room.pile();
+  expect(laid!.placement.width).toBeCloseTo(72, 6);
+  expect(laid!.placement.height).toBeCloseTo(72, 6);
+  room.does(() => room.store.getState().undo());
+  expect(room.pile()).toEqual([]);
+});
