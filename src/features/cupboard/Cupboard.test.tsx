@@ -108,6 +108,15 @@ test('several are chosen in a run and one by one; what is changed is changed for
   await waitFor(async () => {
     for (const name of chosen) expect((await kept(name)).tags).toContain('sky high');
   });
+  screen.getByText('From Windward, by Bellagraph');
+  await search('button');
+  fireEvent.click(found()[0]!);
+  await act(async () => void fireEvent.keyDown(found()[0]!, { key: 'End', shiftKey: true }));
+  screen.getByText(/^From [2-8] kits$/);
+  await search('kite');
+  fireEvent.click(found()[0]!);
+  fireEvent.click(found()[2]!, { ctrlKey: true });
+  fireEvent.click(found()[3]!, { ctrlKey: true });
   await press('Lay them all');
   expect((onLay.mock.lastCall![0] as Supply[]).map(({ name }) => name)).toEqual(chosen);
   await search('sky high');
@@ -174,7 +183,7 @@ test('before things leave, all pages they lie on are named, however many are tak
   await screen.findByText('Find 50 lies on Page 50.');
   screen.getByText('1 more of them lie on pages, too.');
   screen.getByText(/^Those pages keep their copy/);
-  await press('Leave it');
+  await press('Leave them');
   expect(count()).toBe('59 supplies in Finds');
   unmount();
 });

@@ -75,6 +75,7 @@ export function Detail(props: Props) {
   const liked = chosen.every(({ favourite }) => favourite);
   const change = (to: (supply: Supply) => Supply) => void cupboard.change(chosen, to);
   const kit = cupboard.kits.find(({ id }) => id === first.kit);
+  const kits = new Set(chosen.map(({ kit }) => kit)).size;
   return (
     <Box sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       <Box sx={{ position: 'relative', height: one ? 196 : 84, bgcolor: ground, borderRadius: 1 }}>
@@ -148,7 +149,7 @@ export function Detail(props: Props) {
       )}
       {kit?.house ? (
         <Typography variant="body2" color="text.secondary">
-          From {kit.name}, by {kit.author}
+          {kits > 1 ? `From ${kits} kits` : `From ${kit.name}, by ${kit.author}`}
         </Typography>
       ) : (
         kit && <InKit chosen={chosen} cupboard={cupboard} kit={kit} />

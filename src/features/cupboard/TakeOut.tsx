@@ -39,7 +39,8 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
     };
   }, [supplies]);
   if (!supplies.length) return null;
-  const what = supplies.length === 1 ? supplies[0]!.name : `${supplies.length} supplies`;
+  const many = supplies.length > 1;
+  const what = many ? `${supplies.length} supplies` : supplies[0]!.name;
   return (
     <Dialog open onClose={onClose} maxWidth="xs" aria-labelledby="leave-title">
       <DialogTitle id="leave-title" variant="h2">
@@ -54,18 +55,18 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
         {used && used.length > MOST_TOLD && (
           <Typography sx={{ mb: 1 }}>{used.length - MOST_TOLD} more of them lie on pages, too.</Typography>
         )}
-        <Typography>{outcome(used, supplies.length > 1)}</Typography>
+        <Typography>{outcome(used, many)}</Typography>
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose} autoFocus>
-          Leave it
+          {many ? 'Leave them' : 'Leave it'}
         </Button>
         <Button
           variant="contained"
           disabled={used === null}
           onClick={() => void cupboard.remove(supplies.map(({ id }) => id)).then(onClose)}
         >
-          Take it out
+          {many ? 'Take them out' : 'Take it out'}
         </Button>
       </DialogActions>
     </Dialog>

@@ -214,7 +214,7 @@ test('a zip of loose pictures becomes a kit: sorted, put right by keys, tagged, 
   fireEvent.keyDown(found()[0]!, { key: 'End', shiftKey: true });
   fireEvent.keyDown(found()[0]!, { key: 'Delete' });
   await screen.findByText(/^None of them lies on a page\./);
-  await press('Take it out');
+  await press('Take them out');
   await waitFor(() => expect(screen.queryByRole('button', { name: 'Harbour' })).toBeNull());
   give(file('Harbour.zip', Buffer.from(bytes)));
   await told('Harbour: 4 supplies put away.');
