@@ -181,7 +181,7 @@ test('before things leave, all pages they lie on are named, however many are tak
   screen.getByText('59 supplies chosen');
   await press('Take out of the cupboard');
   await screen.findByText('Find 50 lies on Page 50.');
-  screen.getByText('1 more of them lie on pages, too.');
+  screen.getByText('One more of them lies on a page, too.');
   screen.getByText(/^Those pages keep their copy/);
   await press('Leave them');
   expect(count()).toBe('59 supplies in Finds');

@@ -40,6 +40,7 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
   }, [supplies]);
   if (!supplies.length) return null;
   const many = supplies.length > 1;
+  const more = (used?.length ?? 0) - MOST_TOLD;
   const what = many ? `${supplies.length} supplies` : supplies[0]!.name;
   return (
     <Dialog open onClose={onClose} maxWidth="xs" aria-labelledby="leave-title">
@@ -47,13 +48,15 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
         Take {what} out?
       </DialogTitle>
       <DialogContent>
-        {used?.slice(0, MOST_TOLD).map((line) => (
-          <Typography key={line} sx={{ mb: 1 }}>
+        {used?.slice(0, MOST_TOLD).map((line, i) => (
+          <Typography key={i} sx={{ mb: 1 }}>
             {line}
           </Typography>
         ))}
-        {used && used.length > MOST_TOLD && (
-          <Typography sx={{ mb: 1 }}>{used.length - MOST_TOLD} more of them lie on pages, too.</Typography>
+        {more > 0 && (
+          <Typography sx={{ mb: 1 }}>
+            {more === 1 ? 'One more of them lies on a page' : `${more} more of them lie on pages`}, too.
+          </Typography>
         )}
         <Typography>{outcome(used, many)}</Typography>
       </DialogContent>
@@ -75,7 +78,7 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
 
 /** What taking out does, and how to have it back. */
 function outcome(used: readonly string[] | null, many: boolean): string {
-  if (!used) return 'Looking on which pages this lies …';
+  if (!used) return 'Looking for the pages it lies on …';
   if (used.length)
     return `Those pages keep their copy and stay as they are; ${many ? 'they are' : 'it is'} only no longer in the cupboard.`;
   return many
