@@ -152,6 +152,8 @@ test('before things leave, all pages they lie on are named, however many are tak
     id: `find-${i}`,
     kit: 'own',
     name: `Find ${i}`,
+    tags: i === 59 ? [model.name] : [],
+    favourite: i === 59,
     asset: { ...model.asset!, sha: i.toString(16).padStart(64, '0') },
   }));
   await database.kits.put({ ...kit, added: 0 } as never);
@@ -168,6 +170,12 @@ test('before things leave, all pages they lie on are named, however many are tak
     );
   }
   const { unmount } = await opened();
+  // What ships stays in its kit, though it is chosen with something of one's own.
+  await search(model.name);
+  choose(/^Find 59.*favourite/, new RegExp(`^${model.name},`));
+  screen.getByText('From 2 kits');
+  expect(screen.queryByLabelText('In the kit')).toBeNull();
+  await search('');
   await press('Finds');
   const all = within(screen.getByRole('listbox', { name: 'Supplies' }));
   fireEvent.click(await all.findByRole('option', { name: /^Find 1,/ }));

@@ -74,8 +74,10 @@ export function Detail(props: Props) {
   const dyeable = chosen.filter(canBeDyed);
   const liked = chosen.every(({ favourite }) => favourite);
   const change = (to: (supply: Supply) => Supply) => void cupboard.change(chosen, to);
-  const kit = cupboard.kits.find(({ id }) => id === first.kit);
-  const kits = new Set(chosen.map(({ kit }) => kit)).size;
+  const kits = cupboard.kits.filter(({ id }) => chosen.some(({ kit }) => kit === id));
+  const kit = kits.find(({ id }) => id === first.kit);
+  // What ships stays in its kit, whatever of one's own is chosen with it.
+  const shipped = kits.some(({ house }) => house);
   return (
     <Box sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       <Box sx={{ position: 'relative', height: one ? 196 : 84, bgcolor: ground, borderRadius: 1 }}>
@@ -139,7 +141,7 @@ export function Detail(props: Props) {
           onCommit={(letters) => change((supply) => ({ ...supply, letters: letters || undefined }))}
         />
       )}
-      {!kit?.house && chosen.every(({ kind }) => kind === 'alphabet') && (
+      {!shipped && chosen.every(({ kind }) => kind === 'alphabet') && (
         <TextOnLeaving
           label="Of the alphabet"
           value={chosen.every(({ alphabet }) => alphabet === first.alphabet) ? (first.alphabet ?? '') : ''}
@@ -147,9 +149,9 @@ export function Detail(props: Props) {
           onCommit={(alphabet) => change((supply) => ({ ...supply, alphabet: alphabet || undefined }))}
         />
       )}
-      {kit?.house ? (
+      {kit && shipped ? (
         <Typography variant="body2" color="text.secondary">
-          {kits > 1 ? `From ${kits} kits` : `From ${kit.name}, by ${kit.author}`}
+          {kits.length > 1 ? `From ${kits.length} kits` : `From ${kit.name}, by ${kit.author}`}
         </Typography>
       ) : (
         kit && <InKit chosen={chosen} cupboard={cupboard} kit={kit} />
