@@ -21,7 +21,7 @@ export function OrderKept({ row }: { row: OrderRow }) {
   const [all, setAll] = useState(false);
   const pages = ticket.files.reduce((sum, file) => sum + file.pages, 0);
   const shown = all ? pages : Math.min(pages, SHOWN_FIRST);
-  const day = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' }).format(sent);
+  const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(sent);
   return (
     <Box
       data-testid="ordered"
