@@ -58,7 +58,7 @@ function Fallen({
       ...(onClose ? {} : { action: { label: 'Try again', run: () => resetErrorBoundary() } }),
     });
     onClose?.();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- told once, whatever is drawn anew around it
+    // oxlint-disable-next-line react/exhaustive-deps -- told once, whatever is drawn anew around it
   }, []);
   return null;
 }

@@ -9,7 +9,7 @@ export function useLongList(
   frame: RefObject<HTMLElement | null>,
   options: Omit<Options, 'getScrollElement'>,
 ): Virtualizer<HTMLElement, Element> {
-  // eslint-disable-next-line react-hooks/incompatible-library -- whoever uses the answers does so at once, nobody keeps them
+  // oxlint-disable-next-line react/incompatible-library -- whoever uses the answers does so at once, nobody keeps them
   return useVirtualizer<HTMLElement, Element>({ ...options, getScrollElement: () => frame.current });
 }
 

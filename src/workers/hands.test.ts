@@ -28,10 +28,10 @@ function staff(most: number) {
     open.push(close);
     return Object.assign(port1, {
       terminate: () => ((state.terminated = true), close()),
-      addEventListener: ((add) => (type: string, listener: () => void) =>
-        type === 'error' ? void listeners.push(listener) : add(type as never, listener as never))(
-        port1.addEventListener.bind(port1),
-      ),
+      addEventListener: (
+        (add) => (type: string, listener: () => void) =>
+          type === 'error' ? void listeners.push(listener) : add(type as never, listener as never)
+      )(port1.addEventListener.bind(port1)),
     }) as never;
   };
   const hands = new Hands<typeof api>(begin, most);

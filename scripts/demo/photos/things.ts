@@ -168,14 +168,7 @@ function tail(
         -size * 0.035,
         sign * size * 0.08,
       );
-      c.bezierCurveTo(
-        size * 0.0,
-        sign * size * 0.07,
-        size * 0.06,
-        sign * size * 0.1,
-        size * 0.05,
-        sign * size * 0.06,
-      );
+      c.bezierCurveTo(0, sign * size * 0.07, size * 0.06, sign * size * 0.1, size * 0.05, sign * size * 0.06);
       c.closePath();
       c.fill();
       c.fillStyle = sign < 0 ? 'rgba(255,255,255,0.22)' : 'rgba(20,0,10,0.22)';

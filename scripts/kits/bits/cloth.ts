@@ -170,7 +170,7 @@ export function bow(size: number, hex: string, second: string, weave: Weave, see
       g.scale(side, 1);
       g.beginPath();
       g.moveTo(-s * 0.06, 0);
-      g.bezierCurveTo(0, s * 0.2, s * 0.0, s * 0.4, -s * 0.06 + s * 0.1, s * 0.58);
+      g.bezierCurveTo(0, s * 0.2, 0, s * 0.4, -s * 0.06 + s * 0.1, s * 0.58);
       g.lineTo(s * 0.1, s * 0.49);
       g.lineTo(s * 0.19, s * 0.54);
       g.bezierCurveTo(s * 0.13, s * 0.36, s * 0.1, s * 0.16, s * 0.05, 0);

@@ -25,7 +25,8 @@ const each = (list: unknown, to: (one: Loose) => Loose): unknown =>
 /** A finish of version 16 whose stroke was stitches has thread along its edge; dashes need no longer say that they are. */
 function sewnAnew(of: Loose): Loose {
   const finish = of.finish as
-    { stroke?: { broken?: Loose; colour?: unknown; width?: unknown; side?: unknown } } | undefined;
+    | { stroke?: { broken?: Loose; colour?: unknown; width?: unknown; side?: unknown } }
+    | undefined;
   const broken = finish?.stroke?.broken;
   if (!finish?.stroke || !broken || typeof broken !== 'object') return of;
   const { into, ...dashes } = broken;

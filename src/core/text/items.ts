@@ -25,7 +25,7 @@ export interface Item {
   features: readonly string[];
 }
 
-const JOINS = /[\s\u200c\u200d\ufe0e\ufe0f]|\p{M}|\p{Emoji_Modifier}/u;
+const JOINS = /\s|\u200c|\u200d|\ufe0e|\ufe0f|\p{M}|\p{Emoji_Modifier}/u;
 
 /** The paragraph's longest stretches of one font, one style and one direction, in reading order. */
 export function itemsOf(

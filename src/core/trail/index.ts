@@ -15,7 +15,14 @@ import { byKind } from '@/core/schema/choice';
 import type { Unit } from '@/core/units/lengths';
 
 export type Trail =
-  PaintTrail | StampsTrail | ThreadTrail | RibbonTrail | CordTrail | StrungTrail | GarlandTrail | CutTrail;
+  | PaintTrail
+  | StampsTrail
+  | ThreadTrail
+  | RibbonTrail
+  | CordTrail
+  | StrungTrail
+  | GarlandTrail
+  | CutTrail;
 
 export const TRAILS: { [K in Trail['kind']]: TrailKind<Extract<Trail, { kind: K }>> } = {
   paint,

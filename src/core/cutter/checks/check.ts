@@ -16,7 +16,8 @@ export interface LookedAt extends Parts {
 
 /** What one press does about it: pieces are cut otherwise, or the cutter is set otherwise. */
 export type Cure = { says: string } & (
-  { pieces: readonly string[]; change: Cutting } | { set: Partial<CutterSettings> }
+  | { pieces: readonly string[]; change: Cutting }
+  | { set: Partial<CutterSettings> }
 );
 
 export interface CutFinding {

@@ -52,8 +52,8 @@ export const WordsCompartment = memo(function WordsCompartment({ readOnly, onLay
       }}
     >
       <Box sx={{ display: 'grid', gap: 0.5 }}>
-        <WordsButton role="title" sample="Aa" font="great-vibes" disabled={readOnly} onLay={onLay} />
-        <WordsButton role="journaling" sample="abc" font="caveat" disabled={readOnly} onLay={onLay} />
+        <WordsButton what="title" sample="Aa" font="great-vibes" disabled={readOnly} onLay={onLay} />
+        <WordsButton what="journaling" sample="abc" font="caveat" disabled={readOnly} onLay={onLay} />
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 36px)', gap: 0.5 }}>
         {MORE.map(({ name, keys, Icon, run }) => (
@@ -85,21 +85,21 @@ export const WordsCompartment = memo(function WordsCompartment({ readOnly, onLay
 });
 
 interface ButtonProps {
-  role: 'title' | 'journaling';
+  what: 'title' | 'journaling';
   sample: string;
   font: string;
   disabled: boolean;
   onLay: Props['onLay'];
 }
 
-function WordsButton({ role, sample, font, disabled, onLay }: ButtonProps) {
+function WordsButton({ what, sample, font, disabled, onLay }: ButtonProps) {
   return (
     <Button
       color="inherit"
       disabled={disabled}
       draggable={!disabled}
-      onDragStart={(event) => writeCarried(event.dataTransfer, { kind: 'words', role })}
-      onClick={(event) => onLay({ kind: 'words', role }, event.currentTarget)}
+      onDragStart={(event) => writeCarried(event.dataTransfer, { kind: 'words', role: what })}
+      onClick={(event) => onLay({ kind: 'words', role: what }, event.currentTarget)}
       sx={{
         justifyContent: 'space-between',
         border: 1,
@@ -111,7 +111,7 @@ function WordsButton({ role, sample, font, disabled, onLay }: ButtonProps) {
         whiteSpace: 'nowrap',
       }}
     >
-      <span>Write {role}</span>
+      <span>Write {what}</span>
       <Box
         component="span"
         aria-hidden="true"
@@ -119,8 +119,8 @@ function WordsButton({ role, sample, font, disabled, onLay }: ButtonProps) {
           fontFamily: `"house ${font}"`,
           fontWeight: 400,
           whiteSpace: 'nowrap',
-          fontSize: role === 'title' ? 25 : 18,
-          color: role === 'title' ? 'primary.main' : 'text.primary',
+          fontSize: what === 'title' ? 25 : 18,
+          color: what === 'title' ? 'primary.main' : 'text.primary',
         }}
       >
         {sample}

@@ -17,7 +17,7 @@ import {
   IconX,
 } from '@tabler/icons-react';
 import { Fragment, memo, type ReactNode, useCallback } from 'react';
-import { COMPARTMENTS, type Compartment } from '@/core/project/model';
+import { COMPARTMENTS, type Compartment as CompartmentName } from '@/core/project/model';
 import { KINDS, SUPPLY_KINDS } from '@/core/supplies/model';
 import { isCarried, readCarried, type Carried } from '@/features/table/parts/carry';
 import * as act from '@/features/table/acts';
@@ -35,7 +35,7 @@ const ROW = 74;
 const SIDES = 22;
 
 /** What is said of a compartment that holds nothing: what comes into it, and how. */
-const EMPTY: Record<Compartment, string> = {
+const EMPTY: Record<CompartmentName, string> = {
   photos:
     'Photos for this page wait here. Drop them on the table, or bring in as many as you like: JPEG, PNG, WebP, HEIC.',
   papers: 'Papers from the cupboard wait here.',
@@ -45,7 +45,7 @@ const EMPTY: Record<Compartment, string> = {
   letters: 'Letters, one by one.',
 };
 export interface WorkboxProps {
-  items: Readonly<Record<Compartment, readonly BoxItem[]>>;
+  items: Readonly<Record<CompartmentName, readonly BoxItem[]>>;
   counting: Counting | null;
   readOnly: boolean;
   cupboardOpen: boolean;
@@ -61,7 +61,7 @@ export function Workbox(props: WorkboxProps) {
   const { store } = useRoom();
   const { items, counting, readOnly, onLay } = props;
   // The same one each time, so that what lies in the box is not drawn anew with it.
-  const takeOut = useCallback((from: Compartment, sha: string) => act.takeOut(store, from, sha), [store]);
+  const takeOut = useCallback((from: CompartmentName, sha: string) => act.takeOut(store, from, sha), [store]);
   const { widths, drag } = useWidths((name) => items[name].length);
   const rows = useSession((session) => session.boxRows);
   // Photos always have a place: the page begins with them.
@@ -151,7 +151,7 @@ export function Workbox(props: WorkboxProps) {
   );
 }
 
-const titled = (name: Compartment): string => name[0]!.toUpperCase() + name.slice(1);
+const titled = (name: CompartmentName): string => name[0]!.toUpperCase() + name.slice(1);
 
 /** The box's own corner: to the cupboard, and how much of the table the box takes. */
 const BoxCorner = memo(function BoxCorner({
@@ -281,7 +281,7 @@ const Folded = memo(function Folded({
   says,
   disabled,
 }: {
-  name: Compartment;
+  name: CompartmentName;
   says: string;
   disabled: boolean;
 }) {

@@ -66,6 +66,7 @@ export function Wheel({ colour, onChoose }: InkChoice) {
           width={SIDE}
           height={SIDE}
           tabIndex={0}
+          // oxlint-disable-next-line jsx-a11y/no-interactive-element-to-noninteractive-role -- the arrows go over it in two ways at once, which no control with a role of its own does
           role="application"
           aria-label={`Colour wheel, now ${colour}: the arrows move over it`}
           data-own-arrows

@@ -33,7 +33,7 @@ export function SeriesSheet({ onClose }: { onClose: () => void }) {
   const photos = useMemo(() => photosFor(project, wanted, wish.photos), [project, wanted, wish.photos]);
   const pages = useMemo(
     () => seriesPages(store.getState(), here, lines, wish, photos, typesetter),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what lies on other pages makes no difference
+    // oxlint-disable-next-line react/exhaustive-deps -- what lies on other pages makes no difference
     [here, lines, wish, photos, typesetter],
   );
   const [first] = pages;

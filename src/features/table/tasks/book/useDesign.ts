@@ -47,7 +47,7 @@ export function useDesign(supply: Supply | null | undefined, project: Project): 
   const [first] = project.surfaces;
   const design = useMemo(
     () => (made ? designFor(made, project) : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- designFor reads the product and the cover's bleed of it, and nothing that lies on pages
+    // oxlint-disable-next-line react/exhaustive-deps -- designFor reads the product and the cover's bleed of it, and nothing that lies on pages
     [made, product, first?.bleed],
   );
   return { design, trouble: arrived?.id === id ? (arrived?.trouble ?? null) : null };

@@ -71,7 +71,7 @@ export function useFlow() {
   );
   const anew = useMemo(
     () => (now.plan && now.design ? laidAnew(project, now.design, now.plan, photos, typesetter, id) : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- it is laid when a plan arrives; a font changes no plan
+    // oxlint-disable-next-line react/exhaustive-deps -- it is laid when a plan arrives; a font changes no plan
     [now.plan, now.design],
   );
   const laid = how === 'all' ? anew : joined?.ok ? joined.value : null;

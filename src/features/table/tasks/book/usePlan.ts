@@ -56,7 +56,7 @@ export function usePlan(
       over.abort();
       clearTimeout(late);
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- a plan is of the photos and the wish; pages kept are read as it is made
+    // oxlint-disable-next-line react/exhaustive-deps -- a plan is of the photos and the wish; pages kept are read as it is made
   }, [asked]);
   const current = made?.asked === asked;
   return {

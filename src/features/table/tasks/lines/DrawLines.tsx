@@ -43,7 +43,8 @@ export function DrawLines() {
   const view = useSession((session) => session.view);
   const stage = useSession((session) => session.stage);
   const choosing = useSession((session) => session.lining.choosing);
-  const canvases = [useRef<HTMLCanvasElement>(null), useRef<HTMLCanvasElement>(null)] as const;
+  const settled = useRef<HTMLCanvasElement>(null);
+  const tail = useRef<HTMLCanvasElement>(null);
   const stroke = useRef<Stroke | null>(null);
   const frame = useRef(0);
   const [pointer, setPointer] = useState<Point | null>(null);
@@ -77,7 +78,7 @@ export function DrawLines() {
     const edge = guide === 'edge' ? new EdgeGuide(surface.pile, here, NEAR_EDGE / view.zoom, tools) : null;
     if (edge && !edge.leads)
       return session.refuse('Begin near the edge of a piece: the line follows it from there.');
-    const live = new LiveLine([canvases[0].current!, canvases[1].current!], hand, smoothing, {
+    const live = new LiveLine([settled.current!, tail.current!], hand, smoothing, {
       view: canvasView(view.zoom, view.x, view.y, dense),
       source: sourceFor(room, growth(canvasView(view.zoom, 0, 0, dense))),
       toward: lightFrom(surface.light, [1, 0, 0, 1, 0, 0]),
@@ -144,17 +145,15 @@ export function DrawLines() {
   useDragLost(() => stroke.current !== null, back);
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
 
+  const sheet = {
+    width: Math.max(1, Math.round(stage.width * dense)),
+    height: Math.max(1, Math.round(stage.height * dense)),
+    style: { position: 'absolute', inset: 0, width: stage.width, height: stage.height },
+  } as const;
   return (
     <Box sx={{ position: 'absolute', inset: 0 }} data-testid="drawing-lines">
-      {canvases.map((canvas, i) => (
-        <canvas
-          key={i}
-          ref={canvas}
-          width={Math.max(1, Math.round(stage.width * dense))}
-          height={Math.max(1, Math.round(stage.height * dense))}
-          style={{ position: 'absolute', inset: 0, width: stage.width, height: stage.height }}
-        />
-      ))}
+      <canvas ref={settled} {...sheet} />
+      <canvas ref={tail} {...sheet} />
       <Held />
       {pointer && !choosing && <TipRing at={pointer} />}
       <div

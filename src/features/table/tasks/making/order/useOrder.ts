@@ -21,7 +21,9 @@ export interface OrderWish {
 }
 
 export type Ordering =
-  { state: 'idle' } | { state: 'busy'; share: number; doing: string } | { state: 'failed'; message: string };
+  | { state: 'idle' }
+  | { state: 'busy'; share: number; doing: string }
+  | { state: 'failed'; message: string };
 
 /** How often a shop is asked how far its orders are, ms. */
 const ASKED_EVERY = 10_000;
