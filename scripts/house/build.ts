@@ -1,4 +1,8 @@
-/** Makes public/house: the papers and fonts that ship with the app, these unpacked: 24 families are open in a twentieth of the time. Done again only when what makes them changed. */
+/**
+ * Makes public/house: fonts that ship with the app, unpacked (24 families are open in a twentieth of the time), what finds faces
+ * and what a press needs; done again only when what makes them changed. The papers lie drawn in the repository, and are drawn
+ * anew if what draws them changed.
+ */
 import { createHash } from 'node:crypto';
 import { copyFile, mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -12,6 +16,7 @@ import { icons } from './icons';
 import { HOUSE_PAPERS, SIDE } from './papers';
 
 const FOLDER = join(ROOT, 'public', 'house');
+const PAPERS = join(FOLDER, 'papers');
 
 const MODEL = '@vladmandic/face-api/model/tiny_face_detector_model';
 const WASM = '@tensorflow/tfjs-backend-wasm/dist/tfjs-backend-wasm';
@@ -34,10 +39,18 @@ export async function fingerprint(...paths: string[]): Promise<string> {
   return hash.digest('hex').slice(0, 16);
 }
 
-/** Whether a folder holds what is drawn now. With `--ready` that is all that is asked: the answer is how the program ends. */
-export async function isBuilt(folder: string, print: string): Promise<boolean> {
-  const built = (await readFile(join(folder, 'made-by'), 'utf8').catch(() => '')) === print;
+const isMadeBy = async (folder: string, print: string): Promise<boolean> =>
+  (await readFile(join(folder, 'made-by'), 'utf8').catch(() => '')) === print;
+
+/** With `--ready` it is only asked whether all is built: the answer is how the program ends. */
+function answerIfAsked(built: boolean): void {
   if (process.argv.includes('--ready')) process.exit(built ? 0 : 1);
+}
+
+/** Whether a folder holds what is drawn now. */
+export async function isBuilt(folder: string, print: string): Promise<boolean> {
+  const built = await isMadeBy(folder, print);
+  answerIfAsked(built);
   return built;
 }
 
@@ -51,11 +64,8 @@ export function small(canvas: Canvas, longest: number, quality = 84): Buffer {
   return copy.toBuffer('image/jpeg', quality);
 }
 
-async function build(): Promise<void> {
-  const print = await fingerprint('scripts/house', 'scripts/art', 'src/core/text/families.ts');
-  if (await isBuilt(FOLDER, print)) return console.log('House supplies are ready.');
-  await rm(join(FOLDER, 'papers'), { recursive: true, force: true });
-  await mkdir(join(FOLDER, 'papers'), { recursive: true });
+/** What is unpacked and copied. */
+async function lay(): Promise<void> {
   await mkdir(join(FOLDER, 'fonts'), { recursive: true });
   for (const name of [...FONT_FILES, ...FACE_FILES, ...FALLBACK_FILES])
     await writeFile(join(FOLDER, 'fonts', `${name}.ttf`), await plainFont(await readNodeFont(name)));
@@ -77,15 +87,18 @@ async function build(): Promise<void> {
     await copyFile(join(ROOT, 'scripts', 'house', 'press', file), join(FOLDER, 'press', file));
   await mkdir(join(FOLDER, 'icons'), { recursive: true });
   for (const { name, png } of await icons()) await writeFile(join(FOLDER, 'icons', name), png);
-  // Enough to begin with; the papers follow.
-  if (process.argv.includes('--fonts')) return;
+}
+
+async function drawPapers(): Promise<void> {
+  await rm(PAPERS, { recursive: true, force: true });
+  await mkdir(PAPERS, { recursive: true });
   const list = [];
   for (const [i, paper] of HOUSE_PAPERS.entries()) {
     const canvas = paper.draw();
     const jpeg = Buffer.concat(jpegWithDensity(canvas.toBuffer('image/jpeg', 88), 300));
     const sha = createHash('sha256').update(jpeg).digest('hex');
-    await writeFile(join(FOLDER, 'papers', `${paper.id}.jpg`), jpeg);
-    await writeFile(join(FOLDER, 'papers', `${paper.id}.small.jpg`), small(canvas, 240));
+    await writeFile(join(PAPERS, `${paper.id}.jpg`), jpeg);
+    await writeFile(join(PAPERS, `${paper.id}.small.jpg`), small(canvas, 240));
     list.push({
       id: paper.id,
       asset: {
@@ -102,7 +115,25 @@ async function build(): Promise<void> {
     console.log(`Paper ${i + 1} of ${HOUSE_PAPERS.length}: ${paper.name}`);
   }
   await writeFile(join(FOLDER, 'papers.json'), JSON.stringify(list, null, 1));
-  await writeFile(join(FOLDER, 'made-by'), print);
+}
+
+async function build(): Promise<void> {
+  const parts = [
+    { folder: FOLDER, print: await fingerprint('scripts/house', 'src/core/text/families.ts'), make: lay },
+    {
+      folder: PAPERS,
+      print: await fingerprint('scripts/house/papers.ts', 'scripts/art/noise.ts', 'src/core/random.ts'),
+      make: drawPapers,
+    },
+  ];
+  const ready = await Promise.all(parts.map(({ folder, print }) => isMadeBy(folder, print)));
+  answerIfAsked(ready.every(Boolean));
+  for (const [i, { folder, print, make }] of parts.entries())
+    if (!ready[i]) {
+      await make();
+      await writeFile(join(folder, 'made-by'), print);
+    }
+  console.log('House supplies are ready.');
 }
 
 if (process.argv[1]?.endsWith('house/build.ts')) await build();
