@@ -63,7 +63,7 @@ export default async function bundle() {
     mainFields: ['module', 'main'],
     jsx: 'automatic',
     alias: { '@': join(ROOT, 'src') },
-    define: { 'process.env.NODE_ENV': '"test"' },
+    define: { 'process.env.NODE_ENV': '"production"' },
     inject: [join(import.meta.dirname, 'globals.mjs')],
     sourcemap: 'external',
     logLevel: 'warning',

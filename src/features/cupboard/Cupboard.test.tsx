@@ -35,7 +35,7 @@ const key = (name: string) =>
   act(async () => {
     fireEvent.keyDown(document.activeElement!, { key: name });
     // What is out of sight is drawn before it can have the focus.
-    await new Promise(requestAnimationFrame);
+    for (let frame = 0; frame < 2; frame++) await new Promise(requestAnimationFrame);
   });
 const kept = async (name: string): Promise<Supply> =>
   (await database.supplies.filter((supply) => supply.name === name).first())!;
