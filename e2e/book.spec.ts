@@ -4,7 +4,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, warm as test, type Page } from './test';
 import { axe } from './axe';
-import { bringIn, kept, photo, photosInBox, shot, title, undoOf, toHome } from './table';
+import { bringIn, kept, photo, photosInBox, shot, soundPdf, title, undoOf, toHome } from './table';
 
 const YEAR = join(import.meta.dirname, '..', 'scripts', 'demo', 'year', 'jpeg');
 /** Every other photo of a year. */
@@ -146,7 +146,7 @@ test('a book bound, made longer, ordered: pages in their order with their number
   expect(trims).toHaveLength(8);
   for (const [left, bottom, right, top] of trims)
     expect([right! - left!, top! - bottom!]).toEqual([576, 576]);
-  execFileSync('qpdf', ['--check', inside]);
+  soundPdf(inside);
   // Each page says its own number, as poppler reads it.
   for (const number of [2, 3, 4, 5, 6, 7]) {
     const text = execFileSync('pdftotext', ['-f', `${number}`, '-l', `${number}`, inside, '-'], {

@@ -2,7 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { expect, warm as test } from './test';
 import { axe } from './axe';
-import { bringIn, photo, photosInBox, shot, toHome } from './table';
+import { bringIn, photo, photosInBox, shot, soundPdf, toHome } from './table';
 
 test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their cuts, in under 15 actions', async ({
   page,
@@ -58,7 +58,7 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
   expect(said).toMatch(/^Page size: +612 x 792 pts/m);
   const front = execFileSync('pdftotext', ['-f', '1', '-l', '1', file, '-'], { encoding: 'utf8' });
   expect(front.match(/Low water/g)).toHaveLength(6);
-  execFileSync('qpdf', ['--check', file]);
+  soundPdf(file);
 });
 
 test('a card laid by hand stays, by dragging and by keys, and what is not pinned is packed about it', async ({

@@ -1,4 +1,5 @@
 /** The app in a person's words, for the browser tests. */
+import { execFileSync } from 'node:child_process';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { join } from 'node:path';
 import sharp, { type Sharp } from 'sharp';
@@ -177,3 +178,7 @@ export async function drag(
   await before();
   await page.mouse.up();
 }
+
+/** qpdf reads all of a PDF and writes it anew; it throws at whatever is wrong. (What pictures hold is decoded in output.test.ts.) */
+export const soundPdf = (path: string) =>
+  void execFileSync('qpdf', ['--stream-data=preserve', path, `${path}.copy`]);
