@@ -22,7 +22,13 @@ const itself = {
     onLoad({ filter: /\/(src|scripts)\/.*\.tsx?$/ }, async ({ path }) => ({
       contents: (await readFile(path, 'utf8'))
         .replaceAll('import.meta.dirname', JSON.stringify(dirname(path)))
-        .replaceAll('import.meta.url', JSON.stringify(pathToFileURL(path).href)),
+        .replaceAll('import.meta.url', JSON.stringify(pathToFileURL(path).href))
+        .replace(/import \{([^}]*)\} from '(@tabler\/icons-react)';/, (_, names, from) =>
+          names
+            .match(/Icon\w+/g)
+            .map((name) => `import ${name} from '${from}/dist/esm/icons/${name}.mjs';`)
+            .join(' '),
+        ),
       loader: path.endsWith('x') ? 'tsx' : 'ts',
     }));
     onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
@@ -66,6 +72,7 @@ export default async function bundle() {
     define: { 'process.env.NODE_ENV': '"production"' },
     inject: [join(import.meta.dirname, 'globals.mjs')],
     sourcemap: 'external',
+    sourcesContent: false,
     logLevel: 'warning',
     plugins: [itself],
   });
