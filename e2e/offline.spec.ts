@@ -23,9 +23,10 @@ import {
 } from './table';
 import { openWire, type Wire } from './wire';
 
-const test = base.extend<{ wire: Wire }>({
-  wire: async ({ baseURL }, lend) => {
-    const wire = await openWire(baseURL!);
+const test = base.extend<{ kit: string; wire: Wire }>({
+  kit: ['windward', { option: true }],
+  wire: async ({ baseURL, kit }, lend) => {
+    const wire = await openWire(baseURL!, kit);
     await lend(wire);
     await wire.close();
   },
@@ -134,35 +135,42 @@ test('cut off after the first visit, every room works, what cannot be is said in
   await expect(keep).toBeVisible();
 });
 
-test('a newer version is offered, and waits while another page is open', async ({ page, context, wire }) => {
-  await page.goto(wire.at);
-  await ready(page);
-  await newPage(page, '8 x 8 in', wire.at);
-  const id = idOf(page);
-  await kept(page);
-  wire.newer();
-  const home = await context.newPage();
-  await home.goto(wire.at);
-  const offered = home.getByRole('alert').filter({ hasText: 'A newer Bellagraph is here.' });
-  await expect(offered).toBeVisible({ timeout: 60_000 });
-  expect(await axe(home)).toEqual([]);
-  // Nothing happens to the page that is worked on.
-  await offered.getByRole('button', { name: 'Begin it' }).press('Enter');
-  await expect(notice(home)).toContainText('Close the other tabs of Bellagraph first');
-  await expect(page.getByTestId('stage')).toBeVisible();
-  expect(
-    await home.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting !== null),
-  ).toBe(true);
-  await page.close();
-  const again = home.waitForEvent('load');
-  await offered.getByRole('button', { name: 'Begin it' }).press('Enter');
-  await again;
-  await expect(offered).toHaveCount(0);
-  expect(
-    await home.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting ?? null),
-  ).toBeNull();
-  await home.goto(`${wire.at}/table?project=${id}`);
-  await onTable(home);
+test.describe('without a kit', () => {
+  test.use({ kit: 'none' });
+  test('a newer version is offered, and waits while another page is open', async ({
+    page,
+    context,
+    wire,
+  }) => {
+    await page.goto(wire.at);
+    await ready(page);
+    await newPage(page, '8 x 8 in', wire.at);
+    const id = idOf(page);
+    await kept(page);
+    wire.newer();
+    const home = await context.newPage();
+    await home.goto(wire.at);
+    const offered = home.getByRole('alert').filter({ hasText: 'A newer Bellagraph is here.' });
+    await expect(offered).toBeVisible({ timeout: 60_000 });
+    expect(await axe(home)).toEqual([]);
+    // Nothing happens to the page that is worked on.
+    await offered.getByRole('button', { name: 'Begin it' }).press('Enter');
+    await expect(notice(home)).toContainText('Close the other tabs of Bellagraph first');
+    await expect(page.getByTestId('stage')).toBeVisible();
+    expect(
+      await home.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting !== null),
+    ).toBe(true);
+    await page.close();
+    const again = home.waitForEvent('load');
+    await offered.getByRole('button', { name: 'Begin it' }).press('Enter');
+    await again;
+    await expect(offered).toHaveCount(0);
+    expect(
+      await home.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting ?? null),
+    ).toBeNull();
+    await home.goto(`${wire.at}/table?project=${id}`);
+    await onTable(home);
+  });
 });
 
 test('two versions never have one store: the later one waits until the other is closed, and goes on by itself', async ({

@@ -1,4 +1,4 @@
-/** A line to the served app that can be cut and mended, and over which a newer version of the program can come. One kit lies at its end: thousands of files say no more than hundreds. */
+/** A line to the served app that can be cut and mended, and over which a newer version of the program can come. Of the kits one lies at its end, or none: thousands of files say no more than hundreds. */
 import { createServer, request } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { json } from 'node:stream/consumers';
@@ -15,12 +15,12 @@ export interface Wire {
 interface House {
   files: { name: string }[];
 }
-const withOneKit = (house: House): House => ({
+const withKit = (house: House, kit: string): House => ({
   ...house,
-  files: house.files.filter(({ name }) => !name.startsWith('kits/') || name.startsWith('kits/windward/')),
+  files: house.files.filter(({ name }) => !name.startsWith('kits/') || name.startsWith(`kits/${kit}/`)),
 });
 
-export async function openWire(target: string): Promise<Wire> {
+export async function openWire(target: string, kit = 'windward'): Promise<Wire> {
   const { hostname, port } = new URL(target);
   let [whole, versions] = [true, 0];
   const server = createServer((asked, answer) => {
@@ -35,7 +35,8 @@ export async function openWire(target: string): Promise<Wire> {
     const further = request({ hostname, port, method, path: url, headers }, (got) => {
       if (altered || list) delete got.headers['content-length'];
       answer.writeHead(got.statusCode!, got.headers);
-      if (list) return void json(got).then((house) => answer.end(JSON.stringify(withOneKit(house as House))));
+      if (list)
+        return void json(got).then((house) => answer.end(JSON.stringify(withKit(house as House, kit))));
       got.on('end', () => answer.end(altered ? `\n// ${versions}` : undefined));
       got.pipe(answer, { end: false });
     });
