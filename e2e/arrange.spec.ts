@@ -123,6 +123,14 @@ test('copies go through the system’s clipboard: to another project as pieces, 
   await page.keyboard.press('Control+v');
   await expect(slabs(page)).toHaveCount(2);
   expect(await numberIn(page, 'Width')).toBeCloseTo(2, 1);
+
+  // Words from another program are laid as journaling.
+  await page.evaluate(() => navigator.clipboard.writeText('Dear diary,\r\nwe flew.'));
+  await stage(page).focus();
+  await page.keyboard.press('Control+v');
+  await expect(page.getByRole('button', { name: 'Undo paste words' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Journaling words' })).toHaveValue('Dear diary,\nwe flew.');
 });
 
 test('looked at closely: the selection fills the table, the loupe follows, true size is told by a card', async ({

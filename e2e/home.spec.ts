@@ -1,6 +1,6 @@
 import { expect, test } from './test';
 import { axe } from './axe';
-import { DEMO_FILE, found, set, kept, newPage, notice, openRow, onTable, pageOnScreen, slabs } from './table';
+import { DEMO_FILE, newPage, notice, openRow, onTable, pageOnScreen, slabs } from './table';
 
 test('no accessibility faults are found by axe, in light and dark', async ({ page }) => {
   await page.goto('/');
@@ -107,47 +107,4 @@ test('what a key opens has the focus as soon as it is there: what is pressed nex
     expect([name, await focused]).toEqual([name, true]);
     await page.keyboard.press('Escape');
   }
-});
-
-test('the practice page by keyboard: six things, each noticed when it is done; left, taken up again, kept', async ({
-  page,
-}) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Learn it on a practice page' }).press('Enter');
-  await onTable(page);
-  const card = page.getByRole('region', { name: 'Practice' });
-  const lead = (name: string) => card.getByRole('button', { name }).press('Enter');
-  await expect(card).toContainText('0 of 6 done');
-  await lead('To the photos');
-  await page.keyboard.press('Enter');
-  await expect(card).toContainText('1 of 6 done');
-  await lead('To the angle');
-  await set(page, 'Turned', '-4');
-  await expect(card).toContainText('2 of 6 done');
-  await page.getByRole('button', { name: 'Mat it' }).press('Enter');
-  await expect(card).toContainText('3 of 6 done');
-  expect(await axe(page)).toEqual([]);
-  // Left, and taken up where it was.
-  await kept(page);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'First steps: a practice page' }).press('Enter');
-  await expect(card).toContainText('3 of 6 done');
-  await expect(slabs(page)).toHaveCount(1);
-  await lead('To the punches');
-  await page.getByLabel('Find a punch').fill('heart');
-  await page.keyboard.press('Enter');
-  await expect(card).toContainText('4 of 6 done');
-  await page.keyboard.press('Escape');
-  await lead('Begin a title');
-  await page.keyboard.type('Aloft');
-  await page.keyboard.press('Escape');
-  await expect(card).toContainText('5 of 6 done');
-  // The cupboard opens where such things lie.
-  await lead('To the cupboard');
-  await expect(found(page).first()).toBeVisible();
-  await found(page).first().click();
-  await page.getByRole('button', { name: 'Lay it' }).click();
-  await expect(card).toContainText('6 of 6 done');
-  await lead('Keep it as a page');
-  await expect(card).toBeHidden();
 });

@@ -1,19 +1,9 @@
-/** Words: written in several styles, fitted, echoed, run round, filled, laid in letters, found, captioned, and kept. */
+/** Words: written in several styles, and left by keys. */
 import { expect, warm as test, type Page } from './test';
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { axe } from './axe';
-import { field, kept, leave, newPage, openRow, slabs } from './table';
+import { field, leave, newPage, openRow, slabs } from './table';
 
-/** The page as it is seen, with no hand and no focus on it. */
-const picture = async (page: Page): Promise<Buffer> => {
-  // On the title, which says nothing by itself.
-  await page.mouse.move(250, 8);
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  // The small pictures of pages follow a moment later.
-  return page.getByTestId('stage').screenshot({ mask: [page.getByRole('navigation', { name: 'Pages' })] });
-};
 const sheet = (page: Page, name: string) => page.getByRole('dialog', { name, exact: true });
 const words = (page: Page) => page.getByRole('textbox', { name: /^(Title|Journaling|Caption) words$/ });
 
@@ -60,18 +50,6 @@ test('a stretch is bold and italic in the family’s own letters; what a family 
   expect(fonts).toContain('loralatin700italic');
 });
 
-test('text copied elsewhere is laid as journaling', async ({ page, context }) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await newPage(page);
-  await page.evaluate(() => navigator.clipboard.writeText('Dear diary,\r\nwe flew.'));
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Control+v');
-  await expect(page.getByRole('button', { name: 'Undo paste words' })).toBeVisible();
-  await expect(slabs(page)).toHaveText([/Dear diary/]);
-  await page.keyboard.press('Enter');
-  await expect(words(page)).toHaveValue('Dear diary,\nwe flew.');
-});
-
 test('Tab leaves the page with a piece in hand, F6 goes from part to part, Escape comes back to it', async ({
   page,
 }) => {
@@ -97,49 +75,4 @@ test('Tab leaves the page with a piece in hand, F6 goes from part to part, Escap
   await page.getByRole('button', { name: 'Fill it with words' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('button[aria-expanded=true]').filter({ hasText: /^Material / })).toBeFocused();
-});
-
-test('what is typed right after the button is pressed is all written, spaces too, in one piece', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.getByRole('button', { name: 'Write journaling' }).click();
-  await page.keyboard.type('We ran, said Ines.\nAnd then it flew.');
-  await expect(words(page)).toHaveValue('We ran, said Ines.\nAnd then it flew.');
-  await expect(slabs(page)).toHaveCount(1);
-});
-
-test('a font of one’s own is brought in, used, saved with the project; what is no font is refused', async ({
-  page,
-}) => {
-  await newPage(page);
-  await title(page, 'Quill');
-  await page.getByRole('button', { name: /^Letters: Great Vibes/ }).click();
-  const letters = sheet(page, 'Letters');
-  const font = readFileSync(
-    join(import.meta.dirname, '..', 'node_modules/@fontsource/lobster/files/lobster-latin-400-normal.woff'),
-  );
-  await letters.getByTestId('font-input').setInputFiles([
-    { name: 'mine.woff', mimeType: 'font/woff', buffer: font },
-    { name: 'diary.ttf', mimeType: 'font/ttf', buffer: Buffer.from('Dear diary') },
-  ]);
-  await expect(letters.getByText('diary.ttf is not a font. Fonts come as TTF, OTF or WOFF.')).toBeVisible();
-  await expect(letters.getByText('Lobster is here.')).toBeVisible();
-  await letters.getByRole('button', { name: 'Your own', exact: true }).click();
-  await letters.getByRole('button', { name: 'Lobster', exact: true }).click();
-  await page.keyboard.press('Escape');
-  await leave(page);
-  await kept(page);
-  const before = await picture(page);
-  await page.reload();
-  await expect(slabs(page)).toHaveCount(1);
-  await expect.poll(async () => (await picture(page)).equals(before)).toBe(true);
-  // It is taken out when nothing is written in it any more.
-  await slabs(page).first().click();
-  await page.getByRole('button', { name: /^Letters: Lobster/ }).click();
-  await letters.getByRole('button', { name: 'Take Lobster out of this project' }).first().click();
-  await expect(letters.getByText('1 piece of this project is written in Lobster. It stays')).toBeVisible();
-  await letters.getByRole('button', { name: 'Caveat', exact: true }).first().click();
-  await letters.getByRole('button', { name: 'Take Lobster out of this project' }).first().click();
-  await expect(letters.getByRole('button', { name: 'Your own', exact: true })).toBeHidden();
 });

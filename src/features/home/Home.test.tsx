@@ -200,3 +200,16 @@ test('a first visit of the demo that breaks off is gone on with: nothing is ther
   }
   globalThis.fetch = serve;
 });
+
+test('the practice page is laid out once, and taken up again from then on', async () => {
+  const first = home();
+  await press('Learn it on a practice page');
+  await waitFor(() => expect(push.mock.lastCall).toEqual(['/table?project=practice']));
+  first.unmount();
+  push.mockClear();
+  home();
+  await lie('Practice page');
+  await press('First steps: a practice page');
+  await waitFor(() => expect(push.mock.lastCall).toEqual(['/table?project=practice']));
+  expect(await database.projects.count()).toBe(1);
+});
