@@ -1,4 +1,4 @@
-/** Supplies on the page: frames take photos, stamps arrive as ink, openings are cut, papers are turned over. */
+/** Supplies on the page: frames take photos, stamps arrive as ink. */
 import { expect, test, type Page } from './test';
 import sharp from 'sharp';
 import { axe } from './axe';
@@ -7,12 +7,10 @@ import {
   cupboard,
   cupboardSearch as search,
   found,
-  layByEnter,
   layFromCupboard as lay,
   newPage,
   openCupboard,
   openRow,
-  notice,
   numberIn,
   pageOnScreen,
   photo,
@@ -69,64 +67,4 @@ test('a frame takes a photo dropped into its opening; a stamp arrives as ink, an
   await page.waitForTimeout(400);
   const [r, g, b] = await colourOf(page, middle.x, middle.y - 4);
   expect(Math.hypot(r! - 0xc5, g! - 0x50, b! - 0x3f)).toBeLessThan(12);
-});
-
-test('a frame that came filled gets its opening; it says so and takes a photo', async ({ page }, info) => {
-  const filled = info.outputPath('filled frame.png');
-  await sharp(
-    Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="600" height="450"><rect width="600" height="450" rx="30" fill="#24506b"/><rect x="80" y="80" width="440" height="290" fill="#f6f0e0"/></svg>',
-    ),
-  )
-    .png()
-    .toFile(filled);
-  await newPage(page);
-  await openCupboard(page);
-  await page.getByTestId('supply-input').setInputFiles(filled);
-  await page.getByRole('button', { name: 'Put 1 away' }).click();
-  await search(page).fill('filled');
-  await found(page).filter({ hasText: 'filled' }).first().click();
-  await page.getByRole('button', { name: 'Cut an opening' }).click();
-  const canvas = page.getByTestId('cut-canvas');
-  await canvas.click({ position: { x: 230, y: 170 } });
-  await expect(page.getByText(/^4[67] % of the picture will be open.$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Cut it out' }).click();
-  await expect(notice(page)).toContainText('filled frame has its opening');
-  await found(page).first().click();
-  await page.getByRole('button', { name: 'Lay it' }).click();
-  await bringIn(page, photo('fly-in-plum-kite'));
-  await photosInBox(page).first().focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo frame photo' })).toBeVisible();
-});
-
-test('a paper is printed on both sides: its back is seen in the cupboard, and shown when it is turned over on the page', async ({
-  page,
-}) => {
-  await newPage(page);
-  await openCupboard(page);
-  await search(page).fill('rain on leaves');
-  await expect(found(page).first()).toHaveAccessibleName(/Rain on leaves/);
-  await found(page).first().click();
-  const back = page.getByRole('button', { name: /^On its back: / });
-  const name = (await back.innerText()).replace(/^On its back:\s*/, '');
-  // Pressed, that one is chosen among its kit, and the first is its back.
-  await back.click();
-  await expect(page.getByRole('button', { name: 'On its back: Rain on leaves' })).toBeVisible();
-  await page.getByRole('button', { name: 'On its back: Rain on leaves' }).click();
-  await page.getByRole('button', { name: 'Lay it', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
-  await expect(slabs(page).first()).toContainText('Rain on leaves');
-  const over = page.getByRole('button', { name: 'Turn over', exact: true });
-  await over.click();
-  await expect(slabs(page).first()).toContainText(name);
-  await expect(page.getByRole('button', { name: 'Undo turn over paper' })).toBeVisible();
-  await over.click();
-  await expect(slabs(page).first()).toContainText('Rain on leaves');
-  // What has only one side says so.
-  await page.keyboard.press('Escape');
-  await layByEnter(page.getByRole('list', { name: 'Papers' }).getByRole('button', { name: /^Dune kraft/ }));
-  await page.getByRole('menuitem', { name: 'Lay a strip of it' }).click();
-  await over.click();
-  await expect(notice(page)).toContainText('is printed on one side only');
 });
