@@ -1,8 +1,6 @@
 /** A card from Home to the print file: a window, a photo behind it, held in the hand, both faces in one PDF; then by keyboard. */
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
 import { expect, warm as test, type Page } from './test';
-import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { axe } from './axe';
 import {
@@ -240,59 +238,4 @@ test('by keyboard alone, in fewer than forty actions: window, ribbon all the way
   // Round a circle poppler reads in its own order.
   expect(told.replace(/\s/g, '')).toContain('tothem');
   expect(actions).toBeLessThan(40);
-});
-
-test('a ready-made card is begun with; an envelope comes and goes; the front as a JPEG', async ({
-  page,
-}, info) => {
-  await toHome(page);
-  await page.getByRole('button', { name: 'Card', exact: true }).click();
-  await page.getByRole('button', { name: 'Ready-made' }).click();
-  const cards = page.getByRole('list', { name: 'Ready-made cards' }).getByRole('button');
-  // Eight of each kit.
-  await expect(cards).toHaveCount(56);
-  expect(await axe(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Begin with Happy birthday, of Lantern Night' }).click();
-  await expect(page.getByText('5 x 7 in card, folded at the left')).toBeVisible();
-  // Its band goes all the way round: moved here, it is moved inside.
-  await slabs(page).filter({ hasText: 'Wrapping stripe' }).click();
-  await expect(page.getByText('In step with its other end (Inside)')).toBeVisible();
-
-  await page.getByRole('button', { name: 'What to do with this page' }).click();
-  await page.getByRole('menuitem', { name: 'An envelope that fits' }).click();
-  await expect(side(page, 'Envelope')).toHaveAttribute('aria-current', 'page');
-  await expect(page.getByTestId('folds')).toContainText('Address side');
-  expect(await axe(page)).toEqual([]);
-  await page.keyboard.press('Control+z');
-  await expect(side(page, 'Envelope')).toHaveCount(0);
-
-  await page.keyboard.press('Control+p');
-  const make = page.getByRole('dialog', { name: /^Make/ });
-  await make.getByRole('combobox', { name: 'What is made' }).press('Enter');
-  await page.getByRole('option', { name: 'Front alone' }).click();
-  await make.getByRole('radio', { name: 'JPEG' }).check();
-  const download = page.waitForEvent('download');
-  await make.getByRole('button', { name: 'Make the JPEG', exact: true }).click();
-  const file = info.outputPath('front.jpg');
-  await (await download).saveAs(file);
-  expect((await download).suggestedFilename()).toBe('Happy birthday Front.jpg');
-  const { width, height } = await sharp(file).metadata();
-  // 5 x 7 in with an eighth of bleed, but for the fold, where the back begins.
-  expect([width, height]).toEqual([Math.round(5.125 * 300), 7.25 * 300]);
-
-  // Each panel as a file of its own.
-  await make.getByRole('combobox', { name: 'What is made' }).press('Enter');
-  await page.getByRole('option', { name: 'All 4 panels' }).click();
-  const zipped = page.waitForEvent('download');
-  await make.getByRole('button', { name: 'Make the JPEG files' }).click();
-  const zip = info.outputPath('panels.zip');
-  await (await zipped).saveAs(zip);
-  expect((await zipped).suggestedFilename()).toBe('Happy birthday.zip');
-  const parts = Object.entries(unzipSync(readFileSync(zip)));
-  expect(parts.map(([name]) => name)).toEqual([
-    ...['1 Front.jpg', '2 Back.jpg', '3 Inside left.jpg', '4 Inside right.jpg'],
-  ]);
-  const bled = Math.round(5.125 * 300);
-  const sizes = await Promise.all(parts.map(([, bytes]) => sharp(bytes).metadata()));
-  expect(sizes.map(({ width, height }) => [width, height])).toEqual(Array(4).fill([bled, 7.25 * 300]));
 });

@@ -24,6 +24,12 @@ test('no accessibility faults are found by axe, in light and dark', async ({ pag
     await expect(page.getByRole('dialog', { name: /^Make/ })).toBeVisible();
     expect(await axe(page)).toEqual([]);
   }
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Card', exact: true }).click();
+  await page.getByRole('button', { name: 'Ready-made' }).click();
+  // Eight of each kit.
+  await expect(page.getByRole('list', { name: 'Ready-made cards' }).getByRole('button')).toHaveCount(56);
+  expect(await axe(page)).toEqual([]);
 });
 
 test('the whole way by keyboard, and nothing is asked of any other machine', async ({ page, baseURL }) => {

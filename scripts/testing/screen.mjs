@@ -2,12 +2,11 @@
  * A document for component tests, with what browsers have and happy-dom has not. Not jsdom: Paper.js takes a jsdom that is
  * installed for a screen to draw on, wherever it runs.
  */
-import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
 import HappyDom from '@happy-dom/jest-environment';
 import { Locks } from './locks.mjs';
 import { PICTURES } from './pictures.mjs';
+import { fetchServed } from './served.mjs';
 import { Worker } from './worker.mjs';
 
 const FROM_NODE = [
@@ -16,6 +15,8 @@ const FROM_NODE = [
   'CompressionStream',
   'DecompressionStream',
   'File',
+  'MessageChannel',
+  'MessagePort',
   'ReadableStream',
   'Response',
   'TextDecoder',
@@ -26,23 +27,20 @@ const FROM_NODE = [
   'structuredClone',
 ];
 
-/** What ships, as it is served. */
-const served = (path) =>
-  readFile(join(import.meta.dirname, '..', '..', 'public', path)).then(
-    (bytes) => new Response(bytes),
-    () => new Response(null, { status: 404 }),
-  );
-
 export default class Screen extends HappyDom {
   async setup() {
     await super.setup();
     for (const name of FROM_NODE) this.global[name] = globalThis[name];
-    this.global.fetch = (asked, ...how) =>
-      String(asked).startsWith('/') ? served(String(asked)) : fetch(asked, ...how);
+    this.global.fetch = fetchServed;
     this.global.HTMLCanvasElement.prototype.getContext = function (kind) {
       const context = createCanvas(this.width, this.height).getContext(kind);
       // As in a browser it leads back to its element.
       return Object.defineProperty(context, 'canvas', { value: this });
+    };
+    const { click } = this.global.HTMLElement.prototype;
+    this.global.HTMLAnchorElement.prototype.click = function () {
+      // What is downloaded leads nowhere.
+      if (!this.hasAttribute('download')) click.call(this);
     };
     // Nothing is laid out here; long lists draw as much as would be seen in this.
     for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))

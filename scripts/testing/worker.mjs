@@ -3,6 +3,7 @@ import { join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parentPort, Worker as Thread, workerData } from 'node:worker_threads';
 import { MADE, ROOT } from './bundle.mjs';
+import { fetchServed } from './served.mjs';
 
 export class Worker {
   constructor(url) {
@@ -27,6 +28,8 @@ export class Worker {
 if (parentPort && typeof workerData === 'string') {
   Object.assign(globalThis, (await import('./pictures.mjs')).PICTURES, {
     self: globalThis,
+    fetch: fetchServed,
+    location: { href: 'http://localhost/', origin: 'http://localhost' },
     addEventListener: (type, heard) =>
       type === 'message' && parentPort.on('message', (data) => heard({ data })),
     removeEventListener: () => {},

@@ -8,7 +8,7 @@ import { database } from '@/storage/database';
 import { packProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
 import { around } from '../../../scripts/testing/room';
-import { emptyStore, fullStore } from '../../../scripts/testing/store';
+import { emptyStore, fullStore, stocked } from '../../../scripts/testing/store';
 
 const push = jest.fn();
 const [DAY, NOW] = [86_400_000, Date.now()];
@@ -212,4 +212,18 @@ test('the practice page is laid out once, and taken up again from then on', asyn
   await press('First steps: a practice page');
   await waitFor(() => expect(push.mock.lastCall).toEqual(['/table?project=practice']));
   expect(await database.projects.count()).toBe(1);
+});
+
+test('a ready-made card is begun with: eight of each kit to choose from', async () => {
+  await stocked('lantern-night', 'windward');
+  home();
+  await press('Card');
+  await press('Ready-made');
+  const cards = within(await screen.findByRole('list', { name: 'Ready-made cards' }));
+  await waitFor(() => expect(cards.getAllByRole('button')).toHaveLength(16));
+  fireEvent.click(cards.getByRole('button', { name: 'Begin with Happy birthday, of Lantern Night' }));
+  await waitFor(() => expect(push).toHaveBeenCalled());
+  const [begun] = await database.projects.toArray();
+  expect(begun).toMatchObject({ title: 'Happy birthday' });
+  expect(push.mock.lastCall).toEqual([`/table?project=${begun!.id}`]);
 });

@@ -1,0 +1,140 @@
+/** @jest-environment ./scripts/testing/screen.mjs */
+import { beforeEach, expect, jest, test } from '@jest/globals';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { unzipSync } from 'fflate';
+import sharp from 'sharp';
+import { openPageSupply } from '@/features/shared/supplyFiles';
+import { database } from '@/storage/database';
+import { addProject } from '@/storage/shelved';
+import { laid } from '../../../scripts/testing/samples';
+import { emptyStore, stocked } from '../../../scripts/testing/store';
+import { reopened } from '../../../scripts/testing/tab';
+
+beforeEach(emptyStore);
+
+/** The sheet in which files are made, of what lies on the table. */
+const making = async () => {
+  const made = jest.spyOn(URL, 'createObjectURL');
+  const make = within(await screen.findByRole('dialog', { name: /^Make/ }));
+  return {
+    make,
+    of: async (what: string) => {
+      fireEvent.mouseDown(await make.findByRole('combobox', { name: 'What is made' }));
+      fireEvent.click(await screen.findByRole('option', { name: what }));
+    },
+    as: async (format: string) => fireEvent.click(await make.findByRole('radio', { name: format })),
+    purpose: async (name: RegExp) => fireEvent.click(await make.findByRole('button', { name })),
+    write: (name: string, text: string) => {
+      const field = make.getByRole('textbox', { name });
+      fireEvent.change(field, { target: { value: text } });
+      fireEvent.keyDown(field, { key: 'Enter' });
+    },
+    /** What is made when this is pressed. */
+    saved: async (button: string): Promise<Uint8Array> => {
+      const before = made.mock.calls.length;
+      await waitFor(() =>
+        expect(make.getByRole('button', { name: button })).toHaveProperty('disabled', false),
+      );
+      fireEvent.click(make.getByRole('button', { name: button }));
+      await waitFor(() => expect(made.mock.calls.length).toBeGreaterThan(before));
+      return new Uint8Array(await (made.mock.lastCall![0] as Blob).arrayBuffer());
+    },
+  };
+};
+
+/** A folder as a person would choose it: what comes to lie in it, by name, in bytes. */
+function folder(name: string): ReadonlyMap<string, number> {
+  const lies = new Map<string, number>();
+  const getFileHandle = async (file: string) => ({
+    createWritable: async () => ({
+      write: async (data: Blob) => void lies.set(file, data.size),
+      close: async () => {},
+    }),
+  });
+  Object.assign(globalThis, { showDirectoryPicker: async () => ({ name, getFileHandle }) });
+  return lies;
+}
+
+test('chosen pages as JPEG files with names of one’s own; as one picture that turns them; in layers', async () => {
+  await addProject({ ...laid([]), title: 'Kites' }, 0);
+  const { here, press, bring, photos } = await reopened();
+  const jpeg = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#a63' } })
+    .jpeg()
+    .toBuffer();
+  bring([new File([new Uint8Array(jpeg)], 'plum kite.jpg')]);
+  await waitFor(() => expect(photos()).toHaveLength(1));
+  fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
+  await here.findByRole('button', { name: 'Undo lay photo' });
+  for (let i = 0; i < 2; i++) {
+    await press('What to do with this page');
+    fireEvent.click(await screen.findByRole('menuitem', { name: /^Copy/ }));
+  }
+  const prints = folder('Prints');
+  await press('Make');
+  const { make, of, as, purpose, write, saved } = await making();
+  await of('All 3 pages');
+  await as('JPEG');
+  fireEvent.click(make.getByRole('switch', { name: 'In Adobe RGB (1998), as some labs ask' }));
+  write('Pages', '2-4');
+  await make.findByText('There are pages 1 to 3.');
+  write('Pages', '1, 3');
+  write('Their files are called', '{title} {number}');
+  const zip = unzipSync(await saved('Make the JPEG files'));
+  expect(Object.keys(zip)).toEqual(['Kites 1.jpg', 'Kites 2.jpg']);
+  const { icc } = await sharp(zip['Kites 1.jpg']!).metadata();
+  expect(icc?.toString('latin1')).toContain('A\0d\0o\0b\0e\0 \0R\0G\0B');
+  fireEvent.click(make.getByRole('button', { name: 'Into a folder …' }));
+  await waitFor(() => expect(make.getByTestId('made').textContent).toContain('2 files are in Prints'));
+  expect(Object.fromEntries(prints)).toEqual(
+    Object.fromEntries(Object.entries(zip).map(([name, bytes]) => [name, bytes.length])),
+  );
+  await purpose(/^A picture to share/);
+  await of('All 3 pages');
+  await as('WebP');
+  write('Its longer side', '400');
+  const flip = await sharp(await saved('Make the WebP'), { animated: true }).metadata();
+  expect([flip.pages, flip.width, flip.pageHeight]).toEqual([18, 400, 267]);
+  await purpose(/^To work on/);
+  await as('OpenRaster');
+  const layers = unzipSync(await saved('Make the OpenRaster'));
+  expect(Buffer.from(layers['stack.xml']!).toString()).toContain('name="plum kite"');
+});
+
+test('a card, ready-made: in step with its inside; an envelope comes and goes; the front, and its panels, as JPEG', async () => {
+  await stocked('lantern-night');
+  const card = await database.supplies.filter(({ name }) => name === 'Happy birthday').first();
+  expect(await openPageSupply(card!, 'begun', 0)).toMatchObject({ ok: true });
+  const { here, press, take } = await reopened('begun');
+  await here.findByText(/5 x 7 in card, folded at the left/);
+  // Its band goes all the way round: moved here, it is moved inside.
+  take('Wrapping stripe');
+  await here.findByText(/In step with its other end \(Inside\)/);
+  await press('What to do with this page');
+  fireEvent.click(await screen.findByRole('menuitem', { name: 'An envelope that fits' }));
+  const envelope = () => here.queryByRole('button', { name: /^Envelope/ });
+  await waitFor(() => expect(envelope()?.getAttribute('aria-current')).toBe('page'));
+  expect((await here.findByTestId('folds')).textContent).toContain('Address side');
+  await press(/^Undo /);
+  await waitFor(() => expect(envelope()).toBeNull());
+
+  await press('Make');
+  const { of, as, saved } = await making();
+  const sized = async (bytes: Uint8Array) => {
+    const { width, height } = await sharp(bytes).metadata();
+    return [width, height];
+  };
+  // 5 x 7 in with an eighth of bleed, but for the fold, where the next begins.
+  const bled = [Math.round(5.125 * 300), 7.25 * 300];
+  await of('Front alone');
+  await as('JPEG');
+  expect(await sized(await saved('Make the JPEG'))).toEqual(bled);
+  await of('All 4 panels');
+  const parts = unzipSync(await saved('Make the JPEG files'));
+  expect(Object.keys(parts)).toEqual([
+    '1 Front.jpg',
+    '2 Back.jpg',
+    '3 Inside left.jpg',
+    '4 Inside right.jpg',
+  ]);
+  for (const part of Object.values(parts)) expect(await sized(part)).toEqual(bled);
+});
