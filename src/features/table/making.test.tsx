@@ -1,11 +1,16 @@
 /** @jest-environment ./scripts/testing/screen.mjs */
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { openPageSupply } from '@/features/shared/supplyFiles';
 import { database } from '@/storage/database';
 import { addProject } from '@/storage/shelved';
+import { book } from '../../../scripts/testing/books';
 import { laid } from '../../../scripts/testing/samples';
 import { emptyStore, stocked } from '../../../scripts/testing/store';
 import { reopened } from '../../../scripts/testing/tab';
@@ -42,6 +47,11 @@ const making = async () => {
   };
 };
 
+const jpeg = async (background: string, name = background): Promise<File> => {
+  const plain = sharp({ create: { width: 300, height: 200, channels: 3, background } });
+  return new File([new Uint8Array(await plain.jpeg().toBuffer())], `${name}.jpg`);
+};
+
 /** A folder as a person would choose it: what comes to lie in it, by name, in bytes. */
 function folder(name: string): ReadonlyMap<string, number> {
   const lies = new Map<string, number>();
@@ -58,10 +68,7 @@ function folder(name: string): ReadonlyMap<string, number> {
 test('chosen pages as JPEG files with names of one’s own; as one picture that turns them; in layers', async () => {
   await addProject({ ...laid([]), title: 'Kites' }, 0);
   const { here, press, bring, photos } = await reopened();
-  const jpeg = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#a63' } })
-    .jpeg()
-    .toBuffer();
-  bring([new File([new Uint8Array(jpeg)], 'plum kite.jpg')]);
+  bring([await jpeg('#a63', 'plum kite')]);
   await waitFor(() => expect(photos()).toHaveLength(1));
   fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
   await here.findByRole('button', { name: 'Undo lay photo' });
@@ -137,4 +144,63 @@ test('a card, ready-made: in step with its inside; an envelope comes and goes; t
     '4 Inside right.jpg',
   ]);
   for (const part of Object.values(parts)) expect(await sized(part)).toEqual(bled);
+});
+
+test('a book bound, made longer: pages in their order with their numbers, the cover by itself as wide as its spine asks', async () => {
+  await stocked('windward');
+  await addProject(book(), 0);
+  const { here, press, bring, photos, kept } = await reopened('b');
+  bring(await Promise.all(['#a63', '#36a', '#3a6', '#663', '#636', '#366'].map((one) => jpeg(one))));
+  await waitFor(() => expect(photos()).toHaveLength(6));
+  fireEvent.keyDown(here.getByTestId('stage'), { key: 'P', shiftKey: true });
+  const flow = within(await screen.findByRole('dialog', { name: 'Let photos flow into the book' }));
+  fireEvent.click(await flow.findByRole('button', { name: 'Salt and wind' }));
+  fireEvent.mouseDown(await flow.findByRole('combobox', { name: 'Pages' }));
+  fireEvent.click(await screen.findByRole('option', { name: 'So many' }));
+  const many = await flow.findByRole('textbox', { name: 'How many' });
+  fireEvent.change(many, { target: { value: '8' } });
+  fireEvent.keyDown(many, { key: 'Enter' });
+  // These are alike, and nobody is on them.
+  for (const name of ['One of those that are alike', 'Keep faces whole'])
+    fireEvent.click(flow.getByLabelText(name));
+  await flow.findByText(/^6 photos on 8 pages/);
+  fireEvent.click(flow.getByRole('button', { name: 'Lay the book' }));
+  await kept();
+  fireEvent.keyDown(here.getByTestId('stage'), { key: 'J', shiftKey: true });
+  await screen.findByText('0.22 wide: too narrow for words');
+  await screen.findByText('loses 0.5 of each page');
+  fireEvent.click(screen.getByRole('button', { name: 'Shut The book' }));
+
+  const folder = mkdtempSync(join(tmpdir(), 'bellagraph-book-'));
+  const tool = (name: string, ...args: string[]) =>
+    execFileSync(name, args, { cwd: folder, encoding: 'utf8' });
+  await press('Make');
+  const { of, saved } = await making();
+  await of('All 8 pages');
+  writeFileSync(join(folder, 'pages.pdf'), await saved('Make the PDF'));
+  const said = tool('pdfinfo', '-box', '-f', '1', '-l', '8', 'pages.pdf');
+  expect(said).toMatch(/^Pages: +8$/m);
+  const boxes = (text: string) =>
+    [...text.matchAll(/TrimBox: +([\d.]+) +([\d.]+) +([\d.]+) +([\d.]+)/g)].map(([, ...box]) => {
+      const [left, bottom, right, top] = box.map(Number);
+      return [right! - left!, top! - bottom!];
+    });
+  // Trimmed to 8 x 8 in, whatever lies about it.
+  expect(boxes(said)).toEqual(Array(8).fill([576, 576]));
+  expect(tool('qpdf', '--check', 'pages.pdf')).toContain('No syntax or stream encoding errors');
+  // Each page says its own number, as poppler reads it.
+  const numbered = [2, 3, 4, 5, 6, 7].filter((number) => {
+    const text = tool('pdftotext', '-f', `${number}`, '-l', `${number}`, 'pages.pdf', '-');
+    const numbers = text.split(/\s+/).filter((word) => /^\d$/.test(word));
+    if (numbers.length) expect(numbers).toEqual([String(number)]);
+    return numbers.length > 0;
+  });
+  expect(numbered.length).toBeGreaterThan(2);
+  // The cover by itself; how sheets are folded is read back in src/output/sheets.test.ts.
+  await of('Cover');
+  writeFileSync(join(folder, 'cover.pdf'), await saved('Make the PDF'));
+  const cover = tool('pdfinfo', '-box', 'cover.pdf');
+  expect(cover).toMatch(/^Pages: +1$/m);
+  // Two boards of 8 in and 3 mm, 4 leaves of 0.15 mm and two boards of 2.5 mm between them.
+  expect(boxes(cover)[0]![0]).toBeCloseTo(2 * (576 + (3 * 72) / 25.4) + ((4 * 0.15 + 5) * 72) / 25.4, 1);
 });
