@@ -6,18 +6,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { adobeRgb } from '@/core/press/adobe-rgb';
 import { axe } from './axe';
-import {
-  bringIn,
-  DEMO_FILE,
-  field,
-  layByEnter,
-  newPage,
-  onTable,
-  photo,
-  photosInBox,
-  set,
-  toHome,
-} from './table';
+import { bringIn, field, layByEnter, newPage, photo, photosInBox, set } from './table';
 
 const proof = (page: Page) => page.getByRole('dialog', { name: 'Proof' });
 const shown = (page: Page) => proof(page).getByTestId('proof-page');
@@ -150,11 +139,14 @@ test('what the checks found is shown where it lies, and on the table; pages are 
   await expect(field(page, 'Turned')).toHaveValue('0.3');
 });
 
-test('a book is leafed through by keys and small pictures', async ({ page }) => {
-  await toHome(page);
-  await page.getByLabel('Project file').setInputFiles(DEMO_FILE.replace('fly-in', 'tide-pools'));
-  await page.getByRole('button', { name: 'Open Tide pools in July' }).click();
-  await onTable(page);
+test('pages are leafed through by keys and small pictures', async ({ page }) => {
+  await newPage(page, '8.5 x 11 in');
+  await bringIn(page, photo('fly-in-plum-kite'));
+  await layByEnter(photosInBox(page).first());
+  await page.getByRole('button', { name: 'What to do with this page' }).click();
+  await page.getByRole('menuitem', { name: /^Copy/ }).click();
+  await page.getByRole('navigation', { name: 'Pages' }).getByRole('button').first().click();
+  await page.getByTestId('stage').focus();
   await page.keyboard.press('4');
   await printed(page);
   await expect(proof(page).getByRole('status').filter({ hasText: 'Page 1, 1 of 2' })).toBeVisible();
