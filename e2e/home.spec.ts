@@ -1,15 +1,15 @@
 import { expect, test } from './test';
 import { axe } from './axe';
-import { DEMO_FILE, newPage, notice, openRow, onTable, pageOnScreen, slabs } from './table';
+import { DEMO, newPage, notice, openRow, onTable, pageOnScreen, slabs } from './table';
 
 test('no accessibility faults are found by axe, in light and dark', async ({ page }) => {
   await page.goto('/');
-  await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
+  await page.getByLabel('Project file').setInputFiles(DEMO.file);
   await expect(notice(page)).toContainText('Opened');
   for (const colorScheme of ['dark', 'light'] as const) {
     await page.emulateMedia({ colorScheme });
     await page.goto('/');
-    const open = page.getByRole('button', { name: 'Open Fly-in on the beach' });
+    const open = page.getByRole('button', { name: `Open ${DEMO.title}` });
     await expect(open).toBeVisible();
     expect(await axe(page)).toEqual([]);
     await open.click();

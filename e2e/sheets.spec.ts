@@ -1,7 +1,7 @@
 /** Every sheet over the table: it opens by its key or its name, says what it is for, has no accessibility faults, and shuts by Escape. */
 import { expect, test, type Page } from './test';
 import { axe } from './axe';
-import { DEMO_FILE, onTable, slabs, toHome } from './table';
+import { DEMO, onTable, slabs, toHome } from './table';
 
 /** By their keys, or by their names in the list of all actions; each with its title. */
 const OF_A_PHOTO = [
@@ -42,8 +42,8 @@ async function each(
   select: () => Promise<unknown>,
 ) {
   await toHome(page);
-  await page.getByLabel('Project file').setInputFiles(DEMO_FILE);
-  await page.getByRole('button', { name: 'Open Fly-in on the beach' }).click();
+  await page.getByLabel('Project file').setInputFiles(DEMO.file);
+  await page.getByRole('button', { name: `Open ${DEMO.title}` }).click();
   await onTable(page);
   const wrong: string[] = [];
   for (const [how, title] of sheets) {
@@ -64,7 +64,7 @@ async function each(
 }
 
 test('of a photo', ({ page }) =>
-  each(page, OF_A_PHOTO, () => slabs(page).filter({ hasText: 'first-launch' }).click()));
+  each(page, OF_A_PHOTO, () => slabs(page).filter({ hasText: DEMO.photo }).click()));
 test('of a page', ({ page }) =>
   each(page, OF_A_PAGE, async () => {
     await page.getByTestId('stage').focus();

@@ -6,7 +6,12 @@ import sharp, { type Sharp } from 'sharp';
 
 const PHOTOS = join(import.meta.dirname, '..', 'public', 'demo', 'photos');
 export const photo = (name: string): string => join(PHOTOS, `${name}.jpg`);
-export const DEMO_FILE = join(import.meta.dirname, '..', 'public', 'demo', 'saltmarsh-fly-in.bellagraph');
+/** A page of the demo with photos, papers, pictures and words, of which there is little to carry. */
+export const DEMO = {
+  file: join(import.meta.dirname, '..', 'public', 'demo', 'saltmarsh-quiet-morning.bellagraph'),
+  title: 'Before the others came',
+  photo: 'may-01-morning',
+};
 
 /** Home: by the program's own way where it is open, as it is warm then; loaded anew where that does not lead there. */
 export async function toHome(page: Page): Promise<void> {
