@@ -160,7 +160,7 @@ function Open({
             Bring in supplies
           </Button>
         </Box>
-        <StillDrawn what="The house kits are" />
+        <StillDrawn at="/house/kits.json" what="The house kits are" />
         <Filters filter={filter} onChange={setFilter} withUse={Boolean(on.onGather)} />
         <Typography variant="caption" color="text.secondary" role="status" sx={{ px: 2 }}>
           {countInWords(found.length, typed, kit)}

@@ -67,7 +67,7 @@ export function useCupboard(): { cupboard: Cupboard | null; again: (() => void) 
   const [tries, setTries] = useState(0);
   const [failed, setFailed] = useState(-1);
   // What comes late is looked up again.
-  const late = useStillDrawn();
+  const late = useStillDrawn('/house/kits.json');
 
   useEffect(() => {
     let gone = false;

@@ -139,7 +139,7 @@ export function Home({ demo }: { demo: boolean }) {
             )}
           </Box>
         )}
-        <StillDrawn what="The demo’s pages are" />
+        <StillDrawn at="/demo/projects.json" what="The demo’s pages are" />
         {home.projects?.length === 0 && !home.busy && <EmptyTable onPractise={() => void home.practise()} />}
         {many && <Finder wish={wish} count={found.length} total={projects.length} onWish={setWish} />}
         {many && !found.length && (

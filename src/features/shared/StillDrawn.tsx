@@ -3,15 +3,19 @@
 import CircularProgress from '@mui/material/CircularProgress';
 import Typography from '@mui/material/Typography';
 import { useSyncExternalStore } from 'react';
-import { stillDrawn } from '@/features/shared/drawn';
+import { stillDrawn, type DrawnList } from '@/features/shared/drawn';
 
-/** Whether something that ships with the app is still being drawn. */
-export const useStillDrawn = (): boolean =>
-  useSyncExternalStore(stillDrawn.listen, stillDrawn.now, () => false);
+/** Whether this, which ships with the app, is still being drawn. */
+export const useStillDrawn = (at: DrawnList): boolean =>
+  useSyncExternalStore(
+    stillDrawn.listen,
+    () => stillDrawn.now(at),
+    () => false,
+  );
 
-/** Says what is still on its way on a first start; nothing otherwise. */
-export function StillDrawn({ what }: { what: string }) {
-  return useStillDrawn() ? (
+/** Says what of it is still on its way on a first start; nothing otherwise. */
+export function StillDrawn({ at, what }: { at: DrawnList; what: string }) {
+  return useStillDrawn(at) ? (
     <Typography
       role="status"
       variant="body2"

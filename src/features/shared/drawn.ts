@@ -4,9 +4,12 @@
 const STILL_DRAWN = 503;
 const ASK_AGAIN = 2000;
 
-const waiting = new Set<string>();
+/** Lists that are drawn. */
+export type DrawnList = '/house/papers.json' | '/house/kits.json' | '/house/list' | '/demo/projects.json';
+
+const waiting = new Set<DrawnList>();
 const listeners = new Set<() => void>();
-const note = (at: string, waits: boolean) => {
+const note = (at: DrawnList, waits: boolean) => {
   if (waits === waiting.has(at)) return;
   if (waits) waiting.add(at);
   else waiting.delete(at);
@@ -15,7 +18,7 @@ const note = (at: string, waits: boolean) => {
 
 /** A list that ships with the app, used as soon as it is drawn; `onWait` hears that it is not. Rejects if it is not there at all. */
 export async function drawn<T, U = T>(
-  at: string,
+  at: DrawnList,
   take: (list: T) => U | Promise<U>,
   onWait?: () => void,
 ): Promise<U> {
@@ -33,9 +36,9 @@ export async function drawn<T, U = T>(
   }
 }
 
-/** Whether something that was asked for is still being drawn, and who wants to hear of it. */
+/** Whether a list that was asked for is still being drawn, and who wants to hear of it. */
 export const stillDrawn = {
-  now: (): boolean => waiting.size > 0,
+  now: (at: DrawnList): boolean => waiting.has(at),
   listen: (hear: () => void): (() => void) => {
     listeners.add(hear);
     return () => void listeners.delete(hear);

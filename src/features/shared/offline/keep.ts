@@ -39,7 +39,7 @@ function wishKits(kept: boolean): void {
 
 /** What there is, once it is all drawn; null without a network. */
 const listed = (): Promise<HouseFiles | null> =>
-  drawn(at('list'), (list: HouseFiles): HouseFiles | null => list).catch(() => null);
+  drawn('/house/list', (list: HouseFiles): HouseFiles | null => list).catch(() => null);
 
 /** Empty if what it holds is of an older house. */
 async function cacheFor({ version }: HouseFiles): Promise<Cache> {

@@ -110,7 +110,7 @@ export function Workbox(props: WorkboxProps) {
               count={items[name].length}
               action={name === 'photos' && !readOnly && <PhotoActions many={items.photos.length > 1} />}
             >
-              {name === 'papers' && <StillDrawn what="The house papers are" />}
+              {name === 'papers' && <StillDrawn at="/house/papers.json" what="The house papers are" />}
               {name === 'photos' && counting && <Progress {...counting} />}
               {items[name].length > 0 ? (
                 <Items
