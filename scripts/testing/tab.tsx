@@ -1,6 +1,7 @@
 /** The whole table without a browser: a project of the store opened as in a tab of its own. */
 import { act, fireEvent, render, waitFor, within } from '@testing-library/react';
 import { expect } from '@jest/globals';
+import sharp, { type Colour } from 'sharp';
 import { TableRoom } from '@/features/table/TableRoom';
 import { around } from './room';
 
@@ -50,4 +51,10 @@ export const reopened = async (id?: string) => {
   const again = await tab(id);
   await waitFor(() => expect(again.mine()).toBe(true));
   return again;
+};
+
+/** A plain photo, as somebody brings it. */
+export const photoFile = async (name: string, background: Colour = '#a63'): Promise<File> => {
+  const plain = sharp({ create: { width: 300, height: 200, channels: 3, background } });
+  return new File([new Uint8Array(await plain.jpeg().toBuffer())], name, { type: 'image/jpeg' });
 };

@@ -3,7 +3,6 @@ import { beforeEach, expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import sharp from 'sharp';
 import type { Project } from '@/core/project/model';
 import { FILE_VERSION } from '@/core/project/version';
 import { openPageSupply } from '@/features/shared/supplyFiles';
@@ -15,7 +14,7 @@ import { addProject } from '@/storage/shelved';
 import { around } from '../../../scripts/testing/room';
 import { inkPiece, laid } from '../../../scripts/testing/samples';
 import { emptyStore, fullStore, stocked } from '../../../scripts/testing/store';
-import { reopened, tab } from '../../../scripts/testing/tab';
+import { photoFile, reopened, tab } from '../../../scripts/testing/tab';
 
 const dialogPress = async (name: string) =>
   fireEvent.click(within(await screen.findByRole('dialog')).getByRole('button', { name }));
@@ -26,17 +25,7 @@ const told = (words: string | RegExp) =>
     ),
   );
 
-const photo = async (name: string, hue: number) =>
-  new File(
-    [
-      new Uint8Array(
-        await sharp({ create: { width: 60, height: 40, channels: 3, background: { r: hue, g: 90, b: 150 } } })
-          .jpeg()
-          .toBuffer(),
-      ),
-    ],
-    name,
-  );
+const photo = (name: string, hue: number) => photoFile(name, { r: hue, g: 90, b: 150 });
 
 beforeEach(async () => {
   await emptyStore();

@@ -13,7 +13,7 @@ import { addProject } from '@/storage/shelved';
 import { book } from '../../../scripts/testing/books';
 import { laid } from '../../../scripts/testing/samples';
 import { emptyStore, stocked } from '../../../scripts/testing/store';
-import { reopened } from '../../../scripts/testing/tab';
+import { photoFile, reopened } from '../../../scripts/testing/tab';
 
 beforeEach(emptyStore);
 
@@ -47,11 +47,6 @@ const making = async () => {
   };
 };
 
-const jpeg = async (background: string, name = background): Promise<File> => {
-  const plain = sharp({ create: { width: 300, height: 200, channels: 3, background } });
-  return new File([new Uint8Array(await plain.jpeg().toBuffer())], `${name}.jpg`);
-};
-
 /** A folder as a person would choose it: what comes to lie in it, by name, in bytes. */
 function folder(name: string): ReadonlyMap<string, number> {
   const lies = new Map<string, number>();
@@ -68,7 +63,7 @@ function folder(name: string): ReadonlyMap<string, number> {
 test('chosen pages as JPEG files with names of one’s own; as one picture that turns them; in layers', async () => {
   await addProject({ ...laid([]), title: 'Kites' }, 0);
   const { here, press, bring, photos } = await reopened();
-  bring([await jpeg('#a63', 'plum kite')]);
+  bring([await photoFile('plum kite.jpg')]);
   await waitFor(() => expect(photos()).toHaveLength(1));
   fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
   await here.findByRole('button', { name: 'Undo lay photo' });
@@ -150,7 +145,11 @@ test('a book bound, made longer: pages in their order with their numbers, the co
   await stocked('windward');
   await addProject(book(), 0);
   const { here, press, bring, photos, kept } = await reopened('b');
-  bring(await Promise.all(['#a63', '#36a', '#3a6', '#663', '#636', '#366'].map((one) => jpeg(one))));
+  bring(
+    await Promise.all(
+      ['#a63', '#36a', '#3a6', '#663', '#636', '#366'].map((one) => photoFile(`${one}.jpg`, one)),
+    ),
+  );
   await waitFor(() => expect(photos()).toHaveLength(6));
   fireEvent.keyDown(here.getByTestId('stage'), { key: 'P', shiftKey: true });
   const flow = within(await screen.findByRole('dialog', { name: 'Let photos flow into the book' }));

@@ -5,7 +5,7 @@ import sharp from 'sharp';
 import { addProject } from '@/storage/shelved';
 import { laid } from '../../../scripts/testing/samples';
 import { emptyStore, stocked } from '../../../scripts/testing/store';
-import { reopened } from '../../../scripts/testing/tab';
+import { photoFile, reopened } from '../../../scripts/testing/tab';
 
 const onTable = async (kit: string) => {
   await stocked(kit);
@@ -45,14 +45,19 @@ test('a paper is printed on both sides: its back is seen in the cupboard, and sh
 });
 
 test('a frame that came filled gets its opening; it says so and takes a photo', async () => {
-  const png = async (svg: string) => new Uint8Array(await sharp(Buffer.from(svg)).png().toBuffer());
-  const filled = await png(
+  const filled = Buffer.from(
     '<svg xmlns="http://www.w3.org/2000/svg" width="600" height="450"><rect width="600" height="450" rx="30" fill="#24506b"/><rect x="80" y="80" width="440" height="290" fill="#f6f0e0"/></svg>',
   );
   const { here, press, bring, photos } = await onTable('windward');
   await press('Cupboard');
   fireEvent.change(await here.findByTestId('supply-input'), {
-    target: { files: [new File([filled], 'filled frame.png', { type: 'image/png' })] },
+    target: {
+      files: [
+        new File([new Uint8Array(await sharp(filled).png().toBuffer())], 'filled frame.png', {
+          type: 'image/png',
+        }),
+      ],
+    },
   });
   fireEvent.click(await screen.findByRole('button', { name: 'Put 1 away' }));
   const found = async () => {
@@ -72,17 +77,7 @@ test('a frame that came filled gets its opening; it says so and takes a photo', 
   await waitFor(() => expect(screen.getByText(/filled frame has its opening/)).toBeDefined());
   fireEvent.click(await found());
   await press('Lay it');
-  bring([
-    new File(
-      [
-        await png(
-          '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><rect width="60" height="40" fill="#a33"/></svg>',
-        ),
-      ],
-      'kite.png',
-      { type: 'image/png' },
-    ),
-  ]);
+  bring([await photoFile('kite.jpg')]);
   await waitFor(() => expect(photos()).toHaveLength(1));
   fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
   await here.findByRole('button', { name: 'Undo frame photo' });
