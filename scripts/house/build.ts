@@ -122,7 +122,13 @@ async function build(): Promise<void> {
     { folder: FOLDER, print: await fingerprint('scripts/house', 'src/core/text/families.ts'), make: lay },
     {
       folder: PAPERS,
-      print: await fingerprint('scripts/house/papers.ts', 'scripts/art/noise.ts', 'src/core/random.ts'),
+      print: await fingerprint(
+        'scripts/house/build.ts',
+        'scripts/house/papers.ts',
+        'scripts/art/noise.ts',
+        'src/core/random.ts',
+        'src/output/pixels/density.ts',
+      ),
       make: drawPapers,
     },
   ];
