@@ -1,16 +1,18 @@
-/** Unit tests run as native ES modules, as HarfBuzz is one. See `npm run unit`. */
+/** Unit tests: suites by themselves (`.test.ts`) and suites with a screen (`.test.tsx`). See `scripts/testing/runner.mjs`. */
 // On a screen React runs as it is built for its users, in half the time.
 process.env.NODE_ENV = 'production';
 
+const suites = (displayName, ending, setup) => ({
+  displayName,
+  runner: './scripts/testing/runner.mjs',
+  globalSetup: './scripts/testing/bundle.mjs',
+  roots: ['<rootDir>/src', '<rootDir>/scripts'],
+  testRegex: `\\.test\\.${ending}$`,
+  setupFiles: setup.map((name) => `<rootDir>/scripts/testing/${name}.mjs`),
+});
+
 export default {
-  testEnvironment: 'node',
   // Jest would leave one core idle: of two that is half.
   maxWorkers: '100%',
-  // No test is about speed; a busy machine must not fail one.
-  testTimeout: 120_000,
-  roots: ['<rootDir>/src', '<rootDir>/scripts'],
-  setupFiles: ['<rootDir>/scripts/testing/before.mjs'],
-  extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  globalSetup: './scripts/testing/bundle.mjs',
-  transform: { '\\.test\\.tsx?$|/\\.cache/tests/': './scripts/testing/bundled.mjs' },
+  projects: [suites('plain', 'ts', ['store']), suites('screen', 'tsx', ['store', 'screen'])],
 };

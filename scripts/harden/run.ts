@@ -3,7 +3,7 @@
  * `--long` tries as often as a release asks for, `--only mutations,doors,in-browser,offline,kills,browser` some of it, `--seed N` begins elsewhere.
  * Kills and browser need a build (bin/build) and Debian's Chromium.
  */
-import '../testing/before.mjs';
+import 'fake-indexeddb/auto';
 import { parseArgs } from 'node:util';
 import { table, type Row } from './report';
 import { serve } from '../node/server';

@@ -1,6 +1,6 @@
 /**
- * Jest's global setup. It would load each file of each suite anew, which took longer than the tests; so all suites are
- * bundled once, with what they share in chunks, if anything changed. `bundled.mjs` hands them over.
+ * Jest's global setup. To load each file of each suite by itself took longer than the tests; so all suites are bundled
+ * once, with what they share in chunks, if anything changed. `runner.mjs` runs them.
  */
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
@@ -13,14 +13,19 @@ export const ROOT = join(import.meta.dirname, '..', '..');
 export const MADE = join(ROOT, '.cache', 'tests');
 /** Packages that are loaded as they are: React, of which there must be one, and what brings native code or WebAssembly. */
 const AS_THEY_ARE =
-  /^(@cornerstonejs|@jest|@hyzyla|@napi-rs|@playwright|@tensorflow|@testing-library|@vladmandic|ajv|dexie|exifr|harfbuzzjs|hoist-non-react-statics|jsdom|lcms-wasm|libheif-js|next|paper|prop-types|react|scheduler|sharp|use-sync)/;
+  /^(@cornerstonejs|@hyzyla|@napi-rs|@playwright|@tensorflow|@testing-library|@vladmandic|ajv|dexie|exifr|harfbuzzjs|hoist-non-react-statics|jsdom|lcms-wasm|libheif-js|next|paper|prop-types|react|scheduler|sharp|use-sync)/;
 
-/** What a file is told of itself, though it lies in a bundle. */
+/** A suite that alters what others share. */
+const ALONE = /^ \* @alone/m;
+/** Stands before each suite with a screen, in its first line. */
+const FRESH = `import { freshScreen } from '${join(import.meta.dirname, 'fresh')}'; freshScreen(); `;
+
+/** What a file is told of itself though it lies in a bundle, and what is imported from where it lies. */
 const itself = {
   name: 'itself',
   setup({ onLoad, onResolve }) {
     onLoad({ filter: /\/(src|scripts)\/.*\.tsx?$/ }, async ({ path }) => ({
-      contents: (await readFile(path, 'utf8'))
+      contents: ((path.endsWith('.test.tsx') ? FRESH : '') + (await readFile(path, 'utf8')))
         .replaceAll('import.meta.dirname', JSON.stringify(dirname(path)))
         .replaceAll('import.meta.url', JSON.stringify(pathToFileURL(path).href))
         .replace(/import \{([^}]*)\} from '(@tabler\/icons-react)';/, (_, names, from) =>
@@ -32,8 +37,8 @@ const itself = {
       loader: path.endsWith('x') ? 'tsx' : 'ts',
     }));
     onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
-      if (kind === 'entry-point' || path.startsWith('@/')) return;
-      return AS_THEY_ARE.test(path) ? { path, external: true } : undefined;
+      if (kind === 'entry-point' || path.startsWith('@/') || !AS_THEY_ARE.test(path)) return;
+      return { path: path.replace(/^((?:ajv|next|paper)\/.*?)(\.js)?$/, '$1.js'), external: true };
     });
   },
 };
@@ -54,27 +59,35 @@ export default async function bundle() {
   if (existsSync(mark) && readFileSync(mark, 'utf8') === now) return;
   rmSync(MADE, { recursive: true, force: true });
   mkdirSync(MADE, { recursive: true });
-  await build({
+  const suites = files.filter((file) => /\.test\.tsx?$/.test(file));
+  const alone = suites.filter((file) => ALONE.test(readFileSync(join(ROOT, file), 'utf8')));
+  // What suites run by itself, and what runs beside a page, is ready to run.
+  const others = ['scripts/render.ts', ...files.filter((file) => file.endsWith('.worker.ts'))];
+  await Promise.all([
+    made([...others, ...suites.filter((file) => !alone.includes(file))], true),
+    made(alone, false),
+  ]);
+  writeFileSync(mark, now);
+}
+
+const made = (entryPoints, splitting) =>
+  build({
     absWorkingDir: ROOT,
-    // What suites run by itself, and what runs beside a page, is ready to run.
-    entryPoints: ['scripts/render.ts', ...files.filter((file) => /\.test\.tsx?$|\.worker\.ts$/.test(file))],
+    entryPoints,
     outdir: MADE,
     outbase: ROOT,
     publicPath: MADE,
     bundle: true,
-    splitting: true,
+    splitting,
     format: 'esm',
     platform: 'node',
     target: 'es2022',
     mainFields: ['module', 'main'],
     jsx: 'automatic',
-    alias: { '@': join(ROOT, 'src') },
+    alias: { '@': join(ROOT, 'src'), '@jest/globals': join(import.meta.dirname, 'globals.mjs') },
     define: { 'process.env.NODE_ENV': '"production"' },
-    inject: [join(import.meta.dirname, 'globals.mjs')],
     sourcemap: 'external',
     sourcesContent: false,
     logLevel: 'warning',
     plugins: [itself],
   });
-  writeFileSync(mark, now);
-}

@@ -1,9 +1,9 @@
 /**
- * A document for component tests, with what browsers have and happy-dom has not. Not jsdom: Paper.js takes a jsdom that is
- * installed for a screen to draw on, wherever it runs.
+ * A document for suites with a screen, with what browsers have and happy-dom has not. Not jsdom: Paper.js takes a jsdom that
+ * is installed for a screen to draw on, wherever it runs.
  */
+import { GlobalRegistrator } from '@happy-dom/global-registrator';
 import { createCanvas } from '@napi-rs/canvas';
-import HappyDom from '@happy-dom/jest-environment';
 import { Locks } from './locks.mjs';
 import { PICTURES } from './pictures.mjs';
 import { fetchServed } from './served.mjs';
@@ -27,38 +27,63 @@ const FROM_NODE = [
   'structuredClone',
 ];
 
-export default class Screen extends HappyDom {
-  async setup() {
-    await super.setup();
-    for (const name of FROM_NODE) this.global[name] = globalThis[name];
-    this.global.fetch = fetchServed;
-    this.global.HTMLCanvasElement.prototype.getContext = function (kind) {
-      const context = createCanvas(this.width, this.height).getContext(kind);
-      // As in a browser it leads back to its element.
-      return Object.defineProperty(context, 'canvas', { value: this });
-    };
-    const { click } = this.global.HTMLElement.prototype;
-    this.global.HTMLAnchorElement.prototype.click = function () {
-      // What is downloaded leads nowhere.
-      if (!this.hasAttribute('download')) click.call(this);
-    };
-    // Nothing is laid out here; long lists draw as much as would be seen in this.
-    for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))
-      Object.defineProperty(this.global.HTMLElement.prototype, side, { get: () => pixels });
-    Object.assign(this.global, PICTURES, { Worker });
-    Object.defineProperty(this.global.navigator, 'locks', { value: new Locks() });
-    // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
-    this.global.getComputedStyle = (element) => element.style;
-    this.global.ResizeObserver = class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    };
-    this.global.matchMedia = (media) => ({
-      media,
-      matches: false,
-      addEventListener() {},
-      removeEventListener() {},
-    });
-  }
+const own = Object.fromEntries(FROM_NODE.map((name) => [name, globalThis[name]]));
+GlobalRegistrator.register({ url: 'http://localhost/' });
+Object.assign(globalThis, own, PICTURES, { Worker, fetch: fetchServed });
+
+HTMLCanvasElement.prototype.getContext = function (kind) {
+  const context = createCanvas(this.width, this.height).getContext(kind);
+  // As in a browser it leads back to its element.
+  return Object.defineProperty(context, 'canvas', { value: this });
+};
+const { click } = HTMLElement.prototype;
+HTMLAnchorElement.prototype.click = function () {
+  // What is downloaded leads nowhere.
+  if (!this.hasAttribute('download')) click.call(this);
+};
+// Nothing is laid out here; long lists draw as much as would be seen in this.
+for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))
+  Object.defineProperty(HTMLElement.prototype, side, { get: () => pixels });
+Object.defineProperty(navigator, 'locks', { value: new Locks() });
+// Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
+globalThis.getComputedStyle = (element) => element.style;
+globalThis.ResizeObserver = class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
+globalThis.matchMedia = (media) => ({
+  media,
+  matches: false,
+  addEventListener() {},
+  removeEventListener() {},
+});
+await reactAtRest();
+
+/**
+ * On a screen React runs as it is built for its users, in half the time; but that build has no `act`, by which tests let it come
+ * to rest. What it puts off is held here, so that it can be done at once.
+ */
+async function reactAtRest() {
+  const soon = new Set();
+  const held = (later) => (task) => {
+    const once = () => soon.delete(once) && task();
+    soon.add(once);
+    later(once);
+  };
+  const own = { queueMicrotask, setImmediate };
+  Object.assign(globalThis, { queueMicrotask: held(queueMicrotask), setImmediate: held(setImmediate) });
+  const { default: React } = await import('react');
+  const { flushSync } = (await import('react-dom')).default;
+  await import('react-dom/client');
+  Object.assign(globalThis, own);
+  const rest = () => {
+    for (const task of soon) task();
+  };
+  React.act = (change) => {
+    const result = flushSync(change);
+    rest();
+    const settled = Promise.resolve(result).then((value) => (rest(), value));
+    return { then: (...done) => void settled.then(...done) };
+  };
 }

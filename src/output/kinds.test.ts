@@ -1,4 +1,7 @@
-/** A kind nobody knew of, one of each: added to the lists and nothing else, it is drawn, written, kept and spoken of. */
+/**
+ * A kind nobody knew of, one of each: added to the lists and nothing else, it is drawn, written, kept and spoken of.
+ * @alone
+ */
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';

@@ -1,5 +1,5 @@
 /** What was ordered travels in a project's file, and is kept beside the project. */
-import { expect, jest, test } from '@jest/globals';
+import { beforeAll, expect, jest, test } from '@jest/globals';
 import Dexie from 'dexie';
 import { unzipSync, zipSync } from 'fflate';
 import type { Ticket } from '@/core/order/ticket';
@@ -10,6 +10,9 @@ import { forgetOrder, keepOrder, keepOrders, keepSent, noteState, ordersOf } fro
 import { packProject, unpackProject, type PackedOrder } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
 import { project } from '../../scripts/testing/samples';
+import { emptyStore } from '../../scripts/testing/store';
+
+beforeAll(emptyStore);
 
 const JOB = '0b8a2d2c-5e0f-4d1f-9a53-6f8f7a2f6d11';
 const bytes = new TextEncoder().encode('%PDF-1.6 kites');

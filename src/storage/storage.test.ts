@@ -21,10 +21,9 @@ import { deleteProject, purge, undeleteProject } from '@/storage/deleted';
 import { listProjects } from '@/storage/shelf';
 import { addProject } from '@/storage/shelved';
 import { assetOf, inkPiece, laid, photoOf, project, quarters, wordsOf } from '../../scripts/testing/samples';
+import { emptyStore } from '../../scripts/testing/store';
 
-beforeEach(async () => {
-  await Promise.all(database.tables.map((table) => table.clear()));
-});
+beforeEach(emptyStore);
 
 const opened = async (id = 'sample'): Promise<History> => {
   const answer = await openProject(id);
@@ -63,9 +62,7 @@ describe('keeping', () => {
           const left = await work(dice);
           expect(await opened()).toEqual(left);
         })
-        .beforeEach(async () => {
-          await Promise.all(database.tables.map((table) => table.clear()));
-        }),
+        .beforeEach(async () => void (await emptyStore())),
       { numRuns: 40 },
     );
   });
@@ -103,9 +100,7 @@ describe('keeping', () => {
             expect(await opened()).toEqual(sure);
           },
         )
-        .beforeEach(async () => {
-          await Promise.all(database.tables.map((table) => table.clear()));
-        }),
+        .beforeEach(async () => void (await emptyStore())),
       { numRuns: 60 },
     );
   });

@@ -20,10 +20,9 @@ import {
   usesOf,
 } from '@/storage/supplies';
 import { assetOf, photoOf, project, quarters } from '../../scripts/testing/samples';
+import { emptyStore } from '../../scripts/testing/store';
 
-beforeEach(async () => {
-  await Promise.all(database.tables.map((table) => table.clear()));
-});
+beforeEach(emptyStore);
 
 const bytes = quarters(90, 60);
 const asset = assetOf(bytes, 90, 60);

@@ -27,6 +27,13 @@ interface Fixture {
 const fixture = (version: number): Fixture =>
   JSON.parse(readFileSync(`src/storage/fixtures/version-${version}.json`, 'utf8'));
 
+// What a newer program left would close the store to whoever comes after.
+afterAll(async () => {
+  database.close();
+  await Dexie.delete('bellagraph');
+  await database.open();
+});
+
 const VERSIONS = Array.from({ length: 8 }, (_, i) => i + 1);
 
 test('there is a fixture of every version whose journals do not say which they are of', () => {

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, jest, test } from '@jest/globals';
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { Supply } from '@/core/supplies/model';

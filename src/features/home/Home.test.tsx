@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { newLayout } from '@/core/project/model';
@@ -137,6 +136,7 @@ test('without room no page is begun and no file opened; both are told, and what 
 
 test('Home says what the browser answered about its store, and which project has much work in no file', async () => {
   const persisted = jest.fn(async () => false);
+  const { storage } = navigator;
   Object.assign(navigator, { storage: { persisted, estimate: async () => ({ usage: 3_400_000_000 }) } });
   await shelved('Lantern night');
   /** What the foot of Home says in the end, from what is kept here on. */
@@ -153,6 +153,7 @@ test('Home says what the browser answered about its store, and which project has
   await says(stays, bare, '“Lantern night”: 61 steps that lie in no file yet.');
   await noteBackup('lantern-night', 51, Date.UTC(2026, 4, 9, 12));
   await says(stays, 'Last saved as a file 9 May 2026.');
+  Object.assign(navigator, { storage });
 });
 
 test('from nine on, projects are looked for by words and product, and lie by time', async () => {

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { NewPanel } from '@/features/home/NewPanel';

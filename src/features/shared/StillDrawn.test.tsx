@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, test } from '@jest/globals';
 import { render, screen, waitFor } from '@testing-library/react';
 import { drawn } from '@/features/shared/drawn';

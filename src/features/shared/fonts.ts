@@ -4,10 +4,10 @@ import type { Project } from '@/core/project/model';
 import { FONT_FILES, shaOfFamily } from '@/core/text/families';
 import { openFont, type OpenFont } from '@/core/text/shaper';
 import type { Typesetter } from '@/core/text/typesetter';
+import { onceATab } from '@/features/shared/once';
 import { assetBlob } from '@/storage/assets';
 
 export const FONTS_AT = '/house/fonts';
-let opening: Promise<Typesetter> | undefined;
 
 export const readFont: ReadFont = async (name) => {
   const sha = shaOfFamily(name);
@@ -22,13 +22,7 @@ export const readFont: ReadFont = async (name) => {
 };
 
 /** Those that words begin in; what failed is tried again when it is next asked for. */
-function first(): Promise<Typesetter> {
-  const now = (opening ??= openTypesetter(readFont, FIRST_FONTS));
-  now.catch(() => {
-    if (opening === now) opening = undefined;
-  });
-  return now;
-}
+const first = onceATab((): Promise<Typesetter> => openTypesetter(readFont, FIRST_FONTS));
 
 /** Begins to open the fonts that words begin in. */
 export const warmFonts = (): void => void first().catch(() => {});

@@ -1,5 +1,6 @@
 /** The shipped kits go into the cupboard once a tab. */
 import { drawn } from '@/features/shared/drawn';
+import { onceATab } from '@/features/shared/once';
 import { stockHouse, type HouseList } from '@/storage/supplies';
 
 interface Stocking {
@@ -9,7 +10,7 @@ interface Stocking {
   done: Promise<boolean>;
 }
 
-let stocking: Stocking | undefined;
+const stocking = onceATab(stock, ({ done }) => done);
 
 function stock(): Stocking {
   let look: (list: HouseList | null) => void;
@@ -29,7 +30,6 @@ function stock(): Stocking {
         resolve(false);
       },
     ).then(resolve, (error: unknown) => {
-      stocking = undefined;
       look(null);
       reject(error as Error);
     });
@@ -38,11 +38,11 @@ function stock(): Stocking {
 }
 
 /** Whether others were put in than there were. */
-export const houseStocked = (): Promise<boolean> => (stocking ??= stock()).done;
+export const houseStocked = (): Promise<boolean> => stocking().done;
 
 /** What ships, before it lies in the store: on a first visit nobody waits for that. */
 export const houseSeen = (): Promise<HouseList | null> => {
-  const now = (stocking ??= stock());
+  const now = stocking();
   // Whoever asks for more hears why it failed.
   now.done.catch(() => {});
   return now.seen;

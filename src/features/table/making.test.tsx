@@ -1,5 +1,4 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
-import { beforeEach, expect, jest, test } from '@jest/globals';
+import { afterAll, beforeEach, expect, jest, test } from '@jest/globals';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
@@ -46,6 +45,8 @@ const making = async () => {
     },
   };
 };
+
+afterAll(() => void Reflect.deleteProperty(globalThis, 'showDirectoryPicker'));
 
 /** A folder as a person would choose it: what comes to lie in it, by name, in bytes. */
 function folder(name: string): ReadonlyMap<string, number> {

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { beforeEach, expect, test } from '@jest/globals';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import sharp from 'sharp';

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** About this piece, panel by panel: what is typed and chosen, what is refused, and what the heads of the rows say of it. */
 import { describe, expect, test } from '@jest/globals';
 import { act as settle, fireEvent, screen, within } from '@testing-library/react';

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** Where an ink is chosen: by its name, by what goes with it, from the page, mixed; favourites, order and sets of one's own. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** Photos to choose from: what is brought in where there were none is chosen. */
 import { expect, test } from '@jest/globals';
 import { act as settle, screen } from '@testing-library/react';

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { fail, ok, type Result } from '@/core/result';
 import { drawn } from '@/features/shared/drawn';
+import { onceATab } from '@/features/shared/once';
 import { pictureOf } from '@/features/shared/supplyFiles';
 import { useSession } from '@/features/table/room/context';
 import { shownProject } from '@/features/table/session';
@@ -12,13 +13,9 @@ export interface HousePaper {
   asset: Asset;
 }
 
-let house: Promise<readonly HousePaper[]> | null = null;
+const shipped = onceATab(() => drawn('/house/papers.json', (papers: readonly HousePaper[]) => papers));
 /** None if they cannot be read now. */
-export const housePapers = (): Promise<readonly HousePaper[]> =>
-  (house ??= drawn('/house/papers.json', (papers: readonly HousePaper[]) => papers).catch(() => {
-    house = null;
-    return [];
-  }));
+export const housePapers = (): Promise<readonly HousePaper[]> => shipped().catch(() => []);
 
 /** A house paper's file comes into the store when it is first used. */
 export async function takeHousePaper(house: readonly HousePaper[], sha: string): Promise<Result<Asset>> {

@@ -1,5 +1,7 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
-/** The list of actions typed into before it was ever fetched: a file of its own, as it is fetched once. */
+/**
+ * The list of actions typed into before it was ever fetched.
+ * @alone
+ */
 import { expect, test } from '@jest/globals';
 import { fireEvent, waitFor } from '@testing-library/react';
 import { useRoom } from '@/features/table/room/context';

@@ -1,5 +1,7 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
-/** The keyboard of the table over its sheets: what is pressed where, and what comes of it. */
+/**
+ * The keyboard of the table over its sheets: what is pressed where, and what comes of it.
+ * @alone
+ */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';
 import { useRoom } from '@/features/table/room/context';

@@ -1,9 +1,10 @@
 /** What is done before a frame: in which order, how often, and what happens to the rest when some of it fails. */
-import { beforeEach, expect, test } from '@jest/globals';
+import { afterAll, beforeEach, expect, test } from '@jest/globals';
 import { actSoon, paintSoon } from '@/features/table/stage/frames';
 
 let asked: (() => void)[] = [];
 Object.assign(globalThis, { requestAnimationFrame: (work: () => void) => asked.push(work) });
+afterAll(() => void Reflect.deleteProperty(globalThis, 'requestAnimationFrame'));
 /** The next frame; it can have been asked for only once. */
 const frame = () => {
   expect(asked).toHaveLength(1);

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** Sheets over the table: what is read in them, and what comes of what is pressed. */
 import { describe, expect, jest, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';

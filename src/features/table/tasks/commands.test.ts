@@ -13,6 +13,7 @@ beforeAll(async () => {
   Object.defineProperty(globalThis, 'navigator', { value: { language: 'en' }, configurable: true });
   typesetter = await nodeTypesetter();
 });
+afterAll(() => void Reflect.deleteProperty(globalThis, 'navigator'));
 
 const pressing = (key: string, held: Partial<KeyboardEvent> = {}) =>
   ({ key, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held }) as KeyboardEvent;

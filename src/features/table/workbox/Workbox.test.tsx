@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** The workbox: what lies in it is walked, laid and taken out by keys; what arrives leaves the rest as it is. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';

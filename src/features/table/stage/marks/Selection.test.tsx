@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, test } from '@jest/globals';
 import { IDENTITY } from '@/core/geometry/matrix';
 import { Selection } from '@/features/table/stage/marks/Selection';

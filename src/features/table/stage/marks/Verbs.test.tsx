@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';
 import { PeekList } from '@/features/table/stage/marks/PeekList';

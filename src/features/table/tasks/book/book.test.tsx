@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** A book's sheets: all its pages beside each other, a series, its binding. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';

@@ -1,5 +1,5 @@
 /** What is said of a flow before it is done: of all that may be odd about the photos. */
-import { expect, test } from '@jest/globals';
+import { beforeAll, expect, test } from '@jest/globals';
 import { designFor } from '@/core/book/design';
 import { roomFor } from '@/core/book/flow';
 import { plainDesign } from '@/core/book/plain';
@@ -8,6 +8,9 @@ import type { Asset } from '@/core/picture/asset';
 import { absentOf, storeAsset } from '@/storage/assets';
 import { absentInWords, inWords } from '@/features/table/tasks/book/flowing';
 import { book, photos, WISH } from '../../../../../scripts/testing/books';
+import { emptyStore } from '../../../../../scripts/testing/store';
+
+beforeAll(emptyStore);
 
 const says = (of: readonly Asset[], wish: Partial<typeof WISH> = {}) => {
   const begun = book();

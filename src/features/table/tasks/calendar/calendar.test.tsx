@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** A calendar's sheets and a month's panel: days put in line by line, dated anew in one field, set otherwise. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';

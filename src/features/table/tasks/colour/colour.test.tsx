@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** The inks of a page and of several pieces: one changed everywhere, two swapped, all from a photo, run across, made to differ. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';

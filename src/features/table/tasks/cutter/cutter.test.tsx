@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** The cutter's panels: what is read in them, and what comes of what is pressed. */
 import { expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';

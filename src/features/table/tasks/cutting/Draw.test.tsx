@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** Outlines drawn by a hand on the page: boxes and rounds as they are pulled, with Shift as wide as high. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';

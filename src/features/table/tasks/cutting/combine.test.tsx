@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** Outlines together: what comes of it is said before it is done, and why nothing would. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';

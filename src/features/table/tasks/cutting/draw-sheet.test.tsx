@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** Outlines by number and key: set point by point, closed, laid, their points worked; cut in two right across. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen } from '@testing-library/react';

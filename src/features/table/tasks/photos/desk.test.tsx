@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** The photo desk: what lies by which occasion, what is alike and blurred, found by words, given stars and chosen by keys. */
 import { createHash } from 'node:crypto';
 import { expect, test } from '@jest/globals';

@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 /** What a shop could not print, each with its cure. */
 import { expect, test } from '@jest/globals';
 import { screen } from '@testing-library/react';

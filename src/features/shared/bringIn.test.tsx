@@ -1,4 +1,3 @@
-/** @jest-environment ./scripts/testing/screen.mjs */
 import { beforeEach, expect, test } from '@jest/globals';
 import sharp from 'sharp';
 import { sha256 } from '@/core/sha';

@@ -1,0 +1,20 @@
+import { cleanup } from '@testing-library/react';
+import { afterAll, afterEach, beforeAll } from '@jest/globals';
+import { openedAnew } from '@/features/shared/once';
+import { emptyStore } from './store';
+
+/** What each suite with a screen begins with, as if nothing had been before it. `bundle.mjs` puts it there. */
+export function freshScreen(): void {
+  beforeAll(async () => {
+    document.body.replaceChildren();
+    localStorage.clear();
+    sessionStorage.clear();
+    openedAnew();
+    await emptyStore();
+  });
+  const { fetch } = globalThis;
+  afterAll(() => {
+    globalThis.fetch = fetch;
+  });
+  afterEach(cleanup);
+}
