@@ -21,6 +21,7 @@ export const CHROMIUM = {
 
 /** The same engine without the parts that draw windows: a fifth less work for the processor. */
 const SHELL = '/usr/bin/chromium-headless-shell';
+export const LIGHTEST = existsSync(SHELL) ? { ...CHROMIUM, executablePath: SHELL } : CHROMIUM;
 
 export default defineConfig({
   testDir: 'e2e',
@@ -37,7 +38,7 @@ export default defineConfig({
     acceptDownloads: true,
     // What is kept for offline is fetched by the tests of that alone.
     serviceWorkers: 'block',
-    launchOptions: existsSync(SHELL) ? { ...CHROMIUM, executablePath: SHELL } : CHROMIUM,
+    launchOptions: LIGHTEST,
     // Recording costs more than the test itself: only what failed once is recorded.
     trace: 'on-first-retry',
   },

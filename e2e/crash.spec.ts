@@ -1,7 +1,7 @@
 /** A power cut loses nothing. */
 import { execFileSync } from 'node:child_process';
 import { chromium, expect, test, type Page } from './test';
-import { CHROMIUM } from '../playwright.config';
+import { LIGHTEST } from '../playwright.config';
 import { bringIn, layByEnter, newPage, onTable, photo, photosInBox, slabs } from './table';
 
 // A trace would wait for the browser that was killed.
@@ -10,7 +10,7 @@ test.use({ trace: 'off' });
 /** A browser with its profile on disk; `kill` ends all its processes at once, as a power cut does. */
 async function openBrowser(profile: string): Promise<{ page: Page; kill: () => void }> {
   const context = await chromium.launchPersistentContext(profile, {
-    ...CHROMIUM,
+    ...LIGHTEST,
     viewport: { width: 1280, height: 800 },
   });
   const page = await context.newPage();

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as after } from 'node:timers/promises';
 import { chromium, type Page } from '@playwright/test';
-import { CHROMIUM } from '../../playwright.config';
+import { LIGHTEST } from '../../playwright.config';
 import { ROOT } from '../node/platform';
 import { Chance } from '../testing/chance';
 import type { Row } from './report';
@@ -52,7 +52,7 @@ export async function killed(
 
   const open = async () => {
     const context = await chromium.launchPersistentContext(profile, {
-      ...CHROMIUM,
+      ...LIGHTEST,
       viewport: { width: 1280, height: 800 },
     });
     // No promise about time: a machine may have much else to do.
