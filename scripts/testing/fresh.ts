@@ -1,5 +1,5 @@
 import { cleanup } from '@testing-library/react';
-import { afterAll, afterEach, beforeAll } from '@jest/globals';
+import { afterAll, afterEach, beforeAll, jest } from '@jest/globals';
 import { openedAnew } from '@/features/shared/once';
 import { emptyStore } from './store';
 
@@ -16,5 +16,8 @@ export function freshScreen(): void {
   afterAll(() => {
     globalThis.fetch = fetch;
   });
-  afterEach(cleanup);
+  afterEach(() => {
+    cleanup();
+    jest.restoreAllMocks();
+  });
 }

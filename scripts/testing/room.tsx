@@ -8,7 +8,6 @@ import {
   waitFor,
   type RenderResult,
 } from '@testing-library/react';
-import { beforeAll } from '@jest/globals';
 import { loadImage } from '@napi-rs/canvas';
 import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import type { ReactElement, ReactNode } from 'react';
@@ -30,9 +29,6 @@ configure({
   defaultHidden: true,
   getElementError: (message) => new Error(message?.split('\n\nIgnored nodes')[0]),
 });
-
-// What comes by itself, later, is waited for by these tests, and needs no word of warning.
-beforeAll(() => void Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false }));
 
 /** A room of the program within what is around all of them; `push` hears where it leads. */
 export const around = (room: ReactNode, push: (to: string) => void = () => {}): ReactElement => (

@@ -1,5 +1,5 @@
 /**
- * Runs suites as `bundle.mjs` made them, one after another in processes that stay: what suites share is loaded once, and
+ * Runs suites as `bundle.mjs` made them, one after another in threads that stay: what suites share is loaded once, and
  * by the third suite is as quick as V8 makes it. So a suite leaves what it shares with others as it found it; one that
  * cannot says `@alone` and is given all it imports for itself.
  */
@@ -7,7 +7,7 @@ import { readFileSync } from 'node:fs';
 import { SourceMap } from 'node:module';
 import { join, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import LightRunner from 'jest-light-runner/child-process';
+import LightRunner from 'jest-light-runner';
 import { MADE, ROOT } from './bundle.mjs';
 
 /** Milliseconds a suite may take. No test is about speed; this is for those that hang. */

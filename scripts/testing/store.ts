@@ -2,7 +2,12 @@
 import { database } from '@/storage/database';
 import { stockHouse, type HouseList } from '@/storage/supplies';
 
-export const emptyStore = (): Promise<unknown> => Promise.all(database.tables.map((table) => table.clear()));
+let makeRoom = () => {};
+
+export function emptyStore(): Promise<unknown> {
+  makeRoom();
+  return Promise.all(database.tables.map((table) => table.clear()));
+}
 
 /** Puts these of the shipped kits in, as all that ship; putting all of them in takes a second. */
 export async function stocked(...names: string[]): Promise<void> {
@@ -21,7 +26,8 @@ export function fullStore(): () => void {
     throw new DOMException('full', 'QuotaExceededError');
   };
   Object.assign(prototype(), { put: refuse, add: refuse });
-  return () => void Object.assign(prototype(), { put, add });
+  makeRoom = () => void Object.assign(prototype(), { put, add });
+  return makeRoom;
 }
 
 const prototype = (): IDBObjectStore =>
