@@ -126,4 +126,25 @@ describe('growing', () => {
     );
     expect(grown(square(0, 0, 10), -6)).toEqual([]);
   });
+
+  test('a curve has no more sides than can be seen, however many pieces it is written in', () => {
+    const [r, d, parts] = [100, 3, 120];
+    const on = (i: number, radius = r) => {
+      const angle = (2 * Math.PI * i) / parts;
+      return [radius * Math.cos(angle), radius * Math.sin(angle)] as const;
+    };
+    // Handles of an arc reach 4/3 · tan(angle / 4) of its radius along its tangents.
+    const k = (4 / 3) * Math.tan(Math.PI / 2 / parts);
+    const written = Array.from({ length: parts }, (_, i): Path[number] => {
+      const [[x0, y0], [x1, y1]] = [on(i), on(i + 1)];
+      return ['C', x0 - k * y0, y0 + k * x0, x1 + k * y1, y1 - k * x1, x1, y1];
+    });
+    for (const by of [d, -d]) {
+      const round = grown([['M', ...on(0)], ...written, ['Z']], by);
+      for (const { x, y } of flatten(round)[0]!)
+        expect(Math.abs(Math.hypot(x, y) - (r + by))).toBeLessThan(0.06);
+      // A chord that is 0.01 off at its middle spans 2 · √(2 · 0.01 / r): 222 of them go round.
+      expect(round.length).toBeLessThan(400);
+    }
+  });
 });

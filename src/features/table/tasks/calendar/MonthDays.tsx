@@ -135,7 +135,7 @@ export function MonthDays({ piece, material, disabled }: Props) {
 }
 
 /** Of this machine's clock in winter. */
-const hoursAhead = (): number => -new Date(2026, 0, 1).getTimezoneOffset() / 60;
+const hoursAhead = (): number => 0 - new Date(2026, 0, 1).getTimezoneOffset() / 60;
 
 const Listed = ({ label, children }: { label: string; children: ReactNode }) => (
   <Box role="group" aria-label={label} sx={{ display: 'grid', gap: 0.75 }}>

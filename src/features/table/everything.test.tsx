@@ -1,0 +1,125 @@
+/**
+ * Whatever a panel or a sheet offers, used in some of all the ways it can be, over a project that has something of everything:
+ * what comes of it passes the door as it is, is one step with a name, and is taken back whole. `EVERYTHING=1` tries all of it.
+ */
+import { expect, test } from '@jest/globals';
+import { act as settle, fireEvent } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { checkProject } from '@/core/project/file';
+import { beginProduct } from '@/core/product';
+import { undoLabel } from '@/core/project/history';
+import { newProject, type Project } from '@/core/project/model';
+import { begun } from '@/core/project/sides';
+import { About } from '@/features/table/about/About';
+import { SHEET_SAYS, type SheetName } from '@/features/table/session/sheet';
+import { Sheets } from '@/features/table/tasks/Sheets';
+import { TODAY } from '../../../scripts/testing/calendars';
+import { rest, tryAll } from '../../../scripts/testing/controls';
+import { first } from '../../../scripts/testing/first';
+import { seatedAt, type Seated } from '../../../scripts/testing/room';
+
+const CHOSEN = ['photo', 'ink'];
+const SOME = process.env.EVERYTHING ? undefined : 2;
+
+/** Sheets of one product alone, each with the project it is opened over. */
+const OF_PRODUCTS: Partial<Record<SheetName, Project>> = {
+  book: made('book'),
+  flow: made('book'),
+  spreads: made('book'),
+  calendar: made('calendar'),
+  carry: made('calendar'),
+  held: made('card'),
+  paper: made('sheet'),
+};
+function made(kind: Parameters<typeof beginProduct>[0]): Project {
+  const size = { width: 504, height: 360 };
+  const plain = begun(
+    newProject({ id: 'made', title: 'Kites', unit: 'in' }, beginProduct(kind, size, undefined, TODAY)),
+  );
+  const [side, ...others] = plain.surfaces;
+  const pieces = first.surfaces[0]!.pile.filter(({ id }) => CHOSEN.includes(id));
+  return {
+    ...plain,
+    assets: first.assets,
+    photos: first.photos,
+    looks: first.looks,
+    surfaces: [{ ...side!, pile: [...side!.pile, ...pieces], groups: first.surfaces[0]!.groups }, ...others],
+  };
+}
+
+async function used(
+  project: Project,
+  part: ReactElement,
+  chosen: readonly string[],
+  begin: (room: Seated) => void,
+  panel: (room: Seated) => HTMLElement | null,
+): Promise<number> {
+  const room = await seatedAt(part, project, chosen);
+  const before = room.project();
+  const { getState } = room.store;
+  const start = async () => {
+    for (let i = 0; i < 4 && document.querySelector('.MuiPopover-root, .MuiDialog-root'); i++) {
+      fireEvent.keyDown(document.activeElement ?? document.body, { key: 'Escape' });
+      await rest();
+    }
+    settle(() => {
+      getState().closeSheet();
+      while (getState().history.done > 0) getState().undo();
+      getState().select([...chosen]);
+      begin(room);
+    });
+    await rest();
+  };
+  await start();
+  await room.when(() => panel(room)?.querySelector('button, input'));
+  // What is fetched when it is first shown comes a little later.
+  for (let still = 0, count = 0; still < 4; still++) {
+    const now = panel(room)?.querySelectorAll('button, input').length ?? 0;
+    if (now !== count) [still, count] = [0, now];
+    await rest();
+  }
+  let steps = 0;
+  const count = await tryAll({
+    panel: () => panel(room),
+    some: SOME,
+    again: start,
+    look(did) {
+      const { history } = getState();
+      const door = checkProject(JSON.parse(JSON.stringify(history.project)));
+      if (!door.ok) throw new Error(`${did}: ${door.message}`);
+      expect({ did, through: door.value, mended: door.mended }).toEqual({ did, through: history.project });
+      if (history.done === 0) return;
+      steps++;
+      expect({ did, undo: undoLabel(history) }).toEqual({ did, undo: expect.stringMatching(/\w/) });
+    },
+  });
+  await start();
+  expect(room.project()).toEqual(before);
+  if (process.env.EVERYTHING)
+    console.log(
+      `${panel(room)?.getAttribute('aria-label') ?? ''}: ${count} things done, ${steps} changed something`,
+    );
+  return count;
+}
+
+test.each(first.surfaces[0]!.pile.map(({ id }) => id))('About: %s', async (id) => {
+  const rows = new Set(['Words', 'Material', 'Cut', 'Finish', 'Place']) as never;
+  const done = await used(
+    first,
+    <About />,
+    [id],
+    ({ store }) => store.getState().openRows(rows),
+    ({ container }) => container,
+  );
+  expect(done).toBeGreaterThan(2);
+});
+
+test.each(Object.keys(SHEET_SAYS) as SheetName[])('%s', async (sheet) => {
+  await used(
+    OF_PRODUCTS[sheet] ?? first,
+    <Sheets />,
+    CHOSEN,
+    ({ store }) => store.getState().openSheet(sheet),
+    () => document.querySelector<HTMLElement>('[role=dialog]'),
+  );
+});
