@@ -77,12 +77,10 @@ export async function tryAll({ panel, look, again, some = Infinity }: Using): Pr
   const shown = (within: HTMLElement | null) =>
     [...(within?.querySelectorAll(CONTROLS) ?? [])].filter(usable);
   const begun = shown(panel());
-  const share = some / begun.length;
-  for (let i = 0; i < begun.length; i++) {
-    if (chance.below(1000) / 1000 > share) continue;
+  const dealt = begun.map((_, i) => ({ i, die: chance.below(1e6) })).sort((a, b) => a.die - b.die);
+  for (const { i } of dealt.slice(0, some)) {
     const ways = waysOf(shown(panel())[i] ?? begun[i]!);
-    const taken = some === Infinity ? ways : [chance.of(ways)];
-    for (const { how, go } of taken) {
+    for (const { how, go } of some === Infinity ? ways : [chance.of(ways)]) {
       const element = shown(panel())[i];
       if (!element) continue;
       const said = `${nameOf(element)} ${how}`;
@@ -97,7 +95,7 @@ export async function tryAll({ panel, look, again, some = Infinity }: Using): Pr
   }
   return did;
 
-  /** What a control opened, used up in the same way: opened anew for each thing in it. */
+  /** What a control opened, each thing in it used in one way, as long as it stays open. */
   async function within(opener: string, before: number, most: number): Promise<number> {
     let done = 0;
     const inner = () => shown(floating()[before] ?? null);
