@@ -1,4 +1,6 @@
 /** Unit tests: suites by themselves (`.test.ts`) and suites with a screen (`.test.tsx`). See `scripts/testing/runner.mjs`. */
+import { availableParallelism } from 'node:os';
+
 // On a screen React runs as it is built for its users, in half the time.
 process.env.NODE_ENV = 'production';
 
@@ -12,7 +14,7 @@ const suites = (displayName, ending, setup) => ({
 });
 
 export default {
-  // Jest would leave one core idle: of two that is half.
-  maxWorkers: '100%',
+  // Jest would leave one core idle: of two that is half. In one thread alone, screens would meet what has none.
+  maxWorkers: Math.max(2, availableParallelism()),
   projects: [suites('plain', 'ts', ['store']), suites('screen', 'tsx', ['store', 'screen'])],
 };
