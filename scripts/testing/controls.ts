@@ -89,23 +89,22 @@ export async function tryAll({ panel, look, again, some = Infinity }: Using): Pr
       await rest();
       look(said);
       did++;
-      if (floating().length > before) did += await within(said, before, some);
+      if (floating().length > before) did += await within(said, before);
       await again();
     }
   }
   return did;
 
   /** What a control opened, each thing in it used in one way, as long as it stays open. */
-  async function within(opener: string, before: number, most: number): Promise<number> {
+  async function within(opener: string, before: number): Promise<number> {
     let done = 0;
     const inner = () => shown(floating()[before] ?? null);
     const count = inner().length;
     for (let k = 0; k < count; k++) {
       const element = inner()[k];
       if (!element) break;
-      if (most !== Infinity && chance.below(1000) / 1000 > 2 / count) continue;
-      const ways = waysOf(element);
-      const { how, go } = chance.of(ways);
+      if (some !== Infinity && chance.below(count) >= 2) continue;
+      const { how, go } = chance.of(waysOf(element));
       const said = `${opener} > ${nameOf(element)} ${how}`;
       go(element);
       await rest();

@@ -27,9 +27,9 @@ const FROM_NODE = [
   'structuredClone',
 ];
 
-const own = Object.fromEntries(FROM_NODE.map((name) => [name, globalThis[name]]));
+const fromNode = Object.fromEntries(FROM_NODE.map((name) => [name, globalThis[name]]));
 GlobalRegistrator.register({ url: 'http://localhost/' });
-Object.assign(globalThis, own, PICTURES, { Worker, fetch: fetchServed });
+Object.assign(globalThis, fromNode, PICTURES, { Worker, fetch: fetchServed });
 
 HTMLCanvasElement.prototype.getContext = function (kind) {
   const context = createCanvas(this.width, this.height).getContext(kind);
