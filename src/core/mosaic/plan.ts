@@ -75,7 +75,7 @@ export function rowsFor(count: number, shape: number): number[] {
 }
 
 /** What rows of unequal length count against rows of another height, as the logarithm of that; our own choice. */
-const UNEQUAL = 0.25;
+export const UNEQUAL = 0.25;
 
 /** How often a photo has to be used for all cells to be filled. */
 export const fewestUses = (photos: number, cells: number): number => Math.ceil(cells / Math.max(1, photos));

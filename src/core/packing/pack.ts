@@ -178,22 +178,23 @@ function filled(
   return sheets.map(({ laid }) => laid);
 }
 
-/** What is left free about something that lies where it lies: by cuts right through, where it lies in one free place. */
+/** What is left free about something that lies where it lies; by cuts right through no two of the free places overlap. */
 function around(free: readonly Box[], laid: Box, straight: boolean): Box[] {
-  const about = straight ? free.find((each) => holds(each, laid)) : undefined;
-  if (!about) return free.flatMap((each) => (overlaps(each, laid) ? anywhere(each, laid) : [each]));
-  const { x, y, width, height } = about;
-  const [right, foot] = [laid.x + laid.width, laid.y + laid.height];
-  const pieces: Box[] = [
-    { x, y, width: laid.x - x, height },
-    { x: right, y, width: x + width - right, height },
-    { x: laid.x, y, width: laid.width, height: laid.y - y },
-    { x: laid.x, y: foot, width: laid.width, height: y + height - foot },
-  ];
+  const left = straight ? apart : anywhere;
+  return free.flatMap((each) => (overlaps(each, laid) ? left(each, laid) : [each]));
+}
+
+/** Into what is beside it over the whole height, and what is above and below it. */
+function apart({ x, y, width, height }: Box, laid: Box): Box[] {
+  const [left, top] = [Math.max(x, laid.x), Math.max(y, laid.y)];
+  const right = Math.min(x + width, laid.x + laid.width);
+  const foot = Math.min(y + height, laid.y + laid.height);
   return [
-    ...free.filter((each) => each !== about),
-    ...pieces.filter((each) => each.width > NEAR && each.height > NEAR),
-  ];
+    { x, y, width: left - x, height },
+    { x: right, y, width: x + width - right, height },
+    { x: left, y, width: right - left, height: top - y },
+    { x: left, y: foot, width: right - left, height: y + height - foot },
+  ].filter((each) => each.width > NEAR && each.height > NEAR);
 }
 
 const CORNER = [0, 0] as const;

@@ -198,6 +198,7 @@ test('the same things are laid the same', () => {
   expect(pack(all, room).sheets).toEqual(once);
 });
 
+const pinnedAt = (x: number, y: number) => ({ part: 'thing-1', sheet: 0, x, y, turned: undefined });
 const pinnedSheet = (pinned: SheetProduct['pinned'], count = 6): SheetProduct => ({
   ...sheetIn(beginProduct('sheet', inches(4, 3), 'letter').product)!,
   things: [{ part: 'thing-1', ...inches(4, 3), count }],
@@ -238,6 +239,7 @@ test('what is pinned stays, and the rest is packed about it: nothing overlaps, w
           for (const other of sheet.slice(i + 1)) expect(overlaps(outset(other, -0.05), one)).toBe(false);
         });
     }),
-    { numRuns: 60 },
+    // Two that lie over each other's width by a point: what is free was told twice once.
+    { numRuns: 60, examples: [[[pinnedAt(18, 234), pinnedAt(19, 18)], false]] },
   );
 });

@@ -2,7 +2,6 @@
 /** The table: a project's page, what is known of it at the side, what was gathered for it at the foot. */
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import CircularProgress from '@mui/material/CircularProgress';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -35,6 +34,7 @@ import { inWords } from '@/storage/trouble';
 import type { Notice } from '@/ui/notice';
 import { useNotify } from '@/ui/notices';
 import { RoomBoundary } from '@/ui/RoomBoundary';
+import { LayingOut } from '@/features/table/LayingOut';
 import { fetched } from '@/ui/fetched';
 
 const MakeDialog = fetched('Make', () =>
@@ -52,14 +52,7 @@ const KeysDialog = fetched('Keys and how-to', () =>
 export function TableRoom({ id }: { id: string }) {
   useUnforeseen();
   const opening = useRoomOpening(id);
-  if (opening.state === 'opening')
-    return (
-      <Box sx={{ height: '100%', display: 'grid', placeItems: 'center', bgcolor: 'table.main' }}>
-        <Box role="status" sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <CircularProgress size={26} /> Laying out the page …
-        </Box>
-      </Box>
-    );
+  if (opening.state === 'opening') return <LayingOut />;
   if (opening.state === 'failed')
     return (
       <Box sx={{ height: '100%', display: 'grid', placeItems: 'center', bgcolor: 'table.main', p: 4 }}>
