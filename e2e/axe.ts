@@ -16,11 +16,15 @@ export async function axe(page: Page): Promise<string[]> {
   // Half a megabyte: once for each page that is loaded.
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
   return page.evaluate(async () => {
-    // What is still fading in has no colour of its own yet.
-    const moving = document
-      .getAnimations()
-      .filter(({ effect }) => effect?.getComputedTiming().endTime !== Infinity);
-    await Promise.allSettled(moving.map(({ finished }) => finished));
+    // What is still fading in has no colour of its own yet, and what lies in it follows a frame later.
+    const frame = () => new Promise(requestAnimationFrame);
+    const moving = () =>
+      document.getAnimations().filter(({ effect }) => effect?.getComputedTiming().endTime !== Infinity);
+    await frame();
+    for (let fading = moving(); fading.length; fading = moving()) {
+      await Promise.allSettled(fading.map(({ finished }) => finished));
+      await frame();
+    }
     const open = [...document.querySelectorAll('[role=dialog]')].filter((one) => one.checkVisibility());
     const where = open.length ? { include: open } : document;
     const { violations } = await (window as unknown as { axe: Axe }).axe.run(where, {

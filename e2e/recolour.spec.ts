@@ -186,9 +186,10 @@ test('a stamp is coloured in, area by area and with a brush, and no line is touc
   await dialog.getByRole('button', { name: 'Watercolour' }).click();
   await ink(page, '#e8c66a', dialog);
   // By keys, from where the pointer was last.
+  const box = await pieceBox(page);
+  await page.mouse.move(box.x + 0.57 * box.size, box.y + 0.53 * box.size);
   await page.getByTestId('marking').focus();
-  for (let i = 0; i < 50; i++) await page.keyboard.press('ArrowRight');
-  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowUp');
+  for (let i = 0; i < 3; i++) for (const key of ['ArrowRight', 'ArrowUp']) await page.keyboard.press(key);
   await page.keyboard.press('Enter');
   await dialog.getByRole('button', { name: 'Pencil' }).click();
   await dialog.getByRole('button', { name: 'Brush' }).click();

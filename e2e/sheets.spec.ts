@@ -1,5 +1,5 @@
 /** Every sheet over the table: it opens by its key or its name, says what it is for, has no accessibility faults, and shuts by Escape. */
-import { expect, test, type Page } from './test';
+import { expect, test } from './test';
 import { axe } from './axe';
 import { DEMO, onTable, slabs, toHome } from './table';
 
@@ -25,6 +25,8 @@ const OF_A_PAGE = [
   ['Shift+I', 'Inks of this page'],
   ['Colours across pieces', 'Colours across pieces'],
   ['x', 'Outlines'],
+  ['Shift+H', 'Cutter'],
+  ['Deal among papers', 'Deal among papers'],
   ['i', 'Guides'],
   ['y', 'Steps'],
   ['Before and after', 'Before and after'],
@@ -36,37 +38,35 @@ const OF_A_PAGE = [
   ['?', 'Keys and how-to'],
 ] as const;
 
-async function each(
-  page: Page,
-  sheets: readonly (readonly [string, string])[],
-  select: () => Promise<unknown>,
-) {
+test('each opens over what is selected for it, and shuts', async ({ page }) => {
   await toHome(page);
   await page.getByLabel('Project file').setInputFiles(DEMO.file);
   await page.getByRole('button', { name: `Open ${DEMO.title}` }).click();
   await onTable(page);
   const wrong: string[] = [];
-  for (const [how, title] of sheets) {
-    await select();
-    await page.getByTestId('stage').focus();
-    if (how.length > 1 && !how.includes('+')) {
-      await page.keyboard.press('Control+k');
-      await page.getByRole('combobox', { name: 'What shall be done?' }).fill(how);
-      await page.keyboard.press('Enter');
-    } else await page.keyboard.press(how);
-    const sheet = page.getByRole('dialog', { name: title });
-    await expect(sheet, title).toBeVisible();
-    wrong.push(...(await axe(page)).map((fault) => `${title}: ${fault}`));
-    await page.keyboard.press('Escape');
-    await expect(sheet, `${title} is shut`).toBeHidden();
-  }
-  expect(wrong).toEqual([]);
-}
-
-test('of a photo', ({ page }) =>
-  each(page, OF_A_PHOTO, () => slabs(page).filter({ hasText: DEMO.photo }).click()));
-test('of a page', ({ page }) =>
-  each(page, OF_A_PAGE, async () => {
+  const each = async (
+    sheets: readonly (readonly [string, string])[],
+    select: () => Promise<unknown>,
+  ): Promise<void> => {
+    for (const [how, title] of sheets) {
+      await select();
+      await page.getByTestId('stage').focus();
+      if (how.length > 1 && !how.includes('+')) {
+        await page.keyboard.press('Control+k');
+        await page.getByRole('combobox', { name: 'What shall be done?' }).fill(how);
+        await page.keyboard.press('Enter');
+      } else await page.keyboard.press(how);
+      const sheet = page.getByRole('dialog', { name: title });
+      await expect(sheet, title).toBeVisible();
+      wrong.push(...(await axe(page)).map((fault) => `${title}: ${fault}`));
+      await page.keyboard.press('Escape');
+      await expect(sheet, `${title} is shut`).toBeHidden();
+    }
+  };
+  await each(OF_A_PHOTO, () => slabs(page).filter({ hasText: DEMO.photo }).click());
+  await each(OF_A_PAGE, async () => {
     await page.getByTestId('stage').focus();
     await page.keyboard.press('Control+a');
-  }));
+  });
+  expect(wrong).toEqual([]);
+});

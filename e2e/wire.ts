@@ -1,4 +1,4 @@
-/** A line to the served app that can be cut and mended, and over which a newer version of the program can come. Of the kits one lies at its end, or none: thousands of files say no more than hundreds. */
+/** A line to the served app that can be cut and mended, and over which a newer version of the program can come. Of the house one kit and one paper lie at its end, or nothing: thousands of files say no more than hundreds. */
 import { createServer, request } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { json } from 'node:stream/consumers';
@@ -15,10 +15,15 @@ export interface Wire {
 interface House {
   files: { name: string }[];
 }
-const withKit = (house: House, kit: string): House => ({
-  ...house,
-  files: house.files.filter(({ name }) => !name.startsWith('kits/') || name.startsWith(`kits/${kit}/`)),
-});
+/** Of the house with one kit a paper, too; without any nothing but the program is kept. */
+const withKit = (house: House, kit: string): House => {
+  const paper = house.files.find(({ name }) => name.startsWith('papers/'));
+  const lies = (file: { name: string }) =>
+    file.name.startsWith('papers/')
+      ? file === paper
+      : !file.name.startsWith('kits/') || file.name.startsWith(`kits/${kit}/`);
+  return { ...house, files: kit === 'none' ? [] : house.files.filter(lies) };
+};
 
 export async function openWire(target: string, kit = 'windward'): Promise<Wire> {
   const { hostname, port } = new URL(target);

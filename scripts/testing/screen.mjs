@@ -18,6 +18,7 @@ const FROM_NODE = [
   'MessageChannel',
   'MessagePort',
   'ReadableStream',
+  'Request',
   'Response',
   'TextDecoder',
   'TextEncoder',

@@ -42,6 +42,12 @@ export const theme = createTheme({
         text: { primary: '#f2efe8', secondary: '#b7b2a8' },
         divider: '#3d3b37',
         table: { main: '#3a3938', line: '#4a4947', ruler: '#2c2b29', box: '#191816', compartment: '#292825' },
+        // White on what is made of the colours above is too faint to be read (WCAG 2.2, 1.4.3): notices are as by day.
+        Alert: {
+          ...{ successFilledBg: '#2f6f68', warningFilledBg: '#8a5a00', errorFilledBg: '#a3261b' },
+          ...{ infoFilledBg: '#4a4650', infoFilledColor: '#ffffff' },
+          ...{ successFilledColor: '#ffffff', warningFilledColor: '#ffffff', errorFilledColor: '#ffffff' },
+        },
       },
     },
   },

@@ -198,7 +198,7 @@ test('the same things are laid the same', () => {
   expect(pack(all, room).sheets).toEqual(once);
 });
 
-const pinnedAt = (x: number, y: number) => ({ part: 'thing-1', sheet: 0, x, y, turned: undefined });
+const pinnedAt = (x: number, y: number) => ({ part: 'thing-1' as const, sheet: 0, x, y, turned: undefined });
 const pinnedSheet = (pinned: SheetProduct['pinned'], count = 6): SheetProduct => ({
   ...sheetIn(beginProduct('sheet', inches(4, 3), 'letter').product)!,
   things: [{ part: 'thing-1', ...inches(4, 3), count }],

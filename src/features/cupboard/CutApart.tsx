@@ -65,7 +65,9 @@ export function CutApart({ supply, cupboard, onClose }: Props) {
                     borderRadius: 0.5,
                     outline: '1.5px dashed',
                     outlineColor: (theme) =>
-                      name ? theme.vars!.palette.primary.main : theme.vars!.palette.text.secondary,
+                      name
+                        ? (theme.vars ?? theme).palette.primary.main
+                        : (theme.vars ?? theme).palette.text.secondary,
                     boxShadow: '0 0 0 3px rgba(255,253,246,0.75)',
                     '&.Mui-focusVisible': { outlineStyle: 'solid', outlineWidth: 3 },
                   }}

@@ -221,3 +221,50 @@ test('a zip of loose pictures becomes a kit: sorted, put right by keys, tagged, 
   await waitFor(() => expect(names()).toHaveLength(4));
   expect(names()).toContain('A, letter');
 });
+
+test('a sheet of letters is known for one and cut apart, each letter with its own edge, as large as on the sheet', async () => {
+  const tiles = await Promise.all(
+    [...'ABCDEFGHIJKLMNOPQR'].map(async (letter, i) => {
+      const webp = await served(`windward/alphabet-deckboard-${letter.toLowerCase()}-${65 + i}.webp`);
+      const small = sharp(Buffer.from(webp)).resize({ height: 150, width: 170, fit: 'inside' });
+      return {
+        input: await small.png().toBuffer(),
+        left: 20 + (i % 6) * 200,
+        top: 20 + Math.floor(i / 6) * 200,
+      };
+    }),
+  );
+  const bare = sharp({ create: { width: 1220, height: 620, channels: 4, background: '#ffffff00' } });
+  const sheet = await bare.composite(tiles).withMetadata({ density: 150 }).png().toBuffer();
+  await opened();
+  give(file('Deck alphabet.png', sheet));
+  const came = await review();
+  const [only] = within(came.getByRole('group', { name: 'Letters' })).getAllByRole('option');
+  expect(only!.title).toMatch(/a sheet of 18 letters/);
+  await press('Put 1 away');
+  search('deck alphabet');
+  // Not what lay first before the search was done.
+  await waitFor(() => expect(names()[0]).toMatch(/^Deck alphabet/));
+  fireEvent.click(found()[0]!);
+  await press('Cut apart');
+  const apart = within(await screen.findByRole('dialog', { name: 'Cut Deck alphabet apart' }));
+  await apart.findByText('18 parts lie apart.');
+  // Two put together, parted again.
+  await press(/^Part 2,/);
+  await apart.findByText('17 parts lie apart.');
+  await press(/^Part 1,/);
+  await apart.findByText('18 parts lie apart.');
+  fireEvent.click(apart.getByRole('button', { name: 'A to Z' }));
+  apart.getByRole('button', { name: 'Part 18, R' });
+  fill('Type the characters in their order', 'ABC EFGHIJKLMNOPQR');
+  fireEvent.click(apart.getByRole('button', { name: 'Cut 17 letters out' }));
+  await told('17 letters lie in Loose supplies now');
+  await press('Loose supplies');
+  search('deck alphabet q');
+  await waitFor(() => expect(names()).toHaveLength(1));
+  fireEvent.click(found()[0]!);
+  expect((await screen.findByLabelText<HTMLInputElement>('Stands for')).value).toBe('Q');
+  // 150 pixels at 150 to the inch.
+  expect(Number(screen.getByLabelText<HTMLInputElement>('True height').value)).toBeCloseTo(1, 1);
+  screen.getByText(/^Its letters lack D S T U V W X Y Z/);
+});

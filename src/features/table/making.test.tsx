@@ -1,4 +1,4 @@
-import { afterAll, beforeEach, expect, jest, test } from '@jest/globals';
+import { afterAll, beforeEach, expect, test } from '@jest/globals';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
@@ -10,41 +10,12 @@ import { openPageSupply } from '@/features/shared/supplyFiles';
 import { database } from '@/storage/database';
 import { addProject } from '@/storage/shelved';
 import { book } from '../../../scripts/testing/books';
+import { making } from '../../../scripts/testing/maker';
 import { laid } from '../../../scripts/testing/samples';
 import { emptyStore, stocked } from '../../../scripts/testing/store';
 import { photoFile, reopened } from '../../../scripts/testing/tab';
 
 beforeEach(emptyStore);
-
-/** The sheet in which files are made, of what lies on the table. */
-const making = async () => {
-  const made = jest.spyOn(URL, 'createObjectURL');
-  const make = within(await screen.findByRole('dialog', { name: /^Make/ }));
-  return {
-    make,
-    of: async (what: string) => {
-      fireEvent.mouseDown(await make.findByRole('combobox', { name: 'What is made' }));
-      fireEvent.click(await screen.findByRole('option', { name: what }));
-    },
-    as: async (format: string) => fireEvent.click(await make.findByRole('radio', { name: format })),
-    purpose: async (name: RegExp) => fireEvent.click(await make.findByRole('button', { name })),
-    write: (name: string, text: string) => {
-      const field = make.getByRole('textbox', { name });
-      fireEvent.change(field, { target: { value: text } });
-      fireEvent.keyDown(field, { key: 'Enter' });
-    },
-    /** What is made when this is pressed. */
-    saved: async (button: string): Promise<Uint8Array> => {
-      const before = made.mock.calls.length;
-      await waitFor(() =>
-        expect(make.getByRole('button', { name: button })).toHaveProperty('disabled', false),
-      );
-      fireEvent.click(make.getByRole('button', { name: button }));
-      await waitFor(() => expect(made.mock.calls.length).toBeGreaterThan(before));
-      return new Uint8Array(await (made.mock.lastCall![0] as Blob).arrayBuffer());
-    },
-  };
-};
 
 afterAll(() => void Reflect.deleteProperty(globalThis, 'showDirectoryPicker'));
 

@@ -3,6 +3,7 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
+import ListSubheader from '@mui/material/ListSubheader';
 import TextField from '@mui/material/TextField';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { COMMANDS, commandsFor } from '@/features/table/tasks';
@@ -58,6 +59,16 @@ export function ActionsSheet({ onClose }: { onClose: () => void }) {
           // The list is always open: what would shut it shuts all of it.
           onClose={(_, reason) => reason === 'escape' && onClose()}
           onChange={(_, command) => command && run(command)}
+          renderGroup={({ key, group, children }) => (
+            <Box component="li" key={key} role="group" aria-label={group}>
+              <ListSubheader component="div" aria-hidden sx={{ top: -8, bgcolor: 'background.paper' }}>
+                {group}
+              </ListSubheader>
+              <Box component="ul" role="presentation" sx={{ p: 0, '& .MuiAutocomplete-option': { pl: 3 } }}>
+                {children}
+              </Box>
+            </Box>
+          )}
           renderOption={({ key, ...props }, command) => (
             <Box
               component="li"
