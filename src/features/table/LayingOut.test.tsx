@@ -2,7 +2,7 @@ import { afterEach, expect, jest, test } from '@jest/globals';
 import { act, render, screen } from '@testing-library/react';
 import { LayingOut } from '@/features/table/LayingOut';
 
-afterEach(() => jest.useRealTimers());
+afterEach(() => void jest.useRealTimers());
 
 test('what stays away can be asked for anew, but not before one would wonder', () => {
   jest.useFakeTimers();
