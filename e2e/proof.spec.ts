@@ -161,24 +161,6 @@ test('pages are leafed through by keys and small pictures', async ({ page }) => 
     .getByRole('button', { name: /^Page 1/ })
     .click();
   await expect(proof(page).getByRole('status').filter({ hasText: 'Page 1, 1 of 2' })).toBeVisible();
-  // From here into a file for a press, which is read back.
-  await proof(page).getByRole('button', { name: 'Make' }).click();
-  const make = page.getByRole('dialog', { name: /^Make/ });
-  await make.getByRole('button', { name: 'Make the PDF' }).click();
-  await expect(make.getByTestId('made')).toContainText('all of 13 points hold');
-  expect(await axe(page)).toEqual([]);
-  await make.getByRole('button', { name: /^Your own printer/ }).click();
-  // At home on letter paper: more than one sheet, as the printer leaves white all round.
-  await make.getByRole('combobox', { name: 'Paper' }).press('Enter');
-  await page.getByRole('option', { name: /^Letter/ }).click();
-  await expect(make.getByText(/^2 sheets of 11 x 8.5 in, true to size/)).toBeVisible();
-  await make.getByRole('combobox', { name: 'How it lies on the paper' }).press('Enter');
-  await page.getByRole('option', { name: 'A strip of it, to try on scrap' }).click();
-  await expect(
-    make.getByText(/^One sheet of 8.5 x 11 in, with .* from the middle of the page/),
-  ).toBeVisible();
-  await make.getByRole('button', { name: 'Make the PDF' }).click();
-  await expect(make.getByTestId('made')).toContainText('is in your downloads');
 });
 
 test('a press’s own profile is brought in, and the page is looked at from a step back', async ({ page }) => {

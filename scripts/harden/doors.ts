@@ -18,7 +18,6 @@ import { fileNotes } from '@/workers/fileNotes';
 import { heicPixels } from '@/workers/heic';
 import { KitZip } from '@/workers/zip';
 import { PROFILES, readNodeFont, ROOT } from '../node/platform';
-import { DRAWN_BOMBS } from '../testing/bombs';
 import { Chance } from '../testing/chance';
 import { quarters } from '../testing/samples';
 import type { Row } from './report';
@@ -246,21 +245,13 @@ function hugeHeic(): Uint8Array {
   return bytes;
 }
 
-/** Small drawings that come to a great deal, and a photo that says it does. */
+/** A photo that says it comes to a great deal. Small drawings that do: drawing.test. */
 export async function bombs(): Promise<Row> {
   const faults: string[] = [];
-  let longest = 0;
-  const all = Object.entries(DRAWN_BOMBS);
-  for (const [name, { file, refused }] of all) {
-    const [taken, took] = await tried((bytes) => readDrawing(said(bytes)), strToU8(file), name, faults);
-    if (taken === refused) faults.push(`${name} was ${taken ? 'taken' : 'refused'}`);
-    longest = Math.max(longest, took);
-  }
   const [taken, took] = await tried((bytes) => heicPixels(bytes, heif), hugeHeic(), 'HEIC', faults);
   if (taken) faults.push('a HEIC of 60,000 x 60,000 was taken');
-  longest = Math.max(longest, took);
   return {
-    ...{ attack: 'files that come to too much', tries: all.length + 1, faults },
-    seen: `${Math.round(longest)} ms at most`,
+    ...{ attack: 'a photo that comes to too much', tries: 1, faults },
+    seen: `${Math.round(took)} ms`,
   };
 }

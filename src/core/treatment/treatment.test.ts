@@ -89,7 +89,7 @@ test.each(TREATMENT_NAMES)(
   (kind) => {
     const pixels = painted({ kind, values: {} });
     expect(pixels.some((value, i) => i % 4 === 3 && value > 0)).toBe(true);
-    pixels.forEach((value, i) => i % 4 === 3 && expect(value).toBeLessThanOrEqual(whole[i]!));
+    expect(pixels.every((value, i) => i % 4 < 3 || value <= whole[i]!)).toBe(true);
     expect(painted({ kind, values: {} })).toEqual(pixels);
     const { settings } = treatmentKind(kind);
     expect(settings.length).toBeGreaterThanOrEqual(2);

@@ -66,7 +66,10 @@ test('bad files are refused by name and reason; the good ones among them arrive,
 });
 
 test('drawings that come to too much are refused each in a sentence, and hold up nothing that came with them', async () => {
-  const bombs = Object.entries(DRAWN_BOMBS).filter(([, { refused }]) => refused);
+  // Of all that drawing.test reads, one for each sentence.
+  const bombs = Object.entries(DRAWN_BOMBS).filter(([name]) =>
+    ['uses of uses that paint', 'numbers beyond all numbers'].includes(name),
+  );
   const { arrived, refused } = await bringIn(
     [...bombs.map(([name, bomb]) => file(`${name}.svg`, bomb.file)), file('kites.jpg', await jpeg(2))],
     never,

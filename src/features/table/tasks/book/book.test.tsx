@@ -1,5 +1,5 @@
 /** A book's sheets: all its pages beside each other, a series, its binding. */
-import { expect, test } from '@jest/globals';
+import { beforeAll, expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { assetsIn } from '@/core/piece/assets';
 import { bookIn, pagesOf } from '@/core/product/book';
@@ -11,6 +11,9 @@ import type { SheetName } from '@/features/table/session';
 import { storeAsset } from '@/storage/assets';
 import { book, flowed, photos } from '../../../../../scripts/testing/books';
 import { seatedAt } from '../../../../../scripts/testing/room';
+import { stocked } from '../../../../../scripts/testing/store';
+
+beforeAll(() => stocked('quiet-hours'));
 
 const laid = () => flowed(photos(24), { pages: 16 }).history.project;
 async function open(name: SheetName, project = laid()) {
@@ -109,6 +112,8 @@ test('photos flow in, on as many pages as are wished; a page worked on by hand s
   await pages(/^16 photos on 12 pages/);
   await room.press('Lay the book');
   expect(room.undo()).toBe('lay 16 photos as a book');
+  beforeAll(() => stocked('quiet-hours'));
+
   const laid = () => new Set(room.project().surfaces.flatMap(({ pile }) => pile.flatMap(assetsIn)));
   expect(all.slice(0, 16).every(({ sha }) => laid().has(sha))).toBe(true);
   const { surfaces } = room.project();
@@ -123,6 +128,18 @@ test('photos flow in, on as many pages as are wished; a page worked on by hand s
   await room.press('Lay 2 more');
   expect(room.undo()).toBe('lay 2 photos more');
   expect(all.every(({ sha }) => laid().has(sha))).toBe(true);
-  const still = room.project().surfaces.find(({ id }) => id === worked.id)!;
-  expect(still.pile.find(({ id }) => id === first!.id)!.placement.x).toBeCloseTo(first!.placement.x + 9);
+  const moved = () =>
+    room
+      .project()
+      .surfaces.find(({ id }) => id === worked.id)!
+      .pile.find(({ id }) => id === first!.id)!.placement.x - first!.placement.x;
+  expect(moved()).toBeCloseTo(9);
+  // In another design all else is laid anew.
+  room.does(() => room.store.getState().openSheet('spreads'));
+  await room.when(() => !screen.getByRole<HTMLButtonElement>('button', { name: 'Another design' }).disabled);
+  await room.press('Another design');
+  await room.press('Few words');
+  await room.when(() => room.undo() === 'lay the book in “Few words”');
+  screen.getByText(/^1 worked on by hand/);
+  expect(moved()).toBeCloseTo(9);
 });
