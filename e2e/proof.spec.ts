@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { adobeRgb } from '@/core/press/adobe-rgb';
 import { axe } from './axe';
-import { bringIn, field, layByEnter, newPage, photo, photosInBox, set } from './table';
+import { bringIn, layByEnter, newPage, photo, photosInBox } from './table';
 
 const proof = (page: Page) => page.getByRole('dialog', { name: 'Proof' });
 const shown = (page: Page) => proof(page).getByTestId('proof-page');
@@ -100,67 +100,6 @@ test('a photo in Adobe RGB is proofed with the colours its file holds, which sRG
   await page.keyboard.press('4');
   await printed(page);
   await expect.poll(async () => off(await middleOf(page), asked)).toBeLessThan(8);
-});
-
-test('what the checks found is shown where it lies, and on the table; pages are turned by keys', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, photo('lantern-night'));
-  await layByEnter(photosInBox(page).first());
-  // All but straight, and over the edge.
-  await set(page, 'Turned', '0.3');
-  await set(page, 'From left', '-1');
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('4');
-  await printed(page);
-  const found = proof(page).getByRole('complementary').getByRole('listitem');
-  await expect(found.filter({ hasText: 'Turned by 0.3 degrees' })).toBeVisible();
-  const cut = found.filter({ hasText: 'Cut off by the page’s edge' });
-  await cut.getByRole('button', { name: /^Warning/ }).press('Enter');
-  await expect(proof(page).getByTestId('proof-place')).toBeVisible();
-  for (const seen of ['In greys', 'Mirrored', 'Upside down', 'From across the room', 'As it is']) {
-    await proof(page).getByRole('combobox', { name: 'Looked at' }).press('Enter');
-    await page.getByRole('option', { name: seen }).press('Enter');
-    await expect(proof(page).getByRole('combobox', { name: 'Looked at' })).toContainText(seen);
-  }
-  // A shop that takes less ink than the paper bears: where more lies is told, and looked at.
-  const thick = found.filter({ hasText: /Up to \d+ % of ink, and the paper bears 220 %/ });
-  await expect(thick).toHaveCount(0);
-  await proof(page).getByRole('button', { name: 'How colours are brought there' }).click();
-  await proof(page).getByRole('combobox', { name: 'Ink the shop takes on one spot' }).press('Enter');
-  await page.getByRole('option', { name: 'Up to 220 %' }).press('Enter');
-  await expect(thick).toContainText('lantern-night');
-  await proof(page).getByRole('button', { name: 'True size' }).click();
-  await printed(page);
-  await cut.getByRole('button', { name: 'Show' }).click();
-  await expect(proof(page)).toBeHidden();
-  await expect(field(page, 'Turned')).toHaveValue('0.3');
-});
-
-test('pages are leafed through by keys and small pictures', async ({ page }) => {
-  await newPage(page, '8.5 x 11 in');
-  await bringIn(page, photo('fly-in-plum-kite'));
-  await layByEnter(photosInBox(page).first());
-  await page.getByRole('button', { name: 'What to do with this page' }).click();
-  await page.getByRole('menuitem', { name: /^Copy/ }).click();
-  await page.getByRole('navigation', { name: 'Pages' }).getByRole('button').first().click();
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('4');
-  await printed(page);
-  await expect(proof(page).getByRole('status').filter({ hasText: 'Page 1, 1 of 2' })).toBeVisible();
-  await proof(page)
-    .getByRole('region', { name: /^The page;/ })
-    .focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(proof(page).getByRole('status').filter({ hasText: 'Page 2, 2 of 2' })).toBeVisible();
-  await printed(page);
-  await proof(page)
-    .getByRole('list', { name: 'Pages' })
-    .getByRole('button', { name: /^Page 1/ })
-    .click();
-  await expect(proof(page).getByRole('status').filter({ hasText: 'Page 1, 1 of 2' })).toBeVisible();
 });
 
 test('a press’s own profile is brought in, and the page is looked at from a step back', async ({ page }) => {

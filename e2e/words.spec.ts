@@ -1,6 +1,6 @@
 /** Words written, and left by keys. */
 import { expect, warm as test, type Page } from './test';
-import { field, leave, newPage, openRow, slabs } from './table';
+import { field, newPage, openRow, slabs } from './table';
 
 const words = (page: Page) => page.getByRole('textbox', { name: /^(Title|Journaling|Caption) words$/ });
 

@@ -11,6 +11,7 @@ import { build } from 'esbuild';
 
 export const ROOT = join(import.meta.dirname, '..', '..');
 export const MADE = join(ROOT, '.cache', 'tests');
+const SHIPS = join(ROOT, 'public');
 /** Packages that are loaded as they are: React, of which there must be one, and what brings native code or WebAssembly. */
 const AS_THEY_ARE =
   /^(@cornerstonejs|@hyzyla|@napi-rs|@playwright|@tensorflow|@testing-library|@vladmandic|ajv|dexie|exifr|harfbuzzjs|hoist-non-react-statics|jsdom|lcms-wasm|libheif-js|next|paper|prop-types|react|scheduler|sharp|use-sync)/;
@@ -28,6 +29,8 @@ const itself = {
       contents: ((path.endsWith('.test.tsx') ? FRESH : '') + (await readFile(path, 'utf8')))
         .replaceAll('import.meta.dirname', JSON.stringify(dirname(path)))
         .replaceAll('import.meta.url', JSON.stringify(pathToFileURL(path).href))
+        // What a browser imports from where it is served.
+        .replace('`${folder}/${name}.js`', `$&.replace('http://localhost', '${pathToFileURL(SHIPS).href}')`)
         .replace(/import \{([^}]*)\} from '(@tabler\/icons-react)';/, (_, names, from) =>
           names
             .match(/Icon\w+/g)

@@ -81,7 +81,10 @@ export async function tryAll({ panel, look, again, some = Infinity }: Using): Pr
   for (const { i } of dealt.slice(0, some)) {
     const ways = waysOf(shown(panel())[i] ?? begun[i]!);
     for (const { how, go } of some === Infinity ? ways : [chance.of(ways)]) {
-      const element = shown(panel())[i];
+      // What is offered may be less by now; what opened late lies over all of it.
+      const there = () => shown(panel())[i] ?? shown(panel()).at(-1);
+      for (let late = 0; late < 50 && !there(); late++) await again();
+      const element = there();
       if (!element) continue;
       const said = `${nameOf(element)} ${how}`;
       const before = floating().length;

@@ -41,7 +41,8 @@ async function fromHome(begin: () => Promise<unknown>) {
   const push = jest.fn<(to: string) => void>();
   const home = render(around(<Home demo={false} />, push));
   await begin();
-  await waitFor(() => expect(push).toHaveBeenCalled());
+  // A ready-made one reads all its pictures first, each worker from cold.
+  await waitFor(() => expect(push).toHaveBeenCalled(), { timeout: 90_000 });
   home.unmount();
   const { searchParams } = new URL(push.mock.lastCall![0], 'http://localhost');
   const table = await reopened(searchParams.get('project')!);

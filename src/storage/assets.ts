@@ -31,9 +31,6 @@ export const keptAgain = (sha: string): Promise<Asset | undefined> =>
     return held;
   });
 
-export const hasAsset = async (sha: string): Promise<boolean> =>
-  (await database.assets.where('sha').equals(sha).count()) > 0;
-
 /** Those of some pictures whose files are not here, or no more. */
 export const absentOf = async (shas: readonly string[]): Promise<string[]> => {
   const here = new Set(await database.assets.where('sha').anyOf(shas).primaryKeys());

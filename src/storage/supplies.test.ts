@@ -1,7 +1,7 @@
 import { perform, startHistory } from '@/core/project/history';
 import { layPieces } from '@/core/project/edits/pile';
 import { LOOSE_KIT, newKit, type Supply } from '@/core/supplies/model';
-import { hasAsset, storeAsset, storePage } from '@/storage/assets';
+import { absentOf, storeAsset, storePage } from '@/storage/assets';
 import { database } from '@/storage/database';
 import { keep } from '@/storage/projects';
 import { throwOutUnused } from '@/storage/deleted';
@@ -96,16 +96,16 @@ describe('taking out', () => {
       new Map([[asset.sha, [{ project: 'sample', title: 'A sample', count: 1 }]]]),
     );
     await takeOut(['a']);
-    expect(await hasAsset(asset.sha)).toBe(true);
+    expect(await absentOf([asset.sha])).toEqual([]);
     expect(await openCupboard()).toEqual({ supplies: [], kits: [] });
     await database.projects.clear();
     await database.journal.clear();
     // Another tab may be about to lay it.
     await throwOutUnused();
-    expect(await hasAsset(asset.sha)).toBe(true);
+    expect(await absentOf([asset.sha])).toEqual([]);
     await database.assets.update(asset.sha, { stored: Date.now() - 2 * 3600 * 1000 });
     await throwOutUnused();
-    expect(await hasAsset(asset.sha)).toBe(false);
+    expect(await absentOf([asset.sha])).toEqual([asset.sha]);
   });
   test('the kit for loose things stays though it is empty', async () => {
     await addKit(newKit(LOOSE_KIT, 'Loose supplies', 0), [supply('a', { kit: LOOSE_KIT })]);
@@ -122,7 +122,7 @@ test('a page’s file is kept as long as a supply holds it; use is noted by pict
     supply('inks', { kit: 'own', kind: 'inks', inks: [{ name: 'Jam', colour: '#b23a48' }] }),
   ]);
   await throwOutUnused();
-  expect(await hasAsset('f'.repeat(64))).toBe(true);
+  expect(await absentOf(['f'.repeat(64)])).toEqual([]);
   await noteUse(asset.sha, 77);
   expect((await supplyById('bit'))!.used).toBe(77);
   expect((await inkSets()).map(({ id }) => id)).toEqual(['inks']);

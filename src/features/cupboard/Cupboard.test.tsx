@@ -212,3 +212,61 @@ test('supplies get a blue and a red version in one step, each a kit of its own',
   await search(ink);
   await waitFor(() => expect(names().filter((name) => name!.includes(`, ${ink},`))).toHaveLength(2));
 });
+
+test('a kit of one’s own is named, described and tagged, gets a cover, and is put in order; what ships is not', async () => {
+  const model = (await database.supplies.filter(({ asset, back }) => Boolean(asset) && !back).first())!;
+  const own = { description: '', author: '', licence: '', tags: [], house: false, added: 0 };
+  await database.kits.bulkPut([
+    { ...own, id: 'shore', name: 'Shore' },
+    { ...own, id: 'other', name: 'Other finds' },
+  ] as never);
+  const finds = ['Feather', 'Shell', 'Twig'].map((name, i) => ({
+    ...{ ...model, id: `shore-${i}`, kit: 'shore', name, tags: [], order: i },
+    asset: { ...model.asset!, sha: (9000 + i).toString(16).padStart(64, '0') },
+  }));
+  await database.supplies.bulkPut(finds as never);
+  const { unmount } = await opened();
+  const inOrder = async () =>
+    (await database.supplies.where('kit').equals('shore').sortBy('order')).map(({ name }) => name);
+  await press('Windward');
+  expect(screen.queryByRole('button', { name: /^Describe / })).toBeNull();
+  await press('Shore');
+  await press('Describe Shore');
+  const sheet = within(await screen.findByRole('dialog', { name: 'About this kit' }));
+  const write = (label: string, value: string) =>
+    fireEvent.change(sheet.getByRole('textbox', { name: label }), { target: { value } });
+  const keep = () => sheet.getByRole<HTMLButtonElement>('button', { name: 'Keep' });
+  write('Name', '   ');
+  sheet.getByText('A kit needs a name.');
+  expect(keep().disabled).toBe(true);
+  write('Name', '  Shore finds ');
+  write('What is in it', 'Picked up between the tides.');
+  const tags = sheet.getByRole('combobox', { name: /^Tags/ });
+  fireEvent.change(tags, { target: { value: ' Between Tides ' } });
+  fireEvent.keyDown(tags, { key: 'Enter' });
+  fireEvent.mouseDown(sheet.getByRole('combobox', { name: 'On the cover' }));
+  fireEvent.click(await screen.findByRole('option', { name: 'Twig' }));
+  fireEvent.click(keep());
+  await waitFor(async () =>
+    expect(await database.kits.get('shore')).toMatchObject({
+      ...{ name: 'Shore finds', description: 'Picked up between the tides.' },
+      ...{ tags: ['between tides'], cover: 'shore-2' },
+    }),
+  );
+  // By the kit's tag all of it is found.
+  await press('Everything');
+  await search('between tides');
+  await waitFor(() => expect(count()).toBe('3 supplies for “between tides”'));
+  await search('');
+  await press('Shore finds');
+  choose(/^Shell/);
+  await press('Earlier in the kit');
+  await waitFor(async () => expect(await inOrder()).toEqual(['Shell', 'Feather', 'Twig']));
+  choose(/^Twig/);
+  expect(screen.getByRole('button', { name: 'Later in the kit' })).toHaveProperty('disabled', true);
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'In the kit' }));
+  fireEvent.click(await screen.findByRole('option', { name: 'Other finds' }));
+  await waitFor(async () => expect(await inOrder()).toEqual(['Shell', 'Feather']));
+  expect((await kept('Twig')).kit).toBe('other');
+  unmount();
+});

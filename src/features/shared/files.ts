@@ -6,7 +6,7 @@ import { fileTitle } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import { withCleanNames } from '@/core/project/names';
 import { calledFile } from '@/core/text/named';
-import { assetBlob, hasAsset, keptAgain, storeFile } from '@/storage/assets';
+import { absentOf, assetBlob, keptAgain, storeFile } from '@/storage/assets';
 import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import { FILE_ENDING, LIMITS } from '@/storage/file-limits';
@@ -85,17 +85,15 @@ async function takeIn(
   if (!opened.ok) return opened;
   const { assets, fonts, mended } = opened.value;
   const project = withCleanNames(opened.value.project);
-  for (const sha of [...assets.keys(), ...fonts.keys()]) if (!(await hasAsset(sha))) brought.push(sha);
+  brought.push(...(await absentOf([...assets.keys(), ...fonts.keys()])));
   // What lies here already, byte for byte, was read when it came.
-  const held: Asset[] = [];
-  const pictures: Incoming[] = [];
-  for (const [sha, bytes] of assets) {
-    const here = await keptAgain(sha);
+  const held = (await Promise.all([...assets.keys()].map(keptAgain))).filter((one) => one !== undefined);
+  const here = new Set(held.map(({ sha }) => sha));
+  const pictures = [...assets].flatMap(([sha, bytes]): Incoming[] => {
     const known = project.assets[sha]!;
     const { name, type } = known;
-    if (here) held.push(here);
-    else pictures.push({ file: new File([bytes], name, { type }), path: name, known });
-  }
+    return here.has(sha) ? [] : [{ file: new File([bytes], name, { type }), path: name, known }];
+  });
   const arrived = await bringIn(pictures, signal ?? new AbortController().signal, (done) =>
     counted?.(done, pictures.length),
   );

@@ -55,11 +55,11 @@ export async function fileOfSupply(supply: Supply): Promise<Result<Blob>> {
 /** A shipped design with the pictures of its kit that it is made of. */
 async function completed(file: Blob, { kit, name }: Supply, made: readonly number[]): Promise<Result<Blob>> {
   const parts = await suppliesAt(kit, made);
+  const files = await Promise.all(parts.map(fileOfSupply));
   const pictures: { asset: Asset; blob: Blob }[] = [];
-  for (const part of parts) {
-    const blob = await fileOfSupply(part);
+  for (const [i, blob] of files.entries()) {
     if (!blob.ok) return blob;
-    pictures.push({ asset: part.asset!, blob: blob.value });
+    pictures.push({ asset: parts[i]!.asset!, blob: blob.value });
   }
   if (pictures.length < made.length) return fail(`Not all of what ${name} is made of is in the cupboard.`);
   const { withPictures } = await import('@/storage/project-file');

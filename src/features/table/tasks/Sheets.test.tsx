@@ -24,23 +24,6 @@ async function sheet(
   await screen.findByRole('dialog');
   return room;
 }
-const inches = (room: Seated) => room.project().guides.map(({ axis, at }) => `${axis} ${at / 72}`);
-
-test('guides by exact number on every page, thirds, even columns; a locked set is not touched', async () => {
-  const room = await sheet('guides', []);
-  screen.getByText('Pull one out of a ruler, or space some evenly here.');
-  await room.press('Add upright');
-  await room.fill('Upright 1, from left', '1.25');
-  expect(inches(room)).toEqual(['x 1.25']);
-  await room.fill('Upright 1, from left', 'left');
-  await screen.findByText(/is not a length/);
-  await room.press('Thirds');
-  expect(room.project().guides).toHaveLength(5);
-  expect(room.undo()).toBe('add 4 guides');
-  await room.press('Take guide 1 away');
-  expect(room.project().guides).toHaveLength(4);
-});
-
 test('rows and columns are laid by number, and stay adjustable; what they come to is said, too many are refused with a reason', async () => {
   const room = await sheet('rows', [inkPiece('a')], ['a']);
   await room.fill('Columns', '4');
