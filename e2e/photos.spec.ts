@@ -169,7 +169,11 @@ fresh(
     await page.mouse.up();
     await expect(page.getByTestId('swap-pads')).toHaveCount(0);
     await expect(page.getByRole('button', { name: 'Undo swap 2 photos' })).toBeVisible();
-    await slabs(page).filter({ hasText: 'old-phone' }).click();
+    // The pile says a little later which is which now.
+    await expect(async () => {
+      await slabs(page).filter({ hasText: 'old-phone' }).click();
+      await expect(field(page, 'Name of this piece')).toHaveValue(/old-phone/, { timeout: 2000 });
+    }).toPass();
     await expect.poll(spot).toEqual(place);
 
     // The small picture in the large place is soft; while a corner is drawn it says how soft.

@@ -16,6 +16,7 @@ test('Tab leaves the page with a piece in hand, F6 goes from part to part, Escap
 }) => {
   await newPage(page);
   await title(page, 'Bay');
+  await expect(slabs(page)).toHaveCount(1);
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('stage')).toBeFocused();
   await page.keyboard.press('Tab');

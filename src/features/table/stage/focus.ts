@@ -12,12 +12,15 @@ export function focusBack(before: Element | null): void {
 const TAKES_FOCUS =
   'a[href], button:not(:disabled), input:not(:disabled), textarea:not(:disabled), [tabindex="0"]';
 
-/** Moves the focus on by one part of the screen: top, page, panel, pile, workbox. */
+/** Moves the focus on by one part of the screen: top, page, panel, pile, workbox; past those in which nothing takes it. */
 export function focusPart(by: 1 | -1): void {
   const parts = [...document.querySelectorAll<HTMLElement>('[data-part]')];
   const here = document.activeElement?.closest<HTMLElement>('[data-part]');
   // From nowhere the first step leads to the page on the table.
   const from = here ? parts.indexOf(here) : by > 0 ? 0 : 2;
-  const next = parts[(from + by + parts.length) % parts.length];
-  (next?.matches('[tabindex]') ? next : next?.querySelector<HTMLElement>(TAKES_FOCUS))?.focus();
+  const inOrder = parts.map((_, step) => parts[(from + by * (step + 1) + parts.length * 2) % parts.length]!);
+  inOrder
+    .map((part) => (part.matches('[tabindex]') ? part : part.querySelector<HTMLElement>(TAKES_FOCUS)))
+    .find((taker) => taker !== null)
+    ?.focus();
 }
