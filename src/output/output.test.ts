@@ -191,15 +191,20 @@ describe('PDF', () => {
       Bleed: [0, 0, 432, 288],
       Trim: [0, 0, 432, 288],
     });
+    // What lies on the page makes no difference to them.
+    const bare = (): Project => {
+      const of = sampler();
+      return { ...of, surfaces: [{ ...of.surfaces[0]!, pile: [] }] };
+    };
     expect(
-      boxes(await made(sampler(), { format: 'pdf', withBleed: true, cropMarks: true }, 'marks.pdf')),
+      boxes(await made(bare(), { format: 'pdf', withBleed: true, cropMarks: true }, 'marks.pdf')),
     ).toEqual({
       Media: [0, 0, 504, 360],
       Bleed: [27, 27, 477, 333],
       Trim: [36, 36, 468, 324],
     });
     // Each side has its own; PDF counts from the lower left.
-    const uneven = sampler();
+    const uneven = bare();
     uneven.surfaces[0]!.bleed = { top: 18, right: 9, bottom: 0, left: 3 };
     expect(
       boxes(await made(uneven, { format: 'pdf', withBleed: true, cropMarks: true }, 'sides.pdf')),
