@@ -178,6 +178,14 @@ function sampler(): Project {
   );
 }
 
+/** Made once, whatever is looked for in it. */
+const once = (...how: Parameters<typeof made>) => {
+  let path: ReturnType<typeof made> | undefined;
+  return () => (path ??= made(...how));
+};
+const plainPdf = once(sampler(), { format: 'pdf' }, 'plain.pdf');
+const bledPng = once(sampler(), { format: 'png', withBleed: true }, 'bled.png');
+
 describe('PDF', () => {
   test('boxes are right to a hundredth of a point, with bleed and crop marks or without (pdfinfo)', async () => {
     const boxes = (path: string) =>
@@ -186,7 +194,7 @@ describe('PDF', () => {
           ([, name, numbers]) => [name, numbers!.trim().split(/\s+/).map(Number)],
         ),
       );
-    expect(boxes(await made(sampler(), { format: 'pdf' }, 'plain.pdf'))).toEqual({
+    expect(boxes(await plainPdf())).toEqual({
       Media: [0, 0, 432, 288],
       Bleed: [0, 0, 432, 288],
       Trim: [0, 0, 432, 288],
@@ -220,7 +228,7 @@ describe('PDF', () => {
   });
 
   test('is sound (qpdf), its fonts embedded (pdffonts), its words come back (pdftotext)', async () => {
-    const path = await made(sampler(), { format: 'pdf' }, 'words.pdf');
+    const path = await plainPdf();
     expect(tool('qpdf', '--check', path)).toMatch(/No syntax or stream encoding errors/);
     const fonts = tool('pdffonts', path).trim().split('\n').slice(2);
     expect(fonts.length).toBeGreaterThanOrEqual(1);
@@ -247,7 +255,7 @@ describe('PDF', () => {
   });
 
   test('poppler at 300 ppi shows what our PNG shows: mean CIEDE2000 below 1', async () => {
-    const png = await made(sampler(), { format: 'png', withBleed: true }, 'same.png');
+    const png = await bledPng();
     const pdf = await made(sampler(), { format: 'pdf', withBleed: true }, 'same.pdf');
     tool('pdftoppm', '-r', '300', '-png', '-singlefile', pdf, join(folder, 'same-poppler'));
     const { mean, share } = await difference(png, join(folder, 'same-poppler.png'));
@@ -305,7 +313,7 @@ describe('PDF', () => {
 
 describe('PNG, JPEG and SVG', () => {
   test('the density is stated, the size is exact, the colours are said to be sRGB', async () => {
-    const png = await made(sampler(), { format: 'png', withBleed: true }, 'density.png');
+    const png = await bledPng();
     expect(await sharp(png).metadata()).toMatchObject({ width: 1875, height: 1275, density: 300 });
     expect(
       tool('exiftool', '-s3', '-SRGBRendering', '-PixelsPerUnitX', '-PixelUnits', png).trim().split('\n'),
