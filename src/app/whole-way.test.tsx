@@ -21,9 +21,9 @@ beforeEach(emptyStore);
 function counting() {
   let actions = 0;
   return {
-    act: async (done: unknown) => {
+    act: async <T,>(done: T): Promise<Awaited<T>> => {
       actions += 1;
-      await done;
+      return await done;
     },
     actions: () => actions,
   };
@@ -127,7 +127,9 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
   await act(press('Write title'));
   const words = await here.findByRole('textbox', { name: 'Title words' });
   await act(fireEvent.change(words, { target: { value: 'Low water' } }));
+  // The first ends the words, the second lets go of them.
   fireEvent.keyDown(words, { key: 'Escape' });
+  onStage('Escape');
   await act(onStage('Z', { shiftKey: true }));
   const sheet = await dialog('Sheet and paper');
   const [card] = within(sheet.getByRole('list', { name: 'Cards' })).getAllByRole('listitem');
@@ -141,8 +143,7 @@ test('six pocket cards of 4 x 3 in on a letter sheet, front and back, with their
     /^6 cards on 1 sheet of paper, printed on both sides\. One file of 2 pages, each 8\.5 x 11 in/,
   );
   await act(fireEvent.click(make.getByRole('switch', { name: 'With a plan of the cuts' })));
-  await act(undefined);
-  const file = await saved('Make the PDF');
+  const file = await act(saved('Make the PDF'));
   expect(actions()).toBeLessThan(15);
   const said = told(file, 'pdfinfo', 'made');
   expect(said).toMatch(/^Pages: +3$/m);
@@ -166,14 +167,14 @@ test('outlines cut from three papers: dealt, checked, cured, tried and saved, in
   const { act, actions } = counting();
   const { onStage } = await fromHome(() => press(/^New layout 8 x 8 in,/));
   /** By its name in the list of all actions. */
-  const named = async (name: string, step: (done: unknown) => Promise<void>) => {
+  const named = async (name: string, step: (done: unknown) => Promise<unknown>) => {
     await step(onStage('k', { ctrlKey: true }));
     const field = await screen.findByRole('combobox', { name: 'What shall be done?' });
     await step(fireEvent.change(field, { target: { value: name } }));
     await screen.findByRole('option', { name: new RegExp(`^${name}`) });
     await step(fireEvent.keyDown(field, { key: 'Enter' }));
   };
-  await named('Outlines from a file', async (done) => void (await done));
+  await named('Outlines from a file', async (done) => done);
   const given = await dialog('Outlines from a file');
   const files = [new File([BARS], 'bars.svg', { type: 'image/svg+xml' })];
   fireEvent.change(given.getByLabelText('A file of outlines'), { target: { files } });
