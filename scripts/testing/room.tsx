@@ -11,14 +11,20 @@ import {
 import { loadImage } from '@napi-rs/canvas';
 import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import type { ReactElement, ReactNode } from 'react';
-import type { Asset } from '@/core/picture/asset';
+import { drawSurface } from '@/core/page/draw';
+import { toolsFor } from '@/core/page/outlines';
+import { uprightSize, type Asset } from '@/core/picture/asset';
+import type { Worn } from '@/core/picture/picture';
 import { startHistory, undoLabel } from '@/core/project/history';
 import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { RoomProvider } from '@/features/table/room/context';
 import { createSession, shownSurface, type SessionStore } from '@/features/table/session';
-import { fitted } from '@/features/table/stage/hand/view';
+import { fitted, viewMatrix } from '@/features/table/stage/hand/view';
+import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/output/drawings';
+import { drawPieces } from '@/output/pixels/draw';
+import { browser, type Drawable } from '@/output/platform';
 import { NoticesProvider } from '@/ui/notices';
 import { nodeTypesetter } from '../node/platform';
 import { laid, quarters } from './samples';
@@ -59,12 +65,39 @@ export interface Seated extends RenderResult {
   chosen(...ids: string[]): void;
   /** What Undo would take back. */
   undo(): string | null;
+  /** The page as it is seen at its place on the stage, without its ground: red, green, blue and cover of each pixel. */
+  painted(): ImageData;
+  /** The same at a spot of the page, points. */
+  seen(x: number, y: number): [red: number, green: number, blue: number, cover: number];
 }
 
-/** Every photo is known in small, by the four colours of `quarters`; none is there at its full size. */
+/** Pictures and drawings that are there at their full size, by SHA-256. */
+const there = new Map<string, Drawable | PlacedDrawing>();
+
+/** Puts a picture where the table finds it; suites share it, so each takes one of its own. */
+export async function shelve(asset: Asset, bytes: Uint8Array): Promise<void> {
+  if (asset.type === 'image/svg+xml') there.set(asset.sha, (await openDrawing(asset, bytes))!);
+  else {
+    const { width, height } = asset;
+    const { canvas, context } = browser.canvas(width, height);
+    context.drawImage((await loadImage(bytes)) as never, 0, 0, width, height);
+    there.set(asset.sha, { source: canvas as never, width, height });
+  }
+}
+
+/** Every other photo is known in small, by the four colours of `quarters`; none of them is there at its full size. */
 const SHELF = {
-  take: () => undefined,
-  drawing: () => undefined,
+  take(asset: Asset, _pixels: number, worn: Worn = {}) {
+    const found = there.get(asset.sha);
+    return found && 'source' in found
+      ? { ...wornPixels(found, worn, browser), whole: uprightSize(asset) }
+      : undefined;
+  },
+  drawing(asset: Asset, worn: Worn = {}) {
+    const found = there.get(asset.sha);
+    if (!found || !('drawing' in found)) return undefined;
+    return worn.ink || worn.dyes ? placedWorn(found, worn) : found;
+  },
   onArrival: () => () => {},
   small: () => loadImage(quarters(90, 60)),
 };
@@ -77,13 +110,14 @@ export const seated = (
   assets: readonly Asset[] = [],
 ): Promise<Seated> => seatedAt(part, laid(pieces, assets), chosen);
 
-/** Shows `part` over a project. */
+/** Shows `part` over a project; one that is `readOnly` is held by another tab. */
 export async function seatedAt(
   part: ReactElement,
   project: Project,
   chosen: readonly string[] = [],
+  readOnly = false,
 ): Promise<Seated> {
-  const store = createSession(startHistory(project), await (typesetter ??= nodeTypesetter()), false);
+  const store = createSession(startHistory(project), await (typesetter ??= nodeTypesetter()), readOnly);
   const stage = { width: 800, height: 600 };
   store.getState().measured(stage, fitted(shownSurface(store.getState()), stage));
   store.getState().select([...chosen]);
@@ -95,8 +129,29 @@ export async function seatedAt(
   );
   await settle(async () => {});
   const pile = () => shownSurface(store.getState()).pile;
+  const painted = () => {
+    const session = store.getState();
+    const { assets } = session.history.project;
+    const { context } = browser.canvas(stage.width, stage.height);
+    const { pieces } = drawSurface(
+      shownSurface(session),
+      toolsFor(session.history.project, session.typesetter),
+    );
+    drawPieces(context, pieces, viewMatrix(session.view), {
+      platform: browser,
+      image: (sha, mark) => SHELF.take(assets[sha]!, 0, mark),
+      drawing: (sha, mark) => SHELF.drawing(assets[sha]!, mark),
+    });
+    return context.getImageData(0, 0, stage.width, stage.height);
+  };
   return {
     ...shown,
+    painted,
+    seen(x, y) {
+      const { view } = store.getState();
+      const at = Math.floor(view.y + y * view.zoom) * stage.width + Math.floor(view.x + x * view.zoom);
+      return [...painted().data.subarray(4 * at, 4 * at + 4)] as [number, number, number, number];
+    },
     store,
     pile,
     piece: (id) => pile().find((piece) => piece.id === id)!,

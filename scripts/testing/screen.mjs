@@ -32,8 +32,13 @@ const fromNode = Object.fromEntries(FROM_NODE.map((name) => [name, globalThis[na
 GlobalRegistrator.register({ url: 'http://localhost/' });
 Object.assign(globalThis, fromNode, PICTURES, { Worker, fetch: fetchServed });
 
+const contexts = new WeakMap();
 HTMLCanvasElement.prototype.getContext = function (kind) {
-  const context = createCanvas(this.width, this.height).getContext(kind);
+  const before = contexts.get(this);
+  if (before?.width === this.width && before.height === this.height) return before.context;
+  const { width, height } = this;
+  const context = createCanvas(width, height).getContext(kind);
+  contexts.set(this, { width, height, context });
   // As in a browser it leads back to its element.
   return Object.defineProperty(context, 'canvas', { value: this });
 };

@@ -1,13 +1,13 @@
 import { beforeEach, expect, test } from '@jest/globals';
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import sharp from 'sharp';
 import { addProject } from '@/storage/shelved';
 import { laid } from '../../../scripts/testing/samples';
 import { emptyStore, stocked } from '../../../scripts/testing/store';
 import { photoFile, reopened } from '../../../scripts/testing/tab';
 
-const onTable = async (kit: string) => {
-  await stocked(kit);
+const onTable = async (...kits: string[]) => {
+  await stocked(...kits);
   await addProject(laid([]), 0);
   const page = await reopened();
   const chooses = async (what: string) =>
@@ -80,4 +80,31 @@ test('a frame that came filled gets its opening; it says so and takes a photo', 
   await waitFor(() => expect(photos()).toHaveLength(1));
   fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
   await here.findByRole('button', { name: 'Undo frame photo' });
+});
+
+test('a ready garland goes round the photo that is selected, a rope into the hand; what the hand holds is kept as one’s own', async () => {
+  const { here, press, bring, photos, slabs, key } = await onTable('garden-year', 'windward');
+  bring([await photoFile('kite.jpg')]);
+  await waitFor(() => expect(photos()).toHaveLength(1));
+  fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
+  await waitFor(() => expect(slabs()).toHaveLength(1));
+  const taken = async (name: string) => {
+    await press('Cupboard');
+    fireEvent.change(await here.findByRole('searchbox'), { target: { value: name } });
+    fireEvent.keyDown(await here.findByRole('option', { name: new RegExp(`^${name}`) }), { key: 'Enter' });
+  };
+  await taken('Garden wreath');
+  await here.findByRole('button', { name: 'Undo change garland along photo' });
+  // With nothing selected the same kind of thing is what is drawn with.
+  here.getByTestId('stage').focus();
+  await key('Escape');
+  await taken('Harbour rope');
+  const sheet = within(await here.findByRole('dialog', { name: 'Paint and thread' }));
+  fireEvent.click(await sheet.findByRole('button', { name: 'Keep it in the cupboard …' }));
+  fireEvent.change(await screen.findByLabelText('Its name'), { target: { value: 'Our rope' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+  await waitFor(() => expect(screen.queryByLabelText('Its name')).toBeNull());
+  await press('Cupboard');
+  fireEvent.change(await here.findByRole('searchbox'), { target: { value: 'our rope' } });
+  await here.findByRole('option', { name: /^Our rope/ });
 });

@@ -107,7 +107,8 @@ export function DrawLines() {
       const now = stroke.current;
       if (!now) return;
       const { spots, closed, exact } = now.line();
-      now.live.paint(spots, closed, exact);
+      // The hand may rest by then: its last spots are painted all the same.
+      if (!now.live.paint(spots, closed, exact)) paintSoon();
     });
   }
 

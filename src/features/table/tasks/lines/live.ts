@@ -63,12 +63,11 @@ export class LiveLine {
     }
   }
 
-  /** Paints the line as far as it goes. */
-  paint(spots: readonly Pressing[], closed: boolean, exact: boolean): void {
-    if (!spots.length) return;
+  /** Paints the line as far as it goes; says whether it did, as what takes long leaves frames out. */
+  paint(spots: readonly Pressing[], closed: boolean, exact: boolean): boolean {
     if (this.rest > 0) {
       this.rest -= 1;
-      return;
+      return false;
     }
     const began = performance.now();
     const pressure = spots.some((spot) => spot.pressure !== undefined)
@@ -90,6 +89,7 @@ export class LiveLine {
     if (this.trail.kind === 'paint') this.paintPaint(this.trail, course, whole);
     else this.paintAll(course);
     this.rest = Math.floor((performance.now() - began) / MOST_A_FRAME);
+    return true;
   }
 
   private paintPaint(trail: PaintTrail, course: Course, whole: boolean): void {
