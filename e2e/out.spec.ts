@@ -1,4 +1,4 @@
-/** What a project goes out as, by what it is for. */
+/** Out on paper: what the printer is given, and what the browser's own print shows. Which sheets there are: `src/app/whole-way.test.tsx`. */
 import { expect, test, type Page } from './test';
 import { axe } from './axe';
 import { bringIn, layByEnter, newPage, photo, photosInBox } from './table';
@@ -6,7 +6,7 @@ import { bringIn, layByEnter, newPage, photo, photosInBox } from './table';
 const make = (page: Page) => page.getByRole('dialog', { name: /^Make/ });
 const purpose = (page: Page, name: RegExp) => make(page).getByRole('button', { name });
 
-test('at home: a printer is measured, a page is tried out on it, true to size and smaller, and printed', async ({
+test('at home: a page is tried out on the printer that ships, and printed by the browser', async ({
   page,
 }) => {
   // What a browser would print, without its own window.
@@ -20,24 +20,6 @@ test('at home: a printer is measured, a page is tried out on it, true to size an
   await purpose(page, /^Your own printer/).click();
   await make(page).getByRole('combobox', { name: 'Paper' }).press('Enter');
   await page.getByRole('option', { name: /^Letter/ }).click();
-  await expect(make(page).getByText(/^4 sheets of 8.5 x 11 in, true to size/)).toBeVisible();
-  await make(page).getByRole('button', { name: 'Measure it …' }).click();
-  const printer = page.getByRole('dialog', { name: 'Your printer' });
-  const test = page.waitForEvent('download');
-  await printer.getByRole('button', { name: 'Test sheet' }).click();
-  expect((await test).suggestedFilename()).toBe('Test sheet.pdf');
-  await printer.getByRole('button', { name: 'Another printer' }).click();
-  await printer.getByRole('textbox', { name: 'Name of the printer' }).fill('In the hall');
-  const left = printer.getByRole('textbox', { name: 'At the left' });
-  await left.fill('5 in');
-  await left.press('Enter');
-  await expect(printer.getByText('At most 3 in.')).toBeVisible();
-  await left.fill('3 in');
-  await left.press('Enter');
-  expect(await axe(page)).toEqual([]);
-  await printer.getByRole('button', { name: 'Done' }).click();
-  await expect(make(page).getByRole('combobox', { name: 'Printer' })).toHaveText('In the hall');
-  await expect(make(page).getByText(/^6 sheets of 8.5 x 11 in/)).toBeVisible();
   await make(page).getByRole('combobox', { name: 'How it lies on the paper' }).press('Enter');
   await page.getByRole('option', { name: 'Smaller, on one sheet' }).click();
   await expect(make(page).getByText(/^One sheet of .* at \d\d % of its size/)).toBeVisible();

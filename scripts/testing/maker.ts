@@ -5,12 +5,14 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 export const making = async () => {
   const made = jest.spyOn(URL, 'createObjectURL');
   const make = within(await screen.findByRole('dialog', { name: /^Make/ }));
+  const choose = async (of: string, option: string | RegExp) => {
+    fireEvent.mouseDown(await make.findByRole('combobox', { name: of }));
+    fireEvent.click(await screen.findByRole('option', { name: option }));
+  };
   return {
     make,
-    of: async (what: string) => {
-      fireEvent.mouseDown(await make.findByRole('combobox', { name: 'What is made' }));
-      fireEvent.click(await screen.findByRole('option', { name: what }));
-    },
+    choose,
+    of: (what: string) => choose('What is made', what),
     as: async (format: string) => fireEvent.click(await make.findByRole('radio', { name: format })),
     purpose: async (name: RegExp) => fireEvent.click(await make.findByRole('button', { name })),
     write: (name: string, text: string) => {

@@ -2,7 +2,7 @@
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { execFileSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -215,19 +215,67 @@ test('outlines cut from three papers: dealt, checked, cured, tried and saved, in
   expect(first!.match(/<path /g)).toHaveLength(2);
 });
 
-/** The shop that ships, asked as the browser asks it; `loses` says what becomes of the files that are sent. */
-function openShop() {
-  const orders = new Orders(mkdtempSync(join(tmpdir(), 'bellagraph-shop-')));
-  const shop: { loses?: () => Promise<Response> } = {};
+/** Answers at these addresses as what ships answers there, asked as the browser asks it. */
+function answering(at: RegExp, answer: (asked: Request, path: string) => Promise<Response>): void {
   const other = globalThis.fetch;
   globalThis.fetch = (async (asked: string, { signal: _, ...how }: RequestInit = {}) => {
-    const [, path] = /^\/api\/shop\/(.+)$/.exec(asked) ?? [];
-    if (!path) return other(asked, how);
-    if (shop.loses && path.includes('/files/')) return shop.loses();
-    return serve(orders, new Request(new URL(asked, 'http://localhost'), how), path.split('/'));
+    const [, path] = at.exec(asked) ?? [];
+    return path ? answer(new Request(new URL(asked, 'http://localhost'), how), path) : other(asked, how);
   }) as typeof fetch;
+}
+const folder = (name: string) => mkdtempSync(join(tmpdir(), `bellagraph-${name}-`));
+
+/** The shop that ships; `loses` says what becomes of the files that are sent. */
+function openShop() {
+  const orders = new Orders(folder('shop'));
+  const shop: { loses?: () => Promise<Response> } = {};
+  answering(/^\/api\/shop\/(.+)$/, async (asked, path) =>
+    shop.loses && path.includes('/files/') ? shop.loses() : serve(orders, asked, path.split('/')),
+  );
   return shop;
 }
+
+test('at home: a printer is measured, what it leaves white costs sheets, a page is tried out on it as it comes out', async () => {
+  // PDFium, by which the printer reads files, takes this for a browser; what comes out of it: printer.test.ts.
+  answering(/^\/api\/printer\/(jobs)$/, async (asked) => {
+    const says = told(new Uint8Array(await asked.arrayBuffer()), 'pdfinfo', 'made');
+    return Response.json({ job: randomUUID(), sheets: Number(/Pages: +(\d+)/.exec(says)![1]) });
+  });
+  const { bring, photos, make } = await fromHome(() => press(/^New layout 12 x 12 in,/));
+  bring([await photoFile('plum-kite.jpg')]);
+  await waitFor(() => expect(photos()).toHaveLength(1));
+  fireEvent.keyDown(photos()[0]!, { key: 'Enter' });
+  const { make: sheet, purpose, choose, saved } = await make();
+  await purpose(/^Your own printer/);
+  await choose('Paper', /^Letter/);
+  await sheet.findByText(/^4 sheets of 8.5 x 11 in, true to size/);
+  await press('Measure it …');
+  const printer = await dialog('Your printer');
+  // Two pages, each with the steps along its edges.
+  expect(told(await saved('Test sheet'), 'pdfinfo', 'made')).toMatch(/Pages: +2\n/);
+  fireEvent.click(printer.getByRole('button', { name: 'Another printer' }));
+  write(printer.getByRole('textbox', { name: 'Name of the printer' }), 'In the hall');
+  const left = () => printer.getByRole('textbox', { name: 'At the left' });
+  write(left(), '5 in');
+  await printer.findByText('At most 3 in.');
+  write(left(), '3 in');
+  fireEvent.click(printer.getByRole('button', { name: 'Done' }));
+  await waitFor(() =>
+    expect(sheet.getByRole('combobox', { name: 'Printer' }).textContent).toBe('In the hall'),
+  );
+  await sheet.findByText(/^6 sheets of 8.5 x 11 in/);
+  await choose('How it lies on the paper', 'Smaller, on one sheet');
+  await sheet.findByText(/^One sheet of .* at \d\d % of its size/);
+  await press('Try it out');
+  const tray = await dialog('Out of the printer');
+  const out = await tray.findByTestId('printed-sheet');
+  expect(out.getAttribute('src')).toMatch(/^\/api\/printer\/jobs\/[0-9a-f-]{36}\/sheets\/1\?paper=plain$/);
+  fireEvent.mouseDown(tray.getByRole('combobox', { name: 'Paper in it' }));
+  fireEvent.click(await screen.findByRole('option', { name: 'Photo paper' }));
+  expect((await tray.findByTestId('printed-sheet')).getAttribute('src')).toMatch(/paper=photo$/);
+  for (const way of ['Before', 'Next'])
+    expect(tray.getByRole<HTMLButtonElement>('button', { name: way }).disabled).toBe(true);
+});
 
 test('a coarse photo is refused where it lies; made smaller, the page is accepted, proofed, and saved with its order', async () => {
   const shop = openShop();
