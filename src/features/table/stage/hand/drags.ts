@@ -19,7 +19,13 @@ import {
 } from '@/core/page/snap';
 import type { SettingId } from '@/core/piece/outline/punches/punch';
 import type { Piece } from '@/core/piece/piece';
-import { placementMatrix, resized, type Placement, type Side } from '@/core/piece/placement/placement';
+import {
+  placementMatrix,
+  resized,
+  SMALLEST_PIECE,
+  type Placement,
+  type Side,
+} from '@/core/piece/placement/placement';
 import type { Edit } from '@/core/project/edits/edit';
 import { isBackground } from '@/core/project/edits/pile';
 import { carryPieces, movePieces, placePiece, reflowWords, scaleWords } from '@/core/project/edits/place';
@@ -246,6 +252,8 @@ function snapSize(
       height = length;
     }
   }
+  // Nothing is drawn smaller than a hand could make it.
+  if (Math.min(width, height) < SMALLEST_PIECE) return null;
   const anchor = (axis: 'x' | 'y', side: Side, length: number, was: number) =>
     how.centred ? start[axis] : start[axis] + (side * (length - was)) / 2;
   return {
@@ -275,6 +283,10 @@ export function scaleDrag(
   });
   const corner = at(sx, sy);
   const press = toPage(view, from);
+  // Where one can get no smaller all stop, or their shapes would change.
+  const least = Math.max(
+    ...pieces.map(({ placement: { width, height } }) => SMALLEST_PIECE / Math.min(width, height)),
+  );
   let field: SnapField | undefined;
   return (now, held) => {
     const about = held.altKey ? at(0, 0) : at(-sx, -sy);
@@ -282,14 +294,15 @@ export function scaleDrag(
     const hand = { x: to.x + corner.x - press.x - about.x, y: to.y + corner.y - press.y - about.y };
     const arm = { x: corner.x - about.x, y: corner.y - about.y };
     const along = (hand.x * arm.x + hand.y * arm.y) / (arm.x ** 2 + arm.y ** 2 || 1);
-    let scale = Math.max(0.01, along);
+    let scale = Math.max(least, along);
     let snapped: readonly SnapReason[] = [];
     if (snaps(session, held)) {
       field ??= fieldAround(session, pieces);
       const lines = field;
       const tries = (['x', 'y'] as const).flatMap((axis) => {
         const found = snapEdge(about[axis] + arm[axis] * scale, axis, lines, REACH / view.zoom);
-        return found && Math.abs(arm[axis]) > 1 ? [{ ...found, scale: scale + found.by / arm[axis] }] : [];
+        const snapped = found && Math.abs(arm[axis]) > 1 ? scale + found.by / arm[axis] : 0;
+        return found && snapped >= least ? [{ ...found, scale: snapped }] : [];
       });
       const [best] = tries.sort((a, b) => Math.abs(a.by) - Math.abs(b.by));
       if (best) {
