@@ -1,8 +1,8 @@
-/** Cutting and finishing: punches, outlines together, worked edges, mats, shadows, tucks, templates; by mouse and by keyboard. */
+/** A punch and the handles of its settings, by mouse. Templates and tracing: `features/table/traced.test.tsx`. */
 import { expect, warm as test, type Locator, type Page } from './test';
 import sharp from 'sharp';
 import { axe } from './axe';
-import { bringIn, field, layByEnter, newPage, notice, openRow, pageOnScreen, slabs, undoOf } from './table';
+import { field, newPage, openRow, pageOnScreen, undoOf } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
 const sheet = (page: Page, name: string): Locator => page.getByRole('dialog', { name });
@@ -28,10 +28,6 @@ async function punch(page: Page, name: string, width: string, left: string, top:
   await set(page, 'Width', width);
   await set(page, 'From left', left);
   await set(page, 'From top', top);
-}
-async function choose(page: Page, list: string, option: string | RegExp): Promise<void> {
-  await page.getByRole('combobox', { name: list }).press('Enter');
-  await page.getByRole('option', { name: option }).click();
 }
 const colourAt = async (page: Page, x: number, y: number): Promise<number[]> => {
   const at = await pageOnScreen(page);
@@ -77,96 +73,4 @@ test('a banner is punched, its notch set by number and by its handle; it stays a
   const colour = await colourAt(page, 8.6, 2.3);
   expect(isNear(colour, '#ffffff')).toBe(true);
   expect(await axe(page)).toEqual([]);
-});
-
-test('four papers are cut at once by the tones of a template', async ({ page }) => {
-  await newPage(page);
-  const template = await sharp(
-    Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900"><rect width="1200" height="900" fill="#fff"/>' +
-        ['#222', '#666', '#999', '#ccc']
-          .map((tone, i) =>
-            [0, 1, 2]
-              .map(
-                (k) =>
-                  `<circle cx="${160 + i * 290}" cy="${160 + k * 290}" r="${90 + 10 * i}" fill="${tone}"/>`,
-              )
-              .join(''),
-          )
-          .join('') +
-        '</svg>',
-    ),
-  )
-    .png()
-    .withMetadata({ density: 300 })
-    .toBuffer();
-  await bringIn(page, [{ name: 'circles.png', mimeType: 'image/png', buffer: template }]);
-  await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').first());
-  await openRow(page, 'Place');
-  await set(page, 'From left', '1');
-  await set(page, 'From top', '1');
-  await openRow(page, 'Material');
-  await page.getByRole('button', { name: 'Use it as a template' }).click();
-  const tones = sheet(page, 'Template');
-  await expect(tones.getByRole('status')).toContainText('5 tones');
-  await expect(tones.getByText('3 areas', { exact: false })).toHaveCount(4);
-  expect(await axe(page)).toEqual([]);
-  // The white ground is the largest; the other four each get a paper.
-  for (const [tone, paper] of [1, 2, 3, 4].entries()) {
-    await page.getByRole('combobox', { name: `Paper for tone ${tone + 2}` }).press('Enter');
-    await page.getByRole('option').nth(paper).click();
-    await expect(page.getByRole('option')).toHaveCount(0);
-  }
-  await tones.getByRole('button', { name: 'Cut them all' }).click();
-  await expect(notice(page)).toContainText('4 pieces were cut. The template is hidden');
-  await expect(slabs(page)).toHaveCount(5);
-  await expect(undoOf(page, 'cut papers by template')).toBeVisible();
-});
-
-test('a picture is traced: the outline follows the threshold over it; the picture is cut to it, or a shape laid', async ({
-  page,
-}) => {
-  await newPage(page);
-  const picture = await sharp(
-    Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="900"><rect width="900" height="900" fill="#fff"/>' +
-        '<circle cx="450" cy="450" r="360" fill="#bbb"/><circle cx="450" cy="450" r="210" fill="#333"/><circle cx="450" cy="450" r="90" fill="#fff"/></svg>',
-    ),
-  )
-    .png()
-    .withMetadata({ density: 300 })
-    .toBuffer();
-  await bringIn(page, [{ name: 'target.png', mimeType: 'image/png', buffer: picture }]);
-  await layByEnter(page.getByRole('list', { name: 'Photos', exact: true }).getByRole('button').first());
-  await openRow(page, 'Material');
-  await page.getByRole('button', { name: 'Trace it to an outline' }).click();
-  const trace = sheet(page, 'Trace');
-  await expect(trace.getByRole('status')).toHaveText('1 part, 1 hole.');
-  const outline = page.getByTestId('sought').locator('path').first();
-  const small = (await outline.boundingBox())!.width;
-  // By keyboard: a higher threshold takes the lighter ring in too.
-  const threshold = trace.getByRole('slider', { name: 'Threshold' });
-  await threshold.focus();
-  for (let i = 0; i < 3; i++) await page.keyboard.press('PageUp');
-  await expect.poll(async () => (await outline.boundingBox())!.width / small).toBeCloseTo(360 / 210, 1);
-  await trace.getByLabel('Outer edge only, without holes').check();
-  await expect(trace.getByRole('status')).toHaveText('1 part, 0 holes.');
-  expect(await axe(page)).toEqual([]);
-  await trace.getByRole('button', { name: 'Cut the picture to it' }).click();
-  await expect(undoOf(page, 'cut photo to its outline')).toBeVisible();
-  await openRow(page, 'Place');
-  // 720 of its 900 pixels, at 300 to the inch.
-  await expect(field(page, 'Width')).toHaveValue('2.4');
-  await stage(page).press('Control+z');
-  await expect(field(page, 'Width')).toHaveValue('3');
-  await openRow(page, 'Material');
-  await page.getByRole('button', { name: 'Trace it to an outline' }).click();
-  // The lighter ring alone, by its colour.
-  await choose(page, 'What counts as inside', 'Parts of one colour');
-  await set(page, 'Colour that is traced', '#bbbbbb');
-  await trace.getByRole('slider', { name: 'How near' }).fill('5');
-  await expect(trace.getByRole('status')).toHaveText('1 part, 1 hole.');
-  await trace.getByRole('button', { name: 'Lay the shape' }).click();
-  await expect(slabs(page)).toHaveCount(2);
-  await expect(page.getByRole('button', { name: /^Material Ink/ })).toBeVisible();
 });

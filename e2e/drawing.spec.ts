@@ -1,9 +1,8 @@
-/** Outlines drawn by hand and point by point, their points moved, and scissors; by mouse and by keyboard. */
+/** An outline drawn by a mouse, its points and sides moved. */
 import { expect, warm as test, type Locator, type Page } from './test';
 import { axe } from './axe';
-import { field, newPage, pageOnScreen, set, undoOf } from './table';
+import { newPage, pageOnScreen, undoOf } from './table';
 
-const stage = (page: Page): Locator => page.getByTestId('stage');
 const sheet = (page: Page): Locator => page.getByRole('dialog', { name: 'Draw and cut' });
 /** The page's top left corner on the screen, and pixels an inch. */
 async function corner(page: Page): Promise<{ x: number; y: number; inch: number }> {
@@ -87,48 +86,4 @@ test('an outline drawn by hand is smoothed, laid, and its points and sides are m
   expect(await axe(page)).toEqual([]);
   await page.keyboard.press('Control+z');
   await expect(knots).toHaveCount(count);
-});
-
-test('a piece goes through a slit: by keyboard, then the cut is moved by mouse; it stays when things are moved', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('a');
-  await sheet(page).getByRole('button', { name: 'Box' }).click();
-  for (const [from, to] of [
-    [
-      [4, 3],
-      [11, 10],
-    ],
-    [
-      [6, 4],
-      [9, 8],
-    ],
-  ] as const) {
-    await drag(page, [from, to]);
-    await sheet(page).getByRole('button', { name: 'Lay it' }).click();
-    await expect(sheet(page).getByRole('button', { name: 'Lay it' })).toBeDisabled();
-  }
-  await page.keyboard.press('Escape');
-  await stage(page).focus();
-  await page.keyboard.press('f');
-  const tuck = page.getByRole('dialog', { name: 'Tuck' });
-  await tuck.getByRole('button', { name: 'Through a slit' }).press('Enter');
-  await expect(undoOf(page, 'tuck embellishment')).toBeVisible();
-  await expect(field(page, 'Angle')).toHaveValue('0');
-  await expect(field(page, 'Off its middle')).toHaveValue('0.8');
-  await set(page, 'Off its middle', '1');
-  await set(page, 'Angle', '5');
-  await tuck.getByRole('button', { name: 'Other side of slit 1' }).press('Enter');
-  await expect(field(page, 'Angle')).toHaveValue('-175');
-  await page.keyboard.press('Control+z');
-  await expect(field(page, 'Angle')).toHaveValue('5');
-  const end = (await page.locator('[data-slit="b"]').boundingBox())!;
-  await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(end.x + end.width / 2 + 5, end.y - 30, { steps: 5 });
-  await page.mouse.up();
-  await expect(undoOf(page, 'move slit')).toBeVisible();
-  await expect(field(page, 'Angle')).not.toHaveValue('5');
-  expect(await axe(page)).toEqual([]);
 });
