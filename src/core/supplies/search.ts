@@ -123,6 +123,11 @@ export class SupplySearch {
     return this.supplies.values();
   }
 
+  /** A supply as it is now, or as it was given where it is not here any more. */
+  now(supply: Supply): Supply {
+    return this.supplies.get(supply.id) ?? supply;
+  }
+
   /** Whether a picture or page, by its SHA-256, is among them. */
   knows(sha: string): boolean {
     if (!this.files)

@@ -38,13 +38,20 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
   const inks = supply.inks ?? [];
   const order = orderOf(supply);
   const [chosen, setChosen] = useState(order[0] ?? 0);
-  const change = (to: Partial<Supply>) => void cupboard.change([supply], (before) => ({ ...before, ...to }));
-  const arrange = (next: readonly number[]) => change({ arranged: arrangement(next) });
+  const change = (to: (before: Supply) => Partial<Supply>) =>
+    void cupboard.change([supply], (before) => ({ ...before, ...to(before) }));
+  const arrange = (next: (before: Supply) => readonly number[]) =>
+    change((before) => ({ arranged: arrangement(next(before)) }));
   const ink = inks[chosen];
   const at = order.indexOf(chosen);
-  const step = (by: 1 | -1) => arrange(arrayMove(order, at, at + by));
+  const step = (by: 1 | -1) =>
+    arrange((before) => {
+      const now = orderOf(before);
+      const from = now.indexOf(chosen);
+      return arrayMove(now, from, Math.max(0, Math.min(now.length - 1, from + by)));
+    });
   const changeInk = (to: (ink: NamedInk) => NamedInk) =>
-    change({ inks: inks.map((each, i) => (i === chosen ? to(each) : each)) });
+    change((before) => ({ inks: (before.inks ?? []).map((each, i) => (i === chosen ? to(each) : each)) }));
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="inks-title">
       <DialogTitle id="inks-title" variant="h2">
@@ -58,7 +65,7 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
               size="small"
               variant="outlined"
               color="inherit"
-              onClick={() => arrange(sortedInks(inks, by))}
+              onClick={() => arrange((before) => sortedInks(before.inks ?? [], by))}
             >
               {name}
             </Button>
@@ -69,7 +76,7 @@ export function ArrangeInks({ supply, cupboard, onClose }: Props) {
           order={order.slice(0, MOST_SHOWN)}
           chosen={chosen}
           onChoose={setChosen}
-          onArrange={(next) => arrange([...next, ...order.slice(MOST_SHOWN)])}
+          onArrange={(next) => arrange(() => [...next, ...order.slice(MOST_SHOWN)])}
         />
         {order.length > MOST_SHOWN && (
           <Typography variant="body2">And {order.length - MOST_SHOWN} more, which follow them.</Typography>

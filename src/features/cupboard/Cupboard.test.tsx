@@ -270,3 +270,46 @@ test('a kit of one’s own is named, described and tagged, gets a cover, and is 
   expect((await kept('Twig')).kit).toBe('other');
   unmount();
 });
+
+test('what is changed at once after another change keeps that: name, then liked, then tagged; inks of a set moved twice, named, put by', async () => {
+  await opened();
+  await search('kite');
+  fireEvent.click(found()[0]!);
+  const name = await screen.findByRole('textbox', { name: 'Name' });
+  fireEvent.focus(name);
+  fireEvent.change(name, { target: { value: 'Our kite' } });
+  fireEvent.blur(name);
+  fireEvent.click(screen.getByRole('button', { name: 'Favourite' }));
+  await waitFor(async () => expect(await kept('Our kite')).toMatchObject({ favourite: true }));
+
+  await search('Garden Year inks');
+  fireEvent.click(found()[0]!);
+  await press('Arrange the inks');
+  const dialog = within(await screen.findByRole('dialog', { name: 'Garden Year inks' }));
+  const dots = () =>
+    within(dialog.getByRole('group', { name: 'Inks in their order' })).getAllByRole('button');
+  const order = () => dots().map((dot) => dot.getAttribute('aria-label'));
+  const own = order();
+  fireEvent.click(dots()[0]!);
+  for (let i = 0; i < 2; i++) fireEvent.click(dialog.getByRole('button', { name: 'Later in the set' }));
+  await waitFor(() => expect(order()).toEqual([own[1], own[2], own[0], ...own.slice(3)]));
+  fireEvent.click(dialog.getByRole('button', { name: 'By hue' }));
+  await waitFor(() => expect(order()[0]).not.toBe(own[1]));
+  expect([...order()].sort()).toEqual([...own].sort());
+  fireEvent.click(dialog.getByRole('button', { name: 'As the set came' }));
+  await waitFor(() => expect(order()).toEqual(own));
+  fireEvent.click(dots()[2]!);
+  const write = (label: string, value: string) => {
+    const field = dialog.getByRole('textbox', { name: label });
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value } });
+    fireEvent.blur(field);
+  };
+  write('Name of the ink', 'First bloom');
+  write('Family', 'Blossom');
+  fireEvent.click(dialog.getByRole('switch'));
+  await waitFor(() => expect(order()[2]).toBe('First bloom, put by'));
+  const { inks } = await kept('Garden Year inks');
+  expect(inks!.find((ink) => ink.name === 'First bloom')).toMatchObject({ family: 'Blossom', retired: true });
+  fireEvent.click(dialog.getByRole('button', { name: 'Done' }));
+});

@@ -32,6 +32,7 @@ export interface Cupboard {
   knows(sha: string): boolean;
   /** Favourites and tags of shipped supplies, as a backup kept them. */
   restoreMarks(marks: readonly HouseMark[]): Promise<void>;
+  /** Changes each as it is by then. */
   change(supplies: readonly Supply[], to: (supply: Supply) => Supply): Promise<void>;
   changeKit(kit: Kit): Promise<void>;
   add(kit: Kit, supplies: readonly Supply[]): Promise<void>;
@@ -126,10 +127,20 @@ export function useCupboard(): { cupboard: Cupboard | null; again: (() => void) 
         changed();
       },
       async change(supplies, to) {
-        const next = supplies.map(to);
-        await putSupplies(next);
-        next.forEach((supply) => search.update(supply, kits.get(supply.kit)));
-        changed();
+        // Known before it is kept: what is changed at once after builds on it, whatever is shown by then.
+        const before = supplies.map((supply) => search.now(supply));
+        const next = before.map(to);
+        const know = (all: readonly Supply[]) =>
+          all.forEach((supply) => search.update(supply, kits.get(supply.kit)));
+        know(next);
+        try {
+          await putSupplies(next);
+        } catch (error) {
+          know(before);
+          throw error;
+        } finally {
+          changed();
+        }
       },
       async changeKit(kit) {
         await putKit(kit);
