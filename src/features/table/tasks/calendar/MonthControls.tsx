@@ -112,7 +112,7 @@ export function MonthControls({ piece, material, unit }: Props) {
       <Weeks {...{ material, unit, set }} disabled={readOnly} />
       <Lettering {...{ material, set }} disabled={readOnly} />
       <MonthDays piece={piece} material={material} disabled={readOnly} />
-      <MonthWording piece={piece} material={material} disabled={readOnly} />
+      <MonthWording key={piece.id} {...{ piece, material }} disabled={readOnly} />
       {!perpetual && <FreeDays free={free} disabled={readOnly} onChange={(free) => set({ free })} />}
       {!perpetual && (
         <Box sx={{ gridColumn: '1 / -1', display: 'grid', justifyItems: 'start' }}>

@@ -66,3 +66,87 @@ test('a month on any page is set in another way, of another month and year, alon
   await room.press('The month after, small');
   expect(months(room).map(({ month }) => month)).toEqual([5, 6]);
 });
+
+test('the holidays of a country come with its parts; each is called otherwise, taken out, put back', async () => {
+  const room = await seatedAt(<Sheets />, calendar());
+  room.does(() => room.store.getState().openSheet('days'));
+  await screen.findByRole('combobox', { name: 'Holidays of' });
+  await room.choose('Holidays of', 'Germany');
+  const list = () => within(screen.getByRole('list', { name: 'Holidays' })).getAllByRole('listitem');
+  await screen.findByRole('list', { name: 'Holidays' });
+  const everywhere = list().length;
+  await room.choose('A part of it', 'Bayern');
+  await room.when(() => list().length > everywhere);
+  expect(room.project().holidays).toMatchObject({ country: 'DE', state: 'BY' });
+  const field = (name: RegExp) => screen.getByRole<HTMLInputElement>('textbox', { name });
+  // Twelfth Night is one of Bavaria alone.
+  const epiphany = field(/^6 January/);
+  const first = epiphany.value;
+  fireEvent.focus(epiphany);
+  fireEvent.change(epiphany, { target: { value: 'Stars at the door' } });
+  fireEvent.keyDown(epiphany, { key: 'Enter' });
+  expect(room.undo()).toBe(`rename ${first}`);
+  expect(JSON.stringify(months(room))).toContain('Stars at the door');
+  // What is given up stays as it was; the sheet goes with it.
+  fireEvent.change(epiphany, { target: { value: 'Nobody' } });
+  fireEvent.keyDown(epiphany, { key: 'Escape' });
+  expect(Object.values(room.project().holidays!.names)).toEqual(['Stars at the door']);
+  room.does(() => room.store.getState().openSheet('days'));
+  await room.when(() => field(/^6 January/).value === 'Stars at the door');
+  fireEvent.click(within(list()[0]!).getByRole('button', { name: /^Take out/ }));
+  expect(room.project().holidays!.out).toHaveLength(1);
+  expect(within(list()[0]!).getByRole<HTMLInputElement>('textbox').disabled).toBe(true);
+  await room.press('Put all back');
+  expect(room.project().holidays!.out).toEqual([]);
+  fireEvent.change(field(/^6 January/), { target: { value: '' } });
+  fireEvent.blur(field(/^6 January/));
+  expect(room.project().holidays!.names).toEqual({});
+  await room.choose('Holidays of', 'No country');
+  await room.when(() => !room.project().holidays);
+});
+
+test('weekdays on an ink, marked days, the moon by a clock, and names of one’s own; the others stay as they are', async () => {
+  const room = await seated(<About />, []);
+  room.does(() => act.layMonth(room.store));
+  const month = () => months(room)[0]!;
+  await room.press(/^Material /);
+  await room.choose('Add a weekday', 'Sunday');
+  await room.choose('Add a weekday', 'Saturday');
+  expect(month().shaded.map(({ weekday }) => weekday)).toEqual([7, 6]);
+  await room.press('Sunday as the others');
+  expect(month().shaded.map(({ weekday }) => weekday)).toEqual([6]);
+  await room.choose('Mark a day', '24');
+  await room.choose('Mark a day', '3');
+  expect(month().marked.map(({ day }) => day)).toEqual([3, 24]);
+  await room.press('Day 24 as the others');
+  expect(month().marked.map(({ day }) => day)).toEqual([3]);
+  fireEvent.click(screen.getByRole('switch', { name: 'Phases of the moon' }));
+  await room.fill('Clock, hours from UTC', '5.75');
+  expect(month().moon).toBe(5.75);
+  await room.fill('Clock, hours from UTC', '30');
+  await screen.findByText('A number from -12 to 14.');
+  expect(month().moon).toBe(5.75);
+  fireEvent.click(screen.getByRole('switch', { name: 'Phases of the moon' }));
+  expect(month()).not.toHaveProperty('moon');
+  fireEvent.click(screen.getByRole('switch', { name: "Names of one's own" }));
+  const names = await screen.findByRole<HTMLTextAreaElement>('textbox', { name: 'Weekdays, a line each' });
+  const write = (text: string) => {
+    fireEvent.change(names, { target: { value: text } });
+    fireEvent.blur(names);
+  };
+  write('Wash\nIron\nMend');
+  screen.getByText('3 of 7');
+  expect(month().wording!.weekdays).toHaveLength(7);
+  expect(month().wording!.weekdays).not.toContain('Wash');
+  write(' Wash \nIron\nMend\nMarket\nBake\nRow\nRest');
+  expect(month().wording!.weekdays).toEqual(['Wash', 'Iron', 'Mend', 'Market', 'Bake', 'Row', 'Rest']);
+  expect(screen.queryByText('3 of 7')).toBeNull();
+  // What was begun on one month is not written into another.
+  write('Wash');
+  room.does(() => act.layMonth(room.store));
+  const other = months(room).length - 1;
+  fireEvent.click(await screen.findByRole('switch', { name: "Names of one's own" }));
+  expect(
+    (await screen.findByRole<HTMLTextAreaElement>('textbox', { name: 'Weekdays, a line each' })).value,
+  ).toBe(months(room)[other]!.wording!.weekdays!.join('\n'));
+});

@@ -5,7 +5,11 @@ import { beginProduct } from '@/core/product';
 import { newProject } from '@/core/project/model';
 import { begun } from '@/core/project/sides';
 import { Sheets } from '@/features/table/tasks/Sheets';
+import { sheetIn } from '@/core/product/sheet';
+import { addProject } from '@/storage/shelved';
 import { seatedAt } from '../../../../../scripts/testing/room';
+import { inkPiece, laid } from '../../../../../scripts/testing/samples';
+import { emptyStore } from '../../../../../scripts/testing/store';
 
 async function paper(size = { width: 288, height: 216 }) {
   const project = begun(newProject({ id: 's', title: 'Cards', unit: 'in' }, beginProduct('sheet', size)));
@@ -49,4 +53,96 @@ test('another card has a size of its own; what fits on no paper is told; each is
   for (let i = 0; i < 3; i++) does(() => store.getState().undo());
   expect([undo(), cards().length]).toEqual([null, 1]);
   await says(/^1 card on 1 sheet of paper, in \d cuts\.$/);
+});
+
+test('a card is carried, snaps along an edge, is pinned and let go; off the paper or onto a pinned one it stays where it was', async () => {
+  Element.prototype.setPointerCapture ??= () => {};
+  const { write, says, store, project } = await paper();
+  await says(/^1 card/);
+  write(0, 'Count', '4');
+  await says(/^4 cards on 1 sheet/);
+  const pinned = () => sheetIn(project().product)!.pinned ?? [];
+  // Packed anew in the worker whenever one is laid.
+  const card = async (name: string) => (await screen.findAllByRole('button', { name }))[0]!;
+  const carry = (one: HTMLElement, x: number, y: number) => {
+    fireEvent.pointerDown(one, { clientX: 100, clientY: 100, button: 0, pointerId: 1 });
+    fireEvent.pointerMove(one, { clientX: 100 + x / 2, clientY: 100 + y / 2, pointerId: 1 });
+    fireEvent.pointerMove(one, { clientX: 100 + x, clientY: 100 + y, pointerId: 1 });
+    fireEvent.pointerUp(one, { pointerId: 1 });
+    fireEvent.click(one);
+  };
+  // A tremble is a press: it pins it where it lies.
+  carry(await card('Card 1'), 1, 1);
+  expect(pinned()).toHaveLength(1);
+  const [at] = pinned();
+  carry(await card('Card 1, pinned'), 5000, 0);
+  expect(store.getState().refused?.why).toMatch(/^There it would lie over the edge/);
+  expect(pinned()).toEqual([at]);
+  // Onto the one that is pinned.
+  const other = await card('Card 1');
+  const box = ({ style }: HTMLElement) => [parseFloat(style.left), parseFloat(style.top)] as const;
+  const [[fromX, fromY], [toX, toY]] = [box(other), box(await card('Card 1, pinned'))];
+  carry(other, toX - fromX + 30, toY - fromY + 30);
+  expect(pinned()).toEqual([at]);
+  fireEvent.keyDown(await card('Card 1, pinned'), { key: 'ArrowDown', shiftKey: true });
+  expect(pinned()[0]!.y - at!.y).toBeCloseTo(18, 6);
+  // A carry that is lost lays nothing.
+  fireEvent.pointerDown(await card('Card 1, pinned'), {
+    clientX: 100,
+    clientY: 100,
+    button: 0,
+    pointerId: 1,
+  });
+  fireEvent.pointerMove(await card('Card 1, pinned'), { clientX: 140, clientY: 100, pointerId: 1 });
+  fireEvent.pointerCancel(await card('Card 1, pinned'));
+  expect(pinned()[0]!.y - at!.y).toBeCloseTo(18, 6);
+  fireEvent.click(await card('Card 1, pinned'));
+  expect(pinned()).toEqual([]);
+  await says(/^4 cards on 1 sheet/);
+});
+
+test('pages of another project come as cards: as they are sized, with what is on them; what has no room says why', async () => {
+  await emptyStore();
+  const other = laid([inkPiece('heart', 20, 20, 60, 40)]);
+  await addProject(
+    {
+      ...other,
+      id: 'kites',
+      title: 'Kites',
+      surfaces: [
+        { ...other.surfaces[0]!, name: 'Launch' },
+        { ...other.surfaces[0]!, id: 'wall', name: 'Wall', width: 5000 },
+      ],
+    },
+    0,
+  );
+  const { press, cards, project, undo, choose } = await paper();
+  await press('Pages of another project …');
+  await choose('Project', 'Kites');
+  const page = await screen.findByRole('checkbox', { name: /^Launch, 6 x 4 in/ });
+  const bring = screen.getByRole<HTMLButtonElement>('button', { name: 'Bring it in as a card' });
+  expect(bring.disabled).toBe(true);
+  fireEvent.click(page);
+  fireEvent.click(page);
+  expect(bring.disabled).toBe(true);
+  fireEvent.click(page);
+  fireEvent.click(bring);
+  // The card one began with has nothing on it: it becomes that page.
+  expect(undo()).toBe('bring in a page as a card');
+  const brought = () => project().surfaces.map(({ width, height, pile }) => [width, height, pile.length]);
+  expect(brought()).toEqual([[432, 288, 1]]);
+  expect(cards()).toHaveLength(1);
+  await press('Pages of another project …');
+  await choose('Project', 'Kites');
+  expect(
+    await screen.findByRole('checkbox', { name: /^Wall, .*: larger than a card may be$/ }),
+  ).toMatchObject({
+    disabled: true,
+  });
+  fireEvent.click(screen.getByRole('checkbox', { name: /^Launch/ }));
+  await press('Bring it in as a card');
+  expect(brought()).toEqual([
+    [432, 288, 1],
+    [432, 288, 1],
+  ]);
 });
