@@ -59,7 +59,9 @@ function GuideLine({ guide, view, stage, unit, locked, onHold }: LineProps) {
       by === undefined
         ? all.filter((_, i) => i !== index)
         : all.map((one, i) => (i === index ? { ...one, at: there } : one));
-    perform(setGuides(of, by === undefined ? 'take guide away' : 'move guide', next, `guide ${of} ${index}`));
+    // Steps of a key run into one; what is taken away is a step of its own.
+    if (by === undefined) perform(setGuides(of, 'take guide away', next));
+    else perform(setGuides(of, 'move guide', next, `guide ${of} ${index}`));
   };
   return (
     <g>
