@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { adobeRgb } from '@/core/press/adobe-rgb';
 import { axe } from './axe';
-import { bringIn, layByEnter, newPage, photo, photosInBox } from './table';
+import { bringIn, layByEnter, newPage, photosInBox } from './table';
 
 const proof = (page: Page) => page.getByRole('dialog', { name: 'Proof' });
 const shown = (page: Page) => proof(page).getByTestId('proof-page');
@@ -100,37 +100,4 @@ test('a photo in Adobe RGB is proofed with the colours its file holds, which sRG
   await page.keyboard.press('4');
   await printed(page);
   await expect.poll(async () => off(await middleOf(page), asked)).toBeLessThan(8);
-});
-
-test('a press’s own profile is brought in, and the page is looked at from a step back', async ({ page }) => {
-  await newPage(page);
-  await bringIn(page, photo('fly-in-plum-kite'));
-  await layByEnter(photosInBox(page).first());
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Proof', exact: true }).click();
-  await printed(page);
-  const give = (path: string) => proof(page).getByLabel('Colour profile').setInputFiles(path);
-  await give('/usr/share/color/icc/colord/AdobeRGB1998.icc');
-  await expect(
-    proof(page).getByText(/AdobeRGB1998.icc: This colour profile is for screens or cameras/),
-  ).toBeVisible();
-  await give(join(import.meta.dirname, '..', 'public', 'house', 'press', 'uncoated-offset.icc'));
-  const on = proof(page).getByRole('combobox', { name: 'Printed on' });
-  await expect(on).toHaveText('Coated/uncoated FOGRA29L, by Bellagraph');
-  await expect(proof(page).getByTestId('proof-told')).toHaveText(/Most ink on one spot: \d+ %\.$/);
-  await proof(page).getByRole('button', { name: 'From a step back' }).press('Enter');
-  const eye = proof(page).getByRole('button', { name: /^Where the eye goes/ });
-  await expect(eye).toContainText('It goes first to “fly-in-plum-kite”');
-  await eye.press('Enter');
-  await expect(shown(page).getByTestId('shown-over')).toBeVisible();
-  expect(await axe(page)).toEqual([]);
-  // It is a file for that press that is made.
-  await proof(page).getByRole('button', { name: 'Make' }).click();
-  const make = page.getByRole('dialog', { name: /^Make/ });
-  await make.getByRole('combobox', { name: 'For' }).press('Enter');
-  await page.getByRole('option', { name: /FOGRA29L, by Bellagraph$/ }).click();
-  await make.getByRole('button', { name: 'Make the PDF' }).click();
-  await expect(make.getByTestId('made')).toContainText('all of 13 points hold');
-  await make.getByRole('button', { name: 'Back to the table' }).click();
-  await expect(page.getByRole('button', { name: /^Undo bring in the profile/ })).toBeVisible();
 });

@@ -110,14 +110,19 @@ export const seated = (
   assets: readonly Asset[] = [],
 ): Promise<Seated> => seatedAt(part, laid(pieces, assets), chosen);
 
-/** Shows `part` over a project; one that is `readOnly` is held by another tab. */
+/** Shows `part` over a project, as it was opened: held by another tab, or mended. */
 export async function seatedAt(
   part: ReactElement,
   project: Project,
   chosen: readonly string[] = [],
-  readOnly = false,
+  { readOnly = false, mended = [] }: { readOnly?: boolean; mended?: readonly string[] } = {},
 ): Promise<Seated> {
-  const store = createSession(startHistory(project), await (typesetter ??= nodeTypesetter()), readOnly);
+  const store = createSession(
+    startHistory(project),
+    await (typesetter ??= nodeTypesetter()),
+    readOnly,
+    mended,
+  );
   const stage = { width: 800, height: 600 };
   store.getState().measured(stage, fitted(shownSurface(store.getState()), stage));
   store.getState().select([...chosen]);

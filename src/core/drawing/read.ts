@@ -393,28 +393,26 @@ class Reader {
 
   private style(element: Element, from: Style): Style {
     const { attributes } = element;
-    const said: Record<string, string | undefined> = {
-      ...attributes,
-      ...this.classed(attributes.class),
-      ...declarations(attributes.style ?? ''),
-    };
+    const ruled = this.classed(attributes.class);
+    const own = declarations(attributes.style ?? '');
+    const said = (name: string): string | undefined => own[name] ?? ruled[name] ?? attributes[name];
     const share = (name: string, before: number) => {
-      const value = parseFloat(said[name] ?? '');
+      const value = parseFloat(said(name) ?? '');
       return Number.isFinite(value) ? Math.min(1, Math.max(0, value)) : before;
     };
-    const width = parseFloat(said['stroke-width'] ?? '');
+    const width = parseFloat(said('stroke-width') ?? '');
     const inkFor = (paint: 'fill' | 'stroke', before: string | undefined) =>
-      said[paint] === undefined ? before : attributes[`data-${paint}-ink`];
+      said(paint) === undefined ? before : attributes[`data-${paint}-ink`];
     return {
-      fill: said.fill ?? from.fill,
-      stroke: said.stroke ?? from.stroke,
+      fill: said('fill') ?? from.fill,
+      stroke: said('stroke') ?? from.stroke,
       layer: element.name === 'g' ? (attributes.id ?? from.layer) : from.layer,
       ink: attributes['data-fill-ink'] ?? inkFor('fill', from.ink),
       strokeInk: attributes['data-stroke-ink'] ?? inkFor('stroke', from.strokeInk),
       width: Number.isFinite(width) ? Math.max(0, width) : from.width,
-      cap: oneOf(said['stroke-linecap'], ['butt', 'round', 'square'], from.cap),
-      join: oneOf(said['stroke-linejoin'], ['miter', 'round', 'bevel'], from.join),
-      rule: oneOf(said['fill-rule'], ['nonzero', 'evenodd'], from.rule),
+      cap: oneOf(said('stroke-linecap'), ['butt', 'round', 'square'], from.cap),
+      join: oneOf(said('stroke-linejoin'), ['miter', 'round', 'bevel'], from.join),
+      rule: oneOf(said('fill-rule'), ['nonzero', 'evenodd'], from.rule),
       // A group's opacity is given to each of its parts: right wherever they do not overlap.
       opacity: from.opacity * share('opacity', 1),
       fillOpacity: share('fill-opacity', from.fillOpacity),

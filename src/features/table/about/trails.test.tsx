@@ -7,8 +7,9 @@ import { toPoints } from '@/core/units/lengths';
 import { TrailsControls } from '@/features/table/about/TrailsControls';
 import { useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/session';
-import { seated, type Seated } from '../../../../scripts/testing/room';
-import { inkPiece } from '../../../../scripts/testing/samples';
+import type { GarlandTrail } from '@/core/trail/garland';
+import { seated, seatedAt, type Seated } from '../../../../scripts/testing/room';
+import { assetOf, inkPiece, laid, quarters } from '../../../../scripts/testing/samples';
 
 const Edge = () => <TrailsControls pieces={useSession((session) => shownSurface(session).pile)} unit="in" />;
 const along = (room: Seated, id = 'a') => room.piece(id).finish.trails ?? [];
@@ -85,4 +86,53 @@ test('stamps and garlands want something to stamp with, and say where that lies;
     expect([name, screen.getByRole<HTMLButtonElement>('button', { name }).disabled]).toEqual([name, true]);
   await room.press('Take ribbon 1 away');
   expect(along(room)).toHaveLength(MOST_TRAILS - 1);
+});
+
+test('a garland grows of what is gathered, in the order it was taken; the last picture stays', async () => {
+  const pictures = ['sprig', 'fern', 'bud'].map((name, i) =>
+    assetOf(quarters(40 + i, 60), 40 + i, 60, { name: `${name}.png` }),
+  );
+  const room = await seatedAt(<Edge />, {
+    ...laid([inkPiece('a', 0, 0, 144, 72)], pictures),
+    stamps: pictures.map(({ sha }) => sha),
+  });
+  await room.press('Garland');
+  const garland = () => trail(room) as GarlandTrail;
+  const names = (of: 'leaves' | 'flowers') =>
+    garland()[of].map(({ asset }) => pictures.find(({ sha }) => sha === asset)!.name.split('.')[0]);
+  const layer = within(screen.getByRole('group', { name: 'Garland 1' }));
+  const toggle = (of: string, name: string) =>
+    fireEvent.click(within(layer.getByRole('group', { name: of })).getByRole('button', { name }));
+  const begun = names('leaves');
+  expect(begun.length + names('flowers').length).toBeGreaterThan(0);
+  for (const name of ['sprig', 'fern', 'bud']) if (!begun.includes(name)) toggle('Leaves', name);
+  expect([...names('leaves')].sort()).toEqual(['bud', 'fern', 'sprig']);
+  toggle('Leaves', 'fern');
+  toggle('Leaves', 'fern');
+  expect(names('leaves').at(-1)).toBe('fern');
+  // Flowers come in among the leaves as soon as there are some.
+  toggle('Flowers', 'bud');
+  expect(names('flowers')).toContain('bud');
+  expect(garland().bloom).toBeGreaterThan(0);
+  for (const name of names('leaves')) toggle('Leaves', name!);
+  expect(names('leaves')).toEqual([]);
+  for (const name of names('flowers').slice(1)) toggle('Flowers', name!);
+  toggle('Flowers', names('flowers')[0]!);
+  expect(names('flowers')).toHaveLength(1);
+  const { seed } = garland();
+  await room.press('Grow anew');
+  expect(garland().seed).not.toBe(seed);
+  await room.choose('Leaves grow', 'To the left');
+  expect(garland().sides).toBe('left');
+  for (const [name, field] of [
+    ['Mirrored on one side', 'mirrored'],
+    ['Leaves in one ink', 'colour'],
+    ['A stem', 'stem'],
+  ] as const) {
+    const was = field in garland();
+    for (const is of [!was, was]) {
+      fireEvent.click(layer.getByRole('switch', { name }));
+      expect([name, field in garland()]).toEqual([name, is]);
+    }
+  }
 });

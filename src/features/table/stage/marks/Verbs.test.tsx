@@ -5,8 +5,6 @@ import { Verbs } from '@/features/table/stage/marks/Verbs';
 import { extentOf } from '@/core/piece/placement/placement';
 import { transformBox } from '@/core/geometry/box';
 import { viewMatrix } from '@/features/table/stage/hand/view';
-import { TRUE_SIZE } from '@/features/table/session/screen';
-import { TopBar } from '@/features/table/room/TopBar';
 import { useSession } from '@/features/table/room/context';
 import { selectedPieces, shownSurface } from '@/features/table/session';
 import { useShallow } from 'zustand/react/shallow';
@@ -83,20 +81,4 @@ test('what lies under a spot is told apart by size and material, and one of it i
   await room.press(/^Strip.*9e2b45/);
   expect(room.store.getState().selection).toEqual(['a']);
   expect(room.store.getState().peeking).toBeNull();
-});
-
-test('the zoom menu has the whole page, true size, and every usual share of it', async () => {
-  const room = await seated(<TopBar onMake={() => {}} onSaveFile={() => {}} />, [inkPiece('a')]);
-  for (const share of [1, 2, 3, 4]) {
-    await room.press(/^Zoom, now/);
-    fireEvent.click(await screen.findByRole('menuitem', { name: `${share * 100} %` }));
-    expect(room.store.getState().view.zoom).toBeCloseTo(share * TRUE_SIZE, 6);
-  }
-});
-
-test('every button of the bar that does the same as a key names a key that does it', async () => {
-  const room = await seated(<TopBar onMake={() => {}} onSaveFile={() => {}} />, [inkPiece('a')]);
-  expect(room.store.getState().show.keys).toBe(false);
-  await room.press('Keys and how-to');
-  expect(room.store.getState().show.keys).toBe(true);
 });

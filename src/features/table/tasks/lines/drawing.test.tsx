@@ -24,7 +24,7 @@ type Spot = readonly [x: number, y: number];
 
 /** A hand over a page with these pieces: strokes go through places of the page, points. */
 async function drawing(pieces: readonly Piece[] = [], readOnly = false) {
-  const room = await seatedAt(<DrawLines />, laid(pieces), [], readOnly);
+  const room = await seatedAt(<DrawLines />, laid(pieces), [], { readOnly });
   const area = screen.getByTestId('drawing-lines').lastElementChild as HTMLElement;
   const { view } = room.store.getState();
   const at = ([x, y]: Spot, more: object = {}) => ({

@@ -1,12 +1,19 @@
 /** The proof: what is found is shown where it lies, pages are looked at in other ways, papers and ink are chosen, leafed through by keys. */
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { begun } from '@/core/project/sides';
 import { beginProduct } from '@/core/product';
 import { newProject } from '@/core/project/model';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { seated, seatedAt, type Seated } from '../../../../../scripts/testing/room';
-import { inkPiece } from '../../../../../scripts/testing/samples';
+import { calendar } from '../../../../../scripts/testing/calendars';
+import { inkPiece, wordsOf } from '../../../../../scripts/testing/samples';
+import { emptyStore } from '../../../../../scripts/testing/store';
+
+// What is chosen here is known the next time.
+beforeEach(() => localStorage.clear());
 
 const { ResizeObserver: none } = globalThis;
 /** Here all has its size as soon as it is there. */
@@ -111,4 +118,67 @@ test('the curtain hides the press; another paper is known the next time; pages a
   await waitFor(() => expect(screen.queryByRole('dialog', { name: 'Proof' })).toBeNull());
   const again = await proof(room);
   expect(again.sheet.getByRole('combobox', { name: 'Printed on' }).textContent).toBe('Uncoated paper');
+});
+
+test('a press’s own profile is brought in, kept with the project and taken out; what is none is told', async () => {
+  await emptyStore();
+  const room = await seated(<Sheets />, [DARK]);
+  const { sheet, printed } = await proof(room);
+  await printed();
+  const give = async (name: string, path: string) => {
+    const file = new File([new Uint8Array(readFileSync(path))], name);
+    fireEvent.change(sheet.getByLabelText('Colour profile'), { target: { files: [file] } });
+  };
+  await give('AdobeRGB1998.icc', '/usr/share/color/icc/colord/AdobeRGB1998.icc');
+  await sheet.findByText(/AdobeRGB1998\.icc: This colour profile is for screens or cameras/);
+  await give('ours.icc', join('public', 'house', 'press', 'uncoated-offset.icc'));
+  const on = sheet.getByRole('combobox', { name: 'Printed on' });
+  await waitFor(() => expect(on.textContent).toBe('Coated/uncoated FOGRA29L, by Bellagraph'));
+  expect(sheet.queryByText(/is for screens or cameras/)).toBeNull();
+  expect(room.undo()).toMatch(/^bring in the profile/);
+  await waitFor(() =>
+    expect(sheet.getByTestId('proof-told').textContent).toMatch(
+      /Most ink on one spot: \d+ % of 3\d\d %\.$|Most ink on one spot: \d+ %\.$/,
+    ),
+  );
+  fireEvent.click(sheet.getByRole('button', { name: /^Take out / }));
+  expect(room.project().profiles ?? []).toEqual([]);
+  await waitFor(() => expect(on.textContent).not.toContain('FOGRA29L, by Bellagraph'));
+});
+
+test('from a step back each measure is a sentence, and is shown on the page when it is pressed, one at a time', async () => {
+  const room = await seated(<Sheets />, [
+    inkPiece('heart', 60, 60, 90, 90, { material: { kind: 'ink', colour: '#0a0a0c' } }),
+    wordsOf('words', 'Tide out', 24),
+  ]);
+  const { sheet, printed, page } = await proof(room);
+  await printed();
+  fireEvent.click(sheet.getByRole('button', { name: 'From a step back' }));
+  const eye = await sheet.findByRole('button', { name: /^Where the eye goes/ });
+  expect(eye.textContent).toMatch(/It goes first to “(heart|words|Tide out)”/);
+  const measures = sheet
+    .getAllByRole('button')
+    .filter((one) => one.closest('ul, li') && one.hasAttribute('aria-pressed'));
+  expect(measures.length).toBeGreaterThan(2);
+  for (const one of measures) {
+    fireEvent.click(one);
+    expect(measures.filter((each) => each.getAttribute('aria-pressed') === 'true')).toEqual([one]);
+    within(page().parentElement!).getByTestId('shown-over');
+  }
+  fireEvent.click(measures.at(-1)!);
+  expect(sheet.queryByTestId('shown-over')).toBeNull();
+});
+
+test.each(['picture', 'year'])('a calendar of the form %s hangs on a wall by what it has', async (way) => {
+  const room = await seatedAt(<Sheets />, calendar(way));
+  const { sheet, printed, choose } = await proof(room);
+  await printed();
+  await choose('Looked at', /^On its wall/);
+  const wall = await sheet.findByTestId('on-wall');
+  // Each of them has a head that the light falls on.
+  expect(wall.querySelectorAll('circle').length).toBeGreaterThan(0);
+  const numbers = [...wall.querySelectorAll('circle, rect')].flatMap((one) =>
+    ['cx', 'cy', 'x', 'y', 'width', 'height'].map((name) => Number(one.getAttribute(name) ?? 0)),
+  );
+  expect(numbers.every(Number.isFinite)).toBe(true);
 });
