@@ -22,5 +22,10 @@ export async function ownSentiments(): Promise<Sentiment[]> {
   return schema.isValidSync(kept, { strict: true }) ? ((kept ?? []) as Sentiment[]) : [];
 }
 
-export const keepSentiments = (all: readonly Sentiment[]): Promise<unknown> =>
-  database.settings.put({ key: KEY, value: schema.validateSync([...all], { strict: true }) });
+/** Changes them as they are by then, whatever another tab did meanwhile; answers with what there is now. */
+export const changeSentiments = (to: (now: Sentiment[]) => Sentiment[]): Promise<Sentiment[]> =>
+  database.transaction('rw', database.settings, async () => {
+    const next = schema.validateSync(to(await ownSentiments()), { strict: true }) as Sentiment[];
+    await database.settings.put({ key: KEY, value: next });
+    return next;
+  });

@@ -119,6 +119,13 @@ function ownArrangement(supply: Supply, own: Supply): Pick<Supply, 'inks' | 'arr
 export const putSupplies = (supplies: readonly Supply[]): Promise<unknown> =>
   database.supplies.bulkPut([...supplies]);
 
+/** Changes a supply as it is by then; nothing where it is not here any more. */
+export const changeSupply = (id: string, to: (now: Supply) => Supply): Promise<void> =>
+  database.transaction('rw', database.supplies, async () => {
+    const now = await database.supplies.get(id);
+    if (now) await database.supplies.put(to(now));
+  });
+
 export const putKit = (kit: Kit): Promise<unknown> => database.kits.put(kit);
 
 /** A kit with its supplies, all or nothing. */

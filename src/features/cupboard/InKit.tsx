@@ -16,12 +16,15 @@ interface Props {
 
 export function InKit({ chosen, cupboard, kit }: Props) {
   const own = cupboard.kits.filter(({ house }) => !house);
-  const all = cupboard.find('', { kit: kit.id }, () => false);
-  const at = all.findIndex(({ id }) => id === chosen[0]!.id);
-  /** Changes places with the one before or after. */
+  const inOrder = () => {
+    const all = cupboard.find('', { kit: kit.id }, () => false);
+    return { all, at: all.findIndex(({ id }) => id === chosen[0]!.id) };
+  };
+  const { all, at } = inOrder();
+  /** Changes places with the one before or after, as they lie by then. */
   const move = (by: 1 | -1) => {
-    const other = all[at + by];
-    const [first] = chosen;
+    const now = inOrder();
+    const [first, other] = [now.all[now.at], now.all[now.at + by]];
     if (!other || !first) return;
     const places = new Map([
       [first.id, other.order],

@@ -7,7 +7,7 @@ import { toolsFor } from '@/core/page/outlines';
 import type { NamedInk, Supply } from '@/core/supplies/model';
 import { houseStocked } from '@/features/shared/stock';
 import { useRoom, useSession } from '@/features/table/room/context';
-import { inkSets, putSupplies, toggleFavouriteInk } from '@/storage/supplies';
+import { changeSupply, inkSets, toggleFavouriteInk } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
 
 /** What every way to choose an ink is given: the ink now, and whom to tell of another. */
@@ -30,9 +30,9 @@ export async function toggleFavourite(ink: NamedInk): Promise<void> {
 
 /** Puts the inks of a set in an order of one's own, or back in the set's for none. */
 export async function arrangeSet(set: Supply, order: readonly number[]): Promise<void> {
-  const { arranged: _, ...plain } = set;
   const arranged = arrangement(order);
-  await putSupplies([{ ...plain, ...(arranged ? { arranged } : {}) }]);
+  // An ink may have come into it or gone since it was read.
+  await changeSupply(set.id, ({ arranged: _, ...now }) => ({ ...now, ...(arranged ? { arranged } : {}) }));
   setsChanged();
 }
 

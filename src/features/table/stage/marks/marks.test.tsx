@@ -1,4 +1,4 @@
-/** What lies over the page: guides by keys, the lamp, a horizon, points and handles, the list of what lies here, words that do not fit. */
+/** What lies over the page: guides by keys, the lamp, a horizon, points and handles, the list of what lies here. */
 import { beforeEach, expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { guidesOn } from '@/core/page/guides';
@@ -11,12 +11,11 @@ import { Guides } from '@/features/table/stage/marks/Guides';
 import { Horizon } from '@/features/table/stage/marks/Horizon';
 import { Knots } from '@/features/table/stage/marks/Knots';
 import { Lamp } from '@/features/table/stage/marks/Lamp';
-import { Overflows } from '@/features/table/stage/marks/Overflows';
 import { PeekList } from '@/features/table/stage/marks/PeekList';
 import { SettingGrips } from '@/features/table/stage/marks/SettingGrips';
 import { Snaps } from '@/features/table/stage/marks/Snaps';
 import { seated, type Seated } from '../../../../../scripts/testing/room';
-import { assetOf, inkPiece, photoOf, quarters, wordsOf } from '../../../../../scripts/testing/samples';
+import { assetOf, inkPiece, photoOf, quarters } from '../../../../../scripts/testing/samples';
 
 beforeEach(() => {
   Element.prototype.setPointerCapture ??= () => {};
@@ -239,30 +238,6 @@ test('all that lies under a spot is listed from the top, walked by arrows; one o
   screen.getByText('Nothing lies here');
   fireEvent.keyDown(screen.getByRole('dialog'), { key: 'Escape' });
   expect(screen.queryByRole('dialog')).toBeNull();
-});
-
-test('words that do not fit a box that is kept are counted at its foot, and cured by smaller letters or a taller box', async () => {
-  const words = wordsOf(
-    'words',
-    'The wind turned before noon and we ran for the dunes with every kite',
-    30,
-    120,
-  );
-  const room = await seated(<Overflows />, [
-    { ...words, outline: { ...words.outline, fixed: true } as typeof words.outline },
-  ]);
-  const mark = await screen.findByRole('button', { name: /^\d+ words do not fit$/ });
-  expect(screen.queryByRole('button', { name: 'Taller box' })).toBeNull();
-  fireEvent.click(mark);
-  expect(room.store.getState().selection).toEqual(['words']);
-  await room.press('Taller box');
-  await room.when(() => !screen.queryByText(/do not fit$/));
-  expect(room.piece('words').placement.height).toBeGreaterThan(60);
-  room.does(() => room.store.getState().undo());
-  await room.press('Smaller letters');
-  await room.when(() => !screen.queryByText(/do not fit$/));
-  expect((room.piece('words').outline as { size: number }).size).toBeLessThan(30);
-  expect(room.piece('words').placement.height).toBe(60);
 });
 
 test('why something snapped is said in a word where it lies; gaps in the length they share', async () => {

@@ -23,7 +23,7 @@ import { selectedPieces } from '@/features/table/session';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { faceOf } from '@/features/table/tasks/words/faces';
 import { laySentiment, rearrange } from '@/features/table/tasks/words/sentiments';
-import { keepSentiments, LONGEST_SENTIMENT, MOST_SENTIMENTS, ownSentiments } from '@/storage/sentiments';
+import { changeSentiments, LONGEST_SENTIMENT, MOST_SENTIMENTS, ownSentiments } from '@/storage/sentiments';
 import { Heading } from '@/ui/Heading';
 import { useNotify } from '@/ui/notices';
 import { SmallButton } from '@/ui/SmallButton';
@@ -44,18 +44,21 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
   useEffect(() => void ownSentiments().then(setOwn), []);
   const all = useMemo(() => [...own, ...SENTIMENTS], [own]);
   const found = useMemo(() => foundSentiments(all, sought, occasion || null), [all, sought, occasion]);
-  const keep = async (next: readonly Sentiment[]) => {
+  /** Says whether it was kept. */
+  const keep = async (to: (now: Sentiment[]) => Sentiment[]): Promise<boolean> => {
     try {
-      await keepSentiments(next);
-      setOwn(next);
+      setOwn(await changeSentiments(to));
+      return true;
     } catch {
       notify({ text: 'That could not be kept. Nothing was changed.', tone: 'error' });
+      return false;
     }
   };
-  const add = async (text: string) => {
+  const add = async (text: string): Promise<boolean> => {
     const made = { id: newId(), occasion: occasion || ('home' as const), text };
-    await keep([made, ...own]);
-    setChosen(made);
+    const kept = await keep((now) => [made, ...now]);
+    if (kept) setChosen(made);
+    return kept;
   };
   return (
     <SideSheet title="Sentiments" onClose={onClose}>
@@ -82,7 +85,7 @@ export function SentimentsSheet({ onClose }: { onClose: () => void }) {
       <FoundList
         {...{ found, own, chosen }}
         onChoose={setChosen}
-        onTake={(one) => void keep(own.filter(({ id }) => id !== one.id))}
+        onTake={(one) => void keep((now) => now.filter(({ id }) => id !== one.id))}
       />
       <OwnWords full={own.length >= MOST_SENTIMENTS} onKeep={add} />
       {chosen && blanksIn(chosen.text).length > 0 && (
@@ -181,13 +184,12 @@ const FoundList = ({ found, own, chosen, onChoose, onTake }: FoundProps) => (
 );
 
 /** Words of one's own, written and kept among the others. */
-function OwnWords({ full, onKeep }: { full: boolean; onKeep: (text: string) => Promise<void> }) {
+function OwnWords({ full, onKeep }: { full: boolean; onKeep: (text: string) => Promise<boolean> }) {
   const [writing, setWriting] = useState<string | null>(null);
   const add = async () => {
     const text = writing?.trim();
     if (!text) return;
-    await onKeep(text);
-    setWriting(null);
+    if (await onKeep(text)) setWriting(null);
   };
   if (writing === null)
     return (

@@ -8,9 +8,11 @@ import * as act from '@/features/table/acts';
 import { Overflows } from '@/features/table/stage/marks/Overflows';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { storeAsset } from '@/storage/assets';
+import { changeSentiments, ownSentiments } from '@/storage/sentiments';
 import { alphabets } from '@/storage/supplies';
 import { seated } from '../../../../../scripts/testing/room';
 import { assetOf, inkPiece, quarters, wordsOf } from '../../../../../scripts/testing/samples';
+import { emptyStore, fullStore } from '../../../../../scripts/testing/store';
 
 const LANTERNS =
   'We carried the lanterns down to the shingle at dusk and waited for the wind to drop. Thirty people whispered until the sea went quiet.';
@@ -91,6 +93,31 @@ test('a sentiment is found, its blank filled, and laid; one of one’s own is ke
   await room.press(/^Take “Low water at four/);
   await room.when(() => !screen.queryByRole('button', { name: /^Take “Low/ }));
   expect(room.pile()).toHaveLength(laid);
+});
+
+test('what another tab wrote into the sentiments meanwhile stays; what was not kept stays where it is written', async () => {
+  await emptyStore();
+  const room = await seated(<Sheets />, []);
+  room.does(() => room.store.getState().openSheet('sentiments'));
+  const write = async (text: string) => {
+    await room.press('Write one of your own');
+    fireEvent.change(await screen.findByRole('textbox', { name: 'Your own words' }), {
+      target: { value: text },
+    });
+    await room.press('Keep it');
+  };
+  await write('Low water at four');
+  await room.when(() => !screen.queryByRole('textbox', { name: 'Your own words' }));
+  await changeSentiments((now) => [...now, { id: 'theirs', occasion: 'home', text: 'High water at ten' }]);
+  await write('Wind from the north');
+  await room.when(() => !screen.queryByRole('textbox', { name: 'Your own words' }));
+  const texts = async () => (await ownSentiments()).map(({ text }) => text);
+  expect(await texts()).toEqual(['Wind from the north', 'Low water at four', 'High water at ten']);
+  fullStore();
+  await write('Fog');
+  await screen.findByText('That could not be kept. Nothing was changed.');
+  expect(room.field('Your own words').value).toBe('Fog');
+  await emptyStore();
 });
 
 test('words are laid in letters of an alphabet, retyped, made to dance; what it has not is said', async () => {
