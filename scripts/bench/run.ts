@@ -196,7 +196,12 @@ async function outputs(browser: Browser, which: { png: boolean; pdf: boolean }):
       const floor = (await decodeAndEncode(page, files)) / 1000;
       const { seconds, path } = await makeInBrowser(page, 'PDF');
       const pdf = await readFile(path);
-      const untouched = files.every((file) => pdf.includes(Buffer.from(file)));
+      // What was noted in a photo is left out; its picture, from the last start of a scan on, is as it was.
+      const scans = files
+        .map((file) => Buffer.from(file))
+        .filter((file) => file.readUInt16BE(0) === 0xffd8)
+        .map((file) => file.subarray(file.lastIndexOf('ffda', undefined, 'hex')));
+      const untouched = scans.length > 0 && scans.every((scan) => pdf.includes(scan));
       note(
         `Demo page to PDF (${untouched ? 'no' : 'SOME'} photo re-encoded)`,
         seconds,

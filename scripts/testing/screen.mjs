@@ -37,10 +37,17 @@ HTMLCanvasElement.prototype.getContext = function (kind) {
   const before = contexts.get(this);
   if (before?.width === this.width && before.height === this.height) return before.context;
   const { width, height } = this;
-  const context = createCanvas(width, height).getContext(kind);
-  contexts.set(this, { width, height, context });
+  const canvas = createCanvas(width, height);
+  const context = canvas.getContext(kind);
+  contexts.set(this, { width, height, context, canvas });
   // As in a browser it leads back to its element.
   return Object.defineProperty(context, 'canvas', { value: this });
+};
+// What is drawn of an element is what was painted on it.
+const painting = Object.getPrototypeOf(createCanvas(1, 1).getContext('2d'));
+const { drawImage } = painting;
+painting.drawImage = function (from, ...where) {
+  return drawImage.call(this, contexts.get(from)?.canvas ?? from, ...where);
 };
 const { click } = HTMLElement.prototype;
 HTMLAnchorElement.prototype.click = function () {

@@ -1,5 +1,6 @@
 /** Choices that belong to this browser rather than to a project, kept from one time to the next. */
 import { useState } from 'react';
+import { remember, remembered } from '@/ui/remembered';
 
 /** `read` checks what was kept, and throws or answers null where it is not good: then it is `first`. */
 export function useKept<T extends object>(
@@ -9,7 +10,7 @@ export function useKept<T extends object>(
 ): [T, (change: Partial<T>) => void] {
   const [now, setNow] = useState(() => {
     try {
-      return read(JSON.parse(localStorage.getItem(key) ?? 'null')) ?? first;
+      return read(JSON.parse(remembered(key) ?? 'null')) ?? first;
     } catch {
       return first;
     }
@@ -17,11 +18,7 @@ export function useKept<T extends object>(
   const change = (some: Partial<T>) => {
     const next = { ...now, ...some };
     setNow(next);
-    try {
-      localStorage.setItem(key, JSON.stringify(next));
-    } catch {
-      // A full store keeps it for this time alone.
-    }
+    remember(key, JSON.stringify(next));
   };
   return [now, change];
 }

@@ -1,5 +1,6 @@
 /** Faces in photos, found beside the page; fetched when first wanted, and off by a switch. */
 import type { Box } from '@/core/geometry/box';
+import { remember, remembered } from '@/ui/remembered';
 import { Hands } from '@/workers/hands';
 import type { FaceFinder } from '@/workers/faces.worker';
 
@@ -8,20 +9,8 @@ const MODEL_AT = '/house/faces';
 const SWITCH = 'find faces';
 
 /** Whether faces are looked for; they are, unless somebody said no. */
-export const looksForFaces = (): boolean => {
-  try {
-    return localStorage.getItem(SWITCH) !== 'off';
-  } catch {
-    return true;
-  }
-};
-export function lookForFaces(on: boolean): void {
-  try {
-    localStorage.setItem(SWITCH, on ? 'on' : 'off');
-  } catch {
-    // Without a place to remember it, it holds until the page is left.
-  }
-}
+export const looksForFaces = (): boolean => remembered(SWITCH) !== 'off';
+export const lookForFaces = (on: boolean): void => remember(SWITCH, on ? 'on' : 'off');
 
 const finders = new Hands<FaceFinder>(
   () => new Worker(new URL('../../workers/faces.worker.ts', import.meta.url), { type: 'module' }),

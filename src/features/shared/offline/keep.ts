@@ -1,5 +1,6 @@
 /** What ships with the app, kept in this browser for a time without a network: the house at once, kits where that is wished. */
 import { drawn } from '@/features/shared/drawn';
+import { remember, remembered } from '@/ui/remembered';
 import { HOUSE_CACHE } from '@/workers/offline';
 
 export interface HouseFiles {
@@ -21,21 +22,8 @@ const isKit = ({ name }: { name: string }): boolean =>
 const at = (name: string): string => `/house/${name}`;
 
 /** Whether all kits are to be kept. */
-export const keepsKits = (): boolean => {
-  try {
-    return localStorage.getItem(WISH) === 'yes';
-  } catch {
-    return false;
-  }
-};
-function wishKits(kept: boolean): void {
-  try {
-    if (kept) localStorage.setItem(WISH, 'yes');
-    else localStorage.removeItem(WISH);
-  } catch {
-    // Without a place to remember it, what is fetched stays all the same.
-  }
-}
+export const keepsKits = (): boolean => remembered(WISH) === 'yes';
+const wishKits = (kept: boolean): void => remember(WISH, kept ? 'yes' : null);
 
 /** What there is, once it is all drawn; null without a network. */
 const listed = (): Promise<HouseFiles | null> =>

@@ -30,24 +30,29 @@ interface Props {
   onClose: () => void;
 }
 
+const ownKits = (): Promise<readonly Kit[]> =>
+  openCupboard().then(
+    ({ kits }) => kits.filter(({ house }) => !house),
+    () => [],
+  );
+const proposed = ([first]: readonly Kit[]): IntoKit => (first ? { id: first.id } : { name: 'My kit' });
+
 export function KeepDialog({ title, name: first, ways, onKeep, onClose }: Props) {
   const notify = useNotify();
+  // Whoever is quicker than the cupboard means the kit that would be proposed, too.
+  const [read] = useState(ownKits);
   const [kits, setKits] = useState<readonly Kit[]>([]);
-  const [into, setInto] = useState<IntoKit>({ name: 'My kit' });
+  const [chosen, setInto] = useState<IntoKit | null>(null);
+  const into = chosen ?? proposed(kits);
   const [name, setName] = useState(first);
   const [tags, setTags] = useState('');
   const [way, setWay] = useState(0);
   const [busy, setBusy] = useState(false);
-  useEffect(() => {
-    void openCupboard().then(({ kits: all }) => {
-      const own = all.filter(({ house }) => !house);
-      setKits(own);
-      if (own[0]) setInto({ id: own[0].id });
-    });
-  }, []);
+  useEffect(() => void read.then(setKits), [read]);
   const keep = async () => {
     setBusy(true);
-    const kit = kitMeant(into, kits, newId(), Date.now());
+    const all = await read;
+    const kit = kitMeant(chosen ?? proposed(all), all, newId(), Date.now());
     const kept = await onKeep({ name: name.trim(), tags: tagsFrom(tags), kit }, way).catch((error) =>
       fail(inWords(error, 'It was not kept')),
     );

@@ -1,6 +1,7 @@
 /** How wide each compartment is: by what is in it, until a person drags the slats; then as it was dragged. */
 import { useState } from 'react';
 import { COMPARTMENTS, type Compartment } from '@/core/project/model';
+import { remember, remembered } from '@/ui/remembered';
 
 const KEY = 'bellagraph workbox widths';
 const LEAST = 0.35;
@@ -20,7 +21,7 @@ const usual = (count: (name: Compartment) => number): Widths =>
 
 function stored(): Widths | null {
   try {
-    const found = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Widths | null;
+    const found = JSON.parse(remembered(KEY) ?? 'null') as Widths | null;
     return found && COMPARTMENTS.every((name) => found[name] >= LEAST) ? found : null;
   } catch {
     return null;
@@ -28,15 +29,13 @@ function stored(): Widths | null {
 }
 
 export function useWidths(count: (name: Compartment) => number) {
-  const [dragged, setDragged] = useState<Widths | null>(() =>
-    typeof localStorage === 'undefined' ? null : stored(),
-  );
+  const [dragged, setDragged] = useState<Widths | null>(stored);
   const widths = dragged ?? usual(count);
   const drag = (left: Compartment, right: Compartment, pixels: number) => {
     const by = Math.max(LEAST - widths[left], Math.min(widths[right] - LEAST, pixels / PIXELS_A_SHARE));
     const next = { ...widths, [left]: widths[left] + by, [right]: widths[right] - by };
     setDragged(next);
-    localStorage.setItem(KEY, JSON.stringify(next));
+    remember(KEY, JSON.stringify(next));
   };
   return { widths, drag };
 }

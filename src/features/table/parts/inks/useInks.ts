@@ -9,6 +9,7 @@ import { houseStocked } from '@/features/shared/stock';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { changeSupply, inkSets, toggleFavouriteInk } from '@/storage/supplies';
 import { useNotify } from '@/ui/notices';
+import { remember, remembered } from '@/ui/remembered';
 
 /** What every way to choose an ink is given: the ink now, and whom to tell of another. */
 export interface InkChoice {
@@ -84,7 +85,7 @@ const MOST_RECENT = 14;
 /** The last inks chosen, the newest first; none if this browser keeps nothing. */
 export function recentInks(): string[] {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(RECENT) ?? '[]');
+    const kept: unknown = JSON.parse(remembered(RECENT) ?? '[]');
     return Array.isArray(kept) ? kept.filter((one) => typeof one === 'string' && HEX_COLOUR.test(one)) : [];
   } catch {
     return [];
@@ -92,10 +93,6 @@ export function recentInks(): string[] {
 }
 
 export function noteRecent(colour: string): void {
-  try {
-    const others = recentInks().filter((one) => one !== colour);
-    localStorage.setItem(RECENT, JSON.stringify([colour, ...others].slice(0, MOST_RECENT)));
-  } catch {
-    // Without a store there are no recent inks; nothing else depends on them.
-  }
+  const others = recentInks().filter((one) => one !== colour);
+  remember(RECENT, JSON.stringify([colour, ...others].slice(0, MOST_RECENT)));
 }

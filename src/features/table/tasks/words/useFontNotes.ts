@@ -1,5 +1,6 @@
 /** Which families a person likes and which were used last; kept in the browser. */
 import { useCallback, useState } from 'react';
+import { remember, remembered } from '@/ui/remembered';
 
 const KEY = 'bellagraph families';
 const MOST_RECENT = 4;
@@ -11,7 +12,7 @@ interface Notes {
 
 function read(): Notes {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Notes>;
+    const kept = JSON.parse(remembered(KEY) ?? '{}') as Partial<Notes>;
     const list = (value: unknown) =>
       Array.isArray(value) ? value.filter((id): id is string => typeof id === 'string') : [];
     return { favourites: list(kept.favourites), recent: list(kept.recent).slice(0, MOST_RECENT) };
@@ -26,11 +27,7 @@ export function useFontNotes() {
     (change: (before: Notes) => Partial<Notes>) =>
       setNotes((before) => {
         const next = { ...before, ...change(before) };
-        try {
-          localStorage.setItem(KEY, JSON.stringify(next));
-        } catch {
-          // Without room for it the list is as it was at the next visit.
-        }
+        remember(KEY, JSON.stringify(next));
         return next;
       }),
     [],
