@@ -23,6 +23,8 @@ import { focusStage } from '@/features/table/stage/focus';
 
 /** How near an edge one begins that shall be followed, pixels. */
 const NEAR_EDGE = 40;
+/** A hand that did not move for so long rests, milliseconds. */
+const RESTS = 100;
 /** How near a line is pressed to take hold of it, pixels. */
 const NEAR_LINE = 6;
 
@@ -47,6 +49,7 @@ export function DrawLines() {
   const tail = useRef<HTMLCanvasElement>(null);
   const stroke = useRef<Stroke | null>(null);
   const frame = useRef(0);
+  const rests = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [pointer, setPointer] = useState<Point | null>(null);
   const dense = typeof devicePixelRatio === 'number' ? devicePixelRatio : 1;
 
@@ -107,8 +110,13 @@ export function DrawLines() {
       const now = stroke.current;
       if (!now) return;
       const { spots, closed, exact } = now.line();
-      // The hand may rest by then: its last spots are painted all the same.
-      if (!now.live.paint(spots, closed, exact)) paintSoon();
+      clearTimeout(rests.current);
+      if (now.live.paint(spots, closed, exact)) return;
+      // If the hand rests now its last spots are painted all the same.
+      rests.current = setTimeout(() => {
+        now.live.rested();
+        paintSoon();
+      }, RESTS);
     });
   }
 
@@ -144,7 +152,13 @@ export function DrawLines() {
     stroke.current = null;
   };
   useDragLost(() => stroke.current !== null, back);
-  useEffect(() => () => cancelAnimationFrame(frame.current), []);
+  useEffect(
+    () => () => {
+      cancelAnimationFrame(frame.current);
+      clearTimeout(rests.current);
+    },
+    [],
+  );
 
   const sheet = {
     width: Math.max(1, Math.round(stage.width * dense)),

@@ -63,6 +63,11 @@ export class LiveLine {
     }
   }
 
+  /** There is time: the next frame is painted, however long the last took. */
+  rested(): void {
+    this.rest = 0;
+  }
+
   /** Paints the line as far as it goes; says whether it did, as what takes long leaves frames out. */
   paint(spots: readonly Pressing[], closed: boolean, exact: boolean): boolean {
     if (this.rest > 0) {
