@@ -1,6 +1,7 @@
 /** A part of a picture marked by a mouse takes another colour, and a day later another again. What strokes come to: `tasks/colour/marking.test.tsx`. */
 import { expect, warm as test, type Page } from './test';
 import sharp from 'sharp';
+import { boat } from '../scripts/testing/boat';
 import { axe } from './axe';
 import {
   bringIn,
@@ -14,20 +15,6 @@ import {
   photosInBox,
   slabs,
 } from './table';
-
-/** A boat on the water: hull, sail and mast each with light and shade of its own. */
-const BOAT = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="1200">
-  <defs>
-    <linearGradient id="hull" x2="0" y2="1"><stop offset="0" stop-color="#8a6a48"/><stop offset="1" stop-color="#4e3722"/></linearGradient>
-    <linearGradient id="sail"><stop offset="0" stop-color="#f4f6f8"/><stop offset="1" stop-color="#c3cbd4"/></linearGradient>
-    <linearGradient id="sky" x2="0" y2="1"><stop offset="0" stop-color="#6fa3c8"/><stop offset="1" stop-color="#b9d4e2"/></linearGradient>
-  </defs>
-  <rect width="1200" height="1200" fill="url(#sky)"/>
-  <rect y="900" width="1200" height="300" fill="#3d6f86"/>
-  <rect x="585" y="160" width="26" height="620" fill="#c98f2d"/>
-  <path d="M620 190 L980 740 L620 740Z" fill="url(#sail)"/>
-  <path d="M240 780 H980 L860 960 H360Z" fill="url(#hull)"/>
-</svg>`;
 
 const sheet = (page: Page) => page.getByRole('dialog', { name: 'Recolour', exact: true });
 
@@ -87,7 +74,7 @@ test('a boat gets a red hull, the sky as it is; a day later the red is changed',
   await bringIn(page, {
     name: 'boat.png',
     mimeType: 'image/png',
-    buffer: await sharp(Buffer.from(BOAT)).png().toBuffer(),
+    buffer: await sharp(boat(1200)).png().toBuffer(),
   });
   await expect(photosInBox(page)).toHaveCount(1);
   await layByEnter(photosInBox(page).first());

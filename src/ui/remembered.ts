@@ -14,6 +14,6 @@ export function remember(key: string, value: string | null): void {
     if (value === null) globalThis.localStorage?.removeItem(key);
     else globalThis.localStorage?.setItem(key, value);
   } catch {
-    // It holds until the page is left.
+    // Nothing can be kept here.
   }
 }

@@ -130,13 +130,13 @@ export function useCupboard(): { cupboard: Cupboard | null; again: (() => void) 
         // Known before it is kept: what is changed at once after builds on it, whatever is shown by then.
         const before = supplies.map((supply) => search.now(supply));
         const next = before.map(to);
-        const know = (all: readonly Supply[]) =>
-          all.forEach((supply) => search.update(supply, kits.get(supply.kit)));
-        know(next);
+        const know = (supply: Supply) => search.update(supply, kits.get(supply.kit));
+        next.forEach(know);
         try {
           await putSupplies(next);
         } catch (error) {
-          know(before);
+          // But for what was changed again meanwhile, which is told by itself if it fails, too.
+          before.filter((supply, i) => search.now(supply) === next[i]).forEach(know);
           throw error;
         } finally {
           changed();

@@ -12,6 +12,7 @@ import type { Marked } from '@/core/dye/dye';
 import { dyesOf } from '@/core/project/edits/dyes';
 import { Marking } from '@/features/table/tasks/colour/Marking';
 import { Sheets } from '@/features/table/tasks/Sheets';
+import { boat } from '../../../../../scripts/testing/boat';
 import { seated, shelve } from '../../../../../scripts/testing/room';
 import { assetOf, inkPiece, photoOf } from '../../../../../scripts/testing/samples';
 
@@ -19,19 +20,6 @@ beforeEach(() => {
   Element.prototype.setPointerCapture ??= () => {};
 });
 
-/** A boat on the water: hull, sail and mast each with light and shade of its own. */
-const BOAT = `<svg xmlns="http://www.w3.org/2000/svg" width="600" height="600" viewBox="0 0 1200 1200">
-  <defs>
-    <linearGradient id="hull" x2="0" y2="1"><stop offset="0" stop-color="#8a6a48"/><stop offset="1" stop-color="#4e3722"/></linearGradient>
-    <linearGradient id="sail"><stop offset="0" stop-color="#f4f6f8"/><stop offset="1" stop-color="#c3cbd4"/></linearGradient>
-    <linearGradient id="sky" x2="0" y2="1"><stop offset="0" stop-color="#6fa3c8"/><stop offset="1" stop-color="#b9d4e2"/></linearGradient>
-  </defs>
-  <rect width="1200" height="1200" fill="url(#sky)"/>
-  <rect y="900" width="1200" height="300" fill="#3d6f86"/>
-  <rect x="585" y="160" width="26" height="620" fill="#c98f2d"/>
-  <path d="M620 190 L980 740 L620 740Z" fill="url(#sail)"/>
-  <path d="M240 780 H980 L860 960 H360Z" fill="url(#hull)"/>
-</svg>`;
 const SIDE = 240;
 type Share = readonly [x: number, y: number];
 
@@ -81,8 +69,8 @@ async function opened(
   };
 }
 
-const boat = async () => {
-  const bytes = new Uint8Array(await sharp(Buffer.from(BOAT)).png().toBuffer());
+const onWater = async () => {
+  const bytes = new Uint8Array(await sharp(boat(600)).png().toBuffer());
   return opened('recolour', assetOf(bytes, 600, 600, { name: 'boat.png' }), bytes, (asset) =>
     photoOf('it', asset, { x: 0, y: 0, width: SIDE, height: SIDE }),
   );
@@ -95,7 +83,7 @@ const [SKY, MAST, HULL, SAIL] = [
 ] as const;
 
 test('a rough stroke takes the hull, keys alone the sail; sky and mast stay; what is protected no dye reaches', async () => {
-  const room = await boat();
+  const room = await onWater();
   const [sky, mast] = [room.shows(...SKY), room.shows(...MAST)];
   await room.press('Mark a part');
   await room.stroke([0.3, 0.68], [0.5, 0.7], [0.7, 0.68]);
@@ -132,7 +120,7 @@ test('a rough stroke takes the hull, keys alone the sail; sky and mast stay; wha
 });
 
 test('strokes are taken back one by one, and take away what others took in; all but the part; edges, holes and strength', async () => {
-  const room = await boat();
+  const room = await onWater();
   await room.press('Mark a part');
   const marked = () => {
     const area = readArea((room.dyes()[0]!.where as Marked).area);
@@ -173,7 +161,7 @@ test('strokes are taken back one by one, and take away what others took in; all 
 });
 
 test('parts of one picture are put in order, hidden and taken away', async () => {
-  const room = await boat();
+  const room = await onWater();
   const grey = room.shows(...SKY);
   for (const ink of ['#b3262e', '#1f5f7a']) {
     fireEvent.click(screen.getAllByRole('button', { name: 'All of it' }).at(-1)!);
