@@ -99,6 +99,7 @@ const SHELF = {
     return worn.ink || worn.dyes ? placedWorn(found, worn) : found;
   },
   onArrival: () => () => {},
+  ready: async () => {},
   small: () => loadImage(quarters(90, 60)),
 };
 

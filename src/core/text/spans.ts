@@ -5,16 +5,22 @@ import type { Span, TextStyle } from '@/core/text/style';
 export type Own = Omit<Span, 'start' | 'end'>;
 const OWN_KEYS = ['family', 'scale', 'ink', 'tracking', 'features', 'bold', 'italic', 'field'] as const;
 
-/**
- * The stretches after a text was changed. What was changed is what the texts do not share at either end; what is written
- * at the end of a stretch belongs to it. Living words stay whole or live no more: nothing is written into them.
- */
-export function respanned(spans: readonly Span[], before: string, after: string): Span[] {
+/** What of a text was changed: as many letters as before `from` and in the `tail` are shared. */
+export function changedIn(before: string, after: string): { from: number; tail: number } {
   const most = Math.min(before.length, after.length);
   let from = 0;
   while (from < most && before[from] === after[from]) from++;
   let tail = 0;
   while (tail < most - from && before[before.length - 1 - tail] === after[after.length - 1 - tail]) tail++;
+  return { from, tail };
+}
+
+/**
+ * The stretches after a text was changed. What was changed is what the texts do not share at either end; what is written
+ * at the end of a stretch belongs to it. Living words stay whole or live no more: nothing is written into them.
+ */
+export function respanned(spans: readonly Span[], before: string, after: string): Span[] {
+  const { from, tail } = changedIn(before, after);
   const to = before.length - tail;
   const by = after.length - before.length;
   const moved = spans.flatMap((span): Span[] => {

@@ -6,10 +6,13 @@ import Typography from '@mui/material/Typography';
 import { IconArrowLeft } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { fail } from '@/core/result';
+import type { Supply } from '@/core/supplies/model';
 import { Cupboard } from '@/features/cupboard/Cupboard';
 import { newId } from '@/features/shared/ids';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { openPageSupply } from '@/features/shared/supplyFiles';
+import { inWords } from '@/storage/trouble';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { useNotify } from '@/ui/notices';
 
@@ -19,6 +22,13 @@ export function CupboardRoom() {
   const router = useRouter();
   const notify = useNotify();
   useUnforeseen();
+  const open = async (supply: Supply) => {
+    const opened = await openPageSupply(supply, newId(), Date.now()).catch((error) =>
+      fail(inWords(error, `“${supply.name}” was not opened`)),
+    );
+    if (opened.ok) router.push(`/table?project=${opened.value.id}`);
+    else notify({ text: opened.message, tone: 'error' });
+  };
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Box
@@ -43,17 +53,7 @@ export function CupboardRoom() {
         <SchemeButton />
       </Box>
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-        <Cupboard
-          unit="in"
-          usedOf={notUsed}
-          onOpenPage={(supply) =>
-            void openPageSupply(supply, newId(), Date.now()).then((opened) =>
-              opened.ok
-                ? router.push(`/table?project=${opened.value.id}`)
-                : notify({ text: opened.message, tone: 'error' }),
-            )
-          }
-        />
+        <Cupboard unit="in" usedOf={notUsed} onOpenPage={(supply) => void open(supply)} />
       </Box>
     </Box>
   );

@@ -4,6 +4,7 @@ import type { Project } from '@/core/project/model';
 import { asNew } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
+import { houseStocked } from '@/features/shared/stock';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { assetBlob, storedAsset } from '@/storage/assets';
 import { suppliesAt } from '@/storage/supplies';
@@ -54,7 +55,9 @@ export async function fileOfSupply(supply: Supply): Promise<Result<Blob>> {
 
 /** A shipped design with the pictures of its kit that it is made of. */
 async function completed(file: Blob, { kit, name }: Supply, made: readonly number[]): Promise<Result<Blob>> {
-  const parts = await suppliesAt(kit, made);
+  let parts = await suppliesAt(kit, made);
+  // On a first visit the cupboard is seen before all of it lies in the store.
+  if (parts.length < made.length && (await houseStocked())) parts = await suppliesAt(kit, made);
   const files = await Promise.all(parts.map(fileOfSupply));
   const pictures: { asset: Asset; blob: Blob }[] = [];
   for (const [i, blob] of files.entries()) {

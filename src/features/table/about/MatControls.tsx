@@ -12,7 +12,7 @@ import type { Piece } from '@/core/piece/piece';
 import { changeFinish } from '@/core/project/edits/make';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import type { Asset } from '@/core/picture/asset';
-import { together } from '@/core/project/edits/edit';
+import { changePieces, naming, together } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { PaperField } from '@/features/table/parts/PaperField';
 import { InkField } from '@/features/table/parts/inks/InkField';
@@ -28,17 +28,23 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
   const surfaceId = useSession((session) => session.surfaceId);
   const readOnly = useSession((session) => session.readOnly);
   const mats = pieces[0]?.finish.mats ?? [];
-  const change = (next: readonly Mat[], paper?: Asset) => {
-    const edit = changeFinish(surfaceId, pieces, 'change mats', {
-      mats: next.length ? structuredClone([...next]) : undefined,
-    });
-    perform(paper ? together(edit.label, [gather('papers', [paper]), edit]) : edit);
-  };
-  const set = (at: number, to: Partial<Mat>, paper?: Asset) =>
-    change(
-      mats.map((mat, i) => (i === at ? { ...mat, ...to } : mat)),
-      paper,
+  const change = (next: readonly Mat[]) =>
+    perform(
+      changeFinish(surfaceId, pieces, 'change mats', {
+        mats: next.length ? structuredClone([...next]) : undefined,
+      }),
     );
+  const set = (at: number, to: Partial<Mat>) =>
+    change(mats.map((mat, i) => (i === at ? { ...mat, ...to } : mat)));
+  /** A paper may take a moment to arrive: what was set of the mats meanwhile stays. */
+  const setPaper = (at: number, paper: Asset) => {
+    const label = `change mats of ${naming(pieces)}`;
+    const ids = pieces.map(({ id }) => id);
+    const edit = changePieces(label, surfaceId, ids, ({ finish: { mats: now } }) => {
+      if (now?.[at]) now[at].material = { kind: 'paper', asset: paper.sha, window: { ...WHOLE } };
+    });
+    perform(together(label, [gather('papers', [paper]), edit]));
+  };
   return (
     <Stack
       title="Mats"
@@ -82,9 +88,7 @@ export function MatControls({ pieces, unit }: { pieces: readonly Piece[]; unit: 
             paper={mat.material.kind === 'paper' ? mat.material.asset : null}
             disabled={readOnly}
             onNone={() => set(i, { material: NEW_MAT.material })}
-            onPaper={(paper) =>
-              set(i, { material: { kind: 'paper', asset: paper.sha, window: WHOLE } }, paper)
-            }
+            onPaper={(paper) => setPaper(i, paper)}
           />
           <TextField
             select

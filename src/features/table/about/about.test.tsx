@@ -292,6 +292,38 @@ describe('Finish', () => {
     await press('One more beneath');
     expect(piece('photo').finish.mats).toHaveLength(2);
   });
+
+  test('a mat has its width, turn, corners and paper; what is set while the paper is on its way stays', async () => {
+    const serve = globalThis.fetch;
+    let arrive = () => {};
+    const until = new Promise<void>((done) => (arrive = done));
+    globalThis.fetch = (async (from: string) => {
+      if (/papers\/.*\.jpg/.test(String(from))) await until;
+      return serve(from);
+    }) as typeof fetch;
+    const room = await about([photo()]);
+    const mats = () => room.piece('photo').finish.mats!;
+    await room.press(/^Finish /);
+    await room.press('Lay a mat');
+    await room.press('One more beneath');
+    fireEvent.mouseDown(screen.getAllByRole('combobox', { name: 'Made of' })[0]!);
+    const papers = await screen.findAllByRole('option');
+    fireEvent.click(papers[2]!);
+    await room.fill('Width of mat 2', '1/4');
+    await room.fill('Width of mat 1', '20');
+    await screen.findByText(/^At most/);
+    arrive();
+    await room.when(() => mats()[0]!.material.kind === 'paper');
+    expect(mats()[1]!.width).toBe(18);
+    const [sha] = room.project().papers;
+    expect(mats()[0]!.material).toMatchObject({ kind: 'paper', asset: sha });
+    expect(room.undo()).toMatch(/^change mats/);
+    room.does(() => fireEvent.click(screen.getAllByRole('switch', { name: /^Straight/ })[1]!));
+    expect(mats().map(({ straight }) => straight)).toEqual([expect.anything(), !mats()[0]!.straight]);
+    await room.press('Take mat 1 away');
+    expect(mats()).toMatchObject([{ width: 18 }]);
+    globalThis.fetch = serve;
+  });
 });
 
 describe('Material', () => {

@@ -53,19 +53,18 @@ export async function changeCalendar(
   to: Partial<CalendarProduct>,
   label: string,
 ): Promise<void> {
-  const { project } = store.getState().history;
-  const calendar = calendarIn(project.product);
+  // What is changed while this is fetched stays: all else is as it is by then.
+  const days = store.getState().history.project.holidays && (await import('@/core/calendar/holiday-data'));
+  const { holidays, product } = store.getState().history.project;
+  const calendar = calendarIn(product);
   if (!calendar) return;
   const next = withSettings(calendar, to);
   const years = yearsOf(next);
-  const { holidays } = project;
   const edits = [changeProduct(next, label)];
-  if (holidays && String(years) !== String(yearsOf(calendar))) {
-    const { holidaysOf } = await import('@/core/calendar/holiday-data');
+  if (days && holidays && String(years) !== String(yearsOf(calendar)))
     edits.push(
-      setHolidays({ ...holidays, days: holidaysOf(holidays.country, holidays.state, ...years) }, label),
+      setHolidays({ ...holidays, days: days.holidaysOf(holidays.country, holidays.state, ...years) }, label),
     );
-  }
   store.getState().perform(together(label, edits));
   // A page that is gone is not looked at.
   const { history, surfaceId, turnTo } = store.getState();

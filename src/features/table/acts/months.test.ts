@@ -128,3 +128,20 @@ test('weekdays lie on a paper, months in the inks dealt to them, small months be
   carrying.dealInksOf(store, null);
   expect(monthOf(store).material.inks.title).toBe(shore.sets[0]![1]);
 });
+
+test('two settings changed at once both stay, though the holidays of another year are fetched for one of them', async () => {
+  const store = table();
+  await act.keepHolidays(store, { country: 'DE' });
+  const kept = () => store.getState().history.project;
+  const before = kept().holidays!.days;
+  expect(before.every(({ year }) => year === 2027)).toBe(true);
+  await Promise.all([
+    act.changeCalendar(store, { year: 2029 }, 'date the calendar 2029'),
+    act.changeCalendar(store, { leapDay: 'march' }, 'keep leap days in March'),
+  ]);
+  expect(kept().product).toMatchObject({ year: 2029, leapDay: 'march' });
+  expect(kept().holidays!.days.every(({ year }) => year === 2029)).toBe(true);
+  expect(kept().holidays!.days.length).toBeGreaterThan(before.length - 2);
+  await act.keepHolidays(store, null);
+  expect(kept()).not.toHaveProperty('holidays');
+});

@@ -13,7 +13,8 @@ import { useRoom } from '@/features/table/room/context';
 import type { PictureShelf } from '@/features/table/keeping/pictures';
 import { selectedPieces, shownProject, shownSurface, type Session } from '@/features/table/session';
 import { newId } from '@/features/shared/ids';
-import { keepCopied, lastCopied } from '@/storage/copied';
+import { keepCopied, lastCopied, type CopiedRow } from '@/storage/copied';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 const OURS = 'web application/vnd.bellagraph+json';
@@ -66,6 +67,18 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
     /** The id last put on the clipboard; null if the browser would not let us. */
     let written: string | null = null;
 
+    /** Onto the system's clipboard: for us, and as a picture for other programs. */
+    const put = async (row: CopiedRow, session: Session) => {
+      written = null;
+      const item = new ClipboardItem({
+        'image/png': pictureOf(session, shelf),
+        'text/plain': new Blob([`Bellagraph pieces ${row.id}`], { type: 'text/plain' }),
+        [OURS]: new Blob([JSON.stringify(row)], { type: OURS.slice(4) }),
+      });
+      await navigator.clipboard.write([item]);
+      written = row.id;
+    };
+
     const copy = (event: ClipboardEvent) => {
       const session = store.getState();
       if (isTyping(event.target) || !session.selection.length || session.mode.kind === 'write') return;
@@ -80,20 +93,11 @@ export function useClipboard(onPictures: (files: readonly File[]) => void): void
         groups: [...copied.groups],
         assets: [...copied.assets],
       };
-      void keepCopied(row);
-      const item = new ClipboardItem({
-        'image/png': pictureOf(session, shelf),
-        'text/plain': new Blob([`Bellagraph pieces ${row.id}`], { type: 'text/plain' }),
-        [OURS]: new Blob([JSON.stringify(row)], { type: OURS.slice(4) }),
-      });
-      written = null;
-      navigator.clipboard.write([item]).then(
-        () => {
-          written = row.id;
-        },
-        // Without leave for the clipboard it is still copied within the app.
-        () => {},
+      keepCopied(row).catch((error) =>
+        notify({ text: inWords(error, 'It is copied for this table alone'), tone: 'warning' }),
       );
+      // Without leave for the clipboard, or without one, it is still copied within the app.
+      put(row, session).catch(() => {});
     };
 
     const paste = async (event: ClipboardEvent) => {

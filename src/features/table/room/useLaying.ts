@@ -8,6 +8,7 @@ import type { Compartment, Project } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
 import { KINDS, type Supply } from '@/core/supplies/model';
 import { newId } from '@/features/shared/ids';
+import { houseStocked } from '@/features/shared/stock';
 import { fileOfSupply, openPageSupply, pictureOf } from '@/features/shared/supplyFiles';
 import { namedIn } from '@/core/piece/assets';
 import type { Trail } from '@/core/trail';
@@ -255,7 +256,9 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
       const there = aimed(store);
       if (carried.kind === 'words') return startWords(store, carried.role, spot);
       if (carried.kind === 'supply') {
-        const supply = await supplyById(carried.id);
+        const known = await supplyById(carried.id);
+        // On a first visit the cupboard is seen before all of it lies in the store.
+        const supply = known ?? ((await houseStocked()) ? await supplyById(carried.id) : undefined);
         return supply && laySupply(supply, at, spot, there);
       }
       const known = store.getState().history.project.assets[carried.sha];

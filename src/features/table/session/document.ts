@@ -7,12 +7,20 @@ import { keepShared } from '@/core/project/edits/shared';
 import { Refused } from '@/core/project/refused';
 import type { SnapReason } from '@/core/page/snap';
 import type { Group, Project, Surface } from '@/core/project/model';
+import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
+import { changedIn } from '@/core/text/spans';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { Asset } from '@/core/picture/asset';
 import { surfaceAt, type Slice } from '@/features/table/session/slice';
 import type { NoticeSlice } from '@/features/table/session/notice';
-import { chosenAs, PICK, type Chosen, type SelectionSlice } from '@/features/table/session/selection';
+import {
+  chosenAs,
+  PICK,
+  type Chosen,
+  type Mode,
+  type SelectionSlice,
+} from '@/features/table/session/selection';
 
 export interface Copied {
   groups: readonly Group[];
@@ -84,8 +92,7 @@ export const documentSlice =
         selection: selection.filter((id) => present.has(id)),
         entered: page.groups.some(({ id }) => id === entered) ? entered : null,
         surfaceId: page.id,
-        // Points are moved on through undo, as long as there is something to move.
-        mode: mode.kind === 'reshape' && present.has(mode.id) ? { ...mode, at: null } : PICK,
+        mode: wentOn(mode, get().history.project, to.project, page),
         kept: null,
       });
     };
@@ -146,6 +153,19 @@ export const documentSlice =
       wasDeleted: (deleted) => set({ deleted }),
     };
   };
+
+/** Points are moved on and words written on through undo, as long as they are there; the caret stands where words changed. */
+function wentOn(mode: Mode, before: Project, now: Project, page: Surface): Mode {
+  if (mode.kind !== 'reshape' && mode.kind !== 'write') return PICK;
+  const piece = page.pile.find(({ id }) => id === mode.id);
+  if (!piece) return PICK;
+  if (mode.kind === 'reshape') return { ...mode, at: null };
+  const was = surfaceAt(before, page.id).pile.find(({ id }) => id === mode.id);
+  if (!was || !isWritten(was.outline) || !isWritten(piece.outline)) return PICK;
+  if (was.outline.text === piece.outline.text) return mode;
+  const at = piece.outline.text.length - changedIn(was.outline.text, piece.outline.text).tail;
+  return { ...mode, range: [at, at] };
+}
 
 /** What undo and redo did to the locks of pieces, as nothing of it is seen on the page. */
 function locksTurned(before: Project, now: Project): string | null {

@@ -157,9 +157,10 @@ function OneOfThem({
       onChange={(event) => {
         const asset = gathered.find(({ sha }) => sha === event.target.value);
         const { [of]: _, ...rest } = trail;
-        onChange(
-          asset ? { ...rest, [of]: picturedOf(asset), ...(of === 'corner' ? { corners: 'own' } : {}) } : rest,
-        );
+        const own = trail.corners === 'own';
+        const corners: CornerWay = asset ? 'own' : own ? 'turned' : trail.corners;
+        const at = of === 'corner' ? { corners } : {};
+        onChange({ ...rest, ...(asset ? { [of]: picturedOf(asset) } : {}), ...at });
       }}
     >
       <MenuItem value="">Like the others</MenuItem>

@@ -5,7 +5,7 @@ import { compose, translation } from '@/core/geometry/matrix';
 import { uprightSize } from '@/core/picture/asset';
 import { windowMatrix } from '@/core/piece/material/window';
 import { placementMatrix } from '@/core/piece/placement/placement';
-import { proxyBlob } from '@/storage/assets';
+import { screenBlob } from '@/storage/assets';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { shownSurface } from '@/features/table/session';
 import { slidPicture } from '@/features/table/acts/slide';
@@ -19,20 +19,21 @@ export function Sliding() {
   // Drawn again when another letter's photo is slid.
   useSession(({ mode }) => (mode.kind === 'slide' ? mode.part : undefined));
   const shown = piece ? slidPicture(store.getState(), piece) : null;
-  const [address, setAddress] = useState<string>();
+  const [found, setFound] = useState<{ sha: string; address: string }>();
   const sha = shown?.asset.sha;
 
   useEffect(() => {
     let made: string | undefined;
     let gone = false;
     if (sha)
-      void proxyBlob(sha, 'screen').then((blob) => {
+      void screenBlob(sha).then((blob) => {
         if (!blob || gone) return;
         made = URL.createObjectURL(blob);
-        setAddress(made);
+        setFound({ sha, address: made });
       });
     return () => {
       gone = true;
+      setFound(undefined);
       if (made) URL.revokeObjectURL(made);
     };
   }, [sha]);
@@ -54,8 +55,8 @@ export function Sliding() {
       aria-hidden="true"
     >
       <g transform={`matrix(${picture.join(' ')})`} opacity={0.38}>
-        {address && (
-          <image href={address} width={size.width} height={size.height} preserveAspectRatio="none" />
+        {found && found.sha === sha && (
+          <image href={found.address} width={size.width} height={size.height} preserveAspectRatio="none" />
         )}
       </g>
       <g transform={`matrix(${frame.join(' ')})`} stroke="#fffdf6" strokeWidth={line} opacity={0.9}>

@@ -120,6 +120,58 @@ test('a mosaic: how many photos a page takes, what it comes to over several, one
   expect(room.pile().at(-1)!.name).toMatch(/kite/);
 });
 
+test('a mosaic by tone runs from dark to light; matched to a picture the nearest are used, and as often as they must', async () => {
+  const room = await sheet('mosaic', []);
+  await room.fill('Columns', '2');
+  await room.fill('Rows', '2');
+  const order = () => screen.getByRole('combobox', { name: 'Order' });
+  fireEvent.mouseDown(order());
+  // Without a picture over them there is nothing to match.
+  expect(screen.getByRole('option', { name: /^Matched/ }).getAttribute('aria-disabled')).toBe('true');
+  fireEvent.click(screen.getByRole('option', { name: 'From dark to light' }));
+  await room.choose('What is over', 'As many photos on every page');
+  await screen.findByText(/They fill 2 pages, 3 and 3 photos on them/);
+  await room.press('kite is seen over all of it');
+  await room.choose('Order', 'Matched to the picture over them');
+  await screen.findByText(/4 cells, 5 photos\. The 4 nearest are used\./);
+  expect(screen.queryByRole('combobox', { name: 'What is over' })).toBeNull();
+  await room.fill('Columns', '6');
+  await screen.findByText(/12 cells, 5 photos\. There are too few: each is used up to 3 times\./);
+  await room.fill('Each at most, times', '3');
+  await screen.findByText(/12 cells, 5 photos\.(?! There)/);
+  screen.getByText(/The picture (suits|will be hard to see): \d+ % of it is dark, \d+ % light/);
+  await room.choose('The picture meets them by', 'Covering them');
+  fireEvent.change(screen.getByRole('slider', { name: /^Opacity/ }), { target: { value: 30 } });
+  await room.press('Lay the mosaic');
+  const [top] = room.pile().slice(-1);
+  expect(top!.name).toMatch(/kite/);
+  expect(top!.finish).toMatchObject({ opacity: 0.3 });
+  expect(top!.finish.blend ?? 'normal').toBe('normal');
+  // All of it is selected as one.
+  expect(room.store.getState().selection).toHaveLength(13);
+});
+
+test('a mosaic says what it wants: photos, room, a whole number; taking the picture away ends the matching', async () => {
+  const bare = await sheet('mosaic', [], []);
+  screen.getByText('No photos yet: bring some into the workbox first.');
+  expect(screen.getByRole('button', { name: 'Lay the mosaic' })).toHaveProperty('disabled', true);
+  bare.unmount();
+  const room = await sheet('mosaic', []);
+  await room.fill('Columns', '40');
+  await room.fill('Gap', '1');
+  await screen.findByText('The gaps leave no room for the photos.');
+  await room.fill('Gap', '0');
+  await room.fill('Columns', '3');
+  await room.fill('Margin', '5');
+  await screen.findByText(/^At most/);
+  await room.press('kite is seen over all of it');
+  await room.choose('Order', 'Matched to the picture over them');
+  await room.press('kite is seen over all of it');
+  expect(screen.getByRole('combobox', { name: 'Order' }).textContent).toBe('By the time they were taken');
+  await room.press('Leave it');
+  expect([room.pile(), room.undo()]).toEqual([[], null]);
+});
+
 test('contact sheets of all photos, with their names, as pages after this one', async () => {
   const room = await sheet('contact', []);
   screen.getByText('So many leave no room for a photo: choose fewer columns or rows.');

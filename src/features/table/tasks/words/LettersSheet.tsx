@@ -12,10 +12,12 @@ import { MOST_LAID_LETTERS } from '@/core/project/schema';
 import { lackedBy } from '@/core/project/letters';
 import type { LaidLetters } from '@/core/project/model';
 import { FAMILIES } from '@/core/text/families';
+import { fail } from '@/core/result';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { newId } from '@/features/shared/ids';
 import { measureWithin } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
+import { aimed } from '@/features/table/acts/aimed';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import {
@@ -27,6 +29,7 @@ import {
   type Alphabet,
 } from '@/features/table/tasks/words/alphabets';
 import { faceOf } from '@/features/table/tasks/words/faces';
+import { inWords } from '@/storage/trouble';
 import { LengthField } from '@/ui/LengthField';
 import { useNotify } from '@/ui/notices';
 import { RowSlider } from '@/ui/RowSlider';
@@ -45,6 +48,8 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
   const [text, setText] = useState('');
   const [settings, setSettings] = useState<Settings>(FIRST);
   const [busy, setBusy] = useState(false);
+  /** What is typed and set while its pictures are fetched, and over which letters: as soon as those change it is laid, or undone. */
+  const [meant, setMeant] = useState<{ over: LaidLetters; letters: LaidLetters } | null>(null);
   const turn = useRef(0);
   useEffect(() => {
     void readAlphabets().then((found) => {
@@ -52,7 +57,7 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
       setKit((now) => now || found[0]?.id || '');
     });
   }, []);
-  const laid = group?.letters;
+  const laid = meant && meant.over === group?.letters ? meant.letters : group?.letters;
   const isOf = ({ letters }: Alphabet) =>
     letters.some(({ asset }) => asset && laid?.alphabet.some(({ assets }) => assets.includes(asset.sha)));
   const alphabet = laid ? all?.find(isOf) : all?.find(({ id }) => id === kit);
@@ -68,18 +73,31 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
 
   const lay = async (next: LaidLetters, from = alphabet) => {
     const mine = ++turn.current;
-    if (!next.text.trim()) return;
-    setBusy(true);
-    const found = from ? await picturesFor(from, next.text) : null;
+    const there = aimed(store);
+    const { surfaceId, selection } = there.getState();
+    const onto = act.lettersChosen(there.getState());
+    if (onto) setMeant({ over: onto.letters!, letters: next });
+    const asked = Boolean(next.text.trim());
+    setBusy(asked);
+    if (!asked) return;
+    const found = from
+      ? await picturesFor(from, next.text).catch((error) => fail(inWords(error, 'No letter was laid')))
+      : null;
     if (turn.current !== mine) return;
     setBusy(false);
-    if (found && !found.ok) return notify({ text: found.message, tone: 'error' });
-    const { surfaceId, typesetter, perform } = store.getState();
-    const id = act.lettersChosen(store.getState())?.id ?? newId();
-    const spot = laid ? undefined : act.freeSpot(store.getState());
+    if (found && !found.ok) {
+      setMeant(null);
+      return notify({ text: found.message, tone: 'error' });
+    }
+    const id = onto?.id ?? newId();
+    if (onto && !act.page(there.getState()).groups.some((one) => one.id === id)) return;
+    const spot = onto ? undefined : act.freeSpot(there.getState());
     const measured = (from?.letters ?? []).flatMap(({ asset }) => asset ?? []);
+    const { typesetter, perform } = there.getState();
+    const free = store.getState().selection === selection;
     perform(layLetters(surfaceId, id, next, [...measured, ...(found?.value ?? [])], typesetter, newId, spot));
-    act.selectGroup(store, id);
+    // Who has gone on to something else meanwhile keeps that.
+    if (free) act.selectGroup(there, id);
   };
   const change = (to: Partial<LaidLetters>) => {
     if (laid) void lay({ ...laid, ...to });

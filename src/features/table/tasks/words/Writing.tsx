@@ -7,6 +7,7 @@ import {
   type CSSProperties,
   type MouseEvent as ReactMouseEvent,
   type PointerEvent as ReactPointerEvent,
+  type RefObject,
 } from 'react';
 import { centredBox, outset } from '@/core/geometry/box';
 import { apply, compose, invert } from '@/core/geometry/matrix';
@@ -82,6 +83,34 @@ export function Writing() {
   return id && <WritingOn key={id} id={id} />;
 }
 
+/** Gives the field the keys, and keeps its caret and what is marked in it where the session has them. */
+function useCaret(
+  field: RefObject<HTMLTextAreaElement | null>,
+  id: string,
+  range: readonly [number, number],
+  text: string,
+): void {
+  const { store } = useRoom();
+  // Before the screen is painted: an input method wants a field for the very first key.
+  useLayoutEffect(() => {
+    const area = field.current;
+    const { mode } = store.getState();
+    const end = area?.value.length ?? 0;
+    const [from, to] = (mode.kind === 'write' && mode.range) || [end, end];
+    area?.focus({ preventScroll: true });
+    area?.setSelectionRange(from, to);
+    store.getState().setMode({ kind: 'write', id, range: [from, to] });
+  }, [field, id, store]);
+
+  // What is put in by other ways than the field's, and taken back, leaves its caret elsewhere.
+  const [from, to] = range;
+  useLayoutEffect(() => {
+    const area = field.current;
+    if (!area || range === NOTHING) return;
+    if (area.selectionStart !== from || area.selectionEnd !== to) area.setSelectionRange(from, to);
+  }, [field, range, from, to, text]);
+}
+
 function WritingOn({ id }: { id: string }) {
   const { store } = useRoom();
   const view = useSession((session) => session.view);
@@ -91,33 +120,25 @@ function WritingOn({ id }: { id: string }) {
   /** Where a hand that marks words pressed down; null while none does. */
   const pressed = useRef<number | null>(null);
   const range = useSession(({ mode }) => (mode.kind === 'write' ? (mode.range ?? NOTHING) : NOTHING));
-  const setRange = (from: number, to: number) =>
-    store.getState().setMode({ kind: 'write', id, range: [from, to] });
-
-  // Before the screen is painted: an input method wants a field for the very first key.
-  useLayoutEffect(() => {
-    const area = field.current;
-    const { mode } = store.getState();
-    const [from, to] = (mode.kind === 'write' && mode.range) || [
-      area?.value.length ?? 0,
-      area?.value.length ?? 0,
-    ];
-    area?.focus({ preventScroll: true });
-    area?.setSelectionRange(from, to);
-    store.getState().setMode({ kind: 'write', id, range: [from, to] });
-  }, [id, store]);
+  const setRange = (from: number, to: number) => {
+    const { mode, setMode } = store.getState();
+    // What is marked may be told after the last key, which ended it.
+    if (mode.kind === 'write' && mode.id === id) setMode({ ...mode, range: [from, to] });
+  };
 
   const written = useMemo(
     () => (piece && isWritten(piece.outline) ? writtenOn(piece.outline, piece.placement, typesetter) : null),
     [piece, typesetter],
   );
 
+  useCaret(field, id, range, piece && isWritten(piece.outline) ? piece.outline.text : '');
+
   if (!piece || !isWritten(piece.outline) || !written) return null;
   const { outline, placement } = piece;
+  const [from, to] = range;
   const running = outline.kind === 'running';
   const most = running ? MOST_RUNNING_LETTERS : MOST_LETTERS;
   const own = compose(viewMatrix(view), placementMatrix(placement));
-  const [from, to] = range;
   const fields = (outline.spans ?? []).filter(lives);
 
   const noteRange = () => {
@@ -203,8 +224,9 @@ function WritingOn({ id }: { id: string }) {
         value={outline.text}
         maxLength={most}
         onChange={(event) => {
-          writeText(store, id, event.target.value);
-          requestAnimationFrame(noteRange);
+          const { value, selectionStart, selectionEnd } = event.target;
+          writeText(store, id, value);
+          setRange(selectionStart, selectionEnd);
         }}
         onPaste={(event) => {
           const more = event.clipboardData.getData('text/plain').length - (to - from);

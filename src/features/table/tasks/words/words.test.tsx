@@ -120,27 +120,101 @@ test('what another tab wrote into the sentiments meanwhile stays; what was not k
   await emptyStore();
 });
 
-test('words are laid in letters of an alphabet, retyped, made to dance; what it has not is said', async () => {
-  const room = await seated(<Sheets />, []);
+/** The sheet of letters, with all pictures of all alphabets in the store. */
+async function letters(chosen: readonly string[] = []) {
+  const room = await seated(<Sheets />, [inkPiece('a')], chosen);
   room.does(() => room.store.getState().openSheet('letters'));
-  const words = await screen.findByRole('textbox', { name: 'Words' });
+  const words = await screen.findByRole<HTMLTextAreaElement>('textbox', { name: 'Words' });
   await room.when(() => screen.getByRole('combobox', { name: 'Alphabet' }).textContent!.includes('pieces'));
-  // Their pictures came in before.
-  for (const { letters } of await alphabets())
-    for (const { asset } of letters) await storeAsset({ asset: asset!, blob: new Blob(), proxies: {} });
-  fireEvent.change(words, { target: { value: 'KITEЖ' } });
+  for (const { letters: all } of await alphabets())
+    for (const { asset } of all) await storeAsset({ asset: asset!, blob: new Blob(), proxies: {} });
+  const type = (value: string) => fireEvent.change(words, { target: { value } });
+  const spelt = () =>
+    room
+      .pile()
+      .filter(({ role }) => role === 'letter')
+      .map(({ name }) => name)
+      .join('');
+  const laid = async (value: string) => {
+    type(value);
+    await room.press('Lay the letters');
+    await room.when(() => spelt() === value);
+  };
+  return { ...room, words, type, spelt, laid };
+}
+
+test('words are laid in letters of an alphabet, retyped, made to dance; what it has not is said', async () => {
+  const { type, press, when, pile, fill, field, undo, choose } = await letters();
+  type('KITEЖ');
   await screen.findByText('Not in this alphabet: Ж. They are left out.');
-  await room.press('Lay the letters');
-  await room.when(() => room.pile().length === 4);
-  fireEvent.change(words, { target: { value: 'KITÉ' } });
-  await room.when(() => room.pile().length === 5);
-  const turns = () => room.pile().map(({ placement }) => placement.y);
+  await press('Lay the letters');
+  await when(() => pile().length === 5);
+  expect(undo()).toBe('lay letters “KITEЖ”');
+  type('KITÉ');
+  await when(() => pile().length === 6);
+  const turns = () => pile().map(({ placement }) => placement.y);
   const straight = turns();
   fireEvent.change(screen.getByRole('slider', { name: 'Up and down' }), { target: { value: 0.4 } });
-  await room.when(() => turns().join() !== straight.join());
+  await when(() => turns().join() !== straight.join());
   const danced = turns();
-  await room.press('Let them dance anew');
-  await room.when(() => turns().join() !== danced.join());
+  await press('Let them dance anew');
+  await when(() => turns().join() !== danced.join());
+  const tall = () => Math.max(...pile().map(({ placement }) => placement.height));
+  const before = tall();
+  await fill('Height of letters', '2');
+  await when(() => tall() > 1.9 * before);
+  expect(field('Height of letters').value).toBe('2');
+  type('KЖ');
+  await when(() => pile().length === 2);
+  await choose('Write them in', 'Lora');
+  await when(() => pile().length === 3);
+  screen.getByText('Not in this alphabet: Ж. They are written.');
+  expect(pile().at(-1)!.outline).toMatchObject({ kind: 'glyphs', text: 'Ж', family: 'lora' });
+});
+
+test('however quickly letters are typed and set, none is lost; they can all be taken out of the field', async () => {
+  const { type, words, fill, spelt, when, laid, undo, store, does, pile } = await letters();
+  await laid('TIDE');
+  // Each key finds what the one before it wrote, though that is not laid yet.
+  for (const letter of 'LINE') type(words.value + letter);
+  await fill('Room between', '0.5');
+  expect(words.value).toBe('TIDELINE');
+  await when(() => spelt() === 'TIDELINE');
+  expect(pile().at(-1)!.placement.x - pile().at(-2)!.placement.x).toBeGreaterThan(36);
+  type('');
+  expect(words.value).toBe('');
+  type('SEA');
+  await when(() => spelt() === 'SEA');
+  type('');
+  does(() => store.getState().undo());
+  // What was typed first waits to be laid again.
+  expect([words.value, undo(), spelt()]).toEqual(['TIDE', null, '']);
+});
+
+test('another alphabet is laid for all of them; what is fetched goes to the letters it was meant for', async () => {
+  const { choose, spelt, when, laid, chosen, pile, store, project, type, words } = await letters();
+  await laid('ONE');
+  const first = pile().filter(({ role }) => role === 'letter');
+  const assets = () => pile().flatMap(({ material }) => ('asset' in material ? material.asset : []));
+  const before = assets();
+  const [other] = (await alphabets()).filter(({ alphabet }) => alphabet).slice(-1);
+  await choose('Alphabet', new RegExp(`^${other!.alphabet}, of ${other!.kit.name}`));
+  await when(() => assets().every((sha) => !before.includes(sha)));
+  expect(spelt()).toBe('ONE');
+  chosen();
+  await laid2('SIX');
+  type('SEVEN');
+  // The other group is selected while these are on their way.
+  const group = project().surfaces[0]!.groups[0]!;
+  chosen(...pile().flatMap(({ id, groups }) => (groups?.includes(group.id) ? id : [])));
+  await when(() => spelt() === 'ONESEVEN');
+  expect([words.value, store.getState().selection.length, first.length]).toEqual(['ONE', 3, 3]);
+
+  async function laid2(value: string) {
+    type(value);
+    fireEvent.click(screen.getByRole('button', { name: 'Lay the letters' }));
+    await when(() => spelt() === `ONE${value}`);
+  }
 });
 
 test('a way of writing is changed once for all that is written in it; what differs says so; Undo takes it back', async () => {
