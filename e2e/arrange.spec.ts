@@ -2,84 +2,18 @@
 import { expect, warm as test, type Locator, type Page } from './test';
 import { axe } from './axe';
 import {
-  drag,
   kept,
   laySquares,
   newPage,
   numberIn,
   openRow,
   pageOnScreen,
-  select,
-  set,
   slabs,
   undoOf,
   photosInBox,
 } from './table';
 
 const stage = (page: Page): Locator => page.getByTestId('stage');
-
-test('three buttons are framed, lined up with equal gaps, grouped, opened; undo goes back by name to any step', async ({
-  page,
-}) => {
-  await newPage(page);
-  await laySquares(page, [
-    ['Red', 1, 2],
-    ['Blue', 4, 2.3],
-    ['Green', 8, 1.8],
-  ]);
-  await page.keyboard.press('Escape');
-  await drag(page, [0.5, 1.2], [9.5, 4], async () => {
-    await expect(page.getByTestId('snaps').locator('rect').first()).toBeVisible();
-  });
-  await expect(page.getByRole('heading', { name: '3 pieces' })).toBeVisible();
-  await page.getByRole('button', { name: 'Upper edges' }).click();
-  await expect(undoOf(page, 'align 3 pieces')).toBeVisible();
-  await page.getByRole('button', { name: 'Across', exact: true }).click();
-  await expect(undoOf(page, 'space 3 pieces')).toBeVisible();
-  for (const [name, x] of [
-    ['Red', 1],
-    ['Blue', 4.5],
-    ['Green', 8],
-  ] as const) {
-    await select(page, name);
-    expect(await numberIn(page, 'From left')).toBeCloseTo(x, 1);
-    expect(await numberIn(page, 'From top')).toBeCloseTo(1.8, 1);
-  }
-  // A gap of its own, worked out in the field.
-  await stage(page).focus();
-  await page.keyboard.press('Control+a');
-  await set(page, 'Gap', '1/2 + 0.25');
-  await page.getByRole('button', { name: 'Across with this gap' }).click();
-  await select(page, 'Green');
-  expect(await numberIn(page, 'From left')).toBeCloseTo(1 + 2 * 1.75, 1);
-
-  await stage(page).focus();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('Control+g');
-  await expect(slabs(page)).toHaveCount(1);
-  await page.keyboard.press('Escape');
-  // A press on one takes all; a double click opens the group.
-  await drag(page, [1.5, 2.3], [1.5, 5.3]);
-  await expect(undoOf(page, 'move 3 pieces')).toBeVisible();
-  await page
-    .getByRole('toolbar', { name: 'What to do with the selection' })
-    .getByRole('button', { name: 'Open' })
-    .click();
-  await expect(slabs(page)).toHaveCount(4);
-  await expect(page.getByLabel('Name of this piece')).toHaveValue('Green');
-  await stage(page).focus();
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('heading', { name: '3 pieces' })).toBeVisible();
-  await page.keyboard.press('Control+Shift+G');
-  await expect(undoOf(page, 'ungroup')).toBeVisible();
-
-  // The page as it was, for as long as a key is held.
-  await stage(page).focus();
-  await page.keyboard.down('o');
-  await expect(page.getByText('The page as it was before.')).toBeVisible();
-  await page.keyboard.up('o');
-  await expect(page.getByText('The page as it was before.')).toBeHidden();
-});
 
 test('copies go through the system’s clipboard: to another project as pieces, to other programs as a picture, and theirs come in', async ({
   page,

@@ -293,6 +293,22 @@ describe('Finish', () => {
     expect(piece('photo').finish.mats).toHaveLength(2);
   });
 
+  test('what one photo wears is given to all others of the page, or of the project; what is locked keeps its own', async () => {
+    const still = photo('still');
+    still.placement.locked = true;
+    const room = await about([photo(), photo('other'), still, inkPiece('ink')], ['photo']);
+    await room.press(/^Finish /);
+    await room.choose('Stroke along the edge', 'A line');
+    const stroke = (id: string) => room.piece(id).finish.stroke;
+    expect([stroke('photo'), stroke('other')]).toEqual([expect.anything(), null]);
+    await room.press('of this page');
+    expect(room.undo()).toBe('finish all photos alike');
+    expect(stroke('other')).toEqual(stroke('photo'));
+    expect([stroke('ink'), stroke('still')]).toEqual([null, null]);
+    room.chosen('other');
+    await room.when(() => /stroke|line/.test(head('Finish').textContent!));
+  });
+
   test('a mat has its width, turn, corners and paper; what is set while the paper is on its way stays', async () => {
     const serve = globalThis.fetch;
     let arrive = () => {};

@@ -6,11 +6,15 @@ import type { Asset } from '@/core/picture/asset';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
 import { nearer, pushed, slideNow, startSliding, stepPart } from '@/features/table/acts/slide';
+import type { Grip } from '@/features/table/stage/hand/drags';
+import { createHand, type Pointer } from '@/features/table/stage/hand/hand';
 import { Loupe } from '@/features/table/stage/marks/Loupe';
+import { SizeTag } from '@/features/table/stage/marks/SizeTag';
 import { Sliding } from '@/features/table/stage/marks/Sliding';
+import { SwapPads } from '@/features/table/stage/marks/SwapPads';
 import { storeAsset } from '@/storage/assets';
 import { seated } from '../../../../../scripts/testing/room';
-import { assetOf, photoOf, quarters, wordsOf } from '../../../../../scripts/testing/samples';
+import { assetOf, inkPiece, photoOf, quarters, wordsOf } from '../../../../../scripts/testing/samples';
 import { emptyStore } from '../../../../../scripts/testing/store';
 
 const file = (width: number, height: number) => {
@@ -135,4 +139,77 @@ test('the glass shows three times as large what lies under the pointer, beside i
   await frame();
   await frame();
   expect(canvas()!.style.visibility).toBe('hidden');
+});
+
+/** A hand over the page of a room, and what is seen while it holds something. */
+async function held(pieces: readonly Piece[], assets: readonly Asset[], chosen: readonly string[]) {
+  const room = await seated(
+    <svg>
+      <SwapPads />
+      <SizeTag unit="in" />
+    </svg>,
+    pieces,
+    chosen,
+    assets,
+  );
+  const { store } = room;
+  store.getState().setSnapping(false);
+  const hand = createHand(store, {
+    onMoving: () => {},
+    panning: () => false,
+    soon: (draw) => (draw(), () => {}),
+  });
+  const over = (x: number, y: number): Pointer => {
+    const { view } = store.getState();
+    const at = { x: view.x + x * view.zoom, y: view.y + y * view.zoom };
+    return {
+      ...{ id: 1, type: 'mouse', button: 0, at, shiftKey: false },
+      ctrlKey: false,
+      metaKey: false,
+      altKey: false,
+    };
+  };
+  return {
+    ...room,
+    press: (x: number, y: number) => room.does(() => hand.press(over(x, y))),
+    grip: (x: number, y: number, grip: Grip) => room.does(() => hand.grip(over(x, y), grip)),
+    move: (x: number, y: number) => room.does(() => hand.move(over(x, y))),
+    release: (x: number, y: number) => room.does(() => hand.release(over(x, y))),
+  };
+}
+
+test('while a photo is carried every other one and every free place has its pad; over one it says what comes of it', async () => {
+  const photos = [
+    photoOf('one', SMALL.asset, { x: 20, y: 20, width: 90, height: 60 }),
+    photoOf('two', LARGE.asset, { x: 200, y: 20, width: 120, height: 60 }),
+    { ...inkPiece('free', 300, 180), role: 'photo' as const },
+  ];
+  const { press, move, release, undo, pile } = await held(photos, [SMALL.asset, LARGE.asset], []);
+  expect(screen.queryByTestId('swap-pads')).toBeNull();
+  press(65, 50);
+  move(75, 60);
+  const pads = () => [...screen.getByTestId('swap-pads').querySelectorAll('circle')];
+  expect(pads()).toHaveLength(2);
+  expect(screen.queryByText('change places')).toBeNull();
+  move(260, 50);
+  screen.getByText('change places');
+  move(330, 200);
+  screen.getByText('put it here');
+  move(260, 50);
+  release(260, 50);
+  expect([screen.queryByTestId('swap-pads'), undo()]).toEqual([null, 'swap 2 photos']);
+  expect(pile().find(({ id }) => id === 'one')!.material).toMatchObject({ asset: LARGE.asset.sha });
+});
+
+test('while a corner is drawn the size is told, and of a photo how sharp it prints', async () => {
+  const coarse = { ...SMALL.asset, width: 900, height: 600 };
+  const photo = photoOf('one', coarse, { x: 20, y: 20, width: 144, height: 96 });
+  const { grip, move, release } = await held([photo, inkPiece('ink', 300, 200)], [coarse], ['one']);
+  const tag = () => screen.queryByTestId('size-tag')?.textContent ?? null;
+  grip(164, 116, { kind: 'resize', sx: 1, sy: 1 });
+  expect(tag()).toBeNull();
+  move(380, 260);
+  expect(tag()).toBe('5 x 3.33 in, 180 ppi: fair');
+  release(380, 260);
+  expect(tag()).toBeNull();
 });
