@@ -26,7 +26,7 @@ interface Props {
 
 export function CutOpening({ supply, cupboard, onClose }: Props) {
   const cutting = useOpenings(supply, cupboard, SHOWN_SIDE);
-  const { picture, area, spots, closeness, busy } = cutting;
+  const { picture, area, spots, closeness, busy, problem } = cutting;
   const canvas = useRef<HTMLCanvasElement>(null);
   const [mark, setMark] = useState({ x: 0.5, y: 0.5 });
 
@@ -118,9 +118,10 @@ export function CutOpening({ supply, cupboard, onClose }: Props) {
             onChange={(_, next) => cutting.setCloseness(next as number)}
           />
           <Typography variant="body2" role="status" color="text.secondary">
-            {spots.length === 0
-              ? 'Nothing is marked yet.'
-              : `${Math.round(100 * cutting.share)} % of the picture will be open.`}
+            {problem ??
+              (spots.length === 0
+                ? 'Nothing is marked yet.'
+                : `${Math.round(100 * cutting.share)} % of the picture will be open.`)}
           </Typography>
           <Button color="inherit" disabled={!spots.length} onClick={cutting.clear} sx={{ mt: 1 }}>
             Begin again

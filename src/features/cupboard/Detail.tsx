@@ -38,6 +38,12 @@ const canBeCut = ({ kind, asset }: Supply): boolean =>
 const canBeDyed = ({ kind, asset }: Supply): boolean =>
   asset !== undefined && kind !== 'photo' && KINDS[kind].arrives !== KINDS.stamp.arrives;
 
+/** What they could be instead: a picture anything that is one, and nothing else anything but what it is. */
+const kindsOf = (chosen: readonly Supply[]): readonly SupplyKind[] =>
+  SUPPLY_KINDS.filter((kind) =>
+    chosen.every((supply) => kind === supply.kind || (supply.asset && KINDS[kind].compartment)),
+  );
+
 /** Pictures that may be a sheet of many. */
 const canBeCutApart = ({ kind, asset, letters }: Supply): boolean =>
   asset !== undefined &&
@@ -126,7 +132,7 @@ export function Detail(props: Props) {
         onChange={(event) => change((supply) => ({ ...supply, kind: event.target.value as SupplyKind }))}
         helperText={one ? `Arrives ${KINDS[first.kind].arrives}.` : undefined}
       >
-        {SUPPLY_KINDS.filter((kind) => first.asset || kind === first.kind).map((kind) => (
+        {kindsOf(chosen).map((kind) => (
           <MenuItem key={kind} value={kind}>
             {KINDS[kind].one}
           </MenuItem>

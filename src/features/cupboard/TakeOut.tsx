@@ -21,10 +21,11 @@ interface Props {
 const MOST_TOLD = 6;
 
 export function TakeOut({ supplies, cupboard, onClose }: Props) {
-  const [used, setUsed] = useState<string[] | null>(null);
+  /** Which pages each of them lies on; null while that is looked for. */
+  const [used, setUsed] = useState<readonly string[] | 'unknown' | null>(null);
   useEffect(() => {
     let gone = false;
-    void usesOf(supplies.flatMap(({ asset }) => asset?.sha ?? [])).then((uses) => {
+    const looked = usesOf(supplies.flatMap(({ asset }) => asset?.sha ?? [])).then((uses) => {
       const lines = supplies.flatMap(({ asset, name }) => {
         const on = asset && uses.get(asset.sha);
         return on
@@ -33,6 +34,7 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
       });
       if (!gone) setUsed(lines);
     });
+    looked.catch(() => !gone && setUsed('unknown'));
     return () => {
       gone = true;
       setUsed(null);
@@ -40,7 +42,8 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
   }, [supplies]);
   if (!supplies.length) return null;
   const many = supplies.length > 1;
-  const more = (used?.length ?? 0) - MOST_TOLD;
+  const lines = used === 'unknown' ? [] : (used ?? []);
+  const more = lines.length - MOST_TOLD;
   const what = many ? `${supplies.length} supplies` : supplies[0]!.name;
   return (
     <Dialog open onClose={onClose} maxWidth="xs" aria-labelledby="leave-title">
@@ -48,7 +51,7 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
         Take {what} out?
       </DialogTitle>
       <DialogContent>
-        {used?.slice(0, MOST_TOLD).map((line, i) => (
+        {lines.slice(0, MOST_TOLD).map((line, i) => (
           <Typography key={i} sx={{ mb: 1 }}>
             {line}
           </Typography>
@@ -77,8 +80,10 @@ export function TakeOut({ supplies, cupboard, onClose }: Props) {
 }
 
 /** What taking out does, and how to have it back. */
-function outcome(used: readonly string[] | null, many: boolean): string {
+function outcome(used: readonly string[] | 'unknown' | null, many: boolean): string {
   if (!used) return 'Looking for the pages it lies on …';
+  if (used === 'unknown')
+    return 'Which pages it lies on could not be read just now. Whatever lies on a page stays there as it is.';
   if (used.length)
     return `Those pages keep their copy and stay as they are; ${many ? 'they are' : 'it is'} only no longer in the cupboard.`;
   return many

@@ -27,7 +27,7 @@ export function TrueSize({
   const resize = (points: number, pixels: number) =>
     onChange((one) => ({
       ...one,
-      asset: { ...asset, ppi: Math.min(10_000, Math.max(1, (pixels * 72) / points)) },
+      asset: { ...one.asset!, ppi: Math.min(10_000, Math.max(1, (pixels * 72) / points)) },
     }));
   const field = (label: string, pixels: number) => (
     <LengthField

@@ -23,6 +23,7 @@ import { wornPixels } from '@/output/drawings';
 import { browser } from '@/output/platform';
 import { smallBlob } from '@/storage/assets';
 import { inkSets } from '@/storage/supplies';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 /** Versions made at once, and supplies that are shown in each. */
@@ -121,6 +122,15 @@ export function VersionsDialog({ supplies, cupboard, onClose }: Props) {
     );
   const make = async () => {
     setDone(0);
+    try {
+      await makeAll();
+      onClose();
+    } catch (error) {
+      notify({ text: inWords(error, 'Not all of them were kept'), tone: 'error' });
+      setDone(null);
+    }
+  };
+  const makeAll = async () => {
     const from = cupboard.kits.find(({ id }) => id === supplies[0]!.kit)?.name ?? 'Supplies';
     const { kits, trouble } = await dyedKits(supplies, chosen, greysStay, from, setDone);
     for (const { kit, supplies: made } of kits) await cupboard.add(kit, made);
@@ -132,7 +142,6 @@ export function VersionsDialog({ supplies, cupboard, onClose }: Props) {
             text: `${count} ${count === 1 ? 'supply lies' : 'supplies lie'} in ${kits.length === 1 ? 'a new kit' : `${kits.length} new kits`}.`,
           },
     );
-    onClose();
   };
   const busy = done !== null;
   const whole = supplies.length * chosen.length;

@@ -6,11 +6,10 @@ import { fail, ok, type Result } from '@/core/result';
 import { newKit, type Kit, type NamedInk, type Supply } from '@/core/supplies/model';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
-import { pictureOf } from '@/features/shared/supplyFiles';
+import { readablePictureOf } from '@/features/shared/supplyFiles';
 import { openDrawing, wornPixels } from '@/output/drawings';
 import { pngWithDensity } from '@/output/pixels/density';
 import { browser } from '@/output/platform';
-import { readableBlob } from '@/storage/assets';
 
 /** All of a picture like an ink. */
 export const dyeLike = (ink: string, greysStay: boolean): Dye => ({
@@ -27,15 +26,14 @@ async function dyedSupply(
   greysStay: boolean,
   kit: string,
 ): Promise<Result<Supply>> {
-  const found = await pictureOf(supply);
+  const found = await readablePictureOf(supply);
   if (!found.ok) return found;
-  const blob = await readableBlob(found.value.sha);
-  if (!blob) return fail(`The file of ${supply.name} is no longer in this browser.`);
+  const { asset, blob } = found.value;
   const dyes = [dyeLike(ink.colour, greysStay)];
   const name = `${supply.name}, ${ink.name}`.slice(0, 200);
   let file: File;
-  if (found.value.type === 'image/svg+xml') {
-    const drawn = await openDrawing(found.value, new Uint8Array(await blob.arrayBuffer()));
+  if (asset.type === 'image/svg+xml') {
+    const drawn = await openDrawing(asset, new Uint8Array(await blob.arrayBuffer()));
     if (!drawn) return fail(`${supply.name} could not be read as a drawing.`);
     file = new File([writeDrawing(wornDrawing(drawn.drawing, { dyes }))], `${name}.svg`, {
       type: 'image/svg+xml',
@@ -49,14 +47,14 @@ async function dyedSupply(
     );
     bitmap.close();
     const png = await (source as OffscreenCanvas).convertToBlob({ type: 'image/png' });
-    const parts = pngWithDensity(new Uint8Array(await png.arrayBuffer()), found.value.ppi);
+    const parts = pngWithDensity(new Uint8Array(await png.arrayBuffer()), asset.ppi);
     file = new File(parts as Uint8Array<ArrayBuffer>[], `${name}.png`, { type: 'image/png' });
   }
   const brought = await bringIn([file], new AbortController().signal);
   const [arrived] = brought.arrived;
   if (!arrived) return fail(describeTrouble(brought) ?? `${supply.name} could not be dyed.`);
   const { at: _, thumb: __, used: ___, ...plain } = supply;
-  const { ppi, lift } = found.value;
+  const { ppi, lift } = asset;
   return ok({
     ...plain,
     id: newId(),

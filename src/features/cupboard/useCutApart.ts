@@ -6,8 +6,8 @@ import { looseKit, type Supply } from '@/core/supplies/model';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { bringIn, cutSheet, describeTrouble, sheetParts } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
-import { pictureOf } from '@/features/shared/supplyFiles';
-import { readableBlob } from '@/storage/assets';
+import { readablePictureOf } from '@/features/shared/supplyFiles';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 /** More parts than this are a pattern, not a sheet. */
@@ -39,9 +39,10 @@ export function useCutApart(supply: Supply, cupboard: Cupboard) {
     let gone = false;
     let address: string | undefined;
     void (async () => {
-      const found = await pictureOf(supply);
-      const blob = found.ok ? await readableBlob(found.value.sha) : undefined;
-      if (!blob || gone) return;
+      const found = await readablePictureOf(supply);
+      if (gone) return;
+      if (!found.ok) return setState({ kind: 'failed', message: found.message });
+      const { blob } = found.value;
       address = URL.createObjectURL(blob);
       setPicture(address);
       const parts = await sheetParts(blob).catch(() => null);
@@ -58,7 +59,10 @@ export function useCutApart(supply: Supply, cupboard: Cupboard) {
         setBoxes(parts.boxes);
         setState({ kind: 'told' });
       }
-    })();
+    })().catch(
+      (error) =>
+        !gone && setState({ kind: 'failed', message: inWords(error, 'This picture could not be read') }),
+    );
     return () => {
       gone = true;
       if (address) URL.revokeObjectURL(address);
@@ -82,15 +86,18 @@ export function useCutApart(supply: Supply, cupboard: Cupboard) {
 
   /** The sheet stays; its parts are laid beside it, or among the loose supplies if it is a shipped one. */
   async function cut(): Promise<boolean> {
-    const found = await pictureOf(supply);
-    const blob = found.ok ? await readableBlob(found.value.sha) : undefined;
-    if (!found.ok || !blob) return false;
     setBusy(true);
     try {
+      const found = await readablePictureOf(supply);
+      if (!found.ok) {
+        notify({ text: found.message, tone: 'error' });
+        return false;
+      }
+      const { asset: sheet, blob } = found.value;
       const pictures = await cutSheet(
         blob,
         wanted.map(({ members }) => members),
-        found.value.ppi,
+        sheet.ppi,
       );
       const brought = await bringIn(
         pictures.map((png, i) => new File([png], `${i}.png`, { type: 'image/png' })),
@@ -113,7 +120,7 @@ export function useCutApart(supply: Supply, cupboard: Cupboard) {
           added,
           favourite: false,
           colours: facts.colours,
-          asset: { ...asset, name: called, ppi: found.value.ppi },
+          asset: { ...asset, name: called, ppi: sheet.ppi },
           ...(letters ? { letters: name } : {}),
         };
       });
@@ -129,8 +136,8 @@ export function useCutApart(supply: Supply, cupboard: Cupboard) {
         tone: trouble ? 'warning' : 'info',
       });
       return true;
-    } catch {
-      notify({ text: 'It could not be cut apart. Nothing was changed.', tone: 'error' });
+    } catch (error) {
+      notify({ text: inWords(error, 'It was not cut apart'), tone: 'error' });
       return false;
     } finally {
       setBusy(false);

@@ -7,9 +7,9 @@ import { LOOSE_KIT, looseKit, type Supply } from '@/core/supplies/model';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
-import { pictureOf } from '@/features/shared/supplyFiles';
+import { readablePictureOf } from '@/features/shared/supplyFiles';
 import { pngWithDensity } from '@/output/pixels/density';
-import { readableBlob } from '@/storage/assets';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 interface Spot {
@@ -27,14 +27,15 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   const [closeness, setCloseness] = useState(0.08);
   const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
 
   useEffect(() => {
     let gone = false;
     void (async () => {
-      const found = await pictureOf(supply);
-      const blob = found.ok ? await readableBlob(found.value.sha) : undefined;
-      if (!blob || gone) return;
-      const bitmap = await createImageBitmap(blob);
+      const found = await readablePictureOf(supply);
+      if (gone) return;
+      if (!found.ok) return setProblem(found.message);
+      const bitmap = await createImageBitmap(found.value.blob);
       const scale = side / Math.max(bitmap.width, bitmap.height);
       const canvas = new OffscreenCanvas(
         Math.max(1, Math.round(bitmap.width * scale)),
@@ -45,7 +46,7 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
         .drawImage(bitmap, 0, 0, canvas.width, canvas.height);
       bitmap.close();
       if (!gone) setPicture(canvas);
-    })();
+    })().catch((error) => !gone && setProblem(inWords(error, `${supply.name} could not be read`)));
     return () => {
       gone = true;
     };
@@ -79,12 +80,14 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
 
   /** Cuts at full size. A shipped supply stays as it is: the cut one is laid among the loose supplies. */
   async function cut(): Promise<boolean> {
-    const found = await pictureOf(supply);
-    const blob = found.ok ? await readableBlob(found.value.sha) : undefined;
-    if (!open || !found.ok || !blob) return false;
+    if (!open) return false;
+    const failed = (text: string) => (notify({ text, tone: 'error' }), false);
     setBusy(true);
     try {
-      const { width, height } = uprightSize(found.value);
+      const found = await readablePictureOf(supply);
+      if (!found.ok) return failed(found.message);
+      const { asset, blob } = found.value;
+      const { width, height } = uprightSize(asset);
       const canvas = new OffscreenCanvas(width, height);
       const context = canvas.getContext('2d')!;
       const whole = await createImageBitmap(blob);
@@ -93,21 +96,18 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
       context.globalCompositeOperation = 'destination-out';
       context.fill(new Path2D(trace(open, 128, width / open.width)));
       const png = await canvas.convertToBlob({ type: 'image/png' });
-      const parts = pngWithDensity(new Uint8Array(await png.arrayBuffer()), found.value.ppi);
+      const parts = pngWithDensity(new Uint8Array(await png.arrayBuffer()), asset.ppi);
       const brought = await bringIn(
         [new File(parts as Uint8Array<ArrayBuffer>[], `${supply.name}.png`, { type: 'image/png' })],
         new AbortController().signal,
       );
       const [arrived] = brought.arrived;
-      if (!arrived) {
-        notify({ text: describeTrouble(brought) ?? 'It could not be cut.', tone: 'error' });
-        return false;
-      }
+      if (!arrived) return failed(describeTrouble(brought) ?? 'It could not be cut.');
       const { at: _, thumb: __, ...plain } = supply;
       const next: Supply = {
         ...plain,
         kind: supply.kind === 'embellishment' && arrived.asset.holes?.length ? 'frame' : supply.kind,
-        asset: { ...arrived.asset, name: supply.name, ppi: found.value.ppi },
+        asset: { ...arrived.asset, name: supply.name, ppi: asset.ppi },
       };
       if (supply.at) {
         await cupboard.add(looseKit(cupboard.kits, Date.now()), [
@@ -121,6 +121,8 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
         notify({ text: `${supply.name} has its opening.` });
       }
       return true;
+    } catch (error) {
+      return failed(inWords(error, `${supply.name} was not cut`));
     } finally {
       setBusy(false);
     }
@@ -133,6 +135,7 @@ export function useOpenings(supply: Supply, cupboard: Cupboard, side: number) {
     spots,
     closeness,
     busy,
+    problem,
     setCloseness,
     point: (x: number, y: number) => setSpots([...spots, { x, y }]),
     clear: () => setSpots([]),

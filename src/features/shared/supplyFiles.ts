@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
 import { houseStocked } from '@/features/shared/stock';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
-import { assetBlob, storedAsset } from '@/storage/assets';
+import { assetBlob, readableBlob, storedAsset } from '@/storage/assets';
 import { suppliesAt } from '@/storage/supplies';
 
 async function fetched(at: string, name: string): Promise<Result<Blob>> {
@@ -40,6 +40,16 @@ export async function pictureOf({
   return arrived
     ? ok(known(arrived))
     : fail(describeTrouble(brought) ?? `${name} could not be read. Nothing was changed.`);
+}
+
+/** A supply's picture with a file that browsers can decode at full size. */
+export async function readablePictureOf(supply: Supply): Promise<Result<{ asset: Asset; blob: Blob }>> {
+  const found = await pictureOf(supply);
+  if (!found.ok) return found;
+  const blob = await readableBlob(found.value.sha);
+  return blob
+    ? ok({ asset: found.value, blob })
+    : fail(`The file of ${supply.name} is no longer in this browser.`);
 }
 
 /** The bytes behind a supply: of its picture, or of its page. */

@@ -146,17 +146,21 @@ export function useWorkbox() {
         count(told);
         setTimeout(show);
       }, SHOW_EVERY);
-      const brought = await keeper.during(async (left) => {
-        left.addEventListener('abort', cancel);
-        const all = await bringIn(files, controller.signal, (done, arrived) => {
-          told = done;
-          if (arrived) waiting.push({ asset: arrived.asset, into: as ?? compartmentOf(arrived) });
+      const brought = await keeper
+        .during(async (left) => {
+          left.addEventListener('abort', cancel);
+          const all = await bringIn(files, controller.signal, (done, arrived) => {
+            told = done;
+            if (arrived) waiting.push({ asset: arrived.asset, into: as ?? compartmentOf(arrived) });
+          });
+          clearInterval(ticking);
+          show();
+          return all;
+        })
+        .finally(() => {
+          clearInterval(ticking);
+          startTransition(() => setCounting(null));
         });
-        clearInterval(ticking);
-        show();
-        return all;
-      });
-      startTransition(() => setCounting(null));
       const trouble = describeTrouble(brought);
       if (trouble) notify({ text: trouble, tone: brought.full || brought.refused.length ? 'error' : 'info' });
       else
