@@ -1,9 +1,11 @@
 import { beforeEach, expect, jest, test } from '@jest/globals';
-import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { strFromU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
+import { newKit } from '@/core/supplies/model';
 import { Cupboard } from '@/features/cupboard/Cupboard';
 import { database } from '@/storage/database';
+import { addKit } from '@/storage/supplies';
 import { around } from '../../../scripts/testing/room';
 import { emptyStore, stocked } from '../../../scripts/testing/store';
 
@@ -16,6 +18,8 @@ const plain = async (name: string, side: number, background: string) =>
       .png()
       .toBuffer(),
   );
+
+const KIT = { description: '', author: '', licence: '', tags: [] };
 
 /** Another browser: nothing of one's own, and the cupboard as it ships. */
 beforeEach(async () => {
@@ -138,6 +142,54 @@ test('a backup goes to another browser: kits, pictures, tags, favourites among t
   await waitFor(() => expect(names()).toEqual([expect.stringMatching(/[Pp]orthole.*favourite/)]));
   give(saved);
   await told('2 were in the cupboard already.');
+});
+
+test('what is dropped on things that are still looked over waits; a kit there is no room for is told of, and nothing is stuck', async () => {
+  await opened();
+  give(await plain('cliff.png', 1200, '#b08a5a'));
+  const first = await review();
+  await act(async () => give(await plain('foam.png', 1200, '#dfe8ea')));
+  await told('One after the other: what came in before is still to be put away.');
+  // The file's name is that of the row.
+  expect(first.getAllByRole('option').map((row) => row.textContent)).toEqual([
+    expect.stringContaining('cliff'),
+  ]);
+  await press('Leave them all');
+  await waitFor(() => expect(screen.queryByRole('dialog', { name: /came in/ })).toBeNull());
+  const about = { format: 'bellagraph-kit', version: 3, kit: { ...KIT, name: 'Cliffs' } };
+  const supplies = [{ file: 'cliff.png', kind: 'paper', name: 'Cliff', tags: [] }];
+  const zip = zipSync({
+    'kit.json': new TextEncoder().encode(JSON.stringify({ ...about, supplies })),
+    'cliff.png': new Uint8Array(await (await plain('cliff.png', 600, '#b08a5a')).arrayBuffer()),
+  });
+  const given = () => give(new File([new Uint8Array(zip)], 'cliffs.zip', { type: 'application/zip' }));
+  jest
+    .spyOn(database.kits, 'put')
+    .mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError') as never);
+  given();
+  const alert = await screen.findByText(/^Not all of it was put away: there is no room left/);
+  // The picture that came with it is gone again.
+  await waitFor(async () => expect(await database.assets.count()).toBe(0));
+  fireEvent.click(within(alert.closest('[role=alert]')!).getByRole('button', { name: 'Close' }));
+  given();
+  await told('Cliffs: 1 supply put away.');
+});
+
+test('a set of inks goes along in the order a person put it in', async () => {
+  const link = jest.spyOn(URL, 'createObjectURL');
+  const inks = ['Sand', 'Sea', 'Foam'].map((name, i) => ({ name, colour: `#${i}0${i}0${i}0` }));
+  await addKit(newKit('mine', 'Mine', 1), [
+    {
+      ...{ id: 'set', kind: 'inks', name: 'Shore', tags: [], kit: 'mine', order: 0, added: 1 },
+      ...{ favourite: false, colours: [], inks, arranged: [2, 0, 1] },
+    },
+  ]);
+  await opened();
+  await press('Back up the cupboard');
+  await told(/is in your downloads/);
+  const files = unzipSync(new Uint8Array(await (link.mock.lastCall![0] as Blob).arrayBuffer()));
+  const kept = JSON.parse(strFromU8(files['1 Mine/kit.json']!)) as { supplies: { inks: typeof inks }[] };
+  expect(kept.supplies[0]!.inks.map(({ name }) => name)).toEqual(['Foam', 'Sand', 'Sea']);
 });
 
 test('a zip of loose pictures becomes a kit: sorted, put right by keys, tagged, saved, taken out, opened again', async () => {

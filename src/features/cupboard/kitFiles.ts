@@ -1,6 +1,7 @@
 /** Kits and the whole cupboard as zips to keep elsewhere or give away. See docs/kit-format.md. */
 import { BlobReader, BlobWriter, configure, TextReader, ZipWriter } from '@zip.js/zip.js';
 import { EXTENSIONS } from '@/core/picture/asset';
+import { arrangedInks } from '@/core/inks/sets';
 import { pathsFor, writeKit, writeMarks, type KitEntry } from '@/core/supplies/kit-file';
 import type { Kit, Supply } from '@/core/supplies/model';
 import { download, fileName } from '@/features/shared/download';
@@ -48,7 +49,8 @@ async function addKit(
       ...(letters ? { letters } : {}),
       ...(alphabet ? { alphabet } : {}),
       ...(back && paths.has(back) ? { back: paths.get(back)! } : {}),
-      ...(inks ? { inks } : {}),
+      // In the order a person put them.
+      ...(inks ? { inks: arrangedInks(supply) } : {}),
       ...(trail ? { trail } : {}),
       ...(favourite ? { favourite } : {}),
     });

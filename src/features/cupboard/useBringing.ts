@@ -8,6 +8,7 @@ import { kitMeant, type IntoKit } from '@/features/shared/KitChoice';
 import { newId } from '@/features/shared/ids';
 import { picturesOf } from '@/storage/supplies';
 import { throwOutUnused } from '@/storage/deleted';
+import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
 export type BringingStage =
@@ -38,8 +39,13 @@ const supplyOf = ({ sure: _, why: __, ...row }: Row, kit: string, order: number,
 export function useBringing(cupboard: Cupboard): Bringing {
   const notify = useNotify();
   const [stage, setStageNow] = useState<BringingStage>({ kind: 'idle' });
+  /** Whether anything is being read or looked over: what is dropped on that waits for another time. */
+  const busy = useRef(false);
   /** There is much to draw: in between, the page has its turn. */
-  const setStage = useCallback((stage: BringingStage) => startTransition(() => setStageNow(stage)), []);
+  const setStage = useCallback((stage: BringingStage) => {
+    busy.current = stage.kind !== 'idle';
+    startTransition(() => setStageNow(stage));
+  }, []);
   const now = useRef(cupboard);
   useEffect(() => {
     now.current = cupboard;
@@ -71,6 +77,8 @@ export function useBringing(cupboard: Cupboard): Bringing {
   const bring = useCallback(
     async (files: readonly File[]) => {
       if (!files.length) return;
+      if (busy.current)
+        return notify({ text: 'One after the other: what came in before is still to be put away.' });
       const controller = new AbortController();
       const cancel = () => controller.abort();
       setStage({ kind: 'reading', done: 0, of: files.length, cancel });
@@ -95,8 +103,14 @@ export function useBringing(cupboard: Cupboard): Bringing {
       const { batches, marks, skipped, full } = gathered;
       if (full)
         skipped.unshift('There is no room left in this browser’s store; what is listed here arrived.');
-      for (const batch of batches.filter(({ about }) => about)) await putKitAway(batch);
-      if (marks.length) await now.current.restoreMarks(marks);
+      try {
+        for (const batch of batches.filter(({ about }) => about)) await putKitAway(batch);
+        if (marks.length) await now.current.restoreMarks(marks);
+      } catch (error) {
+        setStage({ kind: 'idle' });
+        notify({ text: inWords(error, 'Not all of it was put away'), tone: 'error' });
+        return void throwOutUnused(picturesOf(batches.flatMap((batch) => batch.rows))).catch(() => {});
+      }
       const settled = batches.filter(({ about }) => about);
       const open = batches.filter(({ about }) => !about);
       const rows = open.flatMap((batch) => batch.rows);
