@@ -8,6 +8,7 @@ import { openPageSupply } from '@/features/shared/supplyFiles';
 import { TableRoom } from '@/features/table/TableRoom';
 import { database } from '@/storage/database';
 import { deleteProject, emptyDeleted } from '@/storage/deleted';
+import { openProject } from '@/storage/projects';
 import { unpackProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
 import { around } from '../../../scripts/testing/room';
@@ -123,6 +124,23 @@ test('pictures that arrive while one leaves the table are in the workbox when on
   unmount();
   const again = await reopened();
   await waitFor(() => expect(again.photos()).toHaveLength(Number(arrived)));
+});
+
+test('pictures of another program are laid on the page they were pasted to, though another is shown by the time they are in', async () => {
+  const { here, press, kept, unmount } = await reopened();
+  const files = [await photo('scan.jpg', 120), await photo('kite.jpg', 200)];
+  const paste = Object.assign(new Event('paste', { bubbles: true, cancelable: true }), {
+    clipboardData: { getData: () => '', files },
+  });
+  document.body.dispatchEvent(paste);
+  await press('Add a page');
+  await here.findByRole('button', { name: 'Page 2', current: 'page' });
+  await waitFor(async () => {
+    const opened = await openProject('sample');
+    expect(opened.ok && opened.value.project.surfaces.map(({ pile }) => pile.length)).toEqual([4, 0]);
+  });
+  await kept();
+  unmount();
 });
 
 test('deleted elsewhere while it lies open here: the table says so, goes on keeping, and puts it back', async () => {

@@ -13,6 +13,7 @@ import { undoLabel } from '@/core/project/history';
 import { FAMILIES } from '@/core/text/families';
 import { FONTS_AT } from '@/features/shared/fonts';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
+import { aimed } from '@/features/table/acts/aimed';
 import { About } from '@/features/table/about/About';
 import { Pile } from '@/features/table/tasks/pile/Pile';
 import { COMPARTMENTS } from '@/core/project/model';
@@ -183,11 +184,13 @@ function OpenTable() {
   const { bring } = workbox;
   useClipboard(
     useCallback(
-      (files) =>
+      (files) => {
+        const there = aimed(store);
         void bring(files).then(async (carried) => {
-          for (const one of carried) await lay(one, { left: 200, top: 160 });
-        }),
-      [bring, lay],
+          for (const one of carried) await lay(one, { left: 200, top: 160 }, undefined, there);
+        });
+      },
+      [bring, lay, store],
     ),
   );
   const make = useCallback(() => store.getState().askMake('page'), [store]);

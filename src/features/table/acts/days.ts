@@ -1,5 +1,6 @@
 /** Days to remember: put in, taken out, read from files and saved as one. Fetched with its sheet. */
 import { MOST_EVENTS, type DayEvent } from '@/core/calendar/events';
+import { readDays, type ReadDays, type TypedEvent } from '@/core/calendar/typed';
 import { fileTitle } from '@/core/product';
 import { calendarIn } from '@/core/product/calendar';
 import { removeEvents, setEvents } from '@/core/project/edits/events';
@@ -27,6 +28,24 @@ const readers = new Hands<DaysReader>(
   () => new Worker(new URL('../../../workers/days.worker.ts', import.meta.url), { type: 'module' }),
   1,
 );
+
+/** The days of lines that were typed, as many as there is room for, and the lines that are left, each with why. */
+export function daysTyped(
+  text: string,
+  room: number,
+  wish: Parameters<typeof readDays>[1],
+): { taken: TypedEvent[]; left: ReadDays['refused'] } {
+  const { events, refused } = readDays(text, wish);
+  const unread = new Set(refused.map(({ line }) => line));
+  // A line is a day, or it could not be read.
+  const over = text
+    .split(/\r?\n/)
+    .map((line) => line.trim())
+    .filter((line) => line && !unread.has(line))
+    .slice(room)
+    .map((line) => ({ line, why: `a project holds up to ${MOST_EVENTS.toLocaleString('en')} days` }));
+  return { taken: events.slice(0, room), left: [...refused, ...over] };
+}
 
 /** Days to remember from a file of another program; what comes by a rule is taken for the years of the calendar. */
 export async function daysOfFile(store: SessionStore, file: File): Promise<string[]> {

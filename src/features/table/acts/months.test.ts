@@ -7,6 +7,7 @@ import { startHistory, undoLabel } from '@/core/project/history';
 import { lockPage } from '@/core/project/edits/page';
 import * as act from '@/features/table/acts';
 import * as carrying from '@/features/table/acts/carrying';
+import { daysTyped } from '@/features/table/acts/days';
 import { createSession, selectedPieces, shownSurface, type SessionStore } from '@/features/table/session';
 import { calendar, typesetter } from '../../../../scripts/testing/calendars';
 import { assetOf } from '../../../../scripts/testing/samples';
@@ -127,6 +128,24 @@ test('weekdays lie on a paper, months in the inks dealt to them, small months be
   expect(monthOf(store).material).toMatchObject({ moon: 1, shaded: [{ asset: paper.sha }] });
   carrying.dealInksOf(store, null);
   expect(monthOf(store).material.inks.title).toBe(shore.sets[0]![1]);
+});
+
+test('of days that are typed as many are put in as there is room for; the lines of all others stay, each with why', () => {
+  const wish = { kind: 'birthday', language: 'en-GB' } as const;
+  const text = 'Ada 3 August\n\nBo 31 June\n  Ines 9 Jan 1991\nSuki 24 Nov\nnobody';
+  const { taken, left } = daysTyped(text, 2, wish);
+  expect(taken.map(({ name, month, day }) => [name, month, day])).toEqual([
+    ['Ada', 8, 3],
+    ['Ines', 1, 9],
+  ]);
+  expect(left).toEqual([
+    { line: 'Bo 31 June', why: 'June has 30 days' },
+    { line: 'nobody', why: 'no date in it' },
+    { line: 'Suki 24 Nov', why: 'a project holds up to 2,000 days' },
+  ]);
+  // What is left can be put in as it stands, once there is room.
+  expect(daysTyped(left.map(({ line }) => line).join('\n'), 9, wish).taken).toMatchObject([{ name: 'Suki' }]);
+  expect(daysTyped('', 0, wish)).toEqual({ taken: [], left: [] });
 });
 
 test('two settings changed at once both stay, though the holidays of another year are fetched for one of them', async () => {

@@ -249,11 +249,10 @@ export function useLaying(housePaper: (sha: string) => Promise<Result<Asset>>) {
     [laySupply, layParts, notify, store],
   );
 
-  /** Anything that was carried here. */
+  /** Anything that was carried here; `there` is the table as it was when that was meant, if it was waited for. */
   const lay = useCallback(
-    async (carried: Carried, at: At, spot?: Spot): Promise<void> => {
+    async (carried: Carried, at: At, spot?: Spot, there = aimed(store)): Promise<void> => {
       if (store.getState().readOnly) return;
-      const there = aimed(store);
       if (carried.kind === 'words') return startWords(store, carried.role, spot);
       if (carried.kind === 'supply') {
         const known = await supplyById(carried.id);

@@ -9,7 +9,7 @@ import { IconCalendarDown, IconCalendarUp, IconTrash } from '@tabler/icons-react
 import { useMemo, useRef, useState } from 'react';
 import { EVENT_KINDS, MOST_EVENTS, type DayEvent, type EventKind } from '@/core/calendar/events';
 import { heldSays } from '@/core/piece/held';
-import { readDays, type ReadDays } from '@/core/calendar/typed';
+import type { ReadDays } from '@/core/calendar/typed';
 import { languageOf } from '@/core/product';
 import { newId } from '@/features/shared/ids';
 import * as days from '@/features/table/acts/days';
@@ -95,21 +95,17 @@ function Adding({ room }: { room: number }) {
   const [kind, setKind] = useState<EventKind>('birthday');
   const [refused, setRefused] = useState<ReadDays['refused']>([]);
   const put = () => {
-    const read = readDays(text, { kind, language, monthFirst: navigator.language === 'en-US' });
-    const taken = read.events.slice(0, room);
-    const over = read.events.slice(room).map(({ name }) => ({
-      line: name,
-      why: `a project holds up to ${MOST_EVENTS.toLocaleString('en')} days`,
-    }));
+    const monthFirst = navigator.language === 'en-US';
+    const { taken, left } = days.daysTyped(text, room, { kind, language, monthFirst });
     if (taken.length)
       days.remember(
         store,
         taken.map((event) => ({ ...event, id: newId() })),
         says(taken.length),
       );
-    setRefused([...read.refused, ...over]);
-    // What could not be read stays, to be put right.
-    setText(read.refused.map(({ line }) => line).join('\n'));
+    setRefused(left);
+    // What could not be put in stays, to be put right.
+    setText(left.map(({ line }) => line).join('\n'));
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>

@@ -11,6 +11,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { erasing, trailSays, type Trail } from '@/core/trail';
 import { newPaint } from '@/core/trail/paint/paint';
 import * as act from '@/features/table/acts';
+import { inWords } from '@/storage/trouble';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { tipsIn } from '@/features/table/parts/trails/Pictures';
 import { inkOf, SPOOLS } from '@/features/table/parts/trails/spools';
@@ -150,10 +151,15 @@ function FromPage() {
   if (!count) return null;
   const make = async () => {
     setMaking(true);
-    const { stampWithChosen } = await import('@/features/table/acts/tips');
-    const done = await stampWithChosen(store);
-    setMaking(false);
-    if (!done.ok) store.getState().refuse(done.message);
+    try {
+      const { stampWithChosen } = await import('@/features/table/acts/tips');
+      const done = await stampWithChosen(store);
+      if (!done.ok) store.getState().refuse(done.message);
+    } catch (error) {
+      store.getState().refuse(inWords(error, 'It was not made a tip'));
+    } finally {
+      setMaking(false);
+    }
   };
   return (
     <Button
