@@ -154,20 +154,22 @@ export function foundSentiments(
   );
 }
 
-/** The same words in another arrangement: what was written larger stays so. */
+/** The same words in another arrangement: what was written larger stays so, and what lives goes on living. */
 export function rearranged(
   outline: GlyphsOutline,
   how: Arrangement,
 ): { to: Partial<GlyphsOutline>; ink: string } {
   const marked = (outline.spans ?? [])
-    .filter(({ scale = 1, family }) => scale > 1 || family)
-    .map(({ start, end }): Span => ({
-      start,
-      end,
-      family: how.large,
-      scale: how.scale,
-      ink: how.accent,
-      ...(how.tracking ? { tracking: 0 } : {}),
+    .filter(({ scale = 1, family, field }) => scale > 1 || family || field)
+    .map(({ start, end, scale = 1, family, field }): Span => ({
+      ...{ start, end },
+      ...(scale > 1 || family
+        ? {
+            ...{ family: how.large, scale: how.scale, ink: how.accent },
+            ...(how.tracking ? { tracking: 0 } : {}),
+          }
+        : {}),
+      ...(field ? { field } : {}),
     }));
   return {
     to: {
