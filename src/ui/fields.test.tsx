@@ -38,7 +38,7 @@ function pieces() {
   function Panel() {
     const [of, setOf] = useState<string | null>('kite');
     const [lengths, setLengths] = useState<Record<string, number>>({ kite: 72, boat: 144 });
-    useEffect(() => void (turn.to = setOf));
+    useEffect(() => void (turn.to = setOf), []);
     const onCommit: Commit = (name, length) => {
       told.push([name, length]);
       setLengths((now) => ({ ...now, [name]: length }));
