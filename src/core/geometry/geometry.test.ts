@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { boxOfPoints } from '@/core/geometry/box';
+import { boxOfPoints, type Box } from '@/core/geometry/box';
+import { areaOf, CORNERS, grown, without } from '@/core/geometry/offset';
 import {
   apply,
   compose,
@@ -119,5 +120,38 @@ describe('paths', () => {
     expect(contains(ring, { x: 5, y: 5 })).toBe(false);
     expect(contains(ring, { x: 11, y: 5 })).toBe(false);
     expect(contains(ring, { x: 11, y: 5 }, 1.5)).toBe(true);
+  });
+});
+
+describe('outlines that grow', () => {
+  const square = rectanglePath({ x: 0, y: 0, width: 100, height: 100 });
+  const holed = (...holes: readonly Box[]) =>
+    holes.reduce((path, hole) => without(path, rectanglePath(hole)), square);
+
+  test('holes become narrower on every side, and close up where they were no wider than twice as much', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 30 }),
+        fc.integer({ min: 1, max: 80 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.constantFrom(...CORNERS),
+        (width, height, by, corners) => {
+          const left = Math.max(0, width - 2 * by) * Math.max(0, height - 2 * by);
+          const open =
+            areaOf(grown(square, by, corners)) -
+            areaOf(grown(holed({ x: 30, y: 9, width, height }), by, corners));
+          expect(Math.abs(open - left)).toBeLessThan(0.5);
+        },
+      ),
+    );
+  });
+
+  test('what closes up takes nothing else with it: other holes, and what lies in them', () => {
+    const wide = { x: 10, y: 10, width: 40, height: 40 };
+    const lace = holed(wide, { x: 60, y: 10, width: 4, height: 30 }, { x: 70, y: 60, width: 3, height: 3 });
+    const island = [...lace, ...rectanglePath({ x: 25, y: 25, width: 10, height: 10 })];
+    expect(areaOf(grown(island, 3, 'mitred'))).toBeCloseTo(106 ** 2 - 34 ** 2 + 16 ** 2, 0);
+    // Smaller, they become wider.
+    expect(areaOf(grown(lace, -3, 'mitred'))).toBeCloseTo(94 ** 2 - 46 ** 2 - 10 * 36 - 9 ** 2, 0);
   });
 });

@@ -43,9 +43,16 @@ export function grown(path: Path, by: number, corners: Corners = 'round'): Path 
   // Arcs no further than this from the true round: what 600 ppi cannot show.
   const round = Math.min(0.05, Math.abs(by) / 20);
   const [join, end] = [JOINS[corners], EndType.Polygon];
-  return pathOfRings(
-    needed(inflatePathsD(needed(polygons(path)), by, join, end, MITRE_LIMIT, DECIMALS, round)),
-  );
+  const rings = polygons(path).filter((ring) => !closesUp(ring, by));
+  return pathOfRings(needed(inflatePathsD(needed(rings), by, join, end, MITRE_LIMIT, DECIMALS, round)));
+}
+
+/** Whether a hole is narrow enough to be gone when what is about it grows: lace is mostly such holes. */
+function closesUp(ring: readonly Point[], by: number): boolean {
+  if (by <= 0 || signedArea(ring) >= 0) return false;
+  const [xs, ys] = [ring.map(({ x }) => x), ring.map(({ y }) => y)];
+  const wide = (values: number[]) => Math.max(...values) - Math.min(...values);
+  return Math.min(wide(xs), wide(ys)) <= 2 * by;
 }
 
 /** Gaps narrower than `width` filled: grown by half of it and shrunk again. Edges elsewhere keep within 0.05. */

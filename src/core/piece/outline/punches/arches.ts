@@ -1,6 +1,14 @@
 /** Arches, shields and frames. */
 import { pen, polygon, points, mirroredPoints, smooth } from '@/core/geometry/pen';
-import { fromTop, length, settable, share, still, type Punch } from '@/core/piece/outline/punches/punch';
+import {
+  barWidth,
+  fromTop,
+  length,
+  settable,
+  share,
+  still,
+  type Punch,
+} from '@/core/piece/outline/punches/punch';
 
 const FAMILY = 'Arches and frames';
 
@@ -60,7 +68,7 @@ export const arches: readonly Punch[] = [
     'Window frame',
     FAMILY,
     0.8,
-    [length('width', 'Width of the bars', (s) => Math.min(s.width, s.height) * 0.08)],
+    [barWidth('Width of the bars', (s) => Math.min(s.width, s.height) * 0.08)],
     ({ width: w, height: h }, value) => {
       const b = Math.min(value('width'), w * 0.2, h * 0.2);
       const [cw, ch] = [(w - 3 * b) / 2, (h - 3 * b) / 2];
@@ -79,8 +87,7 @@ export const arches: readonly Punch[] = [
     FAMILY,
     1,
     [
-      length(
-        'width',
+      barWidth(
         'Width of the frame',
         (s) => Math.min(s.width, s.height) * 0.14,
         fromTop((s) => s.width / 2),
@@ -98,7 +105,7 @@ export const arches: readonly Punch[] = [
     'Instant photo frame',
     FAMILY,
     0.83,
-    [length('width', 'Width of the sides', (s) => s.width * 0.06)],
+    [barWidth('Width of the sides', (s) => s.width * 0.06)],
     ({ width: w, height: h }, value) => {
       const b = Math.min(value('width'), w * 0.3, h * 0.2);
       const foot = Math.max(b, h - b - (w - 2 * b));

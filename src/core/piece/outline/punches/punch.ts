@@ -121,6 +121,14 @@ export const valuesFor =
     return setting.unit === 'count' ? Math.round(value) : value;
   };
 
+/** Thinner a frame cannot be: it would be nothing. Points. */
+const THINNEST = 0.5;
+/** How wide what is left about an opening is. */
+export const barWidth = (name: string, start: Setting['start'], grip?: Setting['grip']): Setting => ({
+  ...length('width', name, start, grip),
+  least: THINNEST,
+});
+
 /** A length, points, with a handle on the piece if `grip` is given. */
 export const length = (
   id: SettingId,

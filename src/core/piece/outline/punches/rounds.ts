@@ -4,8 +4,8 @@ import type { Path } from '@/core/geometry/path';
 import type { Size } from '@/core/geometry/box';
 import {
   anyLength,
+  barWidth,
   count,
-  length,
   fromRight,
   settable,
   share,
@@ -77,8 +77,7 @@ export const rounds: readonly Punch[] = [
     FAMILY,
     1,
     [
-      length(
-        'width',
+      barWidth(
         'Width of the ring',
         (s) => Math.min(s.width, s.height) * 0.16,
         fromRight((s) => s.height / 2),
