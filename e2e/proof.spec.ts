@@ -5,7 +5,6 @@ import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { adobeRgb } from '@/core/press/adobe-rgb';
-import { axe } from './axe';
 import { bringIn, layByEnter, newPage, photosInBox } from './table';
 
 const proof = (page: Page) => page.getByRole('dialog', { name: 'Proof' });
@@ -26,37 +25,6 @@ async function middleOf(page: Page): Promise<number[]> {
     return [...context.getImageData(0, 0, 1, 1).data.subarray(0, 3)];
   }, shot.toString('base64'));
 }
-
-test('paper has a white of its own; a curtain shows the screen’s beside it, and the paper is known the next time', async ({
-  page,
-}) => {
-  await newPage(page);
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Proof', exact: true }).click();
-  await printed(page);
-  await expect(proof(page).getByTestId('proof-told')).toHaveText(/^None of this page is beyond its reach/);
-  expect(await axe(page)).toEqual([]);
-  const white = await middleOf(page);
-  expect(Math.min(...white)).toBeGreaterThan(250);
-  await proof(page).getByRole('button', { name: 'How colours are brought there' }).press('Enter');
-  expect(await axe(page)).toEqual([]);
-  await proof(page).getByRole('switch', { name: 'Show the paper’s own white' }).press('Space');
-  await expect.poll(async () => Math.min(...(await middleOf(page)))).toBeLessThan(248);
-  // Drawn back, the curtain hides the press: the screen's white again.
-  const curtain = proof(page).getByRole('slider', { name: /^Curtain/ });
-  await curtain.press('End');
-  await expect.poll(async () => Math.min(...(await middleOf(page)))).toBeGreaterThan(250);
-  await curtain.press('Home');
-  // Another paper; it is known the next time.
-  await proof(page).getByRole('combobox', { name: 'Printed on' }).press('Enter');
-  await page.getByRole('option', { name: 'Uncoated paper' }).click();
-  await expect(proof(page).getByText(/Measured as FOGRA29/)).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(proof(page)).toBeHidden();
-  await page.getByTestId('stage').focus();
-  await page.keyboard.press('4');
-  await expect(proof(page).getByRole('combobox', { name: 'Printed on' })).toHaveText('Uncoated paper');
-});
 
 test('a photo in Adobe RGB is proofed with the colours its file holds, which sRGB does not', async ({
   page,
