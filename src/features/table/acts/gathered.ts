@@ -18,15 +18,19 @@ export const gathered = (compartment: Compartment, asset: Asset, edit: Edit): Ed
 });
 
 /** Takes a picture out of a compartment; what is used stays, and where is said. */
-export function takeOut(store: SessionStore, compartment: Compartment, sha: string): void {
+export function takeOut(store: SessionStore, compartment: Compartment, sha: string): boolean {
   const session = store.getState();
   const { project } = session.history;
   const asset = project.assets[sha];
-  if (!asset) return;
-  if (!uses(project).has(sha)) return session.perform(putAway([sha], compartment));
+  if (!asset) return false;
+  if (!uses(project).has(sha)) {
+    session.perform(putAway([sha], compartment));
+    return true;
+  }
   const [first] = pagesWith(project, sha);
   const next = first && { label: 'Show where', run: () => showUses(store, first.id, sha) };
   session.refuse(`“${plainName(asset.name)}” stays: it is used ${whereUsed(project, sha)}.`, next);
+  return false;
 }
 
 const LISTED = new Intl.ListFormat('en', { type: 'conjunction' });

@@ -24,8 +24,8 @@ interface Props {
   /** How many rows there is room for. */
   rows: number;
   onLay: (carried: Carried, anchor: HTMLElement) => void;
-  /** Takes it out of the workbox; absent where nothing can be changed. */
-  onTakeOut?: (compartment: Compartment, sha: string) => void;
+  /** Takes it out of the workbox, and says whether it did; absent where nothing can be changed. */
+  onTakeOut?: (compartment: Compartment, sha: string) => boolean;
 }
 
 export function Items({ label, compartment, items, rows, onLay, onTakeOut }: Props) {
@@ -72,6 +72,14 @@ export function Items({ label, compartment, items, rows, onLay, onTakeOut }: Pro
       ))}
     </Box>
   );
+}
+
+/** The focus goes to what lies beside what is taken out: lost, the next key would be the page's. */
+function focusBeside(taken: HTMLElement): void {
+  const row = taken.closest('li');
+  const beside = row?.nextElementSibling ?? row?.previousElementSibling;
+  const next = beside?.querySelector<HTMLElement>('[draggable]');
+  (next ?? taken.closest('[data-part]')?.querySelector('button'))?.focus();
 }
 
 interface ItemProps extends BoxItem, Pick<Props, 'compartment' | 'onLay' | 'onTakeOut'> {
@@ -126,7 +134,8 @@ const Item = memo(function Item({
           } else if (event.key === 'Delete' && onTakeOut) {
             event.preventDefault();
             event.stopPropagation();
-            onTakeOut(compartment, asset.sha);
+            const { currentTarget } = event;
+            if (onTakeOut(compartment, asset.sha)) focusBeside(currentTarget);
           } else if (onWalk(event.key, index)) event.preventDefault();
         }}
         sx={{
