@@ -1,13 +1,5 @@
 /** Panels and sheets of the table by themselves, over a session without a stage: what a person would read and press. */
-import {
-  act as settle,
-  configure,
-  fireEvent,
-  render,
-  screen,
-  waitFor,
-  type RenderResult,
-} from '@testing-library/react';
+import { act as settle, fireEvent, render, screen, waitFor, type RenderResult } from '@testing-library/react';
 import { loadImage } from '@napi-rs/canvas';
 import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import type { ReactElement, ReactNode } from 'react';
@@ -28,13 +20,6 @@ import { browser, type Drawable } from '@/output/platform';
 import { NoticesProvider } from '@/ui/notices';
 import { nodeTypesetter } from '../node/platform';
 import { laid, quarters } from './samples';
-
-// What is shown is fetched first; what is hidden is no business of these tests; an error need not print the whole document.
-configure({
-  asyncUtilTimeout: 20_000,
-  defaultHidden: true,
-  getElementError: (message) => new Error(message?.split('\n\nIgnored nodes')[0]),
-});
 
 /** A room of the program within what is around all of them; `push` hears where it leads. */
 export const around = (room: ReactNode, push: (to: string) => void = () => {}): ReactElement => (

@@ -72,6 +72,14 @@ globalThis.matchMedia = (media) => ({
   removeEventListener() {},
 });
 await reactAtRest();
+// It looks for the document as it is loaded.
+const { configure } = await import('@testing-library/dom');
+// What is shown is fetched first; what is hidden is no business of these tests; an error need not print the whole document.
+configure({
+  asyncUtilTimeout: 20_000,
+  defaultHidden: true,
+  getElementError: (message) => new Error(message?.split('\n\nIgnored nodes')[0]),
+});
 
 /**
  * On a screen React runs as it is built for its users, in half the time; but that build has no `act`, by which tests let it come

@@ -26,3 +26,14 @@ export function aimed(store: SessionStore): SessionStore {
   };
   return { ...store, getState };
 }
+
+/** Whether the page is gone that a store was aimed at. */
+export function pageGone(there: SessionStore): boolean {
+  try {
+    there.getState();
+    return false;
+  } catch (error) {
+    if (error instanceof Refused) return true;
+    throw error;
+  }
+}

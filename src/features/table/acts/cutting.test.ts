@@ -2,9 +2,12 @@
 import { pathBounds } from '@/core/geometry/path';
 import { cutOf, toolsFor } from '@/core/page/outlines';
 import type { Piece } from '@/core/piece/piece';
+import { movePieces } from '@/core/project/edits/place';
+import { removePieces } from '@/core/project/edits/pile';
 import { checkProject } from '@/core/project/file';
 import { startHistory } from '@/core/project/history';
 import * as act from '@/features/table/acts';
+import { aimed } from '@/features/table/acts/aimed';
 import * as templating from '@/features/table/acts/templating';
 import { createSession, type SessionStore } from '@/features/table/session';
 import { apart } from '@/features/table/stage/hand/apart';
@@ -126,8 +129,8 @@ test('a template’s areas lie where they are on the picture, one piece a tone o
   };
   const fillings = [{ tone: 0, colour: '#333333' } as const];
   const store = table([photo]);
-  const template = templating.templateOf(store.getState())!;
-  expect(await templating.cutTemplate(store, template, tones, fillings, false)).toEqual({
+  const there = aimed(store);
+  expect(await templating.cutTemplate(there, asset.sha, tones, fillings, false)).toEqual({
     ok: true,
     value: 1,
   });
@@ -137,23 +140,55 @@ test('a template’s areas lie where they are on the picture, one piece a tone o
   expect(cut!.placement.x - cut!.placement.width / 2).toBeCloseTo(20, 3);
   expect(cut!.placement.width).toBeCloseTo(540 / 5, 3);
   store.getState().undo();
-  expect(await templating.cutTemplate(store, template, tones, fillings, true)).toEqual({
+  expect(await templating.cutTemplate(there, asset.sha, tones, fillings, true)).toEqual({
     ok: true,
     value: 2,
   });
   expect(pile(store).filter(({ groups }) => groups)).toHaveLength(2);
-  expect((await templating.cutTemplate(store, template, tones, [], false)).ok).toBe(false);
+  expect((await templating.cutTemplate(there, asset.sha, tones, [], false)).ok).toBe(false);
 });
 
 test('a traced outline cuts the picture or is laid as a shape; none at all is refused', () => {
   const store = table([photoOf('photo', asset, { x: 20, y: 10, width: 180, height: 120 })]);
-  const template = templating.templateOf(store.getState())!;
+  const there = aimed(store);
   const traced = { data: 'M225 150L675 150L675 450L225 450Z', parts: 1, holes: 0, width: 900 };
-  expect(templating.layTraced(store, template, traced, 'lay').ok).toBe(true);
+  expect(templating.layTraced(there, asset.sha, traced, 'lay').ok).toBe(true);
   expect(pile(store)[1]!.placement).toMatchObject({ width: 90, height: 60, x: 110, y: 70 });
-  expect(templating.layTraced(store, template, traced, 'cut').ok).toBe(true);
+  expect(templating.layTraced(there, asset.sha, traced, 'cut').ok).toBe(true);
   expect(pile(store)[0]!.placement).toMatchObject({ width: 90, height: 60 });
-  expect(templating.layTraced(store, template, { ...traced, data: '' }, 'cut').ok).toBe(false);
+  expect(templating.layTraced(there, asset.sha, { ...traced, data: '' }, 'cut').ok).toBe(false);
+});
+
+test('a picture that is moved meanwhile is traced where it lies by then, on its own page; one that is gone is not', async () => {
+  const store = table([photoOf('photo', asset, { x: 20, y: 10, width: 180, height: 120 })]);
+  const there = aimed(store);
+  const traced = { data: 'M225 150L675 150L675 450L225 450Z', parts: 1, holes: 0, width: 900 };
+  const tones = {
+    tones: [{ colour: '#333333', share: 1, areas: 1, data: 'M0 0L900 0L900 600Z' }],
+    found: 1,
+    width: 900,
+    height: 600,
+  };
+  const [first] = store.getState().history.project.surfaces;
+  const [piece] = pile(store);
+  store.getState().perform(movePieces(first!.id, [piece!], 100, 0));
+  act.addPageAfter(store, false);
+  expect(templating.layTraced(there, asset.sha, traced, 'cut').ok).toBe(true);
+  expect(
+    await templating.cutTemplate(there, asset.sha, tones, [{ tone: 0, colour: '#333333' }], false),
+  ).toMatchObject({ ok: true });
+  const [was, other] = store.getState().history.project.surfaces;
+  expect(was!.pile.map(({ placement: { x } }) => Math.round(x))).toEqual([210, 210]);
+  expect([other!.pile, store.getState().selection]).toEqual([[], []]);
+  act.toPageAt(store, was!.id);
+  store.getState().select(was!.pile.map(({ id }) => id));
+  store.getState().perform(removePieces(was!.id, was!.pile));
+  const gone = { ok: false, message: 'The picture does not lie on its page any more. Nothing was changed.' };
+  expect(templating.layTraced(there, asset.sha, traced, 'lay')).toEqual(gone);
+  act.deletePage(store);
+  expect(
+    await templating.cutTemplate(there, asset.sha, tones, [{ tone: 0, colour: '#333333' }], true),
+  ).toEqual(gone);
 });
 
 test('numbers that would lie on each other lie side by side, others where they are', () => {

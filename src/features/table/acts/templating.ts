@@ -1,5 +1,5 @@
 /** Papers cut by the tones of a picture that lies on the page. */
-import { aimed } from '@/features/table/acts/aimed';
+import { pageGone } from '@/features/table/acts/aimed';
 import { compose, scaling, type Matrix } from '@/core/geometry/matrix';
 import { parsePath, transformPath, type Path } from '@/core/geometry/path';
 import { drawPiece } from '@/core/page/draw';
@@ -29,44 +29,49 @@ import type { ToldTone, ToldTones, Traced } from '@/workers/template';
 /** What the areas of one tone are cut from: a paper, or cardstock of a colour. */
 export type Filling = { tone: number } & ({ paper: Asset } | { colour: string });
 
+/** A picture on the page that an outline or tones are found in. */
+export interface Template {
+  piece: Piece;
+  asset: Asset;
+}
+
 /** The picture piece that is selected, if one is: what tones can be found in. */
-export function templateOf(session: Session): { piece: Piece; asset: Asset } | null {
+export function templateOf(session: Session): Template | null {
   const [piece, more] = chosen(session);
   if (!piece || more || !('asset' in piece.material)) return null;
   const asset = session.history.project.assets[piece.material.asset];
   return asset ? { piece, asset } : null;
 }
 
+/** The picture of file `sha` as it lies by now where the store is aimed at; null if it lies there no more. */
+export function templateNow(there: SessionStore, sha: string): Template | null {
+  const template = pageGone(there) ? null : templateOf(there.getState());
+  return template?.asset.sha === sha ? template : null;
+}
+
 /** From the pixels of a picture that was looked at `width` pixels wide to its piece's own frame; null if it is not there. */
-function fromPixels(
-  session: Session,
-  { piece, asset }: { piece: Piece; asset: Asset },
-  width: number,
-): Matrix | null {
+function fromPixels(session: Session, { piece, asset }: Template, width: number): Matrix | null {
   const tools = toolsFor(session.history.project, session.typesetter);
   const mark = drawPiece(piece, page(session).light, tools).marks.findLast((each) => each.mark === 'image');
   return mark?.mark === 'image' ? compose(mark.matrix, scaling(uprightSize(asset).width / width)) : null;
 }
 
 /** An outline in a picture's pixels, as it lies on the page. */
-export function onPageFrom(
-  session: Session,
-  template: { piece: Piece; asset: Asset },
-  path: Path,
-  width: number,
-): Path | null {
+export function onPageFrom(session: Session, template: Template, path: Path, width: number): Path | null {
   const map = fromPixels(session, template, width);
   return map && transformPath(compose(placementMatrix(template.piece.placement), map), path);
 }
 
-/** Cuts the picture to a traced outline, or lays a piece of cardstock cut to it over the picture. */
+/** Cuts the picture the store is aimed at to a traced outline, or lays a piece of cardstock cut to it over the picture. */
 export function layTraced(
-  store: SessionStore,
-  template: { piece: Piece; asset: Asset },
+  there: SessionStore,
+  sha: string,
   { data, width }: Traced,
   how: 'cut' | 'lay',
 ): Result<number> {
-  const session = store.getState();
+  const template = templateNow(there, sha);
+  if (!template) return fail(GONE);
+  const session = there.getState();
   const map = fromPixels(session, template, width);
   if (!map) return fail('The picture is not here.');
   if (!data) return fail('Nothing would be left: no part of the picture is inside. Nothing was changed.');
@@ -84,24 +89,28 @@ export function layTraced(
   session.perform(layPieces(session.surfaceId, [laid], [], undefined, 'trace'), { selection: [laid.id] });
   return ok(1);
 }
+const GONE = 'The picture does not lie on its page any more. Nothing was changed.';
 const TRACED_INK = '#2f6f68';
 const TANGLED = 'This outline has too many corners to be kept. Smooth it more, or keep fewer small parts.';
 
 /**
- * Cuts all areas of each tone from what was chosen for it and lays them where they are on the template, which is hidden.
+ * Cuts all areas of each tone from what was chosen for it and lays them where they are on the template, which is hidden:
+ * the picture of file `sha` that the store is aimed at.
  * One paper runs on across all areas of its tone, or is begun anew in each with `anew`: then they are pieces in a group.
  */
 export async function cutTemplate(
-  store: SessionStore,
-  { piece: template, asset }: { piece: Piece; asset: Asset },
+  there: SessionStore,
+  sha: string,
   { tones, width }: ToldTones,
   fillings: readonly Filling[],
   anew: boolean,
 ): Promise<Result<number>> {
-  const there = aimed(store);
   const { partsOf } = await import('@/core/geometry/combine');
+  const now = templateNow(there, sha);
+  if (!now) return fail(GONE);
+  const { piece: template } = now;
   const session = there.getState();
-  const toFrame = fromPixels(session, { piece: template, asset }, width);
+  const toFrame = fromPixels(session, now, width);
   if (!toFrame) return fail('The picture of this template is not here.');
   const groups: Group[] = [];
   const laid: Piece[] = [];

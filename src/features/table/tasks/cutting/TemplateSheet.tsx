@@ -12,11 +12,12 @@ import { templateTones } from '@/features/shared/bringIn';
 import { PaperField } from '@/features/table/parts/PaperField';
 import { wholeWithin } from '@/features/table/parts/measures';
 import * as templating from '@/features/table/acts/templating';
-import { useRoom, useSession } from '@/features/table/room/context';
+import { useSession } from '@/features/table/room/context';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { isCarried, readCarried } from '@/features/table/parts/carry';
 import { usePapers } from '@/features/table/parts/usePapers';
+import { useTemplate } from '@/features/table/tasks/cutting/useTemplate';
 import { readableBlob } from '@/storage/assets';
 import { LengthField } from '@/ui/LengthField';
 import { useNotify } from '@/ui/notices';
@@ -29,23 +30,23 @@ const REDUCED = 6;
 type Choice = { paper: Asset } | { colour: string } | null;
 
 export function TemplateSheet({ onClose }: { onClose: () => void }) {
-  const { store } = useRoom();
   const notify = useNotify();
   const { take } = usePapers();
-  // The template stays the one it was opened with: cutting selects what was cut.
-  const [template] = useState(() => templating.templateOf(store.getState()));
+  const { there, template } = useTemplate();
+  const sha = template?.asset.sha;
   const readOnly = useSession((session) => session.readOnly);
   const [most, setMost] = useState<number | null>(null);
   const [told, setTold] = useState<ToldTones | null>(null);
   const [choices, setChoices] = useState<readonly Choice[]>([]);
   const [waiting, setWaiting] = useState(0);
   const [anew, setAnew] = useState(false);
+  const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
-    if (!template) return;
+    if (!sha) return;
     let gone = false;
     const find = async () => {
-      const blob = await readableBlob(template.asset.sha);
+      const blob = await readableBlob(sha);
       if (!blob) throw new Error('not here');
       const first = await templateTones(blob, most ?? MOST_TONES);
       return first.found > MOST_TONES && most === null ? templateTones(blob, REDUCED) : first;
@@ -61,7 +62,7 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
     return () => {
       gone = true;
     };
-  }, [template, most]);
+  }, [sha, most]);
   const choose = (at: number, choice: Choice) =>
     // A paper's file may take a moment to arrive: what was chosen meanwhile stays.
     setChoices((now) => now.map((before, i) => (i === at ? choice : before)));
@@ -76,11 +77,13 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
     else notify({ text: 'Drop a paper from the workbox on a tone.', tone: 'info' });
   };
   const cut = async () => {
-    if (!template || !told) return;
+    if (!sha || !told) return;
     const fillings = choices.flatMap((choice, tone): templating.Filling[] =>
       choice ? [{ tone, ...choice }] : [],
     );
-    const done = await templating.cutTemplate(store, template, told, fillings, anew);
+    setBusy(true);
+    const done = await templating.cutTemplate(there, sha, told, fillings, anew);
+    setBusy(false);
     if (!done.ok) return setProblem(done.message);
     onClose();
     notify({
@@ -137,7 +140,7 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
           <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
             <Button
               variant="contained"
-              disabled={readOnly || waiting > 0 || choices.every((choice) => choice === null)}
+              disabled={readOnly || busy || waiting > 0 || choices.every((choice) => choice === null)}
               onClick={() => void cut()}
             >
               Cut them all

@@ -1,6 +1,5 @@
 'use client';
 /** A picture traced to an outline, seen over the picture while its threshold is moved; then cut to it, or laid as a shape. */
-import { aimed } from '@/features/table/acts/aimed';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -15,6 +14,7 @@ import { InkField } from '@/features/table/parts/inks/InkField';
 import * as templating from '@/features/table/acts/templating';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
+import { useTemplate } from '@/features/table/tasks/cutting/useTemplate';
 import { readableBlob } from '@/storage/assets';
 import { Dial } from '@/ui/Dial';
 
@@ -38,48 +38,49 @@ async function pixelsFor(sha: string): Promise<ImageData> {
 
 export function TraceSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
-  const [template] = useState(() => templating.templateOf(store.getState()));
+  const { there, template, shown } = useTemplate();
+  const sha = template?.asset.sha;
+  const cut = template?.asset.cut;
   const readOnly = useSession((session) => session.readOnly);
   const [pixels, setPixels] = useState<ImageData | null>(null);
   const [tracing, setTracing] = useState<Tracing>(FIRST_TRACING);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
-    if (!template) return;
+    if (!sha) return;
     let gone = false;
-    pixelsFor(template.asset.sha).then(
+    pixelsFor(sha).then(
       (read) => {
         if (gone) return;
         setPixels(read);
         // A picture one sees through in places is meant by its edge.
-        if (template.asset.cut) setTracing((now) => ({ ...now, by: 'clearness' }));
+        if (cut) setTracing((now) => ({ ...now, by: 'clearness' }));
       },
       () => !gone && setProblem('This picture could not be read. Nothing was changed.'),
     );
     return () => {
       gone = true;
     };
-  }, [template]);
+  }, [sha, cut]);
   const wanted = useDeferredValue(tracing);
   const found = useMemo(
     () => pixels && outlineOfPicture(pixels.data, pixels.width, pixels.height, wanted),
     [pixels, wanted],
   );
   useEffect(() => {
-    const shown = template && found && pixels;
+    const seen = shown && template && found && pixels;
     const session = store.getState();
-    session.seek(shown ? templating.onPageFrom(session, template, found.path, pixels.width) : null);
+    session.seek(seen ? templating.onPageFrom(session, template, found.path, pixels.width) : null);
     return () => store.getState().seek(null);
-  }, [store, template, found, pixels]);
+  }, [store, template, shown, found, pixels]);
   const set = (change: Partial<Tracing>) => setTracing({ ...tracing, ...change });
   const make = async (how: 'cut' | 'lay') => {
-    if (!template) return;
+    if (!sha) return;
     setBusy(true);
     try {
-      const there = aimed(store);
-      const blob = await readableBlob(template.asset.sha);
+      const blob = await readableBlob(sha);
       if (!blob) throw new Error('not here');
-      const done = templating.layTraced(there, template, await tracePicture(blob, tracing, LOOKED_AT), how);
+      const done = templating.layTraced(there, sha, await tracePicture(blob, tracing, LOOKED_AT), how);
       if (done.ok) onClose();
       else setProblem(done.message);
     } catch {

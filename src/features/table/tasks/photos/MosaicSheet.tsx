@@ -215,7 +215,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
   const [starred, setStarred] = useState<string | null>(null);
   const [settings, setSettings] = useState<Settings>(() => ({ ...FIRST, margin: -leastOf(surface.bleed) }));
   const { columns, rows, gap, margin, order, most, spread, blend, opacity } = settings;
-  const change = (to: Partial<Settings>) => setSettings({ ...settings, ...to });
+  const change = (to: Partial<Settings>) => setSettings((now) => ({ ...now, ...to }));
 
   const picture = all.find((photo) => act.keyOf(photo) === starred)?.asset;
   const photos = useMemo(
@@ -242,26 +242,26 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
   const known = photos.every(({ sha }) => means.has(sha));
   const matched = order === 'matched';
   const ready = fits && photos.length > 0 && known && (!matched || parts !== null);
-  const mosaic = useDeferredValue(
-    useMemo((): Mosaic | null => {
-      if (!ready) return null;
-      const sheets = plan(
-        photos.map(({ sha }) => means.get(sha)!),
-        parts ?? [],
-        { columns, rows, order, most, spread },
-      );
-      const over = picture ? { asset: picture, blend: blend === 'none' ? null : blend, opacity } : null;
-      return { gap, area, photos, sheets, over };
-    }, [ready, photos, means, parts, columns, rows, order, most, spread, picture, blend, opacity, gap, area]),
-  );
+  const wished = useMemo((): Mosaic | null => {
+    if (!ready) return null;
+    const sheets = plan(
+      photos.map(({ sha }) => means.get(sha)!),
+      parts ?? [],
+      { columns, rows, order, most, spread },
+    );
+    const over = picture ? { asset: picture, blend: blend === 'none' ? null : blend, opacity } : null;
+    return { gap, area, photos, sheets, over };
+  }, [ready, photos, means, parts, columns, rows, order, most, spread, picture, blend, opacity, gap, area]);
+  const mosaic = useDeferredValue(wished);
   const shown = useMemo(
     () => mosaic && lookAhead(session.history.project, layMosaic(session.surfaceId, mosaic, newId)),
     [session, mosaic],
   );
   const lay = () => {
-    if (!mosaic) return;
+    // What was wished last is laid, though it may not be drawn yet.
+    if (!wished) return;
     onClose();
-    store.getState().perform(layMosaic(session.surfaceId, mosaic, newId));
+    store.getState().perform(layMosaic(session.surfaceId, wished, newId));
     const { pile } = act.page(store.getState());
     store.getState().select(
       wholeUnits(
@@ -336,7 +336,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
         <Button color="inherit" onClick={onClose}>
           Leave it
         </Button>
-        <Button variant="contained" disabled={readOnly || !mosaic} onClick={lay}>
+        <Button variant="contained" disabled={readOnly || !wished} onClick={lay}>
           Lay the mosaic
         </Button>
       </DialogActions>

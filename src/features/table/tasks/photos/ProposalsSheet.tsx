@@ -13,8 +13,7 @@ import Typography from '@mui/material/Typography';
 import { IconArrowsShuffle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { shapeOf } from '@/core/project/photos';
-import { MOST_PHOTOS, propose } from '@/core/proposals/propose';
+import { MOST_PHOTOS } from '@/core/proposals/propose';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { Purpose } from '@/features/table/parts/Purpose';
 import { measureWithin } from '@/features/table/parts/measures';
@@ -24,7 +23,7 @@ import { LeftOut, PhotoPicker } from '@/features/table/parts/PhotoPicker';
 import { LabelledSlider } from '@/ui/LabelledSlider';
 import { LengthField } from '@/ui/LengthField';
 import { Proposals } from '@/features/table/tasks/photos/Proposals';
-import { shownFor } from '@/features/table/tasks/photos/proposed';
+import { proposedFor, shownFor, type Wish } from '@/features/table/tasks/photos/proposed';
 
 export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
@@ -51,35 +50,27 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
   const photos = useMemo(() => all.filter((photo) => taken.has(act.keyOf(photo))), [all, taken]);
   const area = useMemo(() => act.areaFor(session, which, margin), [session, which, margin]);
   const index = photos.findIndex((photo) => act.keyOf(photo) === focal);
-  const wish = useDeferredValue(
-    useMemo(
-      () => ({ photos, area, gap, focal: index < 0 ? null : index, emphasis, seed }),
-      [photos, area, gap, index, emphasis, seed],
-    ),
+  const wished = useMemo(
+    (): Wish => ({ which, photos, area, gap, focal: index < 0 ? null : index, emphasis, seed }),
+    [which, photos, area, gap, index, emphasis, seed],
   );
-  const proposals = useMemo(
-    () =>
-      which !== 'places' && wish.area && wish.photos.length <= MOST_PHOTOS
-        ? propose({
-            ...{ ...wish, area: wish.area },
-            shapes: wish.photos.map(({ asset }) => shapeOf(asset)),
-            faces: wish.photos.map(({ asset }) => asset.faces),
-          })
-        : [],
-    [wish, which],
-  );
+  const wish = useDeferredValue(wished);
+  const proposals = useMemo(() => proposedFor(wish), [wish]);
   const shown = useMemo(
-    () => shownFor(session, here.places, which, wish, proposals),
-    [session, here, which, wish, proposals],
+    () => shownFor(session, here.places, wish, proposals),
+    [session, here, wish, proposals],
   );
   const at = Math.min(picked, shown.length - 1);
   const best = shown[at];
   const problem = troubleWith({
     which,
     ...{ all: all.length, photos: photos.length, area: Boolean(area) },
-    none: !shown.length && wish.photos === photos,
+    none: !shown.length && wish === wished,
   });
-  const lay = (chosen: (typeof shown)[number] | undefined) => {
+  const lay = (i: number) => {
+    // What was wished last is laid, though it may not be drawn yet.
+    const now = wish === wished ? shown : shownFor(session, here.places, wished, proposedFor(wished));
+    const chosen = now[Math.min(i, now.length - 1)];
     if (!chosen) return;
     onClose();
     store.getState().perform(chosen.edit, { selection: chosen.ids });
@@ -135,7 +126,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
             surfaceId={session.surfaceId}
             large={which === 'places'}
             onPick={setPicked}
-            onTake={(i) => lay(shown[i])}
+            onTake={lay}
           />
           <Typography role="status" variant="body2" sx={{ minHeight: 30, pt: 1 }}>
             {problem ?? best?.words}
@@ -159,11 +150,7 @@ export function ProposalsSheet({ onClose }: { onClose: () => void }) {
         <Button color="inherit" onClick={onClose}>
           Leave them
         </Button>
-        <Button
-          variant="contained"
-          disabled={readOnly || problem !== null || !best}
-          onClick={() => lay(best)}
-        >
+        <Button variant="contained" disabled={readOnly || problem !== null || !best} onClick={() => lay(at)}>
           Lay them so
         </Button>
       </DialogActions>

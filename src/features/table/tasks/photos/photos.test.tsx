@@ -1,6 +1,6 @@
 /** Photos among themselves: arranged by proposal, put into places, in rows as a mosaic and on contact sheets. */
 import { expect, test } from '@jest/globals';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { act as flushed, configure, fireEvent, getConfig, screen, within } from '@testing-library/react';
 import * as act from '@/features/table/acts';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { shownSurface } from '@/features/table/session';
@@ -28,6 +28,18 @@ async function open(room: Awaited<ReturnType<typeof seated>>, name: 'proposals' 
   return room;
 }
 const proposals = () => screen.getAllByRole('option');
+
+/** Done as quickly as a hand may: each is drawn as a browser draws it, and the next comes before what is drawn late. */
+async function quickly(...deeds: (() => void)[]) {
+  const { eventWrapper } = getConfig();
+  configure({ eventWrapper: (cb) => cb() });
+  for (const deed of deeds) {
+    deed();
+    await Promise.resolve();
+  }
+  configure({ eventWrapper });
+  await flushed(async () => {});
+}
 
 test('photos are laid as one of the proposals; the starred one is the largest; what is cut to a shape stays where it is', async () => {
   const heart = photo(0, 300, 150, { outline: { kind: 'punch', punch: 'heart', settings: {} } });
@@ -90,6 +102,38 @@ test('photos fill the empty places at once; what finds none is shown; another is
   expect(act.swapChosen(room.store)).toMatchObject({
     message: 'Select two photos to let them change places.',
   });
+});
+
+test('what was typed last is laid, though the press comes before it is drawn: a gap, the columns of a mosaic', async () => {
+  const typed = (name: string, value: string) => () => {
+    const field = screen.getByRole('textbox', { name });
+    fireEvent.change(field, { target: { value } });
+    fireEvent.keyDown(field, { key: 'Enter' });
+  };
+  const pressed = (name: string) => () => fireEvent.click(screen.getByRole('button', { name }));
+  const room = await sheet('proposals', []);
+  fireEvent.click(proposals()[0]!);
+  await quickly(typed('Margin', '1'), typed('Gap', '1'), pressed('Lay them so'));
+  const boxes = room.pile().map(({ placement: { x, y, width, height } }) => ({
+    x: x - width / 2,
+    y: y - height / 2,
+    width,
+    height,
+  }));
+  const between = boxes.flatMap((a, i) =>
+    boxes
+      .slice(i + 1)
+      .map((b) =>
+        Math.max(b.x - a.x - a.width, a.x - b.x - b.width, b.y - a.y - a.height, a.y - b.y - b.height),
+      ),
+  );
+  expect(boxes).toHaveLength(6);
+  expect(Math.min(...between)).toBeCloseTo(72, 3);
+  room.does(() => room.store.getState().undo());
+  await open(room, 'mosaic');
+  await screen.findByText(/^100 cells/);
+  await quickly(typed('Columns', '2'), typed('Rows', '3'), pressed('Lay the mosaic'));
+  expect(room.pile()).toHaveLength(6);
 });
 
 test('places that are not what one wants: all photos there are go all over the page instead', async () => {

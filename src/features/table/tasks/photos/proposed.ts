@@ -7,7 +7,8 @@ import type { Project } from '@/core/project/model';
 import { plainName } from '@/core/project/create';
 import { FILL_ORDERS, type FillOrder } from '@/core/proposals/fill';
 import type { Measures } from '@/core/proposals/measures';
-import { propose } from '@/core/proposals/propose';
+import { MOST_PHOTOS, propose } from '@/core/proposals/propose';
+import { shapeOf } from '@/core/project/photos';
 import * as act from '@/features/table/acts';
 
 /** One way to lay the photos, and what would come of it. */
@@ -48,22 +49,38 @@ export const inWords = (
     offBalance < 0.04 ? 'it is in balance' : `it leans ${percent(offBalance)} off the middle`,
   ].join(', ') + '.';
 
-interface Wished {
+/** What is wished of an arrangement. */
+export interface Wish {
+  which: act.Where;
   photos: readonly act.Arrangeable[];
   area: NonNullable<ReturnType<typeof act.areaFor>> | null;
+  /** Points between photos. */
+  gap: number;
+  /** The photo that matters most, and how many times as large it is wished. */
   focal: number | null;
+  emphasis: number;
+  seed: number;
 }
+
+/** Where the photos could lie; none for places, which lie where they are. */
+export const proposedFor = (wish: Wish): ReturnType<typeof propose> =>
+  wish.which !== 'places' && wish.area && wish.photos.length <= MOST_PHOTOS
+    ? propose({
+        ...{ ...wish, area: wish.area },
+        shapes: wish.photos.map(({ asset }) => shapeOf(asset)),
+        faces: wish.photos.map(({ asset }) => asset.faces),
+      })
+    : [];
 
 /** Every way there is to lay the photos, with what would come of it. */
 export function shownFor(
   session: act.Shown,
   places: act.PhotosHere['places'],
-  which: act.Where,
-  wish: Wished,
+  wish: Wish,
   proposals: ReturnType<typeof propose>,
 ): Shown[] {
   const asProject = (edit: Edit) => lookAhead(session.history.project, edit) ?? session.history.project;
-  if (which === 'places')
+  if (wish.which === 'places')
     return wish.photos.length
       ? FILL_ORDERS.filter(
           (order) => order !== 'stars' || wish.photos.some(({ asset }) => asset.notes?.stars),
