@@ -5,11 +5,11 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconArrowLeft } from '@tabler/icons-react';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { fail } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
 import { Cupboard } from '@/features/cupboard/Cupboard';
 import { newId } from '@/features/shared/ids';
+import { useGoing } from '@/features/shared/useGoing';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import { openPageSupply } from '@/features/shared/supplyFiles';
 import { inWords } from '@/storage/trouble';
@@ -19,16 +19,17 @@ import { useNotify } from '@/ui/notices';
 const notUsed = () => 0;
 
 export function CupboardRoom() {
-  const router = useRouter();
+  const { open: goTo, once } = useGoing();
   const notify = useNotify();
   useUnforeseen();
-  const open = async (supply: Supply) => {
-    const opened = await openPageSupply(supply, newId(), Date.now()).catch((error) =>
-      fail(inWords(error, `“${supply.name}” was not opened`)),
-    );
-    if (opened.ok) router.push(`/table?project=${opened.value.id}`);
-    else notify({ text: opened.message, tone: 'error' });
-  };
+  const open = (supply: Supply) =>
+    once(async () => {
+      const opened = await openPageSupply(supply, newId(), Date.now()).catch((error) =>
+        fail(inWords(error, `“${supply.name}” was not opened`)),
+      );
+      if (opened.ok) goTo(opened.value.id);
+      else notify({ text: opened.message, tone: 'error' });
+    });
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Box

@@ -100,6 +100,18 @@ test('a page is begun by its size, and is on the shelf before the table is opene
   ]);
 });
 
+test('what is pressed twice is begun once; the next press begins another', async () => {
+  home();
+  await screen.findByText('The table is clear');
+  for (let i = 0; i < 2; i++) await press(/^New layout A4,/);
+  await waitFor(() => expect(push).toHaveBeenCalled());
+  await new Promise((later) => setTimeout(later, 100));
+  expect([push.mock.calls.length, await database.projects.count()]).toEqual([1, 1]);
+  await press(/^New layout A4,/);
+  await waitFor(() => expect(push).toHaveBeenCalledTimes(2));
+  expect(await database.projects.count()).toBe(2);
+});
+
 test('files are opened one by one: what is none of ours is named with its reason, and holds up no other', async () => {
   home();
   const whole = await packed('Short');

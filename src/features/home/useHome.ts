@@ -1,5 +1,4 @@
 /** The projects on the home table, and what can be done with them. */
-import { useRouter } from 'next/navigation';
 import { startTransition, useCallback, useEffect, useState } from 'react';
 import type { Supply } from '@/core/supplies/model';
 import { calledFile } from '@/core/text/named';
@@ -7,6 +6,7 @@ import type { Begun } from '@/features/home/begin';
 import { bringDemo } from '@/features/home/demo';
 import { useListed, type HomeProject } from '@/features/home/useListed';
 import { newId } from '@/features/shared/ids';
+import { useGoing } from '@/features/shared/useGoing';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
 import type { ProjectCard } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
@@ -32,7 +32,7 @@ const histories = () => import('@/storage/projects');
 const binned = () => import('@/storage/deleted');
 
 export function useHome(demo: boolean) {
-  const router = useRouter();
+  const { open, once } = useGoing();
   const notify = useNotify();
   useUnforeseen();
   const { projects, deleted, space, refresh, listDeletedAgain } = useListed();
@@ -52,8 +52,6 @@ export function useHome(demo: boolean) {
     },
     [notify, setBusy],
   );
-
-  const open = useCallback((id: string) => router.push(`/table?project=${id}`), [router]);
 
   const openFiles = useCallback(
     (files: readonly File[]) =>
@@ -118,28 +116,34 @@ export function useHome(demo: boolean) {
     open,
     openFiles,
     create: (begun: Begun) =>
-      attempt('No new page was made', async () => {
-        const id = newId();
-        const { begin } = await import('@/features/home/begin');
-        await begin(begun, id, Date.now());
-        open(id);
-      }),
+      once(() =>
+        attempt('No new page was made', async () => {
+          const id = newId();
+          const { begin } = await import('@/features/home/begin');
+          await begin(begun, id, Date.now());
+          open(id);
+        }),
+      ),
     practise: () =>
-      attempt('The practice page was not laid out', async () => {
-        setBusy({ says: 'Laying out the practice page …' });
-        const { practicePage } = await import('@/features/home/practice');
-        const found = await practicePage(Date.now());
-        if (found.ok) open(found.value);
-        else notify({ text: found.message, tone: 'error' });
-      }),
+      once(() =>
+        attempt('The practice page was not laid out', async () => {
+          setBusy({ says: 'Laying out the practice page …' });
+          const { practicePage } = await import('@/features/home/practice');
+          const found = await practicePage(Date.now());
+          if (found.ok) open(found.value);
+          else notify({ text: found.message, tone: 'error' });
+        }),
+      ),
     beginWith: (supply: Supply) =>
-      attempt(`“${supply.name}” was not begun`, async () => {
-        setBusy({ says: `Laying out “${supply.name}” …` });
-        const { openPageSupply } = await import('@/features/shared/supplyFiles');
-        const opened = await openPageSupply(supply, newId(), Date.now());
-        if (opened.ok) open(opened.value.id);
-        else notify({ text: opened.message, tone: 'error' });
-      }),
+      once(() =>
+        attempt(`“${supply.name}” was not begun`, async () => {
+          setBusy({ says: `Laying out “${supply.name}” …` });
+          const { openPageSupply } = await import('@/features/shared/supplyFiles');
+          const opened = await openPageSupply(supply, newId(), Date.now());
+          if (opened.ok) open(opened.value.id);
+          else notify({ text: opened.message, tone: 'error' });
+        }),
+      ),
     duplicate: (project: HomeProject) =>
       attempt(`“${project.title}” was not copied`, async () => {
         const copied = await (await histories()).duplicateProject(project.id, newId(), Date.now());

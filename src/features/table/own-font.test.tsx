@@ -1,15 +1,18 @@
-import { expect, test } from '@jest/globals';
+import { beforeEach, expect, test } from '@jest/globals';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { addProject } from '@/storage/shelved';
 import { laid, wordsOf } from '../../../scripts/testing/samples';
+import { emptyStore } from '../../../scripts/testing/store';
 import { reopened } from '../../../scripts/testing/tab';
 
 const WOFF = join(
   import.meta.dirname,
   '../../../node_modules/@fontsource/lobster/files/lobster-latin-400-normal.woff',
 );
+
+beforeEach(emptyStore);
 
 test('a font of one’s own is brought in, used, saved with the project; what is no font is refused', async () => {
   await addProject(laid([wordsOf('Quill', 'Quill')]), 0);
@@ -47,4 +50,23 @@ test('a font of one’s own is brought in, used, saved with the project; what is
   press('Caveat');
   press('Take Lobster out of this project');
   await waitFor(() => expect(sheet.queryByRole('button', { name: 'Your own' })).toBeNull());
+});
+
+test('a project that holds as many fonts as it may takes no other, and says so', async () => {
+  const fonts = Array.from({ length: 200 }, (_, i) => ({
+    sha: i.toString(16).padStart(64, '0'),
+    name: `Font ${i}`,
+    bytes: 1000,
+  }));
+  await addProject({ ...laid([wordsOf('Quill', 'Quill')]), fonts }, 0);
+  const page = await reopened();
+  page.take('Quill');
+  await page.press(/^Letters: /);
+  const sheet = within(await screen.findByRole('dialog', { name: 'Letters' }));
+  const file = new File([new Uint8Array(readFileSync(WOFF))], 'mine.woff');
+  fireEvent.change(sheet.getByTestId('font-input'), { target: { files: [file] } });
+  await sheet.findByText(
+    'mine.woff was not brought in: a project holds 200 fonts at the most. Take one out first.',
+  );
+  expect(page.here.queryByRole('button', { name: /^Undo bring in font/ })).toBeNull();
 });

@@ -1,5 +1,4 @@
 /** Laying what is carried: by drop, by Enter, from the workbox or the cupboard; papers ask how first. */
-import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
@@ -9,6 +8,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { KINDS, type Supply } from '@/core/supplies/model';
 import { newId } from '@/features/shared/ids';
 import { houseStocked } from '@/features/shared/stock';
+import { useGoing } from '@/features/shared/useGoing';
 import { fileOfSupply, openPageSupply, pictureOf } from '@/features/shared/supplyFiles';
 import { namedIn } from '@/core/piece/assets';
 import type { Trail } from '@/core/trail';
@@ -68,14 +68,15 @@ type Notify = ReturnType<typeof useNotify>;
 
 /** Supplies that are more than a picture: pages, parts of one, ready lines. */
 function useOpened(notify: Notify) {
-  const router = useRouter();
+  const { open, once } = useGoing();
   const openPage = useCallback(
-    async (supply: Supply): Promise<void> => {
-      const opened = await openPageSupply(supply, newId(), Date.now());
-      if (opened.ok) router.push(`/table?project=${opened.value.id}`);
-      else notify({ text: opened.message, tone: 'error' });
-    },
-    [notify, router],
+    (supply: Supply): Promise<void> =>
+      once(async () => {
+        const opened = await openPageSupply(supply, newId(), Date.now());
+        if (opened.ok) open(opened.value.id);
+        else notify({ text: opened.message, tone: 'error' });
+      }),
+    [notify, open, once],
   );
 
   /** What is in the project file behind a supply, onto the page. */

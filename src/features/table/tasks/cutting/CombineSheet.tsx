@@ -75,8 +75,11 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
     seek(at ? ellipsePath({ x: at.x - r, y: at.y - r, width: 2 * r, height: 2 * r }) : null);
     return () => seek(null);
   }, [store, at, zoom]);
-  const run = (work: Promise<Result<number>>) =>
-    void work.then((done) => setProblem(done.ok ? null : done.message));
+  const [busy, setBusy] = useState(false);
+  const run = (work: Promise<Result<number>>) => {
+    setBusy(true);
+    void work.then((done) => setProblem(done.ok ? null : done.message)).finally(() => setBusy(false));
+  };
   const way = WAYS.find((each) => each.how === how)!;
   return (
     <SideSheet title="Outlines" onClose={onClose}>
@@ -138,18 +141,27 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button
           variant="contained"
-          disabled={!told?.ok}
+          disabled={busy || !told?.ok}
           onClick={() => run(act.combineChosen(store, how, { keep }))}
         >
           {way.name}
         </Button>
         {told?.ok && told.value.near && (
-          <Button variant="outlined" onClick={() => run(act.combineChosen(store, how, { closing }))}>
+          <Button
+            variant="outlined"
+            disabled={busy}
+            onClick={() => run(act.combineChosen(store, how, { closing }))}
+          >
             Join and close the gaps
           </Button>
         )}
         {selection.length === 1 && (
-          <Button variant="outlined" color="inherit" onClick={() => run(act.breakChosen(store))}>
+          <Button
+            variant="outlined"
+            color="inherit"
+            disabled={busy}
+            onClick={() => run(act.breakChosen(store))}
+          >
             Break into its parts
           </Button>
         )}

@@ -9,9 +9,10 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { panelThing } from '@/core/packing/things';
 import type { Project, Surface } from '@/core/project/model';
+import { fail } from '@/core/result';
 import { formatSize } from '@/core/units/lengths';
 import { newId } from '@/features/shared/ids';
 import { takableOf, takeFrom } from '@/features/table/acts/things';
@@ -43,11 +44,15 @@ export function TakePages({ onClose }: { onClose: () => void }) {
       gone = true;
     };
   }, [own]);
+  const last = useRef('');
   const open = async (id: string) => {
+    last.current = id;
     setWanted(id);
     setChosen(new Set());
     setProblem(null);
-    const found = await openProject(id);
+    const found = await openProject(id).catch(() => fail('This project could not be read.'));
+    // Another may be wanted by then.
+    if (last.current !== id) return;
     if (found.ok) setOpened(found.value.project);
     else setProblem(found.message);
   };

@@ -1,11 +1,12 @@
 /** Cards on sheets of paper: how many, of which size, what does not fit, packed in the worker whenever that changes. */
-import { expect, test } from '@jest/globals';
+import { expect, jest, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { beginProduct } from '@/core/product';
 import { newProject } from '@/core/project/model';
 import { begun } from '@/core/project/sides';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { sheetIn } from '@/core/product/sheet';
+import { database } from '@/storage/database';
 import { addProject } from '@/storage/shelved';
 import { seatedAt } from '../../../../../scripts/testing/room';
 import { inkPiece, laid } from '../../../../../scripts/testing/samples';
@@ -145,4 +146,39 @@ test('pages of another project come as cards: as they are sized, with what is on
     [432, 288, 1],
     [432, 288, 1],
   ]);
+});
+
+test('of two projects that are looked at quickly the last is shown, though the first is read later; none reads is told', async () => {
+  await emptyStore();
+  const other = laid([inkPiece('heart', 20, 20, 60, 40)]);
+  for (const name of ['Kites', 'Boats'])
+    await addProject(
+      { ...other, id: name, title: name, surfaces: [{ ...other.surfaces[0]!, name: `${name} alone` }] },
+      0,
+    );
+  const { press, choose } = await paper();
+  await press('Pages of another project …');
+  const read = database.transaction.bind(database) as (...what: unknown[]) => unknown;
+  let go = () => {};
+  const gate = new Promise<void>((open) => (go = open));
+  const slow = jest.spyOn(database, 'transaction');
+  slow.mockImplementationOnce((async (...what: unknown[]) => {
+    await gate;
+    return read(...what);
+  }) as never);
+  await choose('Project', 'Kites');
+  await choose('Project', 'Boats');
+  await screen.findByRole('checkbox', { name: /^Boats alone/ });
+  go();
+  await new Promise((later) => setTimeout(later, 100));
+  screen.getByRole('checkbox', { name: /^Boats alone/ });
+  slow.mockImplementationOnce((async () => {
+    throw new Error('blocked');
+  }) as never);
+  await choose('Project', 'Kites');
+  await screen.findByText('This project could not be read.');
+  slow.mockRestore();
+  await choose('Project', 'Boats');
+  await screen.findByRole('checkbox', { name: /^Boats alone/ });
+  expect(screen.queryByRole('alert')).toBeNull();
 });

@@ -2,6 +2,7 @@
 import { startTransition, useCallback, useRef, useState } from 'react';
 import { bringFonts } from '@/core/project/edits/fonts';
 import { LONGEST_FONT_NAME } from '@/core/text/named';
+import { MOST_FONTS } from '@/core/project/schema';
 import { sha256 } from '@/core/sha';
 import { ownFamily } from '@/core/text/families';
 import { openFont } from '@/core/text/shaper';
@@ -34,6 +35,12 @@ export function useBringFonts() {
 
   const taken = useCallback(
     async ({ file, sha, name: own, says, plain }: Looked): Promise<Told> => {
+      const { fonts = [] } = store.getState().history.project;
+      if (fonts.length >= MOST_FONTS && !fonts.some((font) => font.sha === sha)) {
+        const name = calledFile(file.name);
+        const why = `a project holds ${MOST_FONTS} fonts at the most. Take one out first`;
+        return { name, says: [`${name} was not brought in: ${why}.`], how: 'refused' };
+      }
       try {
         await storeFile(sha, file);
       } catch (error) {
