@@ -38,6 +38,7 @@ const felt: MaterialKind<Felt> = {
     {
       text: material.label,
       letters: { family: 'lora', bold: true },
+      most: 60,
       set: (text) => void (material.label = text),
     },
   ],

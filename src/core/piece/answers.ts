@@ -35,6 +35,8 @@ export interface Written {
   letters: FamilyFace & { spans?: readonly Span[] };
   /** In which its words are divided. */
   language?: Language;
+  /** Most letters it takes; missing where it says what is known elsewhere, and is not written by hand. */
+  most?: number;
   /** Other words in its place, where nothing else need follow them. */
   set?(text: string): void;
 }

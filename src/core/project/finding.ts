@@ -6,7 +6,6 @@ import { writeAnew } from '@/core/project/edits/make';
 import { writtenOn } from '@/core/project/needs';
 import type { Project } from '@/core/project/model';
 import { writtenAnew } from '@/core/text/spans';
-import { MOST_LETTERS } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface Wish {
@@ -27,8 +26,10 @@ export interface Find {
   end: number;
   /** Its page is locked, or it is. */
   locked: boolean;
-  /** It stands in living words, which change where they come from alone. */
+  /** It stands in living words, or in what a calendar says: those change where they come from alone. */
   living: boolean;
+  /** With the others of its text replaced there would be more letters than it takes. */
+  full: boolean;
 }
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
@@ -39,31 +40,46 @@ const pattern = ({ text, exact, whole }: Wish): RegExp =>
     exact ? 'gu' : 'giu',
   );
 
-/** Where words stand, page by page and from the bottom of each pile up. */
-export function findWords({ surfaces }: Project, wish: Wish): Find[] {
+/** What stands among the texts of a piece for the figures its numbers are set from. */
+const FIGURES = '0123456789';
+
+/** Where words stand, page by page and from the bottom of each pile up; whether `by` finds room in their place. */
+export function findWords({ surfaces }: Project, wish: Wish, by = ''): Find[] {
   if (!wish.text) return [];
   const sought = pattern(wish);
   return surfaces.flatMap(({ id, name, pile, locked }) =>
     pile.flatMap((piece) =>
-      writtenOn(piece).flatMap(({ text, letters: { spans = [] } }) =>
-        [...text.matchAll(sought)].map((match) => {
+      writtenOn(piece).flatMap(({ text, letters: { spans = [] }, most }) => {
+        if (most === undefined && text === FIGURES) return [];
+        const finds = [...text.matchAll(sought)].map((match) => {
           const [start, end] = [match.index, match.index + match[0].length];
           return {
             ...{ surfaceId: id, page: name, piece, text, start, end },
             locked: locked || piece.placement.locked,
-            living: spans.some((span) => span.field && span.start < end && span.end > start),
+            living:
+              most === undefined || spans.some((span) => span.field && span.start < end && span.end > start),
           };
-        }),
-      ),
+        });
+        const more = finds
+          .filter(({ living }) => !living)
+          .reduce((sum, { start, end }) => sum + by.length - (end - start), 0);
+        const full = more > 0 && text.length + more > (most ?? Infinity);
+        return finds.map((find) => ({ ...find, full }));
+      }),
     ),
   );
 }
 
-/** Puts other words in the place of all that are found; what is locked stays, and so does what lives. Boxes take the size their words want. */
+/** Whether it can be replaced. */
+export const isFree = ({ locked, living, full }: Find): boolean => !locked && !living && !full;
+
+/**
+ * Puts other words in the place of all that are found; what is locked stays, and so does what lives, and a text that would
+ * be longer than it may be. Boxes take the size their words want.
+ */
 export function replaceWords(project: Project, wish: Wish, by: string, typesetter: Typesetter): Edit {
   const sought = pattern(wish);
-  const changed = (text: string) => text.replace(sought, () => by).slice(0, MOST_LETTERS);
-  const free = findWords(project, wish).filter(({ locked, living }) => !locked && !living);
+  const free = findWords(project, wish, by).filter(isFree);
   const pieces = new Map(free.map(({ surfaceId, piece }) => [piece, surfaceId]));
   return together(
     `replace “${wish.text.slice(0, 30)}” by “${by.slice(0, 30)}”`,
@@ -80,7 +96,10 @@ export function replaceWords(project: Project, wish: Wish, by: string, typesette
       }
       edits.push(
         changePieces('', surfaceId, [piece.id], (draft) =>
-          writtenOn(draft as Piece).forEach(({ text, set }) => set?.(changed(text))),
+          writtenOn(draft as Piece).forEach(({ text, set }) => {
+            if (free.some((find) => find.piece === piece && find.text === text))
+              set?.(text.replace(sought, () => by));
+          }),
         ),
       );
       return edits;

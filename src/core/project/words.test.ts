@@ -22,11 +22,13 @@ import {
   writtenAs,
   writtenIn,
 } from '@/core/project/edits/styles';
-import { countWords, findWords, replaceWords } from '@/core/project/finding';
+import { countWords, findWords, isFree, replaceWords } from '@/core/project/finding';
 import { amend, perform, redo, startHistory, undo } from '@/core/project/history';
 import { equipped, needsOf } from '@/core/project/needs';
 import { checked } from '@/core/proof';
 import { wantedSize, type GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { newMonth } from '@/core/piece/material/month/begin';
+import { checkProject } from '@/core/project/file';
 import { FIRST_WORDS } from '@/core/piece/material/words';
 import type { Piece } from '@/core/piece/piece';
 import { lackedBy, lieLetters, wantedFor } from '@/core/project/letters';
@@ -100,6 +102,33 @@ describe('finding', () => {
       text: 'The box-kite $& club',
       spans: [{ start: 16, end: 20 }],
     });
+  });
+
+  test('a text that would be longer than it may be is left whole, others are replaced; what a calendar says is found alone', () => {
+    const full: Piece = {
+      ...wordsOf('full', 'kite'),
+      outline: { kind: 'rectangle', radius: 0 },
+      material: { ...FIRST_WORDS, family: 'caveat', size: 12, text: 'kite '.repeat(400) },
+    };
+    const month = {
+      ...wordsOf('month', ''),
+      outline: full.outline,
+      material: { ...newMonth({ year: 2026, month: 5 }, 'en'), title: 'both' },
+    } as Piece;
+    const project = laid([wordsOf('a', 'The kite club'), full, month]);
+    const wish = { text: 'kite', exact: false, whole: false };
+    const finds = findWords(project, wish, 'box-kite');
+    expect([finds.length, finds.filter(isFree).length]).toEqual([401, 1]);
+    const next = after(project, replaceWords(project, wish, 'box-kite', typesetter));
+    expect(pile(next)[0]!.outline).toMatchObject({ text: 'The box-kite club' });
+    expect(pile(next)[1]).toEqual(full);
+    expect(checkProject(structuredClone(next))).toMatchObject({ ok: true, value: next });
+    // As many letters less are room for them.
+    const shorter = after(project, replaceWords(project, wish, 'sail', typesetter));
+    expect(pile(shorter)[1]!.material).toMatchObject({ text: 'sail '.repeat(400) });
+    const said = findWords(project, { ...wish, text: 'may' });
+    expect(said.map(({ piece, living }) => [piece.id, living])).toEqual([['month', true]]);
+    expect(findWords(project, { ...wish, text: '5' })).toEqual([]);
   });
 
   test('words are counted as Unicode tells them apart', () => {

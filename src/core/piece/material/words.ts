@@ -74,7 +74,10 @@ export const words: MaterialKind<WordsMaterial> = {
   }).noUnknown(),
   inks: (material) => [...inkSlots('words', material.inks), ...inkSlot('words', material, 'ground')],
   written: (material) => [
-    { text: material.text, letters: material, set: (text) => void (material.text = text) },
+    {
+      ...{ text: material.text, letters: material, most: LONGEST_WORDS },
+      set: (text) => void (material.text = text),
+    },
   ],
   scaled: (material, scale) => ({
     ...material,

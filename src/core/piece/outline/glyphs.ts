@@ -46,7 +46,9 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
   over: (outline, size, typesetter) => ({ count: wordsOver(outline, size, typesetter), of: 'word' }),
   inks: ({ spans = [] }) => spans.flatMap((span) => inkSlot('letters', span, 'ink')),
   // Its box follows what is written in it: writeWords (edits/make.ts) changes both.
-  written: (outline) => [{ text: outline.text, letters: outline, language: outline.hyphens }],
+  written: (outline) => [
+    { text: outline.text, letters: outline, language: outline.hyphens, most: MOST_LETTERS },
+  ],
   scaled: (outline, scale) => ({
     ...outline,
     size: scaledLetters(outline.size, scale),

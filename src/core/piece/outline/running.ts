@@ -91,11 +91,12 @@ export const running: OutlineKind<RunningOutline> = {
   inks: ({ line }) => (line ? inkSlot('line', line, 'colour') : []),
   written: (outline) => [
     // Where it lives goes along with what is written: writeAnew (edits/make.ts) changes both.
-    { text: outline.text, letters: outline },
+    { text: outline.text, letters: outline, most: MOST_RUNNING_LETTERS },
     {
       text: outline.between,
       letters: letteringOf(outline),
-      set: (text) => void (outline.between = text.slice(0, LONGEST_BETWEEN)),
+      most: LONGEST_BETWEEN,
+      set: (text) => void (outline.between = text),
     },
   ],
   scaled: (outline, scale) => ({

@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconDice5 } from '@tabler/icons-react';
 import { useState } from 'react';
+import { inkSlots } from '@/core/inks/used';
 import { differ, ORDERS, runAcross, type Order } from '@/core/project/edits/across';
 import type { Piece } from '@/core/piece/piece';
 import { InkRun } from '@/features/table/parts/inks/InkRun';
@@ -22,6 +23,10 @@ const ORDER_NAMES: Record<Order, string> = {
   pile: 'from the lowest up',
 };
 
+/** Which inks they wear, each with whose it is. */
+const inksOf = (pieces: readonly Piece[]): string =>
+  JSON.stringify(pieces.map((piece) => [piece.id, inkSlots(piece).map(({ colour }) => colour)]));
+
 export function AcrossSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const readOnly = useSession((session) => session.readOnly);
@@ -34,17 +39,17 @@ export function AcrossSheet({ onClose }: { onClose: () => void }) {
   const [order, setOrder] = useState<Order>('across');
   const [amount, setAmount] = useState(0.4);
   const [seed, setSeed] = useState(1);
-  /** As they were before the first change: chance starts from there. */
-  const [base, setBase] = useState<{ selection: readonly string[]; pieces: readonly Piece[] } | null>(null);
+  /** As they were before the first change, and the inks chance left them in: it starts from there while they wear those. */
+  const [begun, setBegun] = useState<{ pieces: readonly Piece[]; left: string } | null>(null);
+  const base = begun?.left === inksOf(pieces) ? begun.pieces : null;
   const disabled = readOnly || pieces.length < 2;
   const run = (next: readonly string[], by: Order) => {
     if (!disabled) session.perform(runAcross(session.surfaceId, pieces, next, by));
-    setBase(null);
   };
   const chance = (much: number, by: number) => {
-    const from = base?.selection === selection ? base : { selection, pieces };
-    setBase(from);
-    session.perform(differ(session.surfaceId, from.pieces, much, by));
+    const from = base ?? pieces;
+    session.perform(differ(session.surfaceId, from, much, by));
+    setBegun({ pieces: from, left: inksOf(settledPieces(store.getState(), selection)) });
   };
   return (
     <SideSheet title="Colours across pieces" onClose={onClose}>

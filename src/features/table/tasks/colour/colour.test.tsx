@@ -1,6 +1,8 @@
 /** The inks of a page and of several pieces: one changed everywhere, two swapped, all from a photo, run across, made to differ. */
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
+import { toOklch } from '@/core/color/spaces';
+import { changePieces } from '@/core/project/edits/edit';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { seated } from '../../../../../scripts/testing/room';
 import { assetOf, inkPiece, photoOf, quarters } from '../../../../../scripts/testing/samples';
@@ -94,6 +96,22 @@ test('inks run over several pieces from left to right or back; then each is a li
   expect(first).not.toEqual(run);
   await room.press('By another chance');
   expect(Object.values(room.colours())).not.toEqual(first);
+  // An ink that is given meanwhile is where chance begins.
+  const [surface] = room.project().surfaces;
+  room.does(() =>
+    room.store
+      .getState()
+      .perform(
+        changePieces(
+          'ink',
+          surface!.id,
+          ['heart'],
+          (piece) => (piece.material = { kind: 'ink', colour: '#f0f0f0' }),
+        ),
+      ),
+  );
+  await room.press('Make them differ');
+  expect(toOklch(room.colours().heart!)!.l).toBeGreaterThan(0.75);
   room.chosen('heart');
   await screen.findByText('Select two or more pieces.');
 });

@@ -9,7 +9,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { isWritten } from '@/core/piece/outline';
-import { countWords, findWords, replaceWords, type Find } from '@/core/project/finding';
+import { countWords, findWords, isFree, replaceWords, type Find } from '@/core/project/finding';
 import { textsOf } from '@/core/project/needs';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -32,14 +32,15 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
   const [exact, setExact] = useState(false);
   const [whole, setWhole] = useState(false);
   const wish = useMemo(() => ({ text, exact, whole }), [text, exact, whole]);
-  const found = useMemo(() => findWords(project, wish), [project, wish]);
+  const found = useMemo(() => findWords(project, wish, by), [project, wish, by]);
   const total = useMemo(
     () => countWords(project.surfaces.flatMap(({ pile }) => pile.flatMap(textsOf)).join('\n')),
     [project],
   );
   const locked = found.filter((find) => find.locked).length;
   const living = found.filter((find) => find.living && !find.locked).length;
-  const free = found.length - locked - living;
+  const free = found.filter(isFree).length;
+  const full = found.length - locked - living - free;
   const show = ({ surfaceId, piece, start, end }: Find) => {
     act.toPageAt(store, surfaceId);
     store.getState().select([piece.id]);
@@ -73,7 +74,7 @@ export function FindSheet({ onClose }: { onClose: () => void }) {
         </Box>
         <Typography role="status" variant="body2">
           {text
-            ? `${found.length} found${locked ? `, ${locked} of them locked` : ''}${living ? `, ${living} in living words, which change with what they say` : ''}.`
+            ? `${found.length} found${locked ? `, ${locked} of them locked` : ''}${living ? `, ${living} in living words, which change with what they say` : ''}${full ? `, ${full} where so many letters find no room` : ''}.`
             : ''}{' '}
           {total.words} words in this project.
         </Typography>
