@@ -1,5 +1,14 @@
 /** Panels and sheets of the table by themselves, over a session without a stage: what a person would read and press. */
-import { act as settle, fireEvent, render, screen, waitFor, type RenderResult } from '@testing-library/react';
+import {
+  act as settle,
+  configure,
+  fireEvent,
+  getConfig,
+  render,
+  screen,
+  waitFor,
+  type RenderResult,
+} from '@testing-library/react';
 import { loadImage } from '@napi-rs/canvas';
 import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import type { ReactElement, ReactNode } from 'react';
@@ -27,6 +36,18 @@ export const around = (room: ReactNode, push: (to: string) => void = () => {}): 
     <NoticesProvider>{room}</NoticesProvider>
   </AppRouterContext>
 );
+
+/** Done as quickly as a hand may: each is drawn as a browser draws it, and the next comes before what is drawn late. */
+export async function quickly(...deeds: (() => void)[]): Promise<void> {
+  const { eventWrapper } = getConfig();
+  configure({ eventWrapper: (change) => change() });
+  for (const deed of deeds) {
+    deed();
+    await Promise.resolve();
+  }
+  configure({ eventWrapper });
+  await settle(async () => {});
+}
 
 let typesetter: Promise<Typesetter> | undefined;
 

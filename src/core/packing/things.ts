@@ -58,9 +58,13 @@ export const addThings = (label: string, all: readonly NewThing[]): Edit => ({
 
 const limited = (side: number): number => Math.max(SMALLEST_SIDE, Math.min(sheetStart.mostSide, side));
 
-/** Whether a side of a page is one a sheet takes. */
-export const goesOnSheets = ({ width, height }: Size): boolean =>
-  Math.max(width, height) <= sheetStart.mostSide && Math.min(width, height) >= SMALLEST_SIDE;
+/** Why a page of this size is none a sheet takes; null where it is. */
+export const notOnSheets = ({ width, height }: Size): string | null =>
+  Math.max(width, height) > sheetStart.mostSide
+    ? 'larger than a card may be'
+    : Math.min(width, height) < SMALLEST_SIDE
+      ? 'smaller than a card may be'
+      : null;
 
 /** What can be taken of another project: its pages, or the panels of what is folded. */
 export const takable = (of: Project): { surface: Surface; panel: Panel }[] =>

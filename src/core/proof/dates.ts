@@ -25,7 +25,7 @@ const list = (names: readonly string[]): string =>
 function datesIn(text: string, language: string): Written[] {
   const months = monthNames(language);
   const weekdays = weekdayNames(language);
-  const before = `(?:(${list(weekdays)})[,.]?\\s+)?(?:the\\s+)?`;
+  const before = `(?:(${list(weekdays)})[,.]?\\s+)?(?:(?:the|den)\\s+)?`;
   const day = '(\\d{1,2})(?:st|nd|rd|th|\\.)?';
   const ways = [
     new RegExp(

@@ -1,9 +1,14 @@
 /** What is said of a page before a file is made of it. */
+import { toolsFor } from '@/core/page/outlines';
 import { checked } from '@/core/proof';
+import { DATES } from '@/core/proof/dates';
 import { finishOf } from '@/core/piece/finish';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Piece } from '@/core/piece/piece';
+import fc from 'fast-check';
 import { beginProduct } from '@/core/product';
+import { calendarIn } from '@/core/product/calendar';
+import { withSettings } from '@/core/product/calendar/settings';
 import type { Project } from '@/core/project/model';
 import { nodeTypesetter } from '../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
@@ -134,6 +139,43 @@ describe('dates in words', () => {
   ])('%s', async (text, says) => {
     expect(await told(text)).toEqual(says);
   });
+  // Dates as ICU writes them in full (CLDR); 2027 begins on a Friday.
+  test.each(['en-GB', 'en-US', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv', 'da', 'nb'])(
+    'as %s writes them: right ones pass, other weekdays and days there are not are named',
+    async (tag) => {
+      const typesetter = await nodeTypesetter();
+      /** What the check of dates alone says. */
+      const said = (text: string, of: Project['product']) => {
+        const project = { ...laid([wordsOf('w', text)]), product: of };
+        const [surface] = project.surfaces;
+        const page = { project, surface: surface!, seen: surface!.pile, typesetter };
+        return DATES.look({ ...page, tools: toolsFor(project, typesetter) }).map(({ says }) => says);
+      };
+      const { product } = beginProduct('calendar', { width: 504, height: 360 }, 'picture', {
+        year: 2026,
+        month: 11,
+      });
+      const spoken = withSettings(calendarIn(product)!, { language: tag.slice(0, 2) });
+      const full = new Intl.DateTimeFormat(tag, { dateStyle: 'full', timeZone: 'UTC' });
+      const plain = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' });
+      const weekday = new Intl.DateTimeFormat(tag, { weekday: 'long', timeZone: 'UTC' });
+      const english = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' });
+      for (const at of fc.sample(fc.integer({ min: 2, max: 365 }), { numRuns: 12, seed: 7 })) {
+        const date = new Date(Date.UTC(2027, 0, at));
+        // The first of a month is an ordinal in some.
+        if (date.getUTCDate() === 1) continue;
+        const text = full.format(date);
+        const [is, other] = [weekday.format(date), weekday.format(new Date(Date.UTC(2027, 0, at + 2)))];
+        expect(text).toContain(is);
+        expect([text, said(text, spoken)]).toEqual([text, []]);
+        const wrong = text.replace(is, other);
+        expect([wrong, said(wrong, spoken)]).toEqual([
+          wrong,
+          [`${plain.format(date)} is a ${english.format(date)}, not a ${other}.`],
+        ]);
+      }
+    },
+  );
   test('on a calendar of another year', async () => {
     const { product } = beginProduct('calendar', { width: 504, height: 360 }, 'picture', {
       year: 2026,

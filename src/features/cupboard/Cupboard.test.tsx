@@ -280,7 +280,26 @@ test('a kit of one’s own is named, described and tagged, gets a cover, and is 
   fireEvent.click(await screen.findByRole('option', { name: 'Other finds' }));
   await waitFor(async () => expect(await inOrder()).toEqual(['Shell', 'Feather']));
   expect((await kept('Twig')).kit).toBe('other');
+  // Another that came from elsewhere has the number of one that is here.
+  choose(/^Feather/);
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'In the kit' }));
+  fireEvent.click(await screen.findByRole('option', { name: 'Other finds' }));
+  await waitFor(async () => expect((await kept('Feather')).kit).toBe('other'));
+  expect((await kept('Feather')).order).toBe((await kept('Twig')).order + 1);
+  const others = async () =>
+    (await database.supplies.where('kit').equals('other').toArray())
+      .sort((a, b) => a.order - b.order)
+      .map(({ name }) => name);
+  const { order } = await kept('Twig');
+  await database.supplies.update('shore-0', { order });
   unmount();
+  const again = await opened();
+  await press('Other finds');
+  const first = names()[0]!.split(',')[0]!;
+  fireEvent.click(found()[0]!);
+  await press('Later in the kit');
+  await waitFor(async () => expect((await others())[1]).toBe(first));
+  again.unmount();
 });
 
 test('what is changed at once after another change keeps that: name, then liked, then tagged; inks of a set moved twice, named, put by', async () => {

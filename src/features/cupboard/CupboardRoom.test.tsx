@@ -44,6 +44,17 @@ test('opened at once on a first visit, it is as whole as later: what it is made 
   expect(Object.keys((row as unknown as { project: Project }).project.assets).length).toBeGreaterThan(5);
 });
 
+test('pressed twice it opens once; once it is there, another press opens another', async () => {
+  const { open } = await opened();
+  for (let i = 0; i < 3; i++) open();
+  await waitFor(() => expect(push).toHaveBeenCalled());
+  await new Promise((later) => setTimeout(later, 100));
+  expect([push.mock.calls.length, await database.projects.count()]).toEqual([1, 1]);
+  open();
+  await waitFor(() => expect(push).toHaveBeenCalledTimes(2));
+  expect(new Set(push.mock.calls.map(([to]) => to)).size).toBe(2);
+});
+
 test('without room in the store, or without a network, it says so and stays where it is', async () => {
   const makeRoom = fullStore();
   const { open, unmount } = await opened();

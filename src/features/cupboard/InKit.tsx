@@ -24,13 +24,21 @@ export function InKit({ chosen, cupboard, kit }: Props) {
   /** Changes places with the one before or after, as they lie by then. */
   const move = (by: 1 | -1) => {
     const now = inOrder();
-    const [first, other] = [now.all[now.at], now.all[now.at + by]];
-    if (!other || !first) return;
-    const places = new Map([
-      [first.id, other.order],
-      [other.id, first.order],
-    ]);
-    void cupboard.change([first, other], (supply) => ({ ...supply, order: places.get(supply.id)! }));
+    const [one, other] = [now.all[now.at], now.all[now.at + by]];
+    if (!one || !other) return;
+    // Counted anew: what came from another kit, or after others were taken out, may have a number that another has.
+    const places = new Map(now.all.map(({ id }, place) => [id, place]));
+    places.set(one.id, now.at + by).set(other.id, now.at);
+    const moved = now.all.filter(({ id, order }) => places.get(id) !== order);
+    void cupboard.change(moved, (supply) => ({ ...supply, order: places.get(supply.id)! }));
+  };
+  /** They lie last in the other kit, as they lay among themselves. */
+  const goTo = (other: string) => {
+    const there = cupboard.find('', { kit: other }, () => false);
+    const from = Math.max(-1, ...there.map(({ order }) => order)) + 1;
+    const coming = chosen.filter((supply) => supply.kit !== other);
+    const places = new Map(coming.map(({ id }, i) => [id, from + i]));
+    void cupboard.change(coming, (supply) => ({ ...supply, kit: other, order: places.get(supply.id)! }));
   };
   return (
     <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
@@ -39,9 +47,7 @@ export function InKit({ chosen, cupboard, kit }: Props) {
         size="small"
         label="In the kit"
         value={chosen.every((supply) => supply.kit === kit.id) ? kit.id : ''}
-        onChange={(event) =>
-          void cupboard.change(chosen, (supply) => ({ ...supply, kit: event.target.value }))
-        }
+        onChange={(event) => goTo(event.target.value)}
         sx={{ flex: 1 }}
       >
         {own.map(({ id, name }) => (

@@ -177,6 +177,7 @@ async function put(
   kit: Kit,
   supply: Pick<Supply, 'kind' | 'name' | 'tags' | 'colours' | 'asset' | 'page' | 'inks' | 'trail'>,
 ): Promise<void> {
-  const order = await database.supplies.where('kit').equals(kit.id).count();
+  const there = await database.supplies.where('kit').equals(kit.id).toArray();
+  const order = Math.max(-1, ...there.map((one) => one.order)) + 1;
   await addKit(kit, [{ ...supply, id: newId(), kit: kit.id, order, added: Date.now(), favourite: false }]);
 }

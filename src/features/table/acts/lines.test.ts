@@ -9,7 +9,9 @@ import { NEW_RIBBON } from '@/core/trail/ribbon/ribbon';
 import { NEW_THREAD } from '@/core/trail/thread/thread';
 import { newPaint } from '@/core/trail/paint/paint';
 import * as act from '@/features/table/acts';
+import { keepLine } from '@/features/table/acts/keepSupply';
 import { layArt } from '@/features/table/acts/laid';
+import { database } from '@/storage/database';
 import { createSession, type SessionStore } from '@/features/table/session';
 import { nodeTypesetter } from '../../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, quarters } from '../../../../scripts/testing/samples';
@@ -167,4 +169,26 @@ test('scissors part what is drawn, and what lies over it cuts it out; a cut is a
   expect(areaOf(now)).toBeLessThan(areaOf(whole) - 30);
   expect(pathBounds(now).width).toBeCloseTo(before.width, 1);
   holds(store);
+});
+
+test('what is kept lies last in its kit, though others were taken out before it', async () => {
+  const kit = {
+    id: 'mine',
+    name: 'My kit',
+    description: '',
+    author: '',
+    licence: '',
+    tags: [],
+    house: false,
+    added: 0,
+  };
+  const keep = (name: string) => keepLine(NEW_RIBBON, { name, tags: [], kit });
+  for (const name of ['one', 'two', 'three']) await keep(name);
+  const inKit = async () =>
+    (await database.supplies.where('kit').equals('mine').toArray()).sort((a, b) => a.order - b.order);
+  await database.supplies.delete((await inKit())[0]!.id);
+  await keep('four');
+  const all = await inKit();
+  expect(all.map(({ name }) => name)).toEqual(['two', 'three', 'four']);
+  expect(new Set(all.map(({ order }) => order)).size).toBe(3);
 });

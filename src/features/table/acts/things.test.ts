@@ -68,12 +68,16 @@ test.each(['left', 'top'] as const)(
   },
 );
 
-test('pages larger than a card may be are told; pieces that wait in the workbox come at their own size, each once', () => {
+test('pages larger or smaller than a card may be are told; pieces that wait in the workbox come at their own size, each once', () => {
   const poster = newProject(
     { id: 'p', title: 'Poster', unit: 'in' },
     beginProduct('layout', { width: 3000, height: 3000 }),
   );
-  expect(takableOf(poster)[0]!.why).toBe('larger than a card may be');
+  const spine = { ...poster.surfaces[0]!, width: 20, height: 500 };
+  const slip = { ...spine, width: 72 };
+  expect(takableOf({ ...poster, surfaces: [...poster.surfaces, spine, slip] }).map(({ why }) => why)).toEqual(
+    ['larger than a card may be', 'smaller than a card may be', undefined],
+  );
   const store = sheet({ assets: { [picture.sha]: picture }, bits: [picture.sha] });
   takeWaiting(store);
   const [made] = now(store).surfaces;

@@ -1,5 +1,5 @@
 /** Things that come onto a sheet at once: from other projects, and out of the workbox. */
-import { addThings, goesOnSheets, panelThing, pieceThing, roomFor, takable } from '@/core/packing/things';
+import { addThings, notOnSheets, panelThing, pieceThing, roomFor, takable } from '@/core/packing/things';
 import { assetsIn } from '@/core/piece/assets';
 import { artPiece, type ArtCompartment } from '@/core/project/create';
 import { together } from '@/core/project/edits/edit';
@@ -16,9 +16,10 @@ export type Takable = ReturnType<typeof takable>[number] & {
 
 /** The pages and panels of another project, those that are no size for a sheet with the reason. */
 export const takableOf = (of: Project): Takable[] =>
-  takable(of).map((each) =>
-    goesOnSheets(each.panel.box) ? each : { ...each, why: 'larger than a card may be' },
-  );
+  takable(of).map((each) => {
+    const why = notOnSheets(each.panel.box);
+    return why ? { ...each, why } : each;
+  });
 
 /** Brings pages of another project onto the sheet, each as a card. */
 export function takeFrom(store: SessionStore, of: Project, chosen: readonly Takable[]): Result<number> {

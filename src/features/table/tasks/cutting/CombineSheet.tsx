@@ -19,6 +19,7 @@ import { measureWithin } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
+import { useRun } from '@/features/table/tasks/cutting/useRun';
 import { LengthField } from '@/ui/LengthField';
 
 const WAYS: readonly { how: Combination; name: string; does: string; picture: string }[] = [
@@ -56,7 +57,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
   const [keep, setKeep] = useState(false);
   const [closing, setClosing] = useState(toPoints(0.02, 'in'));
   const [told, setTold] = useState<Result<act.Told> | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { busy, problem, run } = useRun();
   const many = selection.length > 1;
   useEffect(() => {
     let gone = false;
@@ -75,11 +76,6 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
     seek(at ? ellipsePath({ x: at.x - r, y: at.y - r, width: 2 * r, height: 2 * r }) : null);
     return () => seek(null);
   }, [store, at, zoom]);
-  const [busy, setBusy] = useState(false);
-  const run = (work: Promise<Result<number>>) => {
-    setBusy(true);
-    void work.then((done) => setProblem(done.ok ? null : done.message)).finally(() => setBusy(false));
-  };
   const way = WAYS.find((each) => each.how === how)!;
   return (
     <SideSheet title="Outlines" onClose={onClose}>
@@ -142,7 +138,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
         <Button
           variant="contained"
           disabled={busy || !told?.ok}
-          onClick={() => run(act.combineChosen(store, how, { keep }))}
+          onClick={() => void run(() => act.combineChosen(store, how, { keep }))}
         >
           {way.name}
         </Button>
@@ -150,7 +146,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
           <Button
             variant="outlined"
             disabled={busy}
-            onClick={() => run(act.combineChosen(store, how, { closing }))}
+            onClick={() => void run(() => act.combineChosen(store, how, { closing }))}
           >
             Join and close the gaps
           </Button>
@@ -160,7 +156,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
             variant="outlined"
             color="inherit"
             disabled={busy}
-            onClick={() => run(act.breakChosen(store))}
+            onClick={() => void run(() => act.breakChosen(store))}
           >
             Break into its parts
           </Button>
@@ -171,7 +167,10 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
           </Button>
         )}
       </Box>
-      <Grow disabled={!selection.length} onGrow={(by, corners) => run(act.growChosen(store, by, corners))} />
+      <Grow
+        disabled={!selection.length}
+        onGrow={(by, corners) => void run(() => act.growChosen(store, by, corners))}
+      />
       {problem && (
         <Typography role="alert" color="error" sx={{ mt: 1 }}>
           {problem}

@@ -14,13 +14,13 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { sharpKnot } from '@/core/geometry/knots';
 import { LARGEST_EDGE, SMALLEST_EDGE } from '@/core/piece/finish/edge';
 import { PROFILES, type EdgeKind } from '@/core/piece/finish/profiles';
-import type { Result } from '@/core/result';
 import { formatLength } from '@/core/units/lengths';
 import { FARTHEST, measureWithin, readDegrees } from '@/features/table/parts/measures';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { drawnPath, type Drawing, type Way } from '@/features/table/session/drawn';
 import { SideSheet } from '@/features/table/parts/SideSheet';
+import { useRun } from '@/features/table/tasks/cutting/useRun';
 import { Dial } from '@/ui/Dial';
 import { LengthField } from '@/ui/LengthField';
 
@@ -63,15 +63,13 @@ export function DrawSheet({ onClose }: { onClose: () => void }) {
   const readOnly = useSession((session) => session.readOnly);
   const chosen = useSession((session) => act.cutThrough(session).length);
   const unit = useSession((session) => session.history.project.unit);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { busy, problem, setProblem, run } = useRun();
   useEffect(() => () => act.clearDrawing(store), [store]);
   const { way } = drawing;
   const set = (change: Partial<Drawing>) => {
     setProblem(null);
     act.setDrawing(store, change);
   };
-  const run = (work: Promise<Result<number>>) =>
-    void work.then((done) => setProblem(done.ok ? null : done.message));
   const ready = way === 'scissors' ? act.lineToCut(store.getState()) !== null : drawnPath(drawing) !== null;
   const begun = ready || drawing.line.length > 0 || drawing.knots.length > 0;
   return (
@@ -154,8 +152,8 @@ export function DrawSheet({ onClose }: { onClose: () => void }) {
         {way === 'scissors' ? (
           <Button
             variant="contained"
-            disabled={readOnly || !ready || !chosen}
-            onClick={() => run(act.scissor(store))}
+            disabled={readOnly || busy || !ready || !chosen}
+            onClick={() => void run(() => act.scissor(store))}
           >
             Cut in two
           </Button>
@@ -164,16 +162,16 @@ export function DrawSheet({ onClose }: { onClose: () => void }) {
             <Button
               variant={chosen ? 'outlined' : 'contained'}
               color={chosen ? 'inherit' : 'primary'}
-              disabled={readOnly || !ready}
-              onClick={() => run(act.layDrawing(store))}
+              disabled={readOnly || busy || !ready}
+              onClick={() => void run(() => act.layDrawing(store))}
             >
               Lay it
             </Button>
             {chosen > 0 && (
               <Button
                 variant="contained"
-                disabled={readOnly || !ready}
-                onClick={() => run(act.cutToDrawing(store))}
+                disabled={readOnly || busy || !ready}
+                onClick={() => void run(() => act.cutToDrawing(store))}
               >
                 Cut to it
               </Button>

@@ -1,11 +1,11 @@
 /** Photos among themselves: arranged by proposal, put into places, in rows as a mosaic and on contact sheets. */
 import { expect, test } from '@jest/globals';
-import { act as flushed, configure, fireEvent, getConfig, screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import * as act from '@/features/table/acts';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { shownSurface } from '@/features/table/session';
 import type { Piece } from '@/core/piece/piece';
-import { seated } from '../../../../../scripts/testing/room';
+import { quickly, seated } from '../../../../../scripts/testing/room';
 import { assetOf, inkPiece, photoOf, quarters } from '../../../../../scripts/testing/samples';
 
 /** Photos lying and standing, each a file of its own. */
@@ -28,18 +28,6 @@ async function open(room: Awaited<ReturnType<typeof seated>>, name: 'proposals' 
   return room;
 }
 const proposals = () => screen.getAllByRole('option');
-
-/** Done as quickly as a hand may: each is drawn as a browser draws it, and the next comes before what is drawn late. */
-async function quickly(...deeds: (() => void)[]) {
-  const { eventWrapper } = getConfig();
-  configure({ eventWrapper: (cb) => cb() });
-  for (const deed of deeds) {
-    deed();
-    await Promise.resolve();
-  }
-  configure({ eventWrapper });
-  await flushed(async () => {});
-}
 
 test('photos are laid as one of the proposals; the starred one is the largest; what is cut to a shape stays where it is', async () => {
   const heart = photo(0, 300, 150, { outline: { kind: 'punch', punch: 'heart', settings: {} } });

@@ -28,6 +28,7 @@ import { FAMILIES, ownFamily } from '@/core/text/families';
 import { formatLength, type Unit } from '@/core/units/lengths';
 import { measureWithin, readDegrees, wholeWithin } from '@/features/table/parts/measures';
 import { InkField, InkSwatch } from '@/features/table/parts/inks/InkField';
+import { LiveField } from '@/features/table/parts/LiveField';
 import { useSession } from '@/features/table/room/context';
 import { FaceToggles } from '@/features/table/tasks/words/FaceToggles';
 import { faceOf } from '@/features/table/tasks/words/faces';
@@ -74,15 +75,11 @@ export function FillControls({ piece, material, unit }: Props) {
   const gap = measureWithin(unit, LEAST_WORD_GAP, MOST_WORD_GAP);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
-      <TextField
+      <LiveField
+        {...{ piece, disabled: readOnly, rows: 5, longest: LONGEST_WORDS }}
         label="Words, one entry a line"
-        multiline
-        maxRows={5}
-        value={material.text}
-        disabled={readOnly}
-        onChange={(event) => change({ text: event.target.value })}
-        slotProps={{ htmlInput: { maxLength: LONGEST_WORDS, spellCheck: true } }}
-        sx={{ gridColumn: '1 / -1' }}
+        text={(now) => (now.material.kind === 'words' ? now.material.text : '')}
+        onChange={(text) => change({ text })}
       />
       <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1 }}>
         <TextField

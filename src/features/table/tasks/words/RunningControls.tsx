@@ -20,6 +20,7 @@ import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
 import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import * as act from '@/features/table/acts';
+import { LiveField } from '@/features/table/parts/LiveField';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { FeatureToggles } from '@/features/table/tasks/words/FeatureToggles';
 import { LetterFields, shownSize } from '@/features/table/tasks/words/LetterFields';
@@ -45,15 +46,11 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
   );
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '12px 8px' }}>
-      <TextField
+      <LiveField
+        {...{ piece, disabled: readOnly, rows: 4, longest: MOST_RUNNING_LETTERS }}
         label="Words"
-        multiline
-        maxRows={4}
-        value={outline.text}
-        disabled={readOnly}
-        onChange={(event) => set({ text: event.target.value })}
-        slotProps={{ htmlInput: { maxLength: MOST_RUNNING_LETTERS, spellCheck: true } }}
-        sx={{ gridColumn: '1 / -1' }}
+        text={(now) => (now.outline.kind === 'running' ? now.outline.text : '')}
+        onChange={(text) => set({ text })}
       />
       <Typography
         variant="body2"
@@ -80,12 +77,11 @@ export function RunningControls({ piece, unit }: { piece: Running; unit: Unit })
       />
       {outline.repeat && (
         <>
-          <TextField
+          <LiveField
+            {...{ piece, disabled: readOnly, longest: LONGEST_BETWEEN }}
             label="In between"
-            value={outline.between}
-            disabled={readOnly}
-            onChange={(event) => set({ between: event.target.value })}
-            slotProps={{ htmlInput: { maxLength: LONGEST_BETWEEN }, inputLabel: { shrink: true } }}
+            text={(now) => (now.outline.kind === 'running' ? now.outline.between : '')}
+            onChange={(between) => set({ between })}
           />
           <LengthField
             label="How often"

@@ -40,6 +40,8 @@ import { formatLength, type Unit } from '@/core/units/lengths';
 import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
 import { InkField } from '@/features/table/parts/inks/InkField';
 import * as act from '@/features/table/acts';
+import { MOST_LETTERS } from '@/core/text/style';
+import { LiveField } from '@/features/table/parts/LiveField';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { FeatureToggles } from '@/features/table/tasks/words/FeatureToggles';
 import { LivingButton } from '@/features/table/tasks/words/LivingButton';
@@ -288,15 +290,11 @@ function PlainText({ piece, disabled }: { piece: Words; disabled: boolean }) {
       </Button>
     );
   return (
-    <TextField
+    <LiveField
+      {...{ piece, disabled, rows: 8, longest: MOST_LETTERS, language: piece.outline.hyphens }}
       label="The words alone, spelling marked"
-      multiline
-      maxRows={8}
-      value={piece.outline.text}
-      disabled={disabled}
-      onChange={(event) => act.rewrite(store, piece.id, { text: event.target.value })}
-      slotProps={{ htmlInput: { spellCheck: true, lang: piece.outline.hyphens } }}
-      sx={{ gridColumn: '1 / -1' }}
+      text={({ outline }) => (outline.kind === 'glyphs' ? outline.text : '')}
+      onChange={(text) => act.rewrite(store, piece.id, { text })}
     />
   );
 }

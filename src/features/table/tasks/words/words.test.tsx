@@ -2,6 +2,7 @@
 import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { FIRST_WORDS } from '@/core/piece/material/words';
 import type { Piece } from '@/core/piece/piece';
 import { About } from '@/features/table/about/About';
 import * as act from '@/features/table/acts';
@@ -10,7 +11,7 @@ import { Sheets } from '@/features/table/tasks/Sheets';
 import { storeAsset } from '@/storage/assets';
 import { changeSentiments, ownSentiments } from '@/storage/sentiments';
 import { alphabets } from '@/storage/supplies';
-import { seated } from '../../../../../scripts/testing/room';
+import { quickly, seated } from '../../../../../scripts/testing/room';
 import { assetOf, inkPiece, quarters, wordsOf } from '../../../../../scripts/testing/samples';
 import { emptyStore, fullStore } from '../../../../../scripts/testing/store';
 
@@ -274,6 +275,38 @@ test('words run along an outline, as often as is said, from where they begin; an
   await room.press('Add an echo');
   expect(room.field('Echo 1, right').value).toBe('0.04');
   expect(room.piece('w').finish.echoes).toHaveLength(1);
+});
+
+test('what is typed in the panel stands in its field at once, also while the words are being written on the page', async () => {
+  const filled: Piece = {
+    ...inkPiece('filled', 60, 40, 300, 200),
+    material: { ...FIRST_WORDS, family: 'caveat', size: 12, text: 'tide' },
+  };
+  const room = await seated(
+    <About />,
+    [inkPiece('card', 60, 40, 300, 200), filled, wordsOf('w', 'Salt', 40)],
+    ['card'],
+  );
+  room.does(() => act.runAlong(room.store));
+  const [ring] = room.store.getState().selection;
+  const typed = async (id: string, label: string, open?: string) => {
+    room.chosen(id);
+    if (open) await room.press(open);
+    room.does(() => room.store.getState().setMode({ kind: 'write', id }));
+    const field = await screen.findByRole<HTMLTextAreaElement>('textbox', { name: label });
+    // Each key adds to what the field shows by then.
+    await quickly(
+      ...[...' and'].map((key) => () => {
+        fireEvent.change(field, { target: { value: field.value + key } });
+      }),
+    );
+    room.does(() => room.store.getState().setMode({ kind: 'pick' }));
+    return field.value;
+  };
+  expect(await typed(ring!, 'Words')).toMatch(/.+ and$/);
+  expect(await typed('w', 'The words alone, spelling marked', 'Check the spelling')).toBe('Salt and');
+  room.does(() => room.store.getState().openRows(new Set(['Material'] as const)));
+  expect(await typed('filled', 'Words, one entry a line')).toBe('tide and');
 });
 
 test('what is known is said wherever it stands, and follows when it changes', async () => {
