@@ -20,6 +20,8 @@ export interface Find {
   surfaceId: string;
   page: string;
   piece: Piece;
+  /** Which of the piece's texts it is (`writtenOn`), the one of its outline first. */
+  part: number;
   text: string;
   /** Where in the text, UTF-16 units. */
   start: number;
@@ -49,12 +51,12 @@ export function findWords({ surfaces }: Project, wish: Wish, by = ''): Find[] {
   const sought = pattern(wish);
   return surfaces.flatMap(({ id, name, pile, locked }) =>
     pile.flatMap((piece) =>
-      writtenOn(piece).flatMap(({ text, letters: { spans = [] }, most }) => {
+      writtenOn(piece).flatMap(({ text, letters: { spans = [] }, most }, part) => {
         if (most === undefined && text === FIGURES) return [];
         const finds = [...text.matchAll(sought)].map((match) => {
           const [start, end] = [match.index, match.index + match[0].length];
           return {
-            ...{ surfaceId: id, page: name, piece, text, start, end },
+            ...{ surfaceId: id, page: name, piece, part, text, start, end },
             locked: locked || piece.placement.locked,
             living:
               most === undefined || spans.some((span) => span.field && span.start < end && span.end > start),
@@ -89,15 +91,15 @@ export function replaceWords(project: Project, wish: Wish, by: string, typesette
       if (isWritten(outline)) {
         const { text, spans = [] } = outline;
         const changes = free.flatMap((find) =>
-          find.piece === piece && find.text === text ? [{ from: find.start, to: find.end, by }] : [],
+          find.piece === piece && find.part === 0 ? [{ from: find.start, to: find.end, by }] : [],
         );
         const anew = writtenAnew(spans, text, changes);
         if (changes.length) edits.push(writeAnew(surfaceId, { ...piece, outline }, anew, typesetter));
       }
       edits.push(
         changePieces('', surfaceId, [piece.id], (draft) =>
-          writtenOn(draft as Piece).forEach(({ text, set }) => {
-            if (free.some((find) => find.piece === piece && find.text === text))
+          writtenOn(draft as Piece).forEach(({ text, set }, part) => {
+            if (free.some((find) => find.piece === piece && find.part === part))
               set?.(text.replace(sought, () => by));
           }),
         ),

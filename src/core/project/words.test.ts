@@ -126,6 +126,20 @@ describe('finding', () => {
     // As many letters less are room for them.
     const shorter = after(project, replaceWords(project, wish, 'sail', typesetter));
     expect(pile(shorter)[1]!.material).toMatchObject({ text: 'sail '.repeat(400) });
+    // What stands between is a text of its own, though it says the same.
+    const ring = {
+      ...wordsOf('ring', ''),
+      outline: {
+        ...{ kind: 'running', text: 'kite', between: 'kite', family: 'lora', size: 12, start: 0, gap: 0 },
+        ...{ base: { kind: 'ellipse' }, side: 'outside', clockwise: true, repeat: true, corners: 'break' },
+      },
+    } as Piece;
+    const round = (by: string) => {
+      const of = laid([ring]);
+      return pile(after(of, replaceWords(of, wish, by, typesetter)))[0]!.outline;
+    };
+    expect(round('sail')).toMatchObject({ text: 'sail', between: 'sail' });
+    expect(round('sail'.repeat(9))).toMatchObject({ text: 'sail'.repeat(9), between: 'kite' });
     const said = findWords(project, { ...wish, text: 'may' });
     expect(said.map(({ piece, living }) => [piece.id, living])).toEqual([['month', true]]);
     expect(findWords(project, { ...wish, text: '5' })).toEqual([]);

@@ -148,7 +148,7 @@ test('what lives is stood before or after, and marked whole before it is taken a
   select(4);
   expect(key('Delete')).toBe(false);
   expect(range()).toEqual([4, 7]);
-  // Marked, it goes as any words do.
+  // Marked, it goes by one key.
   expect(key('Backspace')).toBe(true);
   write('For , with love');
   expect(text()).toBe('For , with love');
