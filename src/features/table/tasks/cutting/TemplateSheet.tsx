@@ -8,6 +8,7 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState, type DragEvent } from 'react';
 import { MOST_TONES } from '@/core/pixels/tones';
+import { ok, type Result } from '@/core/result';
 import { templateTones } from '@/features/shared/bringIn';
 import { PaperField } from '@/features/table/parts/PaperField';
 import { wholeWithin } from '@/features/table/parts/measures';
@@ -17,6 +18,7 @@ import { InkField } from '@/features/table/parts/inks/InkField';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 import { isCarried, readCarried } from '@/features/table/parts/carry';
 import { usePapers } from '@/features/table/parts/usePapers';
+import { useRun } from '@/features/table/tasks/cutting/useRun';
 import { useTemplate } from '@/features/table/tasks/cutting/useTemplate';
 import { readableBlob } from '@/storage/assets';
 import { LengthField } from '@/ui/LengthField';
@@ -40,8 +42,7 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
   const [choices, setChoices] = useState<readonly Choice[]>([]);
   const [waiting, setWaiting] = useState(0);
   const [anew, setAnew] = useState(false);
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { busy, problem, setProblem, run } = useRun();
   useEffect(() => {
     if (!sha) return;
     let gone = false;
@@ -62,7 +63,7 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
     return () => {
       gone = true;
     };
-  }, [sha, most]);
+  }, [sha, most, setProblem]);
   const choose = (at: number, choice: Choice) =>
     // A paper's file may take a moment to arrive: what was chosen meanwhile stays.
     setChoices((now) => now.map((before, i) => (i === at ? choice : before)));
@@ -76,19 +77,18 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
     if (paper?.ok) choose(at, { paper: paper.value });
     else notify({ text: 'Drop a paper from the workbox on a tone.', tone: 'info' });
   };
-  const cut = async () => {
-    if (!sha || !told) return;
+  const cut = async (): Promise<Result<number>> => {
+    if (!sha || !told) return ok(0);
     const fillings = choices.flatMap((choice, tone): templating.Filling[] =>
       choice ? [{ tone, ...choice }] : [],
     );
-    setBusy(true);
     const done = await templating.cutTemplate(there, sha, told, fillings, anew);
-    setBusy(false);
-    if (!done.ok) return setProblem(done.message);
+    if (!done.ok) return done;
     onClose();
     notify({
       text: `${done.value} ${done.value === 1 ? 'piece was' : 'pieces were'} cut. The template is hidden beneath them, not gone.`,
     });
+    return done;
   };
   const photograph = told && told.found > MOST_TONES;
   return (
@@ -141,7 +141,7 @@ export function TemplateSheet({ onClose }: { onClose: () => void }) {
             <Button
               variant="contained"
               disabled={readOnly || busy || waiting > 0 || choices.every((choice) => choice === null)}
-              onClick={() => void cut()}
+              onClick={() => void run(cut)}
             >
               Cut them all
             </Button>
