@@ -110,12 +110,18 @@ function breakLines(
       wide = widths(start, reach);
     }
     const from = start;
-    const letter = (at: number) => wide[at - from + 1]! - wide[at - from]!;
+    const excess = (to: number, more: number, before: Float64Array) => {
+      const letter = (at: number) => before[at - from + 1]! - before[at - from]!;
+      const hung =
+        (hangs(from, HANGS_BEFORE) ? letter(from) : 0) +
+        (to > from && hangs(to - 1, HANGS_AFTER) ? letter(to - 1) : 0);
+      return before[to - from]! + more - hung - room;
+    };
     const fits = (to: number, more: number) => {
       if (to > reach) return false;
-      const before = hangs(from, HANGS_BEFORE) ? letter(from) : 0;
-      const after = to > from && hangs(to - 1, HANGS_AFTER) ? letter(to - 1) : 0;
-      return wide[to - from]! + more - before - after <= room;
+      // A letter's width changes with what follows it: near the edge the line is shaped as it would end there.
+      const about = excess(to, more, wide);
+      return Math.abs(about) > largest ? about <= 0 : excess(to, more, widths(from, to)) <= 0;
     };
     let best = start;
     while (next < places.length) {

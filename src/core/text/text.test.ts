@@ -176,19 +176,21 @@ describe('lines', () => {
     })
     .map((list) => list.join(' '));
 
+  // Zilla Slab and Bungee kern across spaces; Great Vibes joins letters: a line's end is wider or narrower than its middle.
   test('no line is wider than its column, and no letter is lost', () => {
+    const families = fc.constantFrom('zilla-slab', 'bungee', 'great-vibes', 'caveat');
     fc.assert(
-      fc.property(words, fc.integer({ min: 40, max: 400 }), (text, width) => {
-        const { lines } = typesetter.set(text, style('zilla-slab', 14), width);
+      fc.property(families, words, fc.integer({ min: 40, max: 400 }), (family, text, width) => {
+        const { lines } = typesetter.set(text, style(family, 14), width);
         const between = lines.slice(1).map(({ start }, i) => text.slice(lines[i]!.end, start));
         expect(lines.map(({ start, end }, i) => text.slice(start, end) + (between[i] ?? '')).join('')).toBe(
           text,
         );
         expect(between.join('').trim()).toBe('');
         for (const { carets } of lines)
-          expect(carets[carets.length - 1]! - carets[0]!).toBeLessThanOrEqual(width + 1e-6);
+          expect(carets[carets.length - 1]! - carets[0]!).toBeLessThanOrEqual(width + 1e-5);
       }),
-      { numRuns: 60 },
+      { numRuns: 240, examples: [['zilla-slab', 'cacdabfga a', 46]] },
     );
   });
 
