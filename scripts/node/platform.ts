@@ -32,10 +32,10 @@ export const SUBSETTER = join(ROOT, 'node_modules', 'harfbuzzjs', 'dist', 'harfb
 
 export const readNodeFont: ReadFont = async (name) => new Uint8Array(await readFile(fontFile(name)));
 
-/** The shipped fonts, read from the packages they come in. */
-export async function nodeTypesetter(): Promise<Typesetter> {
-  return openTypesetter(readNodeFont);
-}
+let typesetter: Promise<Typesetter> | undefined;
+
+/** The shipped fonts, read from the packages they come in and opened once. */
+export const nodeTypesetter = (): Promise<Typesetter> => (typesetter ??= openTypesetter(readNodeFont));
 
 /** Of the names that a file's begins with, the longest comes last. */
 const PACKAGES = readdirSync(join(ROOT, 'node_modules', '@fontsource')).sort();

@@ -12,9 +12,9 @@ import { build } from 'esbuild';
 export const ROOT = join(import.meta.dirname, '..', '..');
 export const MADE = join(ROOT, '.cache', 'tests');
 const SHIPS = join(ROOT, 'public');
-/** Packages that are loaded as they are: React, of which there must be one, and what brings native code or WebAssembly. */
+/** Packages that are loaded as they are: those of which there must be one, and what brings native code or WebAssembly. */
 const AS_THEY_ARE =
-  /^(@cornerstonejs|@hyzyla|@napi-rs|@playwright|@tensorflow|@testing-library|@vladmandic|ajv|dexie|exifr|harfbuzzjs|hoist-non-react-statics|jsdom|lcms-wasm|libheif-js|next|paper|prop-types|react|scheduler|sharp|use-sync)/;
+  /^(@cornerstonejs|@hyzyla|@napi-rs|@playwright|@tensorflow|@testing-library|@vladmandic|ajv|dexie|exifr|fast-check|harfbuzzjs|hoist-non-react-statics|jsdom|lcms-wasm|libheif-js|next|paper|prop-types|react|scheduler|sharp|use-sync)/;
 
 /** A suite that alters what others share. */
 const ALONE = /^ \* @alone/m;

@@ -1,5 +1,6 @@
 /** Outlines joined, cut out of each other, overlapped and divided, on their true curves (Paper.js). Filled by the non-zero rule. */
 import paper from 'paper/dist/paper-core';
+import { areaOf, isPlain, pathOfRings, polygons } from '@/core/geometry/offset';
 import { parsePath, pathData, type Path } from '@/core/geometry/path';
 
 export type Combination = 'join' | 'cut out' | 'overlap' | 'divide';
@@ -18,11 +19,20 @@ function shape(path: Path): paper.PathItem {
   const item = new scope.CompoundPath(pathData(path, 6));
   item.fillRule = 'nonzero';
   // One winding, no crossings: what later steps count on.
-  return item.unite(undefined as unknown as paper.PathItem, { insert: false });
+  const one = item.unite(undefined as unknown as paper.PathItem, { insert: false });
+  const made = pathOf(one);
+  if (isPlain(made) && Math.abs(areaOf(made) - areaOf(path)) <= MOST_OFF * areaOf(path)) return one;
+  // Where rings are wound against each other and all but touch, edges are followed the wrong way: polygons never are.
+  return new scope.CompoundPath(pathData(pathOfRings(polygons(path)), 6));
 }
 
 const ringsOf = (item: paper.PathItem): paper.Path[] =>
   item.children?.length ? (item.children as paper.Path[]) : item.isEmpty() ? [] : [item as paper.Path];
+
+const pathOf = (item: paper.PathItem): Path => ringsOf(item).flatMap((ring) => parsePath(ring.pathData));
+
+/** Share of its area a path may be off once its curves are divided elsewhere. */
+const MOST_OFF = 5e-3;
 
 /** Slivers of less area than this, square points, come of rounding and are dropped. */
 const SLIVER = 1e-3;

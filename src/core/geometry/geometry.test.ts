@@ -10,6 +10,7 @@ import {
   scaling,
   translation,
   type Matrix,
+  type Point,
 } from '@/core/geometry/matrix';
 import {
   contains,
@@ -17,8 +18,11 @@ import {
   parsePath,
   pathBounds,
   pathData,
+  flatten,
   rectanglePath,
+  straightened,
   transformPath,
+  type Path,
 } from '@/core/geometry/path';
 import { uprightMatrix } from '@/core/picture/asset';
 
@@ -101,6 +105,33 @@ describe('paths', () => {
 
   test('bounds hold a curve’s bulge and no more', () => {
     expect(pathBounds(parsePath('M0 0C0 100 100 100 100 0'))).toEqual({ x: 0, y: 0, width: 100, height: 75 });
+  });
+
+  test('in straight parts no curve is left by more than was allowed, nor in more parts; what is straight is one', () => {
+    const curve = fc.array(number, { minLength: 8, maxLength: 8 });
+    fc.assert(
+      fc.property(curve, fc.double({ min: 0.01, max: 5, noNaN: true }), ([a, b, ...c], off) => {
+        const path: Path = [
+          ['M', a!, b!],
+          ['C', c[0]!, c[1]!, c[2]!, c[3]!, c[4]!, c[5]!],
+        ];
+        const parts = flatten(straightened(path, off, 1000))[0]!;
+        expect(parts.at(-1)).toEqual({ x: c[4], y: c[5] });
+        const away = ({ x, y }: Point) =>
+          Math.min(
+            ...parts.slice(1).map((to, i) => {
+              const [dx, dy] = [to.x - parts[i]!.x, to.y - parts[i]!.y];
+              const along = ((x - parts[i]!.x) * dx + (y - parts[i]!.y) * dy) / (dx * dx + dy * dy || 1);
+              const t = Math.max(0, Math.min(1, along));
+              return Math.hypot(x - parts[i]!.x - t * dx, y - parts[i]!.y - t * dy);
+            }),
+          );
+        expect(Math.max(...flatten(path, 60)[0]!.map(away))).toBeLessThanOrEqual(off * (1 + 1e-9));
+        expect(straightened(path, off, 7).length).toBeLessThanOrEqual(8);
+      }),
+    );
+    const straight = parsePath('M0 0C10 10 20 20 30 30');
+    expect(pathData(straightened(straight, 0.01, 48))).toBe('M0 0L30 30');
   });
 
   test('path data is read in every command but arcs, absolute and relative', () => {

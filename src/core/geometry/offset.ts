@@ -69,6 +69,13 @@ export const signedArea = (ring: readonly Point[]): number =>
 /** Area the path covers, square units, its curves as fine polygons. */
 export const areaOf = (path: Path): number => polygons(path).reduce((sum, ring) => sum + signedArea(ring), 0);
 
+/** Whether a path covers what its rings enclose, holes taken off: none of them is wound against what it lies on. */
+export function isPlain(path: Path): boolean {
+  const enclosed = flatten(path, STEPS).reduce((sum, ring) => sum + signedArea(ring), 0);
+  const covered = areaOf(path);
+  return Math.abs(Math.abs(enclosed) - covered) <= 1e-3 * covered;
+}
+
 /** The first outline without the second. */
 export const without = (a: Path, b: Path): Path =>
   pathOfRings(differenceD(polygons(a), polygons(b), FillRule.NonZero, DECIMALS));

@@ -200,8 +200,11 @@ export function pathBounds(path: Path): Box {
   return points.length ? boxOfPoints(points) : { x: 0, y: 0, width: 0, height: 0 };
 }
 
-/** The same path, each curve in `steps` straight parts; what is open stays open. */
-export function straightened(path: Path, steps: number): Path {
+/**
+ * The same path, its curves in straight parts that leave them by `tolerance` at most, or in `most` of them; what is open stays
+ * open. A part of 1/n is off by at most max|B″|/8n², and B″ is at most six times the larger second difference of the controls.
+ */
+export function straightened(path: Path, tolerance: number, most: number): Path {
   let from: Point = { x: 0, y: 0 };
   return path.flatMap((segment): Path => {
     if (segment[0] === 'Z') return [segment];
@@ -212,6 +215,11 @@ export function straightened(path: Path, steps: number): Path {
     const { x: fromX, y: fromY } = from;
     const [, ax, ay, bx, by, x, y] = segment;
     from = { x, y };
+    const bend = Math.max(
+      Math.hypot(fromX - 2 * ax + bx, fromY - 2 * ay + by),
+      Math.hypot(ax - 2 * bx + x, ay - 2 * by + y),
+    );
+    const steps = Math.max(1, Math.min(most, Math.ceil(Math.sqrt((6 * bend) / (8 * tolerance)))));
     return Array.from({ length: steps }, (_, i): Segment => {
       const t = (i + 1) / steps;
       return i + 1 === steps ? ['L', x, y] : ['L', cubic(fromX, ax, bx, x, t), cubic(fromY, ay, by, y, t)];

@@ -71,6 +71,8 @@ describe('a picture in its place', () => {
     expect(under(near).y).toBeCloseTo(under(start).y, 9);
     expect(closer(start, 1e-3, about, picture, box, scale).zoom).toBe(1);
     expect(closer(start, 1e3, about, picture, box, scale).zoom).toBe(20);
+    // What was cut out of a picture that lay closer stays as it is.
+    expect(closer({ ...start, zoom: 30 }, 2, about, picture, box, scale).zoom).toBe(30);
   });
 });
 

@@ -160,7 +160,7 @@ describe('dates in words', () => {
       const plain = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' });
       const weekday = new Intl.DateTimeFormat(tag, { weekday: 'long', timeZone: 'UTC' });
       const english = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' });
-      for (const at of fc.sample(fc.integer({ min: 2, max: 365 }), { numRuns: 12, seed: 7 })) {
+      for (const at of fc.sample(fc.integer({ min: 2, max: 365 }), { numRuns: 12 })) {
         const date = new Date(Date.UTC(2027, 0, at));
         // The first of a month is an ordinal in some.
         if (date.getUTCDate() === 1) continue;

@@ -16,8 +16,9 @@ import type { Canvas, Context, Platform } from '@/output/platform';
 
 const outlines = new WeakMap<Path, Path2D>();
 
-/** Straight parts a curve is drawn in, and how many curves a path may have for that. */
+/** Straight parts a curve is drawn in at most, by how many points they leave it, and how many curves a path may have for that. */
 const STRAIGHTS = 48;
+const OFF = 0.002;
 const MOST_CURVES = 250;
 
 /**
@@ -29,7 +30,7 @@ export function outline(platform: Platform, path: Path): Path2D {
   if (!made) {
     const curves = path.filter(([kind]) => kind === 'C').length;
     const fine = curves > 0 && curves <= MOST_CURVES;
-    outlines.set(path, (made = platform.path(pathData(fine ? straightened(path, STRAIGHTS) : path))));
+    outlines.set(path, (made = platform.path(pathData(fine ? straightened(path, OFF, STRAIGHTS) : path))));
   }
   return made;
 }

@@ -14,7 +14,10 @@ export interface Window {
   turn: number;
 }
 
-export const MOST_ZOOM = 20;
+/** As close as a hand brings a picture. */
+export const CLOSEST = 20;
+/** As close as it may lie: what is small and cut out of a picture that lay close shows it as large as it was. */
+const MOST_ZOOM = 500;
 
 export const windowSchema = object({
   x: number().min(0).max(1).required(),
@@ -107,7 +110,7 @@ export function closer(
   box: Size,
   scale: number,
 ): Window {
-  const zoom = Math.min(MOST_ZOOM, Math.max(1, window.zoom * factor));
+  const zoom = Math.min(Math.max(CLOSEST, window.zoom), Math.max(1, window.zoom * factor));
   const left = 1 - zoom / window.zoom;
   return slid({ ...window, zoom }, { x: about.x * left, y: about.y * left }, picture, box, scale);
 }

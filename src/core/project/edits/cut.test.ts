@@ -55,7 +55,8 @@ test('a photo cut to any part of itself keeps every pixel in its place', () => {
         expect(cut.placement).toMatchObject({ width, height, turn, mirror });
       },
     ),
-    { numRuns: 60, seed: 5 },
+    // A small part of what lay close.
+    { numRuns: 60, examples: [[0, false, -17, 3, 20, 20, 0]] },
   );
 });
 

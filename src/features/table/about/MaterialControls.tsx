@@ -19,7 +19,7 @@ import {
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isInk, isPicture, pictureScale } from '@/core/piece/material';
 import type { ArtMaterial } from '@/core/piece/material/art';
-import { keepCovered, MOST_ZOOM, WHOLE } from '@/core/piece/material/window';
+import { CLOSEST, keepCovered, WHOLE } from '@/core/piece/material/window';
 import { normalTurn } from '@/core/piece/placement/placement';
 import type { Piece } from '@/core/piece/piece';
 import { FIRST_INK } from '@/core/project/create';
@@ -242,7 +242,7 @@ function PictureControls({
           size="small"
           aria-labelledby="zoom-label"
           min={0}
-          max={Math.log(MOST_ZOOM / 4)}
+          max={Math.log(CLOSEST / 4)}
           step={0.01}
           value={Math.log(window.zoom)}
           disabled={readOnly}

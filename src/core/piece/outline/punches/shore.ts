@@ -120,9 +120,9 @@ export const shore: readonly Punch[] = [
       .close()
       .done(),
     ...polygon(points(62, 120, 76, 112, 76, 128, 62, 121)),
-    ...polygon(points(62, 120, 50, 110, 48, 127, 62, 121)),
+    ...polygon(points(62, 121, 48, 127, 50, 110, 62, 120)),
     ...polygon(points(44, 150, 58, 146, 56, 160, 44, 151)),
-    ...polygon(points(44, 150, 32, 142, 30, 158, 44, 151)),
+    ...polygon(points(44, 151, 30, 158, 32, 142, 44, 150)),
   ]),
   still('Sailing boat', FAMILY, [
     ...pen()
