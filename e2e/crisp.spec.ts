@@ -1,5 +1,5 @@
 /** What Chromium makes of edges at an angle, against their areas and against what Node makes of the same page. */
-import { expect, test, type Page } from './test';
+import { expect, warm as test, type Page } from './test';
 import { writeFileSync } from 'node:fs';
 import sharp from 'sharp';
 import type { Project } from '@/core/project/model';
@@ -21,7 +21,11 @@ async function openOnTable(
   writeFileSync(path, await packed(project, async (sha) => files.get(sha)!));
   await toHome(page);
   await page.getByLabel('Project file').setInputFiles(path);
-  await page.getByRole('button', { name: /^Open A sample/ }).click();
+  // What came last stands first.
+  await page
+    .getByRole('button', { name: /^Open A sample/ })
+    .first()
+    .click();
   await onTable(page);
 }
 

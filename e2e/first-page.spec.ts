@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from './test';
+import { expect, test, warm } from './test';
 import {
   bringIn,
   field,
@@ -67,46 +67,49 @@ test('a first page: three photos, a paper, a title; closed without thinking, fou
   expect(run('pdfimages', '-list', path).match(/ jpeg /g)).toHaveLength(5);
 });
 
-test('a photo slides in its place and is never squashed; its sharpness is told in numbers', async ({
-  page,
-}) => {
-  await newPage(page);
-  await bringIn(page, photo('from-olus-old-phone'));
-  await layByEnter(photosInBox(page).first());
-  await openRow(page, 'Place');
-  await field(page, 'Width').fill('8');
-  await field(page, 'Width').press('Enter');
-  await openRow(page, 'Material');
-  await expect(page.getByTestId('sharpness')).toHaveText(
-    'Prints at 100 ppi: soft at this size. Good up to 2.67 x 2 in.',
-  );
-  const middle = await pageOnScreen(page);
-  await page.mouse.dblclick(middle.x, middle.y);
-  await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
-  await page.getByRole('slider', { name: /^Closer/ }).fill('0.7');
-  await page.mouse.move(middle.x, middle.y);
-  await page.mouse.down();
-  await page.mouse.move(middle.x + 60, middle.y + 20, { steps: 4 });
-  await page.mouse.up();
-  await expect(page.getByRole('button', { name: 'Undo slide photo in its place' })).toBeVisible();
-  // The wheel and the keys act on the photo while it slides, not on the table or the piece.
-  const closer = page.getByRole('slider', { name: /^Closer/ });
-  const before = Number(await closer.inputValue());
-  const table = await pageOnScreen(page);
-  await page.mouse.wheel(0, -200);
-  await expect.poll(async () => Number(await closer.inputValue())).toBeGreaterThan(before);
-  await page.getByTestId('stage').focus();
-  const wheeled = Number(await closer.inputValue());
-  await page.keyboard.press('-');
-  await expect.poll(async () => Number(await closer.inputValue())).toBeLessThan(wheeled);
-  await page.keyboard.press('Shift+ArrowLeft');
-  expect(await pageOnScreen(page)).toEqual(table);
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Done' })).toBeHidden();
-  await expect(page.getByRole('button', { name: 'Undo slide photo in its place' })).toBeVisible();
-  await page.getByRole('button', { name: 'Make', exact: true }).click();
-  await expect(page.getByText('Warning: from-olus-old-phone').first()).toBeVisible();
-  await expect(page.getByRole('dialog').getByText(/Prints at \d\d ppi: soft/)).toBeVisible();
-  await page.getByRole('button', { name: 'Show', exact: true }).last().click();
-  await expect(page.getByRole('textbox', { name: 'Name of this piece' })).toHaveValue('from-olus-old-phone');
-});
+warm(
+  'a photo slides in its place and is never squashed; its sharpness is told in numbers',
+  async ({ page }) => {
+    await newPage(page);
+    await bringIn(page, photo('from-olus-old-phone'));
+    await layByEnter(photosInBox(page).first());
+    await openRow(page, 'Place');
+    await field(page, 'Width').fill('8');
+    await field(page, 'Width').press('Enter');
+    await openRow(page, 'Material');
+    await expect(page.getByTestId('sharpness')).toHaveText(
+      'Prints at 100 ppi: soft at this size. Good up to 2.67 x 2 in.',
+    );
+    const middle = await pageOnScreen(page);
+    await page.mouse.dblclick(middle.x, middle.y);
+    await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
+    await page.getByRole('slider', { name: /^Closer/ }).fill('0.7');
+    await page.mouse.move(middle.x, middle.y);
+    await page.mouse.down();
+    await page.mouse.move(middle.x + 60, middle.y + 20, { steps: 4 });
+    await page.mouse.up();
+    await expect(page.getByRole('button', { name: 'Undo slide photo in its place' })).toBeVisible();
+    // The wheel and the keys act on the photo while it slides, not on the table or the piece.
+    const closer = page.getByRole('slider', { name: /^Closer/ });
+    const before = Number(await closer.inputValue());
+    const table = await pageOnScreen(page);
+    await page.mouse.wheel(0, -200);
+    await expect.poll(async () => Number(await closer.inputValue())).toBeGreaterThan(before);
+    await page.getByTestId('stage').focus();
+    const wheeled = Number(await closer.inputValue());
+    await page.keyboard.press('-');
+    await expect.poll(async () => Number(await closer.inputValue())).toBeLessThan(wheeled);
+    await page.keyboard.press('Shift+ArrowLeft');
+    expect(await pageOnScreen(page)).toEqual(table);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: 'Done' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Undo slide photo in its place' })).toBeVisible();
+    await page.getByRole('button', { name: 'Make', exact: true }).click();
+    await expect(page.getByText('Warning: from-olus-old-phone').first()).toBeVisible();
+    await expect(page.getByRole('dialog').getByText(/Prints at \d\d ppi: soft/)).toBeVisible();
+    await page.getByRole('button', { name: 'Show', exact: true }).last().click();
+    await expect(page.getByRole('textbox', { name: 'Name of this piece' })).toHaveValue(
+      'from-olus-old-phone',
+    );
+  },
+);

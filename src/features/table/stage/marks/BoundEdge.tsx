@@ -17,8 +17,8 @@ export function BoundEdge() {
   const map = viewMatrix(view);
   return (
     <g style={{ pointerEvents: 'none' }} data-testid="bound">
-      {bound.map(({ box, holes }) => (
-        <g key={`${box.x} ${box.y}`}>
+      {bound.map(({ box, holes }, i) => (
+        <g key={i}>
           <rect
             x={view.x + box.x * view.zoom}
             y={view.y + box.y * view.zoom}

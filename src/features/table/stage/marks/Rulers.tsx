@@ -28,6 +28,14 @@ export const Rulers = memo(function Rulers({ view, stage, unit, width, height }:
   const { step: fine } = rulerStep(view.zoom, unit, 7);
   const label = (value: number) =>
     unit === 'mm' ? String(Math.round(value)) : String(Number(value.toFixed(decimals)));
+  const across = (step: number) => marks(RULER, stage.width, view.x, view.zoom, step, base);
+  const down = (step: number) => marks(RULER, stage.height, view.y, view.zoom, step, base);
+  // One path: while the table is pushed it is drawn anew with every frame.
+  const ticks = (step: number, long: number) =>
+    [
+      ...across(step).map(({ at }) => `M${at} ${RULER}v-${long}`),
+      ...down(step).map(({ at }) => `M${RULER} ${at}h-${long}`),
+    ].join('');
   const ink = 'var(--mui-palette-text-primary)';
   return (
     <g style={{ pointerEvents: 'none' }} fontFamily="inherit" aria-hidden="true">
@@ -49,30 +57,16 @@ export const Rulers = memo(function Rulers({ view, stage, unit, width, height }:
         fill="var(--mui-palette-primary-main)"
         opacity={0.55}
       />
-      <g stroke={ink} strokeWidth={1} opacity={0.5}>
-        {marks(RULER, stage.width, view.x, view.zoom, fine, base).map(({ at }) => (
-          <path key={at} d={`M${at} ${RULER}v-4`} />
-        ))}
-        {marks(RULER, stage.height, view.y, view.zoom, fine, base).map(({ at }) => (
-          <path key={at} d={`M${RULER} ${at}h-4`} />
-        ))}
-      </g>
-      <g stroke={ink} strokeWidth={1} opacity={0.8}>
-        {marks(RULER, stage.width, view.x, view.zoom, labelled, base).map(({ at }) => (
-          <path key={at} d={`M${at} ${RULER}v-8`} />
-        ))}
-        {marks(RULER, stage.height, view.y, view.zoom, labelled, base).map(({ at }) => (
-          <path key={at} d={`M${RULER} ${at}h-8`} />
-        ))}
-      </g>
+      <path d={ticks(fine, 4)} stroke={ink} strokeWidth={1} opacity={0.5} />
+      <path d={ticks(labelled, 8)} stroke={ink} strokeWidth={1} opacity={0.8} />
       <g fill={ink} fontSize={12}>
-        {marks(RULER, stage.width, view.x, view.zoom, labelled, base).map(({ at, value }) => (
-          <text key={at} x={at + 3} y={12}>
+        {across(labelled).map(({ at, value }) => (
+          <text key={value} x={at + 3} y={12}>
             {label(value)}
           </text>
         ))}
-        {marks(RULER, stage.height, view.y, view.zoom, labelled, base).map(({ at, value }) => (
-          <text key={at} transform={`translate(12 ${at - 3}) rotate(-90)`}>
+        {down(labelled).map(({ at, value }) => (
+          <text key={value} transform={`translate(12 ${at - 3}) rotate(-90)`}>
             {label(value)}
           </text>
         ))}
@@ -90,13 +84,14 @@ export const Grid = memo(function Grid({ view, stage, unit }: Omit<Props, 'width
   const base = unit === 'in' ? 72 : 72 / 25.4;
   const { step } = rulerStep(view.zoom, unit, 40);
   return (
-    <g stroke="var(--mui-palette-table-line)" strokeWidth={1} style={{ pointerEvents: 'none' }}>
-      {marks(0, stage.width, view.x, view.zoom, step, base).map(({ at }) => (
-        <path key={`x${at}`} d={`M${at} 0V${stage.height}`} />
-      ))}
-      {marks(0, stage.height, view.y, view.zoom, step, base).map(({ at }) => (
-        <path key={`y${at}`} d={`M0 ${at}H${stage.width}`} />
-      ))}
-    </g>
+    <path
+      d={[
+        ...marks(0, stage.width, view.x, view.zoom, step, base).map(({ at }) => `M${at} 0V${stage.height}`),
+        ...marks(0, stage.height, view.y, view.zoom, step, base).map(({ at }) => `M0 ${at}H${stage.width}`),
+      ].join('')}
+      stroke="var(--mui-palette-table-line)"
+      strokeWidth={1}
+      style={{ pointerEvents: 'none' }}
+    />
   );
 });
