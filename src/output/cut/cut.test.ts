@@ -201,6 +201,76 @@ describe('what comes in', () => {
     }
   });
 
+  const spline = (flags: number, degree: number, knots: number[], points: [number, number, number?][]) =>
+    ` 0\nSPLINE\n 8\n0\n 70\n${flags}\n 71\n${degree}\n${knots.map((knot) => ` 40\n${knot}\n`).join('')}` +
+    points.map(([, , weight]) => (weight === undefined ? '' : ` 41\n${weight}\n`)).join('') +
+    points.map(([x, y]) => ` 10\n${x}\n 20\n${y}\n 30\n0\n`).join('');
+  const pointsOf = (entity: string) => {
+    const found = read('a.dxf', dxf(' 9\n$INSUNITS\n 70\n4\n', entity));
+    if (!found.ok) throw new Error(found.message);
+    return found.value.outlines.map(({ points, closed }) => ({
+      closed,
+      points: points.map(({ x, y }) => ({ x: (x / 72) * 25.4, y: (y / 72) * 25.4 })),
+    }));
+  };
+
+  test('a rational spline is the circle it was drawn as: nine points and their weights (Piegl and Tiller, The NURBS Book, 7.5)', () => {
+    const w = Math.SQRT1_2;
+    const ring: [number, number, number][] = [
+      ...([[20, 0, 1], [20, 20, w], [0, 20, 1], [-20, 20, w], [-20, 0, 1]] as [number, number, number][]), // prettier-ignore
+      ...([[-20, -20, w], [0, -20, 1], [20, -20, w], [20, 0, 1]] as [number, number, number][]), // prettier-ignore
+    ];
+    const knots = [0, 0, 0, 1, 1, 2, 2, 3, 3, 4, 4, 4];
+    const [circle] = pointsOf(
+      spline(
+        4,
+        2,
+        knots,
+        ring.map(([x, y, weight]) => [x + 50, y + 50, weight]),
+      ),
+    );
+    const box = boxOfPoints(circle!.points);
+    const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    for (const { x, y } of circle!.points) expect(Math.hypot(x - middle.x, y - middle.y)).toBeCloseTo(20, 6);
+    expect(Math.abs(signedArea(circle!.points)) / (Math.PI * 400)).toBeCloseTo(1, 2);
+  });
+
+  test('a spline whose knots are even ends where its last span does; one of degree 1 is its corners', () => {
+    // A cubic of four points a side: it begins and ends at (a + 4 b + c) / 6.
+    const [even] = pointsOf(spline(8, 3, [0, 1, 2, 3, 4, 5, 6, 7, 8], [[0, 0], [30, 0], [60, 30], [60, 60], [0, 60]])); // prettier-ignore
+    const box = boxOfPoints(even!.points);
+    const [start, end] = [even!.points[0]!, even!.points.at(-1)!];
+    const across = (60 + 240 + 0) / 6 - (0 + 120 + 60) / 6;
+    expect(Math.abs(end.x - start.x)).toBeCloseTo(across, 6);
+    expect(box.width).toBeLessThan(60);
+    const [corners] = pointsOf(
+      spline(
+        8,
+        1,
+        [0, 0, 1, 2, 2],
+        [
+          [0, 0],
+          [30, 0],
+          [30, 40],
+        ],
+      ),
+    );
+    expect(boxOfPoints(corners!.points)).toMatchObject({
+      width: expect.closeTo(30, 6),
+      height: expect.closeTo(40, 6),
+    });
+  });
+
+  test('a spline of points it passes through is cut along them; one of nothing is named', () => {
+    const fit = ' 0\nSPLINE\n 8\n0\n 70\n8\n 71\n3\n 11\n0\n 21\n0\n 11\n10\n 21\n5\n 11\n20\n 21\n0\n';
+    expect(pointsOf(fit)[0]!.points).toHaveLength(3);
+    const none = ' 0\nSPLINE\n 8\n0\n 70\n8\n 71\n3\n';
+    expect(read('a.dxf', dxf('', none + line(0, 0, 10, 0)))).toMatchObject({
+      ok: true,
+      value: { dropped: ['“spline”'] },
+    });
+  });
+
   test('vertices with more said of them than where they lie, or fewer of them than are stated, are read and end', () => {
     const corner = (x: number, y: number, more = '') => ` 10\n${x}\n${more} 20\n${y}\n`;
     const square = (count: number, more: string) =>

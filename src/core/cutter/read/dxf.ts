@@ -28,7 +28,9 @@ type Entity = IEntity & {
   endAngle?: number;
   majorAxisEndPoint?: Point;
   axisRatio?: number;
-  controlPoints?: Point[];
+  /** Each with its weight, where the spline is rational. */
+  controlPoints?: (Point & { z?: number })[];
+  rational?: boolean;
   fitPoints?: Point[];
   knotValues?: number[];
   degreeOfSplineCurve?: number;
@@ -38,6 +40,8 @@ type Entity = IEntity & {
 /** Group codes of a vertex of LWPOLYLINE (DXF reference). */
 const OF_VERTEX = new Set([10, 20, 30, 40, 41, 42]);
 const [KIND, POINT, COUNT] = [0, 10, 90];
+/** Group codes of SPLINE: a control point's height, which nobody cuts by, and its weight. */
+const [HEIGHT, WEIGHT] = [30, 41];
 const LAST_CODE = 1071;
 type Group = [code: number, value: string];
 
@@ -55,24 +59,41 @@ function groupsIn(text: string): Group[] | null {
   return groups;
 }
 
-/**
- * The file with nothing among a light polyline's vertices but what is theirs, and as many of them stated as there are: the
- * parser begins a first vertex anew for ever where anything else follows it, and makes as many as are stated.
- */
+/** The groups of what the parser reads wrongly, by the name of the entity, as it reads them rightly. */
+const TAMED: Record<string, (own: readonly Group[]) => Group[]> = {
+  /**
+   * Nothing among a light polyline's vertices but what is theirs, and as many of them stated as there are: the parser begins a
+   * first vertex anew for ever where anything else follows it, and makes as many as are stated.
+   */
+  LWPOLYLINE(own) {
+    const first = own.findIndex(([each]) => each === POINT);
+    const count = own.filter(([each]) => each === POINT).length;
+    return own.flatMap(([each, said], i): Group[] => {
+      if (first >= 0 && i >= first ? OF_VERTEX.has(each) : each !== COUNT) return [[each, said]];
+      return each === COUNT && i < first ? [[each, String(count)]] : [];
+    });
+  },
+  /** The parser leaves weights out: they take the place of the heights. */
+  SPLINE(own) {
+    const weights = own.filter(([each]) => each === WEIGHT).map(([, said]) => said);
+    if (!weights.length) return [...own];
+    const bare = own.filter(([each]) => each !== HEIGHT && each !== WEIGHT);
+    return bare.flatMap((group, i): Group[] =>
+      bare[i - 1]?.[0] === POINT ? [group, [HEIGHT, weights.shift() ?? '1']] : [group],
+    );
+  },
+};
+
 function tamed(groups: readonly Group[]): string {
   const out: Group[] = [];
   for (let at = 0; at < groups.length;) {
     const [code, value] = groups[at]!;
     out.push(groups[at++]!);
-    if (code !== KIND || value.trim() !== 'LWPOLYLINE') continue;
+    const tame = code === KIND ? TAMED[value.trim()] : undefined;
+    if (!tame) continue;
     const from = at;
     while (at < groups.length && groups[at]![0] !== KIND) at++;
-    const own = groups.slice(from, at);
-    const first = own.findIndex(([each]) => each === POINT);
-    const count = own.filter(([each]) => each === POINT).length;
-    for (const [i, [each, said]] of own.entries())
-      if (first >= 0 && i >= first ? OF_VERTEX.has(each) : each !== COUNT) out.push([each, said]);
-      else if (each === COUNT && i < first) out.push([each, String(count)]);
+    out.push(...tame(groups.slice(from, at)));
   }
   return out.flat().join('\n');
 }
@@ -183,37 +204,50 @@ function withBulges(vertices: readonly (Point & { bulge?: number })[], closed: b
   });
 }
 
-/** A B-spline by de Boor's algorithm, in equal steps of each span of its knots. */
-function spline({ controlPoints, fitPoints, knotValues, degreeOfSplineCurve = 3, closed }: Entity) {
+/** A B-spline by de Boor's algorithm, in equal steps of each span of its knots; a rational one in homogeneous coordinates. */
+function spline({ controlPoints, fitPoints, knotValues, degreeOfSplineCurve = 3, closed, rational }: Entity) {
   const shut = Boolean(closed);
-  if (
-    !controlPoints?.length ||
-    !knotValues ||
-    knotValues.length < controlPoints.length + degreeOfSplineCurve + 1
-  )
-    return fitPoints?.length ? { points: fitPoints.map(({ x, y }) => ({ x, y })), closed: shut } : null;
   const p = degreeOfSplineCurve;
-  const points: Point[] = [];
-  for (let k = p; k < controlPoints.length; k++) {
-    const [from, to] = [knotValues[k]!, knotValues[k + 1]!];
-    if (to <= from) continue;
-    for (let i = 0; i < 24; i++)
-      points.push(deBoor(from + ((to - from) * i) / 24, k, p, controlPoints, knotValues));
-  }
-  const last = controlPoints.at(-1)!;
-  return { points: [...points, { x: last.x, y: last.y }], closed: shut };
+  if (!controlPoints?.length || !knotValues || knotValues.length < controlPoints.length + p + 1)
+    return fitPoints?.length ? { points: fitPoints.map(({ x, y }) => ({ x, y })), closed: shut } : null;
+  const control = controlPoints.map(({ x, y, z = 1 }): Weighted => {
+    const w = rational ? z : 1;
+    return [x * w, y * w, w];
+  });
+  const spans = control
+    .map((_, k) => ({ k, from: knotValues[k]!, to: knotValues[k + 1]! }))
+    .filter(({ k, from, to }) => k >= p && to > from);
+  const points = spans.flatMap(({ k, from, to }) =>
+    Array.from({ length: 24 }, (_, i) => deBoor(from + ((to - from) * i) / 24, k, p, control, knotValues)),
+  );
+  const last = spans.at(-1);
+  // It ends where its last span does: in its last control point only where the knots there are as many as they may be.
+  return {
+    points: last ? [...points, deBoor(last.to, last.k, p, control, knotValues)] : points,
+    closed: shut,
+  };
 }
 
-function deBoor(t: number, k: number, p: number, control: readonly Point[], knots: readonly number[]): Point {
-  const d = Array.from({ length: p + 1 }, (_, j) => control[j + k - p]!).map(({ x, y }) => ({ x, y }));
+/** A control point: x and y times its weight, and that. */
+type Weighted = readonly [x: number, y: number, weight: number];
+
+/** The curve at `t`, which lies in the span from knot `k` to the next. */
+function deBoor(
+  t: number,
+  k: number,
+  p: number,
+  control: readonly Weighted[],
+  knots: readonly number[],
+): Point {
+  const d = Array.from({ length: p + 1 }, (_, j) => control[j + k - p]!);
   for (let r = 1; r <= p; r++)
     for (let j = p; j >= r; j--) {
       const wide = knots[j + 1 + k - r]! - knots[j + k - p]!;
       const share = wide ? (t - knots[j + k - p]!) / wide : 0;
-      d[j] = {
-        x: d[j - 1]!.x * (1 - share) + d[j]!.x * share,
-        y: d[j - 1]!.y * (1 - share) + d[j]!.y * share,
-      };
+      const [a, b] = [d[j - 1]!, d[j]!];
+      const mixed = (i: 0 | 1 | 2) => a[i] * (1 - share) + b[i] * share;
+      d[j] = [mixed(0), mixed(1), mixed(2)];
     }
-  return d[p]!;
+  const [x, y, weight] = d[p]!;
+  return { x: x / weight, y: y / weight };
 }

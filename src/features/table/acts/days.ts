@@ -57,7 +57,8 @@ export async function daysOfFile(store: SessionStore, file: File): Promise<strin
   if (!read.ok) return [`${calledFile(file.name)}: ${read.message}`];
   const { events = [] } = store.getState().history.project;
   const known = new Set(events.map(sameDay));
-  const fresh = read.value.events.filter((event) => !known.has(sameDay(event)));
+  // Files that were put together hold some days twice.
+  const fresh = read.value.events.filter((event) => !known.has(sameDay(event)) && known.add(sameDay(event)));
   const room = MOST_EVENTS - events.length;
   const taken = fresh.slice(0, room).map((event): DayEvent => ({ ...event, id: newId() }));
   if (taken.length) remember(store, taken, `put in ${taken.length} ${taken.length === 1 ? 'day' : 'days'}`);

@@ -26,15 +26,20 @@ export async function printSheets(sheets: readonly { paper: Size; blob: Blob }[]
   frame.dataset.testid = 'print-frame';
   // What may be written into the page may be in its frames.
   frame.srcdoc = printable(addressed, document.querySelector<HTMLElement>('script[nonce]')?.nonce);
-  const loaded = new Promise((done) => frame.addEventListener('load', done, { once: true }));
-  document.body.append(frame);
-  await loaded;
-  await Promise.all([...frame.contentDocument!.images].map((image) => image.decode()));
   const letGo = () => {
     frame.remove();
     for (const { address } of addressed) URL.revokeObjectURL(address);
   };
-  frame.contentWindow!.addEventListener('afterprint', () => setTimeout(letGo, 1000), { once: true });
-  setTimeout(letGo, HELD);
-  frame.contentWindow!.print();
+  const loaded = new Promise((done) => frame.addEventListener('load', done, { once: true }));
+  document.body.append(frame);
+  try {
+    await loaded;
+    await Promise.all([...frame.contentDocument!.images].map((image) => image.decode()));
+    frame.contentWindow!.addEventListener('afterprint', () => setTimeout(letGo, 1000), { once: true });
+    setTimeout(letGo, HELD);
+    frame.contentWindow!.print();
+  } catch (error) {
+    letGo();
+    throw error;
+  }
 }
