@@ -1,4 +1,5 @@
 /** What stays when a book that was laid is changed; and pages of a series. */
+import fc from 'fast-check';
 import {
   laidOtherwise,
   movedPhoto,
@@ -13,6 +14,7 @@ import { layBook, photosOf } from '@/core/book/flow';
 import { lookOf, seriesPage, thoughtsIn } from '@/core/book/series';
 import { inWords } from '@/core/living/numbers';
 import { gather } from '@/core/project/edits/gather';
+import { waitingPhotos } from '@/core/project/photos';
 import { isByHand } from '@/core/book/print';
 import { panelsOn } from '@/core/product';
 import { withSwapped } from '@/core/product/book';
@@ -169,4 +171,58 @@ test('a series is counted by itself, up or down, in figures or words, and anew w
     ...['zero', 'seven', 'nineteen', 'twenty', 'twenty-one', 'one hundred', 'one hundred and five'],
     ...['three hundred and forty-two', '1000'],
   ]);
+});
+
+test('whatever is moved, put in or taken out, every photo lies once or waits, and a file takes the book', () => {
+  const { history, design } = flowed(photos(14, 9), { pages: null });
+  const deed = fc.record({
+    what: fc.constantFrom('move', 'more', 'fewer', 'otherwise'),
+    a: fc.nat(),
+    b: fc.nat(),
+    c: fc.nat(),
+  });
+  fc.assert(
+    fc.property(fc.array(deed, { minLength: 1, maxLength: 12 }), (deeds) => {
+      let now = history;
+      for (const { what, a, b, c } of deeds) {
+        const { project } = now;
+        const alive: Alive = { project, design, typesetter, newId };
+        const spreads = spreadsOf(project);
+        const [from, to] = [spreads[a % spreads.length]!, spreads[b % spreads.length]!];
+        const shas = photosOf(from);
+        const ways = waysFor(
+          alive,
+          shas.map((sha) => project.assets[sha]!),
+          from.part!,
+          false,
+        );
+        const changed =
+          what === 'move' && shas.length
+            ? movedPhoto(alive, shas[c % shas.length]!, from.part!, to.part!)
+            : what === 'more'
+              ? onePhotoMore(alive, from.part!)
+              : what === 'fewer'
+                ? onePhotoFewer(alive, from.part!)
+                : laidOtherwise(alive, from.part!, ways[c % Math.max(1, ways.length)]?.template.key ?? '');
+        if (!changed.ok) {
+          expect(changed.message).toMatch(/[.]$/);
+          continue;
+        }
+        now = perform(now, layBook('change', changed.value, design), 5e7);
+        const lying = spreadsOf(now.project).flatMap(photosOf);
+        const waiting = waitingPhotos(now.project).map(({ sha }) => sha);
+        expect(new Set(lying).size).toBe(lying.length);
+        const elsewhere = now.project.surfaces
+          .filter((side) => !spreadsOf(now.project).includes(side))
+          .flatMap(photosOf);
+        const all = new Set([...lying, ...waiting, ...elsewhere]);
+        expect([...all].sort()).toEqual([...history.project.photos].sort());
+        // Nothing is laid by itself where a hand was, and nothing counts as a hand's that none was on.
+        for (const side of spreadsOf(now.project))
+          if (photosOf(side).length) expect(isByHand(side)).toBe(false);
+      }
+      expect(readProject(writeProject(now.project)).ok).toBe(true);
+    }),
+    { numRuns: 25 },
+  );
 });
