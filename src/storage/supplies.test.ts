@@ -9,6 +9,7 @@ import { addProject } from '@/storage/shelved';
 import {
   addKit,
   alphabets,
+  changeSupply,
   inkSets,
   noteUse,
   openCupboard,
@@ -58,6 +59,27 @@ describe('shipped kits', () => {
     await stockHouse({ version: '3', kits: [house], supplies: [supply('z', { name: 'a' })] });
     expect((await openCupboard()).supplies.map(({ id }) => id)).toEqual(['mine', 'z']);
     expect(await supplyById('z')).toMatchObject({ favourite: true, tags: ['sea', 'new', 'mine'] });
+  });
+  test('a name that a person gave stays, under another id, too; one that was never changed is the new one', async () => {
+    const version = (number: string, ...supplies: Supply[]) =>
+      stockHouse({ version: number, kits: [house], supplies });
+    await version('1', supply('a'), supply('b'), supply('c'));
+    // As a program left them that noted no names.
+    await database.settings.delete('house names');
+    await version('1', supply('a'), supply('b'), supply('c'));
+    await changeSupply('a', (now) => ({ ...now, name: 'Grandma’s buttons' }));
+    await changeSupply('c', (now) => ({ ...now, name: 'Mine', favourite: true }));
+    await version('2', supply('a'), supply('b', { name: 'A better name' }), supply('z', { name: 'c' }));
+    const names = async () => (await openCupboard()).supplies.map(({ id, name }) => [id, name]);
+    const now = [
+      ['a', 'Grandma’s buttons'],
+      ['b', 'A better name'],
+      ['z', 'Mine'],
+    ];
+    expect(await names()).toEqual(now);
+    await version('3', supply('a'), supply('b', { name: 'A better name' }), supply('z', { name: 'c' }));
+    expect(await names()).toEqual(now);
+    expect(await supplyById('z')).toMatchObject({ favourite: true });
   });
   test('two alphabets of a kit are two; the pictures a shipped design is made of are found by their places', async () => {
     const letter = (id: string, alphabet: string | undefined, order: number) =>

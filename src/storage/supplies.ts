@@ -26,6 +26,8 @@ export interface HouseList extends Shelves {
 }
 
 const HOUSE_KEY = 'house kits';
+/** What each shipped supply was called when it was put in: by that one's own names are known. */
+const NAMES_KEY = 'house names';
 
 /** Everything in the cupboard. */
 export const openCupboard = async (): Promise<Shelves> => ({
@@ -69,12 +71,24 @@ export async function suppliesAt(kit: string, places: readonly number[]): Promis
 /** Whether shipped kits, of any version, were put in. */
 export const hasHouse = async (): Promise<boolean> => (await database.settings.get(HOUSE_KEY)) !== undefined;
 
+/** What each shipped supply is called, by its id, whatever a person called it since. */
+export const shippedNames = async (): Promise<Record<string, string>> =>
+  ((await database.settings.get(NAMES_KEY))?.value ?? {}) as Record<string, string>;
+
 /**
- * Puts the shipped kits in, once for each version of them; what a person made of them (favourites, tags) stays. Answers
+ * Puts the shipped kits in, once for each version of them; what a person made of them (names, favourites, tags) stays. Answers
  * whether they are others than before.
  */
 export async function stockHouse(list: HouseList): Promise<boolean> {
-  if ((await database.settings.get(HOUSE_KEY))?.value === list.version) return false;
+  const names = {
+    key: NAMES_KEY,
+    value: Object.fromEntries(list.supplies.map(({ id, name }) => [id, name])),
+  };
+  if ((await database.settings.get(HOUSE_KEY))?.value === list.version) {
+    // Put in by a program that did not note them.
+    if (!(await database.settings.get(NAMES_KEY))) await database.settings.put(names);
+    return false;
+  }
   await database.transaction('rw', database.supplies, database.kits, database.settings, async () => {
     const shipped = new Set(list.supplies.map(({ id }) => id));
     const there = await database.supplies
@@ -82,9 +96,12 @@ export async function stockHouse(list: HouseList): Promise<boolean> {
       .anyOf(list.kits.map(({ id }) => id))
       .toArray();
     const before = new Map(there.map((supply) => [supply.id, supply]));
+    const known = await shippedNames();
+    /** What it was called when it was shipped; what is in the cupboard where that was never noted. */
+    const shippedAs = ({ id, name }: Supply) => known[id] ?? name;
     // What ships no more goes; what ships under another id is known again by its name.
     const gone = there.filter(({ id }) => !shipped.has(id));
-    const byName = new Map(gone.map((supply) => [named(supply), supply]));
+    const byName = new Map(gone.map((supply) => [named({ ...supply, name: shippedAs(supply) }), supply]));
     await database.supplies.bulkDelete(gone.map(({ id }) => id));
     await database.supplies.bulkPut(
       list.supplies.map((supply) => {
@@ -92,6 +109,7 @@ export async function stockHouse(list: HouseList): Promise<boolean> {
         return own
           ? {
               ...supply,
+              ...(own.name === shippedAs(own) ? {} : { name: own.name }),
               favourite: own.favourite,
               used: own.used,
               tags: [...new Set([...supply.tags, ...own.tags])],
@@ -101,7 +119,7 @@ export async function stockHouse(list: HouseList): Promise<boolean> {
       }),
     );
     await database.kits.bulkPut(list.kits);
-    await database.settings.put({ key: HOUSE_KEY, value: list.version });
+    await database.settings.bulkPut([{ key: HOUSE_KEY, value: list.version }, names]);
   });
   return true;
 }

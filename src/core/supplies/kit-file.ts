@@ -184,6 +184,8 @@ export interface HouseMark {
   id: string;
   favourite: boolean;
   tags: string[];
+  /** What it is called, where that is another name than it was shipped with. */
+  name?: string;
 }
 
 const marksSchema = object({
@@ -194,6 +196,7 @@ const marksSchema = object({
       id: string().max(200).required(),
       favourite: boolean().required(),
       tags: tagsSchema,
+      name: string().min(1).max(200),
     }).noUnknown(),
   )
     .max(20_000)

@@ -110,7 +110,7 @@ test('what came in is put right: a run dragged to a kind, letters typed along, o
   await waitFor(async () => expect(await database.assets.count()).toBe(3));
 });
 
-test('a backup goes to another browser: kits, pictures, tags, favourites among the shipped ones; nothing twice', async () => {
+test('a backup goes to another browser: kits, pictures, tags, favourites and names among the shipped ones; nothing twice', async () => {
   const link = jest.spyOn(URL, 'createObjectURL');
   const here = await opened();
   give(await plain('cliff.png', 1200, '#b08a5a'), await plain('foam.png', 1200, '#dfe8ea'));
@@ -123,6 +123,11 @@ test('a backup goes to another browser: kits, pictures, tags, favourites among t
   await waitFor(() => expect(names()).toHaveLength(1));
   fireEvent.keyDown(found()[0]!, { key: 'f' });
   await waitFor(() => expect(names()[0]).toMatch(/favourite/));
+  fireEvent.click(found()[0]!);
+  const name = await screen.findByRole('textbox', { name: 'Name' });
+  fireEvent.change(name, { target: { value: 'Ada’s porthole' } });
+  fireEvent.blur(name);
+  await waitFor(() => expect(names()[0]).toMatch(/^Ada’s porthole/));
   await press('Back up the cupboard');
   await told(/is in your downloads: everything of your own in one file\.$/);
   const saved = new File([link.mock.lastCall![0] as Blob], 'cupboard.zip', { type: 'application/zip' });
@@ -139,7 +144,7 @@ test('a backup goes to another browser: kits, pictures, tags, favourites among t
   );
   search('');
   await press('Favourites');
-  await waitFor(() => expect(names()).toEqual([expect.stringMatching(/[Pp]orthole.*favourite/)]));
+  await waitFor(() => expect(names()).toEqual([expect.stringMatching(/^Ada’s porthole.*favourite/)]));
   give(saved);
   await told('2 were in the cupboard already.');
 });

@@ -7,6 +7,7 @@ import type { Kit, Supply } from '@/core/supplies/model';
 import { download, fileName } from '@/features/shared/download';
 import { fileOfSupply } from '@/features/shared/supplyFiles';
 import { FILE_ENDING } from '@/storage/file-limits';
+import { shippedNames } from '@/storage/supplies';
 
 configure({ useWebWorkers: false });
 
@@ -89,7 +90,11 @@ export async function saveCupboard(
   for (const [i, kit] of kits.filter(({ house }) => !house).entries())
     missing.push(...(await addKit(zip, `${i + 1} ${fileName(kit.name)}/`, kit, suppliesOf(kit))));
   const shipped = kits.filter(({ house }) => house).flatMap(suppliesOf);
-  const marks = shipped.map(({ id, favourite, tags }) => ({ id, favourite, tags }));
+  const names = await shippedNames();
+  const marks = shipped.map(({ id, favourite, tags, name }) => ({
+    ...{ id, favourite, tags },
+    ...(name === (names[id] ?? name) ? {} : { name }),
+  }));
   await zip.add('cupboard.json', new TextReader(writeMarks(marks)));
   const name = `Cupboard ${new Date().toISOString().slice(0, 10)}.zip`;
   download(await zip.close(), name);

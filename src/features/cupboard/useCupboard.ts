@@ -118,9 +118,9 @@ export function useCupboard(): { cupboard: Cupboard | null; again: (() => void) 
         const byId = new Map(marks.map((mark) => [mark.id, mark]));
         const next = [...search.all].flatMap((supply) => {
           const mark = byId.get(supply.id);
-          return mark
-            ? [{ ...supply, favourite: mark.favourite, tags: [...new Set([...supply.tags, ...mark.tags])] }]
-            : [];
+          if (!mark) return [];
+          const { favourite, tags, name = supply.name } = mark;
+          return [{ ...supply, favourite, name, tags: [...new Set([...supply.tags, ...tags])] }];
         });
         await putSupplies(next);
         next.forEach((supply) => search.update(supply, kits.get(supply.kit)));

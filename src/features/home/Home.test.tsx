@@ -240,3 +240,28 @@ test('a ready-made card is begun with: eight of each kit to choose from', async 
   expect(begun).toMatchObject({ title: 'Happy birthday' });
   expect(push.mock.lastCall).toEqual([`/table?project=${begun!.id}`]);
 });
+
+test('what is opened goes on telling of itself, and can be stopped, whatever is done and done with meanwhile', async () => {
+  await shelved('Kelp');
+  let goOn = () => {};
+  const held = new Promise<void>((done) => (goOn = done));
+  const slow = await packed('Tide pools');
+  const part = slow.slice.bind(slow);
+  slow.slice = (...where) => {
+    const read = part(...where);
+    const all = read.arrayBuffer.bind(read);
+    return Object.assign(read, { arrayBuffer: () => held.then(all) });
+  };
+  home();
+  await lie('Kelp');
+  fireEvent.change(screen.getByLabelText('Project file'), { target: { files: [slow] } });
+  const opening = () => screen.queryByRole('progressbar', { name: /^Opening Tide pools/ });
+  await waitFor(() => expect(opening()).toBeTruthy());
+  await does('Kelp', 'Duplicate');
+  await lie('Kelp (copy)', 'Kelp');
+  expect(opening()).toBeTruthy();
+  screen.getByRole('button', { name: 'Stop' });
+  goOn();
+  await lie('Kelp (copy)', 'Tide pools', 'Kelp');
+  await waitFor(() => expect(opening()).toBeNull());
+});

@@ -121,26 +121,26 @@ export function Home({ demo }: { demo: boolean }) {
         <Typography variant="h2" sx={{ mb: 3 }}>
           On your table
         </Typography>
-        {home.busy && (
-          <Box sx={{ maxWidth: 420, mb: 3 }}>
+        {home.underway.map(({ says, share, stop }, i) => (
+          <Box key={i} sx={{ maxWidth: 420, mb: 3 }}>
             <Typography role="status" sx={{ mb: 1 }}>
-              {home.busy.says}
+              {says}
             </Typography>
             <LinearProgress
-              aria-label={home.busy.says}
-              {...(home.busy.share === undefined
-                ? {}
-                : { variant: 'determinate', value: 100 * home.busy.share })}
+              aria-label={says}
+              {...(share === undefined ? {} : { variant: 'determinate', value: 100 * share })}
             />
-            {home.busy.stop && (
-              <Button size="small" color="inherit" onClick={home.busy.stop} sx={{ mt: 0.5 }}>
+            {stop && (
+              <Button size="small" color="inherit" onClick={stop} sx={{ mt: 0.5 }}>
                 Stop
               </Button>
             )}
           </Box>
-        )}
+        ))}
         <StillDrawn at="/demo/projects.json" what="The demo’s pages are" />
-        {home.projects?.length === 0 && !home.busy && <EmptyTable onPractise={() => void home.practise()} />}
+        {home.projects?.length === 0 && !home.underway.length && (
+          <EmptyTable onPractise={() => void home.practise()} />
+        )}
         {many && <Finder wish={wish} count={found.length} total={projects.length} onWish={setWish} />}
         {many && !found.length && (
           <Typography>No project is called so. Try fewer letters, or another product.</Typography>

@@ -31,37 +31,53 @@ const filing = () => import('@/features/shared/files');
 const histories = () => import('@/storage/projects');
 const binned = () => import('@/storage/deleted');
 
+/** What is under way, each thing telling of itself, and how one is begun. */
+function useUnderway() {
+  const notify = useNotify();
+  const [underway, setUnderway] = useState<readonly (Busy & { id: symbol })[]>([]);
+  /** Says in words what went wrong with something asked for; what it told of itself meanwhile ends whatever happens. */
+  const attempt = useCallback(
+    async (doing: string, act: (tell: (busy: Busy) => void) => Promise<void>) => {
+      const id = Symbol(doing);
+      /** The page has its turn while it is drawn. */
+      const set = (now: Busy | null) =>
+        startTransition(() =>
+          setUnderway((all) => {
+            const at = all.findIndex((one) => one.id === id);
+            const mine = now ? [{ ...now, id }] : [];
+            if (at >= 0) return all.toSpliced(at, 1, ...mine);
+            return now ? [...all, ...mine] : all;
+          }),
+        );
+      try {
+        await act(set);
+      } catch (error) {
+        notify({ text: inWords(error, doing), tone: 'error' });
+      } finally {
+        set(null);
+      }
+    },
+    [notify],
+  );
+  return { underway, attempt };
+}
+
 export function useHome(demo: boolean) {
   const { open, once } = useGoing();
   const notify = useNotify();
   useUnforeseen();
   const { projects, deleted, space, refresh, listDeletedAgain } = useListed();
-  const [busy, setBusyNow] = useState<Busy | null>(null);
-  /** The page has its turn while it is drawn. */
-  const setBusy = useCallback((busy: Busy | null) => startTransition(() => setBusyNow(busy)), []);
-  /** Says in words what went wrong with something asked for; “busy” ends whatever happens. */
-  const attempt = useCallback(
-    async (doing: string, act: () => Promise<void>) => {
-      try {
-        await act();
-      } catch (error) {
-        notify({ text: inWords(error, doing), tone: 'error' });
-      } finally {
-        setBusy(null);
-      }
-    },
-    [notify, setBusy],
-  );
+  const { underway, attempt } = useUnderway();
 
   const openFiles = useCallback(
     (files: readonly File[]) =>
-      attempt('Not all files were opened', async () => {
+      attempt('Not all files were opened', async (tell) => {
         const lines: string[] = [];
         let trouble = false;
         const { signal, stop } = stopping();
         for (const [i, file] of files.entries()) {
           const says = `Opening ${calledFile(file.name)}${files.length > 1 ? `, ${i + 1} of ${files.length}` : ''} …`;
-          setBusy({ says, stop });
+          tell({ says, stop });
           if (signal.aborted) {
             lines.push(`${calledFile(file.name)} was not opened. It was stopped.`);
             continue;
@@ -70,7 +86,7 @@ export function useHome(demo: boolean) {
             await filing()
           ).openFile(file, newId(), Date.now(), {
             signal,
-            counted: (done, of) => setBusy({ says, stop, share: done / of }),
+            counted: (done, of) => tell({ says, stop, share: done / of }),
           });
           lines.push(
             opened.ok ? `Opened “${opened.value.title}”.` : opened.message,
@@ -81,17 +97,17 @@ export function useHome(demo: boolean) {
         if (lines.length) notify({ text: lines.join('\n'), ...(trouble ? { tone: 'error' } : {}) });
         await refresh();
       }),
-    [attempt, notify, refresh, setBusy],
+    [attempt, notify, refresh],
   );
 
   useEffect(() => {
     let gone = false;
     void attempt('Your projects could not be listed', async () => {
       if (demo) {
-        await attempt('The pages of the demo were not laid out', () =>
+        await attempt('The pages of the demo were not laid out', (tell) =>
           bringDemo(async (text) => {
             if (gone) return;
-            setBusy({ says: text });
+            tell({ says: text });
             // What takes its time does not hold up what lies here already.
             await refresh();
           }),
@@ -106,12 +122,12 @@ export function useHome(demo: boolean) {
     return () => {
       gone = true;
     };
-  }, [attempt, demo, refresh, listDeletedAgain, setBusy]);
+  }, [attempt, demo, refresh, listDeletedAgain]);
 
   return {
     projects,
     deleted,
-    busy,
+    underway,
     space,
     open,
     openFiles,
@@ -126,8 +142,8 @@ export function useHome(demo: boolean) {
       ),
     practise: () =>
       once(() =>
-        attempt('The practice page was not laid out', async () => {
-          setBusy({ says: 'Laying out the practice page …' });
+        attempt('The practice page was not laid out', async (tell) => {
+          tell({ says: 'Laying out the practice page …' });
           const { practicePage } = await import('@/features/home/practice');
           const found = await practicePage(Date.now());
           if (found.ok) open(found.value);
@@ -136,8 +152,8 @@ export function useHome(demo: boolean) {
       ),
     beginWith: (supply: Supply) =>
       once(() =>
-        attempt(`“${supply.name}” was not begun`, async () => {
-          setBusy({ says: `Laying out “${supply.name}” …` });
+        attempt(`“${supply.name}” was not begun`, async (tell) => {
+          tell({ says: `Laying out “${supply.name}” …` });
           const { openPageSupply } = await import('@/features/shared/supplyFiles');
           const opened = await openPageSupply(supply, newId(), Date.now());
           if (opened.ok) open(opened.value.id);
@@ -170,8 +186,8 @@ export function useHome(demo: boolean) {
         await refresh();
       }),
     save: (project: HomeProject) =>
-      attempt(`“${project.title}” was not saved as a file`, async () => {
-        setBusy({ says: `Packing “${project.title}” …` });
+      attempt(`“${project.title}” was not saved as a file`, async (tell) => {
+        tell({ says: `Packing “${project.title}” …` });
         const opened = await (await histories()).openProject(project.id);
         if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
         notify(await (await filing()).saveAsFile(opened.value));

@@ -119,6 +119,11 @@ test('a garland grows of what is gathered, in the order it was taken; the last p
   for (const name of names('flowers').slice(1)) toggle('Flowers', name!);
   toggle('Flowers', names('flowers')[0]!);
   expect(names('flowers')).toHaveLength(1);
+  const stays = 'This one stays until another is chosen: a garland grows of something.';
+  layer.getByText(stays);
+  toggle('Flowers', 'sprig');
+  expect(layer.queryByText(stays)).toBeNull();
+  toggle('Flowers', 'sprig');
   const { seed } = garland();
   await room.press('Grow anew');
   expect(garland().seed).not.toBe(seed);

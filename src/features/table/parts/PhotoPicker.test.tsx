@@ -17,8 +17,9 @@ async function picker(first: readonly Arrangeable[]) {
   function Shown() {
     const [photos, setPhotos] = useState(first);
     const [taken, setTaken] = useState<ReadonlySet<string>>(new Set());
+    const [focal, setFocal] = useState<string | null>(null);
     bring = setPhotos;
-    return <PhotoPicker {...{ photos, taken }} onTaken={setTaken} />;
+    return <PhotoPicker {...{ photos, taken, focal }} onTaken={setTaken} onFocal={setFocal} />;
   }
   const room = await seated(<Shown />, []);
   return { ...room, bring: (photos: readonly Arrangeable[]) => settle(() => bring(photos)) };
@@ -39,4 +40,21 @@ test('where there were some, what comes later is offered, not taken', async () =
   const { bring } = await picker([photo('one')]);
   bring([photo('one'), photo('two')]);
   screen.getByText('0 of 2 photos');
+});
+
+test('the one that matters most is taken; left out, by itself or with all, it matters no more', async () => {
+  const { press } = await picker([photo('one'), photo('two')]);
+  const starred = (name: string) =>
+    screen.queryByRole('button', { name: `${name} matters most` })?.getAttribute('aria-pressed');
+  await press('Take all');
+  await press('two matters most');
+  expect([starred('one'), starred('two')]).toEqual(['false', 'true']);
+  await press('two');
+  expect(starred('two')).toBeUndefined();
+  await press('two');
+  expect(starred('two')).toBe('false');
+  await press('one matters most');
+  await press('Take none');
+  await press('Take all');
+  expect([starred('one'), starred('two')]).toEqual(['false', 'false']);
 });

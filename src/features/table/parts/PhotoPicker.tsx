@@ -70,7 +70,11 @@ export function PhotoPicker({
           size="small"
           color="inherit"
           disabled={!photos.length}
-          onClick={() => onTaken(new Set(every ? [] : photos.map(keyOf)))}
+          onClick={() => {
+            // What is not taken does not matter most.
+            if (every && focal) onFocal?.(null);
+            onTaken(new Set(every ? [] : photos.map(keyOf)));
+          }}
         >
           {every ? 'Take none' : 'Take all'}
         </Button>

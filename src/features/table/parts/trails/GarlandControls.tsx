@@ -85,6 +85,11 @@ export function GarlandControls({ trail, unit, disabled, onChange }: Props) {
     <>
       {choose('Leaves', 'leaves')}
       {choose('Flowers', 'flowers')}
+      {leaves.length + flowers.length === 1 && (
+        <Typography variant="body2" color="text.secondary" sx={{ gridColumn: '1 / -1' }}>
+          This one stays until another is chosen: a garland grows of something.
+        </Typography>
+      )}
       {size('Leaf', 'width')}
       {size('Flower', 'flower')}
       {share('Dense', 'dense')}

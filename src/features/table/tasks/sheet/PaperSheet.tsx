@@ -7,16 +7,19 @@ import { IconFiles, IconPhotoPlus, IconPlus, IconSticker } from '@tabler/icons-r
 import { useMemo, useState } from 'react';
 import { mayLie } from '@/core/packing/sheets';
 import { photoCards } from '@/core/packing/photo-cards';
+import { roomFor } from '@/core/packing/things';
 import {
   isPrintable,
   LAST_PINNED,
   MOST_PINNED,
+  MOST_THINGS,
   sheetIn,
   withPinned,
   type Pinned,
   type SheetProduct,
 } from '@/core/product/sheet';
 import { changeProduct } from '@/core/project/edits/product';
+import type { Project } from '@/core/project/model';
 import { byTime, waitingPhotos } from '@/core/project/photos';
 import { addPageAfter, toPageAt } from '@/features/table/acts';
 import { piecesThatWait, takeWaiting } from '@/features/table/acts/things';
@@ -31,6 +34,44 @@ import { packedInWords } from '@/features/table/tasks/sheet/words';
 import { newId } from '@/features/shared/ids';
 import { Turned } from '@/ui/Turned';
 
+interface WaitingProps {
+  project: Project;
+  /** How many more cards the sheet takes. */
+  room: number;
+  disabled: boolean;
+}
+
+/** Photos that wait become cards, as many as there is room for. */
+function WaitingPhotos({ project, room, disabled }: WaitingProps) {
+  const { store } = useRoom();
+  const photos = useMemo(() => byTime(waitingPhotos(project)), [project]);
+  if (!photos.length || !room) return null;
+  const take = () => {
+    const come = photos.slice(0, room);
+    store.getState().perform(photoCards(come, come.map(newId), project.unit));
+  };
+  return (
+    <Button
+      fullWidth
+      variant="outlined"
+      color="inherit"
+      disabled={disabled}
+      startIcon={<IconPhotoPlus size={18} />}
+      onClick={take}
+      sx={{ mt: 1 }}
+    >
+      {asCards(photos.length, room, 'photo that waits', 'photos that wait')}
+    </Button>
+  );
+}
+
+/** How many of those that are there come as cards. */
+function asCards(count: number, room: number, one: string, more: string): string {
+  const come = Math.min(count, room);
+  const which = come < count ? 'The first ' : 'The ';
+  return come === 1 ? `${which}${one}, as a card` : `${which}${come} ${more}, as cards`;
+}
+
 export function PaperSheet({ onClose }: { onClose: () => void }) {
   const product = useSession(({ history }) => sheetIn(history.project.product));
   return product ? <Packing product={product} onClose={onClose} /> : null;
@@ -43,7 +84,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
   const [cutting, setCutting] = useState(true);
   const [last, setLast] = useState<number | null>(null);
   const packed = usePlans(product);
-  const photos = useMemo(() => byTime(waitingPhotos(project)), [project]);
+  const room = roomFor(project);
   const waiting = useMemo(() => piecesThatWait(project).length, [project]);
   const [taking, setTaking] = useState(false);
   const change = (to: SheetProduct, label: string) => {
@@ -116,7 +157,12 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
         >
           Add a card
         </Button>
-        {waiting > 0 && (
+        {room === 0 && (
+          <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+            {MOST_THINGS} cards: a sheet holds no more.
+          </Typography>
+        )}
+        {waiting > 0 && room > 0 && (
           <Button
             fullWidth
             variant="outlined"
@@ -126,9 +172,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
             onClick={() => takeWaiting(store)}
             sx={{ mt: 1 }}
           >
-            {waiting === 1
-              ? 'The piece in the workbox, as a card'
-              : `The ${waiting} pieces in the workbox, as cards`}
+            {asCards(waiting, room, 'piece in the workbox', 'pieces in the workbox')}
           </Button>
         )}
         <Button
@@ -142,21 +186,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
         >
           Pages of another project …
         </Button>
-        {photos.length > 0 && (
-          <Button
-            fullWidth
-            variant="outlined"
-            color="inherit"
-            disabled={readOnly}
-            startIcon={<IconPhotoPlus size={18} />}
-            onClick={() => store.getState().perform(photoCards(photos, photos.map(newId), project.unit))}
-            sx={{ mt: 1 }}
-          >
-            {photos.length === 1
-              ? 'The photo that waits, as a card'
-              : `The ${photos.length} photos that wait, as cards`}
-          </Button>
-        )}
+        <WaitingPhotos project={project} room={room} disabled={readOnly} />
       </Box>
       <Box sx={{ p: 2.5, overflowY: 'auto', minHeight: 0, bgcolor: 'table.main' }}>
         {packed && (

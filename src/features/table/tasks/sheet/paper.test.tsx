@@ -5,11 +5,14 @@ import { beginProduct } from '@/core/product';
 import { newProject } from '@/core/project/model';
 import { begun } from '@/core/project/sides';
 import { Sheets } from '@/features/table/tasks/Sheets';
-import { sheetIn } from '@/core/product/sheet';
+import { MOST_THINGS, sheetIn } from '@/core/product/sheet';
+import { changeProduct } from '@/core/project/edits/product';
+import { gather } from '@/core/project/edits/gather';
+import { perform, startHistory } from '@/core/project/history';
 import { database } from '@/storage/database';
 import { addProject } from '@/storage/shelved';
 import { seatedAt } from '../../../../../scripts/testing/room';
-import { inkPiece, laid } from '../../../../../scripts/testing/samples';
+import { assetOf, inkPiece, laid } from '../../../../../scripts/testing/samples';
 import { emptyStore } from '../../../../../scripts/testing/store';
 
 async function paper(size = { width: 288, height: 216 }) {
@@ -181,4 +184,30 @@ test('of two projects that are looked at quickly the last is shown, though the f
   await choose('Project', 'Boats');
   await screen.findByRole('checkbox', { name: /^Boats alone/ });
   expect(screen.queryByRole('alert')).toBeNull();
+});
+
+test('of what waits only so much is offered as there is room for; a full sheet says so', async () => {
+  const begins = begun(
+    newProject({ id: 's', title: 'Cards', unit: 'in' }, beginProduct('sheet', { width: 144, height: 108 })),
+  );
+  const product = sheetIn(begins.product)!;
+  const things = Array.from({ length: MOST_THINGS - 2 }, (_, i) => ({
+    ...product.things[0]!,
+    part: `thing-${i + 1}`,
+    count: 0,
+  }));
+  const full = perform(startHistory(begins), changeProduct({ ...product, things }, 'fill'), 0).project;
+  const waiting = [1, 2, 3, 4].map((n) => assetOf(new Uint8Array(n), 300, 200, { name: `${n}.jpg` }));
+  const { press, project, undo, does, store } = await seatedAt(
+    <Sheets />,
+    perform(startHistory(full), gather('photos', waiting), 0).project,
+  );
+  does(() => store.getState().openSheet('paper'));
+  await press('The first 2 photos that wait, as cards');
+  expect(undo()).toBe('add 2 photos as cards');
+  expect(sheetIn(project().product)!.things).toHaveLength(MOST_THINGS);
+  screen.getByText(`${MOST_THINGS} cards: a sheet holds no more.`);
+  expect(screen.queryByRole('button', { name: /photos? that wait/ })).toBeNull();
+  does(() => store.getState().undo());
+  screen.getByRole('button', { name: 'The first 2 photos that wait, as cards' });
 });
