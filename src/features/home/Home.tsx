@@ -121,8 +121,8 @@ export function Home({ demo }: { demo: boolean }) {
         <Typography variant="h2" sx={{ mb: 3 }}>
           On your table
         </Typography>
-        {home.underway.map(({ says, share, stop }, i) => (
-          <Box key={i} sx={{ maxWidth: 420, mb: 3 }}>
+        {home.underway.map(({ id, says, share, stop }) => (
+          <Box key={id} sx={{ maxWidth: 420, mb: 3 }}>
             <Typography role="status" sx={{ mb: 1 }}>
               {says}
             </Typography>

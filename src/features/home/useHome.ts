@@ -34,11 +34,11 @@ const binned = () => import('@/storage/deleted');
 /** What is under way, each thing telling of itself, and how one is begun. */
 function useUnderway() {
   const notify = useNotify();
-  const [underway, setUnderway] = useState<readonly (Busy & { id: symbol })[]>([]);
+  const [underway, setUnderway] = useState<readonly (Busy & { id: string })[]>([]);
   /** Says in words what went wrong with something asked for; what it told of itself meanwhile ends whatever happens. */
   const attempt = useCallback(
     async (doing: string, act: (tell: (busy: Busy) => void) => Promise<void>) => {
-      const id = Symbol(doing);
+      const id = newId();
       /** The page has its turn while it is drawn. */
       const set = (now: Busy | null) =>
         startTransition(() =>

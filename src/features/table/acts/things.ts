@@ -1,10 +1,12 @@
 /** Things that come onto a sheet at once: from other projects, and out of the workbox. */
+import { photoCards } from '@/core/packing/photo-cards';
 import { addThings, notOnSheets, panelThing, pieceThing, roomFor, takable } from '@/core/packing/things';
 import { assetsIn } from '@/core/piece/assets';
 import { artPiece, type ArtCompartment } from '@/core/project/create';
 import { together } from '@/core/project/edits/edit';
 import { bringFonts } from '@/core/project/edits/fonts';
 import type { Project } from '@/core/project/model';
+import { byTime, waitingPhotos } from '@/core/project/photos';
 import { fail, ok, type Result } from '@/core/result';
 import { newId } from '@/features/shared/ids';
 import type { SessionStore } from '@/features/table/session';
@@ -71,4 +73,12 @@ export function takeWaiting(store: SessionStore): void {
   perform(
     addThings(things.length === 1 ? 'add a piece as a card' : `add ${things.length} pieces as cards`, things),
   );
+}
+
+/** The photos that wait as cards, as many as there is room for, in the order they were taken. */
+export function takePhotos(store: SessionStore): void {
+  const { history, perform } = store.getState();
+  const { project } = history;
+  const photos = byTime(waitingPhotos(project)).slice(0, roomFor(project));
+  if (photos.length) perform(photoCards(photos, photos.map(newId), project.unit));
 }

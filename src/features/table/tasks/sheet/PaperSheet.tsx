@@ -4,9 +4,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconFiles, IconPhotoPlus, IconPlus, IconSticker } from '@tabler/icons-react';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { mayLie } from '@/core/packing/sheets';
-import { photoCards } from '@/core/packing/photo-cards';
 import { roomFor } from '@/core/packing/things';
 import {
   isPrintable,
@@ -19,10 +18,9 @@ import {
   type SheetProduct,
 } from '@/core/product/sheet';
 import { changeProduct } from '@/core/project/edits/product';
-import type { Project } from '@/core/project/model';
-import { byTime, waitingPhotos } from '@/core/project/photos';
+import { waitingPhotos } from '@/core/project/photos';
 import { addPageAfter, toPageAt } from '@/features/table/acts';
-import { piecesThatWait, takeWaiting } from '@/features/table/acts/things';
+import { piecesThatWait, takePhotos, takeWaiting } from '@/features/table/acts/things';
 import { TakePages } from '@/features/table/tasks/sheet/TakePages';
 import { usePlans } from '@/features/table/parts/usePlans';
 import { WideSheet } from '@/features/table/parts/WideSheet';
@@ -31,39 +29,29 @@ import { OnPaper } from '@/features/table/tasks/sheet/OnPaper';
 import { PaperControls } from '@/features/table/tasks/sheet/PaperControls';
 import { ThingControls } from '@/features/table/tasks/sheet/ThingControls';
 import { packedInWords } from '@/features/table/tasks/sheet/words';
-import { newId } from '@/features/shared/ids';
 import { Turned } from '@/ui/Turned';
 
-interface WaitingProps {
-  project: Project;
-  /** How many more cards the sheet takes. */
-  room: number;
+interface MoreProps {
+  icon: ReactNode;
   disabled: boolean;
+  onTake: () => void;
+  children: ReactNode;
 }
 
-/** Photos that wait become cards, as many as there is room for. */
-function WaitingPhotos({ project, room, disabled }: WaitingProps) {
-  const { store } = useRoom();
-  const photos = useMemo(() => byTime(waitingPhotos(project)), [project]);
-  if (!photos.length || !room) return null;
-  const take = () => {
-    const come = photos.slice(0, room);
-    store.getState().perform(photoCards(come, come.map(newId), project.unit));
-  };
-  return (
-    <Button
-      fullWidth
-      variant="outlined"
-      color="inherit"
-      disabled={disabled}
-      startIcon={<IconPhotoPlus size={18} />}
-      onClick={take}
-      sx={{ mt: 1 }}
-    >
-      {asCards(photos.length, room, 'photo that waits', 'photos that wait')}
-    </Button>
-  );
-}
+/** What puts more onto the sheet. */
+const More = ({ icon, disabled, onTake, children }: MoreProps) => (
+  <Button
+    fullWidth
+    variant="outlined"
+    color="inherit"
+    disabled={disabled}
+    startIcon={icon}
+    onClick={onTake}
+    sx={{ mt: 1 }}
+  >
+    {children}
+  </Button>
+);
 
 /** How many of those that are there come as cards. */
 function asCards(count: number, room: number, one: string, more: string): string {
@@ -86,6 +74,7 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
   const packed = usePlans(product);
   const room = roomFor(project);
   const waiting = useMemo(() => piecesThatWait(project).length, [project]);
+  const photos = useMemo(() => waitingPhotos(project).length, [project]);
   const [taking, setTaking] = useState(false);
   const change = (to: SheetProduct, label: string) => {
     const { perform, refuse, history, surfaceId } = store.getState();
@@ -146,47 +135,27 @@ function Packing({ product, onClose }: { product: SheetProduct; onClose: () => v
           What is on it
         </Typography>
         <ThingControls project={project} product={product} disabled={readOnly} onChange={change} />
-        <Button
-          fullWidth
-          variant="outlined"
-          color="inherit"
-          disabled={readOnly}
-          startIcon={<IconPlus size={18} />}
-          onClick={() => addPageAfter(store, false)}
-          sx={{ mt: 1.5 }}
-        >
+        <More disabled={readOnly} icon={<IconPlus size={18} />} onTake={() => addPageAfter(store, false)}>
           Add a card
-        </Button>
+        </More>
         {room === 0 && (
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
             {MOST_THINGS} cards: a sheet holds no more.
           </Typography>
         )}
         {waiting > 0 && room > 0 && (
-          <Button
-            fullWidth
-            variant="outlined"
-            color="inherit"
-            disabled={readOnly}
-            startIcon={<IconSticker size={18} />}
-            onClick={() => takeWaiting(store)}
-            sx={{ mt: 1 }}
-          >
+          <More disabled={readOnly} icon={<IconSticker size={18} />} onTake={() => takeWaiting(store)}>
             {asCards(waiting, room, 'piece in the workbox', 'pieces in the workbox')}
-          </Button>
+          </More>
         )}
-        <Button
-          fullWidth
-          variant="outlined"
-          color="inherit"
-          disabled={readOnly}
-          startIcon={<IconFiles size={18} />}
-          onClick={() => setTaking(true)}
-          sx={{ mt: 1 }}
-        >
+        <More disabled={readOnly} icon={<IconFiles size={18} />} onTake={() => setTaking(true)}>
           Pages of another project …
-        </Button>
-        <WaitingPhotos project={project} room={room} disabled={readOnly} />
+        </More>
+        {photos > 0 && room > 0 && (
+          <More disabled={readOnly} icon={<IconPhotoPlus size={18} />} onTake={() => takePhotos(store)}>
+            {asCards(photos, room, 'photo that waits', 'photos that wait')}
+          </More>
+        )}
       </Box>
       <Box sx={{ p: 2.5, overflowY: 'auto', minHeight: 0, bgcolor: 'table.main' }}>
         {packed && (
