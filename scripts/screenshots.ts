@@ -81,6 +81,8 @@ async function tour(page: Page): Promise<void> {
   const at = (x: number, y: number) => [box.x + (x / 12) * box.width, box.y + (y / 12) * box.height] as const;
   await page.mouse.click(...at(9.6, 6.7));
   await page.getByRole('button', { name: /^Finish / }).click();
+  // The panel moves to the row that was opened.
+  await page.waitForTimeout(600);
   await shoot(page, 'table');
   await page.keyboard.press('Escape');
   await page.mouse.dblclick(...at(4.5, 3.7));
