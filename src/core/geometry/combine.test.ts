@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import polygonClipping, { type MultiPolygon } from 'polygon-clipping';
 import { combine, partsOf, type Combination } from '@/core/geometry/combine';
 import { translation } from '@/core/geometry/matrix';
-import { areaOf, closed, grown, nearestBetween } from '@/core/geometry/offset';
+import { areaOf, closed, edgesOf, grown, nearestBetween } from '@/core/geometry/offset';
 import { ellipsePath, flatten, rectanglePath, transformPath, type Path } from '@/core/geometry/path';
 import { polygon, points } from '@/core/geometry/pen';
 import { PUNCHES } from '@/core/piece/outline/punches';
@@ -68,7 +68,7 @@ describe('combining', () => {
     expect(joined).toMatchObject({ parts: 1 });
     const [apart] = combine('join', rows(27.3));
     expect(apart!.parts).toBe(7);
-    const [first, second] = partsOf(apart!.path);
+    const [first, second] = partsOf(apart!.path).map(edgesOf);
     expect(nearestBetween(first!, second!).gap).toBeGreaterThan(0.1);
     expect(nearestBetween(first!, second!).gap).toBeLessThan(0.4);
     expect(combine('join', [closed(apart!.path, 0.5)])[0]!.parts).toBe(1);
@@ -98,7 +98,58 @@ describe('combining', () => {
   });
 });
 
+describe('how near two lie', () => {
+  test('circles: their middles’ distance without their radii, from edge to edge along the line between; touching is none', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 200, noNaN: true }),
+        fc.double({ min: 5, max: 200, noNaN: true }),
+        fc.double({ min: -5, max: 300, noNaN: true }),
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        (r, s, away, angle) => {
+          const long = r + s + away;
+          const b = moved(round(-s, -s, 2 * s), long * Math.cos(angle), long * Math.sin(angle));
+          const { gap, from, to } = nearestBetween(edgesOf(round(-r, -r, 2 * r)), edgesOf(b));
+          // Four curves are a circle to 0.03 % of its radius; their sides lie within a thousandth of a point of them.
+          const close = 0.0005 * Math.max(r, s) + 0.005;
+          expect(Math.abs(gap - Math.max(0, away))).toBeLessThan(close);
+          if (away > close) expect(Math.hypot(from.x - to.x, from.y - to.y)).toBeCloseTo(gap, 9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('the nearest of many parts, whichever it is; one that lies in a hole is as near as the hole’s edge', () => {
+    const beads = Array.from({ length: 40 }, (_, i) =>
+      round((i % 8) * 30, Math.floor(i / 8) * 30, 20),
+    ).flat();
+    const below = nearestBetween(edgesOf(beads), edgesOf(square(95, 150, 10)));
+    expect(below.gap).toBeCloseTo(10, 2);
+    expect(below.from.y + below.to.y).toBeCloseTo(290, 1);
+    const ring = combine('cut out', [square(0, 0, 100), round(20, 20, 60)])[0]!.path;
+    expect(nearestBetween(edgesOf(ring), edgesOf(round(40, 30, 20))).gap).toBeCloseTo(10, 2);
+  });
+
+  test('from what is asked on, nothing is looked for', () => {
+    const [a, b] = [square(0, 0, 10), square(13, 0, 10)].map(edgesOf);
+    expect(nearestBetween(a!, b!, 3).gap).toBe(3);
+    expect(nearestBetween(a!, b!, 3.001).gap).toBeCloseTo(3, 9);
+    expect(nearestBetween(edgesOf([]), b!, 7).gap).toBe(7);
+  });
+});
+
 describe('growing', () => {
+  test('large rounds are measured and grown as rounds: measured to a hundredth of a point of their edge, grown to seven', () => {
+    const r = 432;
+    const about = (radius: number) =>
+      [Math.PI * radius ** 2, 0.01 * 2 * Math.PI * radius + 3e-4 * Math.PI * radius ** 2] as const;
+    const [area, most] = about(r);
+    expect(Math.abs(areaOf(round(0, 0, 2 * r)) - area)).toBeLessThan(most);
+    const [wider, off] = about(r + 9);
+    expect(Math.abs(areaOf(grown(round(0, 0, 2 * r), 9)) - wider)).toBeLessThan(off + 0.06 * 2 * Math.PI * r);
+  });
+
   test('by Steiner’s formula: area + perimeter · d + π d², round; + 4 d² mitred, for a square', () => {
     const d = 7;
     expect(areaOf(grown(square(0, 0, 100), d, 'round')) / (10000 + 400 * d + Math.PI * d * d)).toBeCloseTo(

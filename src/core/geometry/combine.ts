@@ -1,6 +1,6 @@
 /** Outlines joined, cut out of each other, overlapped and divided, on their true curves (Paper.js). Filled by the non-zero rule. */
 import paper from 'paper/dist/paper-core';
-import { areaOf, isPlain, pathOfRings, polygons } from '@/core/geometry/offset';
+import { areaOf, pathOfRings, plainArea, polygons } from '@/core/geometry/offset';
 import { parsePath, pathData, type Path } from '@/core/geometry/path';
 
 export type Combination = 'join' | 'cut out' | 'overlap' | 'divide';
@@ -20,8 +20,8 @@ function shape(path: Path): paper.PathItem {
   item.fillRule = 'nonzero';
   // One winding, no crossings: what later steps count on.
   const one = item.unite(undefined as unknown as paper.PathItem, { insert: false });
-  const made = pathOf(one);
-  if (isPlain(made) && Math.abs(areaOf(made) - areaOf(path)) <= MOST_OFF * areaOf(path)) return one;
+  const [made, asked] = [plainArea(pathOf(one)), areaOf(path)];
+  if (made !== null && Math.abs(made - asked) <= MOST_OFF * asked) return one;
   // Where rings are wound against each other and all but touch, edges are followed the wrong way: polygons never are.
   return new scope.CompoundPath(pathData(pathOfRings(polygons(path)), 6));
 }

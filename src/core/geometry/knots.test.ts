@@ -50,7 +50,8 @@ describe('knots', () => {
       fc.property(anyCut, fc.nat(), fc.double({ min: 0.05, max: 0.95, noNaN: true }), (path, n, t) => {
         const rings = knotsOf(path);
         const more = added(rings, spotIn(rings, n), t);
-        expect(areaOf(pathOfKnots(rings))).toBeCloseTo(areaOf(path), 3);
+        // How many sides stand for a curve hangs on its last digit.
+        expect(Math.abs(areaOf(pathOfKnots(rings)) / areaOf(path) - 1)).toBeLessThan(1e-4);
         expect(Math.abs(areaOf(pathOfKnots(more)) / areaOf(path) - 1)).toBeLessThan(2e-3);
         expect(more.flat()).toHaveLength(rings.flat().length + 1);
       }),

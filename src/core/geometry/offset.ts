@@ -10,8 +10,9 @@ import {
   unionD,
   type PathsD,
 } from 'clipper2-ts';
+import { boxOfPoints, type Box } from '@/core/geometry/box';
 import type { Point } from '@/core/geometry/matrix';
-import { flatten, type Path, type Segment } from '@/core/geometry/path';
+import { flatten, straightened, type Path, type Segment } from '@/core/geometry/path';
 
 export const CORNERS = ['round', 'mitred', 'straight'] as const;
 export type Corners = (typeof CORNERS)[number];
@@ -27,7 +28,15 @@ export const MITRE_LIMIT = 4;
 const DECIMALS = 4;
 const STEPS = 24;
 
+/** What a path covers, as rings that cross nothing; each curve in as many sides, for what follows them to turn gently. */
 export const polygons = (path: Path): PathsD => unionD(flatten(path, STEPS), [], FillRule.NonZero, DECIMALS);
+
+/** No side of these is further than this from the true curve, points: what is only measured, or grown, needs no more. */
+const FINE = 1e-3;
+const MOST_SIDES = 96;
+const fine = (path: Path): Point[][] => flatten(straightened(path, FINE, MOST_SIDES));
+/** As `polygons`, with sides only where the path bends: a line of words has a sixth of them. */
+const covered = (path: Path): PathsD => unionD(fine(path), [], FillRule.NonZero, DECIMALS);
 
 export const pathOfRings = (rings: readonly (readonly Point[])[]): Path =>
   rings.flatMap((ring) => [
@@ -43,7 +52,7 @@ export function grown(path: Path, by: number, corners: Corners = 'round'): Path 
   // Arcs no further than this from the true round: what 600 ppi cannot show.
   const round = Math.min(0.05, Math.abs(by) / 20);
   const [join, end] = [JOINS[corners], EndType.Polygon];
-  const rings = polygons(path).filter((ring) => !closesUp(ring, by));
+  const rings = covered(path).filter((ring) => !closesUp(ring, by));
   return pathOfRings(needed(inflatePathsD(needed(rings), by, join, end, MITRE_LIMIT, DECIMALS, round)));
 }
 
@@ -66,44 +75,68 @@ export const signedArea = (ring: readonly Point[]): number =>
     return sum + (a.x * b.y - b.x * a.y) / 2;
   }, 0);
 
-/** Area the path covers, square units, its curves as fine polygons. */
-export const areaOf = (path: Path): number => polygons(path).reduce((sum, ring) => sum + signedArea(ring), 0);
+const areaWithin = (rings: readonly (readonly Point[])[]): number =>
+  rings.reduce((sum, ring) => sum + signedArea(ring), 0);
 
-/** Whether a path covers what its rings enclose, holes taken off: none of them is wound against what it lies on. */
-export function isPlain(path: Path): boolean {
-  const enclosed = flatten(path, STEPS).reduce((sum, ring) => sum + signedArea(ring), 0);
-  const covered = areaOf(path);
-  return Math.abs(Math.abs(enclosed) - covered) <= 1e-3 * covered;
+/** Area the path covers, square units, its curves as fine polygons. */
+export const areaOf = (path: Path): number => areaWithin(covered(path));
+
+/** Area the path covers, if it is what its rings enclose, holes taken off; null if one is wound against what it lies on. */
+export function plainArea(path: Path): number | null {
+  const [enclosed, area] = [Math.abs(areaWithin(fine(path))), areaOf(path)];
+  return Math.abs(enclosed - area) <= 1e-3 * area ? area : null;
 }
 
 /** The first outline without the second. */
 export const without = (a: Path, b: Path): Path =>
-  pathOfRings(differenceD(polygons(a), polygons(b), FillRule.NonZero, DECIMALS));
+  pathOfRings(differenceD(covered(a), covered(b), FillRule.NonZero, DECIMALS));
 
 /** What two outlines have in common, as separate rings. */
 export const common = (a: Path, b: Path): Point[][] =>
-  intersectD(polygons(a), polygons(b), FillRule.NonZero, DECIMALS);
+  intersectD(covered(a), covered(b), FillRule.NonZero, DECIMALS);
 
-/** The shortest way between the edges of two outlines; none is 0 long if they touch, wherever. */
-export function nearestBetween(a: Path, b: Path): { gap: number; from: Point; to: Point } {
-  const [as, bs] = [polygons(a), polygons(b)];
-  const [origin] = as[0] ?? [{ x: 0, y: 0 }];
-  if (common(a, b).length) return { gap: 0, from: origin!, to: origin! };
-  let least = { gap: Infinity, from: origin!, to: origin! };
-  const measure = (points: PathsD, sides: PathsD) => {
-    for (const ring of sides)
-      ring.forEach((p, i) => {
-        const q = ring[(i + 1) % ring.length]!;
-        for (const each of points)
-          for (const from of each) {
-            const to = onSide(from, p, q);
-            const gap = Math.hypot(from.x - to.x, from.y - to.y);
-            if (gap < least.gap) least = { gap, from, to };
-          }
-      });
-  };
-  measure(as, bs);
-  measure(bs, as);
+/** How far two boxes lie apart; none if they meet. */
+function apart(a: Box, b: Box): number {
+  const gap = (from: number, long: number, at: number, wide: number) =>
+    Math.max(0, at - from - long, from - at - wide);
+  return Math.hypot(gap(a.x, a.width, b.x, b.width), gap(a.y, a.height, b.y, b.height));
+}
+
+export type Edges = readonly { ring: Point[]; box: Box }[];
+
+/** The edges of what a path covers. */
+export const edgesOf = (path: Path): Edges => covered(path).map((ring) => ({ ring, box: boxOfPoints(ring) }));
+
+/** The shortest way between edges; none is 0 long if they touch, wherever. Nothing from `within` on is looked for. */
+export function nearestBetween(
+  a: Edges,
+  b: Edges,
+  within = Infinity,
+): { gap: number; from: Point; to: Point } {
+  const pairs = a
+    .flatMap((one) => b.map((other) => ({ one, other, gap: apart(one.box, other.box) })))
+    .filter(({ gap }) => gap < within)
+    .sort((p, q) => p.gap - q.gap);
+  const origin = a[0]?.ring[0] ?? { x: 0, y: 0 };
+  const rings = (edges: Edges): PathsD => edges.map(({ ring }) => ring);
+  let least = { gap: within, from: origin, to: origin };
+  if (pairs[0]?.gap === 0 && intersectD(rings(a), rings(b), FillRule.NonZero, DECIMALS).length)
+    return { ...least, gap: 0 };
+  const measure = ({ ring: points, box }: { ring: Point[]; box: Box }, ring: Point[]) =>
+    ring.forEach((p, i) => {
+      const q = ring[(i + 1) % ring.length]!;
+      if (apart(boxOfPoints([p, q]), box) >= least.gap) return;
+      for (const from of points) {
+        const to = onSide(from, p, q);
+        const gap = Math.hypot(from.x - to.x, from.y - to.y);
+        if (gap < least.gap) least = { gap, from, to };
+      }
+    });
+  for (const { one, other, gap } of pairs) {
+    if (gap >= least.gap) break;
+    measure(one, other.ring);
+    measure(other, one.ring);
+  }
   return least;
 }
 

@@ -128,7 +128,7 @@ export async function tellCombined(
   closing: number,
 ): Promise<Result<Told>> {
   const { combine } = await import('@/core/geometry/combine');
-  const { nearestBetween } = await import('@/core/geometry/offset');
+  const { edgesOf, nearestBetween } = await import('@/core/geometry/offset');
   const pieces = unlocked(session);
   const whole = keptWhole(how, pieces);
   if (whole) return fail(whole);
@@ -140,11 +140,12 @@ export async function tellCombined(
   const parts = made.reduce((sum, each) => sum + each.parts, 0);
   const told = { parts, holes: made.reduce((sum, each) => sum + each.holes, 0), near: null };
   if (how !== 'join' || parts === 1) return ok(told);
+  const edges = paths.map(edgesOf);
   let near: Told['near'] = null;
   for (let i = 0; i < paths.length; i++)
     for (let j = i + 1; j < paths.length; j++) {
-      const { gap, from, to } = nearestBetween(paths[i]!, paths[j]!);
-      if (gap > 0 && gap < closing && (!near || gap < near.gap))
+      const { gap, from, to } = nearestBetween(edges[i]!, edges[j]!, near?.gap ?? closing);
+      if (gap > 0 && gap < (near?.gap ?? closing))
         near = {
           names: [pieces[i]!.name, pieces[j]!.name],
           gap,
