@@ -271,6 +271,39 @@ describe('what comes in', () => {
     });
   });
 
+  test('what faces away was mirrored: circles, arcs, polylines and their bulges go the other way, lines and splines do not', () => {
+    const away = ' 210\n0\n 220\n0\n 230\n-1\n';
+    const middle = (entity: string) => {
+      const found = pointsOf(line(-100, -100, -100, 100) + line(100, -100, 100, 100) + entity);
+      const points = found.map((each) => each.points).find(([p, q]) => p!.x !== q!.x)!;
+      const { x, y, width, height } = boxOfPoints(points);
+      // From the left line, and from the upper ends of both.
+      return [x - 100, 100 - y - height, x + width - 100, 100 - y].map(Math.round);
+    };
+    const vertex = (x: number, y: number, bulge: number) =>
+      ` 0\nVERTEX\n 8\n0\n 10\n${x}\n 20\n${y}\n 42\n${bulge}\n`;
+    const half = (more: string) =>
+      ` 0\nLWPOLYLINE\n 8\n0\n 90\n2\n 70\n1\n${more} 10\n40\n 20\n0\n 42\n1\n 10\n60\n 20\n0\n 42\n0\n`;
+    const old = (more: string) =>
+      ` 0\nPOLYLINE\n 8\n0\n 66\n1\n 70\n1\n${more}${vertex(40, 0, 1)}${vertex(60, 0, 0)} 0\nSEQEND\n`;
+    const circle = (more: string) => ` 0\nCIRCLE\n 8\n0\n 10\n50\n 20\n20\n 40\n5\n${more}`;
+    // A quarter, from due right to due up.
+    const arc = (more: string) => ` 0\nARC\n 8\n0\n 10\n50\n 20\n20\n 40\n10\n 50\n0\n 51\n90\n${more}`;
+    const ellipse = (more: string) =>
+      ` 0\nELLIPSE\n 8\n0\n 10\n50\n 20\n0\n 11\n20\n 21\n0\n 40\n0.5\n 41\n0\n 42\n1.5707963\n${more}`;
+    expect(middle(circle(''))).toEqual([45, 15, 55, 25]);
+    expect(middle(circle(away))).toEqual([-55, 15, -45, 25]);
+    expect(middle(arc(''))).toEqual([50, 20, 60, 30]);
+    expect(middle(arc(away))).toEqual([-60, 20, -50, 30]);
+    for (const each of [half, old]) {
+      expect(middle(each(''))).toEqual([40, -10, 60, 0]);
+      expect(middle(each(away))).toEqual([-60, -10, -40, 0]);
+    }
+    expect(middle(ellipse(''))).toEqual([50, 0, 70, 10]);
+    expect(middle(ellipse(away))).toEqual([50, -10, 70, 0]);
+    expect(middle(line(20, 0, 30, 5) + away)).toEqual([20, 0, 30, 5]);
+  });
+
   test('vertices with more said of them than where they lie, or fewer of them than are stated, are read and end', () => {
     const corner = (x: number, y: number, more = '') => ` 10\n${x}\n${more} 20\n${y}\n`;
     const square = (count: number, more: string) =>

@@ -84,16 +84,41 @@ const TAMED: Record<string, (own: readonly Group[]) => Group[]> = {
   },
 };
 
+/** The height of the way an entity faces; a bulge; the angles an arc goes from and to. */
+const [FACES, BULGE, FROM, TO] = [230, 42, 50, 51];
+const negated = (codes: readonly number[]) => (own: readonly Group[]) =>
+  own.map((group): Group => (codes.includes(group[0]) ? [group[0], String(-Number(group[1]))] : group));
+/**
+ * What is seen from behind, as parts that were mirrored are kept: its x goes the other way, and so do its arcs (DXF reference,
+ * arbitrary axis algorithm, for 0, 0, -1). Lines and splines are kept as they lie.
+ */
+const FROM_BEHIND: Record<string, (own: readonly Group[]) => Group[]> = {
+  CIRCLE: negated([POINT]),
+  LWPOLYLINE: negated([POINT, BULGE]),
+  POLYLINE: (own) => [...own],
+  VERTEX: negated([POINT, BULGE]),
+  // Its middle and its long axis lie in the plane; the short one is to the other side of it.
+  ELLIPSE: negated([40]),
+  ARC: (own) =>
+    negated([POINT])(own).map(([code, value]): Group =>
+      code === FROM || code === TO ? [code === FROM ? TO : FROM, String(180 - Number(value))] : [code, value],
+    ),
+};
+
 function tamed(groups: readonly Group[]): string {
   const out: Group[] = [];
+  // Vertices face where what they are of does.
+  let behind = false;
   for (let at = 0; at < groups.length;) {
     const [code, value] = groups[at]!;
     out.push(groups[at++]!);
-    const tame = code === KIND ? TAMED[value.trim()] : undefined;
-    if (!tame) continue;
-    const from = at;
+    if (code !== KIND) continue;
+    const [kind, from] = [value.trim(), at];
     while (at < groups.length && groups[at]![0] !== KIND) at++;
-    out.push(...tame(groups.slice(from, at)));
+    const own = groups.slice(from, at);
+    if (kind !== 'VERTEX') behind = own.some(([each, said]) => each === FACES && Number(said) < 0);
+    const as = TAMED[kind]?.(own) ?? own;
+    out.push(...((behind && FROM_BEHIND[kind]?.(as)) || as));
   }
   return out.flat().join('\n');
 }
