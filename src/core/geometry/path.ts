@@ -269,3 +269,14 @@ export function distanceToSide(p: Point, a: Point, b: Point): number {
   const t = Math.max(0, Math.min(1, along));
   return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
 }
+
+/** How far a point lies from the edge of a path, inside or out, same unit; its curves as polygons. */
+export const distanceToEdge = (path: Path, point: Point): number =>
+  flatten(path).reduce(
+    (least, ring) =>
+      ring.reduce(
+        (near, a, i) => Math.min(near, distanceToSide(point, a, ring[(i + 1) % ring.length]!)),
+        least,
+      ),
+    Infinity,
+  );

@@ -123,7 +123,7 @@ export const arches: readonly Punch[] = [
     3,
     [length('hole', 'Size of the holes', (s) => s.height * 0.1)],
     ({ width: w, height: h }, value) => {
-      const d = Math.max(1, Math.min(value('hole'), h * 0.2));
+      const d = Math.max(1, Math.min(value('hole'), h * 0.2, w * 0.4));
       const many = Math.max(2, Math.round(w / (d * 1.9)));
       const step = w / many;
       const path = [...polygon(points(0, 0, w, 0, w, h, 0, h))];

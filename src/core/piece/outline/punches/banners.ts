@@ -27,15 +27,17 @@ const middle = ({ width }: Size) => width / 2;
 function bitten({ width: w, height: h }: Size, bites: number) {
   const r = h / (2 * bites + (bites + 1) * 0.9);
   const gap = (h - 2 * r * bites) / (bites + 1);
+  // Those of a narrow one do not meet.
+  const deep = Math.min(r, w * 0.4);
   const line = pen().from(0, 0).to(w, 0);
   for (let i = 0; i < bites; i++) {
     const y = gap + r + i * (2 * r + gap);
-    line.arc(w, y, r, r, 360, 180);
+    line.arc(w, y, deep, r, 360, 180);
   }
   line.to(w, h, 0, h);
   for (let i = bites - 1; i >= 0; i--) {
     const y = gap + r + i * (2 * r + gap);
-    line.arc(0, y, r, r, 180, 0);
+    line.arc(0, y, deep, r, 180, 0);
   }
   return line.close().done();
 }
@@ -156,10 +158,12 @@ export const banners: readonly Punch[] = [
     ({ width: w, height: h }, value) => {
       const many = value('count');
       const r = w / (2 * many);
+      // A wide one hangs no deeper than it is high.
+      const deep = Math.min(r, h * 0.8);
       const line = pen()
         .from(0, 0)
-        .to(w, 0, w, h - r);
-      for (let i = many - 1; i >= 0; i--) line.arc((2 * i + 1) * r, h - r, r, r, 90, 270);
+        .to(w, 0, w, h - deep);
+      for (let i = many - 1; i >= 0; i--) line.arc((2 * i + 1) * r, h - deep, r, deep, 90, 270);
       return line.close().done();
     },
   ),

@@ -1,10 +1,11 @@
 /** Lace: doilies, snowflakes, stamps' edges. */
 import { around, pen, polygon, points } from '@/core/geometry/pen';
 import type { Path } from '@/core/geometry/path';
-import { rotation, translation, compose } from '@/core/geometry/matrix';
+import type { Size } from '@/core/geometry/box';
+import { compose, rotation, scaling, translation, type Point } from '@/core/geometry/matrix';
 import { transformPath } from '@/core/geometry/path';
 import { count, settable, share, type Punch } from '@/core/piece/outline/punches/punch';
-import { evenly, scalloped } from '@/core/piece/outline/punches/rounds';
+import { feetOf, scalloped } from '@/core/piece/outline/punches/rounds';
 
 const FAMILY = 'Lace';
 
@@ -42,13 +43,66 @@ function bordered(w: number, h: number, wanted: number, inward: boolean): Path {
   return line.close().done();
 }
 
-/** Holes along an ellipse, turned so that they cut. */
-const holes = (w: number, h: number, far: number, many: number, size: number): Path =>
-  evenly((w / 2) * far, (h / 2) * far, many).flatMap(({ x, y }) =>
-    pen()
-      .hole(x + w / 2, y + h / 2, size)
-      .done(),
-  );
+/** What the holes of a round of scallops are laid by: a hole that lies on a line, or in a lobe, crosses nothing. */
+function rayed({ width, height }: Size, many: number) {
+  const centre = { x: width / 2, y: height / 2 };
+  const feet = feetOf({ width, height }, many);
+  /** Half of how far a point lies from the line to another. */
+  const room = (to: Point, from: Point): number => {
+    const [dx, dy] = [to.x - centre.x, to.y - centre.y];
+    return Math.abs(dx * (from.y - to.y) - dy * (from.x - to.x)) / Math.hypot(dx, dy) / 2;
+  };
+  const at = <T>(of: readonly T[], i: number): T => of[(i + many) % many]!;
+  const middles = feet.map(({ x, y }, i) => {
+    const next = at(feet, i + 1);
+    return { x: (x + next.x) / 2, y: (y + next.y) / 2 };
+  });
+  // Along the flat sides of an oval what goes to its middle lies close together.
+  const between = (of: readonly Point[], i: number, others: readonly Point[], ...ways: number[]) =>
+    Math.min(...ways.map((way) => room(at(of, i), at(others, i + way))));
+  const rays = feet.map((foot, i) => {
+    const next = at(feet, i + 1);
+    const lobe = Math.hypot(next.x - foot.x, next.y - foot.y) / 2;
+    const [toFoot, toMiddle] = [between(feet, i, feet, -1, 1), between(middles, i, middles, -1, 1)];
+    return {
+      foot,
+      middle: middles[i]!,
+      /** How wide what lies on the ways to them may be, about half of it. */
+      toFoot: Math.min(lobe, toFoot),
+      toMiddle: Math.min(lobe, toMiddle),
+      /** How wide a hole in the lobe may be, and one at its foot. */
+      inLobe: Math.min(lobe * 0.36, between(middles, i, feet, 0, 1)),
+      atFoot: Math.min(lobe * 0.2, between(feet, i, middles, -1, 0)),
+    };
+  });
+  const along = (to: Point, share: number): Point => ({
+    x: centre.x + (to.x - centre.x) * share,
+    y: centre.y + (to.y - centre.y) * share,
+  });
+  return {
+    rays,
+    /** A round hole on the way from the centre to a point. */
+    dot(to: Point, share: number, radius: number): Path {
+      const { x, y } = along(to, share);
+      return pen().hole(x, y, radius).done();
+    },
+    /** A petal on that way, from one share of it to another. */
+    leaf(to: Point, from: number, until: number, wide: number): Path {
+      const [dx, dy] = [to.x - centre.x, to.y - centre.y];
+      const { x, y } = along(to, from);
+      return petal(x, y, Math.hypot(dx, dy) * (until - from), wide, (Math.atan2(dx, -dy) * 180) / Math.PI);
+    },
+  };
+}
+
+/** Scallops with holes laid by them. Few on a long oval would lie on each other: those are drawn in a round, and stretched. */
+function doily({ width, height }: Size, many: number, holes: (of: ReturnType<typeof rayed>) => Path): Path {
+  const few = many < 10 * Math.max(width / height, height / width);
+  const side = Math.min(width, height);
+  const box = few ? { width: side, height: side } : { width, height };
+  const drawn = [...scalloped(box, many), ...holes(rayed(box, many))];
+  return few ? transformPath(scaling(width / side, height / side), drawn) : drawn;
+}
 
 const petal = (x: number, y: number, long: number, wide: number, turn: number): Path =>
   // Drawn the other way round: it is a hole.
@@ -63,33 +117,23 @@ const petal = (x: number, y: number, long: number, wide: number, turn: number): 
   );
 
 export const lace: readonly Punch[] = [
-  settable('Doily', FAMILY, 1, [count('count', 'Scallops', 20, 8, 60)], (size, value) => {
-    const { width: w, height: h } = size;
-    const many = value('count');
-    const r = Math.min(w, h) / 2;
-    const pitch = (2 * Math.PI * r) / many;
-    return [
-      ...scalloped(size, many),
-      ...holes(w, h, 1 - pitch / r / 1.9, many, pitch * 0.16),
-      ...evenly((w / 2) * 0.66, (h / 2) * 0.66, many).flatMap(({ x, y }, i) =>
-        petal(x + w / 2, y + h / 2, r * 0.13, pitch * 0.2, (360 * i) / many),
-      ),
-      ...holes(w, h, 0.58, many, pitch * 0.1),
-    ];
-  }),
-  settable('Rosette doily', FAMILY, 1, [count('count', 'Petals', 12, 6, 32)], (size, value) => {
-    const { width: w, height: h } = size;
-    const many = value('count');
-    const r = Math.min(w, h) / 2;
-    const pitch = (2 * Math.PI * r) / many;
-    return [
-      ...scalloped(size, many),
-      ...evenly((w / 2) * 0.34, (h / 2) * 0.34, many).flatMap(({ x, y }, i) =>
-        petal(x + w / 2, y + h / 2, r * 0.4, pitch * 0.2, (360 * i) / many),
-      ),
-      ...holes(w, h, 1 - pitch / r / 3.4, many, pitch * 0.09),
-    ];
-  }),
+  settable('Doily', FAMILY, 1, [count('count', 'Scallops', 20, 8, 60)], (size, value) =>
+    doily(size, value('count'), ({ rays, dot, leaf }) =>
+      rays.flatMap(({ foot, middle, toFoot, toMiddle, inLobe }) => [
+        ...dot(middle, 1, inLobe),
+        ...leaf(foot, 0.68, 0.9, toFoot * 0.5),
+        ...dot(middle, 0.62, toMiddle * 0.2),
+      ]),
+    ),
+  ),
+  settable('Rosette doily', FAMILY, 1, [count('count', 'Petals', 12, 6, 32)], (size, value) =>
+    doily(size, value('count'), ({ rays, dot, leaf }) =>
+      rays.flatMap(({ foot, middle, toMiddle, atFoot }) => [
+        ...leaf(middle, 0.36, 0.86, toMiddle * 0.55),
+        ...dot(foot, 0.84, atFoot),
+      ]),
+    ),
+  ),
   settable(
     'Square doily',
     FAMILY,

@@ -2,6 +2,7 @@
 import { around, mirroredPoints, pen, points, smooth } from '@/core/geometry/pen';
 import type { Path } from '@/core/geometry/path';
 import type { Size } from '@/core/geometry/box';
+import type { Point } from '@/core/geometry/matrix';
 import {
   anyLength,
   barWidth,
@@ -16,8 +17,8 @@ import {
 const FAMILY = 'Rounds';
 
 /** `lobes` half circles round an ellipse, their feet on it: a whole number, so that the last meets the first. */
-export function scalloped({ width, height }: Size, lobes: number): Path {
-  const feet = ellipseStops(width, height, lobes);
+export function scalloped(size: Size, lobes: number): Path {
+  const feet = feetOf(size, lobes);
   // The half circles stand out by half a foot's width: the ellipse of feet is that much smaller.
   const line = pen();
   feet.forEach((foot, i) => {
@@ -29,7 +30,7 @@ export function scalloped({ width, height }: Size, lobes: number): Path {
 }
 
 /** Feet of scallops whose half circles just reach the box, evenly spaced along the ellipse. */
-function ellipseStops(width: number, height: number, lobes: number) {
+export function feetOf({ width, height }: Size, lobes: number): Point[] {
   const half = Math.min(width, height) / 2;
   // A lobe's middle lies r cos(pi/n) from the centre and it stands out r sin(pi/n).
   const angle = Math.PI / lobes;

@@ -1,4 +1,6 @@
 /** Hearts and stars. */
+import type { Point } from '@/core/geometry/matrix';
+import type { Path } from '@/core/geometry/path';
 import { around, mirroredPoints, pen, points, polygon, smooth } from '@/core/geometry/pen';
 import { count, settable, share, still, type Punch } from '@/core/piece/outline/punches/punch';
 
@@ -6,6 +8,29 @@ const FAMILY = 'Hearts and stars';
 
 const ring = (tips: number, depth: number) =>
   Array.from({ length: 2 * tips }, (_, i) => around((180 * i) / tips, i % 2 === 0 ? 1 : 1 - depth));
+
+/**
+ * A smooth curve through the corners of a star (Catmull-Rom), which goes through each straight across. From a deep valley it
+ * would swing beyond the tips beside it and cross itself: it keeps within them.
+ */
+function softStar(tips: number, depth: number): Path {
+  const half = Math.PI / tips;
+  const [tip, valley] = [((1 - depth) * Math.sin(half)) / 3, Math.sin(half) / 3];
+  const reach = [tip, Math.min(valley, 2.4 * tip)];
+  const line = pen();
+  const corners = ring(tips, depth);
+  const beside = (i: number, way: 1 | -1): Point => {
+    const { x, y } = corners[i % corners.length]!;
+    const across = (way * reach[i % 2]!) / Math.hypot(x, y);
+    return { x: x - y * across, y: y + x * across };
+  };
+  line.from(corners[0]!.x, corners[0]!.y);
+  corners.forEach((_, i) => {
+    const [a, b, to] = [beside(i, 1), beside(i + 1, -1), corners[(i + 1) % corners.length]!];
+    line.curve(a.x, a.y, b.x, b.y, to.x, to.y);
+  });
+  return line.close().done();
+}
 
 export const stars: readonly Punch[] = [
   still(
@@ -60,7 +85,7 @@ export const stars: readonly Punch[] = [
     FAMILY,
     1.05,
     [count('points', 'Points', 5, 3, 24), share('depth', 'Depth', 0.42, 0.05, 0.9)],
-    (_, value) => smooth(ring(value('points'), value('depth'))),
+    (_, value) => softStar(value('points'), value('depth')),
   ),
   settable(
     'Sparkle',

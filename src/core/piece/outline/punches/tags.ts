@@ -2,14 +2,22 @@
 import { pen } from '@/core/geometry/pen';
 import type { Pen } from '@/core/geometry/pen';
 import type { Size } from '@/core/geometry/box';
+import { contains, distanceToEdge } from '@/core/geometry/path';
 import { fromLeft, fromRight, length, settable, share, type Punch } from '@/core/piece/outline/punches/punch';
 
 const FAMILY = 'Tags and labels';
 
 const shorter = ({ width, height }: Size) => Math.min(width, height);
 const hole = length('hole', 'Hole, across', (s) => Math.min(shorter(s) * 0.16, 18));
-const punched = (line: Pen, x: number, y: number, across: number): Pen =>
-  across > 0.2 ? line.hole(x, y, across / 2) : line;
+/** What is left at least between a hole and the edge, as a share of the way there. */
+const RIM = 0.08;
+/** A hole, as wide as it is asked for or as there is paper about it. */
+function punched(line: Pen, x: number, y: number, across: number): Pen {
+  const outline = line.done();
+  const room = contains(outline, { x, y }) ? distanceToEdge(outline, { x, y }) * (1 - RIM) : 0;
+  const radius = Math.min(across / 2, room);
+  return radius > 0.1 ? line.hole(x, y, radius) : line;
+}
 
 export const tags: readonly Punch[] = [
   settable(
@@ -51,7 +59,7 @@ export const tags: readonly Punch[] = [
     ({ width: w, height: h }, value) => {
       const c = Math.min(value('corner'), w * 0.8);
       const across = Math.min(value('hole'), h * 0.4);
-      const r = h * 0.06;
+      const r = Math.min(h * 0.06, (w - c) / 2);
       const line = pen()
         .from(r, 0)
         .to(w - c, 0, w, h / 2, w - c, h, r, h)
@@ -87,9 +95,9 @@ export const tags: readonly Punch[] = [
       hole,
     ],
     ({ width: w, height: h }, value) => {
-      const c = Math.min(value('corner'), w * 0.45);
+      const r = Math.min(w * 0.07, h / 4);
+      const c = Math.min(value('corner'), w * 0.45, (h - r) / 1.5);
       const across = Math.min(value('hole'), w * 0.4);
-      const r = w * 0.07;
       const line = pen()
         .from(c, 0)
         .to(w - c, 0)
