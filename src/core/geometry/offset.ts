@@ -24,19 +24,16 @@ const JOINS: Record<Corners, JoinType> = {
 };
 /** A mitred corner reaches at most this many times the distance out (the limit of our strokes). */
 export const MITRE_LIMIT = 4;
-/** Decimals Clipper2 keeps; curves are cut into this many sides. */
+/** Decimals Clipper2 keeps. */
 const DECIMALS = 4;
-const STEPS = 24;
 
-/** What a path covers, as rings that cross nothing; each curve in as many sides, for what follows them to turn gently. */
-export const polygons = (path: Path): PathsD => unionD(flatten(path, STEPS), [], FillRule.NonZero, DECIMALS);
-
-/** No side of these is further than this from the true curve, points: what is only measured, or grown, needs no more. */
+/** No side is further than this from the true curve, points; the most there are of one, however large. */
 const FINE = 1e-3;
 const MOST_SIDES = 96;
 const fine = (path: Path): Point[][] => flatten(straightened(path, FINE, MOST_SIDES));
-/** As `polygons`, with sides only where the path bends: a line of words has a sixth of them. */
-const covered = (path: Path): PathsD => unionD(fine(path), [], FillRule.NonZero, DECIMALS);
+
+/** What a path covers, as rings that cross nothing, with sides only where it bends: a line of words has a sixth of what even steps make. */
+export const polygons = (path: Path): PathsD => unionD(fine(path), [], FillRule.NonZero, DECIMALS);
 
 export const pathOfRings = (rings: readonly (readonly Point[])[]): Path =>
   rings.flatMap((ring) => [
@@ -52,7 +49,7 @@ export function grown(path: Path, by: number, corners: Corners = 'round'): Path 
   // Arcs no further than this from the true round: what 600 ppi cannot show.
   const round = Math.min(0.05, Math.abs(by) / 20);
   const [join, end] = [JOINS[corners], EndType.Polygon];
-  const rings = covered(path).filter((ring) => !closesUp(ring, by));
+  const rings = polygons(path).filter((ring) => !closesUp(ring, by));
   return pathOfRings(needed(inflatePathsD(needed(rings), by, join, end, MITRE_LIMIT, DECIMALS, round)));
 }
 
@@ -79,7 +76,7 @@ const areaWithin = (rings: readonly (readonly Point[])[]): number =>
   rings.reduce((sum, ring) => sum + signedArea(ring), 0);
 
 /** Area the path covers, square units, its curves as fine polygons. */
-export const areaOf = (path: Path): number => areaWithin(covered(path));
+export const areaOf = (path: Path): number => areaWithin(polygons(path));
 
 /** Area the path covers, if it is what its rings enclose, holes taken off; null if one is wound against what it lies on. */
 export function plainArea(path: Path): number | null {
@@ -89,11 +86,11 @@ export function plainArea(path: Path): number | null {
 
 /** The first outline without the second. */
 export const without = (a: Path, b: Path): Path =>
-  pathOfRings(differenceD(covered(a), covered(b), FillRule.NonZero, DECIMALS));
+  pathOfRings(differenceD(polygons(a), polygons(b), FillRule.NonZero, DECIMALS));
 
 /** What two outlines have in common, as separate rings. */
 export const common = (a: Path, b: Path): Point[][] =>
-  intersectD(covered(a), covered(b), FillRule.NonZero, DECIMALS);
+  intersectD(polygons(a), polygons(b), FillRule.NonZero, DECIMALS);
 
 /** How far two boxes lie apart; none if they meet. */
 function apart(a: Box, b: Box): number {
@@ -105,7 +102,8 @@ function apart(a: Box, b: Box): number {
 export type Edges = readonly { ring: Point[]; box: Box }[];
 
 /** The edges of what a path covers. */
-export const edgesOf = (path: Path): Edges => covered(path).map((ring) => ({ ring, box: boxOfPoints(ring) }));
+export const edgesOf = (path: Path): Edges =>
+  polygons(path).map((ring) => ({ ring, box: boxOfPoints(ring) }));
 
 /** The shortest way between edges; none is 0 long if they touch, wherever. Nothing from `within` on is looked for. */
 export function nearestBetween(

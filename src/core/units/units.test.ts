@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { formatLength, fromPoints, parseLength, toPoints, type Unit } from '@/core/units/lengths';
+import {
+  formatLength,
+  fromPoints,
+  parseLength,
+  parseMeasure,
+  toPoints,
+  type Unit,
+} from '@/core/units/lengths';
 import { checkSize, LAYOUT_SIZES, nameOfSize } from '@/core/units/sizes';
 
 const units: Unit[] = ['in', 'mm', 'cm', 'pt', 'px'];
@@ -57,6 +64,100 @@ describe('lengths', () => {
   });
 
   test('eighths of an inch keep their third decimal', () => expect(formatLength(9, 'in')).toBe('0.125'));
+});
+
+describe('arithmetic where a length is wanted', () => {
+  const worked = (text: string, unit: Unit = 'in') => {
+    const answer = parseMeasure(text, unit);
+    return answer.ok ? answer.value : answer.message;
+  };
+
+  test.each([
+    ['4.25/2', 153],
+    ['3 1/4 in + 2 mm', 234 + 144 / 25.4],
+    ['(12 - 2*0.5)/3', 264],
+    ['12 - 1/2', 828],
+    ['8/4/2', 72],
+    ['2 x 3,5', 504],
+    ['2 × 1 1/2"', 216],
+    ['-3 + 5', 144],
+    ['10 cm / 4', 720 / 10.16],
+    ['6 in / 2 in', 216],
+  ])('%s', (text, points) => expect(worked(text)).toBeCloseTo(points, 6));
+
+  test.each([
+    ['2 in * 3 in', 'is not a length'],
+    ['2 / (3 in)', 'is not a length'],
+    ['4/0', 'could not be worked out'],
+    ['(4 - 4) / (3 - 3)', 'could not be worked out'],
+    ['3 +', 'could not be worked out'],
+    ['(3 + 2', 'could not be worked out'],
+    ['3 + feet', 'could not be worked out'],
+    ['3 in + 2 in * 4 in', 'could not be worked out'],
+    ['feet', 'is not a length'],
+  ])('%s cannot be, and that is said', (text, why) => expect(worked(text)).toContain(why));
+
+  /** A sum, as it is typed and what it comes to: in points to a power of one for lengths, of none for numbers. */
+  interface Sum {
+    text: string;
+    n: number;
+    power: number;
+  }
+  const short = (value: number) => String(Number(value.toFixed(3)));
+  const number = fc.double({ min: 0.5, max: 40, noNaN: true }).map((value): Sum => {
+    const text = short(value);
+    return { text, n: Number(text), power: 0 };
+  });
+  const length = fc
+    .tuple(number, fc.constantFrom(...units))
+    .map(([{ text, n }, unit]): Sum => ({ text: `${text} ${unit}`, n: toPoints(n, unit), power: 1 }));
+  const bracketed = ({ text, ...rest }: Sum): Sum => ({ text: `(${text})`, ...rest });
+  /** As the field does: a plain number beside a length is in the field’s own unit, which is millimetres here. */
+  const inPoints = ({ n, power }: Sum) => (power ? n : toPoints(n, 'mm'));
+  const { sum } = fc.letrec<{ sum: Sum; term: Sum }>((tie) => ({
+    term: fc.oneof({ depthSize: 'small' }, length, number, tie('sum').map(bracketed)),
+    sum: fc.oneof(
+      { depthSize: 'small' },
+      length,
+      fc.tuple(tie('term'), tie('term'), fc.constantFrom('+', '-')).map(([a, b, sign]): Sum => {
+        const plain = a.power === 0 && b.power === 0;
+        const [x, y] = plain ? [a.n, b.n] : [inPoints(a), inPoints(b)];
+        return { text: `${a.text} ${sign} ${b.text}`, n: sign === '+' ? x + y : x - y, power: plain ? 0 : 1 };
+      }),
+      fc
+        .tuple(tie('term'), number)
+        .map(([a, b]): Sum => ({ text: `${a.text} * ${b.text}`, n: a.n * b.n, power: a.power })),
+      fc.tuple(tie('term'), number).map(
+        // In brackets: of two plain numbers a stroke makes a fraction.
+        ([a, b]): Sum => ({ text: `(${a.text}) / ${b.text}`, n: a.n / b.n, power: a.power }),
+      ),
+    ),
+  }));
+
+  test('whatever is added, taken off, multiplied and divided, it comes to what it should', () => {
+    fc.assert(
+      fc.property(sum, (asked) => {
+        const wanted = inPoints(asked);
+        expect(Math.abs((worked(asked.text, 'mm') as number) - wanted)).toBeLessThan(
+          1e-6 * Math.max(1, Math.abs(wanted)),
+        );
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('whatever is typed, it is a length or a sentence', () => {
+    const typed = fc
+      .array(fc.constantFrom(...'0123456789.,+-*/()x×·"″” inmcptx'), { maxLength: 14 })
+      .map((all) => all.join(''));
+    fc.assert(
+      fc.property(typed, (text) => {
+        const answer = parseMeasure(text, 'in');
+        expect(answer.ok ? Number.isFinite(answer.value) : /\.$/.test(answer.message)).toBe(true);
+      }),
+      { numRuns: 500 },
+    );
+  });
 });
 
 describe('sizes', () => {

@@ -1,4 +1,5 @@
 /** Which pages are made, and what their files are called, as people write it. */
+import fc from 'fast-check';
 import { expect, test } from '@jest/globals';
 import { FIRST_PATTERN, namesBy, pagesWanted } from '@/features/table/tasks/making/names';
 
@@ -35,4 +36,29 @@ test('files are called by a pattern; no two alike, none as file systems refuse',
     ok: false,
     message: '{page} means nothing here; there are {title}, {number}, {name}, {date}.',
   });
+});
+
+test('whatever pages are called, each has a file of its own, on machines that take capitals for small letters, too', () => {
+  const named = (pattern: string, pages: string[]) => {
+    const names = namesBy(pattern, { title: 'Kites', date: '2026-11-28' }, pages);
+    if (!names.ok) throw new Error(names.message);
+    return names.value;
+  };
+  expect(named('{name}', ['Tea', 'Tea', 'Tea 2', 'tea'])).toEqual(['Tea', 'Tea 2', 'Tea 2 2', 'tea 3']);
+  const name = fc.oneof(
+    fc.constantFrom('a', 'A', 'a 2', 'a 2 2', 'b', '..', 'con', 'a/b', 'a:b', '', 'ä', 'Ä'),
+    fc.string({ maxLength: 90, unit: 'grapheme' }),
+  );
+  fc.assert(
+    fc.property(
+      fc.array(name, { minLength: 1, maxLength: 30 }),
+      fc.constantFrom(FIRST_PATTERN, '{name}', '{title} {name}', '{title}', ''),
+      (pages, pattern) => {
+        const names = named(pattern, pages);
+        expect(names).toHaveLength(pages.length);
+        expect(new Set(names.map((one) => one.toLowerCase())).size).toBe(names.length);
+        for (const one of names) expect(one).toMatch(/^[^\s.\\/:*?"<>|]([^\\/:*?"<>|]*[^.\s\\/:*?"<>|])?$/u);
+      },
+    ),
+  );
 });

@@ -38,15 +38,17 @@ export function namesBy(pattern: string, { title, date }: Named, pages: readonly
   if (unknown !== undefined)
     return fail(`{${unknown}} means nothing here; there are ${WORDS.map((word) => `{${word}}`).join(', ')}.`);
   const digits = String(pages.length).length;
-  const seen = new Map<string, number>();
+  // Two that differ in their capitals alone are one file on many machines.
+  const taken = new Set<string>();
   return ok(
     pages.map((name, i) => {
       const number = String(i + 1).padStart(digits, '0');
       const says: Record<string, string> = { title, date, name, number };
       const called = fileName(pattern.replace(/\{(\w+)\}/g, (_, word: string) => says[word]!));
-      const before = seen.get(called) ?? 0;
-      seen.set(called, before + 1);
-      return before ? `${called} ${before + 1}` : called;
+      let own = called;
+      for (let k = 2; taken.has(own.toLowerCase()); k++) own = `${called} ${k}`;
+      taken.add(own.toLowerCase());
+      return own;
     }),
   );
 }
