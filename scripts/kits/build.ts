@@ -55,6 +55,14 @@ const ombreOf = ({ name, colour }: NamedInk): NamedInk[] =>
     colour: mixed(colour, to as string, share as number),
   }));
 
+/** The first words of a text that one would look for it by. */
+const foundBy = (text: string): string =>
+  slug(text)
+    .split('-')
+    .filter((word) => word.length > 2)
+    .slice(0, 2)
+    .join(' ');
+
 /** Letters that an engraving's drawing may have. */
 const LARGEST_CUT = 195_000;
 /** As fine as it may be. */
@@ -104,12 +112,11 @@ async function buildKit(index: number, typesetter: Typesetter): Promise<void> {
     await stock.drawing(
       'wordart',
       text,
-      `words sentiment ${slug(text).split('-').slice(0, 2).join(' ')}`,
+      `words sentiment ${foundBy(text)}`,
       wordStamp(text, family, typesetter),
     );
   const { ribbon, round, flourish } = kit.lettered;
-  const told = (text: string, how: string) =>
-    `words sentiment ${how} ${slug(text).split('-').slice(0, 2).join(' ')}`;
+  const told = (text: string, how: string) => `words sentiment ${how} ${foundBy(text)}`;
   await stock.drawing(
     'wordart',
     ribbon,

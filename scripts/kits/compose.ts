@@ -8,7 +8,7 @@ import { LIFTS } from '@/core/piece/finish/lift';
 import { WHOLE } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
 import type { Piece, Role } from '@/core/piece/piece';
-import { placedAt } from '@/core/piece/placement/placement';
+import { extentOf, placedAt } from '@/core/piece/placement/placement';
 import { artPiece, backgroundPiece, wordsPiece, type ArtCompartment } from '@/core/project/create';
 import type { Compartment } from '@/core/project/model';
 import { toPoints } from '@/core/units/lengths';
@@ -132,18 +132,26 @@ export class Composer {
     });
   }
 
-  /** A thing of its own with its middle at x, y; `size` makes it larger or smaller than true. */
+  /** A thing of its own with its middle at x, y, or so near to it that all of it is on the page; `size` makes it larger or smaller than true. */
   thing(name: string, x: number, y: number, turn = 0, size = 1, ink?: string): this {
     const { compartment } = this.from.supply(name);
     const piece = artPiece(this.from.id(), this.from.take(name), compartment as ArtCompartment, {
       x: toPoints(x, 'in'),
       y: toPoints(y, 'in'),
     });
-    const { placement } = piece;
+    const { width, height } = piece.placement;
+    const placement = { ...piece.placement, turn, width: width * size, height: height * size };
+    const { x: left, y: top, width: wide, height: high } = extentOf(placement);
+    const within = (from: number, long: number, corner: number, side: number) =>
+      long > side ? 0 : Math.max(0, -corner - from) + Math.min(0, side - corner - from - long);
     return this.put({
       ...piece,
       material: ink && piece.material.kind === 'art' ? { ...piece.material, ink } : piece.material,
-      placement: { ...placement, turn, width: placement.width * size, height: placement.height * size },
+      placement: {
+        ...placement,
+        x: placement.x + within(left, wide, this.origin.x, this.side.width),
+        y: placement.y + within(top, high, this.origin.y, this.side.height),
+      },
     });
   }
 

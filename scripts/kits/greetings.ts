@@ -31,7 +31,7 @@ const fanned: Lay = (on, kit, { title, under, inside }) => {
     .words('title', title, kit.title, big(kit, 42), readable(kit, 0, kit.titleInk), 2.5, 4.75, 0, 3.6)
     .words('journaling', under, small, 12, readable(kit, 0), 2.5, 5.7, 0, 3.5);
   inner(on, kit, inside, 2.5, 3.4, 4);
-  on.right.paper(paper(kit, 12), box(-0.1, 6.2, 5.2, 1));
+  on.right.paper(paper(kit, 12), box(0, 6.2, 5.125, 1));
 };
 
 /** A strip of pattern down the fold, a stamp beside the words. */

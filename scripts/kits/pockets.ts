@@ -9,6 +9,7 @@ import { perform, startHistory } from '@/core/project/history';
 import { toPoints } from '@/core/units/lengths';
 import type { Typesetter } from '@/core/text/typesetter';
 import { box, Composer, Material, ROUND, type FindSupply } from './compose';
+import type { Outline } from '@/core/piece/outline';
 import { inkFinder, type HouseKit } from './kit';
 import { bit, called, card, paper, readable } from './pages';
 
@@ -85,6 +86,7 @@ const big = (kit: HouseKit, size: number): number =>
 
 /** The thinnest a piece may be, inches. */
 const HAIR = 1 / 72;
+const TO_TICK: Outline = { kind: 'punch', punch: 'square-frame', settings: { width: 1.1 } };
 /** A pale line to write on, from the left to the right. */
 const ruled = (on: Composer, colour: string, left: number, right: number, rows: readonly number[]): void =>
   rows.forEach((y) => void on.ink('Line', colour, box(left, y, right - left, HAIR)));
@@ -140,14 +142,9 @@ const DESIGNS: readonly (readonly [Size, Design])[] = [
     (on, kit, { list }) => {
       on.ground(card(kit, 0))
         .paper(card(kit, 2), box(-0.2, -0.2, 3.4, 1.05))
-        .words('title', list, kit.title, big(kit, 26), readable(kit, 2, kit.titleInk), 1.5, 0.42);
+        .words('title', list, kit.title, big(kit, 26), readable(kit, 2, kit.titleInk), 1.5, 0.455);
       const at = rows(1.35, 3.55, 0.44);
-      for (const y of at)
-        on.ink('To tick off', line(kit), box(0.3, y - 0.17, 0.19, 0.19)).ink(
-          'Inside',
-          '#ffffff',
-          box(0.315, y - 0.155, 0.16, 0.16),
-        );
+      for (const y of at) on.ink('To tick off', line(kit), box(0.3, y + HAIR - 0.19, 0.19, 0.19), 0, TO_TICK);
       ruled(on, line(kit), 0.65, 2.7, at);
     },
   ],

@@ -98,7 +98,7 @@ const PLANS: readonly (readonly [name: string, places: readonly Place[]])[] = [
   ['Eight about a title', grid([0.9, 0.9], [3.2, 3.2], 3, 3, 0.3).filter((_, i) => i !== 4)],
   ['Three over one', [...grid([0.8, 0.8], [3.3, 3.3], 3, 1, 0.25), [0.8, 4.4, 10.4, 5.4]]],
   ['Column and tall', [[5.2, 0.8, 6, 10.4], ...grid([0.8, 0.8], [4.1, 3.3], 1, 3, 0.25)]],
-  ['Three across the middle', grid([-0.1, 3.6], [3.95, 4.8], 3, 1, 0.17)],
+  ['Three across the middle', grid([-0.125, 3.6], [3.97, 4.8], 3, 1, 0.17)],
   ['Two and a row', [...grid([0.8, 0.8], [5.1, 5.4], 2, 1), ...grid([0.8, 6.5], [2.45, 2.45], 4, 1)]],
   [
     'Laid askew',
@@ -131,7 +131,7 @@ const PLANS: readonly (readonly [name: string, places: readonly Place[]])[] = [
   [
     'Whole page and inset',
     [
-      [0, 0, 12, 12],
+      [-0.125, -0.125, 12.25, 12.25],
       [7.2, 7.2, 3.8, 3.8],
     ],
   ],

@@ -28,7 +28,7 @@ export const FOLDER = join(ROOT, 'public', 'house', 'kits');
 
 /** At least four words that a thing is found by: where it has fewer, its kit's are its own. */
 export function tagged(tags: string, { tags: kits }: Pick<HouseKit, 'tags'>): string[] {
-  const own = [...new Set(tags.split(' '))];
+  const own = [...new Set(tags.split(' ').filter(Boolean))];
   return [...own, ...kits.filter((tag) => !own.includes(tag)).slice(0, Math.max(0, 4 - own.length))];
 }
 

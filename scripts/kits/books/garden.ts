@@ -73,7 +73,7 @@ export const garden: BookDress = {
       .thing(small, x - side * 1.35 * size, y - down * 0.1 * size, -12, 0.6 * size);
   },
   cover({ on }) {
-    on.paper('Linen cardstock', box(1.4, 8.1, 9.3, 3), 0, 'mat', ROUND)
+    on.paper('Linen cardstock', box(1.39, 8.1, 9.3, 3), 0, 'mat', ROUND)
       .thing('Fern leaf', 1.6, 8.5, 160, 1.3)
       .thing('Green leaf', 2.6, 7.7, 60, 1.2)
       .thing('Peony flower', 1.9, 8, -8, 1.3)

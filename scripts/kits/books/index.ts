@@ -124,6 +124,8 @@ function bookOf(kit: HouseKit, dress: BookDress, supply: FindSupply, typesetter:
     const spine = named('Spine');
     words(on, [0, 0, 60, 2.4], {
       ...title,
+      // So small, it is written as dark as what is told.
+      ink: text.ink,
       ...centre,
       text: dress.title,
       size: 17,

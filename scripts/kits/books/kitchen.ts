@@ -60,8 +60,8 @@ export const kitchen: BookDress = {
       );
     else
       strip(side, [
-        [cloth, 5.2, 5.8],
-        [cloth, 1.2, 4.2],
+        [cloth, 5.05, 5.95],
+        [cloth, 1.1, 4.3],
         [cloth, 3.4, 4.6],
       ]);
   },

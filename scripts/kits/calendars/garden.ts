@@ -37,7 +37,7 @@ export const garden: Design = {
       );
       photo(box(x + 0.09, y + 0.09, 2.22, 1.04));
       month(
-        box(x + 0.1, y + 1.3, 2.2, 1.62),
+        box(x + 0.09, y + 1.3, 2.22, 1.62),
         { headLength: 'narrow', numbers: { family: 'zilla-slab' }, heads: { family: 'zilla-slab' } },
         i,
       );

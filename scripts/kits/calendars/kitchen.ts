@@ -56,7 +56,7 @@ export const kitchen: Design = {
     );
     title(box(c + 0.15, 0.55, 2.3, 0.55), 21, { align: 'left' });
     on.thing(stamp, c + 2.66, 0.86, at([6, -8, 0], i), 0.62, inks[1]);
-    month(box(c + 0.15, 1.18, 2.75, 3.25), {
+    month(box(c + 0.15, 1.18, 2.75, 3.27), {
       ...{ layout: 'open', noteScale: 1.8 },
       ...{ numbers: { family: 'zilla-slab' }, heads: { family: 'zilla-slab' } },
     });

@@ -13,7 +13,7 @@ import { boundOn, panelsOn, type Product } from '@/core/product';
 import type { Bound, Part, PartMonth } from '@/core/product/product';
 import type { Field } from '@/core/living/field';
 import { PLACE } from '@/core/project/frames';
-import type { Span } from '@/core/text/style';
+import { SMALLEST_LETTERS, type Span } from '@/core/text/style';
 
 /** Nothing for what begins bare. Ids are those of the side with a number. */
 export function furnished(product: Product, part: Part, id: string): Piece[] {
@@ -230,7 +230,8 @@ function words(name: string, box: Box, told: Told): Omit<Piece, 'id'> {
     at += says.length;
     return field ? [{ start, end: at, field }] : [];
   });
-  const size = Math.min(box.height * 0.66, (box.width / Math.max(4, text.length)) * 1.7);
+  const fits = Math.min(box.height * 0.66, (box.width / Math.max(4, text.length)) * 1.7);
+  const size = Math.max(SMALLEST_LETTERS, fits);
   return {
     name,
     role: 'title',

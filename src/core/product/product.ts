@@ -142,6 +142,8 @@ export type OwnCheck = 'folds' | 'binding' | 'signatures';
 export interface Way {
   id: string;
   name: string;
+  /** The longest a finished side may be, points, where that is less than of the others: its paper is larger than what is seen of it. */
+  mostSide?: number;
 }
 
 export interface Extra extends Way {

@@ -35,12 +35,12 @@ export function cutOff(piece: Piece, where: Where, unit: Unit): string | null {
   const { surface } = where;
   if (coversPage(piece, surface)) return null;
   const over = beyond(piece, where);
-  // A strip of paper that reaches the bleed is trimmed with the page, as it should be; so is a photo that hardly loses by it.
+  // A strip of paper that reaches the bleed is trimmed with the page, as it should be; so is a photo, or a place for one, that hardly loses by it.
   const { width, height } = piece.placement;
   const meant = (side: keyof Sides) =>
     over[side] >= surface.bleed[side] - 0.5 &&
     (piece.material.kind === 'paper' ||
-      (piece.material.kind === 'photo' &&
+      (piece.role === 'photo' &&
         over[side] < HARDLY * (side === 'left' || side === 'right' ? width : height)));
   const cut = SIDES.filter((side) => over[side] > LEAST && !meant(side));
   if (!cut.length) return null;

@@ -3,7 +3,7 @@ import { isDate, weekdayOn } from '@/core/dates/days';
 import { monthNames, weekdayNames } from '@/core/dates/names';
 import { shownOn } from '@/core/page/shown';
 import { isWritten } from '@/core/piece/outline';
-import { datedSays, languageOf } from '@/core/product';
+import { datedSays, languageOf, monthOn } from '@/core/product';
 import { on, type Check, type Looked } from '@/core/proof/check';
 
 /** Words of no more letters than this that name a year are about that year. */
@@ -70,9 +70,11 @@ const takenOn = ({ seen, tools }: Looked): Set<number> =>
 export const DATES: Check = {
   id: 'dates',
   look(page) {
-    const { project, seen } = page;
+    const { project, seen, surface } = page;
     const languages = new Set([ENGLISH, languageOf(project.product)]);
     const [from, to = from] = yearsIn(datedSays(project.product));
+    // The week a year begins with may begin in the one before.
+    const own = monthOn(project, surface)?.year;
     const taken = takenOn(page);
     return seen.flatMap((piece) => {
       if (!isWritten(piece.outline)) return [];
@@ -88,7 +90,7 @@ export const DATES: Check = {
           ? yearsIn(text)
           : [];
       if (!years.length) return [];
-      if (from && to && years.every((year) => year < from || year > to))
+      if (from && to && years.every((year) => (year < from || year > to) && year !== own))
         return [on(piece, `It says ${years[0]}, and this is of ${datedSays(project.product)}.`)];
       return !from && taken.size && years.every((year) => !taken.has(year))
         ? [

@@ -54,3 +54,20 @@ test('a card is begun by its fold and its shut size; its own size may be as larg
   fireEvent.click(screen.getByRole('button', { name: 'Another size …' }));
   await screen.findByText('Any size from 1 to 20 in a side.');
 });
+
+test('a calendar that is folded is half as large at the most: its paper is twice what is seen of it', async () => {
+  const onCreate = jest.fn();
+  render(<NewPanel onCreate={onCreate} onReady={() => {}} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Calendar' }));
+  const ways = within(screen.getByRole('group', { name: 'With' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Another size …' }));
+  for (const [way, most] of [
+    ['Picture', 60],
+    ['Folded', 30],
+    ['Tent', 30],
+    ['Year', 60],
+  ] as const) {
+    fireEvent.click(ways.getByRole('button', { name: way }));
+    await screen.findByText(`Any size from 1 to ${most} in a side.`);
+  }
+});

@@ -135,7 +135,10 @@ export function NewPanel({ onCreate, onReady }: Props) {
             ))}
           </Box>
           {own ? (
-            <CustomSize most={STARTS[kind].mostSide} onCreate={begin} />
+            <CustomSize
+              most={ways?.all.find(({ id }) => id === way)?.mostSide ?? STARTS[kind].mostSide}
+              onCreate={begin}
+            />
           ) : (
             <Button
               fullWidth

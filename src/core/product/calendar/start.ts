@@ -24,6 +24,9 @@ const SIZES: readonly PageSize[] = [
   size('a5l', 'A5, lying', '210 x 148 mm, for the desk', 210, 148, 'mm'),
 ];
 
+/** Their paper is twice as high as what is seen of it at once. */
+const FOLDED: readonly string[] = ['folded', 'tent'] satisfies CalendarForm[];
+
 export const calendarStart: ProductStart<'calendar'> = {
   kind: 'calendar',
   name: 'Calendar',
@@ -32,7 +35,10 @@ export const calendarStart: ProductStart<'calendar'> = {
   mostSide: LARGEST_SIDE,
   ways: {
     label: 'With',
-    all: Object.entries(CALENDAR_FORMS).map(([id, { name }]) => ({ id, name })),
+    all: Object.entries(CALENDAR_FORMS).map(([id, { name }]) => ({
+      ...{ id, name },
+      ...(FOLDED.includes(id) ? { mostSide: LARGEST_SIDE / 2 } : {}),
+    })),
   },
   opens: (way) => (way === 'year' ? null : 'top'),
 };

@@ -219,8 +219,8 @@ export async function combineChosen(
       keep && upper.length ? [base] : pieces,
       fresh,
     ),
+    { selection: fresh.map(({ id }) => id) },
   );
-  there.getState().select(fresh.map(({ id }) => id));
   return ok(fresh.length);
 }
 

@@ -139,8 +139,8 @@ function layBehind(store: SessionStore, asset: Asset, opening: Opening): void {
       ...layPieces(session.surfaceId, [piece], [asset], at),
       label: 'frame photo',
     }),
+    { selection: [piece.id] },
   );
-  store.getState().select([piece.id]);
 }
 
 /** Another material in the place of a piece, which keeps its place, size and cut. */

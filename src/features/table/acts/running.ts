@@ -63,10 +63,12 @@ export function runAlong(store: SessionStore): void {
       layPieces(session.surfaceId, [piece], []),
       ...(written ? [removePieces(session.surfaceId, [written])] : []),
     ]),
+    {
+      selection: [piece.id],
+      // Words that only stand for what is to come are marked: what is typed takes their place.
+      ...(from ? {} : { mode: { kind: 'write', id: piece.id, range: [0, outline.text.length] } as const }),
+    },
   );
-  store.getState().select([piece.id]);
-  // Words that only stand for what is to come are marked: what is typed takes their place.
-  if (!from) store.getState().setMode({ kind: 'write', id: piece.id, range: [0, outline.text.length] });
 }
 
 /** Words on one line without what stands empty around them; what lives in them lives on. */

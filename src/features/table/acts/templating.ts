@@ -167,7 +167,7 @@ export async function cutTemplate(
       layPieces(session.surfaceId, laid, [], undefined, 'lay', groups),
       hidePieces(session.surfaceId, [template], true),
     ]),
+    { selection: laid.map(({ id }) => id) },
   );
-  there.getState().select(laid.map(({ id }) => id));
   return ok(laid.length);
 }

@@ -344,9 +344,11 @@ export function layCaption(store: SessionStore): void {
   const piece = captionPiece(newId(), project, page(session), text || 'Who and when', session.typesetter);
   session.perform(
     { ...layPieces(session.surfaceId, [piece], []), label: 'set who and when' },
-    { selection: [piece.id] },
+    {
+      selection: [piece.id],
+      ...(text ? {} : { mode: { kind: 'write', id: piece.id, range: [0, 'Who and when'.length] } as const }),
+    },
   );
-  if (!text) store.getState().setMode({ kind: 'write', id: piece.id, range: [0, 'Who and when'.length] });
 }
 
 /** Opens words to be written on, with all of them before the caret. */

@@ -64,6 +64,19 @@ describe('taking hold', () => {
   });
 });
 
+test('a press on the page as it was shows it as it is: what lay there then is not taken hold of', () => {
+  const here = table([low, aside]);
+  const session = () => here.store.getState();
+  session().select(['aside']);
+  act.remove(here.store);
+  session().compare(1);
+  expect(shownSurface(session()).pile.map(({ id }) => id)).toEqual(['low', 'aside']);
+  click(here, ...middleOf(aside));
+  expect([session().compared, session().selection, here.hand.busy()]).toEqual([null, [], false]);
+  click(here, ...middleOf(low));
+  expect(session().selection).toEqual(['low']);
+});
+
 describe('dragging', () => {
   test('a tremble moves nothing; what moves is painted by itself; release is one step, which undo takes back', () => {
     const here = table([low, aside]);

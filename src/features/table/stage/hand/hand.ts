@@ -135,6 +135,7 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     const point = toPage(session.view, at);
     if (session.mode.kind === 'write') stopWriting(store);
     if (pointer.button === 1 || panning()) return begin(pointer, { from: at, drag: null, tap: nothing });
+    if (session.compared) return shownAsItIs(session);
     const ruler = at.y < RULER ? 'y' : at.x < RULER ? 'x' : null;
     if (ruler && !session.readOnly && session.show.guides)
       return begin(pointer, { from: at, drag: guideDrag(store, ruler), tap: nothing });
@@ -243,6 +244,12 @@ export function createHand(store: SessionStore, { onMoving, panning, soon }: Sur
     letGo,
     busy: () => begun !== null,
   };
+}
+
+/** A press on the page as it was: what lay there may not be there any more, so nothing of it is taken hold of. */
+function shownAsItIs({ compare }: Session): false {
+  compare(0);
+  return false;
 }
 
 /** A press on the photo that is slid in its cut, or on one of its parts; null anywhere else, and then it is slid no more. */
