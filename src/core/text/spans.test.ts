@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ownOf, respanned, spanned } from '@/core/text/spans';
+import { ownOf, placeAfter, respanned, spanned } from '@/core/text/spans';
 import type { Span } from '@/core/text/style';
 
 const red = { ink: '#9e2b45' };
@@ -72,4 +72,28 @@ describe('stretches of a text', () => {
       }),
     );
   });
+});
+
+test('a place keeps to what stands beside it, whatever is written or taken away elsewhere', () => {
+  fc.assert(
+    fc.property(
+      ...([fc.string(), fc.string(), fc.string(), fc.string()] as const),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (head, old, now, rest, share) => {
+        const [before, after] = [`${head}${old}${rest}`, `${head}${now}${rest}`];
+        const at = Math.round(share * before.length);
+        const there = placeAfter(at, before, after);
+        expect(there >= 0 && there <= after.length).toBe(true);
+        if (at <= head.length) expect(after.slice(0, there).startsWith(head.slice(0, at))).toBe(true);
+        // What stands behind it stands behind it still; what is put in where it is may stand on either side.
+        if (at > head.length + old.length) expect(after.slice(there)).toBe(before.slice(at));
+      },
+    ),
+    { numRuns: 300 },
+  );
+  expect([
+    placeAfter(2, '1. kite', 'kite'),
+    placeAfter(7, '1. kite', 'kite'),
+    placeAfter(4, 'kite', '1. kite'),
+  ]).toEqual([0, 4, 7]);
 });

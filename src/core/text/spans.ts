@@ -15,6 +15,13 @@ export function changedIn(before: string, after: string): { from: number; tail: 
   return { from, tail };
 }
 
+/** Where a place in a text lies once the text was changed; one in what went lies where that began. */
+export function placeAfter(at: number, before: string, after: string): number {
+  const { from, tail } = changedIn(before, after);
+  if (at <= from) return at;
+  return at >= before.length - tail ? at + after.length - before.length : Math.min(at, after.length - tail);
+}
+
 /**
  * The stretches after a text was changed. What was changed is what the texts do not share at either end; what is written
  * at the end of a stretch belongs to it. Living words stay whole or live no more: nothing is written into them.

@@ -16,7 +16,7 @@ import { stylesOf } from '@/core/project/edits/styles';
 import type { Group } from '@/core/project/model';
 import { textsOf } from '@/core/project/needs';
 import { listMark } from '@/core/text/lists';
-import { ownOf, spanned, writtenAnew, type Own } from '@/core/text/spans';
+import { ownOf, placeAfter, spanned, writtenAnew, type Own } from '@/core/text/spans';
 import { facesOf } from '@/core/text/families';
 import {
   LARGEST_LETTERS,
@@ -100,7 +100,15 @@ export function rewrite(store: SessionStore, id: string, to: Partial<GlyphsOutli
   const piece = wordsOf(session, id);
   if (!piece) return;
   const wanted = wantedSize(rewritten(piece.outline, to), piece.placement, session.typesetter);
-  session.perform(writeWords(session.surfaceId, piece, to, wanted));
+  const { mode } = session;
+  const [before, after = before] = [piece.outline.text, to.text];
+  // The caret, and what is marked, stay where they are in what is written.
+  const range = mode.kind === 'write' && mode.id === id ? mode.range : undefined;
+  const [from, until] = (range ?? []).map((at) => placeAfter(at, before, after));
+  session.perform(
+    writeWords(session.surfaceId, piece, to, wanted),
+    range && before !== after ? { mode: { kind: 'write', id, range: [from!, until!] } } : undefined,
+  );
 }
 
 /** Words in lines or along an outline; null for what is neither. */
