@@ -3,7 +3,7 @@
  * sweeping meanwhile: no picture that anything can still show is thrown away, and none that nothing can show stays for ever.
  */
 import fc from 'fast-check';
-import { goTo, perform, startHistory, type History } from '@/core/project/history';
+import { goTo, perform, type History } from '@/core/project/history';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { gather } from '@/core/project/edits/gather';
 import { together } from '@/core/project/edits/edit';
