@@ -1,6 +1,6 @@
 /**
  * All ready outlines, by family. A new punch is a few lines in its family's file. Pages kept for decades name them: what an
- * id draws must never change, a better drawing gets another name.
+ * id draws changes only where it was wrong, a better drawing gets another name (`punches.test.ts`).
  */
 import { arches } from '@/core/piece/outline/punches/arches';
 import { arrows } from '@/core/piece/outline/punches/arrows';
