@@ -17,8 +17,16 @@ interface Pixels {
   cover: Uint8Array;
 }
 
-async function pixelsOf({ at }: Supply): Promise<Pixels> {
-  const { data, info } = await sharp(join(ROOT, 'public', at!))
+const looked = new Map<string, Promise<Pixels>>();
+/** Each is looked at once. */
+function pixelsOf({ at }: Supply): Promise<Pixels> {
+  const pixels = looked.get(at!) ?? pixelsIn(at!);
+  looked.set(at!, pixels);
+  return pixels;
+}
+
+async function pixelsIn(at: string): Promise<Pixels> {
+  const { data, info } = await sharp(join(ROOT, 'public', at))
     // Fine enough for what an eye finds wrong.
     .resize(LOOKED_AT, LOOKED_AT, { fit: 'inside' })
     .ensureAlpha()

@@ -61,8 +61,8 @@ export class SupplySearch {
   /** Those whose words nobody looked for yet: reading them takes longest. */
   private readonly waiting = new Map<string, Kit | undefined>();
   private sorted: InOrder | null = null;
-  /** SHA-256 of all files; made anew when something changed. */
-  private files: Set<string | undefined> | null = null;
+  /** Ids by the SHA-256 of their files; made anew when something changed. */
+  private files: Map<string | undefined, string> | null = null;
 
   constructor(
     supplies: readonly Supply[],
@@ -128,11 +128,12 @@ export class SupplySearch {
     return this.supplies.get(supply.id) ?? supply;
   }
 
-  /** Whether a picture or page, by its SHA-256, is among them. */
-  knows(sha: string): boolean {
-    if (!this.files)
-      this.files = new Set([...this.supplies.values()].map(({ asset, page }) => asset?.sha ?? page));
-    return this.files.has(sha);
+  /** The id of the one of a picture or page, by its SHA-256; undefined if it is not among them. */
+  idOf(sha: string): string | undefined {
+    this.files ??= new Map(
+      [...this.supplies.values()].map(({ id, asset, page }) => [asset?.sha ?? page, id]),
+    );
+    return this.files.get(sha);
   }
 
   /**

@@ -1,7 +1,8 @@
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { strFromU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
+import { writeKit, type KitEntry } from '@/core/supplies/kit-file';
 import { newKit } from '@/core/supplies/model';
 import { Cupboard } from '@/features/cupboard/Cupboard';
 import { database } from '@/storage/database';
@@ -324,4 +325,34 @@ test('a sheet of letters is known for one and cut apart, each letter with its ow
   // 150 pixels at 150 to the inch.
   expect(Number(screen.getByLabelText<HTMLInputElement>('True height').value)).toBeCloseTo(1, 1);
   screen.getByText(/^Its letters lack D S T U V W X Y Z/);
+});
+
+test('what is on the back of several papers is one supply: it came twice, or was here before, and each paper has it', async () => {
+  await opened();
+  const bytes = async (made: Promise<File>) => new Uint8Array(await (await made).arrayBuffer());
+  const zipped = async (name: string, fronts: readonly [string, string][]) => {
+    const dots = await bytes(plain('dots.png', 900, '#335577'));
+    const files: Record<string, Uint8Array> = {};
+    const entries: KitEntry[] = [];
+    for (const [front, colour] of fronts) {
+      files[`${front}.png`] = await bytes(plain(`${front}.png`, 900, colour));
+      files[`${front} back.png`] = dots;
+      const common = { kind: 'paper' as const, tags: ['reverse'] };
+      entries.push({ ...common, file: `${front}.png`, name: front, back: `${front} back.png` });
+      entries.push({ ...common, file: `${front} back.png`, name: `Back of ${front}` });
+    }
+    const json = writeKit({ kit: { ...KIT, name }, supplies: entries });
+    return new File([zipSync({ ...files, 'kit.json': strToU8(json) })], `${name}.zip`, {
+      type: 'application/zip',
+    });
+  };
+  give(await zipped('Both sides', [['Oat', '#d9c9a8'], ['Rust', '#a8502c']])); // prettier-ignore
+  await told('Both sides: 3 supplies put away.');
+  give(await zipped('More of them', [['Moss', '#5c6b3a']])); // prettier-ignore
+  await told('More of them: 1 supply put away.');
+  const all = await database.supplies.toArray();
+  const named = (name: string) => all.find((one) => one.name === name)!;
+  const back = named('Back of Oat');
+  expect(['Oat', 'Rust', 'Moss'].map((name) => named(name).back)).toEqual([back.id, back.id, back.id]);
+  expect(all.filter(({ asset }) => asset?.sha === back.asset!.sha)).toHaveLength(1);
 });

@@ -126,17 +126,18 @@ async function sourcesIn(
   return { sources, marks, skipped };
 }
 
-/** Brings everything in; `counted` hears how many are done of how many. */
+/** Brings everything in; `counted` hears how many are done of how many, `knownAs` says which supply has a file already. */
 export async function gatherFiles(
   files: readonly File[],
   cancel: AbortSignal,
   counted: (done: number, of: number) => void,
-  isKnown: (sha: string) => boolean,
+  knownAs: (sha: string) => string | undefined,
 ): Promise<Gathered> {
   const { sources, marks, skipped } = await sourcesIn(files);
   const of = sources.reduce((sum, source) => sum + source.files.length + source.pages.length, 0);
   const batches: Batch[] = [];
-  const seen = new Set<string>();
+  /** Ids of what came in, by their files. */
+  const seen = new Map<string, string>();
   let before = 0;
   let known = 0;
   let full = false;
@@ -156,14 +157,20 @@ export async function gatherFiles(
         counted((before += 1), of);
       }
     rows.push(...withoutFiles(source.about));
-    const fresh = rows.filter(({ asset, page }) => {
+    const fresh = rows.filter(({ id, asset, page }) => {
       const sha = asset?.sha ?? page;
       if (!sha) return true;
-      if (isKnown(sha)) known += 1;
-      if (isKnown(sha) || seen.has(sha)) return false;
-      seen.add(sha);
+      if (knownAs(sha)) known += 1;
+      if (knownAs(sha) || seen.has(sha)) return false;
+      seen.set(sha, id);
       return true;
     });
+    // What is on the back of several, or here already, is one supply: all of them name it.
+    const backOf = ({ back }: Row): string | undefined => {
+      const sha = back && rows.find(({ id }) => id === back)?.asset?.sha;
+      return sha && (knownAs(sha) ?? seen.get(sha));
+    };
+    for (const row of fresh) if (row.back) row.back = backOf(row);
     if (fresh.length) batches.push({ name: source.name, about: source.about, rows: fresh });
   }
   if (known) skipped.push(`${known} ${known === 1 ? 'was' : 'were'} in the cupboard already.`);

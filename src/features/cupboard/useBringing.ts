@@ -94,7 +94,7 @@ export function useBringing(cupboard: Cupboard): Bringing {
             told = performance.now();
             setStage({ kind: 'reading', done, of, cancel });
           },
-          (sha) => now.current.knows(sha),
+          (sha) => now.current.idOf(sha),
         );
       } catch {
         setStage({ kind: 'idle' });

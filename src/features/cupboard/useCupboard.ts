@@ -29,7 +29,7 @@ export interface Cupboard {
   suggest(beginning: string): string[];
   tags(): string[];
   /** Whether a picture or page, by its SHA-256, lies in the cupboard. */
-  knows(sha: string): boolean;
+  idOf(sha: string): string | undefined;
   /** Favourites and tags of shipped supplies, as a backup kept them. */
   restoreMarks(marks: readonly HouseMark[]): Promise<void>;
   /** Changes each as it is by then. */
@@ -113,7 +113,7 @@ export function useCupboard(): { cupboard: Cupboard | null; again: (() => void) 
       },
       suggest: (beginning) => search.suggest(beginning),
       tags: () => tagsInUse(search.all),
-      knows: (sha) => search.knows(sha),
+      idOf: (sha) => search.idOf(sha),
       async restoreMarks(marks) {
         const byId = new Map(marks.map((mark) => [mark.id, mark]));
         const next = [...search.all].flatMap((supply) => {

@@ -242,7 +242,7 @@ function PictureControls({
           size="small"
           aria-labelledby="zoom-label"
           min={0}
-          max={Math.log(CLOSEST / 4)}
+          max={Math.log(Math.max(CLOSEST, window.zoom))}
           step={0.01}
           value={Math.log(window.zoom)}
           disabled={readOnly}

@@ -77,7 +77,7 @@ export async function keepHolidays(
   store: SessionStore,
   of: Pick<Holidays, 'country' | 'state'> | null,
 ): Promise<void> {
-  if (!of) return store.getState().perform(setHolidays(null, 'take out holidays'));
+  if (!of) return void store.getState().perform(setHolidays(null, 'take out holidays'));
   const { holidaysOf } = await import('@/core/calendar/holiday-data');
   const years = yearsOf(calendarIn(store.getState().history.project.product));
   const days = holidaysOf(of.country, of.state, ...years);
@@ -85,7 +85,7 @@ export async function keepHolidays(
 }
 
 export const changeHolidays = (store: SessionStore, to: Holidays, label: string): void =>
-  store.getState().perform(setHolidays(to, label));
+  void store.getState().perform(setHolidays(to, label));
 
 /** What of a month is its look: all but which one it is, and what its days are. */
 function lookOf({ year: _, month: __, follows: ___, notes: ____, marked: _____, ...look }: MonthMaterial) {

@@ -88,7 +88,7 @@ export function punchWith(store: SessionStore, id: string): void {
   const session = store.getState();
   if (session.readOnly) return;
   const pieces = cuttable(session);
-  if (pieces.length) return session.perform(cutToPunch(session.surfaceId, pieces, id));
+  if (pieces.length) return void session.perform(cutToPunch(session.surfaceId, pieces, id));
   const piece = punchedPiece(newId(), punchOf(id), CARDSTOCK, freeSpot(session));
   session.perform(layPieces(session.surfaceId, [piece], [], undefined, 'punch'), { selection: [piece.id] });
 }

@@ -14,10 +14,10 @@ import { Hands, limitFor } from '@/workers/hands';
 import type { DaysReader } from '@/workers/days.worker';
 
 export const remember = (store: SessionStore, events: readonly DayEvent[], label?: string): void =>
-  store.getState().perform(setEvents(events, label));
+  void store.getState().perform(setEvents(events, label));
 
 export const forgetDays = (store: SessionStore, events: readonly DayEvent[]): void =>
-  store.getState().perform(
+  void store.getState().perform(
     removeEvents(
       events.map(({ id }) => id),
       events.length === 1 ? `take out ${events[0]!.name}` : `take out ${events.length} days`,

@@ -44,6 +44,7 @@ import {
 
 /** Verdigris cardstock: what is drawn is cut out of it until another material is chosen. */
 const CARDSTOCK = '#2f6f68';
+const LOCKED = 'The page is locked: unlock it first. What was drawn stays.';
 const TOO_SMALL = 'That encloses nothing: draw round an area. Nothing was changed.';
 
 const isThin = (path: Path): boolean => {
@@ -80,7 +81,8 @@ export async function layDrawing(store: SessionStore): Promise<Result<number>> {
   if (!clean) return fail(TOO_SMALL);
   const piece = shapedPiece(newId(), 'Drawn shape', clean.path, CARDSTOCK);
   if (tooLong([piece])) return fail(TOO_LONG);
-  session.perform(layPieces(session.surfaceId, [piece], [], undefined, 'draw'), { selection: [piece.id] });
+  const lays = layPieces(session.surfaceId, [piece], [], undefined, 'draw');
+  if (!session.perform(lays, { selection: [piece.id] })) return fail(LOCKED);
   clearDrawing(store);
   return ok(1);
 }
@@ -108,14 +110,13 @@ export async function cutToDrawing(store: SessionStore): Promise<Result<number>>
     fresh.push(left);
   }
   if (tooLong(fresh)) return fail(TOO_LONG);
-  session.perform(
-    replaceEach(
-      `cut ${naming(pieces)} to a drawn outline`,
-      session.surfaceId,
-      pieces,
-      fresh.map((piece) => [piece]),
-    ),
+  const cuts = replaceEach(
+    `cut ${naming(pieces)} to a drawn outline`,
+    session.surfaceId,
+    pieces,
+    fresh.map((piece) => [piece]),
   );
+  if (!session.perform(cuts)) return fail(LOCKED);
   clearDrawing(store);
   return ok(fresh.length);
 }
@@ -147,9 +148,8 @@ export async function scissor(store: SessionStore): Promise<Result<number>> {
   const fresh = cut.map(({ halves }) => halves.map((half, i) => (i === 0 ? half : { ...half, id: newId() })));
   if (tooLong(fresh.flat())) return fail(TOO_LONG);
   const gone = cut.map(({ piece }) => piece);
-  session.perform(replaceEach(`cut ${naming(gone)} in two`, session.surfaceId, gone, fresh), {
-    selection: fresh.map(([, half]) => half!.id),
-  });
+  const cuts = replaceEach(`cut ${naming(gone)} in two`, session.surfaceId, gone, fresh);
+  if (!session.perform(cuts, { selection: fresh.map(([, half]) => half!.id) })) return fail(LOCKED);
   clearDrawing(store);
   return ok(2 * cut.length);
 }

@@ -188,7 +188,7 @@ export function takeUpLine(there: SessionStore, trail: Trail, pictures: readonly
       changeTrails(session.surfaceId, [piece], [...(piece.finish.trails ?? []), besideEdge(trail)]),
     );
     const { label } = changeTrails(session.surfaceId, pieces, [besideEdge(trail)]);
-    return session.perform(together(label, [...gathering, ...edits]));
+    return void session.perform(together(label, [...gathering, ...edits]));
   }
   if (gathering.length) session.perform(together('bring in what a line is drawn with', gathering));
   setLining(there, { hand: structuredClone(trail), held: null, choosing: false });

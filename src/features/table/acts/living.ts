@@ -31,7 +31,7 @@ export function putField(store: SessionStore, field: Field): void {
   if (!id) {
     const laid = styledWords(session, 'title', by);
     const outline = { ...(laid.outline as GlyphsOutline), spans: [{ start: 0, end: by.length, field }] };
-    return session.perform(
+    return void session.perform(
       { ...layPieces(session.surfaceId, [{ ...laid, outline }], []), label: 'lay living words' },
       { selection: [laid.id] },
     );
@@ -64,6 +64,7 @@ function withField(spans: readonly Span[], { start, end, field }: Span & { field
   return [...others, { ...over, start, end, field }].sort((a, b) => a.start - b.start);
 }
 
-export const know = (store: SessionStore, fact: Fact): void => store.getState().perform(setFact(fact));
+export const know = (store: SessionStore, fact: Fact): void => void store.getState().perform(setFact(fact));
 
-export const forget = (store: SessionStore, fact: Fact): void => store.getState().perform(forgetFact(fact));
+export const forget = (store: SessionStore, fact: Fact): void =>
+  void store.getState().perform(forgetFact(fact));

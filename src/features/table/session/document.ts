@@ -45,8 +45,8 @@ export interface DocumentSlice {
   deleted: 'lately' | 'gone' | null;
   copied: Copied | null;
 
-  /** Does an edit for good, and chooses what is named with it; neither if it is refused. */
-  perform(edit: Edit, then?: Chosen): void;
+  /** Does an edit for good, and chooses what is named with it; neither, and false, if it is refused. */
+  perform(edit: Edit, then?: Chosen): boolean;
   /** Adds to the last step what could not be known when it was done. */
   amend(edit: Edit): void;
   /** Shows what an edit would do; null goes back. */
@@ -109,12 +109,12 @@ export const documentSlice =
       perform(edit, then) {
         const { history: before, readOnly: locked } = get();
         const back = { tryout: null, snapped: [] };
-        if (locked) return set(back);
+        const refused = (why: object = {}) => (set({ ...back, ...why }), false);
+        if (locked) return refused();
         const done = orRefused(() => perform(before, edit, Date.now()));
-        if (done instanceof Refused) return set({ ...back, refused: { why: done.message } });
+        if (done instanceof Refused) return refused({ refused: { why: done.message } });
         const stepped = inStep(done, before);
-        if (touchesLocked(before.project, stepped.project))
-          return set({ ...back, touchedLocked: Date.now() });
+        if (touchesLocked(before.project, stepped.project)) return refused({ touchedLocked: Date.now() });
         const after = followed(stepped, before, get().typesetter);
         set({
           history: after,
@@ -122,6 +122,7 @@ export const documentSlice =
           ...(after === before ? {} : { kept: null }),
           ...(then && chosenAs(then)),
         });
+        return true;
       },
       amend(edit) {
         const { history: before, readOnly: locked } = get();
