@@ -2,7 +2,7 @@
 import type { DayEvent, EventKind } from '@/core/calendar/events';
 import { LONGEST_EVENT } from '@/core/calendar/events';
 import { FIRST_YEAR, isDate, LAST_YEAR, monthLength, type Weekday } from '@/core/dates/days';
-import { monthNames, weekdayNames } from '@/core/dates/names';
+import { monthNames, monthsOfIntl, weekdayNames } from '@/core/dates/names';
 
 export type TypedEvent = Omit<DayEvent, 'id'>;
 
@@ -81,7 +81,8 @@ function finder(language: string, monthFirst: boolean): (line: string) => Found 
   const months = new Map<string, number>();
   for (const tag of ['en', language])
     for (const length of ['long', 'short'] as const)
-      monthNames(tag, length).forEach((name, i) => months.set(plain(name).replace(/\.$/, ''), i + 1));
+      for (const namesOf of [monthNames, monthsOfIntl])
+        namesOf(tag, length).forEach((name, i) => months.set(plain(name).replace(/\.$/, ''), i + 1));
   const weekdays = new Map(weekdayNames('en').map((name, i) => [plain(name), (i + 1) as Weekday]));
   const month = [...months.keys()]
     .sort((a, b) => b.length - a.length)

@@ -15,7 +15,14 @@ import {
   weeksOf,
   type Weekday,
 } from '@/core/dates/days';
-import { isLanguage, monthNames, runsLeft, weekdayNames, weekStartOf } from '@/core/dates/names';
+import {
+  isLanguage,
+  monthNames,
+  monthsOfIntl,
+  runsLeft,
+  weekdayNames,
+  weekStartOf,
+} from '@/core/dates/names';
 
 /** Zeller's congruence (C. Zeller, Acta Mathematica 9, 1886), for the Gregorian calendar; 0 Saturday. */
 function zeller(year: number, month: number, day: number): number {
@@ -143,7 +150,7 @@ test('months count on over the years; a day there is not is none', () => {
 });
 
 test('names are what Intl has, weeks begin as CLDR says, and what is no language is none', () => {
-  for (const language of ['en', 'de', 'fi', 'pl', 'ar', 'he', 'ja', 'el']) {
+  for (const language of ['en', 'de', 'fi', 'pl', 'ar', 'he', 'ja', 'tr']) {
     const months = new Intl.DateTimeFormat(language, { month: 'long', timeZone: 'UTC', calendar: 'gregory' });
     expect(monthNames(language)[6]).toBe(months.format(new Date(Date.UTC(1999, 6, 1))));
     expect(new Set(monthNames(language)).size).toBe(12);
@@ -154,4 +161,13 @@ test('names are what Intl has, weeks begin as CLDR says, and what is no language
   expect(['de-DE', 'en-GB', 'en-US', 'ar-EG'].map(weekStartOf)).toEqual([1, 1, 7, 6]);
   expect(['en', 'de-AT', 'xx', 'no such', ''].map(isLanguage)).toEqual([true, true, false, false, false]);
   expect(['ar', 'he', 'fa', 'en', 'ja'].map(runsLeft)).toEqual([true, true, true, false, false]);
+});
+
+test('Greek months are called by their names, not “of June”; in dates they are known by both', () => {
+  // Common knowledge of the language, from memory.
+  const names =
+    'Ιανουάριος Φεβρουάριος Μάρτιος Απρίλιος Μάιος Ιούνιος Ιούλιος Αύγουστος Σεπτέμβριος Οκτώβριος Νοέμβριος Δεκέμβριος'; // prettier-ignore
+  for (const tag of ['el', 'el-GR', 'el-CY']) expect(monthNames(tag).join(' ')).toBe(names);
+  expect(monthsOfIntl('el')[5]).toBe('Ιουνίου');
+  expect(['ru', 'de', 'cs'].map((tag) => monthNames(tag)[4])).toEqual(['май', 'Mai', 'květen']);
 });

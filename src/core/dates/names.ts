@@ -14,11 +14,28 @@ function names(key: string, make: () => string[]): readonly string[] {
 /** Any day of a year that Intl and we count alike. */
 const at = (month: number, day: number): Date => new Date(Date.UTC(2024, month, day));
 
+/** January to December, as Intl has them: by themselves, but of Greek ones as they stand in dates. Throws RangeError for what is no language tag. */
+export const monthsOfIntl = (language: string, length: NameLength = 'long'): readonly string[] =>
+  names(`month of Intl ${language} ${length}`, () => {
+    const format = new Intl.DateTimeFormat(language, { month: length, timeZone: 'UTC', calendar: 'gregory' });
+    return Array.from({ length: 12 }, (_, month) => format.format(at(month, 15)));
+  });
+
 /** January to December, as they stand by themselves. Throws RangeError for what is no language tag. */
 export const monthNames = (language: string, length: NameLength = 'long'): readonly string[] =>
   names(`month ${language} ${length}`, () => {
-    const format = new Intl.DateTimeFormat(language, { month: length, timeZone: 'UTC', calendar: 'gregory' });
-    return Array.from({ length: 12 }, (_, month) => format.format(at(month, 15)));
+    if (length !== 'long' || !/^el\b/i.test(language)) return [...monthsOfIntl(language, length)];
+    // “Of June” for June; beside a year it has the name itself (ICU 72 to 78).
+    const format = new Intl.DateTimeFormat(language, {
+      ...{ month: length, year: 'numeric', timeZone: 'UTC', calendar: 'gregory' },
+    });
+    return Array.from({ length: 12 }, (_, month) =>
+      format
+        .formatToParts(at(month, 15))
+        .filter(({ type }) => type === 'month')
+        .map(({ value }) => value)
+        .join(''),
+    );
   });
 
 /** With a capital, as a name stands by itself. */

@@ -1,6 +1,6 @@
 /** Dates in words that cannot be: days there are not, weekdays that are others, years that are not those of the page. */
 import { isDate, weekdayOn } from '@/core/dates/days';
-import { monthNames, weekdayNames } from '@/core/dates/names';
+import { monthNames, monthsOfIntl, weekdayNames } from '@/core/dates/names';
 import { shownOn } from '@/core/page/shown';
 import { isWritten } from '@/core/piece/outline';
 import { datedSays, languageOf, monthOn } from '@/core/product';
@@ -23,7 +23,7 @@ const list = (names: readonly string[]): string =>
 
 /** `Saturday, 11 July 2026` and `July 11, 2026`, as a language writes them. */
 function datesIn(text: string, language: string): Written[] {
-  const months = monthNames(language);
+  const months = [...monthNames(language), ...monthsOfIntl(language)];
   const weekdays = weekdayNames(language);
   const before = `(?:(${list(weekdays)})[,.]?\\s+)?(?:(?:the|den)\\s+)?`;
   const day = '(\\d{1,2})(?:st|nd|rd|th|\\.)?';
@@ -35,7 +35,7 @@ function datesIn(text: string, language: string): Written[] {
     new RegExp(`${before}(${list(months)})\\s+${day},?\\s+(\\d{4})(?!\\d)`, 'giu'),
   ];
   const monthOf = (name: string) =>
-    1 + months.findIndex((month) => month.toLowerCase() === name.toLowerCase());
+    1 + (months.findIndex((month) => month.toLowerCase() === name.toLowerCase()) % 12);
   return ways.flatMap((way, i) =>
     [...text.matchAll(way)].map(([, weekday, first, second, year]) => {
       const [of, name] = i === 0 ? [first!, second!] : [second!, first!];

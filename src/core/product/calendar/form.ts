@@ -8,7 +8,7 @@ import {
   type Month,
   type Weekday,
 } from '@/core/dates/days';
-import { monthName } from '@/core/dates/names';
+import { capital, monthName, monthsOfIntl } from '@/core/dates/names';
 import type { Size } from '@/core/geometry/box';
 import type { CalendarForm } from '@/core/product/calendar/start';
 import type { Panel, PartMonth } from '@/core/product/product';
@@ -66,8 +66,10 @@ const weekly: Pick<FormKind, 'count' | 'of'> = {
 function weekCalled({ year, month, week = 1 }: PartMonth, language: string): string {
   const first = numberOf({ year, month, day: 1 }) + week - 1;
   const [from, to] = [dayOf(first), dayOf(first + 6)];
-  const begin = from.month === to.month ? '' : ` ${monthName(language, from.month)}`;
-  return `${from.day}${begin}–${to.day} ${monthName(language, to.month)} ${to.year}`;
+  // Beside a day, as it stands in dates.
+  const called = (month: number) => capital(monthsOfIntl(language)[month - 1]!, language);
+  const begin = from.month === to.month ? '' : ` ${called(from.month)}`;
+  return `${from.day}${begin}–${to.day} ${called(to.month)} ${to.year}`;
 }
 
 const monthAndYear = ({ year, month }: Month, language: string): string =>
