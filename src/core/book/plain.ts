@@ -91,7 +91,7 @@ function spread({ photos, title, under, captions = [], text }: Skeleton, id: str
   ];
 }
 
-/** A book of 12 x 12 in pages with one spread of each skeleton: a design as any other. */
+/** A book of 12 x 12 in pages with one spread of each skeleton: a design like those that ship. */
 export function plainDesign(): Project {
   const { product } = beginProduct('book', { width: SIDE, height: SIDE }, 'hard');
   const book: BookProduct = { ...bookIn(product)!, spreads: SKELETONS.map((_, i) => `spread-${i + 1}`) };

@@ -176,7 +176,7 @@ function leastWanted(photos: readonly Asset[], count: number): Set<string> {
   return new Set(order.slice(0, count).map(({ sha }) => sha));
 }
 
-/** The photos that may stand for the book: those with the most stars, or all if none has any. */
+/** The photos that may stand for the book: those with the most stars, or all where nobody gave stars. */
 function bestPhotos(photos: readonly Asset[]): BookPhoto[] {
   const most = Math.max(0, ...photos.map(({ notes }) => notes?.stars ?? 0));
   const starred = photos.filter(({ notes }) => (notes?.stars ?? 0) >= Math.max(1, most - 1));

@@ -142,7 +142,7 @@ export type OwnCheck = 'folds' | 'binding' | 'signatures';
 export interface Way {
   id: string;
   name: string;
-  /** The longest a finished side may be, points, where that is less than of the others: its paper is larger than what is seen of it. */
+  /** The longest a finished side may be, points, where its paper is larger than what is seen of it. */
   mostSide?: number;
 }
 

@@ -25,7 +25,7 @@ export const MOST_PLACES = 20_000;
 
 /**
  * Places `pitch` apart, changed by the least that makes their number whole: on a closed line without corners so that the
- * last is as far from the first as any other; on each side of one with corners (half a pitch from its ends, or with the
+ * last is as far from the first as all are from the next; on each side of one with corners (half a pitch from its ends, or with the
  * corners themselves as places); on an open line with one at either end. `radius` is how far corners are bent round.
  */
 export function spaced(asked: Course, wish: number, corners: CornerWay, radius: number): Spaced {

@@ -10,7 +10,7 @@ import {
 } from '@/core/dates/days';
 import { capital, monthName, monthsOfIntl } from '@/core/dates/names';
 import type { Size } from '@/core/geometry/box';
-import type { CalendarForm } from '@/core/product/calendar/start';
+import { CALENDAR_FORMS, leavesOf, type CalendarForm } from '@/core/product/calendar/start';
 import type { Panel, PartMonth } from '@/core/product/product';
 
 interface FormKind {
@@ -111,6 +111,5 @@ export const FORM_KINDS: Record<CalendarForm, FormKind> = {
 
 /** The whole paper of one leaf, unfolded. */
 export function paperOf(form: CalendarForm, { width, height }: Size): Size {
-  const count = FORM_KINDS[form].panels ? 2 : 1;
-  return { width, height: count * height };
+  return { width, height: leavesOf(CALENDAR_FORMS[form]) * height };
 }

@@ -2,17 +2,26 @@
 import type { ProductStart } from '@/core/product/product';
 import { LARGEST_SIDE, size, type PageSize } from '@/core/units/sizes';
 
+interface FormStart {
+  name: string;
+  says: string;
+  /** How many times as high as what is seen of it at once its paper is; once, without. */
+  leaves?: number;
+}
+
 /** What its leaves show. */
 export const CALENDAR_FORMS = {
   picture: { name: 'Picture', says: 'a picture and its month' },
   month: { name: 'Month', says: 'a month a page' },
-  folded: { name: 'Folded', says: 'a picture above the fold, its month below' },
-  tent: { name: 'Tent', says: 'folded to stand, a month on either face' },
+  folded: { name: 'Folded', says: 'a picture above the fold, its month below', leaves: 2 },
+  tent: { name: 'Tent', says: 'folded to stand, a month on either face', leaves: 2 },
   week: { name: 'Week', says: 'a week a page, to plan in' },
   year: { name: 'Year', says: 'a year at a glance' },
   birthdays: { name: 'Birthdays', says: 'days of any year' },
-} as const;
+} satisfies Record<string, FormStart>;
 export type CalendarForm = keyof typeof CALENDAR_FORMS;
+
+export const leavesOf = ({ leaves = 1 }: FormStart): number => leaves;
 
 /** What hangs on walls and stands on desks (common practice, no source); A5 and A4 are ISO 216. */
 const SIZES: readonly PageSize[] = [
@@ -24,9 +33,6 @@ const SIZES: readonly PageSize[] = [
   size('a5l', 'A5, lying', '210 x 148 mm, for the desk', 210, 148, 'mm'),
 ];
 
-/** Their paper is twice as high as what is seen of it at once. */
-const FOLDED: readonly string[] = ['folded', 'tent'] satisfies CalendarForm[];
-
 export const calendarStart: ProductStart<'calendar'> = {
   kind: 'calendar',
   name: 'Calendar',
@@ -35,9 +41,8 @@ export const calendarStart: ProductStart<'calendar'> = {
   mostSide: LARGEST_SIDE,
   ways: {
     label: 'With',
-    all: Object.entries(CALENDAR_FORMS).map(([id, { name }]) => ({
-      ...{ id, name },
-      ...(FOLDED.includes(id) ? { mostSide: LARGEST_SIDE / 2 } : {}),
+    all: Object.entries(CALENDAR_FORMS).map(([id, form]) => ({
+      ...{ id, name: form.name, mostSide: LARGEST_SIDE / leavesOf(form) },
     })),
   },
   opens: (way) => (way === 'year' ? null : 'top'),

@@ -2,7 +2,7 @@
 import { fail, type Result } from '@/core/result';
 import { toolsFor } from '@/core/page/outlines';
 import { groupsAmong } from '@/core/project/edits/group';
-import { surfaceOf } from '@/core/project/model';
+import { surfaceOf, type Group } from '@/core/project/model';
 import { unitsOf, wholeUnits } from '@/core/project/tree';
 import type { Piece, Role } from '@/core/piece/piece';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
@@ -90,3 +90,17 @@ export function refuse(store: SessionStore, why: string, next?: Refusal['next'])
   store.getState().refuse(why, next);
   return fail(why);
 }
+
+/** The letters of an alphabet that are selected, if just they are. */
+export function lettersChosen(session: Session): Group | undefined {
+  const [id, more] = groupsAmong(page(session), session.selection, session.entered);
+  return more ? undefined : page(session).groups.find((one) => one.id === id && one.letters);
+}
+
+/** Selects all pieces of a group. */
+export const selectGroup = (store: SessionStore, id: string): void =>
+  store.getState().select(
+    page(store.getState())
+      .pile.filter(({ groups }) => groups?.includes(id))
+      .map((piece) => piece.id),
+  );

@@ -10,10 +10,8 @@ import { together } from '@/core/project/edits/edit';
 import { changeMaterial, rewritten, writeWords } from '@/core/project/edits/make';
 import { extentOf } from '@/core/piece/placement/placement';
 import { placePiece } from '@/core/project/edits/place';
-import { groupsAmong } from '@/core/project/edits/group';
 import { layPieces, removePieces } from '@/core/project/edits/pile';
 import { stylesOf } from '@/core/project/edits/styles';
-import type { Group } from '@/core/project/model';
 import { textsOf } from '@/core/project/needs';
 import { listMark } from '@/core/text/lists';
 import { ownOf, placeAfter, spanned, writtenAnew, type Own } from '@/core/text/spans';
@@ -386,17 +384,3 @@ export function giveFamily(store: SessionStore, family: string): void {
     if (outline.kind === 'running') changeRunning(store, id, { family, features: undefined });
   }
 }
-
-/** The letters of an alphabet that are selected, if just they are. */
-export function lettersChosen(session: Session): Group | undefined {
-  const [id, more] = groupsAmong(page(session), session.selection, session.entered);
-  return more ? undefined : page(session).groups.find((one) => one.id === id && one.letters);
-}
-
-/** Selects all pieces of a group. */
-export const selectGroup = (store: SessionStore, id: string): void =>
-  store.getState().select(
-    page(store.getState())
-      .pile.filter(({ groups }) => groups?.includes(id))
-      .map((piece) => piece.id),
-  );
