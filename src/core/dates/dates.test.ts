@@ -15,7 +15,9 @@ import {
   weeksOf,
   type Weekday,
 } from '@/core/dates/days';
+import { languagesOfDates } from '@/core/dates/languages';
 import {
+  daysCalled,
   isLanguage,
   monthNames,
   monthsOfIntl,
@@ -170,4 +172,22 @@ test('Greek months are called by their names, not “of June”; in dates they a
   for (const tag of ['el', 'el-GR', 'el-CY']) expect(monthNames(tag).join(' ')).toBe(names);
   expect(monthsOfIntl('el')[5]).toBe('Ιουνίου');
   expect(['ru', 'de', 'cs'].map((tag) => monthNames(tag)[4])).toEqual(['май', 'Mai', 'květen']);
+});
+
+test('from one day to another, as each language writes it', () => {
+  const days = (tag: string) => [
+    daysCalled(tag, { year: 2027, month: 3, day: 1 }, { year: 2027, month: 3, day: 7 }),
+    daysCalled(tag, { year: 2026, month: 12, day: 28 }, { year: 2027, month: 1, day: 3 }),
+  ];
+  expect(days('en')).toEqual(['1–7 March 2027', '28 December–3 January 2027']);
+  // CLDR's interval formats (ICU 72 to 78); months beside a day are “of December” where a language says so.
+  expect(days('fr')[0]).toBe('1–7 mars 2027');
+  expect(days('ru')[1]).toContain('28 декабря 2026');
+  expect(days('cs')[0]).toMatch(/^1\.–7\.\s?3\. 2027$/);
+  expect(days('hu')[0]).toBe('2027. március 1–7.');
+  // Whatever the language, both days are said and no two weeks are called alike.
+  for (const { tag } of languagesOfDates()) {
+    const [one, other] = days(tag);
+    expect([tag, one === other, Math.min(one!.length, other!.length) > 5]).toEqual([tag, false, true]);
+  }
 });

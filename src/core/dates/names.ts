@@ -1,5 +1,5 @@
 /** Months, weekdays and the first day of a week, as languages have them (Intl, CLDR). */
-import type { Weekday } from '@/core/dates/days';
+import type { Day, Weekday } from '@/core/dates/days';
 
 export type NameLength = 'long' | 'short' | 'narrow';
 
@@ -45,6 +45,30 @@ export const capital = (name: string, language: string): string =>
 /** What a month is called where it stands by itself, 1 to 12. */
 export const monthName = (language: string, month: number): string =>
   capital(monthNames(language)[month - 1]!, language);
+
+const ranges = new Map<string, Intl.DateTimeFormat>();
+
+/** From one day to another: `1–7 March 2027`, or `29 March–4 April 2027`; in other languages as Intl writes it. */
+export function daysCalled(language: string, from: Day, to: Day): string {
+  if (/^en\b/i.test(language)) {
+    const begin = from.month === to.month ? '' : ` ${monthName(language, from.month)}`;
+    return `${from.day}${begin}–${to.day} ${monthName(language, to.month)} ${to.year}`;
+  }
+  let format = ranges.get(language);
+  if (!format) {
+    const [day, year] = ['numeric', 'numeric'] as const;
+    format = new Intl.DateTimeFormat(language, {
+      day,
+      month: 'long',
+      year,
+      timeZone: 'UTC',
+      calendar: 'gregory',
+    });
+    ranges.set(language, format);
+  }
+  const when = ({ year, month, day }: Day) => new Date(Date.UTC(year, month - 1, day));
+  return format.formatRange(when(from), when(to));
+}
 
 /** Monday to Sunday; 1 January 2024 was a Monday. */
 export const weekdayNames = (language: string, length: NameLength = 'long'): readonly string[] =>

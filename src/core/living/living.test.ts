@@ -6,13 +6,14 @@ import { livingIn, sayAnew } from '@/core/living/living';
 import { forgetFact, setFact } from '@/core/project/edits/facts';
 import { retitle } from '@/core/project/edits/gather';
 import { rewritten } from '@/core/project/edits/make';
+import { scaleWords } from '@/core/project/edits/place';
 import { addPage, movePage } from '@/core/project/edits/page';
 import { amend, perform, startHistory, undo, type History } from '@/core/project/history';
 import { findWords, replaceWords } from '@/core/project/finding';
 import { newSurface, type Project } from '@/core/project/model';
 import { respanned, spanned, writtenAnew } from '@/core/text/spans';
 import type { Edit } from '@/core/project/edits/edit';
-import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
+import { setGlyphs, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Span } from '@/core/text/style';
 import { nodeTypesetter } from '../../../scripts/node/platform';
 import { runningPiece } from '../../../scripts/testing/first';
@@ -131,4 +132,48 @@ test('a look given to half of them is given to all of them; words beside them ar
   expect(rewritten(outline, { text, spans }).spans!.map(({ start, end }) => text.slice(start, end))).toEqual([
     ...['1', '1', 'For'],
   ]);
+});
+
+test('a title that stood on one line stays on it when what it says grows: smaller, but not too small to be a title', () => {
+  const words = wordsOf('words', 'For Ada');
+  const spans: Span[] = [{ start: 4, end: 7, field: { kind: 'fact', fact: 'who' } }];
+  const outline = { ...words.outline, wrap: true, size: 40, spans } as GlyphsOutline;
+  const placement = { ...words.placement, width: 240, height: 48 };
+  const start = startHistory({ ...laid([{ ...words, outline, placement }], []), facts: [ada] });
+  const linesIn = (history: History) =>
+    setGlyphs(outlineOf(history), { width: 240, height: 48 }, typesetter).lines.length;
+  expect(linesIn(start)).toBe(1);
+  const longer = done(start, setFact({ ...ada, value: 'Ada and Theodora' }), 0);
+  expect([outlineOf(longer).text, linesIn(longer)]).toEqual(['For Ada and Theodora', 1]);
+  // As large as the box lets them, to a hundredth of a point.
+  expect(outlineOf(longer).size).toBeLessThan(40);
+  expect(
+    setGlyphs({ ...outlineOf(longer), size: outlineOf(longer).size + 0.3 }, placement, typesetter).lines,
+  ).toHaveLength(2);
+  expect(undo(longer).project).toEqual(start.project);
+  // The size that was wished comes back with words that find room in it, and goes with one that is chosen.
+  expect(outlineOf(longer).wished).toBe(40);
+  expect(done(longer, setFact(ada), 9000).project).toEqual(start.project);
+  const chosen = rewritten(outlineOf(longer), { size: 24 });
+  expect([chosen.size, 'wished' in chosen]).toEqual([24, false]);
+  const [page] = longer.project.surfaces;
+  const [title] = page!.pile;
+  const to = { ...title!.placement, width: title!.placement.width * 2, height: title!.placement.height * 2 };
+  const twice = done(longer, scaleWords(page!.id, title!, to), 9000);
+  expect(outlineOf(twice).wished).toBe(80);
+  expect(outlineOf(done(twice, setFact(ada), 18_000)).size).toBe(80);
+  // What would be less than half as large breaks instead, as words do.
+  const list = done(
+    start,
+    setFact({ ...ada, value: 'Ada, Theodora, Ines, Jonas and all who were there' }),
+    0,
+  );
+  expect([outlineOf(list).size, linesIn(list) > 1]).toEqual([40, true]);
+  // What already stood on more lines, keeps its letters.
+  const more = done(
+    list,
+    setFact({ ...ada, value: 'Ada, Theodora, Ines, Jonas and all who were there, and you' }),
+    9000,
+  );
+  expect(outlineOf(more).size).toBe(40);
 });

@@ -2,10 +2,11 @@
 import type { Field } from '@/core/living/field';
 import { fieldSays, type Where } from '@/core/living/fields';
 import { isWritten } from '@/core/piece/outline';
+import { keptOnOneLine } from '@/core/piece/outline/glyphs';
 import type { WrittenOutline } from '@/core/piece/outline/written';
 import type { Piece } from '@/core/piece/piece';
 import { together, type Edit } from '@/core/project/edits/edit';
-import { writeAnew } from '@/core/project/edits/make';
+import { rewritten, writeAnew } from '@/core/project/edits/make';
 import type { Project, Surface } from '@/core/project/model';
 import { tidy } from '@/core/text/spans';
 import type { Span } from '@/core/text/style';
@@ -64,6 +65,15 @@ function countedIn({ surfaces }: Pick<Project, 'surfaces'>): Map<Words, { at: nu
   );
 }
 
+/** A title that stood on one line stays on it, in smaller letters where it is longer now. */
+function sayIn(surfaceId: string, piece: Words, to: { text: string; spans: Span[] }, typesetter: Typesetter) {
+  const { outline, placement } = piece;
+  const kept =
+    outline.kind === 'glyphs' &&
+    keptOnOneLine(outline, rewritten(outline, to), placement, [typesetter, typesetter]);
+  return writeAnew(surfaceId, piece, { ...to, ...kept }, typesetter);
+}
+
 /** Makes all living words say what is true now, their boxes as large as they want; null if they do. */
 export function sayAnew(project: Project, typesetter: Typesetter): Edit | null {
   const counted = countedIn(project);
@@ -73,7 +83,7 @@ export function sayAnew(project: Project, typesetter: Typesetter): Edit | null {
         ...{ project, index, x: piece.placement.x },
         ...(counted.has(piece) ? { counted: counted.get(piece)! } : {}),
       });
-      return to ? [writeAnew(surface.id, piece, to, typesetter)] : [];
+      return to ? [sayIn(surface.id, piece, to, typesetter)] : [];
     }),
   );
   return edits.length ? together('say living words anew', edits) : null;

@@ -139,6 +139,20 @@ describe('at a limit', () => {
     expect(placement.y - placement.height / 2).toBeCloseTo(y - height / 2);
   });
 
+  test('what stands between columns grows with the words, so that their lines break where they broke', () => {
+    const set = after(make.writeWords(s, words, { columns: { count: 2, gap: 12 } }, words.placement));
+    const { width, height } = set.placement;
+    const to = { ...set.placement, width: width * 2, height: height * 2 };
+    const edit = place.scaleWords(s, set, to);
+    const written = perform(
+      start,
+      make.writeWords(s, words, { columns: { count: 2, gap: 12 } }, words.placement),
+      0,
+    );
+    const { outline } = perform(written, edit, 9000).project.surfaces[0]!.pile[2]!;
+    expect(outline).toMatchObject({ size: 36, columns: { count: 2, gap: 24 } });
+  });
+
   test('what is written with characters no file may hold has spaces there, its stretches in their places', () => {
     const spans = [{ start: 3, end: 8, ink: '#2f6f68' }];
     const { outline } = after(

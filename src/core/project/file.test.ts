@@ -144,6 +144,7 @@ describe('project.json', () => {
                 hyphens: 'en',
                 hanging: true,
                 wrap: true,
+                wished: 40,
                 fixed: true,
                 joined: { how: 'bar', at: 0, thick: 0.1 },
                 style: 's',

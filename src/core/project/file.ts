@@ -96,6 +96,8 @@ const MIGRATIONS: Record<number, (old: Record<string, unknown>) => Record<string
   18: (old) => old,
   // 20: notes of pages. They may be absent.
   19: (old) => old,
+  // 21: letters of living words that keep to one line. What is wished may be absent.
+  20: (old) => old,
 };
 
 export const writeProject = (project: Project): string =>

@@ -152,6 +152,12 @@ const FALLBACKS: readonly { font: string; name: string; has: RegExp }[] = [
     name: 'Noto Sans',
     has: /[\u01a0\u01a1\u01af\u01b0\u1ea0-\u1ef9\u20ab]/,
   },
+  // Of Latin what the families have not: letters of African languages, of phonetics.
+  {
+    font: 'noto-sans-latin-ext-400-normal',
+    name: 'Noto Sans',
+    has: /[\u0181-\u0191\u0193-\u019f\u0220-\u02ba\u1e00-\u1e7f\ua720-\ua7ff]/,
+  },
   { font: 'noto-sans-devanagari-400-normal', name: 'Noto Sans', has: /[\u0900-\u097f]/ },
   { font: 'noto-emoji-emoji-400-normal', name: 'Noto Emoji', has: /(?![0-9#*©®])\p{Emoji}/u },
   {

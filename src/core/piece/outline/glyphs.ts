@@ -1,5 +1,5 @@
 /** Words: letters set in lines from the box's top left corner. */
-import { boolean, object, string } from 'yup';
+import { boolean, number, object, string } from 'yup';
 import type { Size } from '@/core/geometry/box';
 import type { Path } from '@/core/geometry/path';
 import { joinedPath, joinedSchema, type Joined } from '@/core/piece/outline/joined';
@@ -8,6 +8,7 @@ import type { MadeCut, OutlineKind } from '@/core/piece/outline/kind';
 import {
   LARGEST_LETTERS,
   letteringOf,
+  lives,
   MOST_LETTERS,
   scaledLetters,
   SMALLEST_LETTERS,
@@ -21,6 +22,8 @@ export interface GlyphsOutline extends TextStyle {
   text: string;
   /** Whether lines break at the box's width; if not, the box grows with the words. */
   wrap: boolean;
+  /** Letter size where there is room for it; `size` is less while living words keep to their one line. */
+  wished?: number;
   /** The box keeps its height whatever is written in it; it is as tall as its lines without. */
   fixed?: boolean;
   /** All letters joined to one shape. */
@@ -38,6 +41,7 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
     text: string().max(MOST_LETTERS).defined(),
     ...styleFields,
     wrap: boolean().required(),
+    wished: number().min(SMALLEST_LETTERS).max(LARGEST_LETTERS),
     fixed: boolean(),
     joined: joinedSchema.default(undefined).optional(),
     style: string().min(1).max(80),
@@ -52,6 +56,7 @@ export const glyphs: OutlineKind<GlyphsOutline> = {
   scaled: (outline, scale) => ({
     ...outline,
     size: scaledLetters(outline.size, scale),
+    ...(outline.wished && { wished: scaledLetters(outline.wished, scale) }),
     ...(outline.columns && { columns: { ...outline.columns, gap: outline.columns.gap * scale } }),
   }),
   cut: (outline, size, typesetter) => {
@@ -140,6 +145,35 @@ export function fittingLetters(outline: GlyphsOutline, box: Size, typesetter: Ty
     else high = middle;
   }
   return Math.floor(low * 100) / 100;
+}
+
+/** Letters of a line get no smaller than this by themselves, as a share of what they were. */
+const SMALLER = 0.4;
+
+/**
+ * What changes of living words that stood on one line, so that they still do: letters as large as is wished, or as lets
+ * them. Null if nothing changes.
+ */
+export function keptOnOneLine(
+  before: GlyphsOutline,
+  now: GlyphsOutline,
+  box: Size,
+  [then, typesetter]: readonly [Typesetter, Typesetter],
+): Pick<GlyphsOutline, 'size' | 'wished'> | null {
+  if (!now.wrap || now.fixed || !now.spans?.some(lives)) return null;
+  const onOne = (outline: GlyphsOutline, by = typesetter) => setGlyphs(outline, box, by).lines.length === 1;
+  if (!onOne(before, then)) return null;
+  const wished = now.wished ?? now.size;
+  const whole = now.wished === undefined ? null : { size: wished, wished: undefined };
+  if (onOne({ ...now, size: wished })) return whole;
+  const { width } = setGlyphs({ ...now, size: wished, wrap: false }, box, typesetter).size;
+  const least = Math.max(SMALLEST_LETTERS, SMALLER * wished);
+  // Letters that look to their neighbours may be set wider in a line that breaks.
+  for (let size = (wished * box.width) / width; size >= least; size *= 0.99) {
+    const to = { size: Math.floor(size * 100) / 100, wished };
+    if (onOne({ ...now, ...to })) return to;
+  }
+  return whole;
 }
 
 /** How tall the box must be for all its words, points. */

@@ -8,7 +8,7 @@ import {
   type Month,
   type Weekday,
 } from '@/core/dates/days';
-import { capital, monthName, monthsOfIntl } from '@/core/dates/names';
+import { daysCalled, monthName } from '@/core/dates/names';
 import type { Size } from '@/core/geometry/box';
 import { CALENDAR_FORMS, leavesOf, type CalendarForm } from '@/core/product/calendar/start';
 import type { Panel, PartMonth } from '@/core/product/product';
@@ -62,15 +62,10 @@ const weekly: Pick<FormKind, 'count' | 'of'> = {
   },
 };
 
-/** `1–7 March 2027`, or `29 March–4 April 2027`. */
-function weekCalled({ year, month, week = 1 }: PartMonth, language: string): string {
+const weekCalled = ({ year, month, week = 1 }: PartMonth, language: string): string => {
   const first = numberOf({ year, month, day: 1 }) + week - 1;
-  const [from, to] = [dayOf(first), dayOf(first + 6)];
-  // Beside a day, as it stands in dates.
-  const called = (month: number) => capital(monthsOfIntl(language)[month - 1]!, language);
-  const begin = from.month === to.month ? '' : ` ${called(from.month)}`;
-  return `${from.day}${begin}–${to.day} ${called(to.month)} ${to.year}`;
-}
+  return daysCalled(language, dayOf(first), dayOf(first + 6));
+};
 
 const monthAndYear = ({ year, month }: Month, language: string): string =>
   `${monthName(language, month)} ${year}`;

@@ -1,6 +1,6 @@
 /** Edits of the fonts a project holds, and of boxes whose words are set in them. */
 import type { Size } from '@/core/geometry/box';
-import { wantedSize } from '@/core/piece/outline/glyphs';
+import { keptOnOneLine, wantedSize } from '@/core/piece/outline/glyphs';
 import { together, type Edit } from '@/core/project/edits/edit';
 import { writeWords } from '@/core/project/edits/make';
 import { MOST_FONTS } from '@/core/project/schema';
@@ -40,7 +40,7 @@ export const takeOutFont = ({ sha, name }: FontFile): Edit => ({
 
 /**
  * Boxes that grow with their words, which were as large as those were `before` fonts or languages arrived, fitted to how
- * they are set `now`. Locked pages stay as they are.
+ * they are set `now`; living words that stood on one line keep to it. Locked pages stay as they are.
  */
 export const fitToFonts = (project: Project, before: Typesetter, now: Typesetter): Edit =>
   together(
@@ -51,6 +51,8 @@ export const fitToFonts = (project: Project, before: Typesetter, now: Typesetter
         pile.flatMap((piece) => {
           const { outline, placement } = piece;
           if (outline.kind !== 'glyphs' || outline.fixed) return [];
+          const kept = keptOnOneLine(outline, outline, placement, [before, now]);
+          if (kept) return [writeWords(id, piece, kept, wantedSize({ ...outline, ...kept }, placement, now))];
           const was = wantedSize(outline, placement, before);
           const wanted = wantedSize(outline, placement, now);
           const fitted = same(was, placement) && !same(wanted, placement);

@@ -115,6 +115,8 @@ export function rewritten<O extends WrittenOutline>(outline: O, to: Partial<O>):
   const next = {
     ...outline,
     ...(to.text !== undefined && spans.length ? { spans: respanned(spans, outline.text, to.text) } : {}),
+    // A size that is chosen is the one that is wished.
+    ...('size' in to ? { wished: undefined } : {}),
     ...to,
   };
   if (next.spans?.length === 0) delete next.spans;
@@ -128,12 +130,16 @@ const MOST = { glyphs: MOST_LETTERS, running: MOST_RUNNING_LETTERS };
 export function writeAnew(
   surfaceId: string,
   piece: Piece & { outline: WrittenOutline },
-  { text, spans }: { text: string; spans: readonly Span[] },
+  {
+    text,
+    spans,
+    ...size
+  }: { text: string; spans: readonly Span[] } & Partial<Pick<GlyphsOutline, 'size' | 'wished'>>,
   typesetter: Typesetter,
 ): Edit {
   const { outline, placement } = piece;
   const most = MOST[outline.kind];
-  const to = { text: text.slice(0, most), spans: spans.filter(({ end }) => end <= most) };
+  const to = { text: text.slice(0, most), spans: spans.filter(({ end }) => end <= most), ...size };
   return outline.kind === 'running'
     ? changeRunning(surfaceId, piece.id, { ...to, spans: to.spans.filter(lives) })
     : writeWords(surfaceId, piece, to, wantedSize(rewritten(outline, to), placement, typesetter));

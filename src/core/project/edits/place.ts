@@ -149,9 +149,8 @@ export const scaleWords = (surfaceId: string, piece: Piece, to: Placement): Edit
     ...place,
     apply(project) {
       place.apply(project);
-      changePieces('', surfaceId, [piece.id], ({ outline }) => {
-        if (outline.kind === 'glyphs' && piece.outline.kind === 'glyphs')
-          outline.size = piece.outline.size * scale;
+      changePieces('', surfaceId, [piece.id], (draft) => {
+        draft.outline = scaledOutline(piece.outline, scale) as Draft<Outline>;
       }).apply(project);
     },
   };

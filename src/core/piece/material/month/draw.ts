@@ -30,6 +30,9 @@ export const weekdaysOf = ({ headLength, language, wording, perpetual }: MonthMa
 /** How tall the title's band is, as a share of the box's width, for a title of full size. */
 const TITLE_BAND = 0.13;
 
+/** Words and where they stand. */
+type Said = readonly [says: string, spot: Spot];
+
 /** Where everything of a month lies, in the piece's own frame. */
 export function layMonth(material: MonthMaterial, { width, height }: Size): Laid {
   const layout = LAYOUTS[material.layout];
@@ -38,7 +41,7 @@ export function layMonth(material: MonthMaterial, { width, height }: Size): Laid
   if (material.title === 'none' || laid.title) return laid;
   const band = Math.min(height * 0.4, width * TITLE_BAND * material.titleScale);
   const below = { ...box, y: box.y + band, height: height - band };
-  const spot: Spot = { x: 0, y: box.y + band * 0.42, at: 'middle', size: band * 0.62 };
+  const spot: Spot = { x: 0, y: box.y + band * 0.42, at: 'middle', size: band * 0.62, room: width };
   return { ...layout.lay(material, below), title: spot };
 }
 
@@ -101,17 +104,18 @@ export function monthMarks(material: MonthMaterial, cut: Cut): Mark[] {
     off.has(cell.day) || (!perpetual && free.includes(weekdayOf(cell.number)));
   const numeral = digitsOf(language);
   const names = weekdaysOf(material);
-  const longest = widest(names, heads[0]?.spot.size ?? 1, material.heads, typesetter);
-  // The heads of weeks are all as large as lets the longest of them into its column.
-  const column = LAYOUTS[material.layout].weeks ? size.width / 7 : Infinity;
-  const fit = Math.min(1, (column * 0.94) / Math.max(longest, 0.01));
-  const words = (colour: string, letters: MonthLetters, all: readonly [string, Spot][]): Mark[] =>
+  const named = names.length ? heads.map(({ weekday, spot }): Said => [names[weekday - 1]!, spot]) : [];
+  // Heads are all as large as lets the longest of them into its room.
+  const fit = Math.min(1, ...named.map((said) => fitting(said, material.heads, typesetter)));
+  const smaller = ([says, spot]: Said, by: number): Said => [says, { ...spot, size: spot.size * by }];
+  const heading: Said[] = title ? [[titleOf(material), title]] : [];
+  const words = (colour: string, letters: MonthLetters, all: readonly Said[]): Mark[] =>
     written(
       colour,
       all.flatMap(([text, spot]) => atSpot(text, spot, letters, typesetter)),
       typesetter,
     );
-  const numbers = (places: readonly DayPlace[]): [string, Spot][] =>
+  const numbers = (places: readonly DayPlace[]): Said[] =>
     places.map(({ cell, number }) => [numeral(cell.day), number]);
   return [
     ...(ground ? [fillMark(path, ground)] : []),
@@ -133,13 +137,15 @@ export function monthMarks(material: MonthMaterial, cut: Cut): Mark[] {
           ),
         ]
       : []),
-    ...words(inks.title, material.heads, title ? [[titleOf(material), title]] : []),
+    ...words(
+      inks.title,
+      material.heads,
+      heading.map((said) => smaller(said, fitting(said, material.heads, typesetter))),
+    ),
     ...words(
       inks.heads,
       material.heads,
-      names.length
-        ? heads.map(({ weekday, spot }) => [names[weekday - 1]!, { ...spot, size: spot.size * fit }])
-        : [],
+      named.map((said) => smaller(said, fit)),
     ),
     ...words(inks.beside, material.numbers, numbers(seen.filter(({ cell }) => cell.of !== 0))),
     ...words(
@@ -251,11 +257,11 @@ const styleOf = (letters: MonthLetters, size: number) => ({
   leading: 1,
 });
 
-const widest = (texts: readonly string[], size: number, letters: MonthLetters, typesetter: Typesetter) =>
-  texts.reduce(
-    (most, text) => Math.max(most, typesetter.set(text, styleOf(letters, size), null).size.width),
-    0,
-  );
+/** How much smaller words must be for their room, 1 if they need not. */
+const fitting = ([says, { size, room }]: Said, letters: MonthLetters, typesetter: Typesetter): number =>
+  room === undefined || !says
+    ? 1
+    : Math.min(1, room / typesetter.set(says, styleOf(letters, size), null).size.width);
 
 /** Words about a spot, the middle of their capitals at its height. */
 function atSpot(

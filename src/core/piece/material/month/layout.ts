@@ -12,6 +12,8 @@ export interface Spot {
   size: number;
   /** Degrees clockwise about the place. */
   turn?: number;
+  /** How long words may be here, points: longer ones are set smaller, heads of weekdays all alike. */
+  room?: number;
 }
 
 export interface DayPlace {

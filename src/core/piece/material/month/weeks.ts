@@ -65,7 +65,7 @@ export function inWeeks(month: MonthMaterial, box: Box): Weeks {
         ? []
         : middles.map((x, column) => ({
             weekday: ((weekStart - 1 + column) % 7) + 1,
-            spot: { x, y: box.y + headSize * 0.6, at: 'middle', size: headSize },
+            spot: { x, y: box.y + headSize * 0.6, at: 'middle', size: headSize, room: width * 0.94 },
           })),
     weeks: weekNumbers
       ? all.slice(0, rows).map((week, row) => ({

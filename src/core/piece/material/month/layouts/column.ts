@@ -25,7 +25,8 @@ export const column: MonthLayout = {
     const middle = ruled > 1 ? apart * 0.9 - size * 0.36 : height * 0.55;
     const named = month.headLength !== 'none' && !month.perpetual;
     const rightToLeft = runsLeft(month.language);
-    const indent = size * (named ? 3.6 : 1.7);
+    // What is written on a line begins beside the heads, but under them where a line is ruled again.
+    const indent = size * (named ? (month.headLength === 'long' && ruled === 1 ? 5.4 : 3.6) : 1.7);
     const lines = days.map((day, i) => {
       const column = Math.floor(i / rows);
       const x = box.x + (rightToLeft ? columns - 1 - column : column) * (width + gap);
@@ -52,7 +53,7 @@ export const column: MonthLayout = {
             weekday,
             spot: {
               ...{ x: from(x, size * 1.7), y: y + middle, at: rightToLeft ? 'end' : 'start' },
-              size: size * 0.62 * month.headScale,
+              ...{ size: size * 0.62 * month.headScale, room: (ruled > 1 ? width : indent) - size * 1.9 },
             },
           }))
         : [],

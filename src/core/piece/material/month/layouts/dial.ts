@@ -30,11 +30,11 @@ export const dial: MonthLayout = {
           ? []
           : days.map(({ weekday }, i) => ({
               weekday,
-              spot: { ...at(i, 0.76), at: 'middle', size: head, turn: i * step },
+              spot: { ...at(i, 0.76), at: 'middle', size: head, turn: i * step, room: wide * 0.84 * 0.94 },
             })),
       weeks: [],
       rules: [],
-      title: { x: cx, y: cy, at: 'middle', size: radius * 0.2 },
+      title: { x: cx, y: cy, at: 'middle', size: radius * 0.2, room: radius * 1.2 },
     };
   },
 };

@@ -24,7 +24,10 @@ export const row: MonthLayout = {
       heads: named
         ? days.map(({ weekday }, i) => ({
             weekday,
-            spot: { x: middles[i]! + width / 2, y: box.y + box.height * 0.24, at: 'middle', size: head },
+            spot: {
+              ...{ x: middles[i]! + width / 2, y: box.y + box.height * 0.24, at: 'middle' },
+              ...{ size: head, room: width * 0.94 },
+            },
           }))
         : [],
       weeks: [],
