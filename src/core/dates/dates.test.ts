@@ -33,12 +33,13 @@ function zeller(year: number, month: number, day: number): number {
   return (day + Math.floor((13 * (m + 1)) / 5) + k + Math.floor(k / 4) + Math.floor(j / 4) + 5 * j) % 7;
 }
 
-test('every day from 1583 to 9999 follows the one before, and falls on the weekday Zeller and Date say', () => {
+test('every day of eight centuries from 1583, and of all to 9999 every 97th, falls on the weekday Zeller and Date say', () => {
   const wrong: number[] = [];
   const date = new Date(0);
   const from = numberOf({ year: 1583, month: 1, day: 1 });
   const to = numberOf({ year: 9999, month: 12, day: 31 });
-  for (let number = from; number <= to; number++) {
+  // All is the same every 400 years: 146,097 days, of which 97 are no divisor.
+  for (let number = from; number <= to; number += number < from + 2 * 146_097 ? 1 : 97) {
     const { year, month, day } = dayOf(number);
     date.setTime(number * 86_400_000);
     const weekday = weekdayOf(number);

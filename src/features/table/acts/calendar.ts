@@ -88,7 +88,8 @@ export const changeHolidays = (store: SessionStore, to: Holidays, label: string)
   void store.getState().perform(setHolidays(to, label));
 
 /** What of a month is its look: all but which one it is, and what its days are. */
-function lookOf({ year: _, month: __, follows: ___, notes: ____, marked: _____, ...look }: MonthMaterial) {
+function lookOf(material: MonthMaterial) {
+  const { year: _, month: __, week: ___, follows: ____, notes: _____, marked: ______, ...look } = material;
   return look;
 }
 
@@ -131,17 +132,22 @@ export function shadeWithPaper(
   );
 }
 
-/** The other months that could look as this one: those that show as many months, on pages that are not locked. */
+/** The other months that could look as this one: weeks as weeks, whole months as such, on pages that are not locked. */
 export const alikeMonths = ({ surfaces }: Project, piece: Piece): { surfaceId: string; id: string }[] =>
   surfaces.flatMap(({ id: surfaceId, pile, locked }) =>
     locked
       ? []
       : pile.flatMap((other) =>
-          isMonth(other) && other.id !== piece.id && !other.placement.locked
+          isMonth(other) &&
+          other.id !== piece.id &&
+          !other.placement.locked &&
+          isWeek(other) === isWeek(piece)
             ? [{ surfaceId, id: other.id }]
             : [],
         ),
   );
+
+const isWeek = (piece: Piece): boolean => isMonth(piece) && piece.material.week !== undefined;
 
 /** Gives all months the look of one; where they lie and what they show stays. */
 export function lookAlike(store: SessionStore, piece: Piece): void {
@@ -151,10 +157,11 @@ export function lookAlike(store: SessionStore, piece: Piece): void {
   const edits = alikeMonths(history.project, piece).map(({ surfaceId, id }): Edit =>
     changePieces('', surfaceId, [id], (draft) => {
       if (draft.material.kind !== 'month') return;
-      const { year, month, follows, notes, marked } = draft.material;
+      const { year, month, week, follows, notes, marked } = draft.material;
       draft.material = {
         ...structuredClone(look),
         ...{ year, month, notes, marked },
+        ...(week === undefined ? {} : { week }),
         ...(follows === undefined ? {} : { follows }),
       } as MonthMaterial;
     }),

@@ -151,7 +151,6 @@ function Settings({ calendar }: { calendar: CalendarProduct }) {
   );
 }
 
-/** Photos that wait go into the places that are empty. */
 /** How its leaves hang together. */
 function Binding({
   calendar: { binding, form },
@@ -196,6 +195,7 @@ function Binding({
   );
 }
 
+/** Photos that wait go into the places that are empty. */
 function FillButton({ disabled }: { disabled: boolean }) {
   const { store } = useRoom();
   const photos = useSession((session) => act.toFill(session).photos);
