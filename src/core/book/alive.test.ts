@@ -123,7 +123,7 @@ describe('a book that was laid is changed', () => {
 });
 
 test('a series is counted by itself, up or down, in figures or words, and anew when a page goes', () => {
-  const lines = thoughtsIn('It smells of tar\n\n  and toast  \nThe wind knows you\nLow water at four');
+  const { lines } = thoughtsIn('It smells of tar\n\n  and toast  \nThe wind knows you\nLow water at four');
   expect(lines).toHaveLength(4);
   const start = book();
   const [, , spread] = start.surfaces;

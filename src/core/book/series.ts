@@ -22,15 +22,21 @@ export interface SeriesWish {
 
 /** Pages of a series, at the most. */
 export const MOST_IN_SERIES = 100;
-export const LONGEST_THOUGHT = 600;
+const LONGEST_THOUGHT = 600;
 
-/** Lines as they were typed, one a thought; those that say nothing are left out. */
-export const thoughtsIn = (text: string): string[] =>
-  text
+/** Lines as they were typed, one a thought; those that say nothing are left out. How many there is no room for, and how many are cut. */
+export function thoughtsIn(text: string): { lines: string[]; over: number; cut: number } {
+  const all = text
     .split('\n')
-    .map((line) => line.trim().slice(0, LONGEST_THOUGHT))
-    .filter(Boolean)
-    .slice(0, MOST_IN_SERIES);
+    .map((line) => line.trim())
+    .filter(Boolean);
+  const taken = all.slice(0, MOST_IN_SERIES);
+  return {
+    lines: taken.map((line) => line.slice(0, LONGEST_THOUGHT)),
+    over: all.length - taken.length,
+    cut: taken.filter(({ length }) => length > LONGEST_THOUGHT).length,
+  };
+}
 
 /** How numbers and thoughts are lettered: as titles and words of the book are. */
 export type Letters = Pick<SlotWords, 'family' | 'ink'>;

@@ -29,7 +29,7 @@ export function SeriesSheet({ onClose }: { onClose: () => void }) {
   const readOnly = useSession((session) => session.readOnly);
   const [wish, setWish] = useState<Wish>({ text: '', down: false, words: false, photos: 'time' });
   const set = (to: Partial<Wish>) => setWish({ ...wish, ...to });
-  const lines = useMemo(() => thoughtsIn(wish.text), [wish.text]);
+  const { lines, over, cut } = useMemo(() => thoughtsIn(wish.text), [wish.text]);
   const photos = useMemo(() => photosFor(project, wanted, wish.photos), [project, wanted, wish.photos]);
   const pages = useMemo(
     () => seriesPages(store.getState(), here, lines, wish, photos, typesetter),
@@ -107,6 +107,22 @@ export function SeriesSheet({ onClose }: { onClose: () => void }) {
           {why ??
             inWords(lines.length, photos.length, pages.length, rows?.one ?? 'page', wish.photos === 'none')}
         </Typography>
+        {over + cut > 0 && (
+          <Typography role="status" variant="body2" color="warning.main">
+            {[
+              ...(over
+                ? [`A series has up to ${MOST_IN_SERIES} pages: the last ${over} of these lines find none.`]
+                : []),
+              ...(cut
+                ? [
+                    cut === 1
+                      ? 'One line is too long, and cut at its end.'
+                      : `${cut} lines are too long, and cut at their ends.`,
+                  ]
+                : []),
+            ].join(' ')}
+          </Typography>
+        )}
         <Button variant="contained" disabled={readOnly || why !== null || !pages.length} onClick={lay}>
           {lines.length ? `Lay ${lines.length} ${lines.length === 1 ? 'page' : 'pages'}` : 'Lay the pages'}
         </Button>

@@ -112,8 +112,6 @@ test('photos flow in, on as many pages as are wished; a page worked on by hand s
   await pages(/^16 photos on 12 pages/);
   await room.press('Lay the book');
   expect(room.undo()).toBe('lay 16 photos as a book');
-  beforeAll(() => stocked('quiet-hours'));
-
   const laid = () => new Set(room.project().surfaces.flatMap(({ pile }) => pile.flatMap(assetsIn)));
   expect(all.slice(0, 16).every(({ sha }) => laid().has(sha))).toBe(true);
   const { surfaces } = room.project();
