@@ -108,16 +108,16 @@ async function allPages(project?: Project, options?: Parameters<typeof seatedAt>
       .getAllByRole('button')
       .filter((one) => one.dataset.tile);
   const tile = (name: string) => tiles().find((one) => one.getAttribute('aria-label')!.startsWith(name))!;
-  const choose = (...names: string[]) =>
+  const pick = (...names: string[]) =>
     names.forEach((name, i) => fireEvent.click(tile(name), i ? { ctrlKey: true } : {}));
   const about = () => within(screen.getByRole('region', { name: 'About the chosen pages' }));
-  return { ...room, tiles, tile, choose, about };
+  return { ...room, tiles, tile, pick, about };
 }
 
 test('what is said of a page is what it is: laid by itself, worked on by hand, finished, empty', async () => {
   const room = await allPages();
-  const { about, choose } = room;
-  choose('Pages 2–3');
+  const { about, pick } = room;
+  pick('Pages 2–3');
   about().getByText(/^Laid by itself\. As soon as you change it/);
   const spread = spreadsOf(room.project())[0]!;
   room.does(() => room.store.getState().perform(movePieces(spread.id, [spread.pile[0]!], 20, 0)));
@@ -132,15 +132,15 @@ test('what is said of a page is what it is: laid by itself, worked on by hand, f
   about().getByText('Empty. Let photos flow in, or open it and begin.');
   expect(room.tiles()).toHaveLength(11);
   // Of several, how many are what.
-  choose('Pages 2–3', 'Pages 4–5');
+  pick('Pages 2–3', 'Pages 4–5');
   about().getByText('2 chosen');
   about().getByText(/^1 worked on by hand/);
 });
 
 test('several spreads are taken away at once, one stays; what is locked stays with all that was chosen', async () => {
   const room = await allPages();
-  const { choose, tiles } = room;
-  choose('Pages 4–5', 'Pages 6–7', 'Pages 8–9');
+  const { pick, tiles } = room;
+  pick('Pages 4–5', 'Pages 6–7', 'Pages 8–9');
   const gone = ['Pages 4–5', 'Pages 6–7', 'Pages 8–9'].map((name) => room.tile(name).dataset.tile);
   await room.press('Take these 3 away');
   expect(room.undo()).toBe('take 3 spreads away');
@@ -149,11 +149,11 @@ test('several spreads are taken away at once, one stays; what is locked stays wi
   room.does(() => room.store.getState().undo());
   const [first] = spreadsOf(room.project());
   room.does(() => room.store.getState().perform(lockPage(first!.id, true)));
-  choose('Pages 2–3', 'Pages 4–5');
+  pick('Pages 2–3', 'Pages 4–5');
   await room.press('Take these 2 away');
   expect(pagesOf(bookOf(room))).toBe(16);
   room.does(() => room.store.getState().perform(lockPage(first!.id, false)));
-  choose(...spreadsOf(room.project()).map(({ name }) => name));
+  pick(...spreadsOf(room.project()).map(({ name }) => name));
   await room.press(/^Take these 7 away$/);
   expect([why(room), pagesOf(bookOf(room))]).toEqual(['One spread stays: these are all there are.', 16]);
 });
@@ -181,11 +181,11 @@ test('the two pages of a spread change places, and one page of each of two', asy
       .map(({ name }) => name);
   const [one, other] = whole(room.project()) as [string, string];
   const [left, right] = sides(one);
-  room.choose(one);
+  room.pick(one);
   await room.press('Swap its two pages');
   expect(sides(one)).toEqual([right, left]);
   const [a, b] = [sides(one), sides(other)];
-  room.choose(one, other);
+  room.pick(one, other);
   await room.press('Swap these pages');
   expect([sides(one)[0], sides(other)[1]]).toEqual([b[1], a[0]]);
   expect([sides(one)[1], sides(other)[0]]).toEqual([a[1], b[0]]);
@@ -194,7 +194,7 @@ test('the two pages of a spread change places, and one page of each of two', asy
 test('photos fewer and more; one photo has no fewer; where the design knows one way alone it says so', async () => {
   const room = await allPages();
   const count = () => Number.parseInt(room.about().getByText(/^\d+ photos?$/).textContent!);
-  room.choose('Pages 6–7');
+  room.pick('Pages 6–7');
   await room.when(() => !button('One photo more').disabled);
   const before = count();
   const all = () =>
@@ -214,7 +214,7 @@ test('photos fewer and more; one photo has no fewer; where the design knows one 
 
 test('held by another tab, its pages are looked at: nothing can be changed, each can be opened', async () => {
   const room = await allPages(laid(), { readOnly: true });
-  room.choose('Pages 4–5', 'Pages 6–7');
+  room.pick('Pages 4–5', 'Pages 6–7');
   for (const name of [
     'Another design',
     'Add a spread',
@@ -223,7 +223,7 @@ test('held by another tab, its pages are looked at: nothing can be changed, each
     'Take these 2 away',
   ])
     expect([name, button(name).disabled]).toEqual([name, true]);
-  room.choose('Pages 6–7');
+  room.pick('Pages 6–7');
   fireEvent.click(button('Open it on the table'));
   expect(shownSurface(room.store.getState()).name).toBe('Pages 6–7');
   expect(screen.queryByRole('dialog')).toBeNull();
