@@ -1,6 +1,6 @@
 /** Checks of pictures and inks, and those that products ask for. */
 import { beginProduct } from '@/core/product';
-import { finishOf, } from '@/core/piece/finish';
+import { finishOf } from '@/core/piece/finish';
 import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece } from '@/core/piece/piece';
 import { checked } from '@/core/proof';
