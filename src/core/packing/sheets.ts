@@ -139,19 +139,27 @@ export function packedSheets(
       );
     });
     const ticks = ticksAbout(laid, seen, product);
-    const front = laid.map((each, i): Placed => ({
+    // What is printed beyond a card may reach over the corner of one that lies aslant of it: that one is laid again, upon it.
+    const again = laid.filter((each, i) =>
+      seen.some((box, k) => k !== i && overlaps(box, outset(each, -NEAR))),
+    );
+    const all = [
+      ...laid.map((each, i) => ({ each, box: seen[i]! })),
+      ...again.map((each) => ({ each, box: boxOf(each) })),
+    ];
+    const front = all.map(({ each, box }): Placed => ({
       page: 1 + parts.indexOf(each.id),
       map: mapOf(each),
-      seen: seen[i]!,
+      seen: box,
     }));
-    const reverse = laid.flatMap((each, i): Placed[] => {
+    const reverse = all.flatMap(({ each, box }): Placed[] => {
       const thing = known.get(each.id)!;
       if (!thing.back) return [];
       return [
         {
           page: 1 + parts.indexOf(backOf(each.id)),
           map: compose(behind, mapOf(each), mirroredIn(thing)),
-          seen: transformBox(behind, seen[i]!),
+          seen: transformBox(behind, box),
         },
       ];
     });
@@ -165,6 +173,8 @@ export function packedSheets(
     ];
   });
 }
+
+const boxOf = ({ x, y, width, height }: Box): Box => ({ x, y, width, height });
 
 /** From a thing to where it lies: turned, its head is at the right. */
 const mapOf = ({ x, y, width, turned }: Laid): Matrix =>

@@ -96,13 +96,16 @@ function parts({ things }: SheetProduct): Part[] {
   });
 }
 
-/** With these parts in this order: one that is new is like the one before it, wanted once. */
+/** With these parts in this order: one that is new is like the one before it, wanted once. What is gone is pinned nowhere. */
 function withParts(product: SheetProduct, wanted: readonly string[]): SheetProduct {
   const known = new Map(product.things.map((thing) => [thing.part, thing]));
   const things: Thing[] = [];
   for (const part of wanted.slice(0, MOST_THINGS))
     things.push(known.get(part) ?? { ...(things.at(-1) ?? product.things[0]!), part, count: 1 });
-  return { ...product, things };
+  return withPinned(
+    { ...product, things },
+    product.pinned?.filter(({ part }) => known.has(part) && wanted.includes(part)),
+  );
 }
 
 const countOf = ({ things }: SheetProduct): number => things.reduce((sum, { count }) => sum + count, 0);
