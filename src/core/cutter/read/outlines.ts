@@ -76,15 +76,24 @@ export function turnedOver(
 /** So near, two ends are one; points. */
 const MEETS = 0.03;
 
+const meets = (a: Point, b: Point): boolean => Math.hypot(a.x - b.x, a.y - b.y) <= MEETS;
+
+/** The squares of a grid about a point in which anything lies that meets it, its own first. */
+const about = ({ x, y }: Point): string[] => {
+  const [column, row] = [Math.floor(x / MEETS), Math.floor(y / MEETS)];
+  const steps = [0, -1, 1];
+  return steps.flatMap((right) => steps.map((below) => `${column + right} ${row + below}`));
+};
+
 /** Open runs joined where one ends as the other begins; what comes back to its beginning is closed. */
 export function chained(outlines: readonly ReadOutline[]): ReadOutline[] {
-  const key = ({ x, y }: Point) => `${Math.round(x / MEETS)} ${Math.round(y / MEETS)}`;
   const found = outlines.filter(({ closed }) => closed);
   const open = outlines.filter(({ closed }) => !closed);
   const ends = new Map<string, Set<ReadOutline>>();
   const note = (point: Point, line: ReadOutline) => {
-    const there = ends.get(key(point)) ?? new Set();
-    ends.set(key(point), there.add(line));
+    const [own] = about(point) as [string];
+    const there = ends.get(own) ?? new Set();
+    ends.set(own, there.add(line));
   };
   for (const line of open) {
     note(line.points[0]!, line);
@@ -98,16 +107,21 @@ export function chained(outlines: readonly ReadOutline[]): ReadOutline[] {
       if (turned) points.reverse();
       for (;;) {
         const end = points.at(-1)!;
-        const next = [...(ends.get(key(end)) ?? [])].find(
-          (line) => left.has(line) && line.doing === first.doing,
-        );
+        const next = about(end)
+          .flatMap((square) => [...(ends.get(square) ?? [])])
+          .find(
+            (line) =>
+              left.has(line) &&
+              line.doing === first.doing &&
+              (meets(line.points[0]!, end) || meets(line.points.at(-1)!, end)),
+          );
         if (!next) break;
         left.delete(next);
-        const more = key(next.points[0]!) === key(end) ? next.points : [...next.points].reverse();
+        const more = meets(next.points[0]!, end) ? next.points : [...next.points].reverse();
         points = [...points, ...more.slice(1)];
       }
     }
-    const closed = points.length > 3 && key(points[0]!) === key(points.at(-1)!);
+    const closed = points.length > 3 && meets(points[0]!, points.at(-1)!);
     found.push({ ...first, points: closed ? points.slice(0, -1) : points, closed });
   }
   return found;
