@@ -38,7 +38,7 @@ const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\
 
 const pattern = ({ text, exact, whole }: Wish): RegExp =>
   new RegExp(
-    whole ? `(?<![\\p{L}\\p{N}])${escaped(text)}(?![\\p{L}\\p{N}])` : escaped(text),
+    whole ? `(?<![\\p{L}\\p{M}\\p{N}])${escaped(text)}(?![\\p{L}\\p{M}\\p{N}])` : escaped(text),
     exact ? 'gu' : 'giu',
   );
 

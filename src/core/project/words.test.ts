@@ -81,6 +81,9 @@ describe('finding', () => {
       findWords(base, { text, exact, whole }).length;
     expect([found('kite'), found('kite', true), found('kite', false, true)]).toEqual([3, 2, 2]);
     expect(found('(blue)')).toBe(1);
+    // A mark upon a letter is of that letter, however it is stored.
+    const marked = laid([wordsOf('a', 'cafe\u0301 and cafe')]);
+    expect(findWords(marked, { text: 'cafe', exact: false, whole: true })).toMatchObject([{ start: 10, end: 14 }]);
     expect(found('')).toBe(0);
   });
 
