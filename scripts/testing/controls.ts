@@ -12,7 +12,7 @@ interface Way {
   go: (element: HTMLElement) => void;
 }
 
-const nameOf = (element: HTMLElement): string =>
+export const nameOf = (element: HTMLElement): string =>
   (element.getAttribute('aria-label') ??
     document.getElementById(element.getAttribute('aria-labelledby')?.split(' ')[0] ?? '')?.textContent ??
     document.querySelector(`label[for="${element.id}"]`)?.textContent ??
@@ -26,7 +26,7 @@ const type = (value: string) => (element: HTMLElement) => {
   act(() => element.blur());
 };
 
-function waysOf(element: HTMLElement): Way[] {
+export function waysOf(element: HTMLElement): Way[] {
   if (element instanceof HTMLInputElement && element.type === 'range') {
     const [min, max] = [Number(element.min), Number(element.max)];
     return [min, max, min + (max - min) / 3].map((value) => ({
@@ -46,6 +46,10 @@ function waysOf(element: HTMLElement): Way[] {
 const usable = (element: Element): element is HTMLElement =>
   element instanceof HTMLElement &&
   !element.closest(':disabled, [aria-disabled=true], [aria-hidden=true], [hidden]');
+
+/** What of something can be used, in the order of the page. */
+export const shownIn = (within: HTMLElement | null): HTMLElement[] =>
+  [...(within?.querySelectorAll(CONTROLS) ?? [])].filter(usable);
 
 /** What floats over everything, the topmost last: lists, menus, dialogs. */
 const floating = (): HTMLElement[] => [
@@ -74,8 +78,7 @@ export interface Using {
 export async function tryAll({ panel, look, again, some = Infinity }: Using): Promise<number> {
   const chance = new Chance(7);
   let did = 0;
-  const shown = (within: HTMLElement | null) =>
-    [...(within?.querySelectorAll(CONTROLS) ?? [])].filter(usable);
+  const shown = shownIn;
   const begun = shown(panel());
   const dealt = begun.map((_, i) => ({ i, die: chance.below(1e6) })).sort((a, b) => a.die - b.die);
   for (const { i } of dealt.slice(0, some)) {

@@ -83,7 +83,9 @@ describe('finding', () => {
     expect(found('(blue)')).toBe(1);
     // A mark upon a letter is of that letter, however it is stored.
     const marked = laid([wordsOf('a', 'cafe\u0301 and cafe')]);
-    expect(findWords(marked, { text: 'cafe', exact: false, whole: true })).toMatchObject([{ start: 10, end: 14 }]);
+    expect(findWords(marked, { text: 'cafe', exact: false, whole: true })).toMatchObject([
+      { start: 10, end: 14 },
+    ]);
     expect(found('')).toBe(0);
   });
 
