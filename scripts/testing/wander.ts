@@ -13,10 +13,13 @@ export interface Wander {
   look(did: readonly string[]): Promise<void> | void;
 }
 
-/** What lies over all else, where anything does: what is beneath it cannot be pressed. */
+/** What lies over all else, where anything does: what is beneath it cannot be pressed. What is on its way out is none. */
 const topmost = (): HTMLElement =>
-  [...document.querySelectorAll<HTMLElement>('.MuiPopover-root, .MuiDialog-root, .MuiMenu-root')].at(-1) ??
-  document.body;
+  [
+    ...document.querySelectorAll<HTMLElement>(
+      ':is(.MuiPopover-root, .MuiDialog-root):not([aria-hidden=true])',
+    ),
+  ].at(-1) ?? document.body;
 
 export async function wander({ seed, steps, spared, look }: Wander): Promise<void> {
   const chance = new Chance(seed);

@@ -81,6 +81,6 @@ test.each([1, 2, 3].map((seed) => seed + 3 * (Number(process.env.SEED ?? 1) - 1)
     // Whatever was gone to was there by then.
     expect((await Promise.all(there)).every(Boolean)).toBe(true);
     window.removeEventListener('error', heard);
-    room.unmount();
+    again.unmount();
   },
 );
