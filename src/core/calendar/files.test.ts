@@ -1,5 +1,8 @@
 /** Calendars and addresses of other programs: the examples of RFC 5545, one by one, and files that are damaged. */
-import type { DayEvent } from '@/core/calendar/events';
+import fc from 'fast-check';
+import type { DayEvent, EventKind } from '@/core/calendar/events';
+import type { Weekday } from '@/core/dates/days';
+import { asName } from '@/core/text/named';
 import { writeDays } from '@/core/calendar/write';
 import { readDaysFile, type FileDays } from '@/core/calendar/files';
 
@@ -171,6 +174,74 @@ test('what is written is read again as it was', () => {
   const text = writeDays(events, 2027, 'february', new Date('2026-11-27T10:00:00Z'));
   expect(text.split('\r\n').every((line) => Buffer.byteLength(line) <= 75)).toBe(true);
   expect(read(text, 2027, 2027)).toEqual({ events: events.map(({ id: _, ...event }) => event), told: [] });
+});
+
+test('any days to remember, written in any year: none is lost, and all are what they were', () => {
+  const name = fc.oneof(
+    fc.constantFrom(
+      'Ada, the younger',
+      'Wedding fair',
+      'Birthday',
+      'Ines; Olu',
+      'Kites 🪁 over Žižkov',
+      'a\\\\b',
+      '“Low, low” tide',
+    ),
+    fc
+      .string({ minLength: 1, maxLength: 90, unit: 'grapheme' })
+      .map((text) => asName(text, 100))
+      .filter(Boolean),
+  );
+  const on = fc.oneof(
+    fc.constantFrom({ month: 2, day: 29 }, { month: 12, day: 31 }, { month: 1, day: 1 }),
+    fc.record({ month: fc.integer({ min: 1, max: 12 }), day: fc.integer({ min: 1, max: 28 }) }),
+    fc.record({
+      month: fc.integer({ min: 1, max: 12 }),
+      nth: fc.constantFrom(-1, 1, 2, 3, 4, 5),
+      weekday: fc.integer({ min: 1, max: 7 }) as fc.Arbitrary<Weekday>,
+    }),
+  );
+  const years = fc.option(fc.integer({ min: 1, max: 9990 }), { nil: undefined });
+  const event = fc
+    .record({
+      name,
+      on,
+      year: years,
+      kind: fc.constantFrom<EventKind>('birthday', 'anniversary', 'yearly', 'once'),
+    })
+    .map(({ on: when, year, kind, ...rest }): Omit<DayEvent, 'id'> => {
+      if (kind === 'once')
+        return {
+          ...rest,
+          kind,
+          year: year ?? 2027,
+          month: when.month,
+          day: 'day' in when ? Math.min(28, when.day) : 9,
+        };
+      const leap = 'day' in when && when.day === 29;
+      // Nobody was born on a 29th of February there was not.
+      return {
+        ...rest,
+        kind,
+        ...when,
+        ...(year === undefined ? {} : { year: leap ? 4 * Math.ceil(year / 400) * 100 - 4 || 4 : year }),
+      };
+    });
+  fc.assert(
+    fc.property(fc.array(event, { maxLength: 8 }), fc.integer({ min: 1583, max: 9000 }), (events, year) => {
+      const written = writeDays(
+        events.map((each, i) => ({ ...each, id: `d${i}` })),
+        year,
+        'march',
+        new Date(0),
+      );
+      const read = readDaysFile(written, year, year);
+      if (!events.length) return expect(read.ok).toBe(false);
+      expect(read).toEqual({ ok: true, value: { events, told: [] } });
+      return undefined;
+    }),
+    { numRuns: 200 },
+  );
 });
 
 test('addresses bring birthdays, with their year or without', () => {

@@ -3,9 +3,9 @@
  * Each entry is read by itself, so that a damaged one costs no other. Times are those of the place an entry was written for.
  */
 import ICAL from 'ical.js';
-import { UNKNOWN, YEAR } from '@/core/calendar/write';
+import { KIND, UNKNOWN, YEAR } from '@/core/calendar/write';
 import * as rrule from 'rrule';
-import { LONGEST_EVENT, MOST_EVENTS } from '@/core/calendar/events';
+import { EVENT_KINDS, LONGEST_EVENT, MOST_EVENTS, type EventKind } from '@/core/calendar/events';
 import type { TypedEvent } from '@/core/calendar/typed';
 import { dayOf, FIRST_YEAR, isDate, LAST_YEAR, numberOf, type Day, type Weekday } from '@/core/dates/days';
 import { fail, ok, type Result } from '@/core/result';
@@ -97,6 +97,8 @@ function eventDays(entry: string, from: number, to: number): TypedEvent[] {
     : /anniversary|wedding/i.test(said)
       ? 'anniversary'
       : null;
+  const own = component.getFirstPropertyValue(KIND) as string | null;
+  if (own !== null && own in EVENT_KINDS) return [ownDay(component, start, name, own as EventKind)];
   const yearly = rule && !component.getFirstProperty('exdate') ? everyYear(rule, start) : null;
   // What has years to be counted keeps the one it began in.
   const since = component.getFirstPropertyValue(YEAR) !== UNKNOWN;
@@ -112,6 +114,19 @@ function eventDays(entry: string, from: number, to: number): TypedEvent[] {
     .filter((on) => !gone.has(key(on)) && on.year >= from && on.year <= to)
     .flatMap((on) => days(on))
     .map((on): TypedEvent => ({ kind: 'once', name, ...on }));
+}
+
+/** A day as it was written by us: its kind and its name are what they were. */
+function ownDay(component: ICAL.Component, start: ICAL.Time, name: string, kind: EventKind): TypedEvent {
+  const { year, month, day } = start;
+  if (kind === 'once') return { kind, name, year, month, day };
+  const rule = component.getFirstPropertyValue('rrule') as ICAL.Recur | null;
+  const written = component.getFirstPropertyValue(YEAR) as string | null;
+  const begun = written === null ? year : Number(written);
+  return {
+    ...{ kind, name, ...((rule && everyYear(rule, start)) ?? { month, day }) },
+    ...(Number.isInteger(begun) && begun >= FIRST_YEAR && begun <= LAST_YEAR ? { year: begun } : {}),
+  };
 }
 
 /** The same day of every year without end, or the second Sunday of every May; null for any other rule. */

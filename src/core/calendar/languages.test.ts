@@ -1,5 +1,6 @@
 /** Calendars changed to any language there is: begun in one, read in another, and back. */
 import { languagesOfDates } from '@/core/dates/languages';
+import { readDays } from '@/core/calendar/typed';
 import { digitsOf, monthName, runsLeft, weekStartOf } from '@/core/dates/names';
 import { setGlyphs, type GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { equipped, needsOf } from '@/core/project/needs';
@@ -106,4 +107,49 @@ test('languages to choose from: each once, by its own name, those read from the 
   expect(left).toEqual(expect.arrayContaining(['ar', 'he', 'fa', 'ur', 'yi', 'ps', 'ug']));
   expect(left).not.toEqual(expect.arrayContaining(['tr']));
   for (const { name } of LANGUAGES) expect(name).toMatch(/^[^a-z]/);
+});
+
+test('days typed as a language writes its dates are read in it; by the names of months alone where it writes figures', () => {
+  const unread: string[] = [];
+  for (const { tag } of LANGUAGES) {
+    // Figures of other scripts are not typed on the keyboards of this program's people, nor are other calendars.
+    const long = new Intl.DateTimeFormat(`${tag}-u-nu-latn-ca-gregory`, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }); // prettier-ignore
+    for (const month of [1, 2, 5, 9, 11, 12]) {
+      const date = long.format(Date.UTC(2018, month - 1, 23));
+      for (const line of [`Ada ${date}`, `${date}, Ada`, `Ada: 23 ${monthName(tag, month)} 2018`]) {
+        const { events } = readDays(line, { kind: 'birthday', language: tag });
+        const [found] = events;
+        if (found?.month !== month || found.day !== 23 || found.year !== 2018) unread.push(`${tag}: ${line}`);
+      }
+    }
+  }
+  expect(unread).toEqual([]);
+});
+
+test('of dates without a year the day and the month are read, whichever way a language bends its months', () => {
+  // Common knowledge of these languages, from memory.
+  const lines: [tag: string, line: string, month: number, day: number][] = [
+    ['es', 'Ada 3 de agosto', 8, 3],
+    ['pt', 'Ada, 12 de março', 3, 12],
+    ['cs', 'Ada 5. února', 2, 5],
+    ['pl', 'Ada – 30 września', 9, 30],
+    ['uk', 'Ада 1 січня', 1, 1],
+    ['ru', '9 мая Ада', 5, 9],
+    ['fi', 'Ada 24. joulukuuta', 12, 24],
+    ['hu', 'Ada augusztus 20.', 8, 20],
+    ['ja', 'Ada 11月3日', 11, 3],
+    ['el', 'Ada 25 Μαρτίου', 3, 25],
+    ['fr', 'Ada 14 fevrier', 2, 14],
+    ['ca', 'Ada 11 d’abril', 4, 11],
+  ];
+  for (const [language, line, month, day] of lines) {
+    const { events, refused } = readDays(line, { kind: 'birthday', language });
+    expect([line, events[0]?.month, events[0]?.day, refused]).toEqual([line, month, day, []]);
+    expect(events[0]).not.toHaveProperty('year');
+    expect(events[0]!.name).toMatch(/^(Ada|Ада)$/);
+    // English is read beside every other.
+    expect(readDays('Olu 29 February 1988', { kind: 'birthday', language }).events).toMatchObject([
+      { name: 'Olu', month: 2, day: 29, year: 1988 },
+    ]);
+  }
 });

@@ -35,7 +35,10 @@ export function readDays(
 ): ReadDays {
   const read: ReadDays = { events: [], refused: [] };
   const find = finder(language, monthFirst);
-  for (const line of text.split(/\r?\n/).map((each) => each.trim())) {
+  for (const line of text
+    .normalize('NFC')
+    .split(/\r?\n/)
+    .map((each) => each.trim())) {
     if (!line) continue;
     const found = find(line);
     if (!found) {
@@ -73,8 +76,39 @@ function wrong({ month, day, year }: Omit<Found, 'from' | 'to'>): string | null 
     : `${monthNames('en')[month - 1]} has ${monthLength(known, month)} days${year ? ` in ${year}` : ''}`;
 }
 
-const plain = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
+/** As it is sought: small, without marks, and as long as it is, so that places hold. */
+const folded = (text: string): string =>
+  [...text]
+    .map((c) => c.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().slice(0, c.length).padEnd(c.length))
+    .join('');
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** A day that stands for any in a date as a language writes it, and a year. */
+const [ANY_DAY, ANY_YEAR] = [23, 2018];
+
+interface Spelt {
+  month: number;
+  date: RegExp;
+}
+
+/** Whole dates as a language writes them, `23 de febrero de 2018` and `23. února`, a pattern for each month. */
+function speltIn(language: string, year: boolean): Spelt[] {
+  return (['long', 'short'] as const).flatMap((month) => {
+    const format = new Intl.DateTimeFormat(language, {
+      ...{ day: 'numeric', month, timeZone: 'UTC', calendar: 'gregory', numberingSystem: 'latn' },
+      ...(year ? { year: 'numeric' as const } : {}),
+    });
+    return Array.from({ length: 12 }, (_, i) => i).flatMap((i): Spelt[] => {
+      const text = folded(format.format(Date.UTC(ANY_YEAR, i, ANY_DAY)).normalize('NFC')).trim();
+      if (!/\p{L}/u.test(text)) return [];
+      const date = escaped(text.replace(/\.$/, ''))
+        .replace(String(ANY_YEAR), '(?<year>\\d{3,4})')
+        .replace(String(ANY_DAY), '(?<day>\\d{1,2})')
+        .replace(/\s+/g, '\\s*');
+      return [{ month: i + 1, date: new RegExp(`(?<![\\p{L}\\d])${date}\\.?(?![\\p{L}\\d])`, 'u') }];
+    });
+  });
+}
 
 /** Finds the date of a line. Months are known by their names in English and in one more language, long or short. */
 function finder(language: string, monthFirst: boolean): (line: string) => Found | null {
@@ -82,8 +116,11 @@ function finder(language: string, monthFirst: boolean): (line: string) => Found 
   for (const tag of ['en', language])
     for (const length of ['long', 'short'] as const)
       for (const namesOf of [monthNames, monthsOfIntl])
-        namesOf(tag, length).forEach((name, i) => months.set(plain(name).replace(/\.$/, ''), i + 1));
-  const weekdays = new Map(weekdayNames('en').map((name, i) => [plain(name), (i + 1) as Weekday]));
+        namesOf(tag, length).forEach((name, i) =>
+          months.set(folded(name.normalize('NFC')).trim().replace(/\.$/, ''), i + 1),
+        );
+  const weekdays = new Map(weekdayNames('en').map((name, i) => [folded(name), (i + 1) as Weekday]));
+  const [whole, bare] = [speltIn(language, true), speltIn(language, false)];
   const month = [...months.keys()]
     .sort((a, b) => b.length - a.length)
     .map(escaped)
@@ -101,8 +138,15 @@ function finder(language: string, monthFirst: boolean): (line: string) => Found 
   );
   const monthDay = new RegExp(`(?<![\\p{L}])(${month})\\.?\\s*(\\d{1,2})(?:st|nd|rd|th)?(?!\\d)${year}`, 'u');
   return (line) => {
-    // Letter by letter as long as the line itself, so that places hold.
-    const known = [...line].map((c) => plain(c).slice(0, c.length).padEnd(c.length)).join('');
+    const known = folded(line);
+    const spelt = (all: readonly Spelt[]): Found | null => {
+      for (const { month, date } of all) {
+        const found = date.exec(known);
+        if (found)
+          return { ...at(found), month, day: Number(found.groups!.day), ...told(found.groups!.year) };
+      }
+      return null;
+    };
     const at = (match: RegExpExecArray) => ({ from: match.index, to: match.index + match[0].length });
     const told = (text: string | undefined) => (text ? { year: Number(text) } : {});
     let match = nth.exec(known);
@@ -114,12 +158,16 @@ function finder(language: string, monthFirst: boolean): (line: string) => Found 
     match = iso.exec(known);
     if (match)
       return { ...at(match), year: Number(match[1]), month: Number(match[2]), day: Number(match[3]) };
+    const written = spelt(whole);
+    if (written) return written;
     match = dayMonth.exec(known);
     if (match)
       return { ...at(match), day: Number(match[1]), month: months.get(match[2]!)!, ...told(match[3]) };
     match = monthDay.exec(known);
     if (match)
       return { ...at(match), month: months.get(match[1]!)!, day: Number(match[2]), ...told(match[3]) };
+    const begun = spelt(bare);
+    if (begun) return begun;
     match = figures.exec(known);
     if (!match) return null;
     const [a, b] = [Number(match[1]), Number(match[2])];
