@@ -116,9 +116,11 @@ function finder(language: string, monthFirst: boolean): (line: string) => Found 
   for (const tag of ['en', language])
     for (const length of ['long', 'short'] as const)
       for (const namesOf of [monthNames, monthsOfIntl])
-        namesOf(tag, length).forEach((name, i) =>
-          months.set(folded(name.normalize('NFC')).trim().replace(/\.$/, ''), i + 1),
-        );
+        namesOf(tag, length).forEach((name, i) => {
+          const sought = folded(name.normalize('NFC')).trim().replace(/\.$/, '');
+          // Months that are counted are read as the language writes them whole.
+          if (!/^\d/.test(sought)) months.set(sought, i + 1);
+        });
   const weekdays = new Map(weekdayNames('en').map((name, i) => [folded(name), (i + 1) as Weekday]));
   const [whole, bare] = [speltIn(language, true), speltIn(language, false)];
   const month = [...months.keys()]
@@ -136,7 +138,10 @@ function finder(language: string, monthFirst: boolean): (line: string) => Found 
     `(?<!\\d)(\\d{1,2})(?:st|nd|rd|th|\\.)?\\s*(?:of\\s+)?(${month})\\.?(?![\\p{L}])${year}`,
     'u',
   );
-  const monthDay = new RegExp(`(?<![\\p{L}])(${month})\\.?\\s*(\\d{1,2})(?:st|nd|rd|th)?(?!\\d)${year}`, 'u');
+  const monthDay = new RegExp(
+    `(?<![\\p{L}])(${month})\\.?\\s*(\\d{1,2})(?:st|nd|rd|th|\\.)?(?!\\d)${year}`,
+    'u',
+  );
   return (line) => {
     const known = folded(line);
     const spelt = (all: readonly Spelt[]): Found | null => {

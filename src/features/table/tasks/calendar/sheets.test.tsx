@@ -318,7 +318,7 @@ test('a piece on a day is held to it or to its weekday of the month, goes with i
   const { x, y } = room.piece(id).placement;
   // Small enough to be meant for one day.
   room.does(() => act.nudge(store, at.x - x, at.y - y));
-  await room.press(/^Place /);
+  room.does(() => store.getState().openRows(new Set(['Place'] as const)));
   const ways = within(await screen.findByRole('group', { name: 'Hold to a day' })).getAllByRole('button');
   expect(ways.map(({ textContent }) => textContent)).toEqual([
     ...['Hold to 10 March', 'Hold to the second Wednesday of March'],
@@ -347,7 +347,7 @@ test('of a planner, weeks are made like weeks and small months like small months
   const piece = room.pile().find(({ material }) => material.kind === 'month' && material.week !== undefined)!;
   room.does(() => act.changeMonth(store, piece.id, { ruleWidth: 3 }));
   room.chosen(piece.id);
-  await room.press(/^Material /);
+  room.does(() => store.getState().openRows(new Set(['Material'] as const)));
   await room.press(/^All \d+ other months alike$/);
   expect(weeks().map(({ week }) => week)).toEqual(before);
   expect(new Set(weeks().map(({ ruleWidth }) => ruleWidth))).toEqual(new Set([3]));
