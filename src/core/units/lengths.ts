@@ -46,14 +46,23 @@ const LENGTH = new RegExp(
   'i',
 );
 
+/** As other keyboards write it: `2½` is 2 1/2, and a minus sign a minus. */
+const plainly = (text: string): string =>
+  text
+    .replace(/(\d)(?=[\u00bc-\u00be\u2150-\u215e])/g, '$1 ')
+    .replace(/[\u00bc-\u00be\u2150-\u215e\uff00-\uffef]/g, (each) => each.normalize('NFKC'))
+    .replaceAll('\u2044', '/')
+    .replaceAll('\u2212', '-');
+
 /**
  * Reads what people type where a length is wanted: a length, or arithmetic with lengths and numbers, `4.25/2`,
  * `3 1/4 in + 2 mm`, `(12 - 2*0.5)/3`. A sum without any unit is in `unit`. Returns points, or says what could not be read.
  */
 export function parseMeasure(text: string, unit: Unit): Result<number> {
   const plain = parseLength(text, unit);
-  if (plain.ok || !/[+*/()×·]|\d\s*x\s*\d|.\s*-/i.test(text)) return plain;
-  const tokens = tokensOf(text);
+  const typed = plainly(text);
+  if (plain.ok || !/[+*/()×·]|\d\s*x\s*\d|.\s*-/i.test(typed)) return plain;
+  const tokens = tokensOf(typed);
   if (!tokens) return fail(`“${text.trim()}” could not be worked out. Try 4.25/2 or 3 in + 5 mm.`);
   let at = 0;
   const take = (...wanted: string[]): string | undefined =>
@@ -153,7 +162,7 @@ function tokensOf(text: string): Token[] | null {
  * Decimal comma and point are both read. Returns points, or a sentence saying what could not be read.
  */
 export function parseLength(text: string, unit: Unit, ppi = PRINT_PPI): Result<number> {
-  const found = LENGTH.exec(text.trim());
+  const found = LENGTH.exec(plainly(text).trim());
   if (!found) return fail(`“${text.trim()}” is not a length. Try 3 1/4 in, 2.5" or 80 mm.`);
   const [, sign, whole, top, bottom, fractionTop, fractionBottom, decimal, spelling] = found;
   const named = spelling ? SPELLINGS[spelling.toLowerCase()] : unit;

@@ -25,6 +25,12 @@ describe('lengths', () => {
     ['300 px', 72],
     ['12 pt', 12],
     ['.5 inches', 36],
+    ['2½ in', 180],
+    ['¾"', 54],
+    ['⅜', 27],
+    ['3\u00a01⁄4 in', 234],
+    ['\u22121/2', -36],
+    ['８０ mm', (80 * 72) / 25.4],
   ])('reads %s', (text, points) => expect(read(text)).toBeCloseTo(points, 9));
 
   test.each(['', 'wide', '3 1/0', '4 feet', '1 2 3', '3/'])('refuses %p in words', (text) =>
@@ -74,6 +80,8 @@ describe('arithmetic where a length is wanted', () => {
 
   test.each([
     ['4.25/2', 153],
+    ['2½ + ¼', 198],
+    ['12 \u2212 ½', 828],
     ['3 1/4 in + 2 mm', 234 + 144 / 25.4],
     ['(12 - 2*0.5)/3', 264],
     ['12 - 1/2', 828],
