@@ -1,16 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { createCanvas } from '@napi-rs/canvas';
-import sharp from 'sharp';
 import { strength } from '@/core/drawing/drawing';
 import { wornDrawing } from '@/core/dye/drawing';
 import { readDrawing } from '@/core/drawing/read';
 import { writeDrawing } from '@/core/drawing/write';
-import { scaling } from '@/core/geometry/matrix';
-import { paintDrawing } from '@/output/pixels/marks';
 import { DRAWN_BOMBS } from '../../../scripts/testing/bombs';
+import { unlikeness } from '../../../scripts/testing/drawn';
 import { cardstock, edge } from '../../../scripts/kits/tiles';
-import { node, ROOT } from '../../../scripts/node/platform';
+import { ROOT } from '../../../scripts/node/platform';
 
 /** A drawing of the house, as it was drawn. */
 const HOUSE = join(ROOT, 'public/house/kits/windward');
@@ -24,30 +21,6 @@ const read = (svg: string) => {
 };
 const svg = (inside: string, more = 'width="2in" height="1in" viewBox="0 0 200 100"') =>
   `<svg xmlns="http://www.w3.org/2000/svg" ${more}>${inside}</svg>`;
-
-/** Mean difference of channels (0 to 255) between our painting and librsvg's (through sharp), on white. */
-async function unlikeness(file: string, side = 432): Promise<number> {
-  const { drawing } = read(file);
-  const scale = side / Math.max(drawing.width, drawing.height);
-  const [w, h] = [Math.round(drawing.width * scale), Math.round(drawing.height * scale)];
-  const canvas = createCanvas(w, h);
-  const context = canvas.getContext('2d');
-  context.fillStyle = '#fff';
-  context.fillRect(0, 0, w, h);
-  paintDrawing(context as never, drawing, scaling(scale), node, 1);
-  const ours = context.getImageData(0, 0, w, h).data;
-  const theirs = await sharp(Buffer.from(file), {
-    density: (72 * side) / Math.max(drawing.width, drawing.height),
-  })
-    .resize(w, h, { fit: 'fill' })
-    .flatten({ background: '#fff' })
-    .ensureAlpha()
-    .raw()
-    .toBuffer();
-  let sum = 0;
-  for (let i = 0; i < ours.length; i++) sum += Math.abs(ours[i]! - theirs[i]!);
-  return sum / ours.length;
-}
 
 describe('reading SVG', () => {
   test('sizes in every unit, and by viewBox alone (CSS: 96 px to the inch)', () => {

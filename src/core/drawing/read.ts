@@ -7,10 +7,21 @@ import svgpath from 'svgpath';
 import { hexOf, rgbOf } from '@/core/color/hex';
 import { formatHex, parseColour } from '@/core/color/spaces';
 import { transformBox } from '@/core/geometry/box';
-import { compose, growth, scaling, translation, type Matrix, type Point } from '@/core/geometry/matrix';
+import { compose, growth, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { parsePath, pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import { Budget } from '@/core/drawing/budget';
-import { CSS_PPI, points, shapeData, spelledOut, transformOf } from '@/core/drawing/shapes';
+import {
+  boxIn,
+  CSS_PPI,
+  fitted,
+  lengthIn,
+  points,
+  shapeData,
+  spelledOut,
+  transformOf,
+  type View,
+} from '@/core/drawing/shapes';
+import { declarations, saidOf, Sheets, START, styleOf, type Style } from '@/core/drawing/style';
 import { seenIn } from '@/core/drawing/tiles';
 import { fail, ok, type Result } from '@/core/result';
 import type { Drawing, DrawingPart, Line } from '@/core/drawing/drawing';
@@ -40,34 +51,6 @@ interface Element {
   text: string;
 }
 
-/** What a shape inherits from the groups around it. */
-interface Style {
-  fill: string;
-  stroke: string;
-  layer?: string;
-  ink?: string;
-  strokeInk?: string;
-  width: number;
-  cap: Line['cap'];
-  join: Line['join'];
-  rule: 'nonzero' | 'evenodd';
-  opacity: number;
-  fillOpacity: number;
-  strokeOpacity: number;
-}
-
-const START: Style = {
-  fill: '#000000',
-  stroke: 'none',
-  width: 1,
-  cap: 'butt',
-  join: 'miter',
-  rule: 'nonzero',
-  opacity: 1,
-  fillOpacity: 1,
-  strokeOpacity: 1,
-};
-
 /** Never drawn, and nothing a person would miss. */
 const SILENT =
   /^(title|desc|metadata|defs|style|symbol|pattern|lineargradient|radialgradient|#comment|\?xml|.*:.*)$/;
@@ -81,6 +64,8 @@ const WORDS: Record<string, string> = {
   mask: 'a mask',
   animate: 'animation',
 };
+/** What is said of a shape and is not drawn. */
+const LOST = { 'clip-path': WORDS.clippath!, mask: WORDS.mask!, filter: WORDS.filter! };
 
 export function readDrawing(text: string): Result<ReadDrawing> {
   if (text.length > MOST_DRAWING_BYTES)
@@ -126,13 +111,14 @@ class Reader {
   private readonly parts: DrawingPart[] = [];
   private readonly dropped = new Set<string>();
   private readonly byId = new Map<string, Element>();
-  private readonly rules = new Map<string, Record<string, string>>();
+  private readonly sheets = new Sheets();
   private readonly using = new Set<string>();
   /** What was read before, however often it is used. */
   private readonly shapes = new WeakMap<Element, Path | null>();
   private readonly shades = new WeakMap<Element, string[]>();
   private readonly means = new Map<string, string | null>();
-  private readonly classes = new Map<string, Record<string, string>>();
+  /** What is looked through at the moment: percentages are of it. */
+  private view: View = { width: 0, height: 0 };
   private readonly budget = new Budget();
 
   constructor(private readonly svg: Element) {}
@@ -160,35 +146,20 @@ class Reader {
 
   private index(element: Element): void {
     if (element.attributes.id) this.byId.set(element.attributes.id, element);
-    if (element.name === 'style')
-      for (const rule of element.text.split('}')) {
-        const [names = '', body] = rule.split('{');
-        if (body === undefined) continue;
-        const said = declarations(body);
-        for (const name of names.split(',')) {
-          const simple = /^\.([\w-]+)$/.exec(name.trim())?.[1];
-          if (!simple) continue;
-          this.budget.visit(1 + Object.keys(said).length);
-          this.rules.set(simple, Object.assign(this.rules.get(simple) ?? {}, said));
-        }
-      }
+    if (element.name === 'style') this.sheets.add(element.text, (much) => this.budget.visit(much));
     element.children.forEach((child) => this.index(child));
   }
 
   /** Finished size in points, and the map from the file's own units. */
   private size(): { width: number; height: number; map: Matrix } | null {
     const { attributes } = this.svg;
-    const view = (attributes.viewBox ?? '')
-      .trim()
-      .split(/[\s,]+/)
-      .map(Number);
-    const box =
-      view.length === 4 && view.every(Number.isFinite) && view[2]! > 0 && view[3]! > 0 ? view : null;
+    const box = boxIn(attributes.viewBox);
     const width = points(attributes.width) ?? (box && box[2]! * (72 / CSS_PPI));
     const height = points(attributes.height) ?? (box && box[3]! * (72 / CSS_PPI));
     if (!width || !height) return null;
-    const [x, y, w, h] = box ?? [0, 0, (width * CSS_PPI) / 72, (height * CSS_PPI) / 72];
-    return { width, height, map: compose(scaling(width / w!, height / h!), translation(-x!, -y!)) };
+    const view = box ?? [0, 0, (width * CSS_PPI) / 72, (height * CSS_PPI) / 72];
+    this.view = { width: view[2]!, height: view[3]! };
+    return { width, height, map: fitted(view, { width, height }, attributes.preserveAspectRatio) };
   }
 
   private group(
@@ -213,21 +184,48 @@ class Reader {
     const { attributes } = element;
     this.budget.visit();
     if (SILENT.test(name)) return;
-    const style = this.style(element, inherited);
-    if (attributes.display === 'none') return;
+    const said = this.said(element);
+    if (said('display') === 'none') return;
+    const style = this.style(element, inherited, said);
+    for (const [what, word] of Object.entries(LOST))
+      if ((said(what) ?? 'none') !== 'none') this.dropped.add(word);
     const map = attributes.transform ? compose(outer, transformOf(attributes.transform)) : outer;
-    if (name === 'g' || name === 'a' || name === 'switch' || name === 'svg')
+    if (name === 'g' || name === 'a' || name === 'switch')
       return this.group(element.children, map, style, depth + 1, at);
+    if (name === 'svg') return this.through(element, attributes, map, style, depth, at);
     if (name === 'use') return this.use(element, map, style, depth, at);
     const path = this.shape(element, name);
     if (path?.length) this.paint(path, map, style, at);
+  }
+
+  /** What is in a viewport of its own: a drawing in a drawing, or a symbol that is used. `at` is where its place is stated. */
+  private through(
+    { attributes, children }: Element,
+    place: Record<string, string>,
+    map: Matrix,
+    style: Style,
+    depth: number,
+    at: readonly Point[],
+  ): void {
+    const outer = this.view;
+    const size = {
+      width: lengthIn(place.width ?? attributes.width, outer.width, outer.width),
+      height: lengthIn(place.height ?? attributes.height, outer.height, outer.height),
+    };
+    if (!(size.width > 0 && size.height > 0)) return;
+    const box = boxIn(attributes.viewBox);
+    const moved = compose(map, translation(lengthIn(place.x, outer.width), lengthIn(place.y, outer.height)));
+    const within = box ? compose(moved, fitted(box, size, attributes.preserveAspectRatio)) : moved;
+    this.view = box ? { width: box[2]!, height: box[3]! } : size;
+    this.group(children, within, style, depth + 1, at);
+    this.view = outer;
   }
 
   /** Null where it is none, or cannot be read, and that was noted. */
   private shape(element: Element, name: string): Path | null {
     const known = this.shapes.get(element);
     if (known !== undefined) return known;
-    const data = shapeData(name, element.attributes);
+    const data = shapeData(name, element.attributes, this.view);
     let path: Path | null = null;
     try {
       if (data === null) this.dropped.add(WORDS[name] ?? `“${name.slice(0, 30)}”`);
@@ -235,12 +233,14 @@ class Reader {
     } catch {
       this.dropped.add(UNREADABLE);
     }
-    this.shapes.set(element, path);
+    // What is in percent is of what it is looked through.
+    if (!Object.values(element.attributes).some((value) => value.endsWith('%')))
+      this.shapes.set(element, path);
     return path;
   }
 
   private use(element: Element, map: Matrix, style: Style, depth: number, at: readonly Point[]): void {
-    const { href, 'xlink:href': old, x = '0', y = '0' } = element.attributes;
+    const { href, 'xlink:href': old, x, y } = element.attributes;
     const id = /^#(.+)$/.exec(href ?? old ?? '')?.[1];
     const target = id === undefined ? undefined : this.byId.get(id);
     if (!id || !target) {
@@ -249,23 +249,27 @@ class Reader {
     }
     if (this.using.has(id)) throw new RangeError('that contains itself');
     this.using.add(id);
-    const moved = compose(map, translation(Number(x) || 0, Number(y) || 0));
     if (target.name === 'symbol')
-      this.group(target.children, moved, this.style(target, style), depth + 1, at);
-    else this.element(target, moved, style, depth + 1, at);
+      this.through(target, element.attributes, map, this.style(target, style), depth + 1, at);
+    else {
+      const moved = translation(lengthIn(x, this.view.width), lengthIn(y, this.view.height));
+      this.element(target, compose(map, moved), style, depth + 1, at);
+    }
     this.using.delete(id);
   }
 
   private paint(path: Path, map: Matrix, style: Style, at: readonly Point[]): void {
+    if (!style.visible) return;
     const pattern = this.patternOf(style.fill);
     if (pattern) this.tile(pattern, path, map, at);
     else {
-      const fill = this.colour(style.fill);
+      const fill = this.colour(style.fill, style.colour);
       if (fill)
         this.add(path, map, fill, style.ink, style.opacity * style.fillOpacity * fill.alpha, style, at);
     }
-    const stroke = this.colour(style.stroke);
+    const stroke = this.colour(style.stroke, style.colour);
     if (stroke && style.width > 0) {
+      if (style.dashed) this.dropped.add('dashes, which became a line');
       const line: Line = { width: style.width * growth(map), cap: style.cap, join: style.join };
       this.add(
         path,
@@ -345,11 +349,11 @@ class Reader {
   }
 
   /** A paint as a flat colour; a gradient gives the mean of its stops. Null paints nothing. */
-  private colour(paint: string): { hex: string; alpha: number } | null {
+  private colour(paint: string, current: string): { hex: string; alpha: number } | null {
     if (paint === 'none' || paint === 'transparent') return null;
     const id = /^url\(["']?#([^"')]+)["']?\)/.exec(paint)?.[1];
     if (id === undefined) {
-      const parsed = colourOf(paint === 'currentColor' ? '#000000' : paint);
+      const parsed = colourOf(/^currentcolor$/i.test(paint) ? current : paint);
       return parsed ? { hex: formatHex(parsed), alpha: parsed.alpha ?? 1 } : null;
     }
     let hex = this.means.get(id);
@@ -378,46 +382,14 @@ class Reader {
     return own.length || linked === undefined ? own : this.stops(this.byId.get(linked), depth + 1);
   }
 
-  /** What the rules for its classes say, together. */
-  private classed(names: string | undefined): Record<string, string> {
-    if (!names) return {};
-    let known = this.classes.get(names);
-    if (!known) {
-      known = {};
-      for (const name of names.split(/\s+/)) Object.assign(known, this.rules.get(name));
-      this.classes.set(names, known);
-    }
-    this.budget.visit(Object.keys(known).length >> 3);
-    return known;
+  private said(element: Element): (name: string) => string | undefined {
+    const said = saidOf(element, this.sheets);
+    this.budget.visit(Object.keys(this.sheets.of(element)).length >> 3);
+    return said;
   }
 
-  private style(element: Element, from: Style): Style {
-    const { attributes } = element;
-    const ruled = this.classed(attributes.class);
-    const own = declarations(attributes.style ?? '');
-    const said = (name: string): string | undefined => own[name] ?? ruled[name] ?? attributes[name];
-    const share = (name: string, before: number) => {
-      const value = parseFloat(said(name) ?? '');
-      return Number.isFinite(value) ? Math.min(1, Math.max(0, value)) : before;
-    };
-    const width = parseFloat(said('stroke-width') ?? '');
-    const inkFor = (paint: 'fill' | 'stroke', before: string | undefined) =>
-      said(paint) === undefined ? before : attributes[`data-${paint}-ink`];
-    return {
-      fill: said('fill') ?? from.fill,
-      stroke: said('stroke') ?? from.stroke,
-      layer: element.name === 'g' ? (attributes.id ?? from.layer) : from.layer,
-      ink: attributes['data-fill-ink'] ?? inkFor('fill', from.ink),
-      strokeInk: attributes['data-stroke-ink'] ?? inkFor('stroke', from.strokeInk),
-      width: Number.isFinite(width) ? Math.max(0, width) : from.width,
-      cap: oneOf(said('stroke-linecap'), ['butt', 'round', 'square'], from.cap),
-      join: oneOf(said('stroke-linejoin'), ['miter', 'round', 'bevel'], from.join),
-      rule: oneOf(said('fill-rule'), ['nonzero', 'evenodd'], from.rule),
-      // A group's opacity is given to each of its parts: right wherever they do not overlap.
-      opacity: from.opacity * share('opacity', 1),
-      fillOpacity: share('fill-opacity', from.fillOpacity),
-      strokeOpacity: share('stroke-opacity', from.strokeOpacity),
-    };
+  private style(element: Element, from: Style, said = this.said(element)): Style {
+    return styleOf(element, from, said, this.view);
   }
 }
 
@@ -435,14 +407,3 @@ function meanOf(colours: readonly string[]): string | null {
 }
 
 const colourOf = (paint: string) => (paint.length <= LONGEST_PAINT ? parseColour(paint) : undefined);
-
-const oneOf = <T extends string>(value: string | undefined, known: readonly T[], before: T): T =>
-  known.find((name) => name === value) ?? before;
-
-const declarations = (style: string): Record<string, string> =>
-  Object.fromEntries(
-    style.split(';').flatMap((line) => {
-      const [name, ...value] = line.split(':');
-      return value.length ? [[name!.trim(), value.join(':').trim()]] : [];
-    }),
-  );

@@ -199,19 +199,17 @@ describe('a search', () => {
   });
 
   test('filters narrow to what passes all of them', () => {
-    const all = 'pqrs'
-      .split('')
-      .map((id, i) =>
-        made({
-          id,
-          name: 'kite',
-          tags: [],
-          kit: i % 2 ? 'a' : 'b',
-          order: i,
-          favourite: i < 2,
-          used: undefined,
-        }),
-      );
+    const all = 'pqrs'.split('').map((id, i) =>
+      made({
+        id,
+        name: 'kite',
+        tags: [],
+        kit: i % 2 ? 'a' : 'b',
+        order: i,
+        favourite: i < 2,
+        used: undefined,
+      }),
+    );
     const search = new SupplySearch(all, kits, () => 1e9);
     const found = (filter: Parameters<SupplySearch['find']>[1]) =>
       search
