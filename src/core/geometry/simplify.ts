@@ -17,15 +17,16 @@ export function simplifyLine(line: readonly Point[], tolerance: number): Point[]
   for (let span = spans.pop(); span; span = spans.pop()) {
     const [from, to] = span;
     const [a, b] = [line[from]!, line[to]!];
-    const length = Math.hypot(b.x - a.x, b.y - a.y);
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const squared = dx * dx + dy * dy;
     let most = tolerance;
     let at = -1;
     for (let i = from + 1; i < to; i++) {
       const p = line[i]!;
-      const off =
-        length === 0
-          ? Math.hypot(p.x - a.x, p.y - a.y)
-          : Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length;
+      // From the stretch between them: what goes out beyond an end and comes back lies off it, too.
+      const along = ((p.x - a.x) * dx + (p.y - a.y) * dy) / squared || 0;
+      const share = along < 0 ? 0 : along > 1 ? 1 : along;
+      const off = Math.hypot(p.x - a.x - share * dx, p.y - a.y - share * dy);
       if (off > most) {
         most = off;
         at = i;
