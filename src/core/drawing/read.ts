@@ -10,6 +10,7 @@ import { transformBox } from '@/core/geometry/box';
 import { compose, growth, translation, type Matrix, type Point } from '@/core/geometry/matrix';
 import { parsePath, pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import { Budget } from '@/core/drawing/budget';
+import { dashed } from '@/core/drawing/dashes';
 import {
   boxIn,
   CSS_PPI,
@@ -31,6 +32,8 @@ const MOST_DRAWING_BYTES = 8 * 2 ** 20;
 const MOST_PARTS = 20_000;
 const DEEPEST = 60;
 const MOST_TILES = 40_000;
+/** Curves in dashes become straight sides no further off than this, points. */
+const FINE = 0.03;
 /** Points this far off, in points, are no drawing any more. */
 const FARTHEST = 1e6;
 /** No paint or colour is said in more letters. */
@@ -269,10 +272,10 @@ class Reader {
     }
     const stroke = this.colour(style.stroke, style.colour);
     if (stroke && style.width > 0) {
-      if (style.dashed) this.dropped.add('dashes, which became a line');
+      const drawn = this.inDashes(path, map, style);
       const line: Line = { width: style.width * growth(map), cap: style.cap, join: style.join };
       this.add(
-        path,
+        drawn,
         map,
         stroke,
         style.strokeInk,
@@ -282,6 +285,13 @@ class Reader {
         line,
       );
     }
+  }
+
+  private inDashes(path: Path, map: Matrix, { dashes, dashOffset }: Style): Path {
+    if (!dashes.length) return path;
+    const drawn = dashed(path, dashes, dashOffset, FINE / growth(map));
+    if (!drawn) this.dropped.add('dashes too fine, which became a line');
+    return drawn ?? path;
   }
 
   private add(

@@ -107,7 +107,7 @@ export function shapeData(name: string, a: Record<string, string>, view: View): 
       const rx = name === 'circle' ? n('r') : n('rx');
       const ry = name === 'circle' ? n('r') : n('ry');
       return rx > 0 && ry > 0
-        ? `M${n('cx') - rx} ${n('cy')}a${rx} ${ry} 0 0 1 ${2 * rx} 0a${rx} ${ry} 0 0 1 ${-2 * rx} 0Z`
+        ? `M${n('cx') + rx} ${n('cy')}a${rx} ${ry} 0 0 1 ${-2 * rx} 0a${rx} ${ry} 0 0 1 ${2 * rx} 0Z`
         : '';
     }
     case 'line':

@@ -1,4 +1,5 @@
 /** How shapes of an SVG are to be drawn: what they inherit, what sheets of styles and their own attributes say (SVG 1.1, chapters 6 and 11). */
+import { patternOf } from '@/core/drawing/dashes';
 import { alongOf, lengthIn, type View } from '@/core/drawing/shapes';
 import type { Line } from '@/core/drawing/drawing';
 
@@ -12,7 +13,9 @@ export interface Style {
   ink?: string;
   strokeInk?: string;
   width: number;
-  dashed: boolean;
+  /** Stretches and gaps by turns, user units; none of a line that is whole. */
+  dashes: readonly number[];
+  dashOffset: number;
   cap: Line['cap'];
   join: Line['join'];
   rule: 'nonzero' | 'evenodd';
@@ -22,12 +25,16 @@ export interface Style {
   strokeOpacity: number;
 }
 
+/** Stretches and gaps that are looked at. */
+const MOST_TURNS = 64;
+
 export const START: Style = {
   fill: '#000000',
   stroke: 'none',
   colour: '#000000',
   width: 1,
-  dashed: false,
+  dashes: [],
+  dashOffset: 0,
   cap: 'butt',
   join: 'miter',
   rule: 'nonzero',
@@ -126,7 +133,17 @@ export function styleOf(
     ink: attributes['data-fill-ink'] ?? inkFor('fill', from.ink),
     strokeInk: attributes['data-stroke-ink'] ?? inkFor('stroke', from.strokeInk),
     width: Number.isFinite(width) ? Math.max(0, width) : from.width,
-    dashed: dashes === undefined || dashes === 'inherit' ? from.dashed : /[1-9]/.test(dashes),
+    dashes:
+      dashes === undefined || dashes === 'inherit'
+        ? from.dashes
+        : patternOf(
+            dashes
+              .split(/[\s,]+/)
+              .filter(Boolean)
+              .slice(0, MOST_TURNS)
+              .map((each) => lengthIn(each, alongOf(view), NaN)),
+          ),
+    dashOffset: lengthIn(said('stroke-dashoffset'), alongOf(view), from.dashOffset),
     cap: oneOf(said('stroke-linecap'), ['butt', 'round', 'square'], from.cap),
     join: oneOf(said('stroke-linejoin'), ['miter', 'round', 'bevel'], from.join),
     rule: oneOf(said('fill-rule'), ['nonzero', 'evenodd'], from.rule),

@@ -85,6 +85,10 @@ const ALIKE: [name: string, inside: string, more?: string][] = [
     '<pattern id="p" width="20" height="20" patternUnits="userSpaceOnUse"><circle cx="10" cy="10" r="6" fill="#9e2b45"/></pattern><rect x="20" y="20" width="160" height="60" fill="url(#p)"/>',
   ],
   [
+    'lines in dashes, from where they are said to begin',
+    '<g fill="none" stroke="#000" stroke-width="6"><path d="M10 20H190M190 40H10" stroke-dasharray="18 6"/><circle cx="60" cy="70" r="22" stroke-dasharray="10" stroke="#9e2b45" stroke-width="3"/><path d="M100 90 C130 40 160 100 190 60" stroke-dasharray="12,4,2" stroke-dashoffset="7" stroke-linecap="round" stroke-width="2"/><path d="M10 95H90" stroke-dasharray="none"/></g>',
+  ],
+  [
     'a sheet of other proportions than its view: in the middle, whole',
     '<rect width="100" height="100" fill="#9e2b45"/><circle cx="50" cy="50" r="40" fill="#fff"/>',
     'width="3in" height="1in" viewBox="0 0 100 100"',
@@ -120,7 +124,7 @@ test.each([
   ['<clipPath id="c"><circle r="5"/></clipPath><rect width="9" height="9" clip-path="url(#c)"/>', 'clipping'],
   ['<mask id="m"><circle r="5"/></mask><g mask="url(#m)"><rect width="9" height="9"/></g>', 'a mask'],
   ['<rect width="9" height="9" style="filter:url(#soft)"/>', 'filter effects'],
-  ['<path d="M0 0H90" stroke="#000" stroke-dasharray="4 2"/>', 'dashes, which became a line'],
+  ['<path d="M0 0H190" stroke="#000" stroke-dasharray=".001"/>', 'dashes too fine, which became a line'],
   [
     '<linearGradient id="g"><stop stop-color="red"/><stop offset="1" stop-color="blue"/></linearGradient><rect width="9" height="9" fill="url(#g)"/>',
     'a shaded fill, which became one colour',
