@@ -106,7 +106,7 @@ export function notesFrom(tags: Tags): PhotoNotes | undefined {
   const { latitude, longitude, Rating } = tags;
   return tidyNotes({
     caption: EMPTY_CAPTION.test(caption) ? '' : caption,
-    people: [...textsOf(tags.PersonInImage), ...facesIn(tags.Regions ?? tags.RegionInfo)],
+    people: [...textsOf(tags.PersonInImage), ...facesIn(tags.Regions ?? tags.RegionInfo)].map(inOrder),
     place: [...new Set(place)].join(', '),
     ...(typeof latitude === 'number' && typeof longitude === 'number'
       ? { position: { north: latitude, east: longitude } }
@@ -114,6 +114,10 @@ export function notesFrom(tags: Tags): PhotoNotes | undefined {
     stars: Number(Rating) > 0 ? Number(Rating) : undefined,
   });
 }
+
+/** `Finch, Ada` is one person, by the name she is called by. */
+const inOrder = (name: string): string =>
+  name.replace(/^([^,;]+)[,;]\s*([^,;]+)$/, '$2 $1').replace(/[,;]/g, ' ');
 
 function facesIn(regions: unknown): string[] {
   const list = (regions as { RegionList?: unknown } | undefined)?.RegionList;

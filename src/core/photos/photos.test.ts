@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import sharp, { type Sharp } from 'sharp';
 import { BLURRED, blurIn } from '@/core/photos/blur';
 import { alikeGroups, likenessOf } from '@/core/photos/likeness';
-import { namesIn, notesSchema, tidyNotes } from '@/core/photos/notes';
+import { namesIn, notesFrom, notesSchema, tidyNotes } from '@/core/photos/notes';
 import { occasionsOf } from '@/core/photos/occasions';
 import { shrunk } from '@/core/pixels/shrink';
 
@@ -146,4 +146,97 @@ test('shrunk pixels are means: by hand, and the mean of all stays', () => {
       );
     }),
   );
+});
+
+describe('what a file says of its photo', () => {
+  test('who is in it, each once and by the name they are called by, from XMP’s list and its faces', () => {
+    const people = (tags: Record<string, unknown>) => notesFrom(tags)?.people;
+    expect(people({ PersonInImage: ['Ines Marlow', 'Olu'] })).toEqual(['Ines Marlow', 'Olu']);
+    expect(people({ PersonInImage: 'Finch, Ada' })).toEqual(['Ada Finch']);
+    expect(people({ PersonInImage: ['Finch, Ada', 'Ada Finch', ' ', 'a; b, c'] })).toEqual([
+      'Ada Finch',
+      'a b c',
+    ]);
+    const face = (Name: unknown, Type = 'Face') => ({ Name, Type });
+    expect(people({ Regions: { RegionList: [face('Olu'), face('Rex', 'Pet'), face('')] } })).toEqual(['Olu']);
+    expect(people({ RegionInfo: { RegionList: face('Olu') }, PersonInImage: ['Olu', 'Ines'] })).toEqual([
+      'Olu',
+      'Ines',
+    ]);
+    for (const nothing of [
+      {},
+      { Regions: null },
+      { Regions: { RegionList: null } },
+      { PersonInImage: [] },
+      { Regions: 'x' },
+    ])
+      expect(people(nothing)).toBeUndefined();
+  });
+  test('XMP is believed before IPTC before Exif; what cameras write of themselves is no caption', () => {
+    const said = (tags: Record<string, unknown>) => notesFrom(tags)?.caption;
+    const all = {
+      description: { lang: 'x-default', value: 'Low tide' },
+      Caption: 'Ebb',
+      ImageDescription: 'Sea',
+    };
+    expect(said(all)).toBe('Low tide');
+    expect(said({ ...all, description: ' ' })).toBe('Ebb');
+    expect(said({ ImageDescription: 'Sea' })).toBe('Sea');
+    for (const own of ['OLYMPUS DIGITAL CAMERA         ', 'SONY DSC', 'DCIM', '\0\0\0'])
+      expect(said({ ImageDescription: own })).toBeUndefined();
+    // Bytes of UTF-8 that were read one by one.
+    expect(said({ Caption: Buffer.from('Žluté draky').toString('latin1') })).toBe('Žluté draky');
+    expect(said({ Caption: 'caf\u00e9' })).toBe('café');
+  });
+  test('where: from the least to the largest, each once; where on the earth, if it is on it', () => {
+    expect(notesFrom({ Location: 'The slip', City: 'Saltmarsh', Country: 'Saltmarsh' })?.place).toBe(
+      'The slip, Saltmarsh',
+    );
+    expect(notesFrom({ Sublocation: 'Pier', CountryName: 'Home' })?.place).toBe('Pier, Home');
+    const position = (latitude: unknown, longitude: unknown) => notesFrom({ latitude, longitude })?.position;
+    expect(position(51.5, -0.1)).toEqual({ north: 51.5, east: -0.1 });
+    for (const [a, b] of [
+      [91, 0],
+      [0, 181],
+      [NaN, 0],
+      ['1', 2],
+      [undefined, 3],
+    ] as const)
+      expect(position(a, b)).toBeUndefined();
+  });
+  test('stars as XMP rates them: none, and what is rejected, is none', () => {
+    expect([0, -1, 1, 3, 5, 9, '4', 'x'].map((Rating) => notesFrom({ Rating })?.stars)).toEqual([
+      ...[undefined, undefined, 1, 3, 5, 5, 4, undefined],
+    ]);
+  });
+  test('whatever it says, a file of ours takes it', () => {
+    const anything = fc.anything({
+      maxDepth: 3,
+      key: fc.constantFrom('value', 'RegionList', 'Name', 'Type', 'x'),
+      values: [fc.string(), fc.double(), fc.constant('Face'), fc.constant(null)],
+    });
+    const tags = fc.dictionary(
+      fc.constantFrom(
+        'description',
+        'Caption',
+        'PersonInImage',
+        'Regions',
+        'RegionInfo',
+        'Location',
+        'City',
+        'Country',
+        'latitude',
+        'longitude',
+        'Rating',
+      ),
+      anything,
+    );
+    fc.assert(
+      fc.property(tags, (of) => {
+        const notes = notesFrom(of);
+        if (notes) expect(notesSchema.validateSync(structuredClone(notes), { strict: true })).toEqual(notes);
+      }),
+      { numRuns: 400 },
+    );
+  });
 });
