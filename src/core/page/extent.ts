@@ -11,7 +11,8 @@ import type { Piece } from '@/core/piece/piece';
  * Words in lines count by their box, which is what a hand takes hold of. Strokes and shadows are not counted.
  */
 export function trueExtent(piece: Piece, tools: DrawingTools): Box {
-  const { outline, placement } = piece;
+  const { outline, placement, finish } = piece;
+  const { typesetter } = tools;
   if (outlineKind(outline).byBox) return extentOf(placement);
   const { x, y, width, height, turn, mirror } = placement;
   let known = cut.get(outline);
@@ -20,11 +21,13 @@ export function trueExtent(piece: Piece, tools: DrawingTools): Box {
     known.width !== width ||
     known.height !== height ||
     known.turn !== turn ||
-    known.mirror !== mirror
+    known.mirror !== mirror ||
+    known.finish !== finish ||
+    known.typesetter !== typesetter
   ) {
     const lying = placementMatrix({ ...placement, x: 0, y: 0 });
     const box = pathBounds(transformPath(lying, outlineOf(piece, tools).path));
-    known = { width, height, turn, mirror, box };
+    known = { width, height, turn, mirror, finish, typesetter, box };
     cut.set(outline, known);
   }
   return { ...known.box, x: known.box.x + x, y: known.box.y + y };
@@ -33,7 +36,9 @@ export function trueExtent(piece: Piece, tools: DrawingTools): Box {
 /** The last box of each outline, about its middle: while things only move, nothing need be cut anew. */
 const cut = new WeakMap<
   Piece['outline'],
-  Pick<Piece['placement'], 'width' | 'height' | 'turn' | 'mirror'> & { box: Box }
+  Pick<Piece['placement'], 'width' | 'height' | 'turn' | 'mirror'> &
+    Pick<Piece, 'finish'> &
+    Pick<DrawingTools, 'typesetter'> & { box: Box }
 >();
 
 /** The box round several pieces. Throws TypeError for none. */
