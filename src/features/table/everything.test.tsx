@@ -6,47 +6,18 @@ import { expect, test } from '@jest/globals';
 import { act as settle, fireEvent } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { checkProject } from '@/core/project/file';
-import { beginProduct } from '@/core/product';
 import { undoLabel } from '@/core/project/history';
-import { newProject, type Project } from '@/core/project/model';
-import { begun } from '@/core/project/sides';
+import { type Project } from '@/core/project/model';
 import { About } from '@/features/table/about/About';
 import { SHEET_SAYS, type SheetName } from '@/features/table/session/sheet';
 import { Sheets } from '@/features/table/tasks/Sheets';
-import { TODAY } from '../../../scripts/testing/calendars';
 import { axe } from '../../../scripts/testing/axe';
 import { rest, tryAll } from '../../../scripts/testing/controls';
 import { first } from '../../../scripts/testing/first';
 import { seatedAt, type Seated } from '../../../scripts/testing/room';
+import { CHOSEN, projectFor } from '../../../scripts/testing/sheets';
 
-const CHOSEN = ['photo', 'ink'];
 const SOME = process.env.EVERYTHING ? undefined : 2;
-
-/** Sheets of one product alone, each with the project it is opened over. */
-const OF_PRODUCTS: Partial<Record<SheetName, Project>> = {
-  book: made('book'),
-  flow: made('book'),
-  spreads: made('book'),
-  calendar: made('calendar'),
-  carry: made('calendar'),
-  held: made('card'),
-  paper: made('sheet'),
-};
-function made(kind: Parameters<typeof beginProduct>[0]): Project {
-  const size = { width: 504, height: 360 };
-  const plain = begun(
-    newProject({ id: 'made', title: 'Kites', unit: 'in' }, beginProduct(kind, size, undefined, TODAY)),
-  );
-  const [side, ...others] = plain.surfaces;
-  const pieces = first.surfaces[0]!.pile.filter(({ id }) => CHOSEN.includes(id));
-  return {
-    ...plain,
-    assets: first.assets,
-    photos: first.photos,
-    looks: first.looks,
-    surfaces: [{ ...side!, pile: [...side!.pile, ...pieces], groups: first.surfaces[0]!.groups }, ...others],
-  };
-}
 
 let cold = true;
 
@@ -121,7 +92,7 @@ test.each(first.surfaces[0]!.pile.map(({ id }) => id))('About: %s', async (id) =
 
 test.each(Object.keys(SHEET_SAYS) as SheetName[])('%s', async (sheet) => {
   await used(
-    OF_PRODUCTS[sheet] ?? first,
+    projectFor(sheet),
     <Sheets />,
     CHOSEN,
     ({ store }) => store.getState().openSheet(sheet),

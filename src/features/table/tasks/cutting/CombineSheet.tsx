@@ -58,6 +58,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
   const [closing, setClosing] = useState(toPoints(0.02, 'in'));
   const [told, setTold] = useState<Result<act.Told> | null>(null);
   const { busy, problem, run } = useRun();
+  const readOnly = useSession((session) => session.readOnly);
   const many = selection.length > 1;
   useEffect(() => {
     let gone = false;
@@ -137,7 +138,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button
           variant="contained"
-          disabled={busy || !told?.ok}
+          disabled={readOnly || busy || !told?.ok}
           onClick={() => void run(() => act.combineChosen(store, how, { keep }))}
         >
           {way.name}
@@ -145,7 +146,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
         {told?.ok && told.value.near && (
           <Button
             variant="outlined"
-            disabled={busy}
+            disabled={readOnly || busy}
             onClick={() => void run(() => act.combineChosen(store, how, { closing }))}
           >
             Join and close the gaps
@@ -155,7 +156,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
           <Button
             variant="outlined"
             color="inherit"
-            disabled={busy}
+            disabled={readOnly || busy}
             onClick={() => void run(() => act.breakChosen(store))}
           >
             Break into its parts
@@ -168,7 +169,7 @@ export function CombineSheet({ onClose }: { onClose: () => void }) {
         )}
       </Box>
       <Grow
-        disabled={!selection.length}
+        disabled={readOnly || !selection.length}
         onGrow={(by, corners) => void run(() => act.growChosen(store, by, corners))}
       />
       {problem && (

@@ -31,6 +31,7 @@ const firstOf = (found: typeof DRAWN) =>
 
 export function PunchesSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
+  const readOnly = useSession((session) => session.readOnly);
   const cutting = useSession((session) => act.cuttable(session).length);
   const [words, setWords] = useState('');
   const found = DRAWN.filter(({ punch }) => fits(punch, words.trim()));
@@ -44,7 +45,7 @@ export function PunchesSheet({ onClose }: { onClose: () => void }) {
         onChange={(event) => setWords(event.target.value.slice(0, 60))}
         onKeyDown={(event) => {
           // The first that is found, without leaving the field.
-          if (event.key === 'Enter' && words.trim() && found[0])
+          if (event.key === 'Enter' && words.trim() && found[0] && !readOnly)
             act.punchWith(store, firstOf(found).punch.id);
         }}
         sx={{ mb: 0.5 }}
@@ -52,11 +53,13 @@ export function PunchesSheet({ onClose }: { onClose: () => void }) {
       <Typography variant="caption" color="text.secondary" role="status" component="p" sx={{ mb: 1 }}>
         {found.length === 0
           ? 'No punch has this name. Try another word, such as round, tag or leaf.'
-          : words.trim()
-            ? `Enter takes ${firstOf(found).punch.name}.`
-            : cutting
-              ? `Press one to cut ${cutting === 1 ? 'what is selected' : `these ${cutting} pieces`} to it.`
-              : 'Press one to punch it out of cardstock.'}
+          : readOnly
+            ? 'Another tab holds this project: pieces are punched there.'
+            : words.trim()
+              ? `Enter takes ${firstOf(found).punch.name}.`
+              : cutting
+                ? `Press one to cut ${cutting === 1 ? 'what is selected' : `these ${cutting} pieces`} to it.`
+                : 'Press one to punch it out of cardstock.'}
       </Typography>
       <Button
         fullWidth
@@ -80,6 +83,7 @@ export function PunchesSheet({ onClose }: { onClose: () => void }) {
                   <ButtonBase
                     key={punch.id}
                     aria-label={punch.name}
+                    disabled={readOnly}
                     title={punch.name}
                     onClick={() => act.punchWith(store, punch.id)}
                     sx={{

@@ -14,7 +14,6 @@ import { guidesOn, placeWhereItLives, spacedGuides, type SeenGuide } from '@/cor
 import { otherFace } from '@/core/product';
 import { together } from '@/core/project/edits/edit';
 import { lockGuides, setGuides } from '@/core/project/edits/page';
-import { MOST_GUIDES } from '@/core/project/schema';
 import { surfaceOf, type Guide } from '@/core/project/model';
 import type { Size } from '@/core/geometry/box';
 import { formatLength, toPoints, type Unit } from '@/core/units/lengths';
@@ -27,8 +26,10 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
   const project = useSession((session) => session.history.project);
   const surfaceId = useSession((session) => session.surfaceId);
   const perform = useSession((session) => session.perform);
+  const readOnly = useSession((session) => session.readOnly);
   const [where, setWhere] = useState<'every' | 'this' | 'through'>('every');
   const { unit, guidesLocked } = project;
+  const shut = guidesLocked || readOnly;
   const page = surfaceOf(project, surfaceId);
   const hasBack = otherFace(project, page) !== null;
   const shown = guidesOn(project, page);
@@ -58,18 +59,12 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
     );
   const add = (more: readonly Guide[]) =>
     perform(
-      setGuides(
-        own,
-        more.length === 1 ? 'add guide' : `add ${more.length} guides`,
-        [
-          ...allOf(own),
-          ...more
-            .filter(
-              ({ axis: way, at }) => !guides.some((one) => one.axis === way && Math.abs(one.at - at) < 0.01),
-            )
-            .map((guide) => (where === 'through' ? { ...guide, through: true } : guide)),
-        ].slice(0, MOST_GUIDES),
-      ),
+      setGuides(own, more.length === 1 ? 'add guide' : `add ${more.length} guides`, [
+        ...allOf(own),
+        ...more
+          .filter(({ axis, at }) => !guides.some((one) => one.axis === axis && Math.abs(one.at - at) < 0.01))
+          .map((guide) => (where === 'through' ? { ...guide, through: true } : guide)),
+      ]),
     );
   return (
     <SideSheet title="Guides" onClose={onClose}>
@@ -92,14 +87,14 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
             <LengthField
               label={guide.axis === 'x' ? `Upright ${i + 1}, from left` : `Level ${i + 1}, from top`}
               unit={unit}
-              disabled={guidesLocked}
+              disabled={shut}
               shown={formatLength(guide.at, unit)}
               read={within}
               onCommit={(at) => change('move guide', [guide], () => at)}
             />
             <IconButton
               color="inherit"
-              disabled={guidesLocked}
+              disabled={shut}
               aria-label={`Take guide ${i + 1} away`}
               onClick={() => change('take guide away', [guide], () => null)}
             >
@@ -114,29 +109,30 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1.25 }}>
-        <Button size="small" disabled={guidesLocked} onClick={() => add([{ axis: 'x', at: page.width / 2 }])}>
+        <Button size="small" disabled={shut} onClick={() => add([{ axis: 'x', at: page.width / 2 }])}>
           Add upright
         </Button>
-        <Button
-          size="small"
-          disabled={guidesLocked}
-          onClick={() => add([{ axis: 'y', at: page.height / 2 }])}
-        >
+        <Button size="small" disabled={shut} onClick={() => add([{ axis: 'y', at: page.height / 2 }])}>
           Add level
         </Button>
         <Button
           size="small"
           color="inherit"
-          disabled={guidesLocked || !guides.length}
+          disabled={shut || !guides.length}
           onClick={() => change(`take ${guides.length} guides away`, guides, () => null)}
         >
           Take all away
         </Button>
       </Box>
-      <SpacedEvenly page={page} unit={unit} disabled={guidesLocked} onAdd={add} />
+      <SpacedEvenly page={page} unit={unit} disabled={shut} onAdd={add} />
       <FormControlLabel
         control={
-          <Switch size="small" checked={guidesLocked} onChange={(_, locked) => perform(lockGuides(locked))} />
+          <Switch
+            size="small"
+            disabled={readOnly}
+            checked={guidesLocked}
+            onChange={(_, locked) => perform(lockGuides(locked))}
+          />
         }
         label="Guides are locked"
         sx={{ ml: 0, gap: 0.5 }}

@@ -3,7 +3,9 @@ import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { begun } from '@/core/project/sides';
 import { beginProduct } from '@/core/product';
+import { setGuides } from '@/core/project/edits/page';
 import { newProject } from '@/core/project/model';
+import { MOST_GUIDES } from '@/core/project/schema';
 import { toPoints } from '@/core/units/lengths';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import type { SheetName } from '@/features/table/session';
@@ -51,6 +53,18 @@ test('guides are added, moved by number, spaced evenly, taken away; each is one 
   );
   await room.fill('Margin', String(width / 72 / 2));
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Space 2' }).disabled).toBe(true);
+});
+
+test('guides for which there is no room are refused whole, in words; half of them are not left', async () => {
+  const room = await seated(<Sheets />, []);
+  const all = Array.from({ length: MOST_GUIDES - 3 }, (_, i) => ({ axis: 'x' as const, at: i / 4 + 0.1 }));
+  room.does(() => room.store.getState().perform(setGuides(null, 'lay guides', all)));
+  await opened(room, 'guides');
+  await room.press('Thirds');
+  expect(room.project().guides).toHaveLength(MOST_GUIDES - 3);
+  expect(room.store.getState().refused?.why).toContain('the guides would be 401: 400 is the most');
+  await room.press('Add level');
+  expect(room.project().guides).toHaveLength(MOST_GUIDES - 2);
 });
 
 test('guides of this page stay on it; locked ones are neither moved nor taken away', async () => {

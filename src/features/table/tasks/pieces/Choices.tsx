@@ -27,6 +27,7 @@ interface ChoicesProps {
 }
 
 function Choices({ title, says, options, first, does, onDo, or, onClose }: ChoicesProps) {
+  const readOnly = useSession((session) => session.readOnly);
   const [chosen, setChosen] = useState<readonly string[]>(first);
   return (
     <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="choices-title">
@@ -57,7 +58,7 @@ function Choices({ title, says, options, first, does, onDo, or, onClose }: Choic
           <Button
             color="inherit"
             variant="outlined"
-            disabled={!chosen.length}
+            disabled={readOnly || !chosen.length}
             onClick={() => {
               onClose();
               or.onDo(chosen);
@@ -68,7 +69,7 @@ function Choices({ title, says, options, first, does, onDo, or, onClose }: Choic
         )}
         <Button
           variant="contained"
-          disabled={!chosen.length}
+          disabled={readOnly || !chosen.length}
           onClick={() => {
             onClose();
             onDo(chosen);

@@ -35,6 +35,7 @@ const inPercent = (share: number): string => String(Math.round(share * 1000) / 1
 export function RowsSheet({ onClose }: { onClose: () => void }) {
   const { store } = useRoom();
   const unit = useSession((session) => session.history.project.unit);
+  const readOnly = useSession((session) => session.readOnly);
   const chosen = useSession((session) => session.selection.length);
   const [asked, setAsked] = useState<Repeat>(FIRST);
   const [problem, setProblem] = useState<string | null>(null);
@@ -50,6 +51,7 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
     if (laid.ok) setAsked(next);
   };
   const set = (change: Partial<Repeat>) => (now ? lay(change) : setAsked({ ...repeat, ...change }));
+  const shut = readOnly && now !== null;
   const whole = wholeWithin(1, MOST_REPEATED);
   const length = measureWithin(unit, -FARTHEST, FARTHEST);
   const total = cell && sizeOfCells(repeat, cell);
@@ -58,18 +60,21 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '14px 8px' }}>
         <LengthField
           label="Columns"
+          disabled={shut}
           shown={String(repeat.columns)}
           read={whole}
           onCommit={(columns) => set({ columns })}
         />
         <LengthField
           label="Rows"
+          disabled={shut}
           shown={String(repeat.rows)}
           read={whole}
           onCommit={(rows) => set({ rows })}
         />
         <LengthField
           label="Gap across"
+          disabled={shut}
           unit={unit}
           shown={formatLength(repeat.gapX, unit)}
           read={length}
@@ -77,6 +82,7 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
         />
         <LengthField
           label="Gap down"
+          disabled={shut}
           unit={unit}
           shown={formatLength(repeat.gapY, unit)}
           read={length}
@@ -84,6 +90,7 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
         />
         <LengthField
           label="Shift every second row"
+          disabled={shut}
           unit={unit}
           shown={formatLength(repeat.shift, unit)}
           read={length}
@@ -92,13 +99,14 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
         <Button
           size="small"
           color="inherit"
-          disabled={!cell}
+          disabled={shut || !cell}
           onClick={() => cell && set({ shift: (cell.width + repeat.gapX) / 2 })}
         >
           Half a step
         </Button>
         <LengthField
           label="Each larger by"
+          disabled={shut}
           unit="%"
           shown={inPercent((repeat.scale ?? 1) - 1)}
           read={percentWithin(LEAST_STEP.scale - 1, MOST_STEP.scale - 1)}
@@ -106,6 +114,7 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
         />
         <LengthField
           label="Each turned by"
+          disabled={shut}
           unit="°"
           shown={String(repeat.turn ?? 0)}
           read={readDegrees}
@@ -113,6 +122,7 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
         />
         <LengthField
           label="Each fainter by"
+          disabled={shut}
           unit="%"
           shown={inPercent(1 - (repeat.fade ?? 1))}
           read={percentWithin(0, 1 - LEAST_STEP.fade)}
@@ -131,12 +141,12 @@ export function RowsSheet({ onClose }: { onClose: () => void }) {
             <Button variant="contained" onClick={onClose}>
               Done
             </Button>
-            <Button color="inherit" onClick={() => act.ungroupChosen(store)}>
+            <Button color="inherit" disabled={readOnly} onClick={() => act.ungroupChosen(store)}>
               Take apart
             </Button>
           </>
         ) : (
-          <Button variant="contained" disabled={!chosen} onClick={() => lay({})}>
+          <Button variant="contained" disabled={readOnly || !chosen} onClick={() => lay({})}>
             Lay them
           </Button>
         )}
