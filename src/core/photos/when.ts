@@ -12,7 +12,8 @@ export function takenInWords(taken: string | undefined): string {
 }
 
 /** A local time as it is kept. */
-export const LOCAL_TIME = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d$/;
+export const LOCAL_TIME =
+  /^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])T(?:[01]\d|2[0-3]):[0-5]\d:[0-5]\d$/;
 
 /** Seconds of a local time, for gaps between times. */
 export const secondsOf = (taken: string): number => Date.parse(`${taken}Z`) / 1000;

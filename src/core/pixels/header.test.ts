@@ -42,6 +42,17 @@ describe('what a file says of itself', () => {
     });
   });
 
+  test('a PNG with bytes after its end is whole; one that ends within a chunk, or is damaged between two, is not', async () => {
+    const png = await picture.clone().png().toBuffer();
+    expect(words(Buffer.concat([png, Buffer.from('what a cropping program left there')]))).toBe('fine');
+    // Every place it can be cut off at: as far as the header, it is not known to be a picture at all.
+    for (let length = 34; length < png.length; length++)
+      expect([length, words(png.subarray(0, length))]).toEqual([length, expect.stringMatching(/cut off/)]);
+    const longer = Buffer.from(png);
+    longer.writeUInt32BE(0xfffffff0, 33);
+    expect(words(longer)).toMatch(/cut off/);
+  });
+
   test('a progressive JPEG and one with notes after its end are whole', async () => {
     const progressive = await picture.clone().jpeg({ progressive: true }).toBuffer();
     expect(words(progressive)).toBe('fine');

@@ -61,8 +61,7 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   if (bytes[0] === 0xff && bytes[1] === 0xd8) return jpegHeader(bytes);
   if (text(1, 4) === 'PNG' && bytes.length > 33) {
-    const end = text(bytes.length - 8, bytes.length - 4);
-    if (end !== 'IEND') return fail('is cut off: the end of the picture is missing');
+    if (!pngEnds(bytes, view)) return fail(CUT_OFF);
     return ok({
       type: 'image/png',
       width: view.getUint32(16),
@@ -76,6 +75,9 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
     return fail('is an SVG drawing that cannot be read');
   return fail('is not a picture this program knows; pictures can be JPEG, PNG, WebP, HEIC, GIF or SVG');
 }
+
+/** `IEND`, as a number. */
+const IEND = 0x49454e44;
 
 const CUT_OFF = 'is cut off: the end of the picture is missing';
 
@@ -118,6 +120,13 @@ function jpegHeader(bytes: Uint8Array): Result<PictureHeader> {
 /** A density as stated, or 300 where it is none or one of those that programs write when they know none. */
 export const meaningfulDensity = (ppi: number): number =>
   ppi > 96.5 && ppi <= 10_000 ? Math.round(ppi * 100) / 100 : PRINT_PPI;
+
+/** Whether the last chunk is there whole; some programs leave bytes after it. */
+function pngEnds(bytes: Uint8Array, view: DataView): boolean {
+  for (let at = 8; at + 12 <= bytes.length; at += 12 + view.getUint32(at))
+    if (view.getUint32(at + 4) === IEND) return true;
+  return false;
+}
 
 /** The pHYs chunk: pixels a metre, before the picture data. */
 function pngDensity(bytes: Uint8Array, view: DataView): number {

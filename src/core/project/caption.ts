@@ -60,7 +60,21 @@ export function captionText({ people, days, places }: WhoWhen, locale: string): 
 }
 
 /** A year, as captions end with. */
-const YEAR = /\b(?:19|20)\d\d\b/;
+const YEAR = /\b(?:1[89]|20)\d\d\b/;
+
+/** Scripts that put no spaces between words. */
+const UNSPACED =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
+/** So long a name may have an ending, as many languages give it one; a shorter one would begin other words. */
+const MAY_END = 4;
+
+/** Whether a text speaks of someone: by the first of their names, where a word begins. */
+function speaksOf(text: string, name: string): boolean {
+  const [first = ''] = name.trim().split(/\s+/);
+  const written = first.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const end = first.length < MAY_END ? '(?![\\p{L}\\p{M}])' : '';
+  return new RegExp(UNSPACED.test(first) ? written : `(?<![\\p{L}\\p{M}])${written}${end}`, 'iu').test(text);
+}
 
 /**
  * What a page's words leave unsaid. `who`: nobody known from its photos is named, or, with nobody known, nothing is written
@@ -72,10 +86,9 @@ export function unsaid(project: Project, surface: Surface): { who: boolean; when
   );
   const styledIn = ({ outline }: Piece, id: string) => outline.kind === 'glyphs' && outline.style === id;
   const captions = written.filter((piece) => piece.role === 'caption' || styledIn(piece, 'caption'));
-  const says = written.flatMap(textsOf).join('\n').toLocaleLowerCase();
+  const says = written.flatMap(textsOf).join('\n');
   const { people } = whoAndWhen(project, surface);
-  // A person is named by the first of their names too.
-  const named = people.some((name) => says.includes(name.trim().split(/\s+/)[0]!.toLocaleLowerCase()));
+  const named = people.some((name) => speaksOf(says, name));
   const dated = captions.some((piece) => textsOf(piece).some((text) => /\d/.test(text)));
   return {
     who: people.length ? !named : !captions.length,

@@ -1,3 +1,4 @@
+import { letterEnds } from '@/core/text/breaks';
 import { nodeTypesetter } from '../../../scripts/node/platform';
 import { takenInWords } from '@/core/photos/when';
 import { contactSheets, shortened } from '@/core/project/contact';
@@ -52,6 +53,18 @@ test('a name too long for its cell loses its middle', () => {
   const line = shortened(long, 90, typesetter);
   expect(line).toMatch(/^a-ver.*….*0?042\.jpg$/);
   expect(shortened('short.jpg', 90, typesetter)).toBe('short.jpg');
+  // Letters of two code units, and with marks, stay whole.
+  for (let width = 20; width < 120; width += 3)
+    for (const name of [
+      '🪁🎈🪁🎈🪁🎈🪁🎈🪁🎈.jpg',
+      'e\u0301a\u0302o\u0308u\u0300e\u0301a\u0302o\u0308.jpg',
+      '👩‍👧👩‍👧👩‍👧👩‍👧👩‍👧.jpg',
+    ]) {
+      const [ahead, behind = ''] = shortened(name, width, typesetter).split('…');
+      const ends = [0, ...letterEnds(name)];
+      expect(ends).toContain(ahead!.length);
+      expect(ends).toContain(name.length - behind.length);
+    }
   expect(takenInWords('2026-12-01T00:05:00')).toBe('1 December 2026, 00:05');
   expect(takenInWords(undefined)).toBe('');
 });

@@ -10,6 +10,7 @@ import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { plainName, wordsPiece } from '@/core/project/create';
 import { newSurface, type Project, type Surface } from '@/core/project/model';
+import { letterEnds } from '@/core/text/breaks';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface ContactWish {
@@ -41,8 +42,10 @@ export function shortened(text: string, width: number, typesetter: Typesetter): 
   const fits = (line: string) =>
     wantedSize(lettersFor(line), { width: 0, height: 0 }, typesetter).width <= width;
   if (fits(text)) return text;
-  for (let kept = text.length - 1; kept > 2; kept--) {
-    const line = `${text.slice(0, Math.ceil(kept / 2))}…${text.slice(text.length - Math.floor(kept / 2))}`;
+  const ends = [0, ...letterEnds(text)];
+  for (let kept = ends.length - 2; kept > 2; kept--) {
+    const tail = ends[ends.length - 1 - Math.floor(kept / 2)];
+    const line = `${text.slice(0, ends[Math.ceil(kept / 2)])}…${text.slice(tail)}`;
     if (fits(line)) return line;
   }
   return '…';

@@ -256,6 +256,17 @@ describe('what is known of photos', () => {
     expect(known(perform(set, setTaken(a.sha, '12028-02-28T23:30:00'), 1), a.sha).taken).toBe(
       '2028-02-28T23:30:00',
     );
+    // What no clock shows: such a time has no place in an order, and no words.
+    for (const none of [
+      '2028-13-01T10:00:00',
+      '2028-00-10T10:00:00',
+      '2028-01-00T10:00:00',
+      '2028-01-32T10:00:00',
+      '2028-01-01T24:00:00',
+      '2028-01-01T10:60:00',
+      '2028-01-01T10:00:60',
+    ])
+      expect(known(perform(set, setTaken(a.sha, none), 1), a.sha).taken).toBe('2028-02-28T23:30:00');
     const late = perform(set, setTaken(a.sha, '9999-12-31T23:30:00'), 1);
     expect(known(perform(late, shiftTaken([a.sha], 7200), 2), a.sha).taken).toBe('9999-12-31T23:30:00');
     expect('taken' in known(perform(set, setTaken(a.sha, null), 1), a.sha)).toBe(false);

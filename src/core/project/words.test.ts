@@ -181,6 +181,29 @@ describe('who and when', () => {
     expect(captionText({ people: [], places: [] }, 'en-GB')).toBe('');
   });
 
+  test.each([
+    ['Ada', 'To Canada with the red kite', false],
+    ['Ada', 'Adam', false],
+    ['Ada', 'Here is Ada’s kite', true],
+    ['Jo', 'Such joy', false],
+    ['Jo', '(Jo)', true],
+    ['Orla', 'In Norland', false],
+    // Languages that give names endings: Finnish, Czech.
+    ['Orla', 'Orlan leija', true],
+    ['Alena', 'S Alenou u moře', false],
+    ['Petr', 'S Petrem u moře', true],
+    // Written without spaces.
+    ['田中', '私は田中です', true],
+    ['Ada (left)', 'Ada and a kite', true],
+  ])('%s is named in “%s”: %s', (name, said, named) => {
+    const one = laid(
+      [photoOf('p', asset(3, '2026-05-16T14:32:00', [name]), { x: 0, y: 0, width: 90, height: 60 })],
+      [asset(3, '2026-05-16T14:32:00', [name])],
+    );
+    const [page] = one.surfaces;
+    expect(unsaid(one, { ...page!, pile: [...page!.pile, wordsOf('x', said)] }).who).toBe(!named);
+  });
+
   test('lies within the safe area where nothing else lies, and the page knows that it has one', () => {
     const surface = base.surfaces[0]!;
     const piece = captionPiece('c', base, surface, 'Orla and Tom\n16 May 2026', typesetter);
@@ -204,6 +227,8 @@ describe('who and when', () => {
     expect(left({ ...wordsOf('x', 'Summer 2026'), placement: { ...piece.placement, hidden: true } })).toEqual(
       { who: true, when: true },
     );
+    // Of photos older than most.
+    expect(left(wordsOf('x', 'The quay, 1893'))).toEqual({ who: true, when: false });
     const lowerRight = { ...surface, pile: [inkPiece('x', 300, 200, 130, 80)] };
     expect(quietCorner(lowerRight, box).x).toBeLessThan(surface.width / 2);
   });
