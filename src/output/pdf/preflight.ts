@@ -82,7 +82,9 @@ class Read {
   /** What XMP says of a property, as an element. */
   said(property: string): string | null {
     const [, inside] = new RegExp(`<${property}>([\\s\\S]*?)</${property}>`).exec(this.xmp) ?? [];
-    return inside?.replace(/<[^>]+>/g, '').trim() ?? null;
+    // In several languages it is a list, of which the first is the one for all.
+    const [, first] = /<rdf:li[^>]*>([\s\S]*?)<\/rdf:li>/.exec(inside ?? '') ?? [];
+    return first ?? inside?.trim() ?? null;
   }
 
   /** Of each page and each form: what it says, and what it draws with. */
@@ -225,8 +227,14 @@ const POINTS: readonly Asked[] = [
 
 const nameOf = (object: PDFObject | undefined): string =>
   object instanceof PDFName ? object.decodeText() : '';
+const NAMED: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'" };
+/** As XML means it (XML 1.0, 4.1 and 4.6). */
 const unescaped = (text: string | null): string | null =>
-  text?.replace(/&(amp|lt|gt);/g, (_, name: string) => ({ amp: '&', lt: '<', gt: '>' })[name]!) ?? null;
+  text?.replace(/&(?:(amp|lt|gt|quot|apos)|#(\d{1,7})|#x([\da-f]{1,6}));/gi, (all, name, tens, sixteens) => {
+    if (name) return NAMED[name] ?? all;
+    const code = tens ? Number(tens) : parseInt(sixteens, 16);
+    return code <= 0x10ffff ? String.fromCodePoint(code) : all;
+  }) ?? null;
 
 function intentFault(file: Read): string | null {
   const { OutputIntents } = file.of(file.document.catalog);

@@ -80,6 +80,28 @@ test.each(CONDITIONS)(
   },
 );
 
+test.each([
+  'Tea at “Orla’s” & "Tom’s" <1 > 0>',
+  '  Kites  at  noon ',
+  'Воздушные змеи',
+  '凧 🪁',
+  "'&quot;'",
+  ')\\(',
+])('the title %j stands twice alike, and a profile called so is named as it is', async (name) => {
+  const named = { ...CONDITIONS[0]!, name, data: name };
+  const path = await made({ ...sampler(), title: name }, { format: 'pdf', press: named }, 'named.pdf');
+  const faults = (await preflight(new Uint8Array(readFileSync(path)))).filter(({ fault }) => fault);
+  expect(faults).toEqual([]);
+  tool('qpdf', '--check', path);
+  const said = JSON.parse(tool('qpdf', '--json=2', path)).qpdf[1];
+  const intent = Object.values(said as Record<string, { value?: { '/OutputIntents'?: object[] } }>).flatMap(
+    ({ value }) => value?.['/OutputIntents'] ?? [],
+  );
+  expect(intent).toEqual([
+    expect.objectContaining({ '/OutputConditionIdentifier': `u:${name}`, '/Info': `u:${name}` }),
+  ]);
+});
+
 test('for a press it looks as it does for anybody', async () => {
   const plain = await made(sampler(), { format: 'png', ppi: 150 }, 'plain.png');
   const press = await made(sampler(), { format: 'pdf', press: conditionOf('coated') }, 'looks.pdf');

@@ -38,6 +38,7 @@ export function markForPress(
   document.setModificationDate(made);
   context.lookup(context.trailerInfo.Info, PDFDict).set(PDFName.of('Trapped'), PDFName.of('False'));
   context.trailerInfo.ID = context.obj([PDFHexString.of(id), PDFHexString.of(id)]);
+  // Profiles that were brought in are named in any letters.
   const printed = context.register(
     streamOf(context.obj({ N: 4, Alternate: 'DeviceCMYK' }) as PDFDict, profile),
   );
@@ -47,10 +48,10 @@ export function markForPress(
       {
         Type: 'OutputIntent',
         S: 'GTS_PDFX',
-        OutputConditionIdentifier: PDFString.of(condition.data),
-        OutputCondition: PDFString.of(condition.name),
+        OutputConditionIdentifier: PDFHexString.fromText(condition.data),
+        OutputCondition: PDFHexString.fromText(condition.name),
         RegistryName: PDFString.of('http://www.color.org'),
-        Info: PDFString.of(condition.name),
+        Info: PDFHexString.fromText(condition.name),
         DestOutputProfile: printed,
       },
     ] as never),
