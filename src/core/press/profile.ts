@@ -35,7 +35,7 @@ export function pressProfile(bytes: Uint8Array): Result<ProfileFacts> {
       `This colour profile is for ${SPACES[space] ?? `“${space.trim()}”`}. A press prints with cyan, magenta, yellow and black: ask the print shop for its CMYK profile.`,
     );
   if (device !== 'prtr') return fail('This colour profile is not one of a press.');
-  return ok({ space, device, name: nameOf(bytes).slice(0, LONGEST_PROFILE) || 'A colour profile' });
+  return ok({ space, device, name: nameOf(bytes) || 'A colour profile' });
 }
 
 /** The text of its tag 'desc' (ICC.1:2022, 9.2.41, 10.15; textDescriptionType of version 2); empty where there is none. */
@@ -56,7 +56,7 @@ function nameOf(bytes: Uint8Array): string {
       word(at) === 'mluc'
         ? text(at + view.getUint32(at + 24), view.getUint32(at + 20), true)
         : text(at + 12, view.getUint32(at + 8), false);
-    return asName(said.replace(/[\u0000-\u001f\ufffd]+/g, ' '), 1000);
+    return asName(said.replace(/[\u0000-\u001f\ufffd]+/g, ' '), LONGEST_PROFILE);
   }
   return '';
 }
