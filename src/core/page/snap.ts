@@ -218,10 +218,12 @@ function equalGap(box: Box, axis: 'x' | 'y', boxes: readonly Box[], reach: numbe
         gaps: [stretch(end(left), end(left) + air), stretch(right[axis] - air, right[axis])],
       });
   }
-  for (let i = 1; i < row.length; i++) {
-    const air = row[i]![axis] - end(row[i - 1]!);
-    if (air <= 0) continue;
-    const known = stretch(end(row[i - 1]!), row[i]![axis]);
+  let reached = -Infinity;
+  for (const one of row) {
+    const [from, air] = [reached, one[axis] - reached];
+    reached = Math.max(reached, end(one));
+    if (air <= 0 || from === -Infinity) continue;
+    const known = stretch(from, one[axis]);
     if (left)
       wanted.push({ by: end(left) + air - box[axis], gaps: [known, stretch(end(left), end(left) + air)] });
     if (right)
@@ -230,5 +232,10 @@ function equalGap(box: Box, axis: 'x' | 'y', boxes: readonly Box[], reach: numbe
         gaps: [known, stretch(right[axis] - air, right[axis])],
       });
   }
-  return wanted.filter(({ by }) => Math.abs(by) <= reach).sort((a, b) => Math.abs(a.by) - Math.abs(b.by))[0];
+  // Where something else lies it is no gap.
+  const isFree = ({ from, to }: { from: number; to: number }) =>
+    !row.some((one) => one[axis] < to - 1e-6 && end(one) > from + 1e-6);
+  return wanted
+    .filter(({ by, gaps }) => Math.abs(by) <= reach && gaps.every(isFree))
+    .sort((a, b) => Math.abs(a.by) - Math.abs(b.by))[0];
 }
