@@ -79,6 +79,48 @@ test('any pages: swapped twice all lies where it lay, nothing on any other page 
   );
 });
 
+test('a group goes along whole, with its name; so do letters that hang together and what passes under what', () => {
+  const inGroup = (id: string, x: number, extra: Partial<Piece> = {}) =>
+    inkPiece(id, x, 50, 40, 40, { groups: ['outer', 'inner'], ...extra });
+  const plain = withPiles(
+    [
+      inGroup('a', 20),
+      inGroup('b', 80, { tucks: [{ under: 'a', x: 0.1, y: 0 }] }),
+      inkPiece('c', 800, 20, 40, 40),
+    ],
+    [inkPiece('d', 30, 30, 40, 40)],
+  );
+  const [first] = spreadsOf(plain);
+  const groups = [
+    { id: 'outer', name: 'Bunting' },
+    { id: 'inner', name: 'Two flags' },
+  ];
+  const project = {
+    ...plain,
+    surfaces: plain.surfaces.map((one) => (one.id === first!.id ? { ...one, groups } : one)),
+  };
+  expect(readProject(writeProject(project))).toEqual({ ok: true, value: project });
+  for (const spread of [0, 1] as const) {
+    const after = swapped(project, at(project, 0, 'left'), at(project, spread, 'right'));
+    const there = spreadsOf(after)[spread]!;
+    expect(there.groups).toEqual(groups);
+    expect(
+      there.pile
+        .filter((piece) => piece.groups)
+        .map(({ id, groups: of, tucks }) => [id, of, tucks?.[0]?.under]),
+    ).toEqual([
+      ['a', ['outer', 'inner'], undefined],
+      ['b', ['outer', 'inner'], 'a'],
+    ]);
+    if (spread) expect(spreadsOf(after)[0]!.groups).toEqual([]);
+    expect(readProject(writeProject(after))).toEqual({ ok: true, value: after });
+    const back = swapped(after, at(after, 0, 'left'), at(after, spread, 'right'));
+    expect(spreadsOf(back).map(({ groups: of }) => of)).toEqual(
+      spreadsOf(project).map(({ groups: of }) => of),
+    );
+  }
+});
+
 test('what lies over both pages, is locked, stands alone, or is grouped across is refused in words', () => {
   const piece = inkPiece('banner', 500, 50, 200, 40);
   const project = withPiles(

@@ -74,8 +74,12 @@ export function swapPages(project: Project, a: PageAt, b: PageAt): Result<Edit> 
           [to.own, coming.b],
         ]);
       } else {
-        replace(surfaceOf(draft, a.surface), [[from.own, coming.a]]);
-        replace(surfaceOf(draft, b.surface), [[to.own, coming.b]]);
+        const [one, other] = [surfaceOf(draft, a.surface), surfaceOf(draft, b.surface)];
+        replace(one, [[from.own, coming.a]]);
+        replace(other, [[to.own, coming.b]]);
+        const [going, back] = [groupsOf(one, from), groupsOf(other, to)];
+        one.groups = [...one.groups.filter((group) => !going.includes(group)), ...back];
+        other.groups = [...other.groups.filter((group) => !back.includes(group)), ...going];
       }
     },
   });
@@ -86,6 +90,12 @@ const isTorn = (own: readonly Piece[], { pile }: Surface): boolean => {
   const groups = new Set(own.flatMap((piece) => piece.groups ?? []));
   return pile.some((piece) => !own.includes(piece) && piece.groups?.some((group) => groups.has(group)));
 };
+
+/** What the groups of a page are called, and how they hang together. */
+function groupsOf({ groups }: Draft<Surface>, { own }: Parted): Draft<Surface>['groups'] {
+  const ids = new Set(own.flatMap((piece) => piece.groups ?? []));
+  return groups.filter(({ id }) => ids.has(id));
+}
 
 /** Pieces of a page as they lie on another. What is a page's ground keeps its distance from the outer edge. */
 const moved = ({ own, box }: Parted, there: Box, turned: boolean): Piece[] =>
