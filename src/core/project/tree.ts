@@ -48,6 +48,12 @@ export function treeOf({ pile, groups }: Piled): Node[] {
 export const piecesUnder = (node: Node): Piece[] =>
   node.kind === 'piece' ? [node.piece] : node.children.flatMap(piecesUnder);
 
+/** Rows and columns that are no more so many times the same number of pieces are a plain group: they cannot be laid anew. */
+function sound(group: Group, held: number): Group {
+  const { repeat, ...plain } = group;
+  return repeat && held % (repeat.columns * repeat.rows) ? plain : group;
+}
+
 /** Pile and groups of a tree; groups without pieces go. Pieces that stay as they were are the same objects. */
 export function flatten(nodes: readonly Node[]): Piled {
   const pile: Piece[] = [];
@@ -58,7 +64,7 @@ export function flatten(nodes: readonly Node[]): Piled {
       const same = (before ?? []).join() === path.join();
       pile.push(same ? node.piece : path.length ? { ...bare, groups: [...path] } : bare);
     } else if (piecesUnder(node).length) {
-      groups.push(node.group);
+      groups.push(sound(node.group, piecesUnder(node).length));
       node.children.forEach((child) => walk(child, [...path, node.id]));
     }
   };
