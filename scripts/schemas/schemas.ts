@@ -45,7 +45,7 @@ const PROJECT: Says = {
   guides:
     'Fine lines to lay things along: upright at x points from the left, or level at y points from the top.',
   group:
-    'Pieces that are taken as one; each piece names the groups it is in. With repeat, the first cell is copied in rows and columns.',
+    'Pieces that are taken as one; each piece names the groups it is in. With repeat, the first cell is copied in rows and columns: there are as many times its pieces; otherwise it is a plain group.',
   'group.letters': 'Words laid in letters of an alphabet.',
   'light.direction': 'Where the light comes from, clockwise from the top.',
   'light.height': 'Degrees above the page.',

@@ -52,19 +52,24 @@ describe('project.json', () => {
         {
           ...page,
           groups: [{ id: 'g', name: 'Birds', repeat }],
-          pile: [
-            {
-              ...page.pile[0]!,
-              groups: ['g'],
-              outline: { kind: 'punch', punch: 'circle', settings: {} },
-              material: { ...FIRST_WORDS, text: 'KITE', family: 'lora', size: 9, across: 10, down: 12 },
-            },
-          ],
+          pile: Array.from({ length: 6 }, (_, i) => ({
+            ...page.pile[0]!,
+            id: `bird ${i}`,
+            groups: ['g'],
+            outline: { kind: 'punch', punch: 'circle', settings: {} },
+            material: { ...FIRST_WORDS, text: 'KITE', family: 'lora', size: 9, across: 10, down: 12 },
+          })),
         },
       ],
     };
     expect(readProject(writeProject(written))).toEqual({ ok: true, value: written });
     expect(validate(JSON.parse(writeProject(written)))).toBe(true);
+    // Of rows that lack a piece only the group is left: laid anew, they would lose another.
+    const [rows] = written.surfaces;
+    const torn = { ...written, surfaces: [{ ...rows!, pile: rows!.pile.slice(1) }] };
+    const { repeat: _, ...plain } = rows!.groups[0]!;
+    const read = readProject(writeProject(torn));
+    expect(read.ok && read.value.surfaces[0]).toEqual({ ...torn.surfaces[0], groups: [plain] });
   });
 
   test('words in all their forms are read back the same and satisfy the schema; stretches over each other are refused', () => {
