@@ -165,7 +165,8 @@ export function repeatChosen(store: SessionStore, repeat: Repeat): Result<number
     : entered === null
       ? 0
       : (source[0]!.groups ?? []).indexOf(entered) + 1;
-  session.perform(repeatPieces(surfaceId, source, extentOfAll(source, tools(session)), made, depth, newId));
+  const cell = extentOfAll(source, tools(session));
+  if (!session.perform(repeatPieces(surfaceId, source, cell, made, depth, newId))) return allowed;
   const after = store.getState();
   after.select(
     page(after)

@@ -24,8 +24,7 @@ export function nudge(store: SessionStore, dx: number, dy: number): void {
 export function remove(store: SessionStore): void {
   const session = store.getState();
   const pieces = unlocked(session);
-  if (pieces.length) session.perform(removePieces(session.surfaceId, pieces));
-  store.getState().select([]);
+  if (pieces.length) session.perform(removePieces(session.surfaceId, pieces), { selection: [] });
 }
 
 export function mirror(store: SessionStore, axis: 'x' | 'y' = 'x'): void {

@@ -19,10 +19,11 @@ function layCopies(
   { pieces, groups }: CopiedPieces,
   assets: readonly Asset[],
   verb: string,
-): void {
+): boolean {
   const session = store.getState();
-  session.perform(layPieces(session.surfaceId, pieces, assets, undefined, verb, groups));
-  if (!session.readOnly && !page(session).locked) store.getState().select(pieces.map((piece) => piece.id));
+  return session.perform(layPieces(session.surfaceId, pieces, assets, undefined, verb, groups), {
+    selection: pieces.map((piece) => piece.id),
+  });
 }
 
 const beside = { x: COPY_OFFSET, y: COPY_OFFSET };
@@ -62,9 +63,8 @@ export function paste(store: SessionStore): void {
   const there = copied.pieces.some((piece) => taken.some((other) => other.id === piece.id));
   const whole = { pile: [...copied.pieces], groups: [...copied.groups] };
   const copies = copiesOf(copied.pieces, whole, newId, there ? beside : undefined);
-  layCopies(store, copies, copied.assets, 'paste');
   // The next copy lies beside this one.
-  store.getState().copy({ ...copied, ...copies });
+  if (layCopies(store, copies, copied.assets, 'paste')) store.getState().copy({ ...copied, ...copies });
 }
 
 /** The same pieces in the same place on other pages, one step. */

@@ -48,8 +48,11 @@ export function putField(store: SessionStore, field: Field): void {
   const start = from + air.length;
   const end = start + by.length;
   const lives = withField(anew.spans, { start, end, field });
-  session.perform(writeAnew(session.surfaceId, piece, { ...anew, spans: lives }, session.typesetter));
-  if (mode.kind === 'write') store.getState().setMode({ ...mode, range: [end, end] });
+  const edit = writeAnew(session.surfaceId, piece, { ...anew, spans: lives }, session.typesetter);
+  if (!session.perform(edit) || mode.kind !== 'write') return;
+  // Where there is no room for all of it, the caret stands at the end of what there is.
+  const at = Math.min(end, writtenPiece(store.getState(), id)!.outline.text.length);
+  store.getState().setMode({ ...mode, range: [at, at] });
 }
 
 /** A field over a stretch, lettered as what stands there. */

@@ -41,5 +41,6 @@ export function takeFromAll(store: SessionStore): void {
   const session = store.getState();
   const why = NOT_SHARED(session);
   if (why) return session.refuse(why);
+  if (page(session).locked) return session.touchLocked();
   session.perform(takeFromEvery(chosen(session).filter(({ shared }) => shared)), { selection: [] });
 }

@@ -261,7 +261,7 @@ export function MosaicSheet({ onClose }: { onClose: () => void }) {
     // What was wished last is laid, though it may not be drawn yet.
     if (!wished) return;
     onClose();
-    store.getState().perform(layMosaic(session.surfaceId, wished, newId));
+    if (!store.getState().perform(layMosaic(session.surfaceId, wished, newId))) return;
     const { pile } = act.page(store.getState());
     store.getState().select(
       wholeUnits(
