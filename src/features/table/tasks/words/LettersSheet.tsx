@@ -95,7 +95,8 @@ export function LettersSheet({ onClose }: { onClose: () => void }) {
     const measured = (from?.letters ?? []).flatMap(({ asset }) => asset ?? []);
     const { typesetter, perform } = there.getState();
     const free = store.getState().selection === selection;
-    perform(layLetters(surfaceId, id, next, [...measured, ...(found?.value ?? [])], typesetter, newId, spot));
+    const pictures = [...measured, ...(found?.value ?? [])];
+    if (!perform(layLetters(surfaceId, id, next, pictures, typesetter, newId, spot))) return setMeant(null);
     // Who has gone on to something else meanwhile keeps that.
     if (free) act.selectGroup(there, id);
   };

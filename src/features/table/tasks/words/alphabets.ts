@@ -1,5 +1,5 @@
 /** Alphabets at hand, and their letters' pictures as they are wanted. */
-import type { Asset } from '@/core/picture/asset';
+import { uprightSize, type Asset } from '@/core/picture/asset';
 import { wantedFor } from '@/core/project/letters';
 import type { LaidLetters } from '@/core/project/model';
 import { openCounters } from '@/core/pixels/counters';
@@ -42,7 +42,10 @@ export function entriesOf({ letters }: Alphabet): LaidLetters['alphabet'] {
 export function tallestOf({ letters }: Alphabet): number {
   const among = letters.filter((one) => /^[A-Z0-9]$/.test(one.letters ?? ''));
   const of = among.length ? among : letters;
-  return Math.max(1, ...of.flatMap(({ asset }) => (asset ? (asset.height * 72) / asset.ppi : [])));
+  return Math.max(
+    1,
+    ...of.flatMap(({ asset }) => (asset ? (uprightSize(asset).height * 72) / asset.ppi : [])),
+  );
 }
 
 /** The pictures a text needs, in the store. */

@@ -3,6 +3,7 @@ import { expect, test } from '@jest/globals';
 import { fireEvent, screen, within } from '@testing-library/react';
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import { FIRST_WORDS } from '@/core/piece/material/words';
+import { lockPage } from '@/core/project/edits/page';
 import type { Piece } from '@/core/piece/piece';
 import { About } from '@/features/table/about/About';
 import * as act from '@/features/table/acts';
@@ -190,6 +191,20 @@ test('however quickly letters are typed and set, none is lost; they can all be t
   does(() => store.getState().undo());
   // What was typed first waits to be laid again.
   expect([words.value, undo(), spelt()]).toEqual(['TIDE', null, '']);
+});
+
+test('on a page that is locked nothing is laid: the field says what lies there, and it stays selected', async () => {
+  const { store, does, type, words, when, laid, spelt, undo } = await letters();
+  await laid('TIDE');
+  const { selection, surfaceId } = store.getState();
+  does(() => store.getState().perform(lockPage(surfaceId, true)));
+  type('TIDES');
+  await when(() => words.value === 'TIDE');
+  expect([spelt(), store.getState().selection]).toEqual(['TIDE', selection]);
+  expect(undo()).toBe('lock page');
+  does(() => store.getState().undo());
+  type('TIDES');
+  await when(() => spelt() === 'TIDES');
 });
 
 test('another alphabet is laid for all of them; what is fetched goes to the letters it was meant for', async () => {
