@@ -1,6 +1,6 @@
 /**
  * What another tab holds is looked at: whatever of a panel or a sheet changes the project where one may, is shut off where one
- * may not, or is not there. Nothing is pressed in vain.
+ * may not, or is not there; on a page that is locked it says why it is not done. Nothing is pressed in vain.
  */
 import { expect, test } from '@jest/globals';
 import { act as settle, fireEvent } from '@testing-library/react';
@@ -43,26 +43,27 @@ async function opened(
   return { room, panel };
 }
 
-/** Names of controls that change the project at once, of those that are tried. */
+/** Controls that change the project at once, of those that are tried, by their names, and how they were used. */
 async function changing(
   part: ReactElement,
   project: Project,
   chosen: readonly string[],
   sheet: SheetName | null,
-): Promise<string[]> {
+): Promise<Map<string, string>> {
   const { room, panel } = await opened(part, project, chosen, sheet, false);
   const chance = new Chance(3);
   const all = shownIn(panel()).filter((element) => element.getAttribute('role') !== 'combobox');
   const dealt = all.map((_, i) => ({ i, die: chance.below(1e6) })).sort((a, b) => a.die - b.die);
-  const names: string[] = [];
+  const names = new Map<string, string>();
   for (const { i } of dealt.slice(0, SOME)) {
     const element = shownIn(panel()).filter((each) => each.getAttribute('role') !== 'combobox')[i];
     if (!element) continue;
     const name = calledIn(element);
-    chance.of(waysOf(element)).go(element);
+    const way = chance.of(waysOf(element));
+    way.go(element);
     await rest();
     const { history, undo, select, openSheet } = room.store.getState();
-    if (history.done > 0) names.push(name);
+    if (history.done > 0 && name) names.set(name, way.how);
     settle(() => {
       while (room.store.getState().history.done > 0) undo();
       select([...chosen]);
@@ -75,7 +76,7 @@ async function changing(
     await rest();
   }
   room.unmount();
-  return [...new Set(names)].filter(Boolean);
+  return names;
 }
 
 async function shutOff(
@@ -87,8 +88,54 @@ async function shutOff(
   const names = await changing(part, project, chosen, sheet);
   const { room, panel } = await opened(part, project, chosen, sheet, true);
   const open = shownIn(panel()).map(calledIn);
-  expect({ sheet, open: names.filter((name) => open.includes(name)) }).toEqual({ sheet, open: [] });
+  expect({ sheet, open: [...names.keys()].filter((name) => open.includes(name)) }).toEqual({
+    sheet,
+    open: [],
+  });
   room.unmount();
+  expect({ sheet, silent: await silentOn(part, lockedAll(project), chosen, sheet, names) }).toEqual({
+    sheet,
+    silent: [],
+  });
+}
+
+const lockedAll = (project: Project): Project => ({
+  ...project,
+  surfaces: project.surfaces.map((surface) => ({ ...surface, locked: true })),
+});
+
+/** Which of those, on pages that are locked, neither do anything, nor are shut off, nor say why. */
+async function silentOn(
+  part: ReactElement,
+  project: Project,
+  chosen: readonly string[],
+  sheet: SheetName | null,
+  names: ReadonlyMap<string, string>,
+): Promise<string[]> {
+  const { room, panel } = await opened(part, project, chosen, sheet, false);
+  const silent: string[] = [];
+  const told = () => {
+    const { touchedLocked, refused, history } = room.store.getState();
+    return [touchedLocked, refused, history.done, document.body.textContent];
+  };
+  for (const [name, how] of names) {
+    const element = shownIn(panel()).find((each) => calledIn(each) === name);
+    const way = element && waysOf(element).find((each) => each.how === how);
+    if (!way) continue;
+    const before = told();
+    way.go(element);
+    await rest();
+    if (told().every((one, i) => one === before[i])) silent.push(name);
+    settle(() => {
+      const { history, undo, select, openSheet } = room.store.getState();
+      for (let i = history.done; i > 0; i--) undo();
+      select([...chosen]);
+      if (sheet) openSheet(sheet);
+    });
+    await rest();
+  }
+  room.unmount();
+  return silent;
 }
 
 test.each(first.surfaces[0]!.pile.map(({ id }) => id))('About: %s', (id) =>
