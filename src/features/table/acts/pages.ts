@@ -132,13 +132,11 @@ export function addPageAfter(store: SessionStore, copied: boolean): void {
         made.flatMap(({ part }) => part ?? []),
       ),
     );
-  session.perform(
-    together(
-      `copy ${made.length} pages`,
-      [...made].map((each, i) => copyPage(each, after, backOf(meant[i]!, session))).reverse(),
-    ),
+  const copies = together(
+    `copy ${made.length} pages`,
+    made.map((each, i) => copyPage(each, after, backOf(meant[i]!, session))).reverse(),
   );
-  if (session.readOnly) return;
+  if (!session.perform(copies)) return;
   toPageAt(store, made[0]!.id);
   store.getState().choosePages(made.slice(1).map(({ id }) => id));
 }
