@@ -13,13 +13,17 @@ export interface Wander {
   look(did: readonly string[]): Promise<void> | void;
 }
 
-/** What lies over all else, where anything does: what is beneath it cannot be pressed. What is on its way out is none. */
+const FLOATS = ['MuiPopover-root', 'MuiDialog-root'];
+
+/**
+ * What lies over all else, where anything does: what is beneath it cannot be pressed. What is on its way out is none. Looked for
+ * where such things are hung alone: happy-dom now and then holds something that has no classes, deep in a drawing.
+ */
 const topmost = (): HTMLElement =>
-  [
-    ...document.querySelectorAll<HTMLElement>(
-      ':is(.MuiPopover-root, .MuiDialog-root):not([aria-hidden=true])',
-    ),
-  ].at(-1) ?? document.body;
+  ([...document.body.children] as HTMLElement[]).findLast(
+    (one) =>
+      FLOATS.some((name) => one.classList?.contains(name)) && one.getAttribute('aria-hidden') !== 'true',
+  ) ?? document.body;
 
 export async function wander({ seed, steps, spared, look }: Wander): Promise<void> {
   const chance = new Chance(seed);

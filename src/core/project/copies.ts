@@ -8,10 +8,11 @@ export function wholeCopy(surface: Surface, newId: () => string): Pick<Surface, 
   const { pieces, groups } = copiesOf(surface.pile, surface, newId);
   const locks = surface.pile.map(({ placement }) => placement.locked);
   const pile = pieces.map((piece, i): Piece => {
-    const { shared } = surface.pile[i]!;
+    const { shared, carried } = surface.pile[i]!;
     return {
       ...piece,
       ...(shared ? { shared } : {}),
+      ...(carried ? { carried } : {}),
       placement: { ...piece.placement, locked: locks[i]! },
     };
   });
@@ -33,7 +34,15 @@ export function copiesOf(
   const copied = new Map(pieces.map(({ id }) => [id, newId()]));
   return {
     pieces: pieces.map((piece): Piece => {
-      const { groups: before, tucks: beneath, round: _, shared: __, ...bare } = structuredClone(piece);
+      // What is done to what it is a copy of is not done to it.
+      const {
+        groups: before,
+        tucks: beneath,
+        round: _,
+        shared: __,
+        carried: ___,
+        ...bare
+      } = structuredClone(piece);
       const { x, y } = bare.placement;
       const within = (before ?? []).flatMap((id) => ids.get(id) ?? []);
       return {

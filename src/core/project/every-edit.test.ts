@@ -101,6 +101,7 @@ test('any edits in any order, with any numbers and words: what comes of them pas
       let history: History = startHistory(first);
       for (let i = 0; i < 40; i++) {
         const next = byChance(null, history.project, chance);
+        expect(next.edit.label).not.toMatch(/undefined|\[object|^\s*$/);
         history = tried(history, next, i * 5000);
         expect({ ...next, torn: tornRows(history.project) }).toEqual({ ...next, torn: [] });
         if (i % 8 !== 7) continue;

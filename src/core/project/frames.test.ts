@@ -10,7 +10,11 @@ import {
 } from '@/core/project/frames';
 import { evenly } from '@/core/geometry/sides';
 import { unite } from '@/core/geometry/box';
+import { AS_IT_IS, carry } from '@/core/calendar/carry';
+import { copiesOf } from '@/core/project/copies';
+import { layPieces } from '@/core/project/edits/pile';
 import { readProject, writeProject } from '@/core/project/file';
+import { perform, startHistory } from '@/core/project/history';
 import type { Project } from '@/core/project/model';
 import { partsOf, readyMade, sheetOfPieces } from '@/core/project/keep';
 import { extentOf } from '@/core/piece/placement/placement';
@@ -18,6 +22,7 @@ import type { Asset } from '@/core/picture/asset';
 import type { Piece } from '@/core/piece/piece';
 import { ownFamily } from '@/core/text/families';
 import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
+import { shipped } from '../../../scripts/testing/shipped';
 
 const HOLES = ['M60 60L260 60L260 240L60 240Z', 'M300 60L400 60L400 240L300 240Z'];
 const frameAsset: Asset = { ...assetOf(quarters(450, 300, 'image/png'), 450, 300), holes: HOLES };
@@ -146,6 +151,55 @@ test('a page kept to begin from leaves no photo behind: places are free, frames 
   expect(whole.surfaces[0]!.pile.map(({ material }) => material)).toEqual(
     project.surfaces[0]!.pile.map(({ material }) => material),
   );
+});
+
+test('what was carried from month to month in a ready-made calendar is carried anew from there; a copy by hand is nobody’s', () => {
+  const calendar = shipped('calendar');
+  const [from, ...months] = calendar.surfaces.filter(({ part }) => part?.startsWith('month'));
+  const ball = { ...inkPiece('ball', 20, 20, 30, 30), role: 'embellishment' as const };
+  const begun = {
+    ...calendar,
+    surfaces: calendar.surfaces.map((one) =>
+      one.id === from!.id ? { ...one, pile: [...one.pile, ball] } : one,
+    ),
+  };
+  let ids = 0;
+  const newId = () => `n${(ids += 1)}`;
+  const carriedOn = (of: Project, page: string, piece: string, to: readonly string[]) =>
+    perform(startHistory(of), carry(of, page, [piece], to, { ...AS_IT_IS, over: true }, newId)!.edit, 0)
+      .project;
+  const balls = (of: Project) =>
+    of.surfaces.map(({ pile }) => pile.filter(({ name }) => name === 'ball').length);
+  const laidOn = carriedOn(
+    begun,
+    from!.id,
+    'ball',
+    months.map(({ id }) => id),
+  );
+  const made = readyMade(laidOn, laidOn.surfaces[0]!, newId, true);
+  expect(balls(made)).toEqual(balls(laidOn));
+  const sides = made.surfaces.filter(({ part }) => part?.startsWith('month'));
+  const own = sides[0]!.pile.find(({ name }) => name === 'ball')!;
+  const again = carriedOn(
+    made,
+    sides[0]!.id,
+    own.id,
+    sides.slice(1).map(({ id }) => id),
+  );
+  expect(balls(again)).toEqual(balls(made));
+  // One that was laid beside it by hand stays when it is carried anew.
+  const second = sides[1]!;
+  const there = second.pile.filter(({ name }) => name === 'ball');
+  const { pieces, groups } = copiesOf(there, second, newId, { x: 9, y: 9 });
+  const more = perform(
+    startHistory(made),
+    layPieces(second.id, pieces, [], undefined, 'duplicate', groups),
+    0,
+  ).project;
+  const anew = carriedOn(more, sides[0]!.id, own.id, [second.id]);
+  expect(
+    anew.surfaces.find(({ id }) => id === second.id)!.pile.filter(({ name }) => name === 'ball'),
+  ).toHaveLength(2);
 });
 
 test('pieces kept as they were made pass the door and come back whole: pictures, groups, fonts, whatever is lettered', () => {

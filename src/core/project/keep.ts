@@ -83,13 +83,20 @@ export function partsOf(
 export function readyMade(project: Project, surface: Surface, newId: () => string, photos: boolean): Project {
   const pages = hasPages(project);
   const sides = pages ? [surface] : project.surfaces;
+  const copies = sides.map((side) => wholeCopy(side, newId));
+  const nowCalled = new Map(
+    sides.flatMap(({ pile }, s) => pile.map(({ id }, i) => [id, copies[s]!.pile[i]!.id] as const)),
+  );
   const made = alone(
     project,
     newId(),
-    sides.map((side) => {
-      const { pile: copied, groups } = wholeCopy(side, newId);
-      // What goes round goes round there, too.
-      const held = copied.map((piece, i) => ({ ...piece, ...roundOf(side.pile[i]!) }));
+    sides.map((side, s) => {
+      const { pile: copied, groups } = copies[s]!;
+      // What goes round goes round there, too; what was carried is a copy of what it was carried from.
+      const held = copied.map(({ carried, ...piece }, i) => {
+        const from = carried && nowCalled.get(carried);
+        return { ...piece, ...roundOf(side.pile[i]!), ...(from ? { carried: from } : {}) };
+      });
       const pile = photos ? held : emptied(held, project.assets);
       const name = pages ? 'Page 1' : side.name;
       return tidied({ ...side, id: newId(), name, locked: false, pile, groups });

@@ -1,4 +1,4 @@
-/** The type families that ship with the app, all under the SIL Open Font Licence. A new family is one line here. */
+/** The type families that ship with the app, all under the SIL Open Font Licence but for Special Elite, which is under the Apache Licence 2.0. A new family is one line here. */
 export interface Family {
   id: string;
   name: string;
@@ -137,35 +137,48 @@ const FALLBACKS: readonly { font: string; name: string; has: RegExp }[] = [
   {
     font: 'noto-sans-hebrew-hebrew-400-normal',
     name: 'Noto Sans Hebrew',
-    has: /[\u0590-\u05ff\ufb1d-\ufb4f]/,
+    has: /[\u0590-\u05ff\u20aa\ufb1d-\ufb4f]/,
   },
   {
     font: 'noto-naskh-arabic-arabic-400-normal',
     name: 'Noto Naskh Arabic',
-    has: /[\u0600-\u06ff\u0750-\u077f\u08a0-\u08ff\ufb50-\ufdff\ufe70-\ufefc]/,
+    has: /[\u0600-\u06ff\u0750-\u077f\u0870-\u08ff\u204f\u2e41\ufb50-\ufdff\ufe70-\ufefc]/,
   },
   { font: 'noto-sans-greek-400-normal', name: 'Noto Sans', has: /[\u0370-\u03ff]/ },
-  { font: 'noto-sans-cyrillic-400-normal', name: 'Noto Sans', has: /[\u0400-\u045f\u0490\u0491\u2116]/ },
-  { font: 'noto-sans-cyrillic-ext-400-normal', name: 'Noto Sans', has: /[\u0460-\u048f\u0492-\u052f]/ },
+  {
+    font: 'noto-sans-cyrillic-400-normal',
+    name: 'Noto Sans',
+    has: /[\u0400-\u045f\u0490\u0491\u04b0\u04b1\u2116]/,
+  },
+  {
+    font: 'noto-sans-cyrillic-ext-400-normal',
+    name: 'Noto Sans',
+    has: /[\u0460-\u048f\u0492-\u052f\u1c80-\u1c88\u20b4\ua640-\ua69f]/,
+  },
   {
     font: 'noto-sans-vietnamese-400-normal',
     name: 'Noto Sans',
     has: /[\u01a0\u01a1\u01af\u01b0\u1ea0-\u1ef9\u20ab]/,
   },
-  // Of Latin what the families have not: letters of African languages, of phonetics.
+  // Of Latin what the plain family has not: letters of Esperanto, Baltic and African languages, of phonetics; currencies.
   {
     font: 'noto-sans-latin-ext-400-normal',
     name: 'Noto Sans',
-    has: /[\u0181-\u0191\u0193-\u019f\u0220-\u02ba\u1e00-\u1e7f\ua720-\ua7ff]/,
+    has: /[\u0108\u0109\u0114\u0115\u011c\u011d\u0124\u0125\u0128\u0129\u012c\u012d\u0134\u0135\u0138\u013f\u0140\u0149-\u014f\u0156\u0157\u015c\u015d\u0166-\u0169\u016c\u016d\u017f-\u0191\u0193-\u01ae\u01b1-\u0217\u021c-\u02d7\u02de-\u02ff\u1d00-\u1dbf\u1e00-\u1e9f\u1efa-\u1eff\u20a0-\u20c0\u2113\u2c60-\u2c7f\ua720-\ua7ff]/,
   },
   { font: 'noto-sans-devanagari-400-normal', name: 'Noto Sans', has: /[\u0900-\u097f]/ },
   { font: 'noto-emoji-emoji-400-normal', name: 'Noto Emoji', has: /(?![0-9#*©®])\p{Emoji}/u },
   {
     font: 'noto-sans-symbols-2-symbols-400-normal',
     name: 'Noto Sans Symbols',
-    has: /[\u2300-\u23ff\u25a0-\u27bf\u2b00-\u2bff]/,
+    has: /(?!\p{Emoji})[\u2300-\u244a\u25a0-\u27bf\u2800-\u28ff\u2981\u29bf\u29eb\u2b00-\u2bff\u4dc0-\u4dff\u{10140}-\u{102fb}\u{10e60}-\u{10e7e}\u{1d2c0}-\u{1d378}\u{1f000}-\u{1fbf9}]/u,
   },
-  { font: 'noto-sans-math-latin-400-normal', name: 'Noto Sans Math', has: /[\u2190-\u22ff]/ },
+  // Primes for feet and inches, notes of music, and all that is reckoned with.
+  {
+    font: 'noto-sans-math-latin-400-normal',
+    name: 'Noto Sans Math',
+    has: /[\u01b5\u02d4\u02d5\u1d46\u2010\u2015-\u2017\u2021\u2025\u2032-\u2038\u2040-\u2043\u2047\u2050\u2057\u2100-\u214b\u2190-\u23ff\u2422\u2423\u2474\u2475\u2500-\u2593\u263b-\u263e\u2669-\u266f\u26a5\u26b2\u2720\u27c0-\u27ff\u2900-\u2aff\u2b0e-\u2b4c\u2bfe\u3012\uff5b-\uff5d\u{1d400}-\u{1d7ff}\u{1ee00}-\u{1eef1}\u{1f780}-\u{1f7d8}]/u,
+  },
 ];
 
 export const FALLBACK_FILES: readonly string[] = FALLBACKS.map(({ font }) => font);

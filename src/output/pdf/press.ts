@@ -38,7 +38,6 @@ export function markForPress(
   document.setModificationDate(made);
   context.lookup(context.trailerInfo.Info, PDFDict).set(PDFName.of('Trapped'), PDFName.of('False'));
   context.trailerInfo.ID = context.obj([PDFHexString.of(id), PDFHexString.of(id)]);
-  // Profiles that were brought in are named in any letters.
   const printed = context.register(
     streamOf(context.obj({ N: 4, Alternate: 'DeviceCMYK' }) as PDFDict, profile),
   );
@@ -48,10 +47,10 @@ export function markForPress(
       {
         Type: 'OutputIntent',
         S: 'GTS_PDFX',
-        OutputConditionIdentifier: PDFHexString.fromText(condition.data),
-        OutputCondition: PDFHexString.fromText(condition.name),
+        OutputConditionIdentifier: asText(condition.data),
+        OutputCondition: asText(condition.name),
         RegistryName: PDFString.of('http://www.color.org'),
-        Info: PDFHexString.fromText(condition.name),
+        Info: asText(condition.name),
         DestOutputProfile: printed,
       },
     ] as never),
@@ -60,6 +59,10 @@ export function markForPress(
   const facts = context.obj({ Type: 'Metadata', Subtype: 'XML' }) as PDFDict;
   catalog.set(PDFName.of('Metadata'), context.register(streamOf(facts, xmp)));
 }
+
+/** Profiles that were brought in are named in any letters; plain ones stay as any reader of a file finds them. */
+const asText = (text: string): PDFString | PDFHexString =>
+  /^[\x20-\x7e]*$/.test(text) ? PDFString.of(text.replace(/[\\()]/g, '\\$&')) : PDFHexString.fromText(text);
 
 /** XMP (ISO 16684-1), with the properties that ISO 15930-7, 6.4 asks for. */
 function packet(title: string, made: Date, id: string): string {
