@@ -59,11 +59,13 @@ export function characterOf(path: string): string | undefined {
   const lower = [...words, ...folders].some((word) => LOWER.test(word) && word.length > 1);
   const upper = [...words, ...folders].some((word) => UPPER.test(word) && word.length > 1);
   const counted = words.length > 1 && /^\d{1,2}$/.test(words.at(-1)!) ? words.slice(0, -1) : words;
-  const single = [counted, words]
-    .flatMap((list) => list.filter((word) => [...word].length === 1))
-    .find((word) => /[\p{L}\p{N}\p{P}\p{S}]/u.test(word));
+  const singleIn = (list: readonly string[]) =>
+    list.find((word) => [...word].length === 1 && /[\p{L}\p{N}\p{P}\p{S}]/u.test(word));
+  const calledSo = (word: string | undefined) => word && Object.hasOwn(NAMED, word.toLowerCase());
+  const named = counted === words ? words.find(calledSo) : [counted.at(-1)].find(calledSo);
+  // A figure by itself is one, if it does not only count.
+  const single = singleIn(counted) ?? (counted !== words && named ? undefined : singleIn(words));
   if (single !== undefined) return lower ? single.toLowerCase() : upper ? single.toUpperCase() : single;
-  const named = words.find((word) => Object.hasOwn(NAMED, word.toLowerCase()));
   return named && NAMED[named.toLowerCase()];
 }
 

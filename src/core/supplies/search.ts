@@ -1,4 +1,5 @@
 /** Finding supplies as one types: beginnings of words, several words, other endings, small slips; and filters. */
+import { folded } from '@/core/text/folded';
 import { stemmer } from 'stemmer';
 import { uprightSize } from '@/core/picture/asset';
 import { colourWords } from '@/core/supplies/colours';
@@ -25,17 +26,6 @@ export function shapeOf({ asset }: Supply): Shape {
   const { width, height } = uprightSize(asset);
   return width > height * SQUARE ? 'wide' : height > width * SQUARE ? 'tall' : 'square';
 }
-
-/** Letters that are no accents but are typed as others. */
-const LETTERS: Record<string, string> = { ß: 'ss', æ: 'ae', œ: 'oe', ø: 'o', ł: 'l', đ: 'd', ı: 'i' };
-
-/** Lower case, without accents. */
-export const folded = (word: string): string =>
-  word
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[ßæœøłđı]/g, (letter) => LETTERS[letter]!);
 
 /** What a word stands under whatever its ending (Porter, 1980); of -ves both what leaves and what waves are made of. */
 export const stemsOf = (word: string): string[] => [

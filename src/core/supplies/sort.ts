@@ -54,7 +54,7 @@ const wordsOf = (path: string): string[] =>
     .replace(/\.[a-z0-9]{2,5}$/i, '')
     .replace(/([a-z])([A-Z])/g, '$1 $2')
     .toLowerCase()
-    .split(/[^a-z0-9]+|(?<=[a-z])(?=\d)/)
+    .split(/[^a-z0-9]+|(?<=[a-z])(?<!(?:^|[^a-z])p)(?=\d)/)
     .filter(Boolean);
 
 /** What the name says: a kind named by the file before one named by its folders (but one that is a kind's name alone), and those before a thing it names. */

@@ -1,7 +1,8 @@
 /** The index of words against one that looks at everything, and the search against one that is made anew. */
 import fc from 'fast-check';
 import type { Kit, Supply } from '@/core/supplies/model';
-import { folded, SupplySearch, stemsOf } from '@/core/supplies/search';
+import { SupplySearch, stemsOf } from '@/core/supplies/search';
+import { folded } from '@/core/text/folded';
 import { asStem, WordIndex, type Wanted } from '@/core/supplies/words';
 
 /** Few letters, so that words begin alike and lie near each other. */

@@ -20,6 +20,16 @@ test('projects are found by every word of their title, accents and capitals asid
   // What does not say is a layout: rows of older times.
   expect(found('', 'layout')).toHaveLength(4);
   expect(found('nothing')).toEqual([]);
+  // Letters that are typed as others, either way round.
+  const north = [{ title: 'Große Straße' }, { title: 'Ærø, Sjælland' }, { title: 'Łódź' }];
+  for (const [words, title] of [
+    ['strasse', 'Große Straße'],
+    ['GROẞE', 'Große Straße'],
+    ['aero sjael', 'Ærø, Sjælland'],
+    ['sjælland', 'Ærø, Sjælland'],
+    ['lodz', 'Łódź'],
+  ] as const)
+    expect([words, titles(foundBy(north, { words, product: null }))]).toEqual([words, [title]]);
 });
 
 test('they lie by today, the last week and months, the newest first', () => {

@@ -1,4 +1,5 @@
 /** Which projects are meant, and the stretches of time they were last worked on in. */
+import { folded } from '@/core/text/folded';
 import type { ProductName } from '@/core/product';
 import type { ProjectRow } from '@/storage/database';
 
@@ -6,8 +7,6 @@ export interface Wish {
   words: string;
   product: ProductName | null;
 }
-
-const folded = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Those whose title holds every word, accents and capitals aside, and that are such a product. */
 export function foundBy<P extends Pick<ProjectRow, 'title' | 'product'>>(

@@ -10,7 +10,8 @@ import { PUNCHES } from '@/core/piece/outline/punches';
 import { FAMILIES, type Punch } from '@/core/piece/outline/punches/punch';
 import { punchDrawing } from '@/features/table/parts/punchDrawing';
 import * as act from '@/features/table/acts';
-import { folded, stemsOf } from '@/core/supplies/search';
+import { stemsOf } from '@/core/supplies/search';
+import { folded } from '@/core/text/folded';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { SideSheet } from '@/features/table/parts/SideSheet';
 
