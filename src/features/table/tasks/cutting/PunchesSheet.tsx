@@ -92,6 +92,7 @@ export function PunchesSheet({ onClose }: { onClose: () => void }) {
                       borderRadius: 1.5,
                       color: 'text.primary',
                       '&:hover': { bgcolor: 'background.default' },
+                      '&.Mui-disabled': { opacity: 0.4 },
                     }}
                   >
                     <svg

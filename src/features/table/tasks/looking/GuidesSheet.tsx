@@ -105,7 +105,7 @@ export function GuidesSheet({ onClose }: { onClose: () => void }) {
       </Box>
       {guides.length === 0 && (
         <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-          Pull one out of a ruler, or space some evenly here.
+          {readOnly ? 'There are none.' : 'Pull one out of a ruler, or space some evenly here.'}
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1.25 }}>
