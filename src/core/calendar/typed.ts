@@ -1,4 +1,5 @@
 /** Days to remember from lines a person types or pastes: a name and a date in any usual order and writing. */
+import { escaped } from '@/core/text/escaped';
 import type { DayEvent, EventKind } from '@/core/calendar/events';
 import { LONGEST_EVENT } from '@/core/calendar/events';
 import { FIRST_YEAR, isDate, LAST_YEAR, monthLength, type Weekday } from '@/core/dates/days';
@@ -81,7 +82,6 @@ const folded = (text: string): string =>
   [...text]
     .map((c) => c.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().slice(0, c.length).padEnd(c.length))
     .join('');
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** A day that stands for any in a date as a language writes it, and a year. */
 const [ANY_DAY, ANY_YEAR] = [23, 2018];

@@ -1,4 +1,5 @@
 /** Who and when: a small caption from what is known of a page's photos, laid where nothing else lies. */
+import { escaped } from '@/core/text/escaped';
 import { overlaps, outset, type Box, type Size } from '@/core/geometry/box';
 import { safeArea } from '@/core/geometry/sides';
 import { namedIn } from '@/core/piece/assets';
@@ -71,7 +72,7 @@ const MAY_END = 4;
 /** Whether a text speaks of someone: by the first of their names, where a word begins. */
 function speaksOf(text: string, name: string): boolean {
   const [first = ''] = name.trim().split(/\s+/);
-  const written = first.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const written = escaped(first);
   const end = first.length < MAY_END ? '(?![\\p{L}\\p{M}])' : '';
   return new RegExp(UNSPACED.test(first) ? written : `(?<![\\p{L}\\p{M}])${written}${end}`, 'iu').test(text);
 }

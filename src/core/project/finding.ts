@@ -1,4 +1,5 @@
 /** Words of a whole project: found, replaced, counted. */
+import { escaped } from '@/core/text/escaped';
 import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, together, type Edit } from '@/core/project/edits/edit';
@@ -33,8 +34,6 @@ export interface Find {
   /** With the others of its text replaced there would be more letters than it takes. */
   full: boolean;
 }
-
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 const pattern = ({ text, exact, whole }: Wish): RegExp =>
   new RegExp(

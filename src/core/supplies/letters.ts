@@ -61,8 +61,8 @@ export function characterOf(path: string): string | undefined {
   const counted = words.length > 1 && /^\d{1,2}$/.test(words.at(-1)!) ? words.slice(0, -1) : words;
   const singleIn = (list: readonly string[]) =>
     list.find((word) => [...word].length === 1 && /[\p{L}\p{N}\p{P}\p{S}]/u.test(word));
-  const calledSo = (word: string | undefined) => word && Object.hasOwn(NAMED, word.toLowerCase());
-  const named = counted === words ? words.find(calledSo) : [counted.at(-1)].find(calledSo);
+  const calledSo = (word: string) => Object.hasOwn(NAMED, word.toLowerCase());
+  const named = (counted === words ? words : counted.slice(-1)).find(calledSo);
   // A figure by itself is one, if it does not only count.
   const single = singleIn(counted) ?? (counted !== words && named ? undefined : singleIn(words));
   if (single !== undefined) return lower ? single.toLowerCase() : upper ? single.toUpperCase() : single;

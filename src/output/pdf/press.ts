@@ -60,7 +60,7 @@ export function markForPress(
   catalog.set(PDFName.of('Metadata'), context.register(streamOf(facts, xmp)));
 }
 
-/** Profiles that were brought in are named in any letters; plain ones stay as any reader of a file finds them. */
+/** A text string (ISO 32000-1, 7.9.2.2): in brackets where ASCII is enough, else UTF-16 in hexadecimal. */
 const asText = (text: string): PDFString | PDFHexString =>
   /^[\x20-\x7e]*$/.test(text) ? PDFString.of(text.replace(/[\\()]/g, '\\$&')) : PDFHexString.fromText(text);
 
