@@ -8,25 +8,12 @@ import type { Asset } from '@/core/picture/asset';
 import { checked } from '@/core/proof';
 import type { Project } from '@/core/project/model';
 import { runningPiece } from '../../../scripts/testing/first';
-import { nodeTypesetter } from '../../../scripts/node/platform';
-import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
+import { laid, photoOf, wordsOf } from '../../../scripts/testing/samples';
+import { asset, flat, said, tells, typesetter } from '../../../scripts/testing/checks';
 
-const typesetter = await nodeTypesetter();
-const asset = assetOf(quarters(60, 40), 3000, 2000);
-
-/** What one check says of a page: 432 x 288 points, a bleed of 9 (0.125 in), safe to 18 (0.25 in). */
-const said = (check: string, project: Project, page = 0) =>
-  checked(project, project.surfaces[page]!, typesetter).found.flatMap((found) =>
-    found.check === check ? [`${found.name}: ${found.says}`] : [],
-  );
-const tells = (check: string, ...pieces: Piece[]) => said(check, laid(pieces, [asset]));
 const finished = (piece: Piece, change: Partial<Finish>): Piece => ({
   ...piece,
   finish: { ...piece.finish, ...change },
-});
-const flat = (id: string, x: number, y: number, width: number, height: number): Piece => ({
-  ...inkPiece(id, x, y, width, height),
-  finish: finishOf(0),
 });
 const paper = (id: string, x: number, y: number, width: number, height: number): Piece => ({
   ...flat(id, x, y, width, height),

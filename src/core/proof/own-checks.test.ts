@@ -1,6 +1,5 @@
 /** Checks of pictures and inks, and those that products ask for. */
 import { beginProduct } from '@/core/product';
-import { finishOf } from '@/core/piece/finish';
 import { newMonth } from '@/core/piece/material/month/begin';
 import type { Piece } from '@/core/piece/piece';
 import { checked } from '@/core/proof';
@@ -14,22 +13,9 @@ import { withPages } from '@/core/product/book/settings';
 import { bookIn } from '@/core/product/book';
 import { book } from '../../../scripts/testing/books';
 import { calendar } from '../../../scripts/testing/calendars';
-import { nodeTypesetter } from '../../../scripts/node/platform';
-import { assetOf, inkPiece, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
+import { inkPiece, laid, photoOf, wordsOf } from '../../../scripts/testing/samples';
+import { asset, flat, said, tells, typesetter } from '../../../scripts/testing/checks';
 
-const typesetter = await nodeTypesetter();
-const asset = assetOf(quarters(60, 40), 3000, 2000);
-
-/** What one check says of a page: 432 x 288 points, a bleed of 9 (0.125 in), safe to 18 (0.25 in). */
-const said = (check: string, project: Project, page = 0) =>
-  checked(project, project.surfaces[page]!, typesetter).found.flatMap((found) =>
-    found.check === check ? [`${found.name}: ${found.says}`] : [],
-  );
-const tells = (check: string, ...pieces: Piece[]) => said(check, laid(pieces, [asset]));
-const flat = (id: string, x: number, y: number, width: number, height: number): Piece => ({
-  ...inkPiece(id, x, y, width, height),
-  finish: finishOf(0),
-});
 describe('pictures', () => {
   /** 3000 pixels over so many points. */
   const printed = (width: number): Piece =>
