@@ -21,7 +21,7 @@ import type { Piece } from '@/core/piece/piece';
 import type { Project } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import { RoomProvider } from '@/features/table/room/context';
-import { createSession, shownSurface, type SessionStore } from '@/features/table/session';
+import { createSession, shownSurface, type SessionStore, type SheetName } from '@/features/table/session';
 import { fitted, viewMatrix } from '@/features/table/stage/hand/view';
 import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/output/drawings';
 import { drawPieces } from '@/output/pixels/draw';
@@ -190,4 +190,19 @@ export async function seatedAt(
       }),
     chosen: (...ids) => settle(() => store.getState().select(ids)),
   };
+}
+
+export type SeatedHow = Parameters<typeof seatedAt>[3];
+
+/** One of the sheets over a project, once it is open. */
+export async function sheetAt(
+  sheets: ReactElement,
+  sheet: SheetName,
+  project: Project,
+  options?: SeatedHow,
+): Promise<Seated> {
+  const room = await seatedAt(sheets, project, [], options);
+  room.does(() => room.store.getState().openSheet(sheet));
+  await screen.findByRole('dialog');
+  return room;
 }

@@ -16,22 +16,14 @@ import { shownSurface, type SheetName } from '@/features/table/session';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { storeAsset } from '@/storage/assets';
 import { book, flowed, photos, spreadsOf } from '../../../../../scripts/testing/books';
-import { seatedAt, type Seated } from '../../../../../scripts/testing/room';
+import { seatedAt, sheetAt, type Seated, type SeatedHow } from '../../../../../scripts/testing/room';
 import { stocked } from '../../../../../scripts/testing/store';
 
 beforeAll(() => stocked('quiet-hours'));
 
 const laid = (pages = 16): Project => flowed(photos(24), { pages }).history.project;
-async function opened(
-  sheet: SheetName,
-  project: Project = laid(),
-  options?: Parameters<typeof seatedAt>[3],
-): Promise<Seated> {
-  const room = await seatedAt(<Sheets />, project, [], options);
-  room.does(() => room.store.getState().openSheet(sheet));
-  await screen.findByRole('dialog');
-  return room;
-}
+const opened = (sheet: SheetName, project: Project = laid(), options?: SeatedHow): Promise<Seated> =>
+  sheetAt(<Sheets />, sheet, project, options);
 const bookOf = ({ project }: Seated) => bookIn(project().product)!;
 const button = (name: string | RegExp) => screen.getByRole<HTMLButtonElement>('button', { name });
 /** What is told of a book, by its name. */

@@ -11,19 +11,11 @@ import * as act from '@/features/table/acts';
 import { shownSurface, type SheetName } from '@/features/table/session';
 import { Sheets } from '@/features/table/tasks/Sheets';
 import { ada, calendar, FORMS, monthsIn, wordsIn } from '../../../../../scripts/testing/calendars';
-import { seatedAt, type Seated } from '../../../../../scripts/testing/room';
+import { seatedAt, sheetAt, type Seated, type SeatedHow } from '../../../../../scripts/testing/room';
 import { assetOf, quarters } from '../../../../../scripts/testing/samples';
 
-async function opened(
-  sheet: SheetName,
-  project: Project = calendar(),
-  options?: Parameters<typeof seatedAt>[3],
-): Promise<Seated> {
-  const room = await seatedAt(<Sheets />, project, [], options);
-  room.does(() => room.store.getState().openSheet(sheet));
-  await screen.findByRole('dialog');
-  return room;
-}
+const opened = (sheet: SheetName, project: Project = calendar(), options?: SeatedHow): Promise<Seated> =>
+  sheetAt(<Sheets />, sheet, project, options);
 const settings = ({ project }: Seated) => calendarIn(project().product)!;
 const names = ({ project }: Seated) => project().surfaces.map(({ name }) => name);
 const turn = (name: string) => fireEvent.click(screen.getByRole('switch', { name }));
