@@ -11,6 +11,7 @@ const suites = (displayName, ending, setup) => ({
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testRegex: `\\.test\\.${ending}$`,
   setupFiles: setup.map((name) => `<rootDir>/scripts/testing/${name}.mjs`),
+  setupFilesAfterEnv: ['<rootDir>/scripts/testing/expect.mjs'],
 });
 
 export default {

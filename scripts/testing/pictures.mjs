@@ -13,12 +13,14 @@ Object.assign(Object.getPrototypeOf(createCanvas(1, 1)), {
   close() {},
 });
 
-/** What a file shows, upright; rejects where it is no picture. */
-async function decoded(file) {
-  const upright = sharp(Buffer.from(await file.arrayBuffer()))
-    .rotate()
-    .ensureAlpha();
-  const { data, info } = await upright.raw().toBuffer({ resolveWithObject: true });
+/** What a file shows, upright, as large as is asked for; rejects where it is no picture. */
+async function decoded(file, { resizeWidth: width, resizeHeight: height }) {
+  const upright = sharp(Buffer.from(await file.arrayBuffer())).rotate();
+  if (width ?? height)
+    upright.resize(width && Math.round(width), height && Math.round(height), {
+      fit: width && height ? 'fill' : 'cover',
+    });
+  const { data, info } = await upright.ensureAlpha().raw().toBuffer({ resolveWithObject: true });
   const pixels = new ImageData(new Uint8ClampedArray(data), info.width, info.height);
   return put(createCanvas(info.width, info.height), pixels);
 }
@@ -29,13 +31,10 @@ function put(canvas, pixels) {
 }
 
 /** A copy of a file, a canvas or pixels, at the size that is asked for. */
-async function createImageBitmap(from, { resizeWidth, resizeHeight } = {}) {
-  const source =
-    typeof from.arrayBuffer === 'function'
-      ? await decoded(from)
-      : from instanceof ImageData
-        ? put(createCanvas(from.width, from.height), from)
-        : from;
+async function createImageBitmap(from, size = {}) {
+  if (typeof from.arrayBuffer === 'function') return decoded(from, size);
+  const source = from instanceof ImageData ? put(createCanvas(from.width, from.height), from) : from;
+  const { resizeWidth, resizeHeight } = size;
   const width = resizeWidth ?? (resizeHeight ? (source.width * resizeHeight) / source.height : source.width);
   const height = resizeHeight ?? (source.height * width) / source.width;
   const canvas = createCanvas(Math.round(width), Math.round(height));

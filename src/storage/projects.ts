@@ -7,6 +7,7 @@ import { checkProject, migrated, newerThanThis } from '@/core/project/file';
 import type { Project } from '@/core/project/model';
 import { FILE_VERSION } from '@/core/project/version';
 import { fail, ok, type Result } from '@/core/result';
+import { asName } from '@/core/text/named';
 import { database, shasIn, type JournalRow, type ProjectRow } from '@/storage/database';
 import { continued } from '@/storage/line';
 import { journalOf } from '@/storage/shelf';
@@ -265,7 +266,7 @@ export async function duplicateProject(id: string, newId: string, now: number): 
   const copy: Project = {
     ...structuredClone(opened.value.project),
     id: newId,
-    title: `${opened.value.project.title.slice(0, 190)} (copy)`,
+    title: `${asName(opened.value.project.title, 190)} (copy)`,
   };
   await addProject(copy, now);
   const preview = await database.previews.get(id);

@@ -383,7 +383,7 @@ with zipfile.ZipFile('large.zip', 'w') as new:
         if (picture) expect(Buffer.from(await picture.arrayBuffer()).equals(bytes)).toBe(true);
         else expect(answer.value.mended).toHaveLength(1);
       }),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 

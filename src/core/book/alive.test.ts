@@ -223,6 +223,6 @@ test('whatever is moved, put in or taken out, every photo lies once or waits, an
       }
       expect(readProject(writeProject(now.project)).ok).toBe(true);
     }),
-    { numRuns: 25 },
+    { numRuns: 15 },
   );
 });

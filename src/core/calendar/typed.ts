@@ -110,8 +110,19 @@ function speltIn(language: string, year: boolean): Spelt[] {
   });
 }
 
+type Finder = (line: string) => Found | null;
+/** They are a hundred patterns each, and asked for with every letter that is typed. */
+const finders = new Map<string, Finder>();
+
+function finder(language: string, monthFirst: boolean): Finder {
+  const key = `${language} ${monthFirst}`;
+  let known = finders.get(key);
+  if (!known) finders.set(key, (known = finderIn(language, monthFirst)));
+  return known;
+}
+
 /** Finds the date of a line. Months are known by their names in English and in one more language, long or short. */
-function finder(language: string, monthFirst: boolean): (line: string) => Found | null {
+function finderIn(language: string, monthFirst: boolean): Finder {
   const months = new Map<string, number>();
   for (const tag of ['en', language])
     for (const length of ['long', 'short'] as const)

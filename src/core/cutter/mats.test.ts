@@ -73,7 +73,7 @@ describe('on the mats', () => {
           }
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 

@@ -58,7 +58,7 @@ export function dashed(
 }
 
 /** The lines of a path in straight parts; what is closed comes back to where it began. */
-function linesOf(path: Path): Point[][] {
+export function linesOf(path: Path): Point[][] {
   const lines: Point[][] = [];
   for (const segment of path) {
     const line = lines.at(-1);

@@ -1,7 +1,8 @@
 /** Which part of a drawing lies under a point. */
 import type { Drawing, DrawingPart } from '@/core/drawing/drawing';
 import type { Point } from '@/core/geometry/matrix';
-import { contains, distanceToSide, flatten } from '@/core/geometry/path';
+import { linesOf } from '@/core/drawing/dashes';
+import { contains, distanceToSide, flatten, straightened } from '@/core/geometry/path';
 
 /** Number of the topmost part that paints the point (the drawing's points), or -1; `near` is how far off a line may be met. */
 export function partAt({ parts }: Drawing, point: Point, near: number): number {
@@ -22,10 +23,13 @@ function paints({ path, line, rule }: DrawingPart, point: Point, near: number): 
 const ringPath = (ring: readonly Point[]) =>
   ring.map(({ x, y }, i) => (i ? (['L', x, y] as const) : (['M', x, y] as const)));
 
+/** Curves of a line are left by no more than this, points, in so many straight parts at most. */
+const [FINE, MOST_PARTS] = [0.1, 24];
+
 function onLine(path: DrawingPart['path'], point: Point, reach: number): boolean {
-  return flatten(path).some((ring) =>
-    ring.some((to, i) => {
-      const from = ring[i - 1];
+  return linesOf(straightened(path, FINE, MOST_PARTS)).some((line) =>
+    line.some((to, i) => {
+      const from = line[i - 1];
       return from !== undefined && distanceToSide(point, from, to) <= reach;
     }),
   );

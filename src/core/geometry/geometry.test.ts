@@ -134,6 +134,25 @@ describe('paths', () => {
     expect(pathData(straightened(straight, 0.01, 48))).toBe('M0 0L30 30');
   });
 
+  test('numbers after a closed path are refused, however they are written; so is what ends too soon', () => {
+    for (const data of [
+      'M0 0L9 9Z1e5',
+      'M0 0Z 2.5E-2 c1 1 1 1 1 1',
+      'M0 0Z4 4',
+      'M0',
+      'M0 0L5',
+      'M0 0C1 1 2 2 3',
+      '4 4',
+      'M0 0A1 1 0 0 0 5 5',
+      'M0 0LZ',
+      'M1e999 0',
+    ])
+      expect(() => parsePath(data)).toThrow(SyntaxError);
+    expect(pathData(parsePath('m10-5.5l.5.5+1e1.25h-3v.5z'))).toBe(
+      'M10 -5.5L10.5 -5L20.5 -4.75L17.5 -4.75L17.5 -4.25Z',
+    );
+  });
+
   test('path data is read in every command but arcs, absolute and relative', () => {
     const square = 'M10 10H30V30H10Z';
     expect(pathData(parsePath('m10 10h20v20h-20z'))).toBe(pathData(parsePath(square)));

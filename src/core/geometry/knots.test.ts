@@ -183,7 +183,7 @@ describe('scissors', () => {
       ),
       // The line runs through the corners of one; the rings of the other are wound against each other.
       {
-        numRuns: 80,
+        numRuns: 40,
         examples: [
           [woundBothWays, 0, 60, null],
           [cutOf('doily'), 0, 0, null],

@@ -85,84 +85,129 @@ export function pathData(path: Path, decimals = 4): string {
 
 const COUNTS: Record<string, number> = { M: 2, L: 2, H: 1, V: 1, C: 6, S: 4, Q: 4, T: 2, Z: 0 };
 
+const isDigit = (code: number): boolean => code >= 48 && code <= 57;
+const isLetter = (code: number): boolean => (code >= 65 && code <= 90) || (code >= 97 && code <= 122);
+const [PLUS, MINUS, DOT] = [43, 45, 46];
+
+/** Path data letter by letter and number by number; whatever else stands between is passed over. */
+class Scanner {
+  private at = 0;
+
+  constructor(private readonly data: string) {}
+
+  /** The next command's letter, or null where a number is next, or undefined at the end. */
+  command(): string | null | undefined {
+    this.skip();
+    if (this.at >= this.data.length) return undefined;
+    return isLetter(this.data.charCodeAt(this.at)) ? this.data[this.at++]! : null;
+  }
+
+  /** The next number; NaN where there is none. */
+  number(): number {
+    const { data } = this;
+    this.skip();
+    const from = this.at;
+    let to = from;
+    if (to >= data.length || isLetter(data.charCodeAt(to))) return NaN;
+    const sign = data.charCodeAt(to);
+    if (sign === PLUS || sign === MINUS) to++;
+    to = this.digits(to);
+    if (data.charCodeAt(to) === DOT) to = this.digits(to + 1);
+    if ((data.charCodeAt(to) | 32) === 101) {
+      const signed = data.charCodeAt(to + 1);
+      const first = signed === PLUS || signed === MINUS ? to + 2 : to + 1;
+      if (isDigit(data.charCodeAt(first))) to = this.digits(first);
+    }
+    this.at = to;
+    return Number(data.slice(from, to));
+  }
+
+  private digits(from: number): number {
+    let to = from;
+    while (isDigit(this.data.charCodeAt(to))) to++;
+    return to;
+  }
+
+  private skip(): void {
+    const { data } = this;
+    for (; this.at < data.length; this.at++) {
+      const code = data.charCodeAt(this.at);
+      if (isDigit(code) || isLetter(code)) return;
+      const signed = code === PLUS || code === MINUS;
+      if (!signed && code !== DOT) continue;
+      const next = data.charCodeAt(this.at + 1);
+      if (isDigit(next) || (signed && next === DOT && isDigit(data.charCodeAt(this.at + 2)))) return;
+    }
+  }
+}
+
 /**
  * Reads SVG path data (all commands but arcs, absolute and relative). Quadratic curves become cubic ones.
  * Throws SyntaxError for anything else.
  */
 export function parsePath(data: string): Path {
-  const tokens = data.match(/[a-zA-Z]|[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
+  const scanner = new Scanner(data);
   const path: Segment[] = [];
-  let here: Point = { x: 0, y: 0 };
-  let start = here;
+  const n = [0, 0, 0, 0, 0, 0] as [number, number, number, number, number, number];
+  let [x, y, startX, startY] = [0, 0, 0, 0];
+  // The last control point, which S and T mirror; none after anything but a curve.
   let handle: Point | null = null;
   let command = '';
-  for (let i = 0; i < tokens.length;) {
-    if (/[a-z]/i.test(tokens[i]!) && tokens[i]!.length === 1) command = tokens[i++]!;
+  const curve = (ax: number, ay: number, bx: number, by: number, toX: number, toY: number) => {
+    path.push(['C', ax, ay, bx, by, toX, toY]);
+    [x, y] = [toX, toY];
+  };
+  const quadratic = (cx: number, cy: number, toX: number, toY: number) => {
+    const toward = (from: number, to: number) => from + (2 / 3) * (to - from);
+    curve(toward(x, cx), toward(y, cy), toward(toX, cx), toward(toY, cy), toX, toY);
+    handle = { x: cx, y: cy };
+  };
+  for (let letter = scanner.command(); letter !== undefined; letter = scanner.command()) {
+    if (letter === null && command === 'Z') throw new SyntaxError('Numbers after a closed path.');
+    command = letter ?? command;
     const kind = command.toUpperCase();
     const count = COUNTS[kind];
-    if (count === undefined || i + count > tokens.length)
-      throw new SyntaxError(`Unreadable path near “${command}”.`);
-    const numbers = tokens.slice(i, i + count).map(Number);
-    if (numbers.some((n) => !Number.isFinite(n))) throw new SyntaxError(`Unreadable path near “${command}”.`);
-    i += count;
-    const base = command === kind ? { x: 0, y: 0 } : here;
-    const point = (at: number): Point => ({ x: base.x + numbers[at]!, y: base.y + numbers[at + 1]! });
-    const mirrored = (): Point => (handle ? { x: 2 * here.x - handle.x, y: 2 * here.y - handle.y } : here);
-    const curve = (a: Point, b: Point, end: Point) => {
-      path.push(['C', a.x, a.y, b.x, b.y, end.x, end.y]);
-      here = end;
-    };
-    const quadratic = (control: Point, end: Point) => {
-      const toward = (p: Point): Point => ({
-        x: p.x + (2 / 3) * (control.x - p.x),
-        y: p.y + (2 / 3) * (control.y - p.y),
-      });
-      curve(toward(here), toward(end), end);
-      handle = control;
-    };
+    if (count === undefined) throw new SyntaxError(`Unreadable path near “${command}”.`);
+    // A command without its letter: its first number is the next one.
+    for (let i = 0; i < count; i++) {
+      n[i] = scanner.number();
+      if (!Number.isFinite(n[i])) throw new SyntaxError(`Unreadable path near “${command}”.`);
+    }
+    if (command !== kind && kind !== 'V') for (let i = 0; i < count; i += kind === 'H' ? 1 : 2) n[i]! += x;
+    if (command !== kind && kind !== 'H') for (let i = kind === 'V' ? 0 : 1; i < count; i += 2) n[i]! += y;
+    const before = handle as Point | null;
+    const [mirrorX, mirrorY] = before ? [2 * x - before.x, 2 * y - before.y] : [x, y];
+    handle = null;
     switch (kind) {
       case 'M':
-        here = point(0);
-        start = here;
-        path.push(['M', here.x, here.y]);
-        handle = null;
+        [x, y, startX, startY] = [n[0], n[1], n[0], n[1]];
+        path.push(['M', x, y]);
         command = command === 'M' ? 'L' : 'l';
         break;
       case 'C':
-        handle = point(2);
-        curve(point(0), handle, point(4));
+        handle = { x: n[2], y: n[3] };
+        curve(...n);
         break;
-      case 'S': {
-        const first = mirrored();
-        handle = point(0);
-        curve(first, handle, point(2));
+      case 'S':
+        handle = { x: n[0], y: n[1] };
+        curve(mirrorX, mirrorY, n[0], n[1], n[2], n[3]);
         break;
-      }
       case 'Q':
-        quadratic(point(0), point(2));
+        quadratic(n[0], n[1], n[2], n[3]);
         break;
       case 'T':
-        quadratic(mirrored(), point(0));
+        quadratic(mirrorX, mirrorY, n[0], n[1]);
         break;
       case 'Z':
         path.push(['Z']);
-        here = start;
-        handle = null;
+        [x, y] = [startX, startY];
+        command = 'Z';
         break;
-      default: {
-        const end =
-          kind === 'L'
-            ? point(0)
-            : kind === 'H'
-              ? { x: base.x + numbers[0]!, y: here.y }
-              : { x: here.x, y: base.y + numbers[0]! };
-        path.push(['L', end.x, end.y]);
-        here = end;
-        handle = null;
-      }
+      default:
+        if (kind !== 'V') x = n[0];
+        if (kind !== 'H') y = kind === 'V' ? n[0] : n[1];
+        path.push(['L', x, y]);
     }
-    if (count === 0 && i < tokens.length && !/[a-z]/i.test(tokens[i]!))
-      throw new SyntaxError('Numbers after a closed path.');
   }
   return path;
 }

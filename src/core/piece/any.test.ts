@@ -187,7 +187,7 @@ test('any finish on any outline: a file takes it, all of it is drawn, the same e
       for (const says of finishSays(of.finish, 'mm')) expect(says.length).toBeGreaterThan(2);
     }),
     // The same each time: what is done to one can make it a hundred times as slow as another.
-    { numRuns: 80 },
+    { numRuns: 50 },
   );
 });
 

@@ -42,6 +42,14 @@ test('small or large where the name or its folder says so, in any of the usual w
 
 test.each([
   ['comma.png', ','],
+  ['letters/comma.png', ','],
+  ['alpha/A.png', 'A'],
+  ['alpha_b_lower.png', 'b'],
+  ['LC k.png', 'k'],
+  ['uc-q.png', 'Q'],
+  ['number 7.png', '7'],
+  ['A 2.png', 'A'],
+  ['ampersand.svg', '&'],
   ['alpha_questionmark.png', '?'],
   ['Set/ampersand 2.png', '&'],
   ['button-seven.png', '7'],
@@ -53,6 +61,10 @@ test.each([
   ['kite.png', undefined],
   ['', undefined],
 ])('%s is %s', (path, character) => expect(characterOf(path)).toBe(character));
+
+test('of a set of capitals all but one the one is told', () => {
+  expect(missingLetters(new Set('ABCDEFGHIJKLMNOPQRSTUVWXY0123456789.,!?&'))).toEqual(['Z']);
+});
 
 test('what is lacking is what is usual and not there; small letters of a set of capitals are not missed, nor the other way round', () => {
   fc.assert(

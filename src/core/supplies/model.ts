@@ -2,6 +2,7 @@
 import type { Asset } from '@/core/picture/asset';
 import type { ProductName } from '@/core/product';
 import type { Compartment } from '@/core/project/model';
+import { asName } from '@/core/text/named';
 import type { Trail } from '@/core/trail';
 
 /** What a person reads of a kind, and where it lies. */
@@ -224,7 +225,7 @@ export interface Kit {
 /** A kit of one's own, empty. */
 export const newKit = (id: string, name: string, added: number): Kit => ({
   id,
-  name: name.slice(0, 120),
+  name: asName(name, 120),
   description: '',
   author: '',
   licence: '',

@@ -8,7 +8,6 @@ import { scaling } from '@/core/geometry/matrix';
 import type { Asset } from '@/core/picture/asset';
 import { colourWords, mainColours } from '@/core/supplies/colours';
 import { pathsFor, readKit, tagsFrom, writeKit, type KitFile } from '@/core/supplies/kit-file';
-import { characterOf, missingLetters } from '@/core/supplies/letters';
 import { lookOf } from '@/core/supplies/look';
 import { KINDS, SUPPLY_KINDS, type Kit, type Supply, type SupplyKind } from '@/core/supplies/model';
 import { SupplySearch } from '@/core/supplies/search';
@@ -138,27 +137,6 @@ describe('colours', () => {
       ['#8f8d8a', 'grey'],
     ] as const)
       expect(colourWords(hex)).toContain(word);
-  });
-});
-
-describe('letters', () => {
-  test('the character is read from the file’s name', () => {
-    for (const [path, character] of [
-      ['alpha/A.png', 'A'],
-      ['alpha_b_lower.png', 'b'],
-      ['LC k.png', 'k'],
-      ['uc-q.png', 'Q'],
-      ['letters/comma.png', ','],
-      ['number 7.png', '7'],
-      ['A 2.png', 'A'],
-      ['ampersand.svg', '&'],
-    ] as const)
-      expect(characterOf(path)).toBe(character);
-    expect(characterOf('kite.png')).toBeUndefined();
-  });
-  test('missing characters are told, but not small letters of a set of capitals', () => {
-    const capitals = new Set('ABCDEFGHIJKLMNOPQRSTUVWXY0123456789.,!?&');
-    expect(missingLetters(capitals)).toEqual(['Z']);
   });
 });
 

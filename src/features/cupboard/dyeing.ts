@@ -3,6 +3,7 @@ import { wornDrawing } from '@/core/dye/drawing';
 import type { Dye } from '@/core/dye/dye';
 import { writeDrawing } from '@/core/drawing/write';
 import { fail, ok, type Result } from '@/core/result';
+import { asName } from '@/core/text/named';
 import { newKit, type Kit, type NamedInk, type Supply } from '@/core/supplies/model';
 import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { newId } from '@/features/shared/ids';
@@ -30,7 +31,7 @@ async function dyedSupply(
   if (!found.ok) return found;
   const { asset, blob } = found.value;
   const dyes = [dyeLike(ink.colour, greysStay)];
-  const name = `${supply.name}, ${ink.name}`.slice(0, 200);
+  const name = asName(`${supply.name}, ${ink.name}`, 200);
   let file: File;
   if (asset.type === 'image/svg+xml') {
     const drawn = await openDrawing(asset, new Uint8Array(await blob.arrayBuffer()));

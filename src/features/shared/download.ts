@@ -1,7 +1,7 @@
 import { asName } from '@/core/text/named';
 
-/** Names that are devices, whatever ending they have (Win32 file system conventions). */
-const DEVICE = /^(con|prn|aux|nul|com\d|lpt\d)$/i;
+/** Names that are devices, whatever follows them after a dot (Win32 file system conventions). */
+const DEVICE = /^(con|prn|aux|nul|com\d|lpt\d)\s*(\.|$)/i;
 
 /** A title without what file systems refuse: separators, wildcards, a dot at either end, names of devices. */
 export function fileName(title: string): string {

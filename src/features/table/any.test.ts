@@ -135,7 +135,7 @@ test.each(begins)('on %s', async (_, project) => {
       while (store.getState().history.done) store.getState().undo();
       expect({ asked, project: store.getState().history.project }).toEqual({ asked, project });
     }),
-    { numRuns: 6 },
+    { numRuns: 4 },
   );
 });
 
@@ -154,6 +154,6 @@ test('where it can only be looked at, nothing is changed by whatever is asked', 
         expect([command.name, store.getState().history.project === project]).toEqual([command.name, true]);
       }
     }),
-    { numRuns: 6 },
+    { numRuns: 4 },
   );
 });

@@ -58,7 +58,9 @@ function pageRead(context: PDFContext, node: PDFDict): PageRead {
   const box = (key: string): [number, number, number, number] | null => {
     const found = inherited(context, node, key);
     if (!(found instanceof PDFArray) || found.size() !== 4) return null;
-    return numbersOf(context, found) as [number, number, number, number];
+    const [a, b, c, d] = numbersOf(context, found) as [number, number, number, number];
+    // Any two corners across may be told (ISO 32000-1, 7.9.5).
+    return [Math.min(a, c), Math.min(b, d), Math.max(a, c), Math.max(b, d)];
   };
   const media = box('MediaBox') ?? [0, 0, 612, 792];
   const trim = box('TrimBox') ?? box('CropBox') ?? media;

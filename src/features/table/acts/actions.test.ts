@@ -1,5 +1,4 @@
 import * as act from '@/features/table/acts';
-import { evenly } from '@/core/geometry/sides';
 import { overlaps } from '@/core/geometry/box';
 import { extentOf } from '@/core/piece/placement/placement';
 import type { Project } from '@/core/project/model';
@@ -11,8 +10,7 @@ import { startHistory, undoLabel } from '@/core/project/history';
 import { movePieces } from '@/core/project/edits/place';
 import type { Piece } from '@/core/piece/piece';
 import type { Typesetter } from '@/core/text/typesetter';
-import { TRUE_SIZE } from '@/features/table/session/screen';
-import { clampZoom, fitted, nextZoom, rulerStep, toPage, zoomed } from '@/features/table/stage/hand/view';
+import { fitted } from '@/features/table/stage/hand/view';
 import { nodeTypesetter } from '../../../../scripts/node/platform';
 import { assetOf, inkPiece, laid, photoOf, quarters } from '../../../../scripts/testing/samples';
 
@@ -283,48 +281,6 @@ describe('the session', () => {
     act.startWords(store, 'title');
     expect(pile(store)).toEqual([inkPiece('a')]);
     expect(store.getState().history.steps).toEqual([]);
-  });
-});
-
-describe('looking', () => {
-  test('zooming holds the point under the hand still, between 5 and 1600 %', () => {
-    const view = { zoom: 0.7, x: 100, y: 40 };
-    const about = { x: 333, y: 222 };
-    for (const zoom of [0.1, 0.9, 4, 15]) {
-      const before = toPage(view, about);
-      const after = toPage(zoomed(view, zoom, about), about);
-      // The view lies on whole pixels: half a pixel is all it may be off.
-      expect(Math.abs(after.x - before.x)).toBeLessThanOrEqual(0.51 / zoom);
-      expect(Math.abs(after.y - before.y)).toBeLessThanOrEqual(0.51 / zoom);
-    }
-    expect(clampZoom(1e9) / TRUE_SIZE).toBe(16);
-    expect(clampZoom(0) / TRUE_SIZE).toBeCloseTo(0.05, 12);
-    expect(nextZoom(TRUE_SIZE, 1) / TRUE_SIZE).toBe(1.5);
-    expect(nextZoom(TRUE_SIZE, -1) / TRUE_SIZE).toBe(0.75);
-  });
-
-  test('the whole page fits with its bleed, for any page and stage', () => {
-    for (const [width, height] of [
-      [864, 864],
-      [72, 4320],
-      [4320, 200],
-    ] as const) {
-      const view = fitted({ width, height, bleed: evenly(9) }, { width: 960, height: 560 });
-      expect(view.x - 9 * view.zoom).toBeGreaterThanOrEqual(0);
-      expect(view.x + (width + 9) * view.zoom).toBeLessThanOrEqual(960);
-      expect(view.y + (height + 9) * view.zoom).toBeLessThanOrEqual(560);
-    }
-  });
-
-  test('ruler marks never crowd, and use steps people know', () => {
-    for (let zoom = 0.07; zoom < 21; zoom *= 1.3)
-      for (const unit of ['in', 'mm'] as const) {
-        const { step } = rulerStep(zoom, unit, 40);
-        const largest = unit === 'in' ? 12 * 72 : 500 * (72 / 25.4);
-        if (step < largest) expect(step * zoom).toBeGreaterThanOrEqual(40);
-      }
-    expect(rulerStep(TRUE_SIZE, 'in', 40).step).toBe(36);
-    expect(rulerStep(TRUE_SIZE, 'mm', 40).step).toBeCloseTo((20 * 72) / 25.4, 9);
   });
 });
 

@@ -42,11 +42,13 @@ export function retouch(before: DrawnPiece, after: DrawnPiece, typesetter: Types
     b !== undefined &&
     a.font === b.font &&
     a.size === b.size &&
+    a.ink === b.ink &&
     a.glyphs.length === b.glyphs.length &&
     a.glyphs.every((glyph, i) => {
       const other = b.glyphs[i]!;
       return (
         glyph.id === other.id &&
+        glyph.turn === other.turn &&
         Math.abs(glyph.x - other.x - moved.x) < NEAR &&
         Math.abs(glyph.y - other.y - moved.y) < NEAR
       );
