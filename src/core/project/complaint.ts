@@ -121,6 +121,6 @@ export const capital = (text: string): string => text.charAt(0).toUpperCase() + 
 export function complaint(project: unknown, error: ValidationError): string {
   const path = stepsOf(error.path ?? '');
   if (error.type === 'names') return 'the list of pictures is damaged';
-  const ofOne = path[0] === 'surfaces' || (path.length > 1 && Object.hasOwn(ONE_OF, path[0]!));
+  const ofOne = path.length > 1 && (path[0] === 'surfaces' || Object.hasOwn(ONE_OF, path[0]!));
   return `${whichThing(project, path)}: ${partOf(path.slice(ofOne ? 2 : 0)) ?? 'it'} ${wrong(error)}`;
 }

@@ -24,7 +24,7 @@ export const factsOf = (parts: readonly Uint8Array[]): JpegFacts =>
 
 /** Throws RangeError if no frame header is found. */
 export function jpegFacts(bytes: Uint8Array): JpegFacts {
-  const parts: { number: number; data: Uint8Array }[] = [];
+  const parts: ProfilePart[] = [];
   let inverted = false;
   for (let at = 2; at + 4 <= bytes.length;) {
     if (bytes[at] !== 0xff) throw new RangeError('A damaged JPEG header.');
@@ -37,7 +37,7 @@ export function jpegFacts(bytes: Uint8Array): JpegFacts {
     const data = bytes.subarray(at + 4, at + 2 + length);
     const starts = (name: string) => [...name].every((c, i) => data[i] === c.charCodeAt(0));
     if (marker === 0xe2 && starts('ICC_PROFILE\0'))
-      parts.push({ number: data[12]!, data: data.subarray(14) });
+      parts.push({ number: data[12]!, of: data[13]!, data: data.subarray(14) });
     if (marker === 0xee && starts('Adobe')) inverted = true;
     if (isFrame(marker)) {
       const components = data[5]!;
@@ -54,14 +54,16 @@ export function jpegFacts(bytes: Uint8Array): JpegFacts {
   throw new RangeError('A JPEG without a picture.');
 }
 
-function profileOf(parts: { number: number; data: Uint8Array }[]): Uint8Array | undefined {
-  if (!parts.length) return undefined;
+interface ProfilePart {
+  /** Counted from 1, and how many there are. */
+  number: number;
+  of: number;
+  data: Uint8Array;
+}
+
+/** All of its parts in their order; nothing where one is missing or there twice. */
+function profileOf(parts: readonly ProfilePart[]): Uint8Array | undefined {
   const ordered = [...parts].sort((a, b) => a.number - b.number);
-  const whole = new Uint8Array(ordered.reduce((sum, part) => sum + part.data.length, 0));
-  let at = 0;
-  for (const { data } of ordered) {
-    whole.set(data, at);
-    at += data.length;
-  }
-  return whole;
+  const complete = ordered.every(({ number, of }, i) => number === i + 1 && of === parts.length);
+  return parts.length && complete ? joined(ordered.map(({ data }) => data)) : undefined;
 }

@@ -140,12 +140,15 @@ export interface SetRunning {
   over: number;
 }
 
+/** Words as they run: what was written in lines goes on. */
+const onOneLine = (text: string): string => text.replace(/\s*\n\s*/g, ' ').trim();
+
 const NOTHING: SetRunning = { runs: [], starts: [], repeats: 0, size: 0, spread: 0, length: 0, over: 0 };
 
 /** The words along the outline of a box of this size, in the piece's own frame. */
 export function setRunning(outline: RunningOutline, box: Size, typesetter: Typesetter): SetRunning {
   const { text, repeat, between } = outline;
-  const words = text.replace(/\s*\n\s*/g, ' ').trim();
+  const words = onOneLine(text);
   if (!words) return NOTHING;
   const unit = repeat ? `${words}${between || ' '}` : words;
   const ring = largestRing(basePath(outline.base, box, typesetter));
@@ -212,7 +215,7 @@ export function sizeFor(outline: RunningOutline, repeats: number, box: Size, typ
   let size = outline.size;
   for (let tries = 0; tries < 30; tries++) {
     const { length } = setRunning({ ...outline, size, repeat: true }, box, typesetter);
-    const unit = `${outline.text.trim()}${outline.between || ' '}`;
+    const unit = `${onOneLine(outline.text)}${outline.between || ' '}`;
     const natural = lettersOf(unit, { ...outline, size }, typesetter).reduce(
       (sum, { width }) => sum + width,
       0,
