@@ -11,19 +11,23 @@ const UNSEEN =
   /[\p{Cc}\u00ad\u061c\u180e\u200b\u200e\u200f\u202a-\u202e\u2060-\u206f\ufeff\ufff9-\ufffb\u{e0001}]/gu;
 const LINE_ENDS = /[\s\u0085\u2028\u2029]+/gu;
 
+/** The beginning of a text, no more than `longest` UTF-16 units; no half of a letter at its end. */
+export const shortened = (text: string, longest: number): string =>
+  text.slice(0, longest).replace(/[\ud800-\udbff]$/, '');
+
 /** One line of no more than `longest` letters (UTF-16 units), composed (Unicode NFC); no half of a letter at its end. Empty where nothing is left. */
 export const asName = (text: string, longest: number): string =>
-  text
-    .toWellFormed()
-    .normalize('NFC')
-    .replace(LINE_ENDS, ' ')
-    .replace(UNSEEN, '')
-    .replaceAll('\ufffd', '')
-    .replace(/ {2,}/g, ' ')
-    .trim()
-    .slice(0, longest)
-    .replace(/[\ud800-\udbff]$/, '')
-    .trim();
+  shortened(
+    text
+      .toWellFormed()
+      .normalize('NFC')
+      .replace(LINE_ENDS, ' ')
+      .replace(UNSEEN, '')
+      .replaceAll('\ufffd', '')
+      .replace(/ {2,}/g, ' ')
+      .trim(),
+    longest,
+  ).trim();
 
 /** How a file is called in a sentence: the last part of its path, as it is shown. */
 export const calledFile = (path: string): string => asName(path.split('/').pop()!, 400) || 'A file';

@@ -16,6 +16,7 @@ import type { Piece } from '@/core/piece/piece';
 import { placementMatrix, SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import { changePieces, naming, type Edit } from '@/core/project/edits/edit';
 import { surfaceOf } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 import { respanned } from '@/core/text/spans';
 import { lives, MOST_LETTERS, type Span } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
@@ -107,7 +108,7 @@ export const changeLift = (
 
 /** Words are called by their first line, until somebody names them. */
 export const nameOfWords = (text: string, role: string): string =>
-  text.trim().split('\n')[0]!.slice(0, 40) || role.charAt(0).toUpperCase() + role.slice(1);
+  shortened(text.trim().split('\n')[0]!, 40) || role.charAt(0).toUpperCase() + role.slice(1);
 
 /** Words written otherwise: what is undefined goes; stretches go along with what is written. */
 export function rewritten<O extends WrittenOutline>(outline: O, to: Partial<O>): O {
