@@ -11,6 +11,7 @@ import { extentOf, placedAt } from '@/core/piece/placement/placement';
 import { wholeCopy } from '@/core/project/copies';
 import { exchanged } from '@/core/project/create';
 import type { Surface } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 import type { Span } from '@/core/text/style';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -133,7 +134,7 @@ export function written(piece: Words, text: string, typesetter: Typesetter, span
   const middle = piece.role === 'title' ? y : y - height / 2 + now / 2;
   return {
     ...piece,
-    name: text.split('\n')[0]!.slice(0, 40),
+    name: shortened(text.split('\n')[0]!, 40),
     outline,
     placement: { ...piece.placement, x, y: middle, height: now },
   };

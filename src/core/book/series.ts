@@ -9,6 +9,7 @@ import { isWritten } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { Surface } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface SeriesWish {
@@ -32,7 +33,7 @@ export function thoughtsIn(text: string): { lines: string[]; over: number; cut: 
     .filter(Boolean);
   const taken = all.slice(0, MOST_IN_SERIES);
   return {
-    lines: taken.map((line) => line.slice(0, LONGEST_THOUGHT)),
+    lines: taken.map((line) => shortened(line, LONGEST_THOUGHT)),
     over: all.length - taken.length,
     cut: taken.filter(({ length }) => length > LONGEST_THOUGHT).length,
   };

@@ -26,6 +26,7 @@ import { declarations, saidOf, Sheets, START, styleOf, type Style } from '@/core
 import { seenIn } from '@/core/drawing/tiles';
 import { fail, ok, type Result } from '@/core/result';
 import type { Drawing, DrawingPart, Line } from '@/core/drawing/drawing';
+import { shortened } from '@/core/text/named';
 
 /** Bytes, parts, nesting and tiles a drawing may have. */
 const MOST_DRAWING_BYTES = 8 * 2 ** 20;
@@ -231,7 +232,7 @@ class Reader {
     const data = shapeData(name, element.attributes, this.view);
     let path: Path | null = null;
     try {
-      if (data === null) this.dropped.add(WORDS[name] ?? `“${name.slice(0, 30)}”`);
+      if (data === null) this.dropped.add(WORDS[name] ?? `“${shortened(name, 30)}”`);
       else path = parsePath(svgpath(spelledOut(data)).unarc().abs().toString());
     } catch {
       this.dropped.add(UNREADABLE);

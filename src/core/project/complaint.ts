@@ -1,5 +1,6 @@
 /** Why a project, or a change of one, does not pass the door, in the words of the hobby: which thing it is, and what is wrong with it. */
 import type { ValidationError } from 'yup';
+import { shortened } from '@/core/text/named';
 
 type Path = readonly string[];
 
@@ -17,7 +18,7 @@ const at = (value: unknown, path: Path): unknown =>
 export function whichThing(project: unknown, path: Path): string {
   const named = (what: string, steps: Path): string => {
     const name = (at(project, steps) as { name?: unknown } | undefined)?.name;
-    return typeof name === 'string' && name ? `“${name.slice(0, 60)}”` : what;
+    return typeof name === 'string' && name ? `“${shortened(name, 60)}”` : what;
   };
   const [list, , inner] = path;
   if (list === 'surfaces' && path.length > 1) {

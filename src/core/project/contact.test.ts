@@ -1,4 +1,4 @@
-import { letterEnds } from '@/core/text/breaks';
+import { letterEnds } from '@/core/text/letters';
 import { nodeTypesetter } from '../../../scripts/node/platform';
 import { takenInWords } from '@/core/photos/when';
 import { contactSheets, shortened } from '@/core/project/contact';

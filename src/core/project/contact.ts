@@ -10,7 +10,7 @@ import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { plainName, wordsPiece } from '@/core/project/create';
 import { newSurface, type Project, type Surface } from '@/core/project/model';
-import { letterEnds } from '@/core/text/breaks';
+import { letterEnds } from '@/core/text/letters';
 import type { Typesetter } from '@/core/text/typesetter';
 
 export interface ContactWish {

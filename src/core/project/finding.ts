@@ -6,6 +6,8 @@ import { changePieces, together, type Edit } from '@/core/project/edits/edit';
 import { writeAnew } from '@/core/project/edits/make';
 import { writtenOn } from '@/core/project/needs';
 import type { Project } from '@/core/project/model';
+import { letterEnds } from '@/core/text/letters';
+import { shortened } from '@/core/text/named';
 import { writtenAnew } from '@/core/text/spans';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -35,11 +37,25 @@ export interface Find {
   full: boolean;
 }
 
-const pattern = ({ text, exact, whole }: Wish): RegExp =>
-  new RegExp(
-    whole ? `(?<![\\p{L}\\p{M}\\p{N}])${escaped(text)}(?![\\p{L}\\p{M}\\p{N}])` : escaped(text),
+/** Letters that are typed one way and set another: they are found either way. */
+const ALIKE: Record<string, string> = Object.fromEntries(
+  ["'’", '"“”„', ' \u00a0\u202f', '-\u2010\u2011'].flatMap((all) => [...all].map((one) => [one, `[${all}]`])),
+);
+
+/** A letter as it is written in a pattern: as one, or with its marks apart (Unicode Standard Annex 15). */
+const sought = (letter: string): string => {
+  const apart = letter.normalize('NFD');
+  return ALIKE[letter] ?? (apart === letter ? escaped(letter) : `(?:${letter}|${apart})`);
+};
+
+/** No letter is found without the marks it has. */
+function pattern({ text, exact, whole }: Wish): RegExp {
+  const letters = `${[...text.normalize('NFC')].map(sought).join('')}\\ufe0f?(?!\\p{M})`;
+  return new RegExp(
+    whole ? `(?<![\\p{L}\\p{M}\\p{N}])${letters}(?![\\p{L}\\p{M}\\p{N}])` : letters,
     exact ? 'gu' : 'giu',
   );
+}
 
 /** What stands among the texts of a piece for the figures its numbers are set from. */
 const FIGURES = '0123456789';
@@ -47,12 +63,12 @@ const FIGURES = '0123456789';
 /** Where words stand, page by page and from the bottom of each pile up; whether `by` finds room in their place. */
 export function findWords({ surfaces }: Project, wish: Wish, by = ''): Find[] {
   if (!wish.text) return [];
-  const sought = pattern(wish);
+  const wanted = pattern(wish);
   return surfaces.flatMap(({ id, name, pile, locked }) =>
     pile.flatMap((piece) =>
       writtenOn(piece).flatMap(({ text, letters: { spans = [] }, most }, part) => {
         if (most === undefined && text === FIGURES) return [];
-        const finds = [...text.matchAll(sought)].map((match) => {
+        const finds = [...text.matchAll(wanted)].map((match) => {
           const [start, end] = [match.index, match.index + match[0].length];
           return {
             ...{ surfaceId: id, page: name, piece, part, text, start, end },
@@ -79,11 +95,11 @@ export const isFree = ({ locked, living, full }: Find): boolean => !locked && !l
  * be longer than it may be. Boxes take the size their words want.
  */
 export function replaceWords(project: Project, wish: Wish, by: string, typesetter: Typesetter): Edit {
-  const sought = pattern(wish);
+  const wanted = pattern(wish);
   const free = findWords(project, wish, by).filter(isFree);
   const pieces = new Map(free.map(({ surfaceId, piece }) => [piece, surfaceId]));
   return together(
-    `replace “${wish.text.slice(0, 30)}” by “${by.slice(0, 30)}”`,
+    `replace “${shortened(wish.text, 30)}” by “${shortened(by, 30)}”`,
     [...pieces].flatMap(([piece, surfaceId]) => {
       const edits: Edit[] = [];
       const { outline } = piece;
@@ -99,7 +115,7 @@ export function replaceWords(project: Project, wish: Wish, by: string, typesette
         changePieces('', surfaceId, [piece.id], (draft) =>
           writtenOn(draft as Piece).forEach(({ text, set }, part) => {
             if (free.some((find) => find.piece === piece && find.part === part))
-              set?.(text.replace(sought, () => by));
+              set?.(text.replace(wanted, () => by));
           }),
         ),
       );
@@ -110,10 +126,10 @@ export function replaceWords(project: Project, wish: Wish, by: string, typesette
 
 let segmenter: Intl.Segmenter | undefined;
 
-/** Words as Unicode Standard Annex #29 tells them apart, and letters without spaces. */
+/** Words and letters as Unicode Standard Annex #29 tells them apart; spaces are no letters. */
 export function countWords(text: string): { words: number; letters: number } {
   segmenter ??= new Intl.Segmenter(undefined, { granularity: 'word' });
   let words = 0;
   for (const { isWordLike } of segmenter.segment(text)) if (isWordLike) words++;
-  return { words, letters: [...text.replace(/\s/g, '')].length };
+  return { words, letters: letterEnds(text.replace(/\s/g, '')).length };
 }

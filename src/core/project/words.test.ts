@@ -83,7 +83,29 @@ describe('finding', () => {
     expect(findWords(marked, { text: 'cafe', exact: false, whole: true })).toMatchObject([
       { start: 10, end: 14 },
     ]);
+    expect(findWords(marked, { text: 'cafe', exact: false, whole: false })).toHaveLength(1);
+    for (const text of ['caf\u00e9', 'cafe\u0301'])
+      expect(findWords(marked, { text, exact: true, whole: false })).toMatchObject([{ start: 0, end: 5 }]);
     expect(found('')).toBe(0);
+  });
+
+  test('what is typed one way and set another is found either way', () => {
+    for (const [typed, set] of [
+      ["don't", 'don’t'],
+      ['"kite"', '“kite”'],
+      ['no 5', 'no\u00a05'],
+      ['e-mail', 'e\u2011mail'],
+      ['love ❤', 'love ❤\ufe0f'],
+    ] as const)
+      for (const [text, written] of [
+        [typed, set],
+        [set, typed],
+      ] as const) {
+        // What says that a heart is a picture is nothing that is sought.
+        if (text.endsWith('\ufe0f')) continue;
+        const [find] = findWords(laid([wordsOf('a', `A ${written}!`)]), { text, exact: true, whole: true });
+        expect(find).toMatchObject({ start: 2, end: 2 + written.length });
+      }
   });
 
   test('replaced everywhere at once, stretches go along, dollar signs are dollar signs', () => {

@@ -5,7 +5,7 @@ import { HEX_COLOUR } from '@/core/color/hex';
 import { HIGHEST_LIFT } from '@/core/piece/finish/lift';
 import { fail, ok, type Result } from '@/core/result';
 import { trailSchema, type Trail } from '@/core/trail';
-import { asName } from '@/core/text/named';
+import { asName, shortened } from '@/core/text/named';
 import { leadsOut } from '@/core/zip-names';
 import {
   KINDS,
@@ -58,7 +58,7 @@ export const tagsFrom = (text: string): string[] =>
     ...new Set(
       text
         .split(',')
-        .map((tag) => tag.trim().toLowerCase().slice(0, LONGEST_TAG))
+        .map((tag) => shortened(tag.trim().toLowerCase(), LONGEST_TAG))
         .filter(Boolean),
     ),
   ].slice(0, MOST_TAGS);
@@ -175,7 +175,7 @@ function whatIsWrong(file: Record<string, unknown>, { path = '', type }: Validat
   if (type === 'inside') return 'a file of it points outside of the kit';
   if (list !== 'supplies') return `what it says of the kit (${i ?? list ?? 'all of it'}) cannot be read`;
   const entry = Array.isArray(file.supplies) ? (file.supplies[Number(i)] as { name?: unknown } | null) : null;
-  const name = typeof entry?.name === 'string' ? `“${entry.name.slice(0, 60)}”` : `supply ${Number(i) + 1}`;
+  const name = typeof entry?.name === 'string' ? `“${shortened(entry.name, 60)}”` : `supply ${Number(i) + 1}`;
   return `what it says of ${name}${what ? ` (${what})` : ''} cannot be read`;
 }
 
@@ -228,11 +228,13 @@ export function pathsFor(
   for (const supply of supplies) {
     if (supply.kind === 'inks' || supply.kind === 'line') continue;
     const plain =
-      supply.name
-        .replace(/[^\p{L}\p{N} ,&'’()+-]+/gu, ' ')
-        .replace(/\s+/g, ' ')
-        .trim()
-        .slice(0, LONGEST_PATH_NAME) || supply.kind;
+      shortened(
+        supply.name
+          .replace(/[^\p{L}\p{N} ,&'’()+-]+/gu, ' ')
+          .replace(/\s+/g, ' ')
+          .trim(),
+        LONGEST_PATH_NAME,
+      ) || supply.kind;
     for (let i = 1; ; i++) {
       const path = `${KINDS[supply.kind].folder}/${plain}${i > 1 ? ` ${i}` : ''}.${extension(supply)}`;
       if (taken.has(path.toLowerCase())) continue;

@@ -212,6 +212,9 @@ describe('kit.json', () => {
       'embellishments/a b 2.png',
       'papers/x.png',
     ]);
+    // A half of a letter would be another name in the zip than in the list.
+    const [long] = pathsFor([supply(`a${'𠮷'.repeat(60)}`)], () => 'png').values();
+    expect(long).toBe(`embellishments/a${'𠮷'.repeat(49)}.png`);
   });
   test('tags are lower case, each once', () =>
     expect(tagsFrom(' Sea, sea ,Blue kite,,')).toEqual(['sea', 'blue kite']));

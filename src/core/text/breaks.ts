@@ -43,11 +43,3 @@ export function opportunities(paragraph: string): number[] {
   for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) places.push(next.position);
   return places;
 }
-
-let segmenter: Intl.Segmenter | undefined;
-
-/** Where letters with all their marks end (Unicode Standard Annex #29). */
-export const letterEnds = (text: string): number[] =>
-  [...(segmenter ??= new Intl.Segmenter(undefined, { granularity: 'grapheme' })).segment(text)].map(
-    ({ index, segment }) => index + segment.length,
-  );

@@ -1,5 +1,12 @@
 /** Names out of files: one line of what can be seen. */
 import fc from 'fast-check';
+import { produce } from 'immer';
+import { thoughtsIn } from '@/core/book/series';
+import { whichThing } from '@/core/project/complaint';
+import { together, type Edit } from '@/core/project/edits/edit';
+import { keepLook } from '@/core/project/edits/looks';
+import { writeNote } from '@/core/project/edits/page';
+import type { Project, Surface } from '@/core/project/model';
 import { withCleanNames } from '@/core/project/names';
 import { asName, calledFile } from '@/core/text/named';
 import { assetOf, laid, photoOf, quarters, wordsOf } from '../../../scripts/testing/samples';
@@ -13,6 +20,8 @@ test('what is not seen, or turns letters round, is gone; scripts and emoji are a
     expect(asName(whole, 400)).toBe(whole.normalize('NFC'));
   expect(asName('\ud800half', 400)).toBe('half');
   expect(asName('🪁🪁', 3)).toBe('🪁');
+  expect(asName('ab👩\u200d👧', 5)).toBe('ab');
+  expect(asName('👩\u200d👧', 3)).toBe('👩\u200d');
   // What is told of a file is told by the name one sees.
   expect(calledFile('box/kite\u202egnp.svg')).toBe('kitegnp.svg');
   expect(calledFile('\u200b')).toBe('A file');
@@ -58,4 +67,21 @@ test('every name of a project from a file is cleaned, and no word that stands on
   expect(clean.product).toEqual(foreign);
   const plain = withCleanNames(laid([]));
   expect(withCleanNames(plain)).toEqual(plain);
+});
+
+test('what is too long for its place is cut between letters, wherever it is written', () => {
+  const kites = `a${'🪁'.repeat(1200)}`;
+  const page = laid([wordsOf('words', kites)]);
+  const [{ id, pile }] = page.surfaces as [Surface];
+  for (const [edit, of] of [
+    [writeNote(id, kites), ({ surfaces }) => surfaces[0]!.note],
+    [keepLook(id, pile, 'look', kites), ({ looks }) => looks![0]!.name],
+    [together(`write ${thoughtsIn(kites).lines[0]}`, []), () => thoughtsIn(kites).lines[0]],
+  ] as [Edit, (project: Project) => string][]) {
+    const text = of(produce(page, (draft) => void edit.apply(draft)));
+    expect(text.isWellFormed() && edit.label.isWellFormed()).toBe(true);
+    expect(text.length).toBeGreaterThan(40);
+    expect(text.length).toBeLessThan(kites.length);
+  }
+  expect(whichThing({ looks: [{ name: kites }] }, ['looks', 0]).isWellFormed()).toBe(true);
 });

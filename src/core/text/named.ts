@@ -1,5 +1,7 @@
 /** Names that come with files, as they are stored: what is shown of them, and nothing else. */
 
+import { letterRound } from '@/core/text/letters';
+
 /** Letters of a font's name. */
 export const LONGEST_FONT_NAME = 120;
 
@@ -11,9 +13,9 @@ const UNSEEN =
   /[\p{Cc}\u00ad\u061c\u180e\u200b\u200e\u200f\u202a-\u202e\u2060-\u206f\ufeff\ufff9-\ufffb\u{e0001}]/gu;
 const LINE_ENDS = /[\s\u0085\u2028\u2029]+/gu;
 
-/** The beginning of a text, no more than `longest` UTF-16 units; no half of a letter at its end. */
+/** The beginning of a text, no more than `longest` UTF-16 units; no half of a letter at its end, if there is a whole one. */
 export const shortened = (text: string, longest: number): string =>
-  text.slice(0, longest).replace(/[\ud800-\udbff]$/, '');
+  text.slice(0, letterRound(text, longest)[0] || longest).replace(/[\ud800-\udbff]$/, '');
 
 /** One line of no more than `longest` letters (UTF-16 units), composed (Unicode NFC); no half of a letter at its end. Empty where nothing is left. */
 export const asName = (text: string, longest: number): string =>

@@ -1,6 +1,7 @@
 /** One paragraph set in lines: shaped, broken, turned to reading order and spaced. Lengths in points. */
 import { inVisualOrder, levelsOf, type Levels } from '@/core/text/bidi';
-import { letterEnds, opportunities, type Divide } from '@/core/text/breaks';
+import { opportunities, type Divide } from '@/core/text/breaks';
+import { letterEnds } from '@/core/text/letters';
 import {
   itemsOf,
   primary,

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { letterEnds } from '@/core/text/letters';
 import { ownOf, placeAfter, respanned, spanned } from '@/core/text/spans';
 import type { Span } from '@/core/text/style';
 
@@ -19,6 +20,11 @@ describe('stretches of a text', () => {
       [[2, 5]],
     ],
     ['all of it taken away', [{ start: 2, end: 4, ...red }], 'abCDe', 'abe', []],
+    // The halves of these in UTF-16, and their marks, are alike.
+    ['a picture of two alike taken away', [{ start: 0, end: 2, ...red }], '😀😁', '😁', []],
+    ['the one beside it taken away', [{ start: 2, end: 4, ...red }], '😀😁', '😁', [[0, 2]]],
+    ['a hand beside a darker one taken away', [{ start: 2, end: 6, ...red }], '👍👍🏽', '👍🏽', [[0, 4]]],
+    ['a mark put on its last letter', [{ start: 1, end: 2, ...red }], 'be', 'be\u0301', [[1, 3]]],
   ];
   test.each(cases)('%s', (_, spans, before, after, wanted) => {
     expect(respanned(spans, before, after).map(({ start, end }) => [start, end])).toEqual(wanted);
@@ -59,15 +65,20 @@ describe('stretches of a text', () => {
     );
   });
 
-  test('however a text is changed, its stretches stay within it', () => {
-    const text = fc.string({ unit: fc.constantFrom('a', 'b', ' '), maxLength: 12 });
+  test('however a text is changed, its stretches stay within it and end between letters', () => {
+    const text = fc.string({
+      unit: fc.constantFrom('a', ' ', '😀', '😁', '👍', '🏽', '\u0301'),
+      maxLength: 12,
+    });
     fc.assert(
       fc.property(text, text, fc.nat(11), fc.nat(11), (before, after, a, b) => {
-        const [start, end] = [Math.min(a, b, before.length), Math.min(Math.max(a, b), before.length)];
+        const ends = [0, ...letterEnds(before)];
+        const [start, end] = [a, b].map((at) => ends[Math.min(at, ends.length - 1)]!).sort((p, q) => p - q);
         if (start === end) return;
-        for (const span of respanned([{ start, end, ...red }], before, after)) {
-          expect(span.start).toBeGreaterThanOrEqual(0);
-          expect(span.end).toBeLessThanOrEqual(after.length);
+        const between = [0, ...letterEnds(after)];
+        for (const span of respanned([{ start: start!, end: end!, ...red }], before, after)) {
+          expect(between).toContain(span.start);
+          expect(between).toContain(span.end);
         }
       }),
     );
@@ -95,5 +106,7 @@ test('a place keeps to what stands beside it, whatever is written or taken away 
     placeAfter(2, '1. kite', 'kite'),
     placeAfter(7, '1. kite', 'kite'),
     placeAfter(4, 'kite', '1. kite'),
-  ]).toEqual([0, 4, 7]);
+    placeAfter(2, '😀😁', '😁'),
+    placeAfter(1, 'e', 'e\u0301'),
+  ]).toEqual([0, 4, 7, 0, 2]);
 });

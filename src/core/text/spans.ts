@@ -1,18 +1,21 @@
 /** Stretches of a text that is changed, and texts of which a stretch is written otherwise. */
+import { letterRound } from '@/core/text/letters';
 import type { Span, TextStyle } from '@/core/text/style';
 
 /** What a stretch can have of its own. */
 export type Own = Omit<Span, 'start' | 'end'>;
 const OWN_KEYS = ['family', 'scale', 'ink', 'tracking', 'features', 'bold', 'italic', 'field'] as const;
 
-/** What of a text was changed: as many letters as before `from` and in the `tail` are shared. */
+/** What of a text was changed: whole letters with their marks, of which as many as before `from` and in the `tail` are shared. */
 export function changedIn(before: string, after: string): { from: number; tail: number } {
   const most = Math.min(before.length, after.length);
   let from = 0;
   while (from < most && before[from] === after[from]) from++;
+  from = Math.min(letterRound(before, from)[0], letterRound(after, from)[0]);
   let tail = 0;
   while (tail < most - from && before[before.length - 1 - tail] === after[after.length - 1 - tail]) tail++;
-  return { from, tail };
+  const left = (text: string) => text.length - letterRound(text, text.length - tail)[1];
+  return { from, tail: Math.min(left(before), left(after)) };
 }
 
 /** Where a place in a text lies once the text was changed; one in what went lies where that began. */

@@ -11,6 +11,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { LONGEST_TAG } from '@/core/supplies/kit-file';
 import type { Kit, Supply } from '@/core/supplies/model';
+import { shortened } from '@/core/text/named';
 
 interface Props {
   kit: Kit;
@@ -57,7 +58,7 @@ export function KitSheet({ kit, supplies, onClose, onKeep }: Props) {
           onChange={(_, tags) =>
             setDraft({
               ...draft,
-              tags: tags.map((tag) => tag.trim().toLowerCase().slice(0, LONGEST_TAG)).filter(Boolean),
+              tags: tags.map((tag) => shortened(tag.trim().toLowerCase(), LONGEST_TAG)).filter(Boolean),
             })
           }
           renderInput={(params) => <TextField {...params} label="Tags: everything in it is found by them" />}

@@ -9,6 +9,7 @@ import type { Edit } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { lieLetters } from '@/core/project/letters';
 import { surfaceOf, type LaidLetters, type Surface } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 import type { Typesetter } from '@/core/text/typesetter';
 
 const LONGEST_NAME = 60;
@@ -27,7 +28,7 @@ export const layLetters = (
   newId: () => string,
   spot?: { x: number; y: number },
 ): Edit => ({
-  label: `lay letters “${letters.text.slice(0, 20)}”`,
+  label: `lay letters “${shortened(letters.text, 20)}”`,
   merge: `letters ${groupId}`,
   apply(project) {
     const known = new Map(assets.map((asset) => [asset.sha, asset]));
@@ -101,7 +102,7 @@ function put(surface: Draft<Surface>, groupId: string, letters: LaidLetters, pie
   const below = surface.pile.slice(0, last < 0 ? undefined : last).filter((piece) => !mine(piece));
   const above = last < 0 ? [] : surface.pile.slice(last + 1);
   surface.pile = [...below, ...(pieces as Draft<Piece>[]), ...above];
-  const name = letters.text.replace(/\s+/g, ' ').trim().slice(0, LONGEST_NAME) || 'Letters';
+  const name = shortened(letters.text.replace(/\s+/g, ' ').trim(), LONGEST_NAME) || 'Letters';
   const group = surface.groups.find(({ id }) => id === groupId);
   if (group) Object.assign(group, { name, letters: plain(letters) });
   else surface.groups.push({ id: groupId, name, letters: plain(letters) });

@@ -4,6 +4,7 @@ import type { Finish } from '@/core/piece/finish';
 import type { Piece } from '@/core/piece/piece';
 import { changePieces, naming, piecesOf, type Edit } from '@/core/project/edits/edit';
 import type { Look, Project } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 
 export const MOST_LOOKS = 200;
 export const LONGEST_LOOK = 60;
@@ -33,7 +34,7 @@ export const keepLook = (surfaceId: string, pieces: readonly Piece[], id: string
     const [first] = pieces;
     if (!first || (project.looks?.length ?? 0) >= MOST_LOOKS) return;
     const finish = copyOf(first.finish);
-    (project.looks ??= []).push({ id, name: name.slice(0, LONGEST_LOOK), finish });
+    (project.looks ??= []).push({ id, name: shortened(name, LONGEST_LOOK), finish });
     for (const piece of piecesOf(
       project,
       surfaceId,

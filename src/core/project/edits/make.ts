@@ -167,7 +167,7 @@ export const writeWords = (surfaceId: string, piece: Piece, to: Partial<GlyphsOu
         draft.material as Material,
       ) ?? [])
         if (to.text?.trim() && text.trim() === before.text.trim())
-          set?.(outline.text.slice(0, LONGEST_WORDS));
+          set?.(shortened(outline.text, LONGEST_WORDS));
       if (named) draft.name = nameOfWords(outline.text, draft.role);
       const width = Math.max(SMALLEST_PIECE, wanted.width);
       const height = Math.max(SMALLEST_PIECE, wanted.height);

@@ -12,6 +12,7 @@ import {
   type Project,
   type Surface,
 } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 
 /** Puts a page after another, or at the end. */
 export const addPage = (surface: Surface, after?: string): Edit => ({
@@ -106,7 +107,7 @@ export const writeNote = (surfaceId: string, note: string): Edit => ({
   merge: `note ${surfaceId}`,
   apply(project) {
     const surface = surfaceOf(project, surfaceId);
-    if (note) surface.note = note.slice(0, LONGEST_NOTE);
+    if (note) surface.note = shortened(note, LONGEST_NOTE);
     else delete surface.note;
   },
 });

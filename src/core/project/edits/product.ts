@@ -6,6 +6,7 @@ import type { Edit } from '@/core/project/edits/edit';
 import { refit } from '@/core/project/edits/refit';
 import { bleedWith, LONGEST_TITLE, safeWith, type Project, type Surface } from '@/core/project/model';
 import { newSide } from '@/core/project/sides';
+import { shortened } from '@/core/text/named';
 
 /** The product with its settings changed: sides it has no more go with all that lies on them, new ones come empty. */
 export const changeProduct = (product: Product, label: string): Edit => ({
@@ -42,7 +43,7 @@ export const changeProduct = (product: Product, label: string): Edit => ({
 /** A title that says what the product was of says what it is of now. */
 function retitled(title: string, before: Product, after: Product): string {
   const [was, is] = [datedSays(before), datedSays(after)];
-  return was && is ? title.replace(was, is).slice(0, LONGEST_TITLE) : title;
+  return was && is ? shortened(title.replace(was, is), LONGEST_TITLE) : title;
 }
 
 /** Where a side must keep more or less free, what lies there as it began lies as it now would begin. */

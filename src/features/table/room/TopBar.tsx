@@ -26,6 +26,7 @@ import { useShallow } from 'zustand/react/shallow';
 import { retitle } from '@/core/project/edits/gather';
 import { redoLabel, undoLabel } from '@/core/project/history';
 import { hasPages, productSays } from '@/core/product';
+import { shortened } from '@/core/text/named';
 import { formatSize } from '@/core/units/lengths';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
@@ -175,7 +176,7 @@ function TitleField() {
     <InputBase
       value={title}
       readOnly={readOnly}
-      onChange={(event) => perform(retitle(event.target.value.slice(0, 200)))}
+      onChange={(event) => perform(retitle(shortened(event.target.value, 200)))}
       onKeyDown={(event) =>
         (event.key === 'Enter' || event.key === 'Escape') && (event.target as HTMLElement).blur()
       }

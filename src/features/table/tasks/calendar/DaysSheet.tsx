@@ -11,6 +11,7 @@ import { EVENT_KINDS, MOST_EVENTS, type DayEvent, type EventKind } from '@/core/
 import { heldSays } from '@/core/piece/held';
 import type { ReadDays } from '@/core/calendar/typed';
 import { languageOf } from '@/core/product';
+import { shortened } from '@/core/text/named';
 import { newId } from '@/features/shared/ids';
 import * as days from '@/features/table/acts/days';
 import { HolidayControls } from '@/features/table/tasks/calendar/HolidayControls';
@@ -137,7 +138,7 @@ function Adding({ room }: { room: number }) {
       <Box role="status" aria-live="polite">
         {refused.slice(0, 8).map(({ line, why }) => (
           <Typography key={`${line} ${why}`} variant="body2" color="warning.main">
-            “{line.slice(0, 40)}”: {why}.
+            “{shortened(line, 40)}”: {why}.
           </Typography>
         ))}
         {refused.length > 8 && (

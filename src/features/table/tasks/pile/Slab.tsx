@@ -23,6 +23,7 @@ import { renamePiece } from '@/core/project/edits/make';
 import { toggleHidden, toggleLock } from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { surfaceOf } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 import { isChosen, nameOfNode, type PileRow } from '@/features/table/tasks/pile/rows';
 import { useTyped } from '@/ui/useTyped';
 
@@ -57,7 +58,7 @@ export const Slab = memo(function Slab(props: Props) {
   const name = nameOfNode(node);
   const said = group ? `group of ${pieces.length}` : node.piece.role;
   const { typed, type, commit, back } = useTyped((text) => {
-    const next = text.trim().slice(0, 80);
+    const next = shortened(text.trim(), 80);
     if (!next || next === name) return;
     store
       .getState()

@@ -1,7 +1,7 @@
 /** Fonts of one's own on their way in: looked at one after another beside the page, kept, and told about. */
 import { startTransition, useCallback, useRef, useState } from 'react';
 import { bringFonts } from '@/core/project/edits/fonts';
-import { LONGEST_FONT_NAME } from '@/core/text/named';
+import { LONGEST_FONT_NAME, shortened } from '@/core/text/named';
 import { MOST_FONTS } from '@/core/project/schema';
 import { sha256 } from '@/core/sha';
 import { ownFamily } from '@/core/text/families';
@@ -52,7 +52,7 @@ export function useBringFonts() {
       const font = await openFont(family, new Uint8Array(await plain.arrayBuffer()));
       const { typesetter, perform, equip } = store.getState();
       if (!typesetter.has(family)) equip(typesetter.with([font]));
-      const name = own.slice(0, LONGEST_FONT_NAME);
+      const name = shortened(own, LONGEST_FONT_NAME);
       perform(bringFonts([{ sha, name, bytes: file.size }]));
       return { name, says, how: 'here' };
     },

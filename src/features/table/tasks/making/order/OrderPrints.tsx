@@ -12,6 +12,7 @@ import { LONGEST_NAME, LONGEST_NOTE, MOST_COPIES_ORDERED } from '@/core/order/ti
 import { CONDITIONS } from '@/core/press/conditions';
 import { productSays } from '@/core/product';
 import { jobOf } from '@/core/product/job';
+import { shortened } from '@/core/text/named';
 import { wholeWithin } from '@/features/table/parts/measures';
 import { useSession } from '@/features/table/room/context';
 import { OutColumns } from '@/features/table/tasks/making/OutColumns';
@@ -32,7 +33,7 @@ interface Props {
 const FIRST: OrderWish = { customer: '', note: '', copies: 1, condition: 'coated' };
 const asWish = (kept: unknown): OrderWish => {
   const { customer } = kept as { customer?: unknown };
-  return { ...FIRST, customer: typeof customer === 'string' ? customer.slice(0, LONGEST_NAME) : '' };
+  return { ...FIRST, customer: typeof customer === 'string' ? shortened(customer, LONGEST_NAME) : '' };
 };
 
 export function OrderPrints({ order: { ordering, busy, orders, order, forget, cancel }, onClose }: Props) {

@@ -5,6 +5,7 @@ import type { Ticket, TicketFile } from '@/core/order/ticket';
 import { jobOf } from '@/core/product/job';
 import { fail, type Result } from '@/core/result';
 import { sha256 } from '@/core/sha';
+import { shortened } from '@/core/text/named';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { send, stateOf } from '@/features/table/tasks/making/order/shop';
 import { PURPOSES } from '@/features/table/tasks/making/purposes';
@@ -29,7 +30,7 @@ export type Ordering =
 const ASKED_EVERY = 10_000;
 
 /** As a ticket takes it. */
-const titled = (title: string): string => title.trim().slice(0, 200) || 'Untitled';
+const titled = (title: string): string => shortened(title.trim(), 200) || 'Untitled';
 
 export function useOrder({ make, stop }: MakerRoom) {
   const { store } = useRoom();
