@@ -3,6 +3,7 @@ import { ValidationError, type AnyObject, type ObjectSchema } from 'yup';
 import { assetsIn } from '@/core/piece/assets';
 import { capital, complaint, stepsOf, whichThing } from '@/core/project/complaint';
 import { COMPARTMENTS, newLayout, type Project } from '@/core/project/model';
+import { shortened } from '@/core/text/named';
 
 export interface Mended {
   project: Project;
@@ -48,6 +49,13 @@ function mendOne(
   gone: Map<string, () => void>,
 ): void {
   const path = stepsOf(error.path ?? '');
+  const strange = leftOut(project, path, error);
+  if (strange.length) {
+    told.push(
+      `${capital(whichThing(project, path))} has ${strange.join(', ')}, which nothing knows. It was left out.`,
+    );
+    return;
+  }
   if (withinLimits(project, path, error)) {
     told.push(`${capital(complaint(project, error))}. It was brought within the limit.`);
     return;
@@ -62,7 +70,17 @@ function mendOne(
     return;
   }
   told.push(`${capital(complaint(project, error))}. It is as in a new project now.`);
-  toDefault(project, path, error);
+  toDefault(project, path);
+}
+
+/** Takes away what nothing knows, and no more: its names in quotes. */
+function leftOut(project: Parts, path: readonly string[], { params }: ValidationError): string[] {
+  const { unknown } = (params ?? {}) as { unknown?: string };
+  const holder = path.reduce<unknown>((part, step) => (part as Parts | undefined)?.[step], project);
+  if (!unknown || holder === null || typeof holder !== 'object') return [];
+  const keys = unknown.split(', ').filter((key) => Object.hasOwn(holder, key));
+  for (const key of keys) delete (holder as Parts)[key];
+  return keys.map((key) => `“${shortened(key, 40)}”`);
 }
 
 /** Brings a number to its limit, cuts off what is too long. False where that is no cure. */
@@ -72,7 +90,7 @@ function withinLimits(project: Parts, path: string[], { type, params }: Validati
   if (limit === undefined) return false;
   if (typeof value === 'number' && Number.isFinite(value)) return put(project, path, limit);
   if (type === 'max' && (typeof value === 'string' || Array.isArray(value)))
-    return put(project, path, value.slice(0, limit));
+    return put(project, path, typeof value === 'string' ? shortened(value, limit) : value.slice(0, limit));
   return false;
 }
 
@@ -106,7 +124,7 @@ function takeOut(project: Parts, unit: readonly string[]): void {
 }
 
 /** What a new project has in this place; what it does not have goes. */
-function toDefault(project: Parts, path: readonly string[], { params }: ValidationError): void {
+function toDefault(project: Parts, path: readonly string[]): void {
   const size = { width: 864, height: 864 };
   const fresh = newLayout({
     id: 'mended',
@@ -117,12 +135,6 @@ function toDefault(project: Parts, path: readonly string[], { params }: Validati
   const [page] = fresh.surfaces as Parts[];
   const inPage = path[0] === 'surfaces' && path.length > 2;
   const depth = inPage ? 3 : 1;
-  const unknown = (params as { unknown?: string } | undefined)?.unknown;
-  if (path.length < depth && unknown) {
-    const holder = path.reduce<unknown>((part, step) => (part as Parts)[step], project) as Parts;
-    for (const key of unknown.split(', ')) delete holder[key];
-    return;
-  }
   const source = inPage ? page! : fresh;
   const key = path[depth - 1] ?? '';
   if (key in source) put(project, path.slice(0, depth), source[key]);

@@ -300,8 +300,16 @@ describe('project.json', () => {
     ],
     [
       'an unreadable cut',
-      spoil((file) => ((file.project.surfaces[0]!.pile[0]!.outline as { data: string }).data = 'M0 0A9 9')),
-      /“photo” on “Page 1”: its cut cannot be read. It was set aside/,
+      spoil((file) => {
+        const { pile } = file.project.surfaces[0]!;
+        pile.unshift({
+          ...pile[0]!,
+          id: 'cut',
+          name: 'cut',
+          outline: { kind: 'path', name: 'Cut', data: 'M0 0A9 9' },
+        });
+      }),
+      /“cut” on “Page 1”: its cut cannot be read. It was set aside/,
     ],
     [
       'the same piece twice',

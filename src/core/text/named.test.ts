@@ -83,5 +83,5 @@ test('what is too long for its place is cut between letters, wherever it is writ
     expect(text.length).toBeGreaterThan(40);
     expect(text.length).toBeLessThan(kites.length);
   }
-  expect(whichThing({ looks: [{ name: kites }] }, ['looks', 0]).isWellFormed()).toBe(true);
+  expect(whichThing({ looks: [{ name: kites }] }, ['looks', '0']).isWellFormed()).toBe(true);
 });
