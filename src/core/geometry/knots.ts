@@ -221,7 +221,7 @@ export function added(rings: Rings, spot: Spot, t: number): Rings {
         [spot, { after }],
         [next, { before }],
       ]);
-  const fresh = straight ? sharpKnot(mix(side[0], side[1], t)) : knot;
+  const fresh = straight ? sharpKnot(onSide(side, t)) : knot;
   return changed.map((ring, r) => (r === spot.ring ? ring.toSpliced(spot.knot + 1, 0, fresh) : ring));
 }
 

@@ -15,6 +15,7 @@ import type { Piece } from '@/core/piece/piece';
 import { renamePiece } from '@/core/project/edits/make';
 import { familyName } from '@/core/text/families';
 import { formatLength, formatSize, type Unit } from '@/core/units/lengths';
+import { shortened } from '@/core/text/named';
 import { AboutPage } from '@/features/table/about/AboutPage';
 import { KeepPieces } from '@/features/table/parts/KeepButtons';
 import { useSession } from '@/features/table/room/context';
@@ -178,7 +179,8 @@ function NameField({ piece, readOnly }: { piece: Piece; readOnly: boolean }) {
   const perform = useSession((session) => session.perform);
   const surfaceId = useSession((session) => session.surfaceId);
   const { typed, type, commit, back } = useTyped((text) => {
-    if (text.trim() && text !== piece.name) perform(renamePiece(surfaceId, piece, text.trim().slice(0, 80)));
+    if (text.trim() && text !== piece.name)
+      perform(renamePiece(surfaceId, piece, shortened(text.trim(), 80)));
   });
   return (
     <InputBase

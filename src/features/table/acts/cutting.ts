@@ -18,6 +18,7 @@ import { layPieces } from '@/core/project/edits/pile';
 import { isOpening, openingFaults } from '@/core/page/through';
 import { otherFace, panelsOn } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
+import { shortened } from '@/core/text/named';
 import { newId } from '@/features/shared/ids';
 import { isDrawn, roomOfLines } from '@/core/project/lines';
 import type { Session, SessionStore } from '@/features/table/session';
@@ -207,7 +208,7 @@ export async function combineChosen(
           )!
         : base;
     const piece = { ...over, id: i === 0 ? base.id : newId(), finish: { ...over.finish, edge: undefined } };
-    return recut(piece, intoFrame(over, area), over.name.slice(0, 80) || 'Shape', assetFor(session, over));
+    return recut(piece, intoFrame(over, area), shortened(over.name, 80) || 'Shape', assetFor(session, over));
   });
   if (tooLong(fresh)) return fail(TOO_LONG);
   if (!fresh.every((piece) => isLeft(session, piece))) return fail(NOTHING[how]);
@@ -240,7 +241,7 @@ export async function growChosen(store: SessionStore, by: number, corners: Corne
     const path = grown(cutOf(piece, tools).path, by, corners);
     if (!path.length) return fail(`Nothing would be left of ${piece.name || 'this piece'}.`);
     const plain = { ...piece, finish: { ...piece.finish, edge: undefined } };
-    fresh.push(recut(plain, path, piece.name.slice(0, 80) || 'Shape', assetFor(session, piece)));
+    fresh.push(recut(plain, path, shortened(piece.name, 80) || 'Shape', assetFor(session, piece)));
   }
   if (tooLong(fresh)) return fail(TOO_LONG);
   session.perform(
@@ -272,11 +273,11 @@ export async function breakChosen(store: SessionStore): Promise<Result<number>> 
       {
         ...piece,
         id: i === 0 ? piece.id : newId(),
-        name: `${piece.name} ${i + 1}`.slice(0, 400),
+        name: `${shortened(piece.name, 390)} ${i + 1}`,
         finish: { ...piece.finish, edge: undefined },
       },
       part,
-      piece.name.slice(0, 80) || 'Shape',
+      shortened(piece.name, 80) || 'Shape',
       assetFor(session, piece),
     ),
   );

@@ -28,6 +28,7 @@ import { intoFrame, recut, replaceEach, reshape } from '@/core/project/edits/cut
 import { naming } from '@/core/project/edits/edit';
 import { layPieces } from '@/core/project/edits/pile';
 import { fail, ok, type Result } from '@/core/result';
+import { shortened } from '@/core/text/named';
 import { newId } from '@/features/shared/ids';
 import { drawnPath, NOTHING_DRAWN, scissorLine, type Drawing } from '@/features/table/session/drawn';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
@@ -179,7 +180,7 @@ const recutOnPage = (session: Session, piece: Piece, path: Path): Piece => {
   return recut(
     { ...piece, finish },
     intoFrame(piece, path),
-    (piece.name || 'Shape').slice(0, 80),
+    shortened(piece.name || 'Shape', 80),
     assetFor(session, piece),
   );
 };

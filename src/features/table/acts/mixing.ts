@@ -14,6 +14,7 @@ import { recut, replaceEach, replacePieces } from '@/core/project/edits/cut';
 import { together, type Edit } from '@/core/project/edits/edit';
 import { gather } from '@/core/project/edits/gather';
 import { fail, ok, type Result } from '@/core/result';
+import { shortened } from '@/core/text/named';
 import { newId } from '@/features/shared/ids';
 import type { Session } from '@/features/table/session';
 import { assetFor, TOO_LONG, tooLong, tooMany } from '@/features/table/acts/cutting';
@@ -49,13 +50,13 @@ export function dealable(session: Session): Result<Dealable> {
   const parts = partsOf(path);
   if (parts.length < 2)
     return fail('It is in one part: break it up, or select several pieces, and their parts are dealt.');
-  const name = first.name.slice(0, 80) || 'Shape';
+  const name = shortened(first.name, 80) || 'Shape';
   const pieces = parts.map((part, i) =>
     recut(
       {
         ...first,
         id: newId(),
-        name: `${first.name} ${i + 1}`.slice(0, 400),
+        name: `${shortened(first.name, 390)} ${i + 1}`,
         finish: { ...first.finish, edge: undefined },
       },
       part,

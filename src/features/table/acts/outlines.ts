@@ -10,6 +10,7 @@ import { shapedPiece } from '@/core/project/create';
 import { layPieces } from '@/core/project/edits/pile';
 import { MOST_PIECES } from '@/core/project/schema';
 import { fail, ok, type Result } from '@/core/result';
+import { shortened } from '@/core/text/named';
 import { newId } from '@/features/shared/ids';
 import type { SessionStore } from '@/features/table/session';
 import { page } from '@/features/table/acts/choosing';
@@ -36,12 +37,12 @@ export function layOutlines(
   const box = boxOfPoints(shapes.flatMap(({ path }) => corners(pathBounds(path))));
   const spot = freeSpot(session);
   const to = translation(spot.x - box.width / 2, spot.y - box.height / 2);
-  const group = shapes.length > 1 ? { id: newId(), name: name.slice(0, 80) } : null;
+  const group = shapes.length > 1 ? { id: newId(), name: shortened(name, 80) } : null;
   const pieces = shapes.map(({ path, doing, ink }, i): Piece => {
     const called = shapes.length > 1 ? `${name} ${i + 1}` : name;
     const piece = shapedPiece(
       newId(),
-      called.slice(0, 80) || 'Shape',
+      shortened(called, 80) || 'Shape',
       transformPath(to, path),
       ink ?? (doing === 'cut' ? CARDSTOCK : PENCIL),
     );

@@ -20,6 +20,7 @@ import { layPieces } from '@/core/project/edits/pile';
 import { MOST_PIECES } from '@/core/project/schema';
 import type { Group } from '@/core/project/model';
 import { fail, ok, type Result } from '@/core/result';
+import { shortened } from '@/core/text/named';
 import { newId } from '@/features/shared/ids';
 import type { Session, SessionStore } from '@/features/table/session';
 import { chosen, page } from '@/features/table/acts/choosing';
@@ -77,7 +78,7 @@ export function layTraced(
   if (!data) return fail('Nothing would be left: no part of the picture is inside. Nothing was changed.');
   const { piece, asset } = template;
   const path = transformPath(map, parsePath(data));
-  const name = (piece.name || 'Traced').slice(0, 80);
+  const name = shortened(piece.name || 'Traced', 80);
   if (how === 'cut') {
     const cut = recut(piece, path, name, asset);
     if (tooLong([cut])) return fail(TANGLED);
@@ -153,10 +154,9 @@ export async function cutTemplate(
       }),
     );
   }
-  if (page(session).pile.length + laid.length > MOST_PIECES)
-    return fail(
-      `That would be ${laid.length} pieces; a page holds ${MOST_PIECES}. Let each tone stay one piece.`,
-    );
+  const full = page(session).pile.length + laid.length;
+  if (full > MOST_PIECES)
+    return fail(`That would be ${full} pieces; a page holds ${MOST_PIECES}. Let each tone stay one piece.`);
   if (!laid.length) return fail('Choose a paper or an ink for one tone at least.');
   if (tooLong(laid))
     return fail('These areas have too many corners to be kept. Reduce the tones, or use a simpler template.');
