@@ -71,8 +71,15 @@ class Read {
         : null;
   }
 
+  /** With what a page has of the nodes above it (ISO 32000-1, 7.7.3.4). */
   get pages(): Found[] {
-    return this.document.getPages().map(({ node }) => this.of(node));
+    const whole = (node: PDFDict): Found => {
+      const { Parent, ...own } = this.of(node);
+      if (!(Parent instanceof PDFDict)) return own;
+      const { MediaBox, Resources } = whole(Parent);
+      return { ...(MediaBox && { MediaBox }), ...(Resources && { Resources }), ...own };
+    };
+    return this.document.getPages().map(({ node }) => whole(node));
   }
 
   get info(): Found {
@@ -91,7 +98,10 @@ class Read {
   get drawn(): { content: string; resources: Found }[] {
     const forms = this.streams.filter(({ dict }) => is(this.of(dict).Subtype, 'Form'));
     const pages = this.pages.map(({ Contents, Resources }) => ({
-      content: Contents instanceof PDFRawStream ? contentOf(Contents) : '',
+      content: (Contents instanceof PDFArray ? Contents.asArray() : [Contents])
+        .map((part) => this.document.context.lookup(part))
+        .map((part) => (part instanceof PDFRawStream ? contentOf(part) : ''))
+        .join('\n'),
       resources: this.dictAt(Resources) ?? {},
     }));
     return [
@@ -259,6 +269,10 @@ function boxesFault({ pages }: Read): string | null {
   return odd < 0 ? null : `page ${odd + 1} has not`;
 }
 
+/** Operators that name a colour in the device's own RGB, and pictures within a page that do (ISO 32000-1, 8.6.8 and 8.9.7). */
+const NAMES_RGB =
+  /(^|\s)(rg|RG)(?=[\s/[(<]|$)|\/DeviceRGB\s+(cs|CS)(?=\s|$)|(^|\s)BI\s[^>]{0,400}?\/(CS|ColorSpace)\s*\/(RGB|DeviceRGB)\s/;
+
 /** Colours named in the device's own RGB, where nothing says which that is. */
 function rgbFault(file: Read): string | null {
   const { drawn } = file;
@@ -268,8 +282,8 @@ function rgbFault(file: Read): string | null {
     const of = (kind: string) =>
       Object.values(file.dictAt(resources[kind]) ?? {}).map((object) => file.dictAt(object) ?? {});
     return (
-      /(^|\s)(rg|RG)\s/.test(content) ||
-      [...of('XObject'), ...of('Shading')].some(({ ColorSpace }) => is(ColorSpace, 'DeviceRGB'))
+      NAMES_RGB.test(content) ||
+      [...of('XObject'), ...of('Shading')].some(({ ColorSpace }) => isDevices(file, ColorSpace))
     );
   });
   const groups = file.dicts
@@ -278,6 +292,13 @@ function rgbFault(file: Read): string | null {
   if (bare.length) return `${bare.length} of ${drawn.length} drawings do not`;
   return groups.length ? 'colours blend in an RGB that is not told' : null;
 }
+
+/** The device's own RGB, or a table of colours in it. */
+const isDevices = (file: Read, space: PDFObject | undefined): boolean =>
+  is(space, 'DeviceRGB') ||
+  (space instanceof PDFArray &&
+    is(space.get(0), 'Indexed') &&
+    is(file.document.context.lookup(space.get(1)), 'DeviceRGB'));
 
 /** Colours that are named in some RGB, told or not. */
 function inksFault(file: Read): string | null {
@@ -288,7 +309,7 @@ function inksFault(file: Read): string | null {
         const { N } = file.dictAt(file.document.context.lookup(part)) ?? {};
         return (N instanceof PDFNumber && N.asNumber() === 3) || isRgb(part);
       }));
-  const drawn = file.drawn.filter(({ content }) => /(^|\s)(rg|RG)\s/.test(content)).length;
+  const drawn = file.drawn.filter(({ content }) => NAMES_RGB.test(content)).length;
   if (drawn) return `${drawn} drawings name RGB`;
   const pictures = file.dicts
     .map((dict) => file.of(dict))

@@ -117,7 +117,14 @@ describe('laid from a file', () => {
       ],
       true,
     );
-  const read = (...lines: object[]) => ({ outlines: lines, size: { width: 100, height: 60 }, unit: 'pt', said: true, dropped: [] }) as unknown as ReadOutlines;
+  const read = (...lines: object[]) =>
+    ({
+      outlines: lines,
+      size: { width: 100, height: 60 },
+      unit: 'pt',
+      said: true,
+      dropped: [],
+    }) as unknown as ReadOutlines;
 
   test('as one piece or each by itself in a group, at its true size about a free spot', () => {
     for (const asOne of [true, false]) {
