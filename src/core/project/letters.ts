@@ -5,6 +5,7 @@ import { uprightSize, type Asset } from '@/core/picture/asset';
 import type { LaidLetters } from '@/core/project/model';
 import { random } from '@/core/random';
 import { apart, MARKS, type Seat } from '@/core/text/accents';
+import { lettersIn } from '@/core/text/letters';
 import { evenly } from '@/core/text/optical';
 import type { Typesetter } from '@/core/text/typesetter';
 
@@ -53,12 +54,23 @@ function composed(alphabet: LaidLetters['alphabet'], character: string) {
   return base ? { base, marks: parts.marks } : null;
 }
 
+/** What says whether a sign is a picture or a letter: nothing of it is seen. */
+const AS_PICTURE = /[\ufe0e\ufe0f]/g;
+
+/** The characters of a text with their marks; those of which each part has a picture, and the whole has none, in parts. */
+const charactersIn = (text: string, alphabet: LaidLetters['alphabet']): string[] =>
+  lettersIn(text.normalize('NFC').replace(AS_PICTURE, '')).flatMap((character) => {
+    const parts = [...character];
+    const whole = parts.length < 2 || pictureOf(alphabet, character) || composed(alphabet, character);
+    return whole || !parts.every((part) => pictureOf(alphabet, part)) ? [character] : parts;
+  });
+
 /** The pictures' characters that a text may be laid in. */
 export const wantedFor = (text: string): Set<string> =>
   new Set(
-    [...text.normalize('NFC')].flatMap((character) => {
+    lettersIn(text.normalize('NFC').replace(AS_PICTURE, '')).flatMap((character) => {
       const { base = '', marks = [] } = apart(character) ?? {};
-      return [character, base, base.replace('i', 'ı')]
+      return [character, ...character, base, base.replace('i', 'ı')]
         .flatMap((one) => [one, one.toUpperCase(), one.toLowerCase()])
         .concat(marks.map((mark) => mark.character));
     }),
@@ -67,7 +79,7 @@ export const wantedFor = (text: string): Set<string> =>
 /** Characters of a text an alphabet has no picture of, each once. */
 export const lackedBy = ({ text, alphabet }: Pick<LaidLetters, 'text' | 'alphabet'>): string[] => [
   ...new Set(
-    [...text.normalize('NFC')].filter(
+    charactersIn(text, alphabet).filter(
       (character) => character.trim() && !pictureOf(alphabet, character) && !composed(alphabet, character),
     ),
   ),
@@ -163,44 +175,43 @@ export function lieLetters(
     (family ? written(character, family, height, typesetter) : null);
   const chance = random(seed);
   let top = 0;
-  return letters.text
-    .normalize('NFC')
-    .split('\n')
-    .flatMap((line) => {
-      const baseline = top + height;
-      top += height * LINE;
-      const words = line.split(' ').map((word) => [...word].flatMap((character) => shapeOf(character) ?? []));
-      let pen = 0;
-      return words.flatMap((shapes) => {
-        const starts = evenly(
-          shapes.map(({ path, height: tall, below }) => moved(path, below - tall)),
-          room,
-        );
-        const laid = shapes.flatMap((shape, i): LaidLetter[] => {
-          const dance = (chance() * 2 - 1) * hop * height;
-          const turn = (chance() * 2 - 1) * lean;
-          const x = pen + starts[i]! + shape.width / 2;
-          const y = baseline + shape.below - shape.height / 2 + dance;
-          const at = (of: Shape, dx: number, dy: number): LaidLetter => {
-            const { character, asset: sha, width, height: tall, size } = of;
-            const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
-            return {
-              ...{ character, asset: sha, width, height: tall, turn, size },
-              ...{ x: x + dx * cos - dy * sin, y: y + dx * sin + dy * cos },
-            };
+  return letters.text.split('\n').flatMap((line) => {
+    const baseline = top + height;
+    top += height * LINE;
+    const words = line
+      .split(' ')
+      .map((word) => charactersIn(word, alphabet).flatMap((character) => shapeOf(character) ?? []));
+    let pen = 0;
+    return words.flatMap((shapes) => {
+      const starts = evenly(
+        shapes.map(({ path, height: tall, below }) => moved(path, below - tall)),
+        room,
+      );
+      const laid = shapes.flatMap((shape, i): LaidLetter[] => {
+        const dance = (chance() * 2 - 1) * hop * height;
+        const turn = (chance() * 2 - 1) * lean;
+        const x = pen + starts[i]! + shape.width / 2;
+        const y = baseline + shape.below - shape.height / 2 + dance;
+        const at = (of: Shape, dx: number, dy: number): LaidLetter => {
+          const { character, asset: sha, width, height: tall, size } = of;
+          const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+          return {
+            ...{ character, asset: sha, width, height: tall, turn, size },
+            ...{ x: x + dx * cos - dy * sin, y: y + dx * sin + dy * cos },
           };
-          return [
-            at(shape, 0, 0),
-            ...(shape.marks ?? []).map((mark) =>
-              at(mark.of, mark.x - shape.width / 2, mark.y - shape.height / 2),
-            ),
-          ];
-        });
-        const end = shapes.length ? starts.at(-1)! + shapes.at(-1)!.width : 0;
-        pen += end + SPACE * height;
-        return laid;
+        };
+        return [
+          at(shape, 0, 0),
+          ...(shape.marks ?? []).map((mark) =>
+            at(mark.of, mark.x - shape.width / 2, mark.y - shape.height / 2),
+          ),
+        ];
       });
+      const end = shapes.length ? starts.at(-1)! + shapes.at(-1)!.width : 0;
+      pen += end + SPACE * height;
+      return laid;
     });
+  });
 }
 
 const moved = (path: Path, down: number, along = 0): Path => transformPath([1, 0, 0, 1, along, down], path);

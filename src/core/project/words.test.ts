@@ -332,6 +332,26 @@ describe('letters of an alphabet', () => {
     expect(apart('ď')).toEqual({ base: 'd', marks: [{ character: '’', seat: 'beside' }] });
     expect(apart('Ď')).toEqual({ base: 'D', marks: [{ character: 'ˇ', seat: 'above' }] });
     expect([apart('e'), apart('ử')]).toEqual([null, null]);
+    // Two marks on one letter, of which there is no character of its own.
+    expect(lackedBy({ ...marked, text: 'ę\u0301' })).toEqual([]);
+    expect(lieLetters({ ...marked, text: 'ę\u0301' }, known, typesetter).map(({ asset }) => asset)).toEqual([
+      e,
+      ogonek,
+      acute,
+    ]);
+    // A mark is lacked with its letter, and written with it where a family is.
+    expect(lackedBy({ ...marked, text: 'He\u0303' })).toEqual(['H', 'ẽ']);
+    const [hat, ...none] = lieLetters({ ...marked, text: 'H\u0303', family: 'lora' }, known, typesetter);
+    expect([hat!.character, hat!.asset, none]).toEqual(['H\u0303', null, []]);
+  });
+
+  test('what is seen as one sign is one, with or without what says how it is shown; of parts that have pictures it is laid in those', () => {
+    const alphabet = ['❤', '🇫', '🇷'].map((character) => ({ character, assets: [e] }));
+    const laidAs = (text: string) =>
+      lieLetters({ ...letters, alphabet, text }, find, typesetter).map(({ character }) => character);
+    expect([laidAs('❤\ufe0f'), laidAs('❤'), laidAs('🇫🇷')]).toEqual([['❤'], ['❤'], ['🇫', '🇷']]);
+    expect(lackedBy({ text: '❤\ufe0f 👩\u200d👧 🇫🇷', alphabet })).toEqual(['👩\u200d👧']);
+    expect([...wantedFor('🇫🇷')]).toEqual(expect.arrayContaining(['🇫🇷', '🇫', '🇷']));
   });
 
   test('dancing is the same for the same seed; retyped they keep their place, their middle and their finish', () => {

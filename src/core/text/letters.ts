@@ -3,6 +3,8 @@ let segmenter: Intl.Segmenter | undefined;
 const segmented = (text: string): Intl.Segments =>
   (segmenter ??= new Intl.Segmenter(undefined, { granularity: 'grapheme' })).segment(text);
 
+export const lettersIn = (text: string): string[] => [...segmented(text)].map(({ segment }) => segment);
+
 /** Where the letters of a text end. */
 export const letterEnds = (text: string): number[] =>
   [...segmented(text)].map(({ index, segment }) => index + segment.length);
