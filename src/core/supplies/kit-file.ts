@@ -58,7 +58,7 @@ export const tagsFrom = (text: string): string[] =>
     ...new Set(
       text
         .split(',')
-        .map((tag) => shortened(tag.trim().toLowerCase(), LONGEST_TAG))
+        .map((tag) => shortened(tag.normalize('NFC').trim().toLowerCase(), LONGEST_TAG))
         .filter(Boolean),
     ),
   ].slice(0, MOST_TAGS);

@@ -19,7 +19,8 @@ const WAYS: readonly ((c: string) => string)[] = [
 test('the one character that stands by itself, wherever it stands; a number behind it only counts', () => {
   fc.assert(
     fc.property(letter, fc.constantFrom(...WAYS), (c, way) => {
-      expect(characterOf(way(c))).toBe(c);
+      // Some systems store an accent apart from its letter.
+      for (const form of ['NFC', 'NFD']) expect(characterOf(way(c).normalize(form))).toBe(c);
     }),
     { numRuns: 400 },
   );
@@ -32,7 +33,8 @@ test('small or large where the name or its folder says so, in any of the usual w
     fc.property(letter, small, large, fc.boolean(), (c, low, high, folder) => {
       const called = (word: string) => (folder ? `${word}/alpha ${c}.png` : `alpha_${c}_${word}.png`);
       expect(characterOf(called(low))).toBe(c.toLowerCase());
-      expect(characterOf(called(high))).toBe(c.toUpperCase());
+      // ß in capitals is two letters.
+      expect(characterOf(called(high))).toBe(c === 'ß' ? c : c.toUpperCase());
     }),
     { numRuns: 200 },
   );

@@ -1,4 +1,5 @@
 /** Which character a picture of a letter stands for, by its file's name. */
+import { lettersIn } from '@/core/text/letters';
 
 const NAMED: Record<string, string> = {
   comma: ',',
@@ -49,7 +50,8 @@ const UPPER = /^(upper|uppercase|uc|capital|cap|caps|big|u)$/i;
  * after the character only tells several drawings of it apart. An upper-case letter stays one unless the name says lower.
  */
 export function characterOf(path: string): string | undefined {
-  const parts = path.split('/');
+  // Some systems store an accent apart from its letter.
+  const parts = path.normalize('NFC').split('/');
   const words = parts
     .pop()!
     .replace(/\.[a-z0-9]{2,5}$/i, '')
@@ -60,12 +62,16 @@ export function characterOf(path: string): string | undefined {
   const upper = [...words, ...folders].some((word) => UPPER.test(word) && word.length > 1);
   const counted = words.length > 1 && /^\d{1,2}$/.test(words.at(-1)!) ? words.slice(0, -1) : words;
   const singleIn = (list: readonly string[]) =>
-    list.find((word) => [...word].length === 1 && /[\p{L}\p{N}\p{P}\p{S}]/u.test(word));
+    list.find((word) => lettersIn(word).length === 1 && /[\p{L}\p{N}\p{P}\p{S}]/u.test(word));
   const calledSo = (word: string) => Object.hasOwn(NAMED, word.toLowerCase());
   const named = (counted === words ? words : counted.slice(-1)).find(calledSo);
   // A figure by itself is one, if it does not only count.
   const single = singleIn(counted) ?? (counted !== words && named ? undefined : singleIn(words));
-  if (single !== undefined) return lower ? single.toLowerCase() : upper ? single.toUpperCase() : single;
+  if (single !== undefined) {
+    const cased = lower ? single.toLowerCase() : upper ? single.toUpperCase() : single;
+    // A capital ß is written in two letters, and drawn in one.
+    return lettersIn(cased).length === 1 ? cased : single;
+  }
   return named && NAMED[named.toLowerCase()];
 }
 

@@ -4,6 +4,7 @@ import { uprightSize } from '@/core/picture/asset';
 import { characterOf } from '@/core/supplies/letters';
 import type { Look } from '@/core/supplies/look';
 import type { SupplyKind } from '@/core/supplies/model';
+import { lettersIn } from '@/core/text/letters';
 
 export interface Guess {
   kind: SupplyKind;
@@ -190,11 +191,12 @@ const LEAST_RUN = 4;
 /** What a name is without its one character; empty where nothing is left. */
 const stemOf = (path: string): string =>
   path
+    .normalize('NFC')
     .split('/')
     .pop()!
     .replace(/\.[a-z0-9]{2,5}$/i, '')
     .split(/[\s_\-.()[\]]+/)
-    .filter((word) => [...word].length > 1)
+    .filter((word) => lettersIn(word).length > 1)
     .join(' ')
     .toLowerCase();
 

@@ -217,7 +217,11 @@ describe('kit.json', () => {
     expect(long).toBe(`embellishments/a${'𠮷'.repeat(49)}.png`);
   });
   test('tags are lower case, each once', () =>
-    expect(tagsFrom(' Sea, sea ,Blue kite,,')).toEqual(['sea', 'blue kite']));
+    expect(tagsFrom(' Sea, sea ,Blue kite,,Caf\u00e9,cafe\u0301')).toEqual([
+      'sea',
+      'blue kite',
+      'caf\u00e9',
+    ]));
 });
 
 /**

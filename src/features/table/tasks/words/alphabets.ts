@@ -30,11 +30,16 @@ export async function readAlphabets(): Promise<Alphabet[]> {
     .sort((a, b) => a.name.localeCompare(b.name));
 }
 
+/** A kit's file may have an accent apart from its letter. */
+const composedOf = (letters: string | undefined) => letters?.normalize('NFC');
+
 /** Characters to pictures, in the kit's order. */
 export function entriesOf({ letters }: Alphabet): LaidLetters['alphabet'] {
   const entries = new Map<string, string[]>();
-  for (const { letters: character, asset } of [...letters].sort((a, b) => a.order - b.order))
+  for (const { letters: called, asset } of [...letters].sort((a, b) => a.order - b.order)) {
+    const character = composedOf(called);
     if (character && asset) entries.set(character, [...(entries.get(character) ?? []), asset.sha]);
+  }
   return [...entries].map(([character, assets]) => ({ character, assets }));
 }
 
@@ -53,7 +58,8 @@ export async function picturesFor({ letters }: Alphabet, text: string): Promise<
   const wanted = wantedFor(text);
   const found: Asset[] = [];
   for (const letter of letters) {
-    if (!letter.letters || !wanted.has(letter.letters)) continue;
+    const character = composedOf(letter.letters);
+    if (!character || !wanted.has(character)) continue;
     const asset = await pictureOf(letter);
     if (!asset.ok) return asset;
     found.push(asset.value);
