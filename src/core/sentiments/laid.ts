@@ -1,6 +1,7 @@
 /** Sentiments as pieces of words: their blanks filled, their lines in a designed arrangement. */
 import type { GlyphsOutline } from '@/core/piece/outline/glyphs';
 import type { Sentiment } from '@/core/sentiments/collection';
+import { folded } from '@/core/text/folded';
 import type { Span } from '@/core/text/style';
 
 /** Two families, one of them larger, in two inks. */
@@ -146,13 +147,16 @@ export function foundSentiments(
   sought: string,
   occasion: string | null,
 ): readonly Sentiment[] {
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = compared(sought).split(/\s+/).filter(Boolean);
   return all.filter(
     (one) =>
       (!occasion || one.occasion === occasion) &&
-      words.every((word) => plainWords(one.text).toLowerCase().includes(word)),
+      words.every((word) => compared(plainWords(one.text)).includes(word)),
   );
 }
+
+/** However it is typed: without accents, and with the apostrophe that keyboards have. */
+const compared = (text: string): string => folded(text).replaceAll('’', "'");
 
 /** The same words in another arrangement: what was written larger stays so, and what lives goes on living. */
 export function rearranged(

@@ -80,6 +80,10 @@ test('found by beginnings and middles of words in any order, stars and lines bet
     }),
   );
   expect(foundSentiments(SENTIMENTS, 'zzqy', null)).toEqual([]);
+  // One's own may be written in any language, and with what any keyboard has.
+  const own = [{ ...SENTIMENTS[0]!, id: 'own', text: 'C’est la *fête* d’Zoë' }];
+  for (const sought of ['fete', 'FÊTE', "c'est", 'c’est', "d'zoe", 'fe\u0302te'])
+    expect([sought, foundSentiments(own, sought, null)]).toEqual([sought, own]);
   expect(foundSentiments(SENTIMENTS, '  ', null)).toHaveLength(SENTIMENTS.length);
 });
 

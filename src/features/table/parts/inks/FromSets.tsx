@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { familyOf, orderOf, sortedInks } from '@/core/inks/sets';
 import type { NamedInk, Supply } from '@/core/supplies/model';
+import { folded } from '@/core/text/folded';
 import { InkOrder } from '@/features/shared/InkOrder';
 import { InkDots } from '@/features/shared/InkDots';
 import type { InkChoice } from '@/features/table/parts/inks/useInks';
@@ -29,9 +30,9 @@ export function FromSets({ sets, colour, onChoose }: InkChoice & { sets: readonl
   /** The set whose inks are being put in order. */
   const [arranging, setArranging] = useState('');
   const shown = useMemo(() => {
-    const typed = words.toLowerCase().split(/\s+/).filter(Boolean);
+    const typed = folded(words).split(/\s+/).filter(Boolean);
     const fits = ({ name }: NamedInk) => {
-      const known = name.toLowerCase().split(/\s+/);
+      const known = folded(name).split(/\s+/);
       return typed.every((word) => known.some((one) => one.startsWith(word)));
     };
     if (order === 'set')

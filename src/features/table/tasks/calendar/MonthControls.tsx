@@ -21,6 +21,7 @@ import type { Piece } from '@/core/piece/piece';
 import { stylesOf } from '@/core/project/edits/styles';
 import { FAMILIES } from '@/core/text/families';
 import { formatLength, type Unit } from '@/core/units/lengths';
+import { lettersIn } from '@/core/text/letters';
 import * as act from '@/features/table/acts';
 import { InkSwatch } from '@/features/table/parts/inks/InkField';
 import { measureWithin, wholeWithin } from '@/features/table/parts/measures';
@@ -305,7 +306,7 @@ function FreeDays({
               onClick={() => onChange(on ? free.filter((each) => each !== day) : [...free, day].sort())}
               sx={{ minWidth: 0, flex: 1, px: 0 }}
             >
-              {name.slice(0, 2)}
+              {lettersIn(name).slice(0, 2).join('')}
             </Button>
           );
         })}

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { takeOutFont, writtenInFamily } from '@/core/project/edits/fonts';
 import { FAMILIES, ownFamily, PAIRS, shaOfFamily, type Family } from '@/core/text/families';
+import { folded } from '@/core/text/folded';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import { selectedPieces } from '@/features/table/session';
@@ -58,8 +59,7 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
     now && pair.includes(now) ? pair.filter((id) => id !== now) : [],
   );
   const shown = families.filter(
-    (family) =>
-      (!look || family.look === look) && family.name.toLowerCase().includes(sought.trim().toLowerCase()),
+    (family) => (!look || family.look === look) && folded(family.name).includes(folded(sought.trim())),
   );
   const plain = !sought && !look;
   const groups: readonly [string, readonly Listed[]][] = plain
