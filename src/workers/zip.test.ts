@@ -45,6 +45,38 @@ describe('a kit’s zip', () => {
     expect(skipped.join('\n')).toMatch(/inner.zip was passed over: a zip inside the zip/);
     expect(skipped.join('\n')).toMatch(/locked.png was passed over: locked with a password/);
   });
+  test('names in UTF-8 are read so though the zip does not say it, with accents apart or not; others as code page 437', async () => {
+    // As systems pack a kit again: é apart, and no mark of UTF-8 (bit 11 of the flags); fflate marks what needs it.
+    const names = ['Fe\u0302te/kit.json', 'Fe\u0302te/papers/E\u0301te\u0301.png', 'Fe\u0302te/凧.png'];
+    const bytes = zipSync({
+      [names[0]!]: new TextEncoder().encode(about('Fête', ['papers/\u00c9t\u00e9.png', '凧.png'])),
+      [names[1]!]: new Uint8Array(3),
+      [names[2]!]: new Uint8Array(3),
+    });
+    const view = new DataView(bytes.buffer);
+    for (let at = 0; at + 4 < bytes.length; at++) {
+      const flags = { 0x04034b50: 6, 0x02014b50: 8 }[view.getUint32(at, true)];
+      if (flags) view.setUint16(at + flags, view.getUint16(at + flags, true) & ~0x800, true);
+    }
+    const { kits, skipped } = await listed(new Blob([bytes as Uint8Array<ArrayBuffer>]));
+    expect(skipped).toEqual([]);
+    expect(kits).toMatchObject([
+      {
+        at: 'F\u00eate/',
+        paths: ['F\u00eate/papers/\u00c9t\u00e9.png', 'F\u00eate/凧.png'],
+        kit: { kit: { name: 'Fête' } },
+      },
+    ]);
+    const opened = await KitZip.open(new Blob([bytes as Uint8Array<ArrayBuffer>]));
+    if (!opened.ok) throw new Error(opened.message);
+    expect(await opened.value.bytes(kits[0]!.paths[0]!)).toHaveLength(3);
+    // é as code page 437 has it is no UTF-8.
+    const old = zipSync({ 'cafX.png': new Uint8Array(3) });
+    for (let at = 0; at < old.length; at++) if (old[at] === 0x58) old[at] = 0x82;
+    expect((await listed(new Blob([old as Uint8Array<ArrayBuffer>]))).kits).toEqual([
+      { at: '', paths: ['caf\u00e9.png'] },
+    ]);
+  });
   test('names that point outside of the zip are never used', async () => {
     const names = ['../evil.png', '/b.png', 'c:/x.png', 'a/../../b.png', 'good.png'];
     const bytes = zipSync(Object.fromEntries(names.map((name) => [name, new Uint8Array(3)])));

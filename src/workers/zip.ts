@@ -11,6 +11,7 @@ import {
 import { contentOf, HEAD, MOST_BYTES } from '@/core/pixels/header';
 import { fail, ok, type Result } from '@/core/result';
 import { MOST_SUPPLIES, readKit, readMarks, type HouseMark, type KitFile } from '@/core/supplies/kit-file';
+import { shortened } from '@/core/text/named';
 
 configure({ useWebWorkers: false });
 
@@ -45,23 +46,23 @@ export class KitZip {
   static async open(file: Blob): Promise<Result<KitZip>> {
     const skipped = new Skipped();
     const entries = new Map<string, FileEntry>();
-    const jsons: FileEntry[] = [];
+    const jsons = new Map<string, FileEntry>();
     let marksEntry: FileEntry | undefined;
     let unpacked = 0;
     try {
       // Names are judged below, one by one: a bad one is passed over and the rest arrives.
       const reader = new ZipReader(new BlobReader(file), { filenameValidation: 'tolerant' });
       for await (const entry of reader.getEntriesGenerator()) {
-        const { filename } = entry;
         if (entry.directory) continue;
+        const filename = nameOf(entry);
         if (leadsOut(filename)) skipped.add('names that point outside of the zip', filename);
         else if (LITTER.test(filename)) continue;
         else if (entry.encrypted) skipped.add('locked with a password', filename);
-        else if (/^([^/]+\/)?kit\.json$/.test(filename)) jsons.push(entry);
+        else if (/^([^/]+\/)?kit\.json$/.test(filename)) jsons.set(filename, entry);
         else if (filename === 'cupboard.json') marksEntry = entry;
         else if (/\.(zip|rar|7z)$/i.test(filename))
           skipped.add('a zip inside the zip: open it by itself', filename);
-        else if (!PICTURES.test(filename) && !(await isUnnamedPicture(entry)))
+        else if (!PICTURES.test(filename) && !(await isUnnamedPicture(filename, entry)))
           skipped.add('not pictures', filename);
         else if (entries.size >= MOST_SUPPLIES)
           skipped.add(`beyond the ${MOST_SUPPLIES} a kit may hold`, filename);
@@ -73,11 +74,11 @@ export class KitZip {
       return fail('is not a readable zip, or it is damaged');
     }
     const kits: ListedKit[] = [];
-    for (const json of jsons.slice(0, MOST_KITS)) {
+    for (const [name, json] of [...jsons].slice(0, MOST_KITS)) {
       const read = readKit(await textOf(json));
-      const at = json.filename.slice(0, -'kit.json'.length);
+      const at = name.slice(0, -'kit.json'.length);
       if (read.ok) kits.push({ at, paths: [], kit: read.value });
-      else skipped.note(`${json.filename} was not used: ${read.message}. The pictures were sorted anew.`);
+      else skipped.note(`${name} was not used: ${read.message}. The pictures were sorted anew.`);
     }
     kits.sort((a, b) => b.at.length - a.at.length);
     const rest: ListedKit = { at: '', paths: [] };
@@ -98,12 +99,27 @@ export class KitZip {
   }
 }
 
+/**
+ * What a part is called, its accents with their letters. Many programs write names in UTF-8 without saying so, and by the
+ * standard they would be in code page 437 (APPNOTE 6.3.10, appendix D): what can be read as UTF-8 is.
+ */
+function nameOf({ filename, rawFilename, filenameUTF8, extraFieldUnicodePath }: FileEntry): string {
+  let name = filename;
+  if (!filenameUTF8 && !extraFieldUnicodePath)
+    try {
+      name = new TextDecoder('utf-8', { fatal: true }).decode(rawFilename);
+    } catch {
+      // It is in code page 437.
+    }
+  return name.normalize('NFC');
+}
+
 /** Bytes up to which a part whose name says nothing is looked into. */
 const MOST_LOOKED_INTO = 2 ** 26;
 
 /** Whether a part without an ending is a picture by what is in it. */
-async function isUnnamedPicture(entry: FileEntry): Promise<boolean> {
-  if (/\.[a-z0-9]{1,5}$/i.test(entry.filename) || entry.uncompressedSize > MOST_LOOKED_INTO) return false;
+async function isUnnamedPicture(name: string, entry: FileEntry): Promise<boolean> {
+  if (/\.[a-z0-9]{1,5}$/i.test(name) || entry.uncompressedSize > MOST_LOOKED_INTO) return false;
   const bytes = await entry.getData(new Uint8ArrayWriter()).catch(() => new Uint8Array());
   return contentOf(bytes.subarray(0, HEAD)) === 'picture';
 }
@@ -134,8 +150,8 @@ class Skipped {
   get lines(): string[] {
     const counted = [...this.reasons].map(([reason, names]) =>
       names.length === 1
-        ? `${names[0]!.slice(0, 80)} was passed over: ${reason}.`
-        : `${names.length} files were passed over: ${reason} (${names[0]!.slice(0, 60)} …).`,
+        ? `${shortened(names[0]!, 80)} was passed over: ${reason}.`
+        : `${names.length} files were passed over: ${reason} (${shortened(names[0]!, 60)} …).`,
     );
     return [...counted, ...this.notes];
   }

@@ -148,7 +148,10 @@ const isKnown = (version: unknown): boolean =>
 export function readKit(json: string): Result<KitFile> {
   let file: { format?: unknown; version?: unknown } & Record<string, unknown>;
   try {
-    file = JSON.parse(json);
+    // Some systems store accents apart: a name is the same either way.
+    file = JSON.parse(json, (_, value: unknown) =>
+      typeof value === 'string' ? value.normalize('NFC') : value,
+    );
   } catch {
     return fail('its kit.json cannot be read as text');
   }

@@ -53,7 +53,9 @@ const LITTER = /(^|\/)(\.|Thumbs\.db$|desktop\.ini$|__MACOSX\/)/i;
 
 /** Where a chosen or dropped file lay, as far as the browser tells. */
 const pathOf = (file: File): string =>
-  (file.webkitRelativePath || (file as File & { path?: string }).path || file.name).replace(/^\.?\//, '');
+  (file.webkitRelativePath || (file as File & { path?: string }).path || file.name)
+    .normalize('NFC')
+    .replace(/^\.?\//, '');
 
 interface Source {
   name?: string;
