@@ -4,6 +4,7 @@ import type { DayEvent, EventKind } from '@/core/calendar/events';
 import type { Weekday } from '@/core/dates/days';
 import { asName } from '@/core/text/named';
 import { writeDays } from '@/core/calendar/write';
+import { decodedText } from '@/core/text/decoded';
 import { readDaysFile, type FileDays } from '@/core/calendar/files';
 
 const file = (...events: string[]) =>
@@ -264,6 +265,51 @@ test('addresses bring birthdays, with their year or without', () => {
   ]);
   // There is no 30th of February.
   expect(told).toEqual(['1 entry could not be read.']);
+});
+
+test('addresses out of phones: letters as numbers, over several lines, in any encoding they name or do not', () => {
+  const card = (...lines: string[]) => ['begin:vcard', 'VERSION:2.1', ...lines, 'end:vcard'].join('\r\n');
+  const quoted = 'ENCODING=QUOTED-PRINTABLE';
+  const text = [
+    card(`N;CHARSET=UTF-8;${quoted}:=4D=C3=BC=6C=6C=65=72;=5A=6F=C3=AB;;;`, 'BDAY:1988-02-29'),
+    card(`FN;CHARSET=UTF-8;${quoted}:=53=C3=B8=72=65=6E=20=\r\n=4B=69=65=72=6B=65`, 'BDAY:--07-06'),
+    card(`FN;CHARSET=ISO-8859-1;${quoted}:Zo=EB`, 'BDAY:2018-08-03'),
+    card('FN;QUOTED-PRINTABLE:Zo=EB', 'BDAY:2018-08-04'),
+    card(`FN;CHARSET=NOBODY-1;${quoted}:Zo=C3=AB`, 'BDAY:2018-08-05'),
+    // The end of a picture is no line that goes on.
+    card('FN:Ada\\nand Bo\\, both', 'PHOTO;ENCODING=BASE64;JPEG:/9j/4AAQSkZJRg==', 'BDAY:2018-08-06'),
+    // What looks so and is not said to be is what it is.
+    card('FN:A=42', 'BDAY:2018-08-07'),
+  ].join('\r\n');
+  const { events, told } = read(text);
+  expect(told).toEqual([]);
+  expect(events.map(({ name, day }) => [name, day])).toEqual([
+    ['Zoë Müller', 29],
+    ['Søren Kierke', 6],
+    ['Zoë', 3],
+    ['Zoë', 4],
+    ['Zoë', 5],
+    ['Ada and Bo, both', 6],
+    ['A=42', 7],
+  ]);
+});
+
+test('a file of any encoding is read in it', () => {
+  const text = 'Zoë, Łukasz, 凧 🪁';
+  const utf16 = (little: boolean) => {
+    const marked = `\ufeff${text}`;
+    const units = new DataView(new ArrayBuffer(2 * marked.length));
+    for (let i = 0; i < marked.length; i++) units.setUint16(2 * i, marked.charCodeAt(i), little);
+    return new Uint8Array(units.buffer);
+  };
+  const utf8 = new TextEncoder().encode(text);
+  for (const bytes of [utf8, Uint8Array.of(0xef, 0xbb, 0xbf, ...utf8), utf16(true), utf16(false)])
+    expect(decodedText(bytes)).toBe(text);
+  // Node 20 knows no more of Windows-1252 than ISO 8859-1 has; browsers do.
+  expect(decodedText(Uint8Array.of(0x5a, 0x6f, 0xeb))).toBe('Zoë');
+  // One letter that was cut off makes no other file of it.
+  expect(decodedText(utf8.slice(0, -1))).toBe('Zoë, Łukasz, 凧 \ufffd');
+  expect(decodedText(new Uint8Array())).toBe('');
 });
 
 test('damaged, endless and overlong files: a sentence, and the rest arrives', () => {

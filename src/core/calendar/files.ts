@@ -10,6 +10,7 @@ import type { TypedEvent } from '@/core/calendar/typed';
 import { dayOf, FIRST_YEAR, isDate, LAST_YEAR, numberOf, type Day, type Weekday } from '@/core/dates/days';
 import { fail, ok, type Result } from '@/core/result';
 import { asName } from '@/core/text/named';
+import { decodedText } from '@/core/text/decoded';
 
 /** Node finds it within `default`, bundlers beside it. */
 const { RRule } = 'RRule' in rrule ? rrule : (rrule as { default: typeof rrule }).default;
@@ -38,7 +39,7 @@ export function readDaysFile(text: string, from: number, to: number): Result<Fil
     return fail('There is nothing to be read in this file: no entry of a calendar, and no address.');
   const found: FileDays = { events: [], told: [] };
   // What begins and does not end was cut off.
-  const opened = lines.match(/^BEGIN:(VEVENT|VCARD)$/gm)?.length ?? 0;
+  const opened = lines.match(/^BEGIN:(VEVENT|VCARD)$/gim)?.length ?? 0;
   let broken = opened - events.length - cards.length;
   const all = [
     ...events.map((entry) => () => eventDays(entry, from, to)),
@@ -71,7 +72,7 @@ const MOST_TURNS = 40_000;
 const MANY_A_DAY = new Set(['SECONDLY', 'MINUTELY', 'HOURLY']);
 
 const entries = (lines: string, name: string): string[] =>
-  (lines.match(new RegExp(`BEGIN:${name}\\n[\\s\\S]*?\\nEND:${name}`, 'g')) ?? []).map((entry) =>
+  (lines.match(new RegExp(`BEGIN:${name}\\n[\\s\\S]*?\\nEND:${name}`, 'gi')) ?? []).map((entry) =>
     entry
       .split('\n')
       .filter((line) => line.length <= LONGEST_LINE)
@@ -195,15 +196,17 @@ function lasting(component: ICAL.Component, start: ICAL.Time, on: Day): Day[] {
 
 function cardDays(entry: string): TypedEvent[] {
   const fields = new Map<string, string>();
-  for (const line of entry.split('\r\n')) {
+  for (const line of whole(entry.split('\r\n'))) {
     const match = /^(?:[\w-]+\.)?(FN|BDAY|ANNIVERSARY|N)((?:;[^:]*)?):(.*)$/i.exec(line);
-    if (match) fields.set(match[1]!.toUpperCase(), `${match[2]!}:${match[3]!}`);
+    if (!match) continue;
+    const [, key, how, value] = match as unknown as [string, string, string, string];
+    fields.set(key.toUpperCase(), `${how}:${QUOTED.test(how) ? unquoted(value, how) : value}`);
   }
   const text = (key: string) =>
     fields
       .get(key)
       ?.replace(/^[^:]*:/, '')
-      .replace(/\\([,;\\n])/g, '$1') ?? '';
+      .replace(/\\([,;\\n])/gi, (_, letter: string) => (/n/i.test(letter) ? ' ' : letter)) ?? '';
   const name = named(text('FN') || text('N').split(';').slice(0, 2).reverse().join(' '));
   if (!name) throw new RangeError('An address without a name.');
   return (['BDAY', 'ANNIVERSARY'] as const).flatMap((key): TypedEvent[] => {
@@ -215,6 +218,34 @@ function cardDays(entry: string): TypedEvent[] {
     const known = year !== undefined && String(year) !== omitted ? { year } : {};
     return [{ kind: key === 'BDAY' ? 'birthday' : 'anniversary', name, month, day, ...known }];
   });
+}
+
+/** Phones write every letter that is not plain as numbers (vCard 2.1, 2.1.3; RFC 2045, 6.7). */
+const QUOTED = /;(ENCODING=)?QUOTED-PRINTABLE(;|$)/i;
+
+/** Lines of which the first says that the next goes on with it. */
+const whole = (lines: readonly string[]): string[] =>
+  lines.reduce<string[]>((all, line) => {
+    const last = all.at(-1);
+    if (last?.endsWith('=') && QUOTED.test(last.split(':')[0]!))
+      all[all.length - 1] = last.slice(0, -1) + line;
+    else all.push(line);
+    return all;
+  }, []);
+
+/** In the encoding that is named, if it is known. */
+function unquoted(value: string, how: string): string {
+  const bytes = Uint8Array.from(
+    value.replace(/=([\da-f]{2})/gi, (_, code: string) => String.fromCharCode(parseInt(code, 16))),
+    (letter) => letter.charCodeAt(0),
+  );
+  const [, called] = /;CHARSET=([\w-]+)/i.exec(how) ?? [];
+  try {
+    if (called) return new TextDecoder(called, { fatal: true }).decode(bytes);
+  } catch {
+    // It is not known, or not what it is written in.
+  }
+  return decodedText(bytes);
 }
 
 /** A day with or without its year (RFC 6350, 4.3.1): `19850412`, `1985-04-12`, `--0412`. */
