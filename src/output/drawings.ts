@@ -9,6 +9,7 @@ import type { Worn } from '@/core/picture/picture';
 import { applyTone } from '@/core/tone/apply';
 import { applyFitted } from '@/core/tone/fitted';
 import { coverage } from '@/core/pixels/coverage';
+import { decodedText } from '@/core/text/decoded';
 import type { Drawable, Platform } from '@/output/platform';
 
 /** A drawing with the size its file counts as, in pixels. */
@@ -24,7 +25,7 @@ export const toWhole = (drawing: Drawing, whole: Size): Matrix =>
 /** Reads a drawing's file; undefined if it is none, or damaged. What reads them weighs much: fetched with the first one. */
 export async function openDrawing(asset: Asset, bytes: Uint8Array): Promise<PlacedDrawing | undefined> {
   const { readDrawing } = await import('@/core/drawing/read');
-  const read = readDrawing(new TextDecoder().decode(bytes));
+  const read = readDrawing(decodedText(bytes));
   return read.ok ? { drawing: read.value.drawing, whole: uprightSize(asset) } : undefined;
 }
 

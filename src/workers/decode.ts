@@ -1,6 +1,7 @@
 /** Picture files to bitmaps, and bitmaps to smaller ones, in a worker. */
 import type { PictureHeader } from '@/core/pixels/header';
 import { ok, type Result } from '@/core/result';
+import { decodedText } from '@/core/text/decoded';
 import { Hands, limitFor } from '@/workers/hands';
 import type { HeicPixels } from '@/workers/heic';
 import type { HeicDecoder } from '@/workers/heic.worker';
@@ -83,7 +84,7 @@ export const encode = (bitmap: ImageBitmap, type: string, quality: number): Prom
 
 /** Whether the bytes are a drawing's, by their beginning. */
 export function looksDrawn(bytes: Uint8Array): boolean {
-  const head = new TextDecoder().decode(bytes.subarray(0, 4000)).trimStart();
+  const head = decodedText(bytes.subarray(0, 4000)).trimStart();
   return head.startsWith('<') && /<svg[\s>]|<!DOCTYPE\s+svg/i.test(head);
 }
 

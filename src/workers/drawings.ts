@@ -2,12 +2,12 @@
 import { readDrawing, type ReadDrawing } from '@/core/drawing/read';
 import { scaling } from '@/core/geometry/matrix';
 import type { Result } from '@/core/result';
+import { decodedText } from '@/core/text/decoded';
 import { paintDrawing } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
 import { SCREEN_SIDE } from '@/workers/decode';
 
-export const readBytes = (bytes: Uint8Array): Result<ReadDrawing> =>
-  readDrawing(new TextDecoder().decode(bytes));
+export const readBytes = (bytes: Uint8Array): Result<ReadDrawing> => readDrawing(decodedText(bytes));
 
 /** A drawing as a bitmap whose longest side is that of the screen copy. */
 export function drawBitmap({ drawing }: ReadDrawing): ImageBitmap {

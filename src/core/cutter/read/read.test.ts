@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { readDxf } from '@/core/cutter/read/dxf';
 import { readHpgl } from '@/core/cutter/read/hpgl';
 import { chained, PER_UNIT, tooMuch, turnedOver, type ReadOutline } from '@/core/cutter/read/outlines';
+import { readOutlines } from '@/core/cutter/read/read';
 import type { Point } from '@/core/geometry/matrix';
+import { looksDrawn } from '@/workers/decode';
 
 const line = (...points: [number, number][]): ReadOutline => ({
   points: points.map(([x, y]) => ({ x, y })),
@@ -249,4 +251,14 @@ describe('DXF', () => {
   ])('%j is refused in words', (text, why) => {
     expect(readDxf(text)).toEqual({ ok: false, message: why });
   });
+});
+
+test('a drawing in two bytes a letter is read as in one, by any of its readers', () => {
+  const text =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="2in" height="1in"><path d="M0 0H96V48H0Z"/></svg>';
+  const wide = Uint8Array.of(0xff, 0xfe, ...[...text].flatMap((letter) => [letter.charCodeAt(0), 0]));
+  const read = (bytes: Uint8Array) => readOutlines('box.svg', bytes);
+  expect(looksDrawn(wide)).toBe(true);
+  expect(read(wide)).toEqual(read(new TextEncoder().encode(text)));
+  expect(read(wide)).toMatchObject({ ok: true, value: { size: { width: 144, height: 72 } } });
 });

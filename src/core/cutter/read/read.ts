@@ -6,6 +6,7 @@ import { readDxf } from '@/core/cutter/read/dxf';
 import { readHpgl } from '@/core/cutter/read/hpgl';
 import { readSvgOutlines } from '@/core/cutter/read/svg';
 import { MOST_OUTLINE_BYTES, type FileUnit, type ReadOutlines, PER_UNIT } from '@/core/cutter/read/outlines';
+import { decodedText } from '@/core/text/decoded';
 
 const READERS: Record<string, (text: string) => Result<ReadOutlines>> = {
   svg: readSvgOutlines,
@@ -23,7 +24,7 @@ export function readOutlines(name: string, bytes: Uint8Array): Result<ReadOutlin
     return fail(`“${name}” is none of the files outlines are read from: ${OUTLINE_ENDINGS.join(', ')}.`);
   if (bytes.length > MOST_OUTLINE_BYTES)
     return fail(`“${name}” is larger than ${MOST_OUTLINE_BYTES / 2 ** 20} MB.`);
-  const done = read(new TextDecoder().decode(bytes));
+  const done = read(decodedText(bytes));
   return done.ok ? done : fail(`“${name}” ${done.message}.`);
 }
 
