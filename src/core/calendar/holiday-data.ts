@@ -4,6 +4,7 @@
  */
 import Data from 'date-holidays';
 import { LONGEST_HOLIDAY, LONGEST_RULE, MOST_HOLIDAYS, type Holiday } from '@/core/calendar/holidays';
+import { shortened } from '@/core/text/named';
 
 export interface Place {
   id: string;
@@ -29,7 +30,7 @@ export function holidaysOf(country: string, state: string | undefined, from: num
       if (type !== 'public' || y !== year || found.length >= MOST_HOLIDAYS) continue;
       found.push({
         ...{ year, month: month!, day: day! },
-        name: name.slice(0, LONGEST_HOLIDAY),
+        name: shortened(name, LONGEST_HOLIDAY),
         rule: rule.slice(0, LONGEST_RULE),
       });
     }

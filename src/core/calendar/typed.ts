@@ -4,6 +4,7 @@ import type { DayEvent, EventKind } from '@/core/calendar/events';
 import { LONGEST_EVENT } from '@/core/calendar/events';
 import { FIRST_YEAR, isDate, LAST_YEAR, monthLength, type Weekday } from '@/core/dates/days';
 import { monthNames, monthsOfIntl, weekdayNames } from '@/core/dates/names';
+import { shortened } from '@/core/text/named';
 
 export type TypedEvent = Omit<DayEvent, 'id'>;
 
@@ -50,12 +51,14 @@ export function readDays(
     const why = wrong(when);
     const says = `${line.slice(0, from)} ${line.slice(to)}`;
     const meant = kindIn(says) ?? kind;
-    const name = says
-      .replace(/\b(birthday|born|wedding anniversary|anniversary|wedding day)\b( of)?:?/gi, ' ')
-      .replace(/\s+/g, ' ')
-      .replace(/^[\s,;:|*•\-–—]+|[\s,;:|*\-–—]+$/g, '')
-      .replace(/[’']s$/, '')
-      .slice(0, LONGEST_EVENT);
+    const name = shortened(
+      says
+        .replace(/\b(birthday|born|wedding anniversary|anniversary|wedding day)\b( of)?:?/gi, ' ')
+        .replace(/\s+/g, ' ')
+        .replace(/^[\s,;:|*•\-–—]+|[\s,;:|*\-–—]+$/g, '')
+        .replace(/[’']s$/, ''),
+      LONGEST_EVENT,
+    );
     if (why || !name) read.refused.push({ line, why: why ?? 'no name beside the date' });
     else if (meant === 'once' && when.year === undefined)
       read.refused.push({ line, why: 'what is but once needs a year' });

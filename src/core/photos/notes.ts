@@ -1,6 +1,6 @@
 /** What is known of a photo beyond its pixels: who, where, what of it, how good. Read from the file, then a person’s own. */
 import { array, number, object, string } from 'yup';
-import { asName } from '@/core/text/named';
+import { asName, shortened } from '@/core/text/named';
 
 export interface PhotoNotes {
   /** What is seen, or what happened. */
@@ -41,12 +41,8 @@ export const namesIn = (text: string): string[] => {
 };
 
 const tidy = (text: string, longest: number): string =>
-  text
-    // Control characters other than line ends have no business in a note.
-    .replace(/[\u0000-\u0009\u000b-\u001f\u007f]/g, ' ')
-    .trim()
-    .slice(0, longest)
-    .trim();
+  // Control characters other than line ends have no business in a note.
+  shortened(text.replace(/[\u0000-\u0009\u000b-\u001f\u007f]/g, ' ').trim(), longest).trim();
 
 /** Notes within their limits, without what says nothing; undefined if nothing is left. */
 export function tidyNotes(notes: PhotoNotes): PhotoNotes | undefined {

@@ -139,8 +139,16 @@ export function writeAnew(
   typesetter: Typesetter,
 ): Edit {
   const { outline, placement } = piece;
-  const most = MOST[outline.kind];
-  const to = { text: text.slice(0, most), spans: spans.filter(({ end }) => end <= most), ...size };
+  const left = shortened(text, MOST[outline.kind]);
+  // Living words that are cut say something else: they go. Any other stretch is as long as what is left of it.
+  const reaching = spans.filter(
+    ({ start, end, field }) => start < left.length && !(field && end > left.length),
+  );
+  const to = {
+    text: left,
+    spans: reaching.map((span) => ({ ...span, end: Math.min(span.end, left.length) })),
+    ...size,
+  };
   return outline.kind === 'running'
     ? changeRunning(surfaceId, piece.id, { ...to, spans: to.spans.filter(lives) })
     : writeWords(surfaceId, piece, to, wantedSize(rewritten(outline, to), placement, typesetter));
