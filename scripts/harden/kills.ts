@@ -1,6 +1,6 @@
 /** Browsers killed in the middle of editing, importing and saving: what of it comes back. */
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtemp } from 'node:fs/promises';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as after } from 'node:timers/promises';
@@ -117,6 +117,9 @@ export async function killed(
     }
   }
   kill();
+  await dead();
+  // What came of a fault is looked at.
+  if (!faults.length) await rm(profile, { recursive: true, force: true });
   return {
     attack: 'browsers killed while one edits, imports and saves',
     tries: times,

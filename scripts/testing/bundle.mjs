@@ -12,6 +12,8 @@ import { build } from 'esbuild';
 export const ROOT = join(import.meta.dirname, '..', '..');
 export const MADE = join(ROOT, '.cache', 'tests');
 const SHIPS = join(ROOT, 'public');
+/** Where suites write what tools look at. It stays until the next run, for whoever wants to look at it, too. */
+const WRITTEN = join(ROOT, '.cache', 'written');
 /** Packages that are loaded as they are: those of which there must be one, and what brings native code or WebAssembly. */
 const AS_THEY_ARE =
   /^(@cornerstonejs|@hyzyla|@napi-rs|@playwright|@tensorflow|@testing-library|@vladmandic|ajv|dexie|exifr|fast-check|harfbuzzjs|hoist-non-react-statics|jsdom|lcms-wasm|libheif-js|next|paper|prop-types|react|scheduler|sharp|use-sync)/;
@@ -47,6 +49,9 @@ const itself = {
 };
 
 export default async function bundle() {
+  rmSync(WRITTEN, { recursive: true, force: true });
+  mkdirSync(WRITTEN, { recursive: true });
+  process.env.TMPDIR = WRITTEN;
   const files = ['src', 'scripts'].flatMap((folder) =>
     readdirSync(join(ROOT, folder), { recursive: true })
       .map((file) => join(folder, file))

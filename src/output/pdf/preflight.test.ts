@@ -205,14 +205,14 @@ test.each<[string, (file: File) => void, string, string | RegExp]>([
         firstOf(file, typed('FontDescriptor')).delete(name(key)),
       ),
     FONTS,
-    '1 are not',
+    '1 is not',
   ],
   [
     'a font that every reader has',
     ({ context }) =>
       void context.register(context.obj({ Type: 'Font', Subtype: 'Type1', BaseFont: 'Helvetica' })),
     FONTS,
-    '1 are not',
+    '1 is not',
   ],
   [
     'a script',
@@ -297,8 +297,8 @@ test.each<[string, string]>([
       drawing(file, content);
     }, inked);
     expect(await faults(bare, { inks: true })).toEqual([
-      [RGB, expect.stringMatching(/^1 of \d+ drawings do not$/)],
-      ['Every colour is named in the press’s inks', '1 drawings name RGB'],
+      [RGB, expect.stringMatching(/^1 of \d+ drawings does not$/)],
+      ['Every colour is named in the press’s inks', '1 drawing names RGB'],
     ]);
   },
 );
@@ -322,7 +322,7 @@ test('a table of colours in an RGB that is not told is as that RGB', async () =>
   }, inked);
   expect((await faults(listed)).map(([says]) => says)).toEqual([RGB]);
   expect((await faults(listed, { inks: true })).map(([, fault]) => fault)).toContain(
-    '1 pictures or blends are in RGB',
+    '1 picture or blend is in RGB',
   );
 });
 
@@ -343,7 +343,7 @@ test('an RGB that is told is no fault, but it is no ink', async () => {
   }, inked);
   expect(await faults(told)).toEqual([]);
   expect(await faults(told, { inks: true })).toEqual([
-    ['Every colour is named in the press’s inks', '1 pictures or blends are in RGB'],
+    ['Every colour is named in the press’s inks', '1 picture or blend is in RGB'],
   ]);
 });
 

@@ -192,7 +192,7 @@ const POINTS: readonly Asked[] = [
         .filter(
           (font) => /^(CIDFontType[02]|TrueType|Type1)$/.test(nameOf(font.Subtype)) && !font.FontDescriptor,
         );
-      return lacking.length + described.length ? `${lacking.length + described.length} are not` : null;
+      return faulty(lacking.length + described.length, 'is not', 'are not');
     },
   ],
   ['Every RGB colour says which RGB it is', rgbFault],
@@ -234,6 +234,10 @@ const POINTS: readonly Asked[] = [
         : null,
   ],
 ];
+
+/** How many there are, and what is wrong with them; null where there are none. */
+const faulty = (count: number, one: string, many: string): string | null =>
+  count ? `${count} ${count === 1 ? one : many}` : null;
 
 const nameOf = (object: PDFObject | undefined): string =>
   object instanceof PDFName ? object.decodeText() : '';
@@ -289,7 +293,8 @@ function rgbFault(file: Read): string | null {
   const groups = file.dicts
     .map((dict) => file.of(dict))
     .filter(({ S, CS }) => is(S, 'Transparency') && is(CS, 'DeviceRGB'));
-  if (bare.length) return `${bare.length} of ${drawn.length} drawings do not`;
+  if (bare.length)
+    return faulty(bare.length, `of ${drawn.length} drawings does not`, `of ${drawn.length} drawings do not`);
   return groups.length ? 'colours blend in an RGB that is not told' : null;
 }
 
@@ -310,9 +315,9 @@ function inksFault(file: Read): string | null {
         return (N instanceof PDFNumber && N.asNumber() === 3) || isRgb(part);
       }));
   const drawn = file.drawn.filter(({ content }) => NAMES_RGB.test(content)).length;
-  if (drawn) return `${drawn} drawings name RGB`;
+  if (drawn) return faulty(drawn, 'drawing names RGB', 'drawings name RGB');
   const pictures = file.dicts
     .map((dict) => file.of(dict))
     .filter(({ ColorSpace, CS }) => isRgb(ColorSpace) || isRgb(CS)).length;
-  return pictures ? `${pictures} pictures or blends are in RGB` : null;
+  return faulty(pictures, 'picture or blend is in RGB', 'pictures or blends are in RGB');
 }
