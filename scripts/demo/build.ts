@@ -10,6 +10,7 @@ import { writeDays } from '@/core/calendar/write';
 import { blurIn } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
+import { readHeader } from '@/core/pixels/header';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make } from '@/output/make';
 import { fingerprint, isBuilt } from '../house/build';
@@ -33,8 +34,10 @@ const DRAWN = join(ROOT, 'scripts', 'demo', 'photos', 'jpeg');
 /** Longest sides, pixels, at which a photo is looked at, as when it is brought in. */
 const [CLOSELY, BRIEFLY] = [1600, 128];
 
+type SeenIn = Pick<Asset, 'focus' | 'blur' | 'likeness'>;
+
 /** What is seen in a photo. */
-async function seenIn(image: Image): Promise<Pick<Asset, 'focus' | 'blur' | 'likeness'>> {
+async function lookedAt(image: Image): Promise<SeenIn> {
   const pixels = (longest: number) => {
     const scale = Math.min(1, longest / Math.max(image.width, image.height));
     const [width, height] = [Math.round(image.width * scale), Math.round(image.height * scale)];
@@ -52,14 +55,28 @@ async function seenIn(image: Image): Promise<Pick<Asset, 'focus' | 'blur' | 'lik
   };
 }
 
+/** What was seen in each photo, by its SHA-256: looked for anew only if what looks has changed. */
+const SEEN = join(ROOT, 'scripts', 'demo', 'photos', 'seen.json');
+interface Kept {
+  by: string;
+  seen: Record<string, SeenIn>;
+}
+const looks = await fingerprint('src/core/pixels', 'src/core/photos');
+const before = JSON.parse(await readFile(SEEN, 'utf8').catch(() => '{}')) as Partial<Kept>;
+const kept: Kept = before.by === looks ? (before as Kept) : { by: looks, seen: {} };
+
+async function seenIn(sha: string, image: () => Promise<Image>): Promise<SeenIn> {
+  return (kept.seen[sha] ??= await lookedAt(await image()));
+}
+
 async function photoAsset(
   { file, taken, notes, orientation = 1 }: DemoPhoto,
   folder = PHOTOS,
 ): Promise<[Asset, Buffer]> {
   const bytes = await readFile(join(folder, file));
-  const image = await loadImage(bytes);
-  const { width, height } = image;
-  const [w, h] = orientation >= 5 ? [height, width] : [width, height];
+  const header = readHeader(bytes);
+  if (!header.ok) throw new Error(`${file} ${header.message}`);
+  const { width, height } = header.value;
   const sha = createHash('sha256').update(bytes).digest('hex');
   return [
     {
@@ -67,12 +84,11 @@ async function photoAsset(
       type: 'image/jpeg',
       name: file,
       bytes: bytes.length,
-      width: w,
-      height: h,
+      ...{ width, height },
       orientation,
       ppi: 300,
       taken,
-      ...(await seenIn(image)),
+      ...(await seenIn(sha, () => loadImage(bytes))),
       ...(notes ? { notes } : {}),
     },
     bytes,
@@ -173,6 +189,7 @@ async function build(): Promise<void> {
     writeDays(DAYS, 2027, 'february', new Date(Date.UTC(2026, 10, 1))),
   );
   await writeFile(join(FOLDER, 'projects.json'), JSON.stringify(files));
+  await writeFile(SEEN, `${JSON.stringify(kept, null, 1)}\n`);
   await writeFile(join(FOLDER, 'made-by'), print);
 }
 

@@ -28,14 +28,14 @@ const add = (row: Row) => {
 
 if (wants('mutations')) {
   const { anyEdits, flippedFiles, spoiltProjects, spoiltRows } = await import('./mutations');
-  add(await spoiltProjects(often(300, 3000), seed));
-  add(await flippedFiles(often(300, 3000), seed));
-  add(await spoiltRows(often(60, 600), seed));
-  add(await anyEdits(often(20, 400), seed));
+  add(await spoiltProjects(often(120, 3000), seed));
+  add(await flippedFiles(often(120, 3000), seed));
+  add(await spoiltRows(often(30, 600), seed));
+  add(await anyEdits(often(8, 400), seed));
 }
 if (wants('doors')) {
   const { bombs, spoiltFiles } = await import('./doors');
-  (await spoiltFiles(often(120, 1300), seed)).forEach(add);
+  (await spoiltFiles(often(60, 1300), seed)).forEach(add);
   add(await bombs());
   add(await (await import('./names')).worstNames());
 }

@@ -161,7 +161,7 @@ test('every punch in all of its settings is a closed outline with ground to it, 
           true,
         ]);
       }),
-      { numRuns: punch.settings.length ? 12 : 2 },
+      { numRuns: punch.settings.length ? 8 : 2 },
     );
 });
 
@@ -187,7 +187,7 @@ test('any finish on any outline: a file takes it, all of it is drawn, the same e
       for (const says of finishSays(of.finish, 'mm')) expect(says.length).toBeGreaterThan(2);
     }),
     // The same each time: what is done to one can make it a hundred times as slow as another.
-    { numRuns: 50 },
+    { numRuns: 32 },
   );
 });
 

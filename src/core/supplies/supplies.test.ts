@@ -316,14 +316,14 @@ describe('sorting by kind', () => {
     );
     const all: Labelled[] = [];
     const most: Partial<Record<SupplyKind, number>> = {
-      paper: 30,
-      cardstock: 14,
-      embellishment: 50,
-      frame: 15,
-      stamp: 36,
+      paper: 20,
+      cardstock: 10,
+      embellishment: 32,
+      frame: 12,
+      stamp: 24,
       edge: 12,
       wordart: 12,
-      alphabet: 26,
+      alphabet: 18,
     };
     const taken = new Map<SupplyKind, number>();
     for (const one of house.supplies) {

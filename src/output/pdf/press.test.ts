@@ -89,7 +89,11 @@ test.each([
   ')\\(',
 ])('the title %j stands twice alike, and a profile called so is named as it is', async (name) => {
   const named = { ...CONDITIONS[0]!, name, data: name };
-  const path = await made({ ...sampler(), title: name }, { format: 'pdf', press: named }, 'named.pdf');
+  const path = await made(
+    { ...laid([wordsOf('words', 'Fly')]), title: name },
+    { format: 'pdf', press: named },
+    'named.pdf',
+  );
   const faults = (await preflight(new Uint8Array(readFileSync(path)))).filter(({ fault }) => fault);
   expect(faults).toEqual([]);
   tool('qpdf', '--check', path);
