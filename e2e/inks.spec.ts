@@ -36,6 +36,8 @@ test('however low it is opened from, all of the picker is seen; a colour is take
   // Taken from the page: by mouse, then by keys.
   await picker(page).getByRole('button', { name: 'Take a colour from the page' }).click();
   const dropper = page.getByTestId('dropper');
+  // What moves before it looks is not seen.
+  await expect(dropper.getByRole('status')).toContainText('#');
   const { x, y, inch } = await pageOnScreen(page);
   await page.mouse.move(x - 4 * inch, y - 4 * inch);
   await expect(dropper.getByRole('status')).toContainText('#ffffff');
