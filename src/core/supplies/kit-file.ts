@@ -52,16 +52,13 @@ export const LONGEST_TAG = 40;
 export const MOST_TAGS = 40;
 const tagsSchema = array(string().trim().min(1).max(LONGEST_TAG).required()).max(MOST_TAGS).required();
 
+/** A tag as it is kept, however it is typed; empty where nothing is left. */
+export const tagOf = (text: string): string =>
+  shortened(text.normalize('NFC').trim().toLowerCase(), LONGEST_TAG);
+
 /** Tags as a person lists them: commas between, lower case, each once. */
 export const tagsFrom = (text: string): string[] =>
-  [
-    ...new Set(
-      text
-        .split(',')
-        .map((tag) => shortened(tag.normalize('NFC').trim().toLowerCase(), LONGEST_TAG))
-        .filter(Boolean),
-    ),
-  ].slice(0, MOST_TAGS);
+  [...new Set(text.split(',').map(tagOf).filter(Boolean))].slice(0, MOST_TAGS);
 
 const insidePath = string()
   .max(300)

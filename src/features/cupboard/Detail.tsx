@@ -16,10 +16,9 @@ import {
   IconTrash,
 } from '@tabler/icons-react';
 import { useEffect, useState, type ReactNode } from 'react';
-import { LONGEST_TAG, MOST_TAGS } from '@/core/supplies/kit-file';
+import { tagOf, MOST_TAGS } from '@/core/supplies/kit-file';
 import { LONGEST_ALPHABET } from '@/core/supplies/kit-file';
 import { KINDS, SUPPLY_KINDS, type Supply, type SupplyKind } from '@/core/supplies/model';
-import { shortened } from '@/core/text/named';
 import type { Unit } from '@/core/units/lengths';
 import type { Cupboard } from '@/features/cupboard/useCupboard';
 import { InKit } from '@/features/cupboard/InKit';
@@ -270,7 +269,7 @@ function Tags({ chosen, cupboard }: Pick<Props, 'chosen' | 'cupboard'>) {
       options={cupboard.tags().filter((tag) => !shared.includes(tag))}
       value={shared}
       onChange={(_, next) => {
-        const wanted = next.map((tag) => shortened(tag.trim().toLowerCase(), LONGEST_TAG)).filter(Boolean);
+        const wanted = next.map(tagOf).filter(Boolean);
         const gone = shared.filter((tag) => !wanted.includes(tag));
         void cupboard.change(chosen, (supply) => ({
           ...supply,

@@ -9,9 +9,8 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { LONGEST_TAG } from '@/core/supplies/kit-file';
+import { tagOf } from '@/core/supplies/kit-file';
 import type { Kit, Supply } from '@/core/supplies/model';
-import { shortened } from '@/core/text/named';
 
 interface Props {
   kit: Kit;
@@ -58,7 +57,7 @@ export function KitSheet({ kit, supplies, onClose, onKeep }: Props) {
           onChange={(_, tags) =>
             setDraft({
               ...draft,
-              tags: tags.map((tag) => shortened(tag.trim().toLowerCase(), LONGEST_TAG)).filter(Boolean),
+              tags: tags.map(tagOf).filter(Boolean),
             })
           }
           renderInput={(params) => <TextField {...params} label="Tags: everything in it is found by them" />}

@@ -57,7 +57,7 @@ test('letters that touch are pushed together, their middle stays, and no letter 
   expect(areaOf(path)).toBeLessThan(letters);
 });
 
-test('spaces are closed as far as any gap: two words become one shape', () => {
+test('spaces are closed like every other gap: two words become one shape', () => {
   const words = shape('no no', TOUCH);
   expect(pieces(words)).toBe(1);
   expect(pathBounds(words).width).toBeLessThan(
