@@ -41,6 +41,13 @@ const itself = {
         ),
       loader: path.endsWith('x') ? 'tsx' : 'ts',
     }));
+    // Nothing is laid out, and no rule is ever asked for: what MUI reckons of them is a twentieth of all.
+    onLoad({ filter: /@mui\/styled-engine\/index\.mjs$/ }, async ({ path }) => ({
+      contents: (await readFile(path, 'utf8')).replace(
+        '= emStyled(tag, options)',
+        '= () => emStyled(tag, options)()',
+      ),
+    }));
     onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
       if (kind === 'entry-point' || path.startsWith('@/') || !AS_THEY_ARE.test(path)) return;
       return { path: path.replace(/^((?:ajv|next|paper)\/.*?)(\.js)?$/, '$1.js'), external: true };

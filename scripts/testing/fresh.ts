@@ -1,7 +1,7 @@
 import { cleanup } from '@testing-library/react';
 import { afterAll, afterEach, beforeAll, jest } from '@jest/globals';
 import { openedAnew } from '@/features/shared/once';
-import { emptyStore } from './store';
+import { atRest, emptyStore } from './store';
 
 /** What each suite with a screen begins with, as if nothing had been before it. `bundle.mjs` puts it there. */
 export function freshScreen(): void {
@@ -13,7 +13,9 @@ export function freshScreen(): void {
     await emptyStore();
   });
   const { fetch } = globalThis;
-  afterAll(() => {
+  afterAll(async () => {
+    // What a screen began and did not wait for would write into the next suite's store.
+    await atRest();
     globalThis.fetch = fetch;
   });
   afterEach(() => {

@@ -9,6 +9,26 @@ export function emptyStore(): Promise<unknown> {
   return Promise.all(database.tables.map((table) => table.clear()));
 }
 
+/** When what was begun is done and written, whoever waits for it or not. What takes longer than 5 s is not waited for. */
+export async function atRest(): Promise<void> {
+  const until = Date.now() + 5000;
+  for (let turns = 0; turns < 5 && Date.now() < until; turns++) {
+    await new Promise((turned) => setTimeout(turned));
+    if (atWork()) turns = 0;
+  }
+}
+
+const atWork = (): boolean =>
+  (Worker as unknown as { anyAtWork(): boolean }).anyAtWork() ||
+  (database.backendDB() as unknown as Kept)?._rawDatabase.transactions.some(
+    ({ _state }) => _state !== 'finished',
+  );
+
+/** What the store that stands for the browser's knows of itself. */
+interface Kept {
+  _rawDatabase: { transactions: { _state: string }[] };
+}
+
 /** Puts these of the shipped kits in, as all that ship; putting all of them in takes a second. */
 export async function stocked(...names: string[]): Promise<void> {
   const { version, kits, supplies } = (await (await fetch('/house/kits.json')).json()) as HouseList;

@@ -3,12 +3,27 @@ import { join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parentPort, Worker as Thread, workerData } from 'node:worker_threads';
 import { MADE, ROOT } from './bundle.mjs';
-import { fetchServed } from './served.mjs';
+import { fetchServed, served } from './served.mjs';
 
 export class Worker {
+  static all = new Set();
+
+  /** Whether something was fetched that is not here, or a worker asked that has not answered. */
+  static anyAtWork() {
+    return served.underWay > 0 || [...Worker.all].some(({ asked }) => asked.size);
+  }
+
+  /** The ids under which it was asked and has not answered. */
+  asked = new Set();
+
   constructor(url) {
     const made = join(MADE, relative(ROOT, fileURLToPath(String(url)))).replace(/\.ts$/, '.js');
     this.thread = new Thread(import.meta.filename, { workerData: made });
+    Worker.all.add(this);
+    this.thread.on('message', ({ id }) => this.asked.delete(id));
+    this.thread.on('error', () => this.asked.clear());
+    // Whoever listens to it would hold up the end.
+    this.thread.unref();
   }
   addEventListener(type, heard) {
     if (type === 'message') this.thread.on('message', (data) => heard({ data }));
@@ -18,9 +33,11 @@ export class Worker {
   }
   removeEventListener() {}
   postMessage(message, transfer) {
+    if (message.id) this.asked.add(message.id);
     this.thread.postMessage(message, transfer);
   }
   terminate() {
+    Worker.all.delete(this);
     void this.thread.terminate();
   }
 }

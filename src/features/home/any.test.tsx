@@ -10,7 +10,7 @@ import { openProject } from '@/storage/projects';
 import { listProjects } from '@/storage/shelf';
 import { addProject } from '@/storage/shelved';
 import { around } from '../../../scripts/testing/room';
-import { emptyStore, stocked } from '../../../scripts/testing/store';
+import { atRest, emptyStore, stocked } from '../../../scripts/testing/store';
 import { out, wander } from '../../../scripts/testing/wander';
 
 const STEPS = Number(process.env.STEPS ?? 40);
@@ -63,6 +63,7 @@ test.each([1, 2, 3].map((seed) => seed + 3 * (Number(process.env.SEED ?? 1) - 1)
     expect([seed, last.slice(-6), await out()]).toEqual([seed, last.slice(-6), true]);
     // Whoever comes home again finds all that is kept.
     room.unmount();
+    await atRest();
     const all = await listProjects();
     const again = home();
     await waitFor(() =>
