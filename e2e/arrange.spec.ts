@@ -80,6 +80,7 @@ test('looked at closely: the selection fills the table, the loupe follows, true 
   await page.keyboard.press('n');
   await expect(page.getByLabel('Name of this piece')).toHaveValue('Red');
   await page.keyboard.press('0');
+  await expect(page.getByRole('button', { name: /^Zoom, now \d\d %/ })).toBeVisible();
   await page.keyboard.press('e');
   const { x, y } = await pageOnScreen(page);
   await page.mouse.move(x, y);

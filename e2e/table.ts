@@ -57,9 +57,7 @@ export async function kept(page: Page): Promise<void> {
 
 /** The middle of the page on the screen, and CSS pixels an inch. */
 export async function pageOnScreen(page: Page): Promise<{ x: number; y: number; inch: number }> {
-  const zoom = await page.getByRole('button', { name: /^Zoom, now/ }).getAttribute('aria-label');
   const box = (await page.locator('[data-testid=stage] > div').first().boundingBox())!;
-  void zoom;
   return { x: box.x + box.width / 2, y: box.y + box.height / 2, inch: box.width / 12 };
 }
 

@@ -1,6 +1,5 @@
 /** How browsers take pictures apart and make them, over Node's canvas: for component tests and the workers beside them. */
 import { Canvas, createCanvas, ImageData, Path2D } from '@napi-rs/canvas';
-import sharp from 'sharp';
 
 // What canvases are made from is not the class that is exported.
 Object.assign(Object.getPrototypeOf(createCanvas(1, 1)), {
@@ -15,6 +14,8 @@ Object.assign(Object.getPrototypeOf(createCanvas(1, 1)), {
 
 /** What a file shows, upright, as large as is asked for; rejects where it is no picture. */
 async function decoded(file, { resizeWidth: width, resizeHeight: height }) {
+  // Most workers are begun for other work, and it is a tenth of what their beginning takes.
+  const { default: sharp } = await import('sharp');
   const upright = sharp(Buffer.from(await file.arrayBuffer())).rotate();
   if (width ?? height)
     upright.resize(width && Math.round(width), height && Math.round(height), {
