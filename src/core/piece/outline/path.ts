@@ -4,6 +4,7 @@ import type { Box, Size } from '@/core/geometry/box';
 import { compose, scaling, translation } from '@/core/geometry/matrix';
 import { parsePath, pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import type { OutlineKind } from '@/core/piece/outline/kind';
+import { shortened } from '@/core/text/named';
 
 export interface PathOutline {
   kind: 'path';
@@ -25,6 +26,12 @@ export const isReadablePath = (data: string | undefined): boolean => {
   }
 };
 
+/** Characters of what a shape is called. */
+const LONGEST_NAME = 80;
+
+/** What a shape is called that was cut from what is called so. */
+export const shapeName = (called: string): string => shortened(called, LONGEST_NAME) || 'Shape';
+
 /** Characters of path data. */
 export const LONGEST_PATH = 1_000_000;
 
@@ -37,7 +44,7 @@ export const path: OutlineKind<PathOutline> = {
   schema: object({
     kind: string().oneOf(['path']).required(),
     data: string().max(LONGEST_PATH).test('path', 'a cut is not a readable path', isReadablePath).required(),
-    name: string().max(80).required(),
+    name: string().max(LONGEST_NAME).required(),
     frame: object({ x: far, y: far, width: side, height: side }).noUnknown().default(undefined).optional(),
   }).noUnknown(),
   says: ({ name }) => name,

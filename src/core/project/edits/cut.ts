@@ -1,4 +1,5 @@
 /** Edits of how pieces are cut. */
+import { shapeName } from '@/core/piece/outline/path';
 import type { Box, Size } from '@/core/geometry/box';
 import { apply, invert, rotation } from '@/core/geometry/matrix';
 import { pathBounds, pathData, transformPath, type Path } from '@/core/geometry/path';
@@ -15,7 +16,6 @@ import { changePieces, naming, together, type Edit } from '@/core/project/edits/
 import { dropEmptyGroups } from '@/core/project/edits/pile';
 import { cutDrawn, isDrawn } from '@/core/project/lines';
 import { surfaceOf } from '@/core/project/model';
-import { shortened } from '@/core/text/named';
 
 /** The largest box of a shape (width over height) that fits into a box, in its middle. */
 const fitted = (box: Size, shape: number): Size =>
@@ -107,7 +107,7 @@ export const reshape = (
   asset: Asset | undefined,
 ): Edit => {
   const { outline } = piece;
-  const name = outline.kind === 'path' ? outline.name : shortened(piece.name, 80) || 'Shape';
+  const name = outline.kind === 'path' ? outline.name : shapeName(piece.name);
   const next = recut(piece, path, name, asset);
   return changePieces(label, surfaceId, [piece.id], (draft) => Object.assign(draft, structuredClone(next)));
 };

@@ -6,7 +6,7 @@ import type { Combination } from '@/core/geometry/combine';
 import type { Point } from '@/core/geometry/matrix';
 import { transformPath, type Path } from '@/core/geometry/path';
 import type { Corners } from '@/core/geometry/offset';
-import { LONGEST_PATH } from '@/core/piece/outline/path';
+import { shapeName, LONGEST_PATH } from '@/core/piece/outline/path';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
@@ -208,7 +208,7 @@ export async function combineChosen(
           )!
         : base;
     const piece = { ...over, id: i === 0 ? base.id : newId(), finish: { ...over.finish, edge: undefined } };
-    return recut(piece, intoFrame(over, area), shortened(over.name, 80) || 'Shape', assetFor(session, over));
+    return recut(piece, intoFrame(over, area), shapeName(over.name), assetFor(session, over));
   });
   if (tooLong(fresh)) return fail(TOO_LONG);
   if (!fresh.every((piece) => isLeft(session, piece))) return fail(NOTHING[how]);
@@ -241,7 +241,7 @@ export async function growChosen(store: SessionStore, by: number, corners: Corne
     const path = grown(cutOf(piece, tools).path, by, corners);
     if (!path.length) return fail(`Nothing would be left of ${piece.name || 'this piece'}.`);
     const plain = { ...piece, finish: { ...piece.finish, edge: undefined } };
-    fresh.push(recut(plain, path, shortened(piece.name, 80) || 'Shape', assetFor(session, piece)));
+    fresh.push(recut(plain, path, shapeName(piece.name), assetFor(session, piece)));
   }
   if (tooLong(fresh)) return fail(TOO_LONG);
   session.perform(
@@ -277,7 +277,7 @@ export async function breakChosen(store: SessionStore): Promise<Result<number>> 
         finish: { ...piece.finish, edge: undefined },
       },
       part,
-      shortened(piece.name, 80) || 'Shape',
+      shapeName(piece.name),
       assetFor(session, piece),
     ),
   );

@@ -1,4 +1,5 @@
 /** Outlines of one's own: drawn by hand, cut by scissors, their points moved. */
+import { shapeName } from '@/core/piece/outline/path';
 import { aimed } from '@/features/table/acts/aimed';
 import { unite } from '@/core/geometry/box';
 import {
@@ -28,7 +29,6 @@ import { intoFrame, recut, replaceEach, reshape } from '@/core/project/edits/cut
 import { naming } from '@/core/project/edits/edit';
 import { layPieces } from '@/core/project/edits/pile';
 import { fail, ok, type Result } from '@/core/result';
-import { shortened } from '@/core/text/named';
 import { newId } from '@/features/shared/ids';
 import { drawnPath, NOTHING_DRAWN, scissorLine, type Drawing } from '@/features/table/session/drawn';
 import { settledPieces, type Session, type SessionStore } from '@/features/table/session';
@@ -177,12 +177,7 @@ export function lineAcross(store: SessionStore, angle: number, away: number): vo
 
 const recutOnPage = (session: Session, piece: Piece, path: Path): Piece => {
   const { edge: _, ...finish } = piece.finish;
-  return recut(
-    { ...piece, finish },
-    intoFrame(piece, path),
-    shortened(piece.name || 'Shape', 80),
-    assetFor(session, piece),
-  );
+  return recut({ ...piece, finish }, intoFrame(piece, path), shapeName(piece.name), assetFor(session, piece));
 };
 
 /** More points than this are not moved one by one. */

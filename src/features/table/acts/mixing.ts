@@ -1,4 +1,5 @@
 /** Parts dealt among several papers, as if the same had been cut from all of them at once. */
+import { shapeName } from '@/core/piece/outline/path';
 import { boxOfPoints, corners, type Box } from '@/core/geometry/box';
 import { partsOf } from '@/core/geometry/combine';
 import { apply } from '@/core/geometry/matrix';
@@ -50,7 +51,7 @@ export function dealable(session: Session): Result<Dealable> {
   const parts = partsOf(path);
   if (parts.length < 2)
     return fail('It is in one part: break it up, or select several pieces, and their parts are dealt.');
-  const name = shortened(first.name, 80) || 'Shape';
+  const name = shapeName(first.name);
   const pieces = parts.map((part, i) =>
     recut(
       {

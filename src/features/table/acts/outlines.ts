@@ -1,4 +1,5 @@
 /** Outlines from files for cutters, laid on the page at their true size. */
+import { shapeName } from '@/core/piece/outline/path';
 import { shapesOf } from '@/core/cutter/laid';
 import type { ReadOutlines } from '@/core/cutter/read/outlines';
 import { boxOfPoints, corners, type Size } from '@/core/geometry/box';
@@ -42,7 +43,7 @@ export function layOutlines(
     const called = shapes.length > 1 ? `${name} ${i + 1}` : name;
     const piece = shapedPiece(
       newId(),
-      shortened(called, 80) || 'Shape',
+      shapeName(called),
       transformPath(to, path),
       ink ?? (doing === 'cut' ? CARDSTOCK : PENCIL),
     );
