@@ -47,6 +47,8 @@ HTMLCanvasElement.prototype.getContext = function (kind) {
 const painting = Object.getPrototypeOf(createCanvas(1, 1).getContext('2d'));
 const { drawImage } = painting;
 painting.drawImage = function (from, ...where) {
+  // Given an element that nothing was painted on yet, Node's canvas would make it one of its own, which is no element any more.
+  if (from instanceof HTMLCanvasElement) from.getContext('2d');
   return drawImage.call(this, contexts.get(from)?.canvas ?? from, ...where);
 };
 const { click } = HTMLElement.prototype;

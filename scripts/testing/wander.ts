@@ -15,14 +15,11 @@ export interface Wander {
 
 const FLOATS = ['MuiPopover-root', 'MuiDialog-root'];
 
-/**
- * What lies over all else, where anything does: what is beneath it cannot be pressed. What is on its way out is none. Looked for
- * where such things are hung alone: happy-dom now and then holds something that has no classes, deep in a drawing.
- */
+/** What lies over all else, where anything does: what is beneath it cannot be pressed. What is on its way out is none. */
 const topmost = (): HTMLElement =>
   ([...document.body.children] as HTMLElement[]).findLast(
     (one) =>
-      FLOATS.some((name) => one.classList?.contains(name)) && one.getAttribute('aria-hidden') !== 'true',
+      FLOATS.some((name) => one.classList.contains(name)) && one.getAttribute('aria-hidden') !== 'true',
   ) ?? document.body;
 
 export async function wander({ seed, steps, spared, look }: Wander): Promise<void> {
