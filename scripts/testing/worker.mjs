@@ -28,8 +28,6 @@ export class Worker {
   addEventListener(type, heard) {
     if (type === 'message') this.thread.on('message', (data) => heard({ data }));
     else this.thread.on(type, heard);
-    // Whoever listens to it would hold up the end.
-    this.thread.unref();
   }
   removeEventListener() {}
   postMessage(message, transfer) {

@@ -1,5 +1,4 @@
 /** Edits of how pieces are cut. */
-import { shapeName } from '@/core/piece/outline/path';
 import type { Box, Size } from '@/core/geometry/box';
 import { apply, invert, rotation } from '@/core/geometry/matrix';
 import { pathBounds, pathData, transformPath, type Path } from '@/core/geometry/path';
@@ -8,6 +7,7 @@ import { uprightSize } from '@/core/picture/asset';
 import { isPicture, pictureScale } from '@/core/piece/material';
 import { keepCovered, type Window } from '@/core/piece/material/window';
 import type { Outline } from '@/core/piece/outline';
+import { shapeName } from '@/core/piece/outline/path';
 import { punchOf } from '@/core/piece/outline/punches';
 import type { Values } from '@/core/piece/outline/punches/punch';
 import { tuckIn, type Piece } from '@/core/piece/piece';

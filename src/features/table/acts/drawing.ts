@@ -1,5 +1,4 @@
 /** Outlines of one's own: drawn by hand, cut by scissors, their points moved. */
-import { shapeName } from '@/core/piece/outline/path';
 import { aimed } from '@/features/table/acts/aimed';
 import { unite } from '@/core/geometry/box';
 import {
@@ -22,6 +21,7 @@ import {
 import { apply, invert, type Point } from '@/core/geometry/matrix';
 import { pathBounds, transformPath, type Path } from '@/core/geometry/path';
 import { keepsOutline, outlineKind } from '@/core/piece/outline';
+import { shapeName } from '@/core/piece/outline/path';
 import type { Piece } from '@/core/piece/piece';
 import { extentOf, placementMatrix, SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import { shapedPiece } from '@/core/project/create';

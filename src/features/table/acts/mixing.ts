@@ -1,5 +1,4 @@
 /** Parts dealt among several papers, as if the same had been cut from all of them at once. */
-import { shapeName } from '@/core/piece/outline/path';
 import { boxOfPoints, corners, type Box } from '@/core/geometry/box';
 import { partsOf } from '@/core/geometry/combine';
 import { apply } from '@/core/geometry/matrix';
@@ -9,6 +8,7 @@ import { cutOf, toolsFor } from '@/core/page/outlines';
 import type { Asset } from '@/core/picture/asset';
 import type { Material } from '@/core/piece/material';
 import { WHOLE } from '@/core/piece/material/window';
+import { shapeName } from '@/core/piece/outline/path';
 import type { Piece } from '@/core/piece/piece';
 import { placementMatrix } from '@/core/piece/placement/placement';
 import { recut, replaceEach, replacePieces } from '@/core/project/edits/cut';

@@ -1,10 +1,10 @@
 /** Outlines from files for cutters, laid on the page at their true size. */
-import { shapeName } from '@/core/piece/outline/path';
 import { shapesOf } from '@/core/cutter/laid';
 import type { ReadOutlines } from '@/core/cutter/read/outlines';
 import { boxOfPoints, corners, type Size } from '@/core/geometry/box';
 import { translation } from '@/core/geometry/matrix';
 import { pathBounds, pathData, transformPath, type Path } from '@/core/geometry/path';
+import { shapeName } from '@/core/piece/outline/path';
 import type { Piece } from '@/core/piece/piece';
 import { SMALLEST_PIECE } from '@/core/piece/placement/placement';
 import { shapedPiece } from '@/core/project/create';
