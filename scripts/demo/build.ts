@@ -55,7 +55,7 @@ async function lookedAt(image: Image): Promise<SeenIn> {
   };
 }
 
-/** What was seen in each photo, by its SHA-256: looked for anew only if what looks has changed. */
+/** What was seen in each photo, by its SHA-256: looked for anew only if what looks has changed. Else it stays letter for letter, as whether the demo is ready hangs on it. */
 const SEEN = join(ROOT, 'scripts', 'demo', 'photos', 'seen.json');
 interface Kept {
   by: string;
@@ -189,7 +189,7 @@ async function build(): Promise<void> {
     writeDays(DAYS, 2027, 'february', new Date(Date.UTC(2026, 10, 1))),
   );
   await writeFile(join(FOLDER, 'projects.json'), JSON.stringify(files));
-  await writeFile(SEEN, `${JSON.stringify(kept, null, 1)}\n`);
+  await writeFile(SEEN, `${JSON.stringify(kept, null, 2)}\n`);
   await writeFile(join(FOLDER, 'made-by'), print);
 }
 
