@@ -18,6 +18,8 @@ const config: NextConfig = {
   // It is served to the machine it runs on: packing each file costs more than carrying it.
   compress: false,
   devIndicators: false,
+  // A build is made once from what lies here, and never made anew from what an earlier one left.
+  experimental: { turbopackFileSystemCacheForBuild: false, turbopackSourceMaps: false },
   // Stand-ins paint files with these; they bring WebAssembly and native code of their own.
   serverExternalPackages: ['@hyzyla/pdfium', 'sharp', 'lcms-wasm'],
   headers: async () =>

@@ -2,7 +2,7 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
-import { fetched, isUnfetched } from '@/ui/fetched';
+import { fetched, inBrowser, isUnfetched } from '@/ui/fetched';
 import { dragWords } from '@/ui/useDragSensors';
 import { NoticesProvider, useNotify } from '@/ui/notices';
 import { RoomBoundary } from '@/ui/RoomBoundary';
@@ -39,6 +39,21 @@ test('a part that cannot be fetched is told of by its name, asked for again by a
   inRoom(<Steps says="At once" />);
   screen.getByText('At once');
   expect(load).toHaveBeenCalledTimes(2);
+});
+
+test('a room is fetched before anybody enters it; its walls stand until it is there, and what failed then is asked for anew', async () => {
+  let arrive = (_: typeof Sheet) => {};
+  const load = jest
+    .fn<() => Promise<typeof Sheet>>()
+    .mockRejectedValueOnce(unreachable())
+    .mockReturnValue(new Promise((done) => (arrive = done)));
+  const Room = inBrowser('The room', load, () => <p>Walls</p>);
+  expect(load).toHaveBeenCalledTimes(1);
+  inRoom(<Room says="A room" />);
+  screen.getByText('Walls');
+  await act(async () => arrive(Sheet));
+  screen.getByText('A room');
+  expect(screen.queryByText('Walls')).toBeNull();
 });
 
 test('what can be closed is closed when it has a fault; what arrives after it was left is not shown', async () => {

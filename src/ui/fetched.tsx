@@ -8,9 +8,13 @@ type Load<P> = () => Promise<ComponentType<P>>;
 
 /**
  * A component that `load` fetches. If it cannot be fetched, or fails while it is shown, that is told; what has an `onClose`
- * is closed, the rest can be tried again. `name` is what the person knows it by.
+ * is closed, the rest can be tried again. `name` is what the person knows it by; `Before` stands in its place until it is there.
  */
-export function fetched<P extends object>(name: string, load: Load<P>): ComponentType<P> {
+export function fetched<P extends object>(
+  name: string,
+  load: Load<P>,
+  Before?: ComponentType,
+): ComponentType<P> {
   // Kept once it is there: what was opened before comes at once. Not React's lazy, which never asks again for what failed,
   // and holds back what arrives soon after something else.
   let known: ComponentType<P> | undefined;
@@ -31,7 +35,8 @@ export function fetched<P extends object>(name: string, load: Load<P>): Componen
       };
     }, []);
     if (part.error) throw part.error;
-    return part.Shown ? <part.Shown {...props} /> : null;
+    if (part.Shown) return <part.Shown {...props} />;
+    return Before ? <Before /> : null;
   }
   return function Fetched(props: P) {
     const { onClose } = props as { onClose?: () => void };
@@ -68,3 +73,21 @@ export const isUnfetched = (error: unknown): boolean =>
   error instanceof Error &&
   (error.name === 'ChunkLoadError' ||
     /load(ing)? chunk|dynamically imported module|import(ing)? a module/i.test(error.message));
+
+/** What is asked for where there is no browser. */
+export const never = new Promise<never>(() => {});
+
+/**
+ * A room that is drawn in the browser alone, as what it shows is kept there: a server that could draw it, too, would be half of a
+ * build. It is fetched at once; until then `Walls` stand there, on the server as well. What `load` imports it must import only
+ * where `typeof window` is known: that is what bundlers go by.
+ */
+export function inBrowser<P extends object>(
+  name: string,
+  load: Load<P>,
+  Walls: ComponentType,
+): ComponentType<P> {
+  // Whoever shows it asks again, and tells if it cannot be fetched.
+  load().catch(() => {});
+  return fetched(name, load, Walls);
+}

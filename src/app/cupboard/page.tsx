@@ -1,4 +1,4 @@
-import { CupboardRoom } from '@/features/cupboard/CupboardRoom';
+import { CupboardRoom } from './CupboardRoom';
 
 export default function CupboardPage() {
   return <CupboardRoom />;
