@@ -15,7 +15,7 @@ const suites = (displayName, ending, setup) => ({
 });
 
 export default {
-  // Jest would leave one core idle: of two that is half. In one thread alone, screens would meet what has none.
+  // Jest would leave one core idle: of two that is half.
   maxWorkers: Math.max(2, availableParallelism()),
   projects: [suites('plain', 'ts', ['seed', 'store']), suites('screen', 'tsx', ['seed', 'store', 'screen'])],
 };

@@ -28,14 +28,14 @@ const add = (row: Row) => {
 
 if (wants('mutations')) {
   const { anyEdits, flippedFiles, spoiltProjects, spoiltRows } = await import('./mutations');
-  add(await spoiltProjects(often(120, 3000), seed));
-  add(await flippedFiles(often(120, 3000), seed));
-  add(await spoiltRows(often(30, 600), seed));
-  add(await anyEdits(often(8, 400), seed));
+  add(await spoiltProjects(often(40, 3000), seed));
+  add(await flippedFiles(often(40, 3000), seed));
+  add(await spoiltRows(often(10, 600), seed));
+  add(await anyEdits(often(3, 400), seed));
 }
 if (wants('doors')) {
   const { bombs, spoiltFiles } = await import('./doors');
-  (await spoiltFiles(often(60, 1300), seed)).forEach(add);
+  (await spoiltFiles(often(20, 1300), seed)).forEach(add);
   add(await bombs());
   add(await (await import('./names')).worstNames());
 }
@@ -61,7 +61,7 @@ if (wants('kills')) {
     add(
       await (
         await import('./kills')
-      ).killed(server.base, often(3, 200), seed, values.long ? MOST_LOST : null),
+      ).killed(server.base, often(2, 200), seed, values.long ? MOST_LOST : null),
     );
   } finally {
     server.stop();

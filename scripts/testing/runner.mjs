@@ -13,20 +13,38 @@ import { MADE, ROOT } from './bundle.mjs';
 /** Milliseconds a suite may take. No test is about speed; this is for those that hang. */
 const LONGEST = 600_000;
 
-export default class Runner extends LightRunner {
-  runTests(suites, watcher, onStart, onResult, onFailure) {
+export default class Runner {
+  constructor(globalConfig) {
+    this.globalConfig = globalConfig;
+  }
+
+  /** Suites with a screen and suites without in threads of their own, which each have that much less to load and to make quick. */
+  async runTests(suites, watcher, onStart, onResult, onFailure) {
     const made = suites.map((suite) => ({
       ...suite,
       suite,
       path: join(MADE, relative(ROOT, suite.path)).replace(/\.tsx?$/, '.js'),
     }));
-    return super.runTests(
-      made,
-      watcher,
-      ({ suite }) => onStart(suite),
-      ({ suite }, result) => onResult(suite, told(result, suite.path)),
-      ({ suite }, error) => onFailure(suite, error),
+    const kinds = [...new Set(made.map(({ context }) => context))];
+    await Promise.all(
+      kinds.map((kind) =>
+        new Threads(this.globalConfig, Math.ceil(this.globalConfig.maxWorkers / kinds.length)).runTests(
+          made.filter(({ context }) => context === kind),
+          watcher,
+          ({ suite }) => onStart(suite),
+          ({ suite }, result) => onResult(suite, told(result, suite.path)),
+          ({ suite }, error) => onFailure(suite, error),
+        ),
+      ),
     );
+  }
+}
+
+class Threads extends LightRunner {
+  constructor(globalConfig, maxWorkers) {
+    super(globalConfig);
+    // Told to the constructor, one would be the thread that this runs in.
+    this._globalConfig = { ...globalConfig, maxWorkers };
   }
 
   _runTest(test) {

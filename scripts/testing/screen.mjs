@@ -59,6 +59,8 @@ HTMLAnchorElement.prototype.click = function () {
 // Nothing is laid out here; long lists draw as much as would be seen in this.
 for (const [side, pixels] of Object.entries({ clientWidth: 300, clientHeight: 600 }))
   Object.defineProperty(HTMLElement.prototype, side, { get: () => pixels });
+// One worker of a kind, which gets warm, instead of as many as a page would begin: the other processor has suites of its own.
+Object.defineProperty(navigator, 'hardwareConcurrency', { value: 1 });
 Object.defineProperty(navigator, 'locks', { value: new Locks() });
 // Looking all rules through for each name that is asked for costs seconds, and nothing here hangs on a rule.
 globalThis.getComputedStyle = (element) => element.style;

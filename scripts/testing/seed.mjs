@@ -4,4 +4,4 @@
  */
 import fc from 'fast-check';
 
-fc.configureGlobal({ seed: Number(process.env.SEED ?? 1) });
+fc.configureGlobal({ seed: Number(process.env.SEED ?? 1), numRuns: 50 });

@@ -63,7 +63,7 @@ describe('keeping', () => {
           expect(await opened()).toEqual(left);
         })
         .beforeEach(async () => void (await emptyStore())),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 
@@ -101,7 +101,7 @@ describe('keeping', () => {
           },
         )
         .beforeEach(async () => void (await emptyStore())),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -383,7 +383,7 @@ with zipfile.ZipFile('large.zip', 'w') as new:
         if (picture) expect(Buffer.from(await picture.arrayBuffer()).equals(bytes)).toBe(true);
         else expect(answer.value.mended).toHaveLength(1);
       }),
-      { numRuns: 200 },
+      { numRuns: 100 },
     );
   });
 

@@ -75,7 +75,7 @@ test('any pages: swapped twice all lies where it lay, nothing on any other page 
       const all = (of: Project) => [0, 1, 2].map((i) => seen(of, i).sort());
       expect(all(swapped(once, ...ends))).toEqual(all(project));
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

@@ -99,7 +99,7 @@ describe('a turned box over an upright one', () => {
             );
         },
       ),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 });

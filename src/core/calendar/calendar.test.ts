@@ -67,7 +67,7 @@ test('for any two years: dated there and back it is what it was, in one step eac
       expect(back.project).toEqual(start.project);
       expect(undo(there).project).toEqual(start.project);
     }),
-    { numRuns: 25 },
+    { numRuns: 13 },
   );
 });
 
@@ -235,7 +235,7 @@ test('what is held to a day lies in its box whatever year it is, where it lay in
         expect([at.x, at.y]).toEqual([expect.closeTo(spots[i]!.x, 6), expect.closeTo(spots[i]!.y, 6)]);
       });
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
   expect(heldSays({ month: 5, nth: -1, weekday: 6 })).toBe('the last Saturday of May');
   expect(readProject(writeProject(history.project))).toEqual({ ok: true, value: history.project });

@@ -241,7 +241,7 @@ test('any days to remember, written in any year: none is lost, and all are what 
       expect(read).toEqual({ ok: true, value: { events, told: [] } });
       return undefined;
     }),
-    { numRuns: 200 },
+    { numRuns: 100 },
   );
 });
 

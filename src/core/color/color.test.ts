@@ -104,7 +104,7 @@ describe('OKLab', () => {
           );
         },
       ),
-      { numRuns: 200 },
+      { numRuns: 100 },
     );
   });
 

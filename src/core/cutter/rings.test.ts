@@ -47,7 +47,7 @@ describe('runs', () => {
           }
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 
@@ -150,7 +150,7 @@ describe('areas', () => {
           0.001 * whole + 0.2,
         );
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });

@@ -50,7 +50,7 @@ describe('the way of the tool', () => {
           3,
         );
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
     const three = inOrder([
       line([

@@ -127,7 +127,7 @@ describe('colours', () => {
             sum += off / 6000;
           });
         }),
-        { numRuns: 2000 },
+        { numRuns: 1000 },
       );
       // A bend at the ink's own lightness, and colours no screen shows: there the nodes lie wide.
       expect(worst).toBeLessThan(change.how === 'ink' ? 8 : 26);
@@ -172,7 +172,7 @@ describe('areas', () => {
           expect(near[i]).toBe(least);
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
     const ring = emptyArea(60, 60);
     for (let i = 0; i < 3600; i++) {

@@ -56,7 +56,7 @@ describe('combining', () => {
           expect(Math.abs(ours - theirs)).toBeLessThan(0.001 * (areaOf(a) + areaOf(b)));
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -116,7 +116,7 @@ describe('how near two lie', () => {
           if (away > close) expect(Math.hypot(from.x - to.x, from.y - to.y)).toBeCloseTo(gap, 9);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -173,7 +173,7 @@ describe('growing', () => {
         ).path;
         expect(areaOf(grown(grown(shape, d), -d)) / areaOf(shape)).toBeCloseTo(1, 2);
       }),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
     expect(grown(square(0, 0, 10), -6)).toEqual([]);
   });

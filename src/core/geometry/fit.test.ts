@@ -48,7 +48,7 @@ test('a circle is a few curves, as large as it is', () => {
       expect(Math.abs(within(path) / (Math.PI * r * r) - 1)).toBeLessThan(0.03);
       expect(path.length).toBeLessThan(14);
     }),
-    { numRuns: 25 },
+    { numRuns: 13 },
   );
 });
 
@@ -72,7 +72,7 @@ test('a soft shape, its points as pixels give them, is followed all the way roun
       // Far fewer than the points it stands for.
       expect(path.length).toBeLessThan(smooth.length / 6);
     }),
-    { numRuns: 25 },
+    { numRuns: 13 },
   );
 });
 
@@ -110,7 +110,7 @@ test('a cut sheet keeps its straight sides and its corners, though pixels round 
       for (const corner of corners)
         expect(Math.min(...found.map((p) => Math.hypot(p.x - corner.x, p.y - corner.y)))).toBeLessThan(0.5);
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 });
 
@@ -122,7 +122,7 @@ test('whatever ring it is, what comes of it is finite; too few points are lines,
       if (!path.length) return;
       expect(path.flat().every((part) => typeof part === 'string' || Number.isFinite(part))).toBe(true);
     }),
-    { numRuns: 300 },
+    { numRuns: 150 },
   );
   expect(fitRing([], 0.6)).toEqual([]);
   expect(

@@ -55,7 +55,7 @@ describe('knots', () => {
         expect(Math.abs(areaOf(pathOfKnots(more)) / areaOf(path) - 1)).toBeLessThan(2e-3);
         expect(more.flat()).toHaveLength(rings.flat().length + 1);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -76,7 +76,7 @@ describe('knots', () => {
           expect(Math.hypot(at('x') - to.x, at('y') - to.y)).toBeLessThan(1e-6);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -183,7 +183,7 @@ describe('scissors', () => {
       ),
       // The line runs through the corners of one; the rings of the other are wound against each other.
       {
-        numRuns: 40,
+        numRuns: 20,
         examples: [
           [woundBothWays, 0, 60, null],
           [cutOf('doily'), 0, 0, null],

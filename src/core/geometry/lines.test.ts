@@ -41,7 +41,7 @@ describe('simplified', () => {
         }
         for (const each of points) expect(offLine(each, left)).toBeLessThanOrEqual(most + 1e-9);
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
   test('any ring: none of its points lies farther off, wherever it begins', () => {
@@ -51,7 +51,7 @@ describe('simplified', () => {
         for (const each of ring) expect(offLine(each, [...left, left[0]!])).toBeLessThanOrEqual(most + 1e-9);
         expect(left.every((each) => ring.includes(each))).toBe(true);
       }),
-      { numRuns: 200 },
+      { numRuns: 100 },
     );
   });
   test('what goes out and comes back along itself keeps its end', () => {

@@ -53,7 +53,7 @@ test('Lab (D65) and OKLCH, in which is reckoned, are those of colorjs.io', () =>
       const { l: light, c } = toOklch(colour)!;
       near([light, c], new Color(colour).to('oklch').coords, 1e-3);
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 
@@ -168,7 +168,7 @@ describe('partners', () => {
         expect([...found].sort((a, b) => a.off - b.off)).toEqual(found);
         expect(chancePartners(colour, SET, seed)).toEqual(chancePartners(colour, SET, seed));
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
     expect(
       partnersOf('#808080', SET)
@@ -222,7 +222,7 @@ describe('palettes', () => {
           expect(made.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 });

@@ -76,7 +76,7 @@ describe('the plan', () => {
           if (i + 6 < 36) expect(cells![i + 6]).not.toBe(photo);
         });
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 

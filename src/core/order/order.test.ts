@@ -145,7 +145,7 @@ describe('a ticket', () => {
           if (!read.ok) expect(read.message.length).toBeGreaterThan(5);
         },
       ),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 
@@ -158,7 +158,7 @@ describe('a ticket', () => {
         for (const name of ['../a.pdf', 'a/b.pdf', 'a.pdf.exe', '.pdf', 'ä.pdf', ''])
           expect([name, readTicket({ ...sent, files: [{ ...first!, name }] }).ok]).toEqual([name, false]);
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
   });
 });
@@ -197,7 +197,7 @@ describe('an answer', () => {
           read(spoiled(came, way, (holder, key) => void (holder[key] = wrong))).ok,
         ]).toEqual([way.join('.'), false]);
       }),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 
@@ -220,7 +220,7 @@ test('what is kept of an order is read as it was kept; of anything else there is
       expect(readKept(JSON.stringify({ ...kept, surplus: 1 }))).toBeNull();
       expect(readKept(JSON.stringify(kept).slice(0, -1))).toBeNull();
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
   fc.assert(fc.property(fc.string(), (json) => expect(readKept(json)).toBeNull()));
 });

@@ -115,7 +115,7 @@ describe('printed on both sides', () => {
             return undefined;
           },
         ),
-        { numRuns: 60 },
+        { numRuns: 30 },
       );
     },
   );
@@ -191,7 +191,7 @@ describe('what is printed beyond a card', () => {
           expect(new Set(ticks.map(String)).size).toBe(ticks.length);
         }
       }),
-      { numRuns: 60, includeErrorInReport: true },
+      { numRuns: 30, includeErrorInReport: true },
     );
   });
 

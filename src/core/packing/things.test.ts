@@ -106,7 +106,7 @@ test('a piece by itself lies in the middle of a card as large as it is, within w
       expect([placement.x, placement.y]).toEqual([limited(width) / 2, limited(height) / 2]);
       expect([placement.width, placement.height]).toEqual([width, height]);
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
   expect(notOnSheets({ width: sheetStart.mostSide + 1, height: 100 })).toBe('larger than a card may be');
   expect(notOnSheets({ width: SMALLEST_SIDE - 1, height: 100 })).toBe('smaller than a card may be');
@@ -178,6 +178,6 @@ test('every place of a piece on a panel comes to the same place of the card, rea
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });

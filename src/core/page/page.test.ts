@@ -77,7 +77,7 @@ describe('drawing a page', () => {
             }
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 13 },
     );
   });
 

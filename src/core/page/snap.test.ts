@@ -93,7 +93,7 @@ test('what moves comes to the nearest line there is, and lies along all that is 
         );
       }
     }),
-    { numRuns: 700 },
+    { numRuns: 350 },
   );
 });
 
@@ -117,7 +117,7 @@ test('in no gap that is told lies anything of its row, however things overlap', 
         holds(reason, { ...low, x: low.x + dx, y: low.y + dy }, row);
       }
     }),
-    { numRuns: 700 },
+    { numRuns: 350 },
   );
 });
 

@@ -117,7 +117,7 @@ test('any piece lies under the points of it and no others: its box holds them, a
       const inside = framed(silhouettes([piece], tools), drawn, 'inside').length > 0;
       if (inside) expect([taken, under.every(({ x, y }) => x >= drawn.x && y >= drawn.y && x <= drawn.x + drawn.width && y <= drawn.y + drawn.height)]).toEqual([true, true]); // prettier-ignore
     }),
-    { numRuns: 200 },
+    { numRuns: 100 },
   );
 });
 
@@ -191,7 +191,7 @@ describe('where nothing is', () => {
               if (x + width <= 192 && y + height <= 96 && open(x, y, width, height))
                 expect(free.width * free.height).toBeGreaterThanOrEqual(width * height - 1e-6);
       }),
-      { numRuns: 200 },
+      { numRuns: 100 },
     );
   });
   test('all of a bare page; none of one that is full', () => {
@@ -261,6 +261,6 @@ test('any strip runs off both edges of its face with all its corners, along the 
         turn: now.turn,
       });
     }),
-    { numRuns: 200 },
+    { numRuns: 100 },
   );
 });

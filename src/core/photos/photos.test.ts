@@ -236,7 +236,7 @@ describe('what a file says of its photo', () => {
         const notes = notesFrom(of);
         if (notes) expect(notesSchema.validateSync(structuredClone(notes), { strict: true })).toEqual(notes);
       }),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 });

@@ -187,7 +187,7 @@ test('any finish on any outline: a file takes it, all of it is drawn, the same e
       for (const says of finishSays(of.finish, 'mm')) expect(says.length).toBeGreaterThan(2);
     }),
     // The same each time: what is done to one can make it a hundred times as slow as another.
-    { numRuns: 32 },
+    { numRuns: 16 },
   );
 });
 
@@ -220,6 +220,6 @@ test('an outline that grew by as much as its box is the same outline, larger', (
       const [before, after] = [area(of, 1), area(scaledOutline(of, by), by)];
       expect(Math.abs(after - before * by * by)).toBeLessThan(0.02 * before * by * by + 1);
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });

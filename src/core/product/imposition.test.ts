@@ -88,7 +88,7 @@ test('any book: every page once, its leaf’s other page behind it, bound where 
         }
       }
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 });
 
@@ -175,7 +175,7 @@ describe('where pages lie on a sheet', () => {
           }
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 

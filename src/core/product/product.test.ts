@@ -68,7 +68,7 @@ test.each(FOLDS)(
           expect([other.surface.width, other.surface.height]).toEqual([surface.width, surface.height]);
         }
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
   },
 );
@@ -167,7 +167,7 @@ test('an envelope is an eighth of an inch larger each way, folds shut, and comes
       const without = perform(made, makeExtra(of, 'envelope', false), 9000);
       expect(without.project).toEqual(start.project);
     }),
-    { numRuns: 30 },
+    { numRuns: 15 },
   );
   const a6 = PRODUCTS.card.sizes.find(({ id }) => id === 'a6')!;
   const of = card('left', a6.width, a6.height);

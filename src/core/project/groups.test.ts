@@ -133,7 +133,7 @@ describe('groups', () => {
         while (history.done) history = undo(history);
         expect(history.project).toEqual(first);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });

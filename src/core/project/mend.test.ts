@@ -202,6 +202,6 @@ test('whatever stands anywhere in a file: it opens or says why, and the other pi
         );
       expect(others(read.value).map(({ id }) => id)).toEqual(others(sound).map(({ id }) => id));
     }),
-    { numRuns: 150 },
+    { numRuns: 75 },
   );
 });

@@ -229,7 +229,7 @@ describe('project.json', () => {
         validate(JSON.parse(writeProject(made)));
         expect(validate.errors).toBeNull();
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
     // A file of the first version gains the compartments, groups, guides and locks it did not know.
     const {

@@ -208,7 +208,7 @@ test('whatever number is given to whatever has one: what is told is what the doo
         expect(projectSchema.isValidSync(mended, { strict: true })).toBe(true);
       },
     ),
-    { numRuns: 120 },
+    { numRuns: 60 },
   );
 });
 

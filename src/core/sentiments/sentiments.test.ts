@@ -52,7 +52,7 @@ test('in every arrangement its letters are all in its two families, what stands 
       expect(lackingIn(outline.text, outline, typesetter)).toEqual([]);
       expect(() => glyphs.schema.validateSync(outline, { strict: true })).not.toThrow();
     }),
-    { numRuns: 250 },
+    { numRuns: 125 },
   );
 });
 
@@ -100,7 +100,7 @@ test('arranged anew what was larger stays larger, and what lives goes on living'
         direct.ink,
       ]);
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
   const field = { kind: 'fact', fact: 'who' } as const;
   const outline: GlyphsOutline = {

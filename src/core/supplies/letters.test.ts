@@ -22,7 +22,7 @@ test('the one character that stands by itself, wherever it stands; a number behi
       // Some systems store an accent apart from its letter.
       for (const form of ['NFC', 'NFD']) expect(characterOf(way(c).normalize(form))).toBe(c);
     }),
-    { numRuns: 400 },
+    { numRuns: 200 },
   );
 });
 
@@ -36,7 +36,7 @@ test('small or large where the name or its folder says so, in any of the usual w
       // ß in capitals is two letters.
       expect(characterOf(called(high))).toBe(c === 'ß' ? c : c.toUpperCase());
     }),
-    { numRuns: 200 },
+    { numRuns: 100 },
   );
   // L and U by themselves are letters.
   expect([characterOf('alpha L.png'), characterOf('alpha u.png')]).toEqual(['L', 'u']);

@@ -89,7 +89,7 @@ describe('an index', () => {
           expect(new Set(meant).size).toBe(meant.length);
           expect(new Set(meant)).toEqual(new Set([...all].filter((one) => one.startsWith(first))));
         }),
-        { numRuns: 150 },
+        { numRuns: 75 },
       );
     },
   );
@@ -195,7 +195,7 @@ describe('a search', () => {
         search.update(twin, kits.get(best.kit));
         if (!best.favourite) expect(ids(search, words)[0]).toBe('twin');
       }),
-      { numRuns: 120 },
+      { numRuns: 60 },
     );
   });
 

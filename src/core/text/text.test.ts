@@ -190,7 +190,7 @@ describe('lines', () => {
         for (const { carets } of lines)
           expect(carets[carets.length - 1]! - carets[0]!).toBeLessThanOrEqual(width + 1e-5);
       }),
-      { numRuns: 240, examples: [['zilla-slab', 'cacdabfga a', 46]] },
+      { numRuns: 120, examples: [['zilla-slab', 'cacdabfga a', 46]] },
     );
   });
 
@@ -238,7 +238,7 @@ describe('lines', () => {
         if (lines.length > 2 * count) expect(short.over).toBe(short.lines[2 * count]!.start);
         else expect(short.over).toBeNull();
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 

@@ -41,7 +41,7 @@ test('any text is writable afterwards, as long as before, and only changed where
       expect(made === given).toBe(isWritable(given));
       for (let at = 0; at < given.length; at++) if (made[at] !== given[at]) expect(made[at]).toBe(' ');
     }),
-    { numRuns: 400 },
+    { numRuns: 200 },
   );
 });
 
@@ -56,7 +56,7 @@ test('as XML says it, in an element and between quotes, a parser takes it', () =
       );
       expect(back).toBe(writable(given));
     }),
-    { numRuns: 300 },
+    { numRuns: 150 },
   );
 });
 

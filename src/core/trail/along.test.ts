@@ -152,7 +152,7 @@ describe('a strand of thread', () => {
         expect(marks.some(({ colour }) => colour === cord.colours[0])).toBe(true);
         expect(marks.some(({ colour }) => colour === cord.colours[1])).toBe(true);
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 

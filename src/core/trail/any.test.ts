@@ -94,7 +94,7 @@ test('every number that is drawn is one, the same whenever it is laid, and a fil
       expect(trailSays(of, 'in').length).toBeGreaterThan(2);
       for (const colour of coloursOf(of)) expect(colour).toMatch(/^#[0-9a-f]{6}$/);
     }),
-    { numRuns: 120 },
+    { numRuns: 60 },
   );
 });
 
@@ -128,7 +128,7 @@ test('it lies where the line goes: moved with it, to a hair; and it reaches no f
         ]);
       },
     ),
-    { numRuns: 120 },
+    { numRuns: 60 },
   );
 });
 
@@ -152,7 +152,7 @@ test('what is drawn lies about the shape that a hand takes hold of, no farther t
         expect(box.y + box.height).toBeLessThan(shape.y + shape.height + slack);
       }
     }),
-    { numRuns: 100 },
+    { numRuns: 50 },
   );
 });
 
@@ -193,7 +193,7 @@ test('a course goes round once: its ring is closed whichever way it was drawn, r
         expect(lengthOf(round)).toBeCloseTo(2 * (width + height) - (8 - 2 * Math.PI) * radius, 0);
       },
     ),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
   expect(coursesOf([], 5)).toEqual([]);
 });

@@ -109,7 +109,7 @@ describe('places', () => {
           expect(Math.abs(gap / pitch - 1)).toBeLessThan(0.001);
         });
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 

@@ -150,7 +150,7 @@ describe('arithmetic where a length is wanted', () => {
           1e-6 * Math.max(1, Math.abs(wanted)),
         );
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
 
@@ -163,7 +163,7 @@ describe('arithmetic where a length is wanted', () => {
         const answer = parseMeasure(text, 'in');
         expect(answer.ok ? Number.isFinite(answer.value) : /\.$/.test(answer.message)).toBe(true);
       }),
-      { numRuns: 500 },
+      { numRuns: 250 },
     );
   });
 });

@@ -58,6 +58,6 @@ test('any title makes a name that Windows, macOS and Linux take as it is', () =>
       expect(name.split('.')[0]!.trim()).not.toMatch(/^(con|prn|aux|nul|com[0-9]|lpt[0-9])$/i);
       expect(fileName(name)).toBe(name);
     }),
-    { numRuns: 500 },
+    { numRuns: 250 },
   );
 });

@@ -52,7 +52,7 @@ describe('single lines that meet', () => {
             true,
           );
       }),
-      { numRuns: 200 },
+      { numRuns: 100 },
     );
   });
 

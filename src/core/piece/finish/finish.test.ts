@@ -54,7 +54,7 @@ describe('edges', () => {
           expect(edged(made, cut).path).toEqual(path);
         },
       ),
-      { numRuns: 50 },
+      { numRuns: 25 },
     );
   });
 

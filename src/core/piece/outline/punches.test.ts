@@ -207,7 +207,7 @@ test.each(PUNCHES.filter(({ settings, id }) => settings.length && !LOOSE.include
       fc.property(settingsOf(of), side, side, (settings, width, height) => {
         expect(partsOf(cut(of.id, width, height, settings))).toBe(parts);
       }),
-      { numRuns: 25 },
+      { numRuns: 13 },
     );
   },
 );
@@ -238,7 +238,7 @@ test('a handle lies where its setting says, and set back where it lies it sets t
           true,
         ]);
       }),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
 });
 

@@ -96,7 +96,7 @@ describe('words along an outline', () => {
         expect(found.repeats).toBe(repeats);
         expect(Math.abs(found.spread)).toBeLessThan(0.01 * size);
       }),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
   });
 
@@ -120,7 +120,7 @@ describe('words along an outline', () => {
         const [first] = glyphsOf(along({ start }), 240, 160);
         expect(Math.hypot(first!.x - at.x, first!.y - at.y)).toBeLessThan(2);
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
   });
 });

@@ -54,7 +54,7 @@ test('however it is bound and however long: panels tile each side, pages are num
       const read = readProject(writeProject(project));
       expect(read).toEqual({ ok: true, value: project });
     }),
-    { numRuns: 30 },
+    { numRuns: 15 },
   );
 });
 
@@ -89,7 +89,7 @@ test('spreads added, moved, taken away in any order: the book has just those, an
       );
       expect(readProject(writeProject(project))).toEqual({ ok: true, value: project });
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 });
 

@@ -99,7 +99,7 @@ test('the blank is one piece, alike to the left and the right, within its paper 
       const within = common(outline, address);
       expect(within).toHaveLength(1);
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 });
 
@@ -121,7 +121,7 @@ test('each flap lies within its panel, so that what is folded over shows nothing
       );
       if (contains(outline, point)) expect(inPanel).toBe(true);
     }),
-    { numRuns: 300 },
+    { numRuns: 150 },
   );
 });
 

@@ -212,7 +212,7 @@ describe('words as wide as asked', () => {
         expect(made.placement.height).toBeCloseTo(set.size.height, 3);
         expect(near(upper(made), upper(w))).toBe(true);
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 

@@ -226,6 +226,6 @@ test('whatever is selected of a page that has something of everything: copies ar
         expect(now(store).history.project).toEqual(first);
       },
     ),
-    { numRuns: 30 },
+    { numRuns: 15 },
   );
 });

@@ -210,7 +210,7 @@ describe('looked at', () => {
           expect(now(store).view).toEqual(fitted(shownSurface(now(store)), STAGE));
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 
@@ -329,7 +329,7 @@ describe('one press', () => {
         expect(placement.x).toBeCloseTo(Math.min(432, Math.max(0, x + 30)), 6);
         expect(placement.y).toBeCloseTo(Math.min(288, Math.max(0, y + 20)), 6);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });

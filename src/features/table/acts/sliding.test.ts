@@ -68,7 +68,7 @@ describe('pushed', () => {
           expect(off(after, { x: before.x + push.x, y: before.y + push.y })).toBeLessThan(0.01);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 

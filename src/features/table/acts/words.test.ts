@@ -85,7 +85,7 @@ describe('lists', () => {
         expect(text(store)).toBe(before);
         expect(inked()).toBe(red);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });

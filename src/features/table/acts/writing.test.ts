@@ -146,6 +146,6 @@ test('words are whole after whatever was done to them', () => {
       while (store.getState().history.done) store.getState().undo();
       expect(store.getState().history.project).toEqual(first);
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 });

@@ -102,7 +102,7 @@ describe('counts, numbers and shares', () => {
           else expect(result.message).toMatch(/\.$/);
         }
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
 });

@@ -98,6 +98,6 @@ test('both ends stay in step and living words true, whatever is done; every stat
         expect(store.getState().history.project).toEqual(state);
       }
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 }, 120_000);

@@ -60,8 +60,8 @@ test.each(LAYOUT_NAMES.filter((name) => name !== 'dial'))(
   '%s: names of any language are as large as there is room for, none on another or out of the box',
   (layout) => {
     languagesOfDates().forEach(({ tag }, i) => {
-      // The longest names everywhere, the others by turns.
-      for (const headLength of ['long' as const, HEAD_LENGTHS[i % 3]!]) {
+      // The longest names of every second, of the rest one or another by turns.
+      for (const headLength of [i % 2 ? ('long' as const) : HEAD_LENGTHS[(i / 2) % 3]!]) {
         const size = ROOM[layout] ?? { width: 300, height: 220 };
         const { boxes, runs } = drawn(inLanguage(tag, { layout, headLength }), size);
         if (runs('title', 'heads', 'numbers').some(({ glyphs }) => glyphs.some(({ id }) => id === 0)))

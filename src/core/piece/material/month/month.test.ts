@@ -50,7 +50,7 @@ test.each(LAYOUT_NAMES)('%s: every day of any month has a place of its own withi
         );
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

@@ -82,7 +82,7 @@ test('wherever a corner or side is drawn to, the one across stays, with Alt the 
         expect(projectSchema.isValidSync(shownProject(here.store.getState()), { strict: true })).toBe(true);
       },
     ),
-    { numRuns: 400 },
+    { numRuns: 200 },
   );
 });
 
@@ -112,7 +112,7 @@ test('several grow together from a corner of the frame round them and keep their
       }
       expect(projectSchema.isValidSync(shownProject(here.store.getState()), { strict: true })).toBe(true);
     }),
-    { numRuns: 150 },
+    { numRuns: 75 },
   );
 });
 

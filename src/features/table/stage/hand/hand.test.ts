@@ -177,7 +177,7 @@ describe('dragging', () => {
           expect(history.done).toBeLessThanOrEqual(released ? 1 : 0);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });
@@ -295,7 +295,7 @@ test('two fingers zoom: what lay under their middle lies there still, as much la
       expect(Math.abs(after.x - before.x) * view.zoom).toBeLessThanOrEqual(off);
       expect(Math.abs(after.y - before.y) * view.zoom).toBeLessThanOrEqual(off);
     }),
-    { numRuns: 100 },
+    { numRuns: 50 },
   );
 });
 

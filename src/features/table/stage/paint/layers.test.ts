@@ -70,7 +70,7 @@ describe('what a hand holds', () => {
           }
         },
       ),
-      { numRuns: 100 },
+      { numRuns: 50 },
     );
   });
 

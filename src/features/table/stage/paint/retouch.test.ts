@@ -67,7 +67,7 @@ test('whatever is written or taken away: outside of what is drawn again every le
       );
       expect(runsOf(found.drawn)).toEqual(within);
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

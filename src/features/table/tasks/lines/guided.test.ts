@@ -148,7 +148,7 @@ describe('along an edge', () => {
           expect(Math.abs(Math.hypot(u, v) - 1)).toBeLessThan(0.04);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });

@@ -79,7 +79,7 @@ test('wherever a row is dropped, it lies beside that row or in it, nothing is lo
       expect(between.filter(({ depth }) => depth <= row.depth)).toEqual([]);
       return undefined;
     }),
-    { numRuns: 400 },
+    { numRuns: 200 },
   );
 });
 
