@@ -56,6 +56,17 @@ test('a room is fetched before anybody enters it; its walls stand until it is th
   expect(screen.queryByText('Walls')).toBeNull();
 });
 
+test('the walls of a room that cannot be fetched stay, with whatever way out they have', async () => {
+  const load = jest.fn<() => Promise<typeof Sheet>>().mockRejectedValue(unreachable());
+  const Room = inBrowser('The room', load, () => <p>Walls</p>);
+  inRoom(<Room />);
+  await told(/^The room could not be fetched/);
+  screen.getByText('Walls');
+  load.mockResolvedValue(Sheet);
+  fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+  await screen.findByText('A sheet');
+});
+
 test('what can be closed is closed when it has a fault; what arrives after it was left is not shown', async () => {
   const onClose = jest.fn();
   const Broken = fetched('Contact sheets', async () => () => {

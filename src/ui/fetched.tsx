@@ -8,7 +8,8 @@ type Load<P> = () => Promise<ComponentType<P>>;
 
 /**
  * A component that `load` fetches. If it cannot be fetched, or fails while it is shown, that is told; what has an `onClose`
- * is closed, the rest can be tried again. `name` is what the person knows it by; `Before` stands in its place until it is there.
+ * is closed, the rest can be tried again. `name` is what the person knows it by; `Before` stands in its place until it
+ * is there, and where it cannot be.
  */
 export function fetched<P extends object>(
   name: string,
@@ -41,20 +42,23 @@ export function fetched<P extends object>(
   return function Fetched(props: P) {
     const { onClose } = props as { onClose?: () => void };
     return (
-      <ErrorBoundary fallbackRender={(fell) => <Fallen {...fell} name={name} onClose={onClose} />}>
+      <ErrorBoundary
+        fallbackRender={(fell) => <Fallen {...fell} name={name} onClose={onClose} Before={Before} />}
+      >
         <Part {...props} />
       </ErrorBoundary>
     );
   };
 }
 
-/** Shows nothing in its place: it may stand in a drawing as well as in a panel. */
+/** Shows nothing of its own in its place: it may stand in a drawing as well as in a panel. */
 function Fallen({
   name,
   error,
   onClose,
   resetErrorBoundary,
-}: FallbackProps & { name: string; onClose?: () => void }) {
+  Before,
+}: FallbackProps & { name: string; onClose?: () => void; Before?: ComponentType }) {
   const notify = useNotify();
   useEffect(() => {
     notify({
@@ -65,7 +69,7 @@ function Fallen({
     onClose?.();
     // oxlint-disable-next-line react/exhaustive-deps -- told once, whatever is drawn anew around it
   }, []);
-  return null;
+  return Before ? <Before /> : null;
 }
 
 /** Whether code was not to be had, as bundlers and browsers say it. */
