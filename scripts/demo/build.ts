@@ -13,10 +13,10 @@ import { focusOf } from '@/core/pixels/focus';
 import { readHeader } from '@/core/pixels/header';
 import type { Typesetter } from '@/core/text/typesetter';
 import { make } from '@/output/make';
-import { fingerprint, isBuilt } from '../house/build';
 import { nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';
 import { houseDesign } from '../node/house';
+import { fingerprint, folderOf, standing } from '../ready.mjs';
 import { clubBook, DESIGN } from './book';
 import { handPages } from './hand-pages';
 import { kitPages } from './kit-pages';
@@ -26,7 +26,7 @@ import { practicePage } from './practice';
 import { DEMO_PHOTOS, type DemoPhoto } from './photos/photos';
 import { YEAR_PHOTOS } from './year/photos';
 
-const FOLDER = join(ROOT, 'public', 'demo');
+const FOLDER = folderOf('demo');
 const PHOTOS = join(FOLDER, 'photos');
 /** As `shoot.ts` drew them. */
 const DRAWN = join(ROOT, 'scripts', 'demo', 'photos', 'jpeg');
@@ -126,21 +126,8 @@ async function shipPractice(photos: readonly Asset[], bytes: ReadonlyMap<string,
 }
 
 async function build(): Promise<void> {
-  const print = await fingerprint(
-    'scripts/demo',
-    'scripts/art',
-    'scripts/house',
-    'scripts/kits',
-    'src/core/book',
-    'src/core/calendar',
-    'src/core/dates',
-    'src/core/product',
-    'src/core/photos',
-    'src/core/piece',
-    'src/core/project',
-    'src/core/text',
-  );
-  if (await isBuilt(FOLDER, print)) return console.log('The demo is ready.');
+  const { drawn, mark } = await standing('demo');
+  if (drawn) return console.log('The demo is ready.');
   await rm(PHOTOS, { recursive: true, force: true });
   await cp(DRAWN, PHOTOS, { recursive: true });
   const typesetter = await nodeTypesetter();
@@ -190,7 +177,7 @@ async function build(): Promise<void> {
   );
   await writeFile(join(FOLDER, 'projects.json'), JSON.stringify(files));
   await writeFile(SEEN, `${JSON.stringify(kept, null, 2)}\n`);
-  await writeFile(join(FOLDER, 'made-by'), print);
+  await mark();
 }
 
 await build();

@@ -4,7 +4,7 @@
  * anew if what draws them changed.
  */
 import { createHash } from 'node:crypto';
-import { copyFile, mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { copyFile, mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas, type Canvas } from '@napi-rs/canvas';
 import { FACE_FILES, FALLBACK_FILES, FONT_FILES } from '@/core/text/families';
@@ -12,11 +12,12 @@ import { CONDITIONS } from '@/core/press/conditions';
 import { plainFont } from '@/core/text/woff';
 import { jpegWithDensity } from '@/output/pixels/density';
 import { readNodeFont, ROOT, SUBSETTER } from '../node/platform';
+import { folderOf, standing } from '../ready.mjs';
 import { icons } from './icons';
 import { HOUSE_PAPERS, SIDE } from './papers';
 
-const FOLDER = join(ROOT, 'public', 'house');
-const PAPERS = join(FOLDER, 'papers');
+const FOLDER = folderOf('supplies');
+const PAPERS = folderOf('papers');
 
 const MODEL = '@vladmandic/face-api/model/tiny_face_detector_model';
 const WASM = '@tensorflow/tfjs-backend-wasm/dist/tfjs-backend-wasm';
@@ -27,32 +28,6 @@ const FACES: readonly (readonly [string, string])[] = [
   [`${WASM}.wasm`, 'tfjs-backend-wasm.wasm'],
   [`${WASM}-simd.wasm`, 'tfjs-backend-wasm-simd.wasm'],
 ];
-
-/** A fingerprint of files, and of the code in folders, so that a build knows whether it is still good. */
-export async function fingerprint(...paths: string[]): Promise<string> {
-  const hash = createHash('sha256');
-  for (const path of paths) {
-    const names = path.endsWith('.ts') ? [''] : (await readdir(join(ROOT, path), { recursive: true })).sort();
-    for (const name of names.filter((one) => !one || /(?<!\.test)\.ts$/.test(one)))
-      hash.update(name || path).update(await readFile(join(ROOT, path, name)));
-  }
-  return hash.digest('hex').slice(0, 16);
-}
-
-const isMadeBy = async (folder: string, print: string): Promise<boolean> =>
-  (await readFile(join(folder, 'made-by'), 'utf8').catch(() => '')) === print;
-
-/** With `--ready` it is only asked whether all is built: the answer is how the program ends. */
-function answerIfAsked(built: boolean): void {
-  if (process.argv.includes('--ready')) process.exit(built ? 0 : 1);
-}
-
-/** Whether a folder holds what is drawn now. */
-export async function isBuilt(folder: string, print: string): Promise<boolean> {
-  const built = await isMadeBy(folder, print);
-  answerIfAsked(built);
-  return built;
-}
 
 /** A smaller copy as JPEG. */
 export function small(canvas: Canvas, longest: number, quality = 84): Buffer {
@@ -118,27 +93,13 @@ async function drawPapers(): Promise<void> {
 }
 
 async function build(): Promise<void> {
-  const parts = [
-    { folder: FOLDER, print: await fingerprint('scripts/house', 'src/core/text/families.ts'), make: lay },
-    {
-      folder: PAPERS,
-      print: await fingerprint(
-        'scripts/house/build.ts',
-        'scripts/house/papers.ts',
-        'scripts/art/noise.ts',
-        'src/core/random.ts',
-        'src/output/pixels/density.ts',
-      ),
-      make: drawPapers,
-    },
-  ];
-  const ready = await Promise.all(parts.map(({ folder, print }) => isMadeBy(folder, print)));
-  answerIfAsked(ready.every(Boolean));
-  for (const [i, { folder, print, make }] of parts.entries())
-    if (!ready[i]) {
-      await make();
-      await writeFile(join(folder, 'made-by'), print);
-    }
+  const parts = { supplies: lay, papers: drawPapers };
+  for (const name of ['supplies', 'papers'] as const) {
+    const { drawn, mark } = await standing(name);
+    if (drawn) continue;
+    await parts[name]();
+    await mark();
+  }
   console.log('House supplies are ready.');
 }
 

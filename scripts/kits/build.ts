@@ -9,8 +9,8 @@ import type { Asset } from '@/core/picture/asset';
 import { mainColours } from '@/core/supplies/colours';
 import type { Kit, NamedInk, Supply } from '@/core/supplies/model';
 import type { Typesetter } from '@/core/text/typesetter';
-import { fingerprint, isBuilt } from '../house/build';
 import { nodeTypesetter, ROOT } from '../node/platform';
+import { standing } from '../ready.mjs';
 import { readyBooks } from './books';
 import { readyCalendars } from './calendars';
 import { readyCards } from './cards';
@@ -233,26 +233,8 @@ async function buildAll(): Promise<void> {
 }
 
 async function build(): Promise<void> {
-  const print = await fingerprint(
-    'scripts/kits',
-    'scripts/art',
-    'src/core/book',
-    'src/core/calendar',
-    'src/core/dates',
-    'src/core/product',
-    'src/core/piece/material/month',
-    'src/core/pixels/edges.ts',
-    'src/core/pixels/trace.ts',
-    'src/core/pixels/regions.ts',
-    'src/core/drawing',
-    'src/core/project/create.ts',
-    'src/core/project/file.ts',
-    'src/core/supplies/colours.ts',
-    'src/core/supplies/model.ts',
-    'src/core/text/families.ts',
-    'src/core/trail',
-  );
-  if (await isBuilt(FOLDER, print)) return console.log('The house kits are ready.');
+  const { drawn: ready, print, mark } = await standing('kits');
+  if (ready) return console.log('The house kits are ready.');
   await rm(FOLDER, { recursive: true, force: true });
   await mkdir(FOLDER, { recursive: true });
   await buildAll();
@@ -281,7 +263,7 @@ async function build(): Promise<void> {
     join(ROOT, 'public/house/kits.json'),
     JSON.stringify({ version: print, kits: [...kits, own.kit], supplies: [...supplies, ...own.supplies] }),
   );
-  await writeFile(join(FOLDER, 'made-by'), print);
+  await mark();
 }
 
 const one = process.argv.find((argument) => argument.startsWith('--kit='))?.slice(6);

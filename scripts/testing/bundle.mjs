@@ -31,6 +31,8 @@ const itself = {
       contents: ((path.endsWith('.test.tsx') ? FRESH : '') + (await readFile(path, 'utf8')))
         .replaceAll('import.meta.dirname', JSON.stringify(dirname(path)))
         .replaceAll('import.meta.url', JSON.stringify(pathToFileURL(path).href))
+        // What a worker offers is asked of it on the thread of the screen. See `worker.mjs`.
+        .replace(/^expose\((\w+)\);$/m, 'export default $1;')
         // What a browser imports from where it is served.
         .replace('`${folder}/${name}.js`', `$&.replace('http://localhost', '${pathToFileURL(SHIPS).href}')`)
         .replace(/import \{([^}]*)\} from '(@tabler\/icons-react)';/, (_, names, from) =>
