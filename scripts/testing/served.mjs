@@ -1,4 +1,4 @@
-/** What ships, as it is served: fetched by component tests and by the workers beside them. */
+/** What ships, as it is served: for component tests. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 
