@@ -51,6 +51,8 @@ painting.drawImage = function (from, ...where) {
   if (from instanceof HTMLCanvasElement) from.getContext('2d');
   return drawImage.call(this, contexts.get(from)?.canvas ?? from, ...where);
 };
+// As in a browser it says what it is, not all it holds: what is placed beside it asks that of all that lies around.
+Element.prototype.toString = () => '[object HTMLElement]';
 const { click } = HTMLElement.prototype;
 HTMLAnchorElement.prototype.click = function () {
   // What is downloaded leads nowhere.
