@@ -19,6 +19,10 @@ export const nameOf = (element: HTMLElement): string =>
     element.title) ||
   element.textContent!.slice(0, 40);
 
+/** Its name, and whether it is one of a choice: that a way is chosen by the name of what then does it, is common. */
+export const calledIn = (element: HTMLElement): string =>
+  nameOf(element) && `${nameOf(element)}${element.hasAttribute('aria-pressed') ? ', a choice' : ''}`;
+
 const type = (value: string) => (element: HTMLElement) => {
   act(() => element.focus());
   fireEvent.change(element, { target: { value } });
@@ -63,8 +67,8 @@ export const rest = (): Promise<void> =>
 export interface Using {
   /** What is used; null while it is not there. */
   panel(): HTMLElement | null;
-  /** Hears of everything that was done, in words. */
-  look(did: string): void;
+  /** Hears of everything that was done, in words; `itself` is the control of the panel that did it, if it was one. */
+  look(did: string, itself?: { name: string; how: string }): void;
   /** Brings back what was before the last thing that was done. */
   again(): Promise<void>;
   /** How many things are done, by chance; all of them without. */
@@ -90,10 +94,11 @@ export async function tryAll({ panel, look, again, some = Infinity }: Using): Pr
       const element = there();
       if (!element) continue;
       const said = `${nameOf(element)} ${how}`;
+      const itself = { name: calledIn(element), how };
       const before = floating().length;
       go(element);
       await rest();
-      look(said);
+      look(said, itself);
       did++;
       if (floating().length > before) did += await within(said, before);
       await again();
