@@ -54,8 +54,8 @@ test('each opens over what is selected for it, and shuts', async ({ page }) => {
     sheets: readonly (readonly [string, string])[],
     select: () => Promise<unknown>,
   ): Promise<void> => {
+    await select();
     for (const [how, title] of sheets) {
-      await select();
       await page.getByTestId('stage').focus();
       if (how.length > 1 && !how.includes('+')) {
         await page.keyboard.press('Control+k');
