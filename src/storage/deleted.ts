@@ -91,9 +91,8 @@ export const throwOutUnused = (letGo: readonly string[] = []): Promise<void> =>
     async () => {
       const used = new Set((await database.projects.orderBy('files').uniqueKeys()) as string[]);
       await database.originals.each(({ row }) => row.files.forEach((sha) => used.add(sha)));
-      await database.supplies.each(({ asset, page }) =>
-        [asset?.sha, page].forEach((sha) => sha && used.add(sha)),
-      );
+      for (const { asset, page } of await database.supplies.toArray())
+        [asset?.sha, page].forEach((sha) => sha && used.add(sha));
       ((await lastCopied())?.assets ?? []).forEach(({ sha }) => used.add(sha));
       const letGoNow = new Set(letGo);
       const since = Date.now() - NEW_FOR;
