@@ -12,6 +12,12 @@ interface Axe {
   ): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
 }
 
+/**
+ * What hangs on colours and on where things lie. All else axe looks at in suites with a screen, in a fraction of the time:
+ * features/table/everything.test.tsx, TableRoom.test.tsx, home/Home.test.tsx.
+ */
+export const LAID_OUT = ['color-contrast', 'scrollable-region-focusable', 'target-size'];
+
 /** `rules` names those that are looked at; all of them without. */
 export async function axe(page: Page, rules?: readonly string[]): Promise<string[]> {
   // Half a megabyte: once for each page that is loaded.

@@ -1,6 +1,6 @@
 /** Every sheet over the table: it opens by its key or its name, says what it is for, can be read and hit, and shuts by Escape. */
 import { expect, warm as test } from './test';
-import { axe } from './axe';
+import { axe, LAID_OUT } from './axe';
 import { DEMO, onTable, slabs, toHome } from './table';
 
 /** By their keys, or by their names in the list of all actions; each with its title. */
@@ -37,9 +37,6 @@ const OF_A_PAGE = [
   ['Days to remember', 'Days to remember'],
   ['?', 'Keys and how-to'],
 ] as const;
-
-/** What hangs on colours and on where things lie; all else axe looks at in features/table/everything.test.tsx. */
-const LAID_OUT = ['color-contrast', 'scrollable-region-focusable', 'target-size'];
 
 test('each opens over what is selected for it, and shuts', async ({ page }) => {
   await toHome(page);

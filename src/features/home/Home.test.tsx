@@ -6,6 +6,7 @@ import { noteBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import { packProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
+import { axe } from '../../../scripts/testing/axe';
 import { around } from '../../../scripts/testing/room';
 import { emptyStore, fullStore, stocked } from '../../../scripts/testing/store';
 
@@ -53,6 +54,7 @@ test('projects are copied, deleted and brought back; the newest lies first, and 
   await shelved('Tide pools', 1);
   home();
   await lie('Tide pools', 'Kelp');
+  expect(await axe(document.body)).toEqual([]);
   await does('Kelp', 'Duplicate');
   await lie('Kelp (copy)', 'Tide pools', 'Kelp');
   await does('Tide pools', 'Delete');
@@ -233,6 +235,7 @@ test('a ready-made card is begun with: eight of each kit to choose from', async 
   await press('Card');
   await press('Ready-made');
   const cards = within(await screen.findByRole('list', { name: 'Ready-made cards' }));
+  expect(await axe(document.body)).toEqual([]);
   await waitFor(() => expect(cards.getAllByRole('button')).toHaveLength(16));
   fireEvent.click(cards.getByRole('button', { name: 'Begin with Happy birthday, of Lantern Night' }));
   await waitFor(() => expect(push).toHaveBeenCalled());

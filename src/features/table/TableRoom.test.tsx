@@ -11,6 +11,7 @@ import { deleteProject, emptyDeleted } from '@/storage/deleted';
 import { openProject } from '@/storage/projects';
 import { unpackProject } from '@/storage/project-file';
 import { addProject } from '@/storage/shelved';
+import { axe } from '../../../scripts/testing/axe';
 import { around } from '../../../scripts/testing/room';
 import { inkPiece, laid } from '../../../scripts/testing/samples';
 import { emptyStore, fullStore, stocked } from '../../../scripts/testing/store';
@@ -35,6 +36,7 @@ beforeEach(async () => {
 test('what is done is kept by itself, and comes back with everything that can be undone', async () => {
   const first = await tab();
   first.take('two');
+  expect(await axe(document.body)).toEqual([]);
   await first.key('Delete');
   expect(first.slabs()).toEqual(['one']);
   first.rename('Lantern night');
