@@ -14,7 +14,7 @@ interface Axe {
 
 /**
  * What hangs on colours and on where things lie. All else axe looks at in suites with a screen, in a fraction of the time:
- * features/table/everything.test.tsx, TableRoom.test.tsx, home/Home.test.tsx.
+ * features/table/everything.test.tsx, TableRoom.test.tsx, making.test.tsx, home/Home.test.tsx.
  */
 export const LAID_OUT = ['color-contrast', 'scrollable-region-focusable', 'target-size'];
 

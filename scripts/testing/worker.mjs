@@ -31,6 +31,7 @@ export class Worker {
     const made = join(MADE, relative(ROOT, fileURLToPath(String(url)))).replace(/\.ts$/, '.js');
     import(made).then(
       ({ default: exposed }) => {
+        if (!exposed) throw new Error(`${made} offers nothing: it must have a line \`expose(NAME);\``);
         expose(exposed, port2);
         port2.unref();
       },

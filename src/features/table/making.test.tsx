@@ -9,6 +9,7 @@ import sharp from 'sharp';
 import { openPageSupply } from '@/features/shared/supplyFiles';
 import { database } from '@/storage/database';
 import { addProject } from '@/storage/shelved';
+import { axe } from '../../../scripts/testing/axe';
 import { book } from '../../../scripts/testing/books';
 import { making } from '../../../scripts/testing/maker';
 import { laid } from '../../../scripts/testing/samples';
@@ -51,6 +52,7 @@ test('chosen pages as JPEG files with names of one’s own; as one picture that 
   fireEvent.click(make.getByRole('switch', { name: 'In Adobe RGB (1998), as some labs ask' }));
   write('Pages', '2-4');
   await make.findByText('There are pages 1 to 3.');
+  expect(await axe(screen.getByRole('dialog', { name: /^Make/ }))).toEqual([]);
   write('Pages', '1, 3');
   write('Their files are called', '{title} {number}');
   const zip = unzipSync(await saved('Make the JPEG files'));
