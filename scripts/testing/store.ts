@@ -9,11 +9,14 @@ export function emptyStore(): Promise<unknown> {
   return Promise.all(database.tables.map((table) => table.clear()));
 }
 
-/** When what was begun is done and written, whoever waits for it or not. What takes longer than 5 s is not waited for. */
+/** Milliseconds nothing is at work between two steps of what was begun: a page does not begin at once what takes it time. */
+const BETWEEN = 40;
+
+/** When what was begun is done and written, whoever waits for it or not. What takes longer than 20 s is not waited for. */
 export async function atRest(): Promise<void> {
-  const until = Date.now() + 5000;
+  const until = Date.now() + 20_000;
   for (let turns = 0; turns < 5 && Date.now() < until; turns++) {
-    await new Promise((turned) => setTimeout(turned));
+    await new Promise((turned) => setTimeout(turned, BETWEEN / 5));
     if (atWork()) turns = 0;
   }
 }
