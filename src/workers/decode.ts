@@ -9,6 +9,8 @@ import type { HeicDecoder } from '@/workers/heic.worker';
 /** Longest sides of the smaller copies, pixels: for the workbox, and for the page on the screen. */
 export const THUMB_SIDE = 320;
 export const SCREEN_SIDE = 1600;
+/** The same of a drawing, which is drawn itself wherever more of it is seen: that is soon done, and sharp. */
+export const DRAWING_SIDE = 720;
 
 /**
  * A large upright JPEG decoded at no more size than the screen copy needs: the decoder can leave out detail in eighths

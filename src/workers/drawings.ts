@@ -5,13 +5,13 @@ import type { Result } from '@/core/result';
 import { decodedText } from '@/core/text/decoded';
 import { paintDrawing } from '@/output/pixels/marks';
 import { browser } from '@/output/platform';
-import { SCREEN_SIDE } from '@/workers/decode';
+import { DRAWING_SIDE } from '@/workers/decode';
 
 export const readBytes = (bytes: Uint8Array): Result<ReadDrawing> => readDrawing(decodedText(bytes));
 
 /** A drawing as a bitmap whose longest side is that of the screen copy. */
 export function drawBitmap({ drawing }: ReadDrawing): ImageBitmap {
-  const scale = SCREEN_SIDE / Math.max(drawing.width, drawing.height);
+  const scale = DRAWING_SIDE / Math.max(drawing.width, drawing.height);
   const canvas = new OffscreenCanvas(
     Math.max(1, Math.round(drawing.width * scale)),
     Math.max(1, Math.round(drawing.height * scale)),

@@ -65,15 +65,28 @@ test('of a picture no larger than a screen nothing larger is fetched', async () 
   await shown(shelf, asset, 9000, 1200);
 });
 
+test('a drawing is ready once it is read; however large, its copy stands in for it until then', async () => {
+  const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="12in" height="8in"><path d="M0 0h9v9z"/></svg>';
+  const bytes = new TextEncoder().encode(svg);
+  const asset = assetOf(bytes, 3600, 2400, { type: 'image/svg+xml' });
+  const blob = new Blob([bytes], { type: 'image/svg+xml' });
+  const screen = new Blob([new Uint8Array(quarters(72, 48, 'image/png'))]);
+  await storeAsset({ asset, blob, proxies: { screen } });
+  const shelf = new PictureShelf();
+  await shown(shelf, asset, 9000, 72);
+  await shelf.ready([asset]);
+  expect(shelf.drawing(asset)?.whole).toEqual({ width: 3600, height: 2400 });
+});
+
 test('whoever listens hears of each picture that arrives, until they stop', async () => {
   const [one, other] = [await kept(), await kept()];
   const shelf = new PictureShelf();
   const heard: string[] = [];
   const stop = shelf.onArrival((sha) => heard.push(sha));
-  await shelf.ready([one.sha]);
+  await shelf.ready([one]);
   expect(heard).toEqual([one.sha]);
   stop();
-  await shelf.ready([other.sha]);
+  await shelf.ready([other]);
   expect(heard).toEqual([one.sha]);
 });
 
@@ -103,9 +116,9 @@ describe('a picture that is not there', () => {
     const heard: string[] = [];
     shelf.onArrival((sha) => heard.push(sha));
     for (const after of [1500, 3000, 6000]) {
-      await shelf.ready([asset.sha]);
+      await shelf.ready([asset]);
       // Asked once more in the meantime, nothing is read again.
-      await shelf.ready([asset.sha]);
+      await shelf.ready([asset]);
       expect(later.map((each) => each.after)).toEqual([after]);
       // Told again after a while, so that whoever shows it asks once more.
       later.pop()!.run();
@@ -113,7 +126,7 @@ describe('a picture that is not there', () => {
     expect(heard).toEqual([asset.sha, asset.sha, asset.sha]);
     await database.assets.put(row);
     await database.proxies.bulkPut(copies);
-    await shelf.ready([asset.sha]);
+    await shelf.ready([asset]);
     expect(shelf.take(asset, 900)?.width).toBe(800);
   });
 });

@@ -56,7 +56,7 @@ export class PictureShelf {
     const whole = uprightSize(asset);
     const longest = Math.max(whole.width, whole.height);
     const wanted: ProxyLevel =
-      longest > SCREEN_SIDE && pixels > SCREEN_SIDE * STRETCH
+      longest > SCREEN_SIDE && pixels > SCREEN_SIDE * STRETCH && asset.type !== 'image/svg+xml'
         ? 'full'
         : pixels <= THUMB_SIDE
           ? 'thumb'
@@ -129,9 +129,13 @@ export class PictureShelf {
     return doing;
   }
 
-  /** Waits until small copies of all these are at hand, or cannot be had. */
-  async ready(shas: readonly string[]): Promise<void> {
-    await Promise.all(shas.map((sha) => this.fetch(sha, 'screen')));
+  /** Waits until all these are at hand as they are drawn on a screen, or cannot be had. */
+  async ready(assets: readonly Asset[]): Promise<void> {
+    await Promise.all(
+      assets.map((asset) =>
+        asset.type === 'image/svg+xml' ? this.open(asset) : this.fetch(asset.sha, 'screen'),
+      ),
+    );
   }
 
   private keyOf({ ink, tone, fit, dyes }: Worn): string {

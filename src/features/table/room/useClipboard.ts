@@ -28,8 +28,11 @@ async function pictureOf(session: Session, shelf: PictureShelf): Promise<Blob> {
   const { light } = shownSurface(session);
   const tools = toolsFor(project, session.typesetter);
   const drawn = selectedPieces(session).map((piece) => drawPiece(piece, light, tools));
+  const find = (sha: string) => project.assets[sha];
   await shelf.ready(
-    drawn.flatMap(({ marks }) => marks.flatMap((mark) => imagesOf(mark).map(({ asset }) => asset))),
+    drawn
+      .flatMap(({ marks }) => marks.flatMap((mark) => imagesOf(mark).map(({ asset }) => find(asset))))
+      .filter((asset) => asset !== undefined),
   );
   const box = boxOfPoints(drawn.flatMap(({ bounds }) => corners(bounds)));
   const scale = Math.min(300 / 72, PICTURE_SIDE / Math.max(box.width, box.height));
@@ -38,7 +41,6 @@ async function pictureOf(session: Session, shelf: PictureShelf): Promise<Blob> {
     Math.max(1, Math.ceil(box.height * scale)),
   );
   const view = compose(scaling(scale), translation(-box.x, -box.y));
-  const find = (sha: string) => project.assets[sha];
   drawPieces(canvas.getContext('2d')!, drawn, view, {
     platform: browser,
     drawing: (sha, mark) => {

@@ -80,7 +80,7 @@ export async function paintPageInTurns(
   return canvas;
 }
 
-/** Pixels at its longer side up to which a drawing is shown as the picture that was made of it. */
+/** Pixels at its longer side up to which a drawing is shown as the picture that was made of it, a little larger. */
 const AS_PICTURE = 700;
 
 function begin(
