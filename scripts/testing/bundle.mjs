@@ -50,6 +50,11 @@ const itself = {
         '= () => emStyled(tag, options)()',
       ),
     }));
+    // See there.
+    onResolve({ filter: /^node:child_process$/ }, () => ({
+      path: join(import.meta.dirname, 'tools.mjs'),
+      external: true,
+    }));
     onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
       if (kind === 'entry-point' || path.startsWith('@/') || !AS_THEY_ARE.test(path)) return;
       return { path: path.replace(/^((?:ajv|next|paper)\/.*?)(\.js)?$/, '$1.js'), external: true };
