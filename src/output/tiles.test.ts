@@ -113,7 +113,7 @@ test('handed to a browser’s print, sheets look as they do in a PDF: in tiles, 
   // Marks beside each sheet, on paper that has room for them.
   const bled = foldedOn(taken, { folds: 2 }, 1, true);
   expect(await compare(inked, { sheets: bled, cropMarks: true }, taken)).toBe(6);
-  const [marked] = await printed(inked, { format: 'jpg', sheets: bled, cropMarks: true }, taken);
+  const [marked] = await printed(inked, { format: 'jpg', sheets: bled, cropMarks: true, ppi: 72 }, taken);
   expect(marked!.paper.width).toBeCloseTo(bled.sheets[0]!.trim.width + 2 * (9 + 27), 3);
   // A pixel of the square at the corner, by which a cutter finds its place.
   const [first] = await printed(inked, { format: 'jpg', sheets, squares: true, ppi: 72 }, taken);
