@@ -8,6 +8,7 @@ import type { Outline } from '@/core/piece/outline';
 import type { Piece } from '@/core/piece/piece';
 import { placedAt } from '@/core/piece/placement/placement';
 import { newLayout, type Project } from '@/core/project/model';
+import type { Supply } from '@/core/supplies/model';
 
 /** A picture with a different colour in each quarter, so that turns and crops show. */
 export function quarters(
@@ -97,3 +98,17 @@ export function laid(pieces: readonly Piece[], assets: readonly Asset[] = [], ba
     photos: assets.map((asset) => asset.sha),
   };
 }
+
+/** A supply of this name, of a kit `house`. */
+export const supplyOf = (name: string, more: Partial<Supply> = {}): Supply => ({
+  id: name,
+  kind: 'embellishment',
+  name,
+  tags: [],
+  kit: 'house',
+  order: 0,
+  added: 0,
+  favourite: false,
+  colours: [],
+  ...more,
+});

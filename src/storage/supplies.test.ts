@@ -20,7 +20,7 @@ import {
   takeOut,
   usesOf,
 } from '@/storage/supplies';
-import { assetOf, photoOf, project, quarters } from '../../scripts/testing/samples';
+import { assetOf, photoOf, project, quarters, supplyOf } from '../../scripts/testing/samples';
 import { emptyStore } from '../../scripts/testing/store';
 
 beforeEach(emptyStore);
@@ -28,18 +28,7 @@ beforeEach(emptyStore);
 const bytes = quarters(90, 60);
 const asset = assetOf(bytes, 90, 60);
 const file = () => new Blob([bytes as Uint8Array<ArrayBuffer>]);
-const supply = (id: string, more: Partial<Supply> = {}): Supply => ({
-  id,
-  kind: 'embellishment',
-  name: id,
-  tags: ['sea'],
-  kit: 'house',
-  order: 0,
-  added: 0,
-  favourite: false,
-  colours: [],
-  ...more,
-});
+const supply = (id: string, more: Partial<Supply> = {}): Supply => supplyOf(id, { tags: ['sea'], ...more });
 const house = { ...newKit('house', 'House', 0), house: true };
 
 describe('shipped kits', () => {
