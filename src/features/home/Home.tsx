@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { IconBuildingWarehouse, IconFolderOpen, IconSchool } from '@tabler/icons-react';
 import Link from 'next/link';
@@ -25,6 +24,12 @@ const DeletedLately = fetched('What was deleted lately', () =>
 
 const NewerOffer = fetched('The newer version', () =>
   import('@/features/home/NewerOffer').then((m) => m.NewerOffer),
+);
+
+const HowFar = fetched(
+  'How far it is',
+  () => import('@mui/material/LinearProgress').then((m) => m.default),
+  () => <Box sx={{ height: 4 }} />,
 );
 
 const Finder = fetched('The finder', () => import('@/features/home/Finder').then((m) => m.Finder));
@@ -126,7 +131,7 @@ export function Home({ demo }: { demo: boolean }) {
             <Typography role="status" sx={{ mb: 1 }}>
               {says}
             </Typography>
-            <LinearProgress
+            <HowFar
               aria-label={says}
               {...(share === undefined ? {} : { variant: 'determinate', value: 100 * share })}
             />
