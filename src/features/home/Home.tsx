@@ -15,6 +15,7 @@ import type { HomeProject, SpaceUsed } from '@/features/home/useListed';
 import { Mark } from '@/ui/Mark';
 import { SchemeButton } from '@/ui/SchemeButton';
 import { fetched } from '@/ui/fetched';
+import { HowFar } from '@/ui/HowFar';
 import { useProgram } from '@/features/shared/offline/Program';
 import { StillDrawn } from '@/features/shared/StillDrawn';
 
@@ -24,12 +25,6 @@ const DeletedLately = fetched('What was deleted lately', () =>
 
 const NewerOffer = fetched('The newer version', () =>
   import('@/features/home/NewerOffer').then((m) => m.NewerOffer),
-);
-
-const HowFar = fetched(
-  'How far it is',
-  () => import('@mui/material/LinearProgress').then((m) => m.default),
-  () => <Box sx={{ height: 4 }} />,
 );
 
 const Finder = fetched('The finder', () => import('@/features/home/Finder').then((m) => m.Finder));

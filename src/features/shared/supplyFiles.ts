@@ -5,7 +5,6 @@ import { asNew } from '@/core/product';
 import { fail, ok, type Result } from '@/core/result';
 import type { Supply } from '@/core/supplies/model';
 import { houseStocked } from '@/features/shared/stock';
-import { bringIn, describeTrouble } from '@/features/shared/bringIn';
 import { assetBlob, readableBlob, storedAsset } from '@/storage/assets';
 import { suppliesAt } from '@/storage/supplies';
 
@@ -32,6 +31,7 @@ export async function pictureOf({
   if (!at) return fail(`The file of ${name} is no longer in this browser. Bring it in again.`);
   const blob = await fetched(at, name);
   if (!blob.ok) return blob;
+  const { bringIn, describeTrouble } = await import('@/features/shared/bringIn');
   const brought = await bringIn(
     [new File([blob.value], asset.name, { type: asset.type })],
     new AbortController().signal,

@@ -4,7 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
-import LinearProgress from '@mui/material/LinearProgress';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import {
@@ -29,6 +28,7 @@ import type { BoxItem, Counting } from '@/features/table/workbox/useWorkbox';
 import { WordsCompartment } from '@/features/table/workbox/WordsCompartment';
 import { tip } from '@/features/table/tasks';
 import { StillDrawn } from '@/features/shared/StillDrawn';
+import { HowFar } from '@/ui/HowFar';
 
 /** Height of what one more row takes, and of the box's own sides, CSS pixels. */
 const ROW = 74;
@@ -331,7 +331,7 @@ function Progress({ done, of, cancel }: Counting) {
       <Typography variant="body2" noWrap>
         Bringing in {done} of {of}
       </Typography>
-      <LinearProgress
+      <HowFar
         variant="determinate"
         value={(100 * done) / of}
         sx={{ flex: 1 }}

@@ -4,9 +4,7 @@ import { useShallow } from 'zustand/react/shallow';
 import type { Asset } from '@/core/picture/asset';
 import { gather } from '@/core/project/edits/gather';
 import { COMPARTMENTS, uses, type Compartment, type Project } from '@/core/project/model';
-import { KINDS } from '@/core/supplies/model';
-import { cueOf, guessKind } from '@/core/supplies/sort';
-import { bringIn, describeTrouble, type Arrived } from '@/features/shared/bringIn';
+import type { Arrived } from '@/features/shared/bringIn';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { Session } from '@/features/table/session';
@@ -33,17 +31,6 @@ export interface Counting {
 
 /** Milliseconds between looks into the workbox while pictures arrive. */
 const SHOW_EVERY = 300;
-
-/** Where a picture dropped on the table goes: a full one is a photo unless its name says paper. */
-const compartmentOf = (arrived: Arrived): Compartment => {
-  const { kind } = guessKind({ ...arrived, look: arrived.facts.look });
-  const { compartment = 'bits' } = KINDS[kind];
-  const full = arrived.facts.look.clear < 0.01;
-  const named = cueOf(arrived.path);
-  return full && compartment !== 'stamps' && named !== 'paper' && named !== 'cardstock'
-    ? 'photos'
-    : compartment;
-};
 
 /** How often each picture is used; the same object until one of the numbers changes. */
 function useCounts(): Readonly<Record<string, number>> {
@@ -146,16 +133,18 @@ export function useWorkbox() {
         count(told);
         setTimeout(show);
       }, SHOW_EVERY);
-      const brought = await keeper
+      const { brought, describeTrouble, inWords, placeOf } = await keeper
         .during(async (left) => {
           left.addEventListener('abort', cancel);
-          const all = await bringIn(files, controller.signal, (done, arrived) => {
+          const { bringIn, compartmentOf, ...says } = await import('@/features/table/workbox/arriving');
+          const placeOf = (arrived: Arrived) => as ?? compartmentOf(arrived);
+          const brought = await bringIn(files, controller.signal, (done, arrived) => {
             told = done;
-            if (arrived) waiting.push({ asset: arrived.asset, into: as ?? compartmentOf(arrived) });
+            if (arrived) waiting.push({ asset: arrived.asset, into: placeOf(arrived) });
           });
           clearInterval(ticking);
           show();
-          return all;
+          return { brought, placeOf, ...says };
         })
         .finally(() => {
           clearInterval(ticking);
@@ -165,14 +154,14 @@ export function useWorkbox() {
       if (trouble) notify({ text: trouble, tone: brought.full || brought.refused.length ? 'error' : 'info' });
       else
         notify({
-          text: inWords(brought.arrived, as),
+          text: inWords(brought.arrived.map(placeOf)),
           ...(act.canFill(store.getState())
             ? { action: { label: 'Fill the months', run: () => act.fillMonths(store) } }
             : {}),
         });
       return brought.arrived.map((one) => ({
         kind: 'gathered',
-        compartment: as ?? compartmentOf(one),
+        compartment: placeOf(one),
         sha: one.asset.sha,
       }));
     },
@@ -183,15 +172,4 @@ export function useWorkbox() {
   const housePaper = useCallback(async (sha: string) => takeHousePaper(house, sha), [house]);
 
   return { items, counting, bring, housePaper };
-}
-
-/** `3 photos and 2 frames in the workbox.` */
-function inWords(arrived: readonly Arrived[], as?: Compartment): string {
-  const counts = new Map<Compartment, number>();
-  for (const one of arrived) {
-    const name = as ?? compartmentOf(one);
-    counts.set(name, (counts.get(name) ?? 0) + 1);
-  }
-  const parts = [...counts].map(([name, count]) => `${count} ${count === 1 ? name.slice(0, -1) : name}`);
-  return `${parts.join(', ').replace(/, ([^,]*)$/, ' and $1')} in the workbox.`;
 }
