@@ -58,8 +58,9 @@ export function FontsSheet({ onClose }: { onClose: () => void }) {
   const partners = PAIRS.flatMap((pair) =>
     now && pair.includes(now) ? pair.filter((id) => id !== now) : [],
   );
+  const wish = folded(sought.trim());
   const shown = families.filter(
-    (family) => (!look || family.look === look) && folded(family.name).includes(folded(sought.trim())),
+    ({ look: its, name }) => (!look || its === look) && (!wish || folded(name).includes(wish)),
   );
   const plain = !sought && !look;
   const groups: readonly [string, readonly Listed[]][] = plain
