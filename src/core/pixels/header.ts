@@ -1,4 +1,6 @@
 /** What a picture file says of itself in its first bytes, read without decoding it. */
+import { isPng, pngChunks } from '@/core/bytes/chunks';
+import { EOI, isFrame, jpegParts, SOS, startsWith } from '@/core/bytes/jpeg';
 import { MOST_PIXELS, type AssetType } from '@/core/picture/asset';
 import { fail, ok, type Result } from '@/core/result';
 import { PRINT_PPI } from '@/core/units/lengths';
@@ -60,15 +62,7 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
   const text = (from: number, to: number) => String.fromCharCode(...bytes.subarray(from, to));
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   if (bytes[0] === 0xff && bytes[1] === 0xd8) return jpegHeader(bytes);
-  if (text(1, 4) === 'PNG' && bytes.length > 33) {
-    if (!pngEnds(bytes, view)) return fail(CUT_OFF);
-    return ok({
-      type: 'image/png',
-      width: view.getUint32(16),
-      height: view.getUint32(20),
-      ppi: pngDensity(bytes, view),
-    });
-  }
+  if (isPng(bytes)) return pngHeader(bytes);
   if (text(0, 4) === 'RIFF' && text(8, 12) === 'WEBP') return webpHeader(bytes, view);
   if (HEIC.test(text(4, 12))) return ok({ type: 'image/heic', width: 0, height: 0, ppi: PRINT_PPI });
   if (/<svg[\s>]/i.test(text(0, Math.min(bytes.length, 1000))))
@@ -76,66 +70,72 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
   return fail('is not a picture this program knows; pictures can be JPEG, PNG, WebP, HEIC, GIF or SVG');
 }
 
-/** `IEND`, as a number. */
-const IEND = 0x49454e44;
-
 const CUT_OFF = 'is cut off: the end of the picture is missing';
 
 function jpegHeader(bytes: Uint8Array): Result<PictureHeader> {
   let size: { width: number; height: number; press?: boolean } | undefined;
   let ppi = PRINT_PPI;
-  for (let at = 2; at + 9 < bytes.length;) {
-    if (bytes[at] !== 0xff) return fail('is a damaged JPEG');
-    const marker = bytes[at + 1]!;
-    if (marker === 0xff) {
-      at += 1;
-      continue;
+  try {
+    for (const { marker, data, end } of jpegParts(bytes)) {
+      if (marker === 0xe0 && startsWith(data, 'JFIF\0')) {
+        // Units (1 per inch, 2 per centimetre), then the density across (ITU-T T.871, 10.1).
+        const density = (data[8]! << 8) | data[9]!;
+        ppi = meaningfulDensity(density * (data[7] === 2 ? 2.54 : data[7] === 1 ? 1 : 0));
+      }
+      if (isFrame(marker)) {
+        if (data.length < 6) return fail('is a damaged JPEG');
+        const kind = unusualKind(marker, data[0]!);
+        if (kind) return fail(`is a JPEG that browsers cannot show (${kind}). ${SAVE_AGAIN}`);
+        size = {
+          height: (data[1]! << 8) | data[2]!,
+          width: (data[3]! << 8) | data[4]!,
+          ...(data[5] === 4 ? { press: true } : {}),
+        };
+      }
+      if (marker !== SOS) continue;
+      if (!size?.width || !size.height) return fail('is a damaged JPEG');
+      return endsAfter(bytes, end) ? ok({ type: 'image/jpeg', ...size, ppi }) : fail(CUT_OFF);
     }
-    if (marker === 0xe0 && bytes[at + 4] === 0x4a) {
-      // JFIF: units (1 per inch, 2 per centimetre), then the density across (ITU-T T.871, 10.1).
-      const density = (bytes[at + 12]! << 8) | bytes[at + 13]!;
-      ppi = meaningfulDensity(density * (bytes[at + 11] === 2 ? 2.54 : bytes[at + 11] === 1 ? 1 : 0));
-    }
-    const frame = marker >= 0xc0 && marker <= 0xcf && ![0xc4, 0xc8, 0xcc].includes(marker);
-    if (frame)
-      size = {
-        height: (bytes[at + 5]! << 8) | bytes[at + 6]!,
-        width: (bytes[at + 7]! << 8) | bytes[at + 8]!,
-        ...(bytes[at + 9] === 4 ? { press: true } : {}),
-      };
-    if (marker === 0xda) {
-      // The picture must end with an end-of-image marker; some cameras add notes after it.
-      for (let end = bytes.length - 2; end > at; end--)
-        if (bytes[end] === 0xff && bytes[end + 1] === 0xd9)
-          return size?.width && size.height
-            ? ok({ type: 'image/jpeg', ...size, ppi })
-            : fail('is a damaged JPEG');
-      return fail(CUT_OFF);
-    }
-    at += 2 + ((bytes[at + 2]! << 8) | bytes[at + 3]!);
+  } catch {
+    return fail('is a damaged JPEG');
   }
   return fail(CUT_OFF);
+}
+
+const SAVE_AGAIN = 'Open it in a photo program and save it as an ordinary JPEG';
+
+/** Whether the picture's end is marked somewhere after its first scan; some cameras add notes after it. */
+function endsAfter(bytes: Uint8Array, at: number): boolean {
+  for (let end = bytes.lastIndexOf(EOI); end > at; end = bytes.lastIndexOf(EOI, end - 1))
+    if (bytes[end - 1] === 0xff) return true;
+  return false;
+}
+
+/** What a frame's process and precision are called where no browser decodes them (ITU-T T.81, table B.1). */
+function unusualKind(marker: number, bits: number): string | null {
+  if (bits !== 8) return `${bits} bits a colour`;
+  if (marker >= 0xc9) return 'arithmetic coding';
+  if (marker >= 0xc5) return 'several resolutions in one';
+  return marker === 0xc3 ? 'lossless' : null;
 }
 
 /** A density as stated, or 300 where it is none or one of those that programs write when they know none. */
 export const meaningfulDensity = (ppi: number): number =>
   ppi > 96.5 && ppi <= 10_000 ? Math.round(ppi * 100) / 100 : PRINT_PPI;
 
-/** Whether the last chunk is there whole; some programs leave bytes after it. */
-function pngEnds(bytes: Uint8Array, view: DataView): boolean {
-  for (let at = 8; at + 12 <= bytes.length; at += 12 + view.getUint32(at))
-    if (view.getUint32(at + 4) === IEND) return true;
-  return false;
-}
-
-/** The pHYs chunk: pixels a metre, before the picture data. */
-function pngDensity(bytes: Uint8Array, view: DataView): number {
-  for (let at = 33; at + 12 < bytes.length; at += 12 + view.getUint32(at)) {
-    const type = String.fromCharCode(...bytes.subarray(at + 4, at + 8));
-    if (type === 'pHYs' && bytes[at + 16] === 1) return meaningfulDensity(view.getUint32(at + 8) * 0.0254);
-    if (type === 'IDAT') break;
+/** The size and density of a PNG whose last chunk is there; some programs leave bytes after it. */
+function pngHeader(bytes: Uint8Array): Result<PictureHeader> {
+  let size: { width: number; height: number } | undefined;
+  let ppi = PRINT_PPI;
+  for (const { name, data } of pngChunks(bytes)) {
+    const view = new DataView(data.buffer, data.byteOffset, data.byteLength);
+    if (name === 'IHDR' && data.length === 13) size = { width: view.getUint32(0), height: view.getUint32(4) };
+    // Pixels a metre.
+    if (name === 'pHYs' && data.length === 9 && data[8] === 1)
+      ppi = meaningfulDensity(view.getUint32(0) * 0.0254);
+    if (name === 'IEND') return size ? ok({ type: 'image/png', ...size, ppi }) : fail('is a damaged PNG');
   }
-  return PRINT_PPI;
+  return fail(CUT_OFF);
 }
 
 function webpHeader(bytes: Uint8Array, view: DataView): Result<PictureHeader> {

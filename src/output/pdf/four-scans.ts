@@ -2,11 +2,12 @@
  * A JPEG of four inks (ITU-T T.81): each ink is written as a grey picture by the encoder, and the four are joined as the scans
  * of one, as sequential JPEG allows (A.2.2, B.2.3). No marker says how they are stored, so that 0 is no ink.
  */
+import { CODED, DHT, DQT, EOI, jpegParts, SOI, SOS } from '@/core/bytes/jpeg';
 
 /** Grey pixels as a sequential JPEG of one component; quality 1 to 100. */
 export type EncodeGrey = (grey: Uint8Array, width: number, height: number, quality: number) => Uint8Array;
 
-const [SOI, EOI, SOF0, DHT, DQT, SOS] = [0xd8, 0xd9, 0xc0, 0xc4, 0xdb, 0xda];
+const SOF0 = 0xc0;
 
 /**
  * In parts that follow each other.
@@ -45,13 +46,10 @@ export function fourScans(
 function partsOf(bytes: Uint8Array) {
   const quantisation: Uint8Array[] = [];
   const codes: Uint8Array[] = [];
-  for (let at = 2; at + 4 <= bytes.length;) {
-    const marker = bytes[at + 1]!;
-    const end = at + 2 + ((bytes[at + 2]! << 8) | bytes[at + 3]!);
-    if (marker === DQT) quantisation.push(bytes.subarray(at, end));
-    if (marker === DHT) codes.push(bytes.subarray(at, end));
-    if (marker === SOS) return { quantisation, codes, coded: bytes.subarray(end, bytes.length - 2) };
-    at = end;
+  for (const { marker, from, end, data } of jpegParts(bytes)) {
+    if (marker === DQT) quantisation.push(bytes.subarray(from, end));
+    if (marker === DHT) codes.push(bytes.subarray(from, end));
+    if (marker === CODED) return { quantisation, codes, coded: data };
   }
   throw new RangeError('A JPEG without a scan.');
 }

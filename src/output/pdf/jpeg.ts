@@ -1,4 +1,5 @@
 /** The few facts of a JPEG's header that a PDF must state to hold the file unchanged (ITU-T T.81, annex B). */
+import { isFrame, jpegParts, startsWith } from '@/core/bytes/jpeg';
 import { joined } from '@/output/pdf/stream';
 
 export interface JpegFacts {
@@ -12,9 +13,6 @@ export interface JpegFacts {
   profile?: Uint8Array;
 }
 
-const isFrame = (marker: number): boolean =>
-  marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
-
 /** What a header is made of is no longer than this (ITU-T T.81, B.1.1.4). */
 const LONGEST_SEGMENT = 2 + 0xffff;
 
@@ -26,30 +24,20 @@ export const factsOf = (parts: readonly Uint8Array[]): JpegFacts =>
 export function jpegFacts(bytes: Uint8Array): JpegFacts {
   const parts: ProfilePart[] = [];
   let inverted = false;
-  for (let at = 2; at + 4 <= bytes.length;) {
-    if (bytes[at] !== 0xff) throw new RangeError('A damaged JPEG header.');
-    const marker = bytes[at + 1]!;
-    if (marker === 0xff) {
-      at += 1;
-      continue;
-    }
-    const length = (bytes[at + 2]! << 8) | bytes[at + 3]!;
-    const data = bytes.subarray(at + 4, at + 2 + length);
-    const starts = (name: string) => [...name].every((c, i) => data[i] === c.charCodeAt(0));
-    if (marker === 0xe2 && starts('ICC_PROFILE\0'))
+  for (const { marker, data } of jpegParts(bytes)) {
+    if (marker === 0xe2 && startsWith(data, 'ICC_PROFILE\0'))
       parts.push({ number: data[12]!, of: data[13]!, data: data.subarray(14) });
-    if (marker === 0xee && starts('Adobe')) inverted = true;
-    if (isFrame(marker)) {
-      const components = data[5]!;
-      return {
-        height: (data[1]! << 8) | data[2]!,
-        width: (data[3]! << 8) | data[4]!,
-        components,
-        inverted: inverted && components === 4,
-        profile: profileOf(parts),
-      };
-    }
-    at += 2 + length;
+    if (marker === 0xee && startsWith(data, 'Adobe')) inverted = true;
+    if (!isFrame(marker)) continue;
+    if (data.length < 6) throw new RangeError('A JPEG whose frame header is cut off.');
+    const components = data[5]!;
+    return {
+      height: (data[1]! << 8) | data[2]!,
+      width: (data[3]! << 8) | data[4]!,
+      components,
+      inverted: inverted && components === 4,
+      profile: profileOf(parts),
+    };
   }
   throw new RangeError('A JPEG without a picture.');
 }

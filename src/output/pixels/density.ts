@@ -1,4 +1,5 @@
 /** Writes into finished PNG and JPEG files what canvases leave out: the print density, and which RGB they are in. */
+import { pngChunks } from '@/core/bytes/chunks';
 
 const INCH_IN_METRES = 0.0254;
 const CRC_TABLE = Uint32Array.from({ length: 256 }, (_, n) => {
@@ -27,6 +28,9 @@ function chunk(type: string, data: Uint8Array): Uint8Array {
 /** End of the IHDR chunk: 8 bytes of signature, 25 of header. */
 const AFTER_HEADER = 33;
 
+/** Chunks in whose place others are written. */
+const RESTATED = new Set(['sRGB', 'pHYs', 'gAMA', 'cHRM', 'iCCP']);
+
 /** The PNG with pHYs (`ppi` in pixels a metre) and sRGB (perceptual intent) chunks; others of the kind are dropped. */
 export function pngWithDensity(png: Uint8Array, ppi: number): Uint8Array[] {
   const physical = new Uint8Array(9);
@@ -35,13 +39,9 @@ export function pngWithDensity(png: Uint8Array, ppi: number): Uint8Array[] {
   new DataView(physical.buffer).setUint32(4, perMetre);
   physical[8] = 1;
   const parts = [png.subarray(0, AFTER_HEADER), chunk('sRGB', new Uint8Array([0])), chunk('pHYs', physical)];
-  const view = new DataView(png.buffer, png.byteOffset, png.byteLength);
-  for (let at = AFTER_HEADER; at < png.length;) {
-    const length = 12 + view.getUint32(at);
-    const type = String.fromCharCode(...png.subarray(at + 4, at + 8));
-    if (type === 'IDAT') return [...parts, png.subarray(at)];
-    if (!['sRGB', 'pHYs', 'gAMA', 'cHRM', 'iCCP'].includes(type)) parts.push(png.subarray(at, at + length));
-    at += length;
+  for (const { name, from, end } of pngChunks(png)) {
+    if (name === 'IDAT') return [...parts, png.subarray(from)];
+    if (from >= AFTER_HEADER && !RESTATED.has(name)) parts.push(png.subarray(from, end));
   }
   throw new RangeError('A PNG without picture data.');
 }
@@ -81,9 +81,9 @@ export function jpegWithProfile([start, header, ...rest]: Uint8Array[], profile:
   return [start!, header!, marker, profile, ...rest.map(withoutProfile)];
 }
 
-/** What an encoder may have said of its colours goes. */
-function withoutProfile(jpeg: Uint8Array): Uint8Array {
+/** What an encoder may have said of its colours goes: APP2 segments at the beginning of `rest`, which follows a file's header. */
+function withoutProfile(rest: Uint8Array): Uint8Array {
   let at = 0;
-  while (jpeg[at] === 0xff && jpeg[at + 1] === 0xe2) at += 2 + ((jpeg[at + 2]! << 8) | jpeg[at + 3]!);
-  return jpeg.subarray(at);
+  while (rest[at] === 0xff && rest[at + 1] === 0xe2) at += 2 + ((rest[at + 2]! << 8) | rest[at + 3]!);
+  return rest.subarray(at);
 }

@@ -1,4 +1,5 @@
 /** Several WebP pictures as one that moves (RFC 9649, 2.5 to 2.7). */
+import { riffChunks } from '@/core/bytes/chunks';
 import type { Size } from '@/core/geometry/box';
 
 interface Frame {
@@ -25,18 +26,11 @@ function chunk(name: string, parts: readonly (Uint8Array | readonly number[])[])
   return made;
 }
 
-/** What of a still picture its pixels are in: its chunks `VP8 `, `VP8L` and `ALPH`. */
-function pixelsOf(webp: Uint8Array): Uint8Array[] {
-  const view = new DataView(webp.buffer, webp.byteOffset, webp.byteLength);
-  const found: Uint8Array[] = [];
-  for (let at = 12; at + 8 <= webp.length;) {
-    const name = String.fromCharCode(...webp.subarray(at, at + 4));
-    const end = at + 8 + view.getUint32(at + 4, true);
-    if (['VP8 ', 'VP8L', 'ALPH'].includes(name)) found.push(webp.subarray(at, end + (end % 2)));
-    at = end + (end % 2);
-  }
-  return found;
-}
+/** The chunks of a still picture that hold its pixels: `VP8 `, `VP8L` and `ALPH`. */
+const pixelsOf = (webp: Uint8Array): Uint8Array[] =>
+  [...riffChunks(webp)]
+    .filter(({ name }) => ['VP8 ', 'VP8L', 'ALPH'].includes(name))
+    .map(({ from, end }) => webp.subarray(from, end));
 
 /** Over and over; every picture replaces the one before it. */
 export function animated({ width, height }: Size, frames: readonly Frame[]): Uint8Array {
