@@ -147,7 +147,13 @@ export async function render(args: readonly string[], say: Told, warn: Told): Pr
   );
   const files = FORMATS[format].many ? [wanted] : wanted.map((picture) => [picture]);
   for (const [i, pictures] of files.entries()) {
-    const made = await make(pictures, options, shop);
+    const made = await make(
+      pictures,
+      options,
+      shop,
+      () => {},
+      ({ says }) => warn(says),
+    );
     const name = numbered(i, files.length > 1);
     await writeFile(name, made.ok ? made.value : stop(made.message));
     say(

@@ -10,6 +10,7 @@ import type { Taken } from '@/core/product';
 import type { Project, Surface } from '@/core/project/model';
 import type { Typesetter } from '@/core/text/typesetter';
 import type { MakeOptions } from '@/output/formats';
+import type { Told } from '@/output/fallbacks';
 import { make, makeSheets } from '@/output/make';
 import type { SheetPicture } from '@/output/pixels/sheets';
 import { equipped, needsOf } from '@/core/project/needs';
@@ -60,9 +61,10 @@ export function making() {
       options: Asked,
       name: string,
       pages: readonly Page[] = of.surfaces.slice(0, 1),
+      tell: (told: Told) => void = () => {},
     ): Promise<string> {
       const { pictures, workshop } = await ready(of, options, pages);
-      const result = await make(pictures, { ...FIRST, ...options }, workshop);
+      const result = await make(pictures, { ...FIRST, ...options }, workshop, () => {}, tell);
       if (!result.ok) throw new Error(result.message);
       const path = join(folder, name);
       writeFileSync(path, Buffer.concat(result.value));

@@ -7,6 +7,7 @@ import { makePdf } from '@/output/pdf/make';
 import { makeJpeg, makePng, makeWebp } from '@/output/pixels/make';
 import { sheetPictures, type SheetPicture } from '@/output/pixels/sheets';
 import { unnoted, unnotedParts } from '@/output/notes';
+import { withFallbacks, type Told } from '@/output/fallbacks';
 import { stockFor, type Maker, type Progress, type Workshop } from '@/output/stock';
 import { makeSvg } from '@/output/svg/make';
 
@@ -27,16 +28,17 @@ const withoutNotes = (shop: Workshop): Workshop => ({
   parts: async (sha) => unnotedParts(await shop.bytes(sha)),
 });
 
-/** Several pictures become pages of one file where it can hold them; else the first is made. */
+/** Several pictures become pages of one file where it can hold them; else the first is made. `tell` hears of photos that did not go out as they are. */
 export async function make(
   of: Picture | readonly Picture[],
   options: MakeOptions,
   shop: Workshop,
   progress: Progress = () => {},
+  tell: (told: Told) => void = () => {},
 ): Promise<Result<Uint8Array[]>> {
   const { pictures, stock } = await stockFor(
     'pieces' in of ? [of] : of,
-    options.notes ? shop : withoutNotes(shop),
+    withFallbacks(options.notes ? shop : withoutNotes(shop), tell),
   );
   return MAKERS[options.format](pictures, options, stock, progress);
 }
@@ -47,7 +49,8 @@ export async function makeSheets(
   options: MakeOptions,
   shop: Workshop,
   progress: Progress = () => {},
+  tell: (told: Told) => void = () => {},
 ): Promise<Result<SheetPicture[]>> {
-  const { pictures: named, stock } = await stockFor(pictures, shop);
+  const { pictures: named, stock } = await stockFor(pictures, withFallbacks(shop, tell));
   return sheetPictures(named, options, stock, progress);
 }

@@ -12,6 +12,8 @@ export interface Drawable {
   /** Its own pixels, which may be fewer than the file's. */
   width: number;
   height: number;
+  /** It stands for a file that could not be decoded: one clear pixel. */
+  missing?: true;
 }
 
 export interface Platform {

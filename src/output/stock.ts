@@ -5,6 +5,7 @@ import { uprightSize, type Asset } from '@/core/picture/asset';
 import { imagesOf, withImages, type ImageMark, type Picture, type Worn } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
+import type { CheckedWorkshop } from '@/output/fallbacks';
 import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/output/drawings';
 import type { MakeOptions } from '@/output/formats';
 import type { EncodeGrey } from '@/output/pdf/four-scans';
@@ -21,7 +22,7 @@ export interface Workshop {
   asset(sha: string): Asset;
   /** The file's own bytes. */
   bytes(sha: string): Promise<Uint8Array>;
-  /** The same in parts that follow each other, where they are not one. */
+  /** The same in parts that follow each other, as they go into a file. */
   parts?(sha: string): Promise<Uint8Array[]>;
   /** The file decoded at full size, upright, in sRGB; with its own colour values where it is wanted `asStored`. */
   decode(sha: string, asStored?: boolean): Promise<Drawable>;
@@ -55,20 +56,18 @@ export const filesOf = (pictures: readonly Picture[]): string[] => [
 ];
 
 /** A workshop that knows files by what they wear, too, and has read those that are drawn. */
-export interface Stock extends Workshop {
-  parts(key: string): Promise<Uint8Array[]>;
+export interface Stock extends CheckedWorkshop {
   drawing(key: string): PlacedDrawing | undefined;
 }
 
-interface Stamped extends Workshop {
-  parts(key: string): Promise<Uint8Array[]>;
+interface Stamped extends CheckedWorkshop {
   worn(key: string): Worn | undefined;
 }
 
 /** The pictures with a name for whatever a file wears, and the stock that knows those names. */
 export async function stockFor(
   of: readonly Picture[],
-  shop: Workshop,
+  shop: CheckedWorkshop,
 ): Promise<{ pictures: readonly Picture[]; stock: Stock }> {
   const { pictures, shop: worn } = stampedStock(of, shop);
   const drawings = await openDrawings(pictures, worn);
@@ -94,7 +93,7 @@ async function openDrawings(
 /** The pictures with every stamped, toned or dyed file under a name of its own, and a workshop that knows those names. */
 function stampedStock(
   pictures: readonly Picture[],
-  shop: Workshop,
+  shop: CheckedWorkshop,
 ): { pictures: readonly Picture[]; shop: Stamped } {
   const keys = new Map<string, string>();
   const files = new Map<string, { sha: string; worn: Worn }>();
@@ -113,7 +112,7 @@ function stampedStock(
   const decode = async (key: string, asStored?: boolean): Promise<Drawable> => {
     const worn = wornOf(key);
     const decoded = await shop.decode(shaOf(key), asStored && !worn);
-    if (!worn) return decoded;
+    if (!worn || decoded.missing) return decoded;
     const made = wornPixels(decoded, worn, shop.platform);
     if (made.source !== decoded.source) letGo(decoded);
     return made;
@@ -128,8 +127,12 @@ function stampedStock(
   const bytes = async (key: string): Promise<Uint8Array> => {
     const type = asWritten(key);
     if (!type) return shop.bytes(shaOf(key));
-    const { source, width, height } = await decode(key);
+    const { source, width, height, missing } = await decode(key);
     const { canvas, context } = shop.platform.canvas(width, height);
+    if (missing) {
+      context.fillStyle = '#ffffff';
+      context.fillRect(0, 0, width, height);
+    }
     context.drawImage(source, 0, 0);
     return shop.encode(canvas, type, TONED_QUALITY);
   };
@@ -151,7 +154,8 @@ function stampedStock(
         return type ? { ...asset, ...uprightSize(asset), orientation: 1, type } : asset;
       },
       bytes,
-      parts: async (key) => (asWritten(key) || !shop.parts ? [await bytes(key)] : shop.parts(shaOf(key))),
+      parts: async (key) => (asWritten(key) ? [await bytes(key)] : shop.parts(shaOf(key))),
+      check: async (key) => (asWritten(key) ? undefined : shop.check(shaOf(key))),
     },
   };
 }

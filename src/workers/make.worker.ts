@@ -13,6 +13,7 @@ import { needsOf } from '@/core/project/needs';
 import type { Typesetter } from '@/core/text/typesetter';
 import { inOneFile, type MakeOptions } from '@/output/formats';
 import { make, makeSheets } from '@/output/make';
+import type { Told } from '@/output/fallbacks';
 import type { Point } from '@/output/pdf/preflight';
 import type { Progress, Workshop } from '@/output/stock';
 import { browser, uprightBitmap } from '@/output/platform';
@@ -61,37 +62,59 @@ async function readied({ project, taken, options, files, now }: Order) {
   return { pictures, pages, shop: shopFor(project, files, typesetter, now) };
 }
 
-async function makeFile(order: Order, progress: Progress): Promise<Result<Blob>> {
+/** A finished file, and what happened to photos that could not go into it as they are. */
+export interface MadeFile {
+  blob: Blob;
+  told: Told[];
+}
+
+/** The sides of sheets, each with its paper in points. */
+export interface MadeSheets {
+  sheets: { paper: Size; blob: Blob }[];
+  told: Told[];
+}
+
+/** What is told of several pages, each sentence once. */
+function gathered() {
+  const told: Told[] = [];
+  const tell = (one: Told) => {
+    if (!told.some(({ says }) => says === one.says)) told.push(one);
+  };
+  return { told, tell };
+}
+
+async function makeFile(order: Order, progress: Progress): Promise<Result<MadeFile>> {
   const { taken, options } = order;
+  const { told, tell } = gathered();
+  const finished = (made: Result<Blob>): Result<MadeFile> =>
+    made.ok ? ok({ blob: made.value, told }) : made;
   const { pictures, pages, shop } = await readied(order);
   const { format } = options;
-  if (inOneFile(format, taken.length)) return blobOf(await make(pages, options, shop, progress), format);
+  if (inOneFile(format, taken.length))
+    return finished(blobOf(await make(pages, options, shop, progress, tell), format));
   const zip = openZip();
   for (const [i, picture] of pictures.entries()) {
-    const one = await make(picture, options, shop, (share, doing) =>
-      progress((i + share) / pictures.length, `${doing} (${i + 1} of ${pictures.length})`),
-    );
+    const part = (share: number, doing: string) =>
+      progress((i + share) / pictures.length, `${doing} (page ${i + 1} of ${pictures.length})`);
+    const one = await make(picture, options, shop, part, tell);
     const made = blobOf(one, format);
     if (!made.ok) return made;
     await zip.add(`${taken[i]!.name}.${format}`, made.value);
   }
-  return ok(await zip.close());
+  return finished(ok(await zip.close()));
 }
 
 /** The sides of sheets as pictures, each with its paper in points. */
-async function makeSheetPictures(
-  order: Order,
-  progress: Progress,
-): Promise<Result<{ paper: Size; blob: Blob }[]>> {
+async function makeSheetPictures(order: Order, progress: Progress): Promise<Result<MadeSheets>> {
   const { pages, shop } = await readied(order);
-  const made = await makeSheets(pages, order.options, shop, progress);
+  const { told, tell } = gathered();
+  const made = await makeSheets(pages, order.options, shop, progress, tell);
   if (!made.ok) return made;
-  return ok(
-    made.value.map(({ paper, jpeg }) => ({
-      paper,
-      blob: new Blob([jpeg as Uint8Array<ArrayBuffer>], { type: TYPES.jpg }),
-    })),
-  );
+  const sheets = made.value.map(({ paper, jpeg }) => ({
+    paper,
+    blob: new Blob([jpeg as Uint8Array<ArrayBuffer>], { type: TYPES.jpg }),
+  }));
+  return ok({ sheets, told });
 }
 
 /** Where profiles lie, and what works with them. */

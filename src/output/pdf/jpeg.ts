@@ -5,6 +5,10 @@ import { joined } from '@/output/pdf/stream';
 export interface JpegFacts {
   width: number;
   height: number;
+  /** The frame's marker: 0xC0 baseline, 0xC1 extended, 0xC2 progressive, others by T.81, table B.1. */
+  process: number;
+  /** Bits a sample. */
+  bits: number;
   /** 1 grey, 3 colour, 4 CMYK. */
   components: number;
   /** Whether an Adobe marker says that CMYK values are stored inverted. */
@@ -16,9 +20,19 @@ export interface JpegFacts {
 /** What a header is made of is no longer than this (ITU-T T.81, B.1.1.4). */
 const LONGEST_SEGMENT = 2 + 0xffff;
 
-/** The same of a file in parts that follow each other, of which what is long is no part of a header. */
+/** The same of a file in parts that follow each other: one, or each segment by itself, of which the long ones are coded data. */
 export const factsOf = (parts: readonly Uint8Array[]): JpegFacts =>
-  jpegFacts(joined(parts.filter(({ length }) => length <= LONGEST_SEGMENT)));
+  jpegFacts(parts.length === 1 ? parts[0]! : joined(parts.filter(({ length }) => length <= LONGEST_SEGMENT)));
+
+/** Whether readers of PDF decode the file as it is: 8 bits, baseline or progressive, 1, 3 or 4 components (ISO 32000-1, 7.4.8). */
+export function isCopyable(parts: readonly Uint8Array[]): boolean {
+  try {
+    const { process, bits, components, width, height } = factsOf(parts);
+    return process <= 0xc2 && bits === 8 && [1, 3, 4].includes(components) && width > 0 && height > 0;
+  } catch {
+    return false;
+  }
+}
 
 /** Throws RangeError if no frame header is found. */
 export function jpegFacts(bytes: Uint8Array): JpegFacts {
@@ -32,6 +46,8 @@ export function jpegFacts(bytes: Uint8Array): JpegFacts {
     if (data.length < 6) throw new RangeError('A JPEG whose frame header is cut off.');
     const components = data[5]!;
     return {
+      process: marker,
+      bits: data[0]!,
       height: (data[1]! << 8) | data[2]!,
       width: (data[3]! << 8) | data[4]!,
       components,

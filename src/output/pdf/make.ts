@@ -22,8 +22,10 @@ export const makePdf: Maker = async (
   const parts = new Map<string, Uint8Array[]>();
   const pixels = new Map<string, ImageData>();
   for (const [i, sha] of files.entries()) {
-    progress((0.4 * i) / files.length, `Reading ${i + 1} of ${files.length} pictures`);
-    if (stock.asset(sha).type === 'image/svg+xml') continue;
+    const { name, type } = stock.asset(sha);
+    progress((0.4 * i) / files.length, `Reading ${name}, ${i + 1} of ${files.length}`);
+    if (type === 'image/svg+xml') continue;
+    await stock.check(sha);
     if (stock.asset(sha).type === 'image/jpeg') parts.set(sha, await stock.parts(sha));
     else pixels.set(sha, pixelsOf(await stock.decode(sha), stock));
   }

@@ -43,7 +43,10 @@ export async function rendered(
   const shelf = new DecodedShelf(picture, stock);
   try {
     for (const [i, piece] of picture.pieces.entries()) {
-      progress(i / picture.pieces.length, `Drawing ${i + 1} of ${picture.pieces.length} pieces`);
+      progress(
+        i / picture.pieces.length,
+        `Drawing ${piece.name || 'a piece'}, ${i + 1} of ${picture.pieces.length}`,
+      );
       const open = await shelf.openFor(i);
       drawPieces(context, [piece], sheet.view, {
         platform: stock.platform,

@@ -5,7 +5,7 @@ import type { Path } from '@/core/geometry/path';
 import { contentOf, isWorked, type Mark, type Picture, type WorkedMark } from '@/core/picture/picture';
 import { ok } from '@/core/result';
 import { WORKED_PPI, workedBitmap } from '@/output/pixels/worked';
-import { filesOf, JPEG_QUALITY, letGo, type Maker, type Workshop } from '@/output/stock';
+import { filesOf, JPEG_QUALITY, letGo, type Maker, type Stock } from '@/output/stock';
 import { writeSvg } from '@/output/svg/write';
 
 export const makeSvg: Maker = async ([first], { withBleed }, stock, progress) => {
@@ -13,7 +13,7 @@ export const makeSvg: Maker = async ([first], { withBleed }, stock, progress) =>
   const addresses = new Map<string, string>();
   const files = filesOf([picture]);
   for (const [i, sha] of files.entries()) {
-    progress((0.8 * i) / files.length, `Packing ${i + 1} of ${files.length} pictures`);
+    progress((0.8 * i) / files.length, `Packing ${stock.asset(sha).name}, ${i + 1} of ${files.length}`);
     if (!stock.drawing(sha)) addresses.set(sha, await address(sha, stock));
   }
   const worked = await packedWorked(picture, stock);
@@ -33,7 +33,7 @@ const workedIn = (mark: Mark): WorkedMark[] => [
 ];
 
 /** Every mark that is pixels as a PNG, and where it lies. */
-async function packedWorked(picture: Picture, shop: Workshop) {
+async function packedWorked(picture: Picture, shop: Stock) {
   // A mark seen in part is another object with the same path and content.
   const packed = new Map<Path, Map<object, Box & { address: string }>>();
   for (const mark of picture.pieces.flatMap(({ marks }) => marks.flatMap(workedIn))) {
@@ -55,7 +55,8 @@ const REWRITTEN: Partial<Record<AssetType, 'image/jpeg' | 'image/png'>> = {
 };
 
 /** A data: URL of a kind every reader shows. */
-async function address(sha: string, shop: Workshop): Promise<string> {
+async function address(sha: string, shop: Stock): Promise<string> {
+  await shop.check(sha);
   const { type } = shop.asset(sha);
   const as = REWRITTEN[type];
   if (!as) return `data:${type};base64,${base64(await shop.bytes(sha))}`;

@@ -20,7 +20,7 @@ import { sha256 } from '@/core/sha';
 import { packProject } from '@/storage/project-file';
 import { addKit } from '@/storage/supplies';
 import { Hands } from '@/workers/hands';
-import type { Maker } from '@/workers/make.worker';
+import type { MadeFile, Maker } from '@/workers/make.worker';
 
 export interface Kept {
   name: string;
@@ -65,7 +65,7 @@ export async function picturedPieces(
   const hands = new Hands<Maker>(makeWorker, 1);
   try {
     const made = await hands.do(
-      async (maker): Promise<Result<Blob>> => {
+      async (maker): Promise<Result<MadeFile>> => {
         await maker.warm(new URL(FONTS_AT, location.href).href);
         return maker.makeFile(
           {
@@ -81,8 +81,10 @@ export async function picturedPieces(
       { limit: LONGEST },
     );
     if (!made.ok) return made;
+    const lost = made.value.told.find(({ missing }) => missing);
+    if (lost) return fail(`${lost.says} Nothing was kept.`);
     const brought = await bringIn(
-      [new File([made.value], `${name}.png`, { type: 'image/png' })],
+      [new File([made.value.blob], `${name}.png`, { type: 'image/png' })],
       new AbortController().signal,
     );
     const [arrived] = brought.arrived;

@@ -19,8 +19,14 @@ export function Outcome({ making }: { making: Making }) {
         </Box>
       )}
       {making.state === 'made' && (
-        <Alert severity={making.points.some(({ fault }) => fault) ? 'warning' : 'success'} data-testid="made">
+        <Alert
+          severity={making.says.length || making.points.some(({ fault }) => fault) ? 'warning' : 'success'}
+          data-testid="made"
+        >
           {making.where}: {(making.bytes / 1e6).toFixed(1)} MB, in {making.seconds.toFixed(1)} s.
+          {making.says.map((says) => (
+            <Box key={says}>{says}</Box>
+          ))}
           {making.points.length > 0 && <ReadBack points={making.points} />}
         </Alert>
       )}

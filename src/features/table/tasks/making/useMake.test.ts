@@ -9,6 +9,7 @@ test('a report that arrives after the file was made, or after it was left, chang
     bytes: 9,
     seconds: 1,
     points: [],
+    says: [],
   };
   const late = reported(0.9, 'Writing the PDF');
   expect(late(made)).toBe(made);

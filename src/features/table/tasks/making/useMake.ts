@@ -12,12 +12,20 @@ import { fail } from '@/core/result';
 import { putInto, type Folder } from '@/features/table/tasks/making/folder';
 import { inWords } from '@/storage/trouble';
 import { inOneFile, type MakeOptions } from '@/output/formats';
+import type { MadeFile } from '@/workers/make.worker';
 import type { Point } from '@/output/pdf/preflight';
 
 export type Making =
   | { state: 'idle' }
   | { state: 'making'; share: number; doing: string }
-  | { state: 'made'; where: string; bytes: number; seconds: number; points: readonly Point[] }
+  | {
+      state: 'made';
+      where: string;
+      bytes: number;
+      seconds: number;
+      points: readonly Point[];
+      says: readonly string[];
+    }
   | { state: 'failed'; message: string };
 
 /**
@@ -42,7 +50,11 @@ export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: 
 
   /** The file as it is wished; null where none was made, which is told. */
   const produced = useCallback(
-    async (options: MakeOptions, taken: Choice['taken'], names?: readonly string[]): Promise<Blob | null> => {
+    async (
+      options: MakeOptions,
+      taken: Choice['taken'],
+      names?: readonly string[],
+    ): Promise<MadeFile | null> => {
       const mine = ++run.current;
       const { project } = store.getState().history;
       setMaking({ state: 'making', share: 0, doing: 'Gathering the pictures' });
@@ -71,8 +83,9 @@ export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: 
       const began = Date.now();
       const { history, surfaceId } = store.getState();
       const { project } = history;
-      const blob = await produced(options, taken, names);
-      if (!blob) return;
+      const file = await produced(options, taken, names);
+      if (!file) return;
+      const { blob } = file;
       const mine = run.current;
       const of = options.only
         ? nameOf(project, surfaceId, options.only)
@@ -82,7 +95,13 @@ export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: 
       const points = options.press ? await readBack(blob, options).catch(() => null) : [];
       if (run.current !== mine) return;
       if (!points) return setMaking({ state: 'failed', message: 'The file could not be read back.' });
-      const told = { state: 'made', bytes: blob.size, seconds, points } as const;
+      const told = {
+        state: 'made',
+        bytes: blob.size,
+        seconds,
+        points,
+        says: file.told.map(({ says }) => says),
+      } as const;
       if (!into) {
         download(blob, name);
         return setMaking({ ...told, where: `${name} is in your downloads` });
@@ -104,8 +123,10 @@ export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: 
       const made = await sheets(project, taken, options, (share, doing) => setMaking(reported(share, doing)));
       if (!made || run.current !== mine) return;
       if (!made.ok) return setMaking({ state: 'failed', message: made.message });
-      setMaking({ state: 'idle' });
-      await printSheets(made.value).catch(() =>
+      const { sheets: printed, told } = made.value;
+      const says = told.map((one) => one.says).join('\n');
+      setMaking(says ? { state: 'failed', message: says } : { state: 'idle' });
+      await printSheets(printed).catch(() =>
         setMaking({
           state: 'failed',
           message: 'The browser could not print it. Make the PDF, and print that.',
@@ -118,9 +139,9 @@ export function useMake({ make, sheets, testSheet: sheetMade, readBack, stop }: 
   /** The file without putting it into the downloads: what comes out of it is looked at. */
   const tryOut = useCallback(
     async (options: MakeOptions, { taken }: Pick<Choice, 'taken'>) => {
-      const blob = await produced(options, taken);
-      if (blob) setMaking({ state: 'idle' });
-      return blob;
+      const made = await produced(options, taken);
+      if (made) setMaking({ state: 'idle' });
+      return made && made.blob;
     },
     [produced],
   );

@@ -12,7 +12,7 @@ import { useHands } from '@/features/table/parts/useHands';
 import type { MakeOptions } from '@/output/formats';
 import type { Point } from '@/output/pdf/preflight';
 import type { Progress } from '@/output/stock';
-import type { Maker, Order } from '@/workers/make.worker';
+import type { MadeFile, MadeSheets, Maker, Order } from '@/workers/make.worker';
 
 export interface MakerRoom {
   /** One finished file; null where it was stopped meanwhile. */
@@ -23,14 +23,14 @@ export interface MakerRoom {
     report: Progress,
     /** What each page's file is called, where there are several. */
     names?: readonly string[],
-  ): Promise<Result<Blob> | null>;
+  ): Promise<Result<MadeFile> | null>;
   /** Sides of sheets as pictures, each with its paper in points. */
   sheets(
     project: Project,
     taken: readonly Taken<Surface>[],
     options: MakeOptions,
     report: Progress,
-  ): Promise<Result<{ paper: Size; blob: Blob }[]> | null>;
+  ): Promise<Result<MadeSheets> | null>;
   testSheet(paper: Size): Promise<Result<Blob>>;
   readBack(file: Blob, asked: Pick<MakeOptions, 'inks'>): Promise<Point[]>;
   /** Whatever it is at ends at once. */

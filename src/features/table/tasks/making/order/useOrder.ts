@@ -91,8 +91,11 @@ export function useOrder({ make, stop }: MakerRoom) {
         );
         if (!made || signal.aborted) return null;
         if (!made.ok) return made;
-        const bytes = new Uint8Array(await made.value.arrayBuffer());
-        blobs.push(made.value);
+        const { blob, told: happened } = made.value;
+        const lost = happened.find(({ missing }) => missing);
+        if (lost) return fail(`${lost.says} Nothing was sent. Replace that photo, then order again.`);
+        const bytes = new Uint8Array(await blob.arrayBuffer());
+        blobs.push(blob);
         files.push({ ...file, bytes: bytes.length, sha256: await sha256(bytes) });
       }
       const { customer, note, copies, condition } = wish;
