@@ -1,5 +1,5 @@
 /** Picture files to bitmaps, and bitmaps to smaller ones, in a worker. */
-import type { PictureHeader } from '@/core/pixels/header';
+import { stillType, type PictureHeader } from '@/core/pixels/header';
 import { ok, type Result } from '@/core/result';
 import { decodedText } from '@/core/text/decoded';
 import { Hands, limitFor } from '@/workers/hands';
@@ -100,10 +100,11 @@ export async function screenColours(bytes: Uint8Array<ArrayBuffer>): Promise<Uin
   return new Uint8Array(await jpeg.arrayBuffer());
 }
 
-/** A GIF's first picture as PNG: what comes in as a moving picture is kept as a still. */
-export async function stillOfGif(bytes: Uint8Array<ArrayBuffer>): Promise<Uint8Array<ArrayBuffer> | null> {
-  if (String.fromCharCode(...bytes.subarray(0, 4)) !== 'GIF8') return null;
-  const still = await createImageBitmap(new Blob([bytes], { type: 'image/gif' }));
+/** The first picture of a GIF, BMP or AVIF as PNG, upright: programs and print shops know that better. Null for other kinds. */
+export async function stillOf(bytes: Uint8Array<ArrayBuffer>): Promise<Uint8Array<ArrayBuffer> | null> {
+  const type = stillType(bytes);
+  if (!type) return null;
+  const still = await createImageBitmap(new Blob([bytes], { type }));
   const png = await encode(still, 'image/png', 1);
   still.close();
   return new Uint8Array(await png.arrayBuffer());

@@ -1,12 +1,13 @@
 /** A picture file in; its facts and smaller copies out. Decodes, turns upright, hashes; stores nothing. */
 import { expose } from 'comlink';
 import type { Size } from '@/core/geometry/box';
+import { namedSrgb } from '@/core/bytes/chunks';
 import { fail, ok, type Result } from '@/core/result';
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { blurOf, blurSquares } from '@/core/photos/blur';
 import { likenessOf } from '@/core/photos/likeness';
 import { shrunk } from '@/core/pixels/shrink';
-import { readHeader, type PictureHeader } from '@/core/pixels/header';
+import { readHeader, stillType, type PictureHeader } from '@/core/pixels/header';
 import { sha256 } from '@/core/sha';
 import { asName } from '@/core/text/named';
 import { PRINT_PPI } from '@/core/units/lengths';
@@ -21,7 +22,7 @@ import {
   looksDrawn,
   screenColours,
   smaller,
-  stillOfGif,
+  stillOf,
   THUMB_SIDE,
 } from '@/workers/decode';
 import { factsOf, pixelsOf, type Facts } from '@/workers/facts';
@@ -101,7 +102,8 @@ async function importBytes(
     const drawn = readBytes(original);
     return drawn.ok ? importDrawing(original, name, drawn.value, known) : drawn;
   }
-  const still = await stillOfGif(original).catch(() => null);
+  // What is known by its bytes stays those.
+  const still = known ? null : ((await stillOf(original).catch(() => null)) ?? namedSrgb(original));
   const given = readHeader(still ?? original);
   if (!given.ok) return given;
   const { type, ppi, press } = given.value;
@@ -112,7 +114,7 @@ async function importBytes(
   if (!header.ok) return header;
   const [sha, found] = await Promise.all([sha256(bytes), fileNotes(original)]);
   // A HEIC's turn is done by its decoder, that of a press picture when its colours were changed.
-  const orientation = type === 'image/heic' || screened ? 1 : found.orientation;
+  const orientation = type === 'image/heic' || screened || stillType(original) ? 1 : found.orientation;
   let decoded: Decoded;
   try {
     const tried = await decode(bytes, header.value, orientation);

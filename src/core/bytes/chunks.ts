@@ -39,3 +39,37 @@ export function riffChunks(bytes: Uint8Array): Generator<Chunk, void> {
     return { name: nameAt(bytes, from), from, data, end: end + (length % 2) };
   });
 }
+
+/** 1/2.2, as gAMA states it, in 100,000ths; programs round it. */
+const isUsualGamma = (gamma: number): boolean => Math.abs(gamma - 45_455) <= 30;
+/** White, red, green and blue of sRGB as cHRM states them, in 100,000ths (IEC 61966-2-1). */
+const SRGB_POINTS = [31_270, 32_900, 64_000, 33_000, 30_000, 60_000, 15_000, 6_000];
+
+/**
+ * A PNG that states the gamma and primaries of sRGB without naming it, as some programs write it, with sRGB named in their
+ * place; null for any other. Browsers read such a gamma as an exact power, which darkens shadows; other programs take it for sRGB.
+ */
+export function namedSrgb(bytes: Uint8Array): Uint8Array<ArrayBuffer> | null {
+  if (!isPng(bytes)) return null;
+  const chunks = [...pngChunks(bytes)];
+  const find = (name: string) => chunks.find((chunk) => chunk.name === name);
+  const word = ({ data }: Chunk, i: number) => new DataView(data.buffer, data.byteOffset).getUint32(4 * i);
+  const [gamma, points] = [find('gAMA'), find('cHRM')];
+  if (!gamma || gamma.data.length !== 4 || !isUsualGamma(word(gamma, 0))) return null;
+  if (['iCCP', 'sRGB', 'cICP'].some(find)) return null;
+  const near = (point: number, i: number) => Math.abs(word(points!, i) - point) <= 100;
+  if (points && (points.data.length !== 32 || !SRGB_POINTS.every(near))) return null;
+  const kept = chunks.filter((chunk) => chunk !== points);
+  const parts = kept.map((chunk) => (chunk === gamma ? SRGB_CHUNK : bytes.subarray(chunk.from, chunk.end)));
+  const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, PNG_SIGNATURE.length));
+  whole.set(PNG_SIGNATURE);
+  let at = PNG_SIGNATURE.length;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
+}
+
+/** sRGB with the perceptual intent, and its checksum. */
+const SRGB_CHUNK = Uint8Array.of(0, 0, 0, 1, 0x73, 0x52, 0x47, 0x42, 0, 0xae, 0xce, 0x1c, 0xe9);

@@ -1,7 +1,8 @@
 /** Every reader of files made of parts moves forward, whatever the bytes; segments and chunks are those that sharp's libraries wrote. */
+import { crc32 } from 'node:zlib';
 import fc from 'fast-check';
 import sharp from 'sharp';
-import { pngChunks, riffChunks } from '@/core/bytes/chunks';
+import { namedSrgb, pngChunks, riffChunks } from '@/core/bytes/chunks';
 import { CODED, EOI, isFrame, jpegParts, SOS } from '@/core/bytes/jpeg';
 import { partsFrom, type Part } from '@/core/bytes/parts';
 import { readHeader } from '@/core/pixels/header';
@@ -115,6 +116,33 @@ test.each([false, true])(
     }
   },
 );
+
+test('a PNG that states sRGB by its gamma alone names it instead; its pixels stay, and libpng takes it', async () => {
+  const png = await noise(2).png().toBuffer();
+  const chunk = (name: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(name), data]);
+    const [length, sum] = [Buffer.alloc(4), Buffer.alloc(4)];
+    length.writeUInt32BE(data.length);
+    sum.writeUInt32BE(crc32(body));
+    return Buffer.concat([length, body, sum]);
+  };
+  const words = (...values: number[]) =>
+    Buffer.concat(values.map((value) => Buffer.from([value >> 24, value >> 16, value >> 8, value])));
+  const withChunks = (...chunks: Buffer[]) =>
+    Buffer.concat([png.subarray(0, 33), ...chunks, png.subarray(33)]);
+  const primaries = chunk('cHRM', words(31270, 32900, 64000, 33000, 30000, 60000, 15000, 6000));
+  const named = namedSrgb(withChunks(chunk('gAMA', words(45455)), primaries))!;
+  expect([...pngChunks(named)].map(({ name }) => name)).toEqual(['IHDR', 'sRGB', 'pHYs', 'IDAT', 'IEND']);
+  expect(await sharp(named, { failOn: 'warning' }).raw().toBuffer()).toEqual(
+    await sharp(png).raw().toBuffer(),
+  );
+  for (const other of [
+    png,
+    withChunks(chunk('gAMA', words(100000))),
+    withChunks(chunk('gAMA', words(45455)), chunk('sRGB', Buffer.of(0))),
+  ])
+    expect(namedSrgb(other)).toBeNull();
+});
 
 test('bytes that belong to no segment are passed over, as libjpeg does', async () => {
   const jpeg = await noise(3).jpeg().toBuffer();

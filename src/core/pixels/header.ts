@@ -49,11 +49,20 @@ export function contentOf(head: Uint8Array): 'picture' | 'zip' | null {
   const known =
     (head[0] === 0xff && head[1] === 0xd8 && head[2] === 0xff) ||
     text(0, 4) === '\x89PNG' ||
-    /^GIF8[79]a/.test(text(0, 6)) ||
+    stillType(head) !== null ||
     (text(0, 4) === 'RIFF' && text(8, 12) === 'WEBP') ||
     HEIC.test(text(4, 12)) ||
     /<svg[\s>]/i.test(text(0, HEAD));
   return known ? 'picture' : null;
+}
+
+/** What comes in as a still of another kind, by its first bytes: moving or rare pictures that browsers decode. */
+export function stillType(bytes: Uint8Array): 'image/gif' | 'image/bmp' | 'image/avif' | null {
+  const text = (from: number, to: number) => String.fromCharCode(...bytes.subarray(from, to));
+  if (/^GIF8[79]a/.test(text(0, 6))) return 'image/gif';
+  if (/^ftypavi[fs]/.test(text(4, 12))) return 'image/avif';
+  // BMP has no more of a signature; the size of its second header follows (40 to 124).
+  return text(0, 2) === 'BM' && bytes[14]! >= 40 && bytes[14]! <= 124 && bytes[15] === 0 ? 'image/bmp' : null;
 }
 
 const HEIC = /^ftyp(heic|heix|hevc|heim|heis|mif1|msf1)/;
@@ -64,10 +73,14 @@ function recognise(bytes: Uint8Array): Result<PictureHeader> {
   if (bytes[0] === 0xff && bytes[1] === 0xd8) return jpegHeader(bytes);
   if (isPng(bytes)) return pngHeader(bytes);
   if (text(0, 4) === 'RIFF' && text(8, 12) === 'WEBP') return webpHeader(bytes, view);
+  if (/^(II\*\0|MM\0\*)/.test(text(0, 4)))
+    return fail('is a TIFF picture, which browsers cannot show. Save it as JPEG or PNG');
   if (HEIC.test(text(4, 12))) return ok({ type: 'image/heic', width: 0, height: 0, ppi: PRINT_PPI });
   if (/<svg[\s>]/i.test(text(0, Math.min(bytes.length, 1000))))
     return fail('is an SVG drawing that cannot be read');
-  return fail('is not a picture this program knows; pictures can be JPEG, PNG, WebP, HEIC, GIF or SVG');
+  return fail(
+    'is not a picture this program knows; pictures can be JPEG, PNG, WebP, HEIC, AVIF, GIF, BMP or SVG',
+  );
 }
 
 const CUT_OFF = 'is cut off: the end of the picture is missing';

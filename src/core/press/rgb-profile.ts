@@ -1,4 +1,4 @@
-/** RGB spaces as ICC profiles (ICC.1:2010, version 4.2), written from their definitions: for files that must say what their RGB is. */
+/** RGB spaces, and grey, as ICC profiles (ICC.1:2010, version 4.2), written from their definitions: for files that must say what their RGB is. */
 
 interface RgbSpace {
   name: string;
@@ -49,16 +49,34 @@ const xyz = (values: readonly number[]): number[] => [...word('XYZ '), ...int(0)
 export const srgbProfile = (): Uint8Array =>
   rgbProfile({ name: 'sRGB', primaries: SRGB_PRIMARIES, curve: SRGB_CURVE });
 
-export function rgbProfile({ name, primaries, curve: { type, values } }: RgbSpace): Uint8Array {
-  const curve = [...word('para'), ...int(0), 0, type, 0, 0, ...values.flatMap(fixed)];
-  const tags: [string, number[]][] = [
-    ['desc', text(name)],
-    ['cprt', text('CC0')],
-    ['wtpt', xyz(D50)],
+/** Grey as sRGB's curve has it. */
+export const greyProfile = (): Uint8Array =>
+  written('GRAY', [...described('Grey as in sRGB'), ['kTRC', parametric(SRGB_CURVE)]]);
+
+const described = (name: string): Tag[] => [
+  ['desc', text(name)],
+  ['cprt', text('CC0')],
+  ['wtpt', xyz(D50)],
+];
+const parametric = ({ type, values }: RgbSpace['curve']): number[] => [
+  ...[...word('para'), ...int(0), 0, type, 0, 0],
+  ...values.flatMap(fixed),
+];
+
+export function rgbProfile({ name, primaries, curve: shape }: RgbSpace): Uint8Array {
+  const curve = parametric(shape);
+  return written('RGB ', [
+    ...described(name),
     ['chad', [...word('sf32'), ...int(0), ...ADAPTED.flatMap(fixed)]],
-    ...Object.entries(primaries).map(([name, values]): [string, number[]] => [name, xyz(values)]),
-    ...['rTRC', 'gTRC', 'bTRC'].map((name): [string, number[]] => [name, curve]),
-  ];
+    ...Object.entries(primaries).map(([name, values]): Tag => [name, xyz(values)]),
+    ...['rTRC', 'gTRC', 'bTRC'].map((name): Tag => [name, curve]),
+  ]);
+}
+
+type Tag = [name: string, data: number[]];
+
+/** A display profile of this colour space, four letters. */
+function written(space: string, tags: readonly Tag[]): Uint8Array {
   const table: number[] = [...int(tags.length)];
   const data: number[] = [];
   const begins = 128 + 4 + 12 * tags.length;
@@ -73,7 +91,7 @@ export function rgbProfile({ name, primaries, curve: { type, values } }: RgbSpac
     table.push(...word(name), ...int(at), ...int(bytes.length));
   }
   const header = [
-    ...[...int(begins + data.length), ...int(0), ...int(0x04200000), ...word('mntrRGB XYZ ')],
+    ...[...int(begins + data.length), ...int(0), ...int(0x04200000), ...word(`mntr${space}XYZ `)],
     // A day that is always the same: 2026-01-01.
     ...[7, 234, 0, 1, 0, 1, 0, 0, 0, 0, 0, 0],
     ...[...word('acsp'), ...int(0), ...int(0), ...int(0), ...int(0), ...int(0), ...int(0), ...int(0)],

@@ -13,7 +13,7 @@ export interface JpegFacts {
   components: number;
   /** Whether an Adobe marker says that CMYK values are stored inverted. */
   inverted: boolean;
-  /** The embedded ICC profile, if any (ICC.1:2022, annex B.4), in one piece. */
+  /** The embedded ICC profile (ICC.1:2022, annex B.4), in one piece, if it is one and is for as many components. */
   profile?: Uint8Array;
 }
 
@@ -52,7 +52,7 @@ export function jpegFacts(bytes: Uint8Array): JpegFacts {
       width: (data[3]! << 8) | data[4]!,
       components,
       inverted: inverted && components === 4,
-      profile: profileOf(parts),
+      profile: fitting(profileOf(parts), components),
     };
   }
   throw new RangeError('A JPEG without a picture.');
@@ -70,4 +70,17 @@ function profileOf(parts: readonly ProfilePart[]): Uint8Array | undefined {
   const ordered = [...parts].sort((a, b) => a.number - b.number);
   const complete = ordered.every(({ number, of }, i) => number === i + 1 && of === parts.length);
   return parts.length && complete ? joined(ordered.map(({ data }) => data)) : undefined;
+}
+
+/** The colour spaces of profiles by the components they are for (ICC.1:2022, 7.2.6). */
+const SPACES: Record<number, string> = { 1: 'GRAY', 3: 'RGB ', 4: 'CMYK' };
+const PROFILE_HEADER = 128;
+
+/** A profile that readers can use for these components. Browsers pass over any other, so a file must not hold it either. */
+function fitting(profile: Uint8Array | undefined, components: number): Uint8Array | undefined {
+  if (!profile || profile.length < PROFILE_HEADER + 4) return undefined;
+  const word = (at: number) => String.fromCharCode(...profile.subarray(at, at + 4));
+  const length = new DataView(profile.buffer, profile.byteOffset).getUint32(0);
+  const whole = length >= PROFILE_HEADER && length <= profile.length && word(36) === 'acsp';
+  return whole && word(16) === SPACES[components] ? profile : undefined;
 }

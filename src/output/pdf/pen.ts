@@ -237,7 +237,7 @@ export class Pen {
         ? await embedPixels(this.packer, this.source.pixels(sha), this.colours)
         : inked
           ? embedInked(this.packer, await inked(sha))
-          : embedJpeg(this.packer, this.source.parts(sha), this.profiles);
+          : embedJpeg(this.packer, this.source.parts(sha), this.profiles, Boolean(this.colours.rgb));
       this.files.set(sha, ref);
     }
     // A JPEG keeps its stored pixels and is turned here; decoded pictures are upright already.

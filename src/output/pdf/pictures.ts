@@ -1,5 +1,6 @@
 /** Picture files in a PDF: JPEG as its own bytes, everything else as packed pixels (ISO 32000-1, 8.9). */
 import type { PDFRef } from '@cantoo/pdf-lib';
+import { greyProfile } from '@/core/press/rgb-profile';
 import { profileKey } from '@/core/press/profile';
 import type { Colours } from '@/output/pdf/colours';
 import { factsOf } from '@/output/pdf/jpeg';
@@ -21,10 +22,19 @@ function profileOf(
   return ref;
 }
 
-/** The JPEG file as an image, not one byte changed. Its stored pixels, before any Exif turn. */
-export function embedJpeg(packer: Packer, parts: readonly Uint8Array[], profiles: Profiles): PDFRef {
+/**
+ * The JPEG file as an image, not one byte changed. Its stored pixels, before any Exif turn. `tagged`, greys without a profile
+ * are given one: to a press they would be its black ink alone.
+ */
+export function embedJpeg(
+  packer: Packer,
+  parts: readonly Uint8Array[],
+  profiles: Profiles,
+  tagged: boolean,
+): PDFRef {
   const { context } = packer;
-  const { width, height, components, inverted, profile } = factsOf(parts);
+  const { width, height, components, inverted, profile: own } = factsOf(parts);
+  const profile = own ?? (tagged && components === 1 ? greyProfile() : undefined);
   const device = { 1: 'DeviceGray', 3: 'DeviceRGB', 4: 'DeviceCMYK' }[components] ?? 'DeviceRGB';
   const space = profile
     ? context.obj(['ICCBased', profileOf(packer, profile, { N: components, Alternate: device }, profiles)])
