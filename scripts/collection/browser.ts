@@ -12,8 +12,9 @@ import type { Entry } from './files';
 import type { Went } from './page';
 import { FOLDER } from './sources';
 
-const BUNDLED = join(FOLDER, 'bundled');
-export const OUT = join(FOLDER, 'out');
+const BUNDLED = join(FOLDER, 'bundled', String(process.pid));
+/** One for each run, so that two may go on at once. */
+export const OUT = join(FOLDER, 'out', String(process.pid));
 /** HarfBuzz asks for its WebAssembly beside the page. */
 const HARFBUZZ = join(ROOT, 'node_modules', 'harfbuzzjs', 'dist');
 const TYPES: Record<string, string> = { js: 'text/javascript', wasm: 'application/wasm', html: 'text/html' };

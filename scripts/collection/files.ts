@@ -427,7 +427,7 @@ async function baseOf(photo: string, folder: string): Promise<Base> {
 }
 
 /** As many entries as asked for, spread over photos and variants; all without. Files that are there already stay. */
-export async function collection(most = Infinity): Promise<Entry[]> {
+export async function collection(most = Infinity, only = /./): Promise<Entry[]> {
   const from = photos();
   const folder = join(FOLDER, 'files', RECIPE);
   const bases = new Map<string, Promise<Base>>();
@@ -462,6 +462,7 @@ export async function collection(most = Infinity): Promise<Entry[]> {
     ...[...whole, ...heic].map((entry) => ({ entry })),
     ...drawn().map((entry) => ({ entry })),
   ];
+  all.splice(0, all.length, ...all.filter(({ entry }) => only.test(entry.name)));
   const step = Math.max(1, all.length / most);
   const chosen = Array.from({ length: Math.min(all.length, most) }, (_, i) => all[Math.floor(i * step)]!);
   const queue = [...chosen];
@@ -478,4 +479,4 @@ export async function collection(most = Infinity): Promise<Entry[]> {
 const drawn = (): Entry[] =>
   drawings()
     .filter((path, i, all) => all.findIndex((other) => basename(other) === basename(path)) === i)
-    .map((path) => ({ name: basename(path), path, comesIn: true, near: null }));
+    .map((path) => ({ name: basename(path), path, comesIn: true, near: 6 }));

@@ -36,7 +36,10 @@ const OUTPUTS: Record<string, MakeOptions> = {
 
 export interface Went {
   /** By the number of the file in its batch: upright size of what came in, or why it did not. */
-  files: ({ width: number; height: number; sha: string; type: string } | { refused: string })[];
+  files: (
+    | { width: number; height: number; sha: string; type: string; dropped: string[] }
+    | { refused: string }
+  )[];
   /** What was told of photos, by output. */
   told: Record<string, string[]>;
   failed: Record<string, string>;
@@ -74,6 +77,7 @@ async function through(batch: string, names: readonly string[], only?: readonly 
   );
   const { arrived, refused, left } = await bringIn(files, new AbortController().signal);
   const byName = new Map(arrived.map(({ path, asset }) => [path, asset]));
+  const without = new Map(arrived.map(({ path, dropped }) => [path, dropped]));
   const assets = names.map((name) => byName.get(name));
   const project: Project = {
     ...newLayout({ id: batch, title: `Batch ${batch}`, unit: 'in', width: PAGE, height: PAGE }),
@@ -89,7 +93,8 @@ async function through(batch: string, names: readonly string[], only?: readonly 
   const went: Went = {
     files: names.map((name, i) => {
       const asset = assets[i];
-      if (asset) return { ...uprightSize(asset), sha: asset.sha, type: asset.type };
+      if (asset)
+        return { ...uprightSize(asset), sha: asset.sha, type: asset.type, dropped: without.get(name)! };
       return {
         refused:
           refused.find((says) => says.startsWith(name)) ??

@@ -5,9 +5,12 @@ import { collection } from './files';
 import { looked } from './seen';
 import type { Row } from '../harden/report';
 
-/** @param most files; all without. `say` hears of each batch. */
-export async function throughEverything(most?: number, say: (line: string) => void = () => {}): Promise<Row> {
-  const entries = await collection(most);
+/** `most` files, all without; `only` those whose name fits. `say` hears of each batch. */
+export async function throughEverything(
+  { most, only }: { most?: number; only?: RegExp },
+  say: (line: string) => void = () => {},
+): Promise<Row> {
+  const entries = await collection(most, only);
   const room = await openRoom();
   const faults: string[] = [];
   let [worst, cameIn, refused] = [0, 0, 0];

@@ -119,8 +119,8 @@ class Reader {
   private readonly using = new Set<string>();
   /** What was read before, however often it is used. */
   private readonly shapes = new WeakMap<Element, Path | null>();
-  private readonly shades = new WeakMap<Element, string[]>();
-  private readonly means = new Map<string, string | null>();
+  private readonly shades = new WeakMap<Element, Stop[]>();
+  private readonly means = new Map<string, Paint | null>();
   /** What is looked through at the moment: percentages are of it. */
   private view: View = { width: 0, height: 0 };
   private readonly budget = new Budget();
@@ -359,35 +359,40 @@ class Reader {
     for (const part of tiled) if (part.at.length) this.parts.push(part);
   }
 
-  /** A paint as a flat colour; a gradient gives the mean of its stops. Null paints nothing. */
-  private colour(paint: string, current: string): { hex: string; alpha: number } | null {
+  /** A paint as a flat colour; a gradient gives its mean. Null paints nothing. */
+  private colour(paint: string, current: string): Paint | null {
     if (paint === 'none' || paint === 'transparent') return null;
     const id = /^url\(["']?#([^"')]+)["']?\)/.exec(paint)?.[1];
     if (id === undefined) {
       const parsed = colourOf(/^currentcolor$/i.test(paint) ? current : paint);
       return parsed ? { hex: formatHex(parsed), alpha: parsed.alpha ?? 1 } : null;
     }
-    let hex = this.means.get(id);
-    if (hex === undefined) this.means.set(id, (hex = meanOf(this.stops(this.byId.get(id)))));
-    if (!hex) return null;
-    this.dropped.add('a shaded fill, which became one colour');
-    return { hex, alpha: 1 };
+    let mean = this.means.get(id);
+    if (mean === undefined) {
+      const gradient = this.byId.get(id);
+      this.means.set(id, (mean = meanOf(this.stops(gradient), /^radial/i.test(gradient?.name ?? ''))));
+    }
+    if (mean) this.dropped.add('a shaded fill, which became one colour');
+    return mean;
   }
 
-  private stops(gradient: Element | undefined, depth = 0): string[] {
+  private stops(gradient: Element | undefined, depth = 0): Stop[] {
     if (!gradient || depth > 4) return [];
     const known = this.shades.get(gradient) ?? this.readStops(gradient, depth);
     this.shades.set(gradient, known);
     return known;
   }
 
-  private readStops(gradient: Element, depth: number): string[] {
+  private readStops(gradient: Element, depth: number): Stop[] {
     const own = gradient.children
       .filter(({ name }) => name === 'stop')
       .flatMap((stop) => {
         const declared = { ...stop.attributes, ...declarations(stop.attributes.style ?? '') };
         const parsed = colourOf(declared['stop-color'] ?? '#000000');
-        return parsed ? [formatHex(parsed)] : [];
+        if (!parsed) return [];
+        const alpha = lengthIn(declared['stop-opacity'], 1, 1) * (parsed.alpha ?? 1);
+        const at = Math.min(1, Math.max(0, lengthIn(declared.offset, 1, 0)));
+        return [{ at, rgb: rgbOf(formatHex(parsed)), alpha: Math.min(1, Math.max(0, alpha)) }];
       });
     const linked = /^#(.+)$/.exec(gradient.attributes.href ?? gradient.attributes['xlink:href'] ?? '')?.[1];
     return own.length || linked === undefined ? own : this.stops(this.byId.get(linked), depth + 1);
@@ -410,11 +415,41 @@ const UNREADABLE = 'a shape that cannot be read';
 const isSound = (segment: Path[number]): boolean =>
   segment.every((value) => typeof value === 'string' || Math.abs(value) < FARTHEST);
 
-/** Null of none. */
-function meanOf(colours: readonly string[]): string | null {
-  if (!colours.length) return null;
-  const rgb = colours.map(rgbOf);
-  return hexOf([0, 1, 2].map((c) => rgb.reduce((sum, values) => sum + values[c]!, 0) / rgb.length));
+interface Paint {
+  hex: string;
+  alpha: number;
+}
+
+interface Stop {
+  /** Along the gradient, 0 to 1. */
+  at: number;
+  /** 0 to 1 each. */
+  rgb: readonly number[];
+  alpha: number;
+}
+
+/** The mean of what a gradient paints from its beginning to its end, of a radial one by area; null of none. */
+function meanOf(stops: readonly Stop[], radial: boolean): Paint | null {
+  const [first] = stops;
+  if (!first) return null;
+  // What is clear has no colour. Between two stops it goes straight, before and after them it stays as it is.
+  const premultiplied = ({ rgb, alpha }: Stop) => [...rgb.map((value) => value * alpha), alpha];
+  const sum = [0, 0, 0, 0];
+  const add = (from: Stop, to: Stop) => {
+    const weight = radial ? to.at ** 2 - from.at ** 2 : to.at - from.at;
+    const ends = [premultiplied(from), premultiplied(to)];
+    sum.forEach((before, i) => (sum[i] = before + (Math.max(0, weight) * (ends[0]![i]! + ends[1]![i]!)) / 2));
+  };
+  let last: Stop = { ...first, at: 0 };
+  for (const stop of stops) {
+    // One that lies before the last counts as lying where that does (SVG 1.1, 13.2.4).
+    const here = { ...stop, at: Math.max(last.at, stop.at) };
+    add(last, here);
+    last = here;
+  }
+  add(last, { ...last, at: 1 });
+  const [r, g, b, alpha] = sum as [number, number, number, number];
+  return alpha > 0 ? { hex: hexOf([r, g, b].map((value) => value / alpha)), alpha } : null;
 }
 
 const colourOf = (paint: string) => (paint.length <= LONGEST_PAINT ? parseColour(paint) : undefined);

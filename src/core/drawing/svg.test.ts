@@ -134,6 +134,28 @@ test.each([
   expect(read(inside).dropped).toEqual([named]);
 });
 
+// Means by hand: integrals of straight lines between the stops, of a radial one weighted by the radius.
+test.each([
+  [
+    '<linearGradient id="g"><stop stop-color="#000"/><stop offset="1" stop-color="#000" stop-opacity="0"/></linearGradient>',
+    '#000000',
+    0.5,
+  ],
+  [
+    '<linearGradient id="g"><stop offset=".25" stop-color="#ff0000"/><stop offset=".25" stop-color="#0000ff"/></linearGradient>',
+    '#4000bf',
+    1,
+  ],
+  [
+    '<radialGradient id="g"><stop stop-color="#000" style="stop-opacity:1"/><stop offset=".5" stop-opacity="0"/></radialGradient>',
+    '#000000',
+    0.125,
+  ],
+])('the one colour of a shaded fill is its mean, as see-through as that: %s', (gradient, hex, opacity) => {
+  const [part] = read(`${gradient}<rect width="9" height="9" fill="url(#g)"/>`).drawing.parts;
+  expect(part).toMatchObject({ colour: hex, opacity: expect.closeTo(opacity, 3) });
+});
+
 test('what is wholly understood is told of in no word', () => {
   for (const [, inside, more] of ALIKE) expect(read(inside, more).dropped).toEqual([]);
 });

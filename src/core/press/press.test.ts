@@ -12,7 +12,7 @@ import { lookedAt } from '@/core/press/look';
 import { openPress, type Press, type ProofHow } from '@/core/press/press';
 import { isWide, p3Profile } from '@/core/press/wide';
 import { pressProfile } from '@/core/press/profile';
-import { srgbProfile } from '@/core/press/rgb-profile';
+import { greyProfile, srgbProfile } from '@/core/press/rgb-profile';
 import { random } from '@/core/random';
 import { openLcms, PROFILES } from '../../../scripts/node/platform';
 
@@ -144,6 +144,22 @@ test.each([
   ours!.forEach((row, i) =>
     row.forEach((value, c) => expect(Math.abs(value - theirs![i]![c]!)).toBeLessThan(0.05)),
   );
+});
+
+test('grey is what sRGB calls grey: Little CMS measures the same lightness of both', () => {
+  const path = join(mkdtempSync(join(tmpdir(), 'press-')), 'grey.icc');
+  writeFileSync(path, greyProfile());
+  const steps = [0, 12, 40, 90, 128, 200, 255];
+  const measured = (profile: string, values: number[][]) =>
+    transicc(['-t1', `-i${profile}`, '-o*Lab'], values).map(([lightness]) => lightness!);
+  const grey = measured(
+    path,
+    steps.map((value) => [value]),
+  );
+  measured(
+    '*sRGB',
+    steps.map((value) => [value, value, value]),
+  ).forEach((lightness, i) => expect(Math.abs(lightness - grey[i]!)).toBeLessThan(0.05));
 });
 
 test('what reaches beyond sRGB is told from what does not; colours given in Display P3 print as they are measured', async () => {

@@ -1,6 +1,7 @@
 /** The headers of pictures: what libjpeg and libpng (by sharp) wrote is read, what we write is read by them; damaged ones end in a sentence. */
 import fc from 'fast-check';
 import sharp, { type Sharp } from 'sharp';
+import { srgbProfile } from '@/core/press/rgb-profile';
 import { factsOf, jpegFacts } from '@/output/pdf/jpeg';
 import { jpegWithDensity, jpegWithProfile, pngWithDensity } from '@/output/pixels/density';
 
@@ -64,19 +65,28 @@ describe('what a JPEG says of itself', () => {
   });
 });
 
+const srgb = srgbProfile();
+
 describe('its profile', () => {
   test('in one part and in many, in whatever order they come, is what libvips put in', async () => {
     const p3 = await jpeg(20, 20, (of) => of.withIccProfile('p3'));
     const metadata = await sharp(p3).metadata();
     expect(Buffer.from(jpegFacts(p3).profile!)).toEqual(metadata.icc);
     expect(
-      jpegFacts(file(icc(2, 3, 4, 5), icc(3, 3, 6), icc(1, 3, 1, 2, 3), frame(9, 9, 3))).profile,
-    ).toEqual(new Uint8Array([1, 2, 3, 4, 5, 6]));
+      jpegFacts(
+        file(
+          icc(2, 3, ...srgb.subarray(100, 300)),
+          icc(3, 3, ...srgb.subarray(300)),
+          icc(1, 3, ...srgb.subarray(0, 100)),
+          frame(9, 9, 3),
+        ),
+      ).profile,
+    ).toEqual(srgb);
   });
 
   test('of which a part is missing, or there twice, is none: half of one would be a damaged file', () => {
-    expect(jpegFacts(file(icc(1, 2, 1, 2), frame(9, 9, 3))).profile).toBeUndefined();
-    expect(jpegFacts(file(icc(1, 2, 1), icc(1, 2, 1), frame(9, 9, 3))).profile).toBeUndefined();
+    expect(jpegFacts(file(icc(1, 2, ...srgb), frame(9, 9, 3))).profile).toBeUndefined();
+    expect(jpegFacts(file(icc(1, 2, ...srgb), icc(1, 2, ...srgb), frame(9, 9, 3))).profile).toBeUndefined();
     expect(jpegFacts(file(segment(0xe2, ...text('MPF\0')), frame(9, 9, 3))).profile).toBeUndefined();
   });
 });
@@ -87,6 +97,15 @@ test('a file in parts is read by its header alone, however long the rest is', as
     width: 60,
     height: 40,
   });
+});
+
+test('a profile that is none, or is for other components, is passed over', () => {
+  const parts = (profile: Uint8Array, components: number) =>
+    jpegFacts(file(icc(1, 1, ...profile), frame(9, 9, components))).profile;
+  expect(parts(srgb, 3)).toEqual(srgb);
+  expect(parts(srgb, 1)).toBeUndefined();
+  expect(parts(srgb.subarray(0, 200), 3)).toBeUndefined();
+  expect(parts(new Uint8Array(400).fill(7), 3)).toBeUndefined();
 });
 
 test('whatever bytes there are, it ends: in facts, or in words', () => {
@@ -139,9 +158,8 @@ describe('density', () => {
 
   test('a profile is put in after the header, and the one that was there is not', async () => {
     const p3 = await jpeg(20, 20, (of) => of.withIccProfile('p3'));
-    const other = new Uint8Array(3000).map((_, i) => i % 251);
-    const made = whole(jpegWithProfile(jpegWithDensity(p3, 300), other));
-    expect(jpegFacts(made).profile).toEqual(other);
+    const made = whole(jpegWithProfile(jpegWithDensity(p3, 300), srgb));
+    expect(jpegFacts(made).profile).toEqual(srgb);
     expect((await sharp(made).metadata()).density).toBe(300);
   });
 
