@@ -8,6 +8,7 @@ import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Program } from '@/features/shared/offline/Program';
+import { SlowFiles } from '@/features/shared/SlowFiles';
 import { Providers } from '@/ui/Providers';
 
 export const metadata: Metadata = {
@@ -28,6 +29,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <Providers>
             {children}
             <Program />
+            <SlowFiles />
           </Providers>
         </AppRouterCacheProvider>
       </body>

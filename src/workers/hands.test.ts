@@ -3,6 +3,7 @@ import { afterEach, expect, test } from '@jest/globals';
 import { expose } from 'comlink';
 import { MessageChannel } from 'node:worker_threads';
 import { Hands, JobEnded, limitFor } from '@/workers/hands';
+import type { Pace } from '@/workers/pace';
 
 const api = {
   twice: async (value: number) => 2 * value,
@@ -16,7 +17,7 @@ const open: (() => void)[] = [];
 afterEach(() => open.splice(0).forEach((close) => close()));
 
 /** Workers that are a channel's other end; `errors` lets one end by itself. */
-function staff(most: number) {
+function staff(most: number, pace: Pace = async () => 1) {
   const begun: { terminated: boolean; dies: () => void }[] = [];
   const begin = () => {
     const { port1, port2 } = new MessageChannel();
@@ -34,7 +35,7 @@ function staff(most: number) {
       )(port1.addEventListener.bind(port1)),
     }) as never;
   };
-  const hands = new Hands<typeof api>(begin, most);
+  const hands = new Hands<typeof api>(begin, most, pace);
   return { hands, begun };
 }
 
@@ -104,4 +105,17 @@ test('let go, whatever is under way ends, and what is asked next begins anew', a
   expect(await Promise.all([hanging, other, waiting])).toEqual(['cancelled', 'cancelled', 'cancelled']);
   expect(begun.map(({ terminated }) => terminated)).toEqual([true, true]);
   expect(await hands.do((a) => a.twice(21), LONG)).toBe(42);
+});
+
+test('on a busy machine a job that passes its limit by the clock is asked about, and can be skipped', async () => {
+  const { hands } = staff(1, async () => 1000);
+  let back = 0;
+  const slow = (skip: () => void) => {
+    skip();
+    return () => void (back += 1);
+  };
+  expect(await why(hands.do((a) => a.hangs(), { limit: 30, slow }))).toBe('skipped');
+  // The question is taken back with the job.
+  expect(back).toBe(1);
+  expect(await hands.do((a) => a.twice(4), LONG)).toBe(8);
 });

@@ -1,25 +1,38 @@
 /**
- * Workers that do one job at a time, begun when there is something to do. A job that is cancelled, takes longer than it may, or
- * whose worker ends by itself is over at once; its worker is let go, and the next job has a new one.
+ * Workers that do one job at a time, begun when there is something to do. A job that is cancelled or skipped, works longer than it
+ * may, or whose worker ends by itself is over at once; its worker is let go, and the next job has a new one.
  */
 import { wrap, type Remote } from 'comlink';
+import { machinePace, watchWork, type Pace } from '@/workers/pace';
 
-export type Why = 'cancelled' | 'too long' | 'died';
+export type Why = 'cancelled' | 'skipped' | 'too long' | 'died';
 
 /** Why there is no answer, where that lies not in the job. */
 export class JobEnded extends Error {
   constructor(readonly why: Why) {
-    super({ cancelled: 'cancelled', 'too long': 'it took too long', died: 'out of memory or damaged' }[why]);
+    super(SAYS[why]);
   }
 }
 
-interface Terms {
-  /** Milliseconds it may take once it is begun. */
+const SAYS: Record<Why, string> = {
+  cancelled: 'cancelled',
+  skipped: 'skipped',
+  'too long': 'it was too much work',
+  died: 'out of memory or damaged',
+};
+
+export interface Terms {
+  /** Milliseconds of work it may take once it is begun, at a usual machine's pace. */
   limit: number;
   signal?: AbortSignal;
+  /**
+   * Hears that it takes longer than the limit by the clock, as the machine is slow or busy, and how it can be skipped. What it
+   * answers with is called when the job is over.
+   */
+  slow?: (skip: () => void) => () => void;
 }
 
-/** Milliseconds a job on a file may take: more than a slow machine needs for one that means no harm. */
+/** Milliseconds of work for a job on a file: ten times what an ordinary one needs. */
 export const limitFor = ({ size }: { size: number }): number => 15_000 + size / 500;
 
 interface Hand<Api> {
@@ -40,10 +53,11 @@ export class Hands<Api> {
     private readonly begin: () => Worker,
     /** How many there are at the most. */
     private readonly most: number,
+    private readonly pace: Pace = machinePace,
   ) {}
 
   /** What the job answers; rejects with JobEnded where it was ended, and with the job's own error. */
-  async do<T>(job: (api: Remote<Api>) => Promise<T>, { limit, signal }: Terms): Promise<T> {
+  async do<T>(job: (api: Remote<Api>) => Promise<T>, { limit, signal, slow }: Terms): Promise<T> {
     while (this.busy >= this.most) await this.turn(signal);
     this.busy += 1;
     let hand: Hand<Api> | null = null;
@@ -53,12 +67,24 @@ export class Hands<Api> {
       const mine = (hand = this.free.pop() ?? this.hire());
       return await new Promise<T>((resolve, reject) => {
         const ended = (why: Why) => () => reject(new JobEnded(why));
-        const [cancelled, timer] = [ended('cancelled'), setTimeout(ended('too long'), limit)];
+        const cancelled = ended('cancelled');
+        let told = () => {};
+        const unwatch = watchWork(
+          {
+            limit,
+            over: ended('too long'),
+            slow: () => {
+              told = slow?.(ended('skipped')) ?? told;
+            },
+          },
+          this.pace,
+        );
         mine.died = ended('died');
         signal?.addEventListener('abort', cancelled);
         this.ends.add(cancelled);
         end = () => {
-          clearTimeout(timer);
+          unwatch();
+          told();
           signal?.removeEventListener('abort', cancelled);
           this.ends.delete(cancelled);
         };

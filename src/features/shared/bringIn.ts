@@ -3,7 +3,8 @@ import type { Remote } from 'comlink';
 import type { ReadOutlines } from '@/core/cutter/read/outlines';
 import type { Asset } from '@/core/picture/asset';
 import { fail, type Result } from '@/core/result';
-import { Hands, JobEnded, limitFor, type Why } from '@/workers/hands';
+import { askAbout } from '@/features/shared/slowReads';
+import { Hands, JobEnded, limitFor, type Terms, type Why } from '@/workers/hands';
 import type { OpenedFile } from '@/storage/project-file';
 import type { ListedZip } from '@/workers/zip';
 import { isFull } from '@/storage/trouble';
@@ -117,13 +118,11 @@ export async function bringIn(
         counted((done += 1));
         continue;
       }
-      const imported = await readers
-        .do(
-          async (importer): Promise<Result<Imported>> =>
-            zipped ? importer.importFromZip(file, path) : importer.importPicture(file, name, known),
-          { limit: limitFor(file), signal: cancel },
-        )
-        .catch((error: Error): Why | null => (error instanceof JobEnded ? error.why : null));
+      const imported = await reading(
+        async (importer): Promise<Result<Imported>> =>
+          zipped ? importer.importFromZip(file, path) : importer.importPicture(file, name, known),
+        { file, name, signal: cancel },
+      ).catch((error: Error): Why | null => (error instanceof JobEnded ? error.why : null));
       // The worker goes on to the next while this one is stored.
       await storing;
       if (imported === 'cancelled') result.left.push(name);
@@ -139,10 +138,34 @@ export async function bringIn(
 }
 
 /** Why a file was not read to its end, after its name. */
-const ENDED = {
-  'too long': 'takes too long to be read, and was left: it may be damaged, or made to do harm',
-  died: 'takes more memory than there is, and was left',
+const ENDED: Record<Exclude<Why, 'cancelled'>, string> = {
+  skipped: 'was skipped',
+  'too long': 'takes too much work to read and was skipped. The file may be damaged',
+  died: 'needs more memory than there is and was skipped',
 };
+
+/** How a file is read: by what name it is asked about, and who may cancel it. */
+interface Reading {
+  file: Blob;
+  name?: string;
+  signal?: AbortSignal | undefined;
+}
+
+/** A job on a file. One that is too much work, or ends by itself, is tried once more, as that may lie in what else is under way. */
+async function reading<T>(
+  job: (importer: Remote<Importer>) => Promise<T>,
+  { file, name, signal }: Reading,
+): Promise<T> {
+  const terms: Terms = {
+    limit: limitFor(file),
+    ...(signal ? { signal } : {}),
+    ...(name === undefined ? {} : { slow: (skip: () => void) => askAbout(name, skip) }),
+  };
+  return readers.do(job, terms).catch((error: Error) => {
+    if (!(error instanceof JobEnded) || error.why === 'cancelled' || error.why === 'skipped') throw error;
+    return readers.do(job, terms);
+  });
+}
 
 /** Whether a file on the disk can still be read. */
 const isThere = (file: File): Promise<boolean> =>
@@ -156,26 +179,26 @@ const isThere = (file: File): Promise<boolean> =>
 
 /** A job on a file. Throws what the job throws, and in words where it was ended. */
 const ask = <T>(file: Blob, job: (importer: Remote<Importer>) => Promise<T>): Promise<T> =>
-  readers.do(job, { limit: limitFor(file) });
+  reading(job, { file });
 
-/** The same of a job that answers in words: also where it was ended, after the file's `name` if that is begun with. */
+/** The same of a job that answers in words: also where it was ended, after `called` if the answer begins with that. */
 const asked = <T>(
   file: Blob,
   job: (importer: Remote<Importer>) => Promise<Result<T>>,
-  { name, signal }: { name?: string; signal?: AbortSignal } = {},
+  { called, ...about }: Omit<Reading, 'file'> & { called?: string } = {},
 ): Promise<Result<T>> =>
-  readers.do(job, { limit: limitFor(file), ...(signal ? { signal } : {}) }).catch((error: Error) => {
+  reading(job, { file, ...about }).catch((error: Error) => {
     if (!(error instanceof JobEnded) || error.why === 'cancelled') throw error;
-    return fail(name === undefined ? ENDED[error.why] : `${name} ${ENDED[error.why]}.`);
+    return fail(called === undefined ? ENDED[error.why] : `${called} ${ENDED[error.why]}.`);
   });
 
 /** What is in a kit's zip. */
 export const listZip = (file: File): Promise<Result<ListedZip>> =>
-  asked(file, async (importer) => importer.listZip(file));
+  asked(file, async (importer) => importer.listZip(file), { name: file.name });
 
 /** A file out of a kit's zip as it is. */
 export const bytesFromZip = (file: File, path: string): Promise<Result<Blob>> =>
-  asked(file, async (importer) => importer.bytesFromZip(file, path));
+  asked(file, async (importer) => importer.bytesFromZip(file, path), { name: path });
 
 /** How blurred a picture is and what like. Throws if it cannot be decoded. */
 export const lookAgain = (file: Blob): ReturnType<Importer['lookAgain']> =>
@@ -198,17 +221,27 @@ export const tracePicture = (file: Blob, tracing: Tracing, side: number): Promis
   ask(file, (importer) => importer.tracePicture(file, tracing, side));
 
 /** A project file unpacked and checked, beside the page; nothing is stored. */
-export const unpackedProject = (file: Blob, signal?: AbortSignal): Promise<Result<OpenedFile>> =>
-  asked(file, async (reader) => reader.openProject(file), { name: 'It', ...(signal ? { signal } : {}) });
+export const unpackedProject = (
+  file: Blob,
+  { name, signal }: { name?: string; signal?: AbortSignal | undefined } = {},
+): Promise<Result<OpenedFile>> =>
+  asked(file, async (reader) => reader.openProject(file), {
+    ...{ called: 'It', signal },
+    ...(name === undefined ? {} : { name }),
+  });
 
 /** Outlines of a file for cutters, or of a drawing. */
 export const outlinesOf = (file: File): Promise<Result<ReadOutlines>> =>
-  asked(file, async (reader) => reader.outlinesOf(file, file.name), { name: calledFile(file.name) });
+  asked(file, async (reader) => reader.outlinesOf(file, file.name), {
+    name: file.name,
+    called: calledFile(file.name),
+  });
 
 /** What a font file is, looked at beside the page. Throws JobEnded where that is cancelled. */
 export const seenFont = (file: File, sha: string, signal: AbortSignal): Promise<Result<SeenFont>> =>
   asked(file, async (reader) => reader.seeFont(file, file.name, sha), {
-    name: calledFile(file.name),
+    name: file.name,
+    called: calledFile(file.name),
     signal,
   });
 

@@ -81,7 +81,10 @@ async function takeIn(
   brought: string[],
   { counted, signal }: Opening = {},
 ): Promise<Result<OpenedFile>> {
-  const opened = await unpackedProject(file, signal);
+  const opened = await unpackedProject(file, {
+    signal,
+    ...(file instanceof File ? { name: file.name } : {}),
+  });
   if (!opened.ok) return opened;
   const { assets, fonts, mended } = opened.value;
   const project = withCleanNames(opened.value.project);
