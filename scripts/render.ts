@@ -7,6 +7,8 @@
 import { render, Stopped } from './node/render';
 
 await render(process.argv.slice(2), console.log, console.error).catch((error: unknown) => {
-  console.error(error instanceof Stopped ? error.message : error);
+  console.error(
+    error instanceof Stopped ? error.message : `Nothing was rendered: ${(error as Error).message}`,
+  );
   process.exit(1);
 });

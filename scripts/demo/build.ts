@@ -1,6 +1,6 @@
 /** Makes public/demo: the kite club's photos and album pages. Done again only when what makes them changed. */
 import { createHash } from 'node:crypto';
-import { cp, readFile, rm, writeFile } from 'node:fs/promises';
+import { cp, readFile, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createCanvas, loadImage, type Image } from '@napi-rs/canvas';
 import { drawCover } from '@/core/page/draw';
@@ -12,7 +12,9 @@ import { likenessOf } from '@/core/photos/likeness';
 import { focusOf } from '@/core/pixels/focus';
 import { readHeader } from '@/core/pixels/header';
 import type { Typesetter } from '@/core/text/typesetter';
+import type { DemoProject } from '@/features/home/demo';
 import { make } from '@/output/make';
+import { rowOf } from '@/storage/shelved';
 import { nodeTypesetter, nodeWorkshop, ROOT } from '../node/platform';
 import { packed } from '../node/files';
 import { houseDesign } from '../node/house';
@@ -149,7 +151,7 @@ async function build(): Promise<void> {
     );
   }
   const { photos: year, projects: ofTheYear } = await theYear(bytes, typesetter);
-  const files = [];
+  const files: DemoProject[] = [];
   const photos = DEMO_PHOTOS.map((photo) => photo.file);
   for (const project of [...demoProjects(assets, photos, typesetter), ...ofTheYear]) {
     const shop = nodeWorkshop(
@@ -166,7 +168,11 @@ async function build(): Promise<void> {
     const file = `${project.id}.bellagraph`;
     const preview = Buffer.concat(made.value);
     await writeFile(join(FOLDER, file), await packed(project, async (sha) => bytes.get(sha), preview));
-    files.push(file);
+    const cover = `${project.id}.jpg`;
+    await writeFile(join(FOLDER, cover), preview);
+    const { id, title, width, height, unit, product } = rowOf(project, 0, 0);
+    const { size } = await stat(join(FOLDER, file));
+    files.push({ id, title, width, height, unit, product, file, cover, bytes: size });
     console.log(`Project ${file}`);
   }
   console.log(`The year: ${year} photos`);

@@ -1,6 +1,6 @@
 /** What ships with the app, on this machine's disk. */
 import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { join, relative, resolve, sep } from 'node:path';
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Asset } from '@/core/picture/asset';
 import { edgesOf } from '@/core/pixels/edges';
@@ -59,13 +59,30 @@ export async function houseDesign(
   const own = supplies.filter((one) => one.kit === kit);
   const design = own.find((one) => one.name === name && one.page && (!kind || one.kind === kind));
   if (!design) throw new Error(`No ${name} in ${kit}.`);
-  const pictures = (design.made ?? []).map(async (place) => {
-    const { asset, at } = own.find(({ order }) => order === place)!;
+  return { ...(await openedFile(await wholeDesign(design, own))), supply: design };
+}
+
+/** A design's file with the pictures of its kit in it. */
+async function wholeDesign({ made = [], at }: Supply, kit: readonly Supply[]): Promise<Uint8Array> {
+  const pictures = made.map(async (place) => {
+    const { asset, at } = kit.find(({ order }) => order === place)!;
     return { asset: asset!, blob: new Blob([new Uint8Array(await read(at!))]) };
   });
-  const whole = await withPictures(
-    new Blob([new Uint8Array(await read(design.at!))]),
-    await Promise.all(pictures),
-  );
-  return { ...(await openedFile(new Uint8Array(await whole.arrayBuffer()))), supply: design };
+  const file = new Blob([new Uint8Array(await read(at!))]);
+  const whole = await withPictures(file, await Promise.all(pictures));
+  return new Uint8Array(await whole.arrayBuffer());
+}
+
+/** A shipped design by the path of its file, with the pictures of its kit; null for any other file. */
+export async function designAt(path: string): Promise<Uint8Array | null> {
+  const from = relative(join(ROOT, 'public'), resolve(path)).split(sep).join('/');
+  if (!from.startsWith('house/kits/')) return null;
+  const { supplies }: HouseList = JSON.parse(String(await read('house/kits.json')));
+  const design = supplies.find(({ at, page }) => page && at === `/${from}`);
+  return design
+    ? wholeDesign(
+        design,
+        supplies.filter(({ kit }) => kit === design.kit),
+      )
+    : null;
 }

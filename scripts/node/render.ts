@@ -1,6 +1,7 @@
 /** What `npm run render` does (scripts/render.ts), in the process that asks for it. */
 import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
+import { assetsIn } from '@/core/piece/assets';
 import { drawTaken } from '@/core/page/draw';
 import { toolsFor } from '@/core/page/outlines';
 import { madeAs, madeBy, waysOut } from '@/core/product';
@@ -20,6 +21,7 @@ import { MATS, type MatName } from '@/core/cutter/settings';
 import { CUT_FORMATS, isCutFormat } from '@/output/cut/formats';
 import { cutFiles } from './cut';
 import { openedFile, typesetterOf } from './files';
+import { designAt } from './house';
 import { nodeWorkshop } from './platform';
 
 /** Says in words why nothing is rendered. */
@@ -28,6 +30,10 @@ export class Stopped extends Error {}
 const stop = (message: string): never => {
   throw new Stopped(message);
 };
+
+/** Why a file can't be opened, in a sentence. */
+const whyNot = (error: NodeJS.ErrnoException, file: string): string =>
+  error.code === 'ENOENT' ? `There is no file ${file}.` : error.message;
 
 type Told = (line: string) => void;
 
@@ -72,7 +78,8 @@ export async function render(args: readonly string[], say: Told, warn: Told): Pr
         : stop(`--format takes ${Object.keys(FORMATS).join(', ')}, pdfx.`);
   const press = values.press ?? (values.format === 'pdfx' ? 'coated' : undefined);
   if (cut && !cutFormat) stop(`Cut lines are made with --format ${Object.keys(CUT_FORMATS).join(', ')}.`);
-  const opened = await openedFile(file).catch((error: Error) => stop(error.message));
+  const design = await designAt(file).catch(() => null);
+  const opened = await openedFile(design ?? file).catch((error: Error) => stop(whyNot(error, file)));
   const { project, bytes, mended } = opened;
   const conditions = conditionsFor(project.profiles);
   const condition = conditions.find(({ id, name }) => press && (id === press || name === press));
@@ -116,6 +123,16 @@ export async function render(args: readonly string[], say: Told, warn: Told): Pr
     }
     return;
   }
+  const lacking = [...new Set(chosen.flatMap(({ surface }) => surface.pile.flatMap(assetsIn)))].filter(
+    (sha) => !bytes.has(sha),
+  );
+  if (lacking.length)
+    stop(
+      `Nothing was rendered: the file lacks ${lacking.length === 1 ? 'a picture' : `${lacking.length} pictures`} that these pages show (${lacking
+        .slice(0, 3)
+        .map((sha) => project.assets[sha]?.name ?? sha)
+        .join(', ')}${lacking.length > 3 ? ' ...' : ''}).`,
+    );
   const wanted: Picture[] = chosen.map((taken) => ({ ...drawTaken(taken, tools), title: project.title }));
   const options = {
     ...{ format, ppi, withBleed: values.bleed, cropMarks: values['crop-marks'], notes: values.notes },

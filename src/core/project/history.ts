@@ -105,9 +105,10 @@ export function perform(history: History, edit: Edit, now: number): History {
   if (patches.length === 0) return history;
   const past = history.steps.slice(0, history.done);
   const last = past[past.length - 1];
-  const joins = last && edit.merge && last.merge === edit.merge && now - last.at <= MERGE_WITHIN;
+  const joins =
+    last && edit.merge && last.merge === edit.merge && (edit.arrives || now - last.at <= MERGE_WITHIN);
   const step: Step = joins
-    ? joined({ ...last, at: now }, patches, inverse)
+    ? joined({ ...last, at: now, ...(edit.arrives ? { label: edit.label } : {}) }, patches, inverse)
     : { label: edit.label, at: now, merge: edit.merge, patches, inverse };
   const steps = [...(joins ? past.slice(0, -1) : past), shortened(step)];
   const over = Math.max(0, steps.length - MOST_STEPS);

@@ -13,7 +13,7 @@ import {
   type History,
 } from '@/core/project/history';
 import type { Edit } from '@/core/project/edits/edit';
-import { gather, retitle } from '@/core/project/edits/gather';
+import { gather, gatherArrived, retitle } from '@/core/project/edits/gather';
 import {
   changeFinish,
   changeLift,
@@ -35,6 +35,7 @@ import { cutToPunch } from '@/core/project/edits/cut';
 import { isBackground, layBackground, layPieces, removePieces, setTucks } from '@/core/project/edits/pile';
 import { lockPieces, mirrorPieces, movePieces, placePiece } from '@/core/project/edits/place';
 import { readProject, writeProject } from '@/core/project/file';
+import type { Compartment } from '@/core/project/model';
 import { FILE_VERSION } from '@/core/project/version';
 import { backgroundPiece, photoPiece, stripPiece } from '@/core/project/create';
 import { uses, type Project } from '@/core/project/model';
@@ -347,4 +348,25 @@ describe('project.json', () => {
     // What was opened can be kept and opened again, with nothing more to tell.
     expect(readProject(writeProject(read.value))).toEqual({ ok: true, value: read.value });
   });
+});
+
+test('what arrives of one import is one step with its true number, however slowly it arrives', () => {
+  const assets = Array.from({ length: 4 }, (_, i) => assetOf(new Uint8Array([0xff, i]), 9, 9));
+  const run = 'import 1';
+  const arrive = (history: History, i: number, soFar: Compartment[], at: number) =>
+    perform(history, gatherArrived(run, [{ asset: assets[i]!, into: soFar.at(-1)! }], soFar), at);
+  let history = arrive(startHistory(project()), 0, ['photos'], 0);
+  expect(undoLabel(history)).toBe('bring in photo');
+  history = arrive(history, 1, ['photos', 'photos'], 60_000);
+  history = arrive(history, 2, ['photos', 'photos', 'papers'], 120_000);
+  expect(history.steps).toHaveLength(1);
+  expect(undoLabel(history)).toBe('bring in 2 photos and 1 paper');
+  // Another act between: the rest is a step of its own.
+  history = arrive(perform(history, retitle('Kites'), 130_000), 3, ['photos'], 131_000);
+  expect(history.steps.map(({ label }) => label)).toEqual([
+    'bring in 2 photos and 1 paper',
+    'change title',
+    'bring in photo',
+  ]);
+  expect(goTo(history, 0).project).toEqual(project());
 });

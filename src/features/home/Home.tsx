@@ -160,7 +160,7 @@ export function Home({ demo }: { demo: boolean }) {
                 <ProjectSheet
                   key={project.id}
                   project={project}
-                  onOpen={() => home.open(project.id)}
+                  onOpen={() => void home.open(project)}
                   onDuplicate={() => void home.duplicate(project)}
                   onSave={() => void home.save(project)}
                   onDelete={() => void home.remove(project)}

@@ -55,7 +55,8 @@ export function ProjectSheet({ project, onOpen, onDuplicate, onSave, onDelete }:
             {project.title}
           </Typography>
           <Typography variant="caption" color="text.primary" sx={{ display: 'block' }}>
-            {nameOfSize(project.width, project.height, project.unit)}, {when(project.edited)}
+            {nameOfSize(project.width, project.height, project.unit)}
+            {!project.demo && `, ${when(project.edited)}`}
           </Typography>
         </Box>
         <IconButton

@@ -25,6 +25,8 @@ const DAY = 86_400_000;
 
 /** When that was, as one would look for it: today, in the last week, or a month. */
 export function stretchOf(edited: number, now: number): string {
+  // Nobody worked on it yet.
+  if (!edited) return 'Demo projects';
   const start = new Date(now).setHours(0, 0, 0, 0);
   if (edited >= start) return 'Today';
   if (edited >= start - 6 * DAY) return 'In the last week';

@@ -3,12 +3,11 @@ import { startTransition, useCallback, useEffect, useState } from 'react';
 import type { Supply } from '@/core/supplies/model';
 import { calledFile } from '@/core/text/named';
 import type { Begun } from '@/features/home/begin';
-import { bringDemo } from '@/features/home/demo';
+import { bringDemo, setTaken } from '@/features/home/demo';
 import { useListed, type HomeProject } from '@/features/home/useListed';
 import { newId } from '@/features/shared/ids';
 import { useGoing } from '@/features/shared/useGoing';
 import { useUnforeseen } from '@/features/shared/useUnforeseen';
-import type { ProjectCard } from '@/storage/shelf';
 import { inWords } from '@/storage/trouble';
 import { useNotify } from '@/ui/notices';
 
@@ -66,7 +65,7 @@ export function useHome(demo: boolean) {
   const { open, once } = useGoing();
   const notify = useNotify();
   useUnforeseen();
-  const { projects, deleted, space, refresh, listDeletedAgain } = useListed();
+  const { projects, deleted, space, refresh, listDeletedAgain } = useListed(demo);
   const { underway, attempt } = useUnderway();
 
   const openFiles = useCallback(
@@ -103,16 +102,6 @@ export function useHome(demo: boolean) {
   useEffect(() => {
     let gone = false;
     void attempt('Your projects could not be listed', async () => {
-      if (demo) {
-        await attempt('The pages of the demo were not laid out', (tell) =>
-          bringDemo(async (text) => {
-            if (gone) return;
-            tell({ says: text });
-            // What takes its time does not hold up what lies here already.
-            await refresh();
-          }),
-        );
-      }
       if (!gone) await refresh();
       // What cannot be thrown away today can be tomorrow.
       const { purge } = await binned();
@@ -122,14 +111,32 @@ export function useHome(demo: boolean) {
     return () => {
       gone = true;
     };
-  }, [attempt, demo, refresh, listDeletedAgain]);
+  }, [attempt, refresh, listDeletedAgain]);
+
+  /** Whether a project lies here: one of the demo is fetched first. */
+  const isHere = async ({ title, demo: offered }: HomeProject, tell: (busy: Busy) => void) => {
+    if (!offered) return true;
+    const { signal, stop } = stopping();
+    const says = `Fetching “${title}” …`;
+    tell({ says, stop });
+    const counted = (done: number, of: number) => tell({ says, stop, share: done / of });
+    const brought = await bringDemo(offered, { signal, counted });
+    if (!brought.ok && !signal.aborted) notify({ text: brought.message, tone: 'error' });
+    await refresh();
+    return brought.ok;
+  };
 
   return {
     projects,
     deleted,
     underway,
     space,
-    open,
+    open: (project: HomeProject) =>
+      once(() =>
+        attempt(`“${project.title}” was not opened`, async (tell) => {
+          if (await isHere(project, tell)) open(project.id);
+        }),
+      ),
     openFiles,
     create: (begun: Begun) =>
       once(() =>
@@ -161,7 +168,8 @@ export function useHome(demo: boolean) {
         }),
       ),
     duplicate: (project: HomeProject) =>
-      attempt(`“${project.title}” was not copied`, async () => {
+      attempt(`“${project.title}” was not copied`, async (tell) => {
+        if (!(await isHere(project, tell))) return;
         const copied = await (await histories()).duplicateProject(project.id, newId(), Date.now());
         notify(
           copied.ok
@@ -172,11 +180,17 @@ export function useHome(demo: boolean) {
       }),
     remove: (project: HomeProject) =>
       attempt(`“${project.title}” was not deleted`, async () => {
+        const back = { label: 'Undo', run: () => void putBack(project) };
+        if (project.demo) {
+          await setTaken(project.id, true);
+          await refresh();
+          return notify({ text: `Removed “${project.title}” from the demo.`, action: back });
+        }
         await (await binned()).deleteProject(project.id, Date.now());
         await refresh();
         notify({
           text: `Deleted “${project.title}”. It can be put back for seven days.`,
-          action: { label: 'Undo', run: () => void putBack(project) },
+          action: back,
         });
       }),
     putBack,
@@ -187,6 +201,7 @@ export function useHome(demo: boolean) {
       }),
     save: (project: HomeProject) =>
       attempt(`“${project.title}” was not saved as a file`, async (tell) => {
+        if (!(await isHere(project, tell))) return;
         tell({ says: `Packing “${project.title}” …` });
         const opened = await (await histories()).openProject(project.id);
         if (!opened.ok) return notify({ text: opened.message, tone: 'error' });
@@ -195,9 +210,10 @@ export function useHome(demo: boolean) {
       }),
   };
 
-  function putBack(project: Pick<ProjectCard, 'id' | 'title'>): Promise<void> {
+  function putBack(project: Pick<HomeProject, 'id' | 'title' | 'demo'>): Promise<void> {
     return attempt(`“${project.title}” was not put back`, async () => {
-      await (await binned()).undeleteProject(project.id);
+      if (project.demo) await setTaken(project.id, false);
+      else await (await binned()).undeleteProject(project.id);
       await refresh();
     });
   }

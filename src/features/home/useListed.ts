@@ -1,5 +1,6 @@
 /** What lies on the home table, what was deleted lately, and what all of it takes. */
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
+import { offeredDemo, type DemoProject } from '@/features/home/demo';
 import { lastBackup } from '@/storage/backup';
 import { database } from '@/storage/database';
 import type { listDeleted } from '@/storage/deleted';
@@ -8,6 +9,8 @@ import { listProjects, type ProjectCard } from '@/storage/shelf';
 export interface HomeProject extends ProjectCard {
   /** Address of its preview picture, if it has one. */
   preview?: string;
+  /** It is the demo's and was not opened yet: nothing of it is in the store. */
+  demo?: DemoProject;
 }
 
 export type DeletedProject = Awaited<ReturnType<typeof listDeleted>>[number];
@@ -20,7 +23,15 @@ export interface SpaceUsed {
   persisted?: boolean;
 }
 
-export function useListed() {
+/** A project of the demo among the person's own. */
+const offered = (demo: DemoProject): HomeProject => {
+  const { id, title, width, height, unit, product, cover } = demo;
+  const row = { id, title, width, height, unit, product, edited: 0, version: 0, snapshotAt: 0, done: 0 };
+  return { ...row, files: [], preview: `/demo/${cover}`, demo };
+};
+
+/** `demo`: whether the program was started with its pages. */
+export function useListed(demo: boolean) {
   const [projects, setProjects] = useState<HomeProject[] | null>(null);
   const [deleted, setDeleted] = useState<DeletedProject[]>([]);
   const [space, setSpace] = useState<SpaceUsed>();
@@ -38,7 +49,7 @@ export function useListed() {
   );
 
   const refresh = useCallback(async () => {
-    const cards = await listProjects();
+    const [cards, notOpened] = await Promise.all([listProjects(), demo ? offeredDemo() : []]);
     const previews = await database.previews.bulkGet(cards.map((card) => card.id)).catch(() => []);
     const old = addresses.current;
     addresses.current = [];
@@ -49,7 +60,7 @@ export function useListed() {
       return { ...card, preview };
     });
     // Many are drawn: in between, the page has its turn.
-    startTransition(() => setProjects(listed));
+    startTransition(() => setProjects([...listed, ...notOpened.map(offered)]));
     old.forEach((address) => URL.revokeObjectURL(address));
     await listDeletedAgain();
     const [estimate, backup, persisted] = await Promise.all([
@@ -58,7 +69,7 @@ export function useListed() {
       navigator.storage?.persisted?.().catch(() => undefined),
     ]);
     setSpace({ bytes: estimate?.usage ?? 0, lastBackup: backup, persisted });
-  }, [listDeletedAgain]);
+  }, [demo, listDeletedAgain]);
 
   return { projects, deleted, space, refresh, listDeletedAgain };
 }

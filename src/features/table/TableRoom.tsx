@@ -7,7 +7,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { memo, useCallback, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState, type DragEvent } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { undoLabel } from '@/core/project/history';
 import { FAMILIES } from '@/core/text/families';
@@ -148,7 +148,11 @@ function OpenTable() {
     open: pick,
   } = useDropzone({
     // In a turn of its own: telling that they were dropped, and that they are read, are two short tasks, not a long one.
-    onDrop: (files) => void setTimeout(() => void workbox.bring(files)),
+    onDrop: (files) => {
+      if (!files.length) workbox.expect(false);
+      setTimeout(() => void workbox.bring(files));
+    },
+    onError: () => workbox.expect(false),
     noClick: true,
     noKeyboard: true,
     // What is pasted is looked at by useClipboard alone.
@@ -200,7 +204,10 @@ function OpenTable() {
 
   return (
     <Box
-      {...getRootProps()}
+      {...getRootProps({
+        onDrop: ({ dataTransfer }: DragEvent) =>
+          !readOnly && dataTransfer.types.includes('Files') && workbox.expect(true),
+      })}
       sx={{
         height: '100dvh',
         display: 'flex',

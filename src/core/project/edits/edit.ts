@@ -8,6 +8,8 @@ export interface Edit {
   label: string;
   /** Edits in a row with the same key within a moment are one step: a drag, a run of nudges, typing. */
   merge?: string;
+  /** It joins the step before it however long ago that was, and names both: parts of one act, as they arrive. */
+  arrives?: true;
   apply(project: Draft<Project>): void;
 }
 

@@ -37,3 +37,33 @@ export const gather = (kind: Compartment, assets: readonly Asset[]): Edit => ({
     }
   },
 });
+
+/** What arrived of an import, each for its compartment. */
+export interface Gathered {
+  asset: Asset;
+  into: Compartment;
+}
+
+/** `8 photos and 2 papers` */
+export function countsInWords(names: readonly Compartment[]): string {
+  const counts = new Map<Compartment, number>();
+  for (const name of names) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const parts = [...counts].map(([name, count]) => `${count} ${count === 1 ? name.slice(0, -1) : name}`);
+  return parts.join(', ').replace(/, ([^,]*)$/, ' and $1');
+}
+
+/** Puts what just arrived of the import `run` into the workbox: one step with all that arrived of it before, `so far` with this. */
+export function gatherArrived(
+  run: string,
+  arrived: readonly Gathered[],
+  soFar: readonly Compartment[],
+): Edit {
+  return {
+    label: `bring in ${soFar.length === 1 ? soFar[0]!.slice(0, -1) : countsInWords(soFar)}`,
+    merge: run,
+    arrives: true,
+    apply(project) {
+      for (const { asset, into } of arrived) gather(into, [asset]).apply(project);
+    },
+  };
+}

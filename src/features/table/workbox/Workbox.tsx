@@ -329,11 +329,14 @@ function Progress({ done, of, cancel }: Counting) {
   return (
     <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 1.5, px: 1, width: '100%' }}>
       <Typography variant="body2" noWrap>
-        Bringing in {done} of {of}
+        {of === null
+          ? 'Reading what you dropped'
+          : done
+            ? `Bringing in ${done} of ${of}`
+            : `${of} ${of === 1 ? 'file is' : 'files are'} coming in`}
       </Typography>
       <HowFar
-        variant="determinate"
-        value={(100 * done) / of}
+        {...(of === null ? {} : { variant: 'determinate', value: (100 * done) / of })}
         sx={{ flex: 1 }}
         aria-label="Bringing in photos"
       />

@@ -1,6 +1,7 @@
 /** What reads files into the workbox and says where each goes: fetched with the first of them. */
 import { KINDS } from '@/core/supplies/model';
 import { cueOf, guessKind } from '@/core/supplies/sort';
+import { countsInWords } from '@/core/project/edits/gather';
 import type { Compartment } from '@/core/project/model';
 import type { Arrived } from '@/features/shared/bringIn';
 
@@ -19,8 +20,5 @@ export const compartmentOf = (arrived: Arrived): Compartment => {
 
 /** `3 photos and 2 frames in the workbox.` */
 export function inWords(arrived: readonly Compartment[]): string {
-  const counts = new Map<Compartment, number>();
-  for (const name of arrived) counts.set(name, (counts.get(name) ?? 0) + 1);
-  const parts = [...counts].map(([name, count]) => `${count} ${count === 1 ? name.slice(0, -1) : name}`);
-  return `${parts.join(', ').replace(/, ([^,]*)$/, ' and $1')} in the workbox.`;
+  return `${countsInWords(arrived)} in the workbox.`;
 }

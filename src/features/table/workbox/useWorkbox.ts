@@ -2,9 +2,10 @@
 import { startTransition, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import type { Asset } from '@/core/picture/asset';
-import { gather } from '@/core/project/edits/gather';
+import { gatherArrived, type Gathered } from '@/core/project/edits/gather';
 import { COMPARTMENTS, uses, type Compartment, type Project } from '@/core/project/model';
 import type { Arrived } from '@/features/shared/bringIn';
+import { newId } from '@/features/shared/ids';
 import * as act from '@/features/table/acts';
 import { useRoom, useSession } from '@/features/table/room/context';
 import type { Session } from '@/features/table/session';
@@ -25,7 +26,8 @@ export interface BoxItem {
 
 export interface Counting {
   done: number;
-  of: number;
+  /** Null while a folder that was dropped is still being read. */
+  of: number | null;
   cancel: () => void;
 }
 
@@ -112,21 +114,20 @@ export function useWorkbox() {
       const controller = new AbortController();
       const cancel = () => controller.abort();
       const count = (done: number) => startTransition(() => setCounting({ done, of: files.length, cancel }));
-      count(0);
+      // The answer to a drop is seen at once; how far it is may wait for what else the screen does.
+      setCounting({ done: 0, of: files.length, cancel });
+      const run = `import ${newId()}`;
       // What arrived goes into the workbox a few times a second, not one by one: the table stays quick.
-      let waiting: { asset: Asset; into: Compartment }[] = [];
+      let waiting: Gathered[] = [];
+      let shown: Compartment[] = [];
       let told = 0;
       const show = () => {
-        for (const name of COMPARTMENTS) {
-          const mine = waiting.filter(({ into }) => into === name);
-          if (mine.length)
-            store.getState().perform(
-              gather(
-                name,
-                mine.map(({ asset }) => asset),
-              ),
-            );
-        }
+        if (!waiting.length) return;
+        const { history, perform } = store.getState();
+        // What was done meanwhile stays between: the rest is a step of its own.
+        if (history.steps[history.done - 1]?.merge !== run) shown = [];
+        shown = [...shown, ...waiting.map(({ into }) => into)];
+        perform(gatherArrived(run, waiting, shown));
         waiting = [];
       };
       const ticking = setInterval(() => {
@@ -171,5 +172,11 @@ export function useWorkbox() {
   /** A house paper's file comes into the store when it is first used. */
   const housePaper = useCallback(async (sha: string) => takeHousePaper(house, sha), [house]);
 
-  return { items, counting, bring, housePaper };
+  /** Files were dropped, and are still being read out of their folders; or that came to nothing. */
+  const expect = useCallback(
+    (files: boolean) => setCounting(files ? { done: 0, of: null, cancel: () => setCounting(null) } : null),
+    [],
+  );
+
+  return { items, counting, bring, expect, housePaper };
 }
