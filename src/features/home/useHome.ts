@@ -121,8 +121,8 @@ export function useHome(demo: boolean) {
     tell({ says, stop });
     const counted = (done: number, of: number) => tell({ says, stop, share: done / of });
     const brought = await bringDemo(offered, { signal, counted });
-    if (!brought.ok && !signal.aborted) notify({ text: brought.message, tone: 'error' });
     await refresh();
+    if (!brought.ok && !signal.aborted) notify({ text: brought.message, tone: 'error' });
     return brought.ok;
   };
 
