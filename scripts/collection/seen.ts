@@ -6,7 +6,8 @@ import { promisify } from 'node:util';
 import sharp from 'sharp';
 import type { Box, Size } from '@/core/geometry/box';
 import { OUT } from './browser';
-import { CONVERT, type Entry } from './files';
+import type { Entry } from './files';
+import { CONVERT } from './variants';
 import { boxAt, PPI, SQUARES } from './grid';
 import type { Went } from './page';
 

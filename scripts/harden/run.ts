@@ -1,7 +1,8 @@
 /**
  * npm run harden: attacks on what people keep, seeded and bounded, as a table; ends with 1 if a promise was broken.
- * `--long` tries as often as a release asks for, `--only mutations,doors,in-browser,offline,kills,browser` some of it, `--seed N` begins elsewhere.
- * Kills and browser need a build (bin/build) and Debian's Chromium.
+ * `--long` tries as often as a release asks for, `--only mutations,doors,collection,in-browser,offline,kills,browser` some of it, `--seed N` begins elsewhere.
+ * Kills and browser need a build (bin/build) and Debian's Chromium. The collection is of thousands of files with --long, of 60 without; it
+ * needs what scripts/collection/sources.ts downloads, and Debian's libjpeg-turbo-progs, python3-pil, ffmpeg, libheif-examples, mupdf-tools.
  */
 import 'fake-indexeddb/auto';
 import { parseArgs } from 'node:util';
@@ -38,6 +39,10 @@ if (wants('doors')) {
   (await spoiltFiles(often(20, 1300), seed)).forEach(add);
   add(await bombs());
   add(await (await import('./names')).worstNames());
+}
+if (wants('collection')) {
+  const { throughEverything } = await import('../collection/run');
+  add(await throughEverything(values.long ? {} : { most: 60 }, console.log));
 }
 if (wants('in-browser')) {
   const server = await serve();

@@ -2,22 +2,13 @@
 import { uprightSize, type Asset } from '@/core/picture/asset';
 import { isCopyable } from '@/output/pdf/jpeg';
 import type { Drawable } from '@/output/platform';
-import type { Workshop } from '@/output/stock';
+import type { CheckedWorkshop, Workshop } from '@/output/stock';
 
 /** What happened to a photo on its way out. */
 export interface Told {
   says: string;
   /** The file was made without it. */
   missing: boolean;
-}
-
-export interface CheckedWorkshop extends Workshop {
-  parts(sha: string): Promise<Uint8Array[]>;
-  /**
-   * Reads a JPEG that is to be copied. If that can't be done, `asset`, `bytes` and `parts` answer from then on with what takes
-   * its place.
-   */
-  check(sha: string): Promise<void>;
 }
 
 /** Quality of a photo that is re-encoded, 0 to 1. */

@@ -5,7 +5,6 @@ import { uprightSize, type Asset } from '@/core/picture/asset';
 import { imagesOf, withImages, type ImageMark, type Picture, type Worn } from '@/core/picture/picture';
 import type { Result } from '@/core/result';
 import type { OpenFont } from '@/core/text/shaper';
-import type { CheckedWorkshop } from '@/output/fallbacks';
 import { openDrawing, placedWorn, wornPixels, type PlacedDrawing } from '@/output/drawings';
 import type { MakeOptions } from '@/output/formats';
 import type { EncodeGrey } from '@/output/pdf/four-scans';
@@ -32,6 +31,15 @@ export interface Workshop {
   greyJpeg(): Promise<EncodeGrey>;
   encode(canvas: Canvas, type: PixelType, quality: number): Promise<Uint8Array>;
   now: Date;
+}
+
+export interface CheckedWorkshop extends Workshop {
+  parts(sha: string): Promise<Uint8Array[]>;
+  /**
+   * Reads a JPEG that is to be copied. If that can't be done, `asset`, `bytes` and `parts` answer from then on with what takes
+   * its place.
+   */
+  check(sha: string): Promise<void>;
 }
 
 export type Progress = (share: number, doing: string) => void;

@@ -197,7 +197,7 @@ test('the demo’s covers are there at once, and each project is fetched when it
     ...{ file: `${title}.bellagraph`, cover: `${title}.jpg`, bytes: 9 },
   }));
   const serve = globalThis.fetch;
-  let asked: string[] = [];
+  const asked: string[] = [];
   globalThis.fetch = (async (address: string) => {
     const at = decodeURI(address);
     if (at.endsWith('projects.json')) return Response.json(listed);
