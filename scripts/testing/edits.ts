@@ -153,6 +153,10 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   retitle: ({ chance }) => gathering.retitle(chance.text()),
   changeUnit: ({ chance }) => gathering.changeUnit(chance.of(['in', 'mm'])),
   gather: ({ chance }) => gathering.gather(chance.of(['photos', 'letters']), [chance.of(ASSETS)]),
+  gatherArrived: ({ chance }) => {
+    const into = chance.of(['photos', 'letters'] as const);
+    return gathering.gatherArrived('import', [{ asset: chance.of(ASSETS), into }], [into]);
+  },
   groupPieces,
   ungroup: ({ s, project: of, chance }) =>
     group.ungroup(s, chance.some(of.surfaces[0]!.groups.map(({ id }) => id))),

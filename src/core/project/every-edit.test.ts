@@ -43,6 +43,7 @@ const NO_EDITS = [
     'mayGo',
     'groupsAmong',
     'alikeOnAll',
+    'countsInWords',
   ],
   ...[
     'sameFinish',
