@@ -42,32 +42,3 @@ export const drawings = (): string[] => [
   ...filesOf('tango-icon-theme', '.svg'),
   ...filesOf('adwaita-icon-theme', '.svg'),
 ];
-
-/** Packages of fonts: OpenType and TrueType, of several scripts, with colour, variable, of symbols, in collections. */
-export const FONT_PACKAGES = [
-  ...['fonts-dejavu-core', 'fonts-liberation2', 'fonts-freefont-ttf', 'fonts-cantarell', 'fonts-comfortaa'],
-  ...[
-    'fonts-crosextra-carlito',
-    'fonts-ebgaramond',
-    'fonts-firacode',
-    'fonts-gfs-didot',
-    'fonts-hosny-amiri',
-  ],
-  ...['fonts-inter', 'fonts-jura', 'fonts-lato', 'fonts-linuxlibertine', 'fonts-lobster', 'fonts-lohit-deva'],
-  ...[
-    'fonts-lohit-taml',
-    'fonts-noto-color-emoji',
-    'fonts-opensymbol',
-    'fonts-oldstandard',
-    'fonts-paratype',
-  ],
-  ...['fonts-pecita', 'fonts-quicksand', 'fonts-recommended', 'fonts-roboto-slab', 'fonts-sil-padauk'],
-  ...[
-    'fonts-sil-scheherazade',
-    'fonts-symbola',
-    'fonts-tibetan-machine',
-    'fonts-unifont',
-    'fonts-wqy-microhei',
-  ],
-  ...['fonts-yanone-kaffeesatz', 'fonts-ubuntu'],
-] as const;

@@ -8,7 +8,9 @@ async function watched(limit: number, pace: Pace, stopAfter: number) {
   const heard: { over?: number; slow?: number } = {};
   const stop = watchWork(
     {
-      ...{ limit, tick: 5, first: 0 },
+      limit,
+      tick: 5,
+      first: 0,
       over: () => (heard.over = performance.now() - began),
       slow: () => (heard.slow = performance.now() - began),
     },

@@ -1,4 +1,4 @@
-/** Every reader of files made of parts moves forward, whatever the bytes; segments and chunks are those that sharp's libraries wrote. */
+/** Readers of JPEG, PNG and WebP files always reach the end, whatever the bytes. The good files are written by sharp. */
 import { crc32 } from 'node:zlib';
 import fc from 'fast-check';
 import sharp from 'sharp';

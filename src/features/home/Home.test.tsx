@@ -193,8 +193,15 @@ test('from nine on, projects are looked for by words and product, and lie by tim
 
 test('the demo’s covers are there at once, and each project is fetched when it is opened; one that fails stops no other', async () => {
   const listed = ['All up', 'Picnic', 'Lighthouse'].map((title) => ({
-    ...{ id: title, title, width: 864, height: 864, unit: 'in', product: 'layout' },
-    ...{ file: `${title}.bellagraph`, cover: `${title}.jpg`, bytes: 9 },
+    id: title,
+    title,
+    width: 864,
+    height: 864,
+    unit: 'in',
+    product: 'layout',
+    file: `${title}.bellagraph`,
+    cover: `${title}.jpg`,
+    bytes: 9,
   }));
   const serve = globalThis.fetch;
   const asked: string[] = [];

@@ -113,8 +113,8 @@ export function useHome(demo: boolean) {
     };
   }, [attempt, refresh, listDeletedAgain]);
 
-  /** Whether a project lies here: one of the demo is fetched first. */
-  const isHere = async ({ title, demo: offered }: HomeProject, tell: (busy: Busy) => void) => {
+  /** Fetches a demo project that was not opened before. False if that failed, which the person is told. */
+  const fetchIfNeeded = async ({ title, demo: offered }: HomeProject, tell: (busy: Busy) => void) => {
     if (!offered) return true;
     const { signal, stop } = stopping();
     const says = `Fetching “${title}” …`;
@@ -134,7 +134,7 @@ export function useHome(demo: boolean) {
     open: (project: HomeProject) =>
       once(() =>
         attempt(`“${project.title}” was not opened`, async (tell) => {
-          if (await isHere(project, tell)) open(project.id);
+          if (await fetchIfNeeded(project, tell)) open(project.id);
         }),
       ),
     openFiles,
@@ -169,7 +169,7 @@ export function useHome(demo: boolean) {
       ),
     duplicate: (project: HomeProject) =>
       attempt(`“${project.title}” was not copied`, async (tell) => {
-        if (!(await isHere(project, tell))) return;
+        if (!(await fetchIfNeeded(project, tell))) return;
         const copied = await (await histories()).duplicateProject(project.id, newId(), Date.now());
         notify(
           copied.ok
@@ -201,7 +201,7 @@ export function useHome(demo: boolean) {
       }),
     save: (project: HomeProject) =>
       attempt(`“${project.title}” was not saved as a file`, async (tell) => {
-        if (!(await isHere(project, tell))) return;
+        if (!(await fetchIfNeeded(project, tell))) return;
         tell({ says: `Packing “${project.title}” …` });
         const opened = await (await histories()).openProject(project.id);
         if (!opened.ok) return notify({ text: opened.message, tone: 'error' });

@@ -17,8 +17,15 @@ export function SlowFilesBar({ files }: { files: readonly SlowFile[] }) {
       role="alert"
       elevation={6}
       sx={{
-        ...{ position: 'fixed', top: 16, left: '50%', transform: 'translateX(-50%)', zIndex: 'snackbar' },
-        ...{ maxWidth: 560, px: 2.5, py: 1.75, borderRadius: 2 },
+        position: 'fixed',
+        top: 16,
+        left: '50%',
+        transform: 'translateX(-50%)',
+        zIndex: 'snackbar',
+        maxWidth: 560,
+        px: 2.5,
+        py: 1.75,
+        borderRadius: 2,
       }}
     >
       <Typography>Still reading {listed}: this computer is busy.</Typography>

@@ -151,7 +151,7 @@ interface Reading {
   signal?: AbortSignal | undefined;
 }
 
-/** A job on a file. One that is too much work, or ends by itself, is tried once more, as that may lie in what else is under way. */
+/** Does a job on a file. If it takes too much work or its worker dies, it is tried once more: other work may have been the cause. */
 async function reading<T>(
   job: (importer: Remote<Importer>) => Promise<T>,
   { file, name, signal }: Reading,
@@ -226,7 +226,8 @@ export const unpackedProject = (
   { name, signal }: { name?: string; signal?: AbortSignal | undefined } = {},
 ): Promise<Result<OpenedFile>> =>
   asked(file, async (reader) => reader.openProject(file), {
-    ...{ called: 'It', signal },
+    called: 'It',
+    signal,
     ...(name === undefined ? {} : { name }),
   });
 

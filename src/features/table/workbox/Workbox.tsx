@@ -340,9 +340,11 @@ function Progress({ done, of, cancel }: Counting) {
         sx={{ flex: 1 }}
         aria-label="Bringing in photos"
       />
-      <Button size="small" onClick={cancel}>
-        Cancel
-      </Button>
+      {cancel && (
+        <Button size="small" onClick={cancel}>
+          Cancel
+        </Button>
+      )}
     </Box>
   );
 }

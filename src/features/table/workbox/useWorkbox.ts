@@ -28,7 +28,8 @@ export interface Counting {
   done: number;
   /** Null while a folder that was dropped is still being read. */
   of: number | null;
-  cancel: () => void;
+  /** Without while nothing can be cancelled: the browser itself is reading the folder. */
+  cancel?: () => void;
 }
 
 /** Milliseconds between looks into the workbox while pictures arrive. */
@@ -172,11 +173,8 @@ export function useWorkbox() {
   /** A house paper's file comes into the store when it is first used. */
   const housePaper = useCallback(async (sha: string) => takeHousePaper(house, sha), [house]);
 
-  /** Files were dropped, and are still being read out of their folders; or that came to nothing. */
-  const expect = useCallback(
-    (files: boolean) => setCounting(files ? { done: 0, of: null, cancel: () => setCounting(null) } : null),
-    [],
-  );
+  /** Shows that dropped files are being read from their folders; `false` takes that back. */
+  const expect = useCallback((files: boolean) => setCounting(files ? { done: 0, of: null } : null), []);
 
   return { items, counting, bring, expect, housePaper };
 }
