@@ -74,8 +74,8 @@ const groupPieces = ({ chance, s, some }: Hand): Edit =>
 
 /** One of each edit there is, done by chance. */
 export const EDITS: Record<string, (hand: Hand) => Edit> = {
-  runAcross: ({ s, some, chance }) =>
-    across.runAcross(s, some, [chance.colour(), chance.colour()], chance.of(across.ORDERS)),
+  runAcross: ({ s, some, chance: c }) =>
+    across.runAcross(s, some, [c.colour(), c.colour()], c.of(across.ORDERS)),
   differ: ({ s, some, chance }) => across.differ(s, some, chance.number(), chance.below(9)),
   cutToPunch: ({ s, some, chance }) => cut.cutToPunch(s, some, chance.of(['heart', 'tag', 'banner'])),
   setPunch: ({ s, some, chance }) =>
@@ -153,10 +153,7 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   retitle: ({ chance }) => gathering.retitle(chance.text()),
   changeUnit: ({ chance }) => gathering.changeUnit(chance.of(['in', 'mm'])),
   gather: ({ chance }) => gathering.gather(chance.of(['photos', 'letters']), [chance.of(ASSETS)]),
-  gatherArrived: ({ chance }) => {
-    const into = chance.of(['photos', 'letters'] as const);
-    return gathering.gatherArrived('import', [{ asset: chance.of(ASSETS), into }], [into]);
-  },
+  gatherArrived: () => gathering.gatherArrived('run', [{ asset: ASSETS[0]!, into: 'bits' }], ['bits']),
   groupPieces,
   ungroup: ({ s, project: of, chance }) =>
     group.ungroup(s, chance.some(of.surfaces[0]!.groups.map(({ id }) => id))),

@@ -1,5 +1,6 @@
 /** Picture files without what cameras and programs noted in them: places, days, serial numbers, small second pictures. */
 import { isPng, pngChunks } from '@/core/bytes/chunks';
+import { joined, lengthOf } from '@/core/bytes/joined';
 import { COMMENT, EOI, jpegParts, SOI, startsWith } from '@/core/bytes/jpeg';
 
 /** Of a JPEG only these application segments are of use to who shows it: JFIF, ICC profile, Adobe's colour transform. */
@@ -11,15 +12,8 @@ const SEEN = new Set(['tRNS', 'cHRM', 'gAMA', 'iCCP', 'sBIT', 'sRGB', 'cICP', 'b
 /** A JPEG or PNG file without its notes, every pixel as it was; any other, or one that cannot be followed, as it is. */
 export function unnoted(bytes: Uint8Array): Uint8Array {
   const kept = unnotedParts(bytes);
-  const length = kept.reduce((sum, part) => sum + part.length, 0);
-  if (length === bytes.length) return bytes;
-  const whole = new Uint8Array(length);
-  let at = 0;
-  for (const part of kept) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
+  if (lengthOf(kept) === bytes.length) return bytes;
+  return joined(kept);
 }
 
 /** The same in parts that follow each other, of which none is copied. */

@@ -1,4 +1,5 @@
 /** Files made of named chunks: PNG (W3C PNG third edition, 5.3) and RIFF (RFC 9649, 2.3). A chunk that is cut off is left out. */
+import { joined } from '@/core/bytes/joined';
 import { partsFrom, type Part } from '@/core/bytes/parts';
 
 export interface Chunk extends Part {
@@ -61,14 +62,7 @@ export function namedSrgb(bytes: Uint8Array): Uint8Array<ArrayBuffer> | null {
   if (points && (points.data.length !== 32 || !SRGB_POINTS.every(near))) return null;
   const kept = chunks.filter((chunk) => chunk !== points);
   const parts = kept.map((chunk) => (chunk === gamma ? SRGB_CHUNK : bytes.subarray(chunk.from, chunk.end)));
-  const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, PNG_SIGNATURE.length));
-  whole.set(PNG_SIGNATURE);
-  let at = PNG_SIGNATURE.length;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
+  return joined([Uint8Array.from(PNG_SIGNATURE), ...parts]);
 }
 
 /** sRGB with the perceptual intent, and its checksum. */

@@ -1,6 +1,6 @@
 /** The few facts of a JPEG's header that a PDF must state to hold the file unchanged (ITU-T T.81, annex B). */
 import { isFrame, jpegParts, startsWith } from '@/core/bytes/jpeg';
-import { joined } from '@/output/pdf/stream';
+import { joined } from '@/core/bytes/joined';
 
 export interface JpegFacts {
   width: number;

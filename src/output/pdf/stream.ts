@@ -1,4 +1,5 @@
 /** Bytes as streams of a PDF: copied into the file at once, packed beside what else is done. */
+import { joined, lengthOf } from '@/core/bytes/joined';
 import { PDFRawStream, type PDFContext, type PDFDict, type PDFRef } from '@cantoo/pdf-lib';
 
 const encoder = new TextEncoder();
@@ -22,19 +23,6 @@ export class Beside {
     }
     return [...parts, written.subarray(from)];
   }
-}
-
-const lengthOf = (parts: readonly Uint8Array[]): number => parts.reduce((sum, { length }) => sum + length, 0);
-
-/** Parts that follow each other as one. */
-export function joined(parts: readonly Uint8Array[]): Uint8Array {
-  const whole = new Uint8Array(lengthOf(parts));
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
 }
 
 /** A body, copied at once: the library copies byte by byte. One that lies `beside` leaves its place free. */
