@@ -153,7 +153,6 @@ export const EDITS: Record<string, (hand: Hand) => Edit> = {
   retitle: ({ chance }) => gathering.retitle(chance.text()),
   changeUnit: ({ chance }) => gathering.changeUnit(chance.of(['in', 'mm'])),
   gather: ({ chance }) => gathering.gather(chance.of(['photos', 'letters']), [chance.of(ASSETS)]),
-  gatherArrived: () => gathering.gatherArrived('run', [{ asset: ASSETS[0]!, into: 'bits' }], ['bits']),
   groupPieces,
   ungroup: ({ s, project: of, chance }) =>
     group.ungroup(s, chance.some(of.surfaces[0]!.groups.map(({ id }) => id))),
